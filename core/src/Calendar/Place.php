@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Calendar;
+
+use Anthesis\Record\Latitude;
+
+/** The zone a calendar is for, and the settlements gardeners look it up by. */
+final readonly class Place
+{
+    /** @param list<array{name: string, postcode: string|null}> $settlements */
+    public function __construct(
+        public string $slug,
+        public string $name,
+        public string $district,
+        public Latitude $latitude,
+        public float $longitude,
+        public int $heightM,
+        public array $settlements,
+    ) {}
+}

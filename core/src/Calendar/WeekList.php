@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Calendar;
+
+use Anthesis\Record\SowDay;
+
+/**
+ * What can be done in each week of the year. Week 1 is 1 to 7 January; week 52 has eight days.
+ *
+ * @phpstan-import-type Sheet from CropSheet
+ * @phpstan-import-type Span from CropSheet
+ *
+ * @phpstan-type Task array{crop: string, name: string, act: string, opens: string, closes: string|null, last_chance: bool, opening: bool}
+ * @phpstan-type Week array{week: int, first: string, last: string, tasks: list<Task>}
+ */
+final class WeekList
+{
+    public const WEEKS = 52;
+
+    /** A window that closes within this many days of the week's start is a last chance. */
+    private const LAST_CHANCE_DAYS = 14;
+
+    public static function weekOf(SowDay $day): int
+    {
+        return min(self::WEEKS, intdiv($day->number - 1, 7) + 1);
+    }
+
+    /**
+     * @param  list<Sheet>  $sheets
+     * @return list<Week> tasks that close soonest first
+     */
+    public static function of(array $sheets): array
+    {
+        $weeks = [];
+        for ($week = 1; $week <= self::WEEKS; $week++) {
+            $first = SowDay::fromNumber(7 * $week - 6);
+            $last = SowDay::fromNumber($week === self::WEEKS ? SowDay::YEAR : 7 * $week);
+            $tasks = [];
+            foreach ($sheets as $sheet) {
+                foreach ($sheet['routes'] as $route) {
+                    foreach ([[$route['act'], $route['windows']], ['start under cover', $route['under_cover']]] as [$act, $spans]) {
+                        foreach ($spans as $span) {
+                            $task = self::task($sheet, $act, $span, $first, $last);
+                            if ($task !== null) {
+                                $tasks[] = $task;
+                            }
+                        }
+                    }
+                }
+            }
+            usort($tasks, static fn (array $a, array $b): int => [$a[0], $a[1]['name'], $a[1]['act']] <=> [$b[0], $b[1]['name'], $b[1]['act']]);
+            $weeks[] = ['week' => $week, 'first' => $first->iso(), 'last' => $last->iso(), 'tasks' => array_column($tasks, 1)];
+        }
+
+        return $weeks;
+    }
+
+    /**
+     * @param  Sheet  $sheet
+     * @param  Span  $span
+     * @return array{int, Task}|null days until it closes, and the task; null when the week lies outside the window
+     */
+    private static function task(array $sheet, string $act, array $span, SowDay $first, SowDay $last): ?array
+    {
+        [$opens, $closes] = [self::day($span['first']), self::day($span['last'])];
+        $openingThisWeek = $first->daysUntil($opens) <= $first->daysUntil($last);
+        if (! $openingThisWeek && $opens->daysUntil($first) >= $span['days']) {
+            return null;
+        }
+        $allYear = $span['days'] === SowDay::YEAR;
+        $left = $allYear ? SowDay::YEAR : $first->daysUntil($closes);
+
+        return [$left, [
+            'crop' => $sheet['slug'],
+            'name' => $sheet['name'],
+            'act' => $act,
+            'opens' => $span['first'],
+            'closes' => $allYear ? null : $span['last'],
+            'last_chance' => $left < self::LAST_CHANCE_DAYS,
+            'opening' => $openingThisWeek && ! $allYear,
+        ]];
+    }
+
+    private static function day(string $monthDay): SowDay
+    {
+        return SowDay::of((int) substr($monthDay, 0, 2), (int) substr($monthDay, 3, 2));
+    }
+}

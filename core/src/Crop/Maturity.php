@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Crop;
+
+use LogicException;
+
+/**
+ * How long a crop takes, by route, whatever its packet days count from.
+ *
+ * "Raised" is the growth a seedling brings from under cover: 7 · weeks − emergence there − the check at setting out.
+ */
+final readonly class Maturity
+{
+    /** Packet days hold at ref_c of the air; the soil is then about this much warmer, °C. */
+    private const SOIL_ABOVE_AIR = 2.0;
+
+    private float $emergenceDays;
+
+    private float $raisedDays;
+
+    /** @throws LogicException when the crop's own table says it does not emerge where it is sown */
+    public function __construct(private Crop $crop)
+    {
+        $this->emergenceDays = self::emergence($crop, $crop->refC + self::SOIL_ABOVE_AIR);
+        $this->raisedDays = $crop->seedling === null ? 0.0 : max(
+            0.0,
+            7 * $crop->seedling->usual - self::emergence($crop, $crop->indoorC) - $crop->transplantCheckDays,
+        );
+    }
+
+    /** @return float growth-days from emergence, or from setting out, to maturity; at least 1 */
+    public function growthDays(Route $route): float
+    {
+        $direct = match ($this->crop->maturityBasis) {
+            MaturityBasis::Sowing => $this->crop->maturityDays - $this->emergenceDays,
+            MaturityBasis::Emergence => $this->crop->maturityDays,
+            MaturityBasis::Transplant => $this->crop->maturityDays + $this->raisedDays,
+        };
+
+        return $route === Route::Direct ? $direct : max(1.0, $direct - $this->raisedDays);
+    }
+
+    /** @return float days from sowing outdoors, or from setting out, to first harvest, in weather at which packet days hold */
+    public function days(Route $route): float
+    {
+        return $this->growthDays($route) + ($route === Route::Direct ? $this->emergenceDays : 0.0);
+    }
+
+    /** @return string how the days of a route follow from the packet, for a derivation */
+    public function inWords(Route $route): string
+    {
+        $packet = self::number($this->crop->maturityDays).' days from '.$this->crop->maturityBasis->inWords();
+        $basis = $this->crop->maturityBasis;
+
+        return match (true) {
+            $route === Route::Direct && $basis === MaturityBasis::Sowing,
+            $route === Route::Transplant && $basis === MaturityBasis::Transplant => $packet,
+            $route === Route::Direct && $basis === MaturityBasis::Emergence => $packet.', and '
+                .self::number($this->emergenceDays).' to emerge',
+            $route === Route::Direct => $packet.', '.self::number($this->raisedDays)
+                .' that a seedling brings from under cover, and '.self::number($this->emergenceDays).' to emerge',
+            $basis === MaturityBasis::Sowing => $packet.', less '.self::number($this->emergenceDays)
+                .' to emerge and '.self::number($this->raisedDays).' grown under cover',
+            default => $packet.', less '.self::number($this->raisedDays).' grown under cover',
+        };
+    }
+
+    private static function number(float $days): string
+    {
+        return (string) (int) round($days);
+    }
+
+    private static function emergence(Crop $crop, float $soil): float
+    {
+        return $crop->emergence->daysAt($soil)
+            ?? throw new LogicException("{$crop->name} does not emerge at {$soil} °C; its emergence table says otherwise than its temperatures.");
+    }
+}

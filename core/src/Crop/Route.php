@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Crop;
+
+/** How a crop gets into the ground. */
+enum Route: string
+{
+    case Direct = 'direct';
+    case Transplant = 'transplant';
+
+    /** What the gardener does on the date. */
+    public function act(): string
+    {
+        return $this === self::Direct ? 'sow outdoors' : 'set out';
+    }
+}

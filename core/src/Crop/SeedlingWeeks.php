@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Crop;
+
+/** Weeks under cover before setting out. */
+final readonly class SeedlingWeeks
+{
+    public function __construct(public float $least, public float $usual, public float $most) {}
+
+    /** @return int days under cover, as usually grown */
+    public function days(): int
+    {
+        return (int) round(7 * $this->usual);
+    }
+}

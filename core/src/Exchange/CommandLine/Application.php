@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange\CommandLine;
+
+use Anthesis\Calendar\CropSheet;
+use Anthesis\Climate\FreezeRisk;
+use Anthesis\Climate\FreezeStatistics;
+use Anthesis\Climate\FreezeThreshold;
+use Anthesis\Climate\Hardiness;
+use Anthesis\Climate\Quantile;
+use Anthesis\Exchange\EditionCsv;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\RecordTooShort;
+use Anthesis\Record\SowDay;
+use Anthesis\Soil\SoilTemperature;
+use Anthesis\Sun\DayLength;
+use Anthesis\Sun\Radiation;
+use Anthesis\Window\CountBack;
+use Anthesis\Window\CountBackSettings;
+use Anthesis\Window\PlaceEvidence;
+
+/**
+ * The core's headless door: files in, JSON, CSV or text out. Neither database nor Laravel.
+ *
+ * docs/cli.md describes commands, options and keys.
+ */
+final class Application
+{
+    private const COMMANDS = ['sun', 'freezes', 'soil', 'windows'];
+
+    private const RISKS = ['0.5', '0.2', '0.1'];
+
+    /**
+     * @param  list<string>  $arguments  without the program's name
+     * @return array{int, string} exit code, and what to print: to standard output with 0, to standard error with 2
+     */
+    public function run(array $arguments): array
+    {
+        try {
+            $command = $arguments[0] ?? '';
+            $rest = array_slice($arguments, 1);
+
+            return [0, match ($command) {
+                'sun' => $this->sun(Options::parse($rest, ['latitude'])),
+                'freezes' => $this->freezes(Options::parse($rest, ['record', 'latitude', 'years'])),
+                'soil' => $this->soil(Options::parse($rest, ['record', 'latitude', 'site', 'depth'])),
+                'windows' => $this->windows(Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'risk', 'format'])),
+                default => throw new UsageError(($command === '' ? 'A command is needed' : "There is no command “{$command}”")
+                    .'; there are: '.implode(', ', self::COMMANDS).'.'),
+            }];
+        } catch (UsageError|RecordTooShort $error) {
+            return [2, $error->getMessage()."\n"];
+        }
+    }
+
+    private function sun(Options $options): string
+    {
+        $latitude = $options->latitude();
+        $days = [];
+        for ($number = 1; $number <= SowDay::YEAR; $number++) {
+            $day = SowDay::fromNumber($number);
+            $days[] = [
+                'sow_day' => $number,
+                'day_length' => round(DayLength::hours($latitude, $day), 4),
+                'with_twilight' => round(DayLength::withTwilight($latitude, $day), 4),
+                'radiation' => round(Radiation::onDay($latitude, $day), 4),
+            ];
+        }
+
+        return $this->json($days);
+    }
+
+    private function freezes(Options $options): string
+    {
+        $latitude = $options->latitude();
+        [$from, $to] = $options->years();
+        $record = $options->record();
+        $thresholds = [];
+        $seasons = [];
+        foreach (FreezeThreshold::cases() as $threshold) {
+            $statistics = FreezeStatistics::of($record, $latitude, $threshold->celsius(), $from, $to);
+            $seasons = $statistics->seasons;
+            $thresholds[] = $this->threshold($statistics);
+        }
+        if ($seasons === []) {
+            throw new RecordTooShort('The record holds no complete cold season (350 days with a minimum)'.($from === null ? '.' : " between {$from} and {$to}."));
+        }
+        $hardiness = Hardiness::of($seasons);
+
+        return $this->json(['latitude' => $latitude->degrees, 'thresholds' => $thresholds, 'hardiness' => [
+            'mean_extreme_minimum' => round($hardiness->meanExtremeMinimum, 4), 'half_zone' => $hardiness->halfZone]]);
+    }
+
+    /** @return array<string, mixed> */
+    private function threshold(FreezeStatistics $statistics): array
+    {
+        $last = $first = $ranks = $risk = [];
+        foreach (self::RISKS as $chance) {
+            $last[$chance] = $this->rounded($statistics->lastAtRisk(FreezeRisk::of((float) $chance)));
+            $first[$chance] = $this->rounded($statistics->firstAtRisk(FreezeRisk::of((float) $chance)));
+        }
+        foreach (['0.1', '0.5', '0.9'] as $p) {
+            $ranks[$p] = Quantile::rankInterval($statistics->count(), (float) $p);
+        }
+        for ($offset = 0; $offset <= SowDay::YEAR; $offset++) {
+            $risk[(string) $offset] = round($statistics->riskOnOrAfter($offset), 4);
+        }
+        $out = [
+            'threshold' => $statistics->thresholdCelsius,
+            'seasons' => array_map(static fn ($s): array => ['season' => $s->season, 'first' => $s->first, 'last' => $s->last], $statistics->seasons),
+            'last' => $last,
+            'first' => $first,
+            'rank_interval' => $ranks,
+            'risk_of_freeze_on_or_after' => (object) $risk,
+        ];
+        $trend = $statistics->trendOfLast();
+        if ($trend !== null) {
+            $out['trend_of_last'] = ['days_per_decade' => round($trend->daysPerDecade, 4), 'p' => round($trend->p, 4)];
+        }
+
+        return $out;
+    }
+
+    private function soil(Options $options): string
+    {
+        $site = $options->site();
+        $soil = SoilTemperature::of($options->record(), $options->latitude(), $site);
+        $daily = [];
+        foreach ($soil->dailyMean as $i => $mean) {
+            if ($mean !== null) {
+                $daily[Day::fromNumber($soil->first->number + $i)->iso()] = round($mean, 3);
+            }
+        }
+
+        return $this->json([
+            'site' => ['name' => $site->name, 'depth' => $site->depth, 'diffusivity' => $site->diffusivity, 'rate' => $site->rate,
+                'sun' => $site->sun, 'air' => $site->air, 'protect' => $site->protection],
+            'daily_mean' => $daily,
+            'normals' => array_map(static fn (float $v): float => round($v, 3), $soil->normals()->values),
+        ]);
+    }
+
+    private function windows(Options $options): string
+    {
+        $school = $options->choice('school', ['count-back'], 'count-back');
+        $format = $options->choice('format', ['json', 'csv', 'text'], 'json');
+        $risk = $options->risk();
+        $crops = $options->crops();
+        $place = $this->place($options->record(), $options->latitude(), $options);
+        $countBack = new CountBack($place, new CountBackSettings($risk, $risk));
+        $sheets = [];
+        foreach ($crops->crops as $crop) {
+            $sheets[] = CropSheet::of($crop, $school, $countBack->windows($crop));
+        }
+        if ($format === 'csv') {
+            return EditionCsv::write('', $sheets);
+        }
+        $rows = [];
+        foreach ($sheets as $sheet) {
+            foreach ($sheet['routes'] as $route) {
+                $rows[] = ['crop' => $sheet['slug'], 'name' => $sheet['name'], 'school' => $school] + $route;
+            }
+        }
+
+        return $format === 'json' ? $this->json($rows) : $this->text($rows);
+    }
+
+    private function place(DailyRecord $record, Latitude $latitude, Options $options): PlaceEvidence
+    {
+        return PlaceEvidence::of($record, $latitude, $options->site());
+    }
+
+    /** @param list<array{name: string, act: string, windows: list<array{first: string, last: string, days: int}>, ...}> $rows */
+    private function text(array $rows): string
+    {
+        $text = '';
+        foreach ($rows as $row) {
+            $spans = array_map(static fn (array $w): string => $w['days'] === SowDay::YEAR ? 'all year' : "{$w['first']} to {$w['last']}", $row['windows']);
+            $text .= str_pad($row['name'], 32).str_pad($row['act'], 14).($spans === [] ? 'no window' : implode(', ', $spans))."\n";
+        }
+
+        return $text;
+    }
+
+    private function rounded(?float $offset): ?float
+    {
+        return $offset === null ? null : round($offset, 4);
+    }
+
+    private function json(mixed $value): string
+    {
+        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n";
+    }
+}

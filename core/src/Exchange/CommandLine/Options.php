@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange\CommandLine;
+
+use Anthesis\Climate\FreezeRisk;
+use Anthesis\Exchange\CropCsv;
+use Anthesis\Exchange\DailyRecordCsv;
+use Anthesis\Exchange\FormatError;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\QualityControl;
+use Anthesis\Crop\CropTable;
+use Anthesis\Soil\Site;
+use InvalidArgumentException;
+
+/** The options of one call, read into core values. */
+final readonly class Options
+{
+    /** @param array<string, string> $values */
+    private function __construct(private array $values) {}
+
+    /**
+     * @param  list<string>  $arguments  `--name value` or `--name=value`
+     * @param  list<string>  $known
+     */
+    public static function parse(array $arguments, array $known): self
+    {
+        $values = [];
+        for ($i = 0; $i < count($arguments); $i++) {
+            if (preg_match('/^--([a-z-]+)(?:=(.*))?$/s', $arguments[$i], $found) !== 1) {
+                throw new UsageError("“{$arguments[$i]}” is not an option; options are written --name value.");
+            }
+            if (! in_array($found[1], $known, true)) {
+                throw new UsageError("There is no option --{$found[1]} here; there are: --".implode(', --', $known).'.');
+            }
+            $values[$found[1]] = $found[2] ?? $arguments[++$i] ?? throw new UsageError("The option --{$found[1]} needs a value.");
+        }
+
+        return new self($values);
+    }
+
+    public function get(string $name, ?string $default = null): string
+    {
+        return $this->values[$name] ?? $default ?? throw new UsageError("The option --{$name} is needed.");
+    }
+
+    /** @param list<string> $choices */
+    public function choice(string $name, array $choices, string $default): string
+    {
+        $value = $this->get($name, $default);
+
+        return in_array($value, $choices, true) ? $value
+            : throw new UsageError("--{$name} is one of ".implode(', ', $choices)."; “{$value}” is not.");
+    }
+
+    public function number(string $name, ?string $default = null): float
+    {
+        $value = str_replace('−', '-', $this->get($name, $default));
+
+        return is_numeric($value) ? (float) $value : throw new UsageError("--{$name} is a number; “{$value}” is not.");
+    }
+
+    public function latitude(): Latitude
+    {
+        return $this->checked('latitude', fn (): Latitude => Latitude::of($this->number('latitude')));
+    }
+
+    public function risk(): FreezeRisk
+    {
+        return $this->checked('risk', fn (): FreezeRisk => FreezeRisk::of($this->number('risk', '0.5')));
+    }
+
+    public function site(): Site
+    {
+        $site = $this->checked('site', fn (): Site => Site::named($this->get('site', 'open ground')));
+        if (! isset($this->values['depth'])) {
+            return $site;
+        }
+        $depth = $this->number('depth');
+
+        return $depth >= 0.0 && $depth <= 3.0 ? $site->atDepth($depth)
+            : throw new UsageError("--depth is a number of metres from 0 to 3; {$depth} is not.");
+    }
+
+    /** @return array{int|null, int|null} first and last season, null: all */
+    public function years(): array
+    {
+        if (! isset($this->values['years'])) {
+            return [null, null];
+        }
+        if (preg_match('/^(\d{4})-(\d{4})$/', $this->values['years'], $found) !== 1 || $found[1] > $found[2]) {
+            throw new UsageError("--years is written as 1991-2020; “{$this->values['years']}” is not.");
+        }
+
+        return [(int) $found[1], (int) $found[2]];
+    }
+
+    /** The record as quality control leaves it. */
+    public function record(): DailyRecord
+    {
+        $path = $this->get('record');
+        $stream = $path === '-' ? STDIN : (is_file($path) ? fopen($path, 'r') : false);
+        if ($stream === false) {
+            throw new UsageError("There is no file “{$path}” to read a record from.");
+        }
+        try {
+            $reading = (new DailyRecordCsv)->read($stream);
+        } catch (FormatError $error) {
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+        }
+
+        return (new QualityControl)->check($reading->asRead, $reading->marks)->usable;
+    }
+
+    public function crops(): CropTable
+    {
+        if (! isset($this->values['crops'])) {
+            return CropCsv::standard();
+        }
+        $path = $this->values['crops'];
+        try {
+            return CropCsv::fromFile($path === '-' ? 'php://stdin' : $path);
+        } catch (FormatError $error) {
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+        }
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $make
+     * @return T
+     */
+    private function checked(string $name, callable $make): mixed
+    {
+        try {
+            return $make();
+        } catch (InvalidArgumentException $error) {
+            throw new UsageError("--{$name}: ".$error->getMessage(), 0, $error);
+        }
+    }
+}

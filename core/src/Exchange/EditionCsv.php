@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange;
+
+use Anthesis\Calendar\CropSheet;
+
+/**
+ * Windows as a table: one row a window, days of the year as MM-DD.
+ *
+ * @phpstan-import-type Sheet from CropSheet
+ */
+final class EditionCsv
+{
+    private const HEADING = ['zone', 'crop', 'name', 'route', 'act', 'first', 'last', 'days', 'start_under_cover_first',
+        'start_under_cover_last', 'harvest_first', 'harvest_last', 'school'];
+
+    /** @param list<Sheet> $sheets */
+    public static function write(string $zone, array $sheets): string
+    {
+        $stream = fopen('php://temp', 'w+') ?: throw FormatError::inFile('There is no room for a temporary table.');
+        fputcsv($stream, self::HEADING, ',', '"', '', "\r\n");
+        foreach ($sheets as $sheet) {
+            foreach ($sheet['routes'] as $route) {
+                foreach ($route['windows'] as $i => $window) {
+                    $cover = $route['under_cover'][$i] ?? null;
+                    $harvest = $route['harvests'][$i] ?? null;
+                    fputcsv($stream, [$zone, $sheet['slug'], $sheet['name'], $route['route'], $route['act'], $window['first'],
+                        $window['last'], $window['days'], $cover['first'] ?? '', $cover['last'] ?? '', $harvest['first'] ?? '',
+                        $harvest['last'] ?? '', $sheet['school']], ',', '"', '', "\r\n");
+                }
+            }
+        }
+        rewind($stream);
+        $text = (string) stream_get_contents($stream);
+        fclose($stream);
+
+        return $text;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange;
+
+use Anthesis\Calendar\EditionDocument;
+use Anthesis\Record\Day;
+use Anthesis\Record\SowDay;
+
+/**
+ * An edition as an iCalendar feed (RFC 5545): one all-day event a window, every year.
+ *
+ * A window begins in the twelve months from the ruler's start that hold the day of publication, so that a reader sees the
+ * season at hand. A window of the whole year has no dates to act on and is left out.
+ */
+final class EditionICalendar
+{
+    private const LONGEST_LINE = 75;
+
+    public static function write(EditionDocument $edition): string
+    {
+        $content = $edition->content;
+        $zone = $content['zone'];
+        $published = Day::fromIso($content['edition']['published_on']);
+        $stamp = str_replace('-', '', $content['edition']['published_on']).'T000000Z';
+        $lines = [
+            'BEGIN:VCALENDAR',
+            'VERSION:2.0',
+            'PRODID:-//Anthesis//Sowing calendar//EN',
+            'CALSCALE:GREGORIAN',
+            'METHOD:PUBLISH',
+            self::property('X-WR-CALNAME', "Sowing calendar, {$zone['name']}"),
+            self::property('X-WR-CALDESC', "Edition {$content['edition']['number']} of {$content['edition']['published_on']}. {$content['guidance']}"),
+        ];
+        foreach ($content['crops'] as $sheet) {
+            $cautions = array_column($sheet['cautions'], 'in_words');
+            foreach ($sheet['routes'] as $route) {
+                foreach ([[$route['act'], $route['windows']], ['start under cover', $route['under_cover']]] as [$act, $spans]) {
+                    foreach ($spans as $i => $span) {
+                        if ($span['days'] === SowDay::YEAR) {
+                            continue;
+                        }
+                        $first = self::nextOccurrence($span['first'], $published, $content['ruler']['starts']);
+                        array_push($lines,
+                            'BEGIN:VEVENT',
+                            "UID:{$zone['slug']}-{$sheet['slug']}-{$route['route']}-".str_replace(' ', '-', $act).'-'.($i + 1).'@anthesis',
+                            "DTSTAMP:{$stamp}",
+                            'DTSTART;VALUE=DATE:'.self::date($first),
+                            'DTEND;VALUE=DATE:'.self::date($first->plus($span['days'])),
+                            'RRULE:FREQ=YEARLY',
+                            'TRANSP:TRANSPARENT',
+                            self::property('SUMMARY', "{$sheet['name']}: {$act}"),
+                            self::property('DESCRIPTION', implode("\n", [self::between($span).'.', ...$cautions, $content['guidance']])),
+                            self::property('LOCATION', $zone['name']),
+                            'END:VEVENT');
+                    }
+                }
+            }
+        }
+        $lines[] = 'END:VCALENDAR';
+
+        return implode("\r\n", array_map(self::folded(...), $lines))."\r\n";
+    }
+
+    /** @param array{first: string, last: string, days: int} $span */
+    private static function between(array $span): string
+    {
+        return self::sowDay($span['first'])->inWords().' to '.self::sowDay($span['last'])->inWords();
+    }
+
+    private static function nextOccurrence(string $monthDay, Day $published, string $starts): Day
+    {
+        $rulerStart = self::sowDay($starts);
+        $begun = $rulerStart->daysUntil($published->sowDay());
+        $season = $published->plus(-$begun);
+        [$month, $day] = self::sowDay($monthDay)->monthAndDay();
+        $year = $season->year();
+        $first = Day::of($year, $month, $day);
+
+        return $first->number < $season->number ? Day::of($year + 1, $month, $day) : $first;
+    }
+
+    private static function sowDay(string $monthDay): SowDay
+    {
+        return SowDay::of((int) substr($monthDay, 0, 2), (int) substr($monthDay, 3, 2));
+    }
+
+    private static function date(Day $day): string
+    {
+        return str_replace('-', '', $day->iso());
+    }
+
+    private static function property(string $name, string $text): string
+    {
+        return $name.':'.strtr($text, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\n" => '\\n']);
+    }
+
+    /** Lines are folded at 75 octets, never inside a character. */
+    private static function folded(string $line): string
+    {
+        $parts = [];
+        $room = self::LONGEST_LINE;
+        while (strlen($line) > $room) {
+            $part = mb_strcut($line, 0, $room, 'UTF-8');
+            $parts[] = $part;
+            $line = substr($line, strlen($part));
+            $room = self::LONGEST_LINE - 1;
+        }
+        $parts[] = $line;
+
+        return implode("\r\n ", $parts);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Record;
+
+use InvalidArgumentException;
+
+/** Degrees north of the equator; negative is south. */
+final readonly class Latitude
+{
+    private function __construct(public float $degrees) {}
+
+    /** @throws InvalidArgumentException outside −90…90 */
+    public static function of(float $degrees): self
+    {
+        if (! ($degrees >= -90.0 && $degrees <= 90.0)) {
+            throw new InvalidArgumentException("A latitude lies between −90 and 90 degrees; {$degrees} does not.");
+        }
+
+        return new self($degrees);
+    }
+
+    public function isNorth(): bool
+    {
+        return $this->degrees >= 0.0;
+    }
+
+    /** The day the year ruler starts on, so that a season reads left to right: 1 January north, 1 July south. */
+    public function midwinter(): SowDay
+    {
+        return SowDay::of($this->isNorth() ? 1 : 7, 1);
+    }
+
+    /** First day of the cold season: 15 July north of the equator, 15 January south of it. */
+    public function coldSeasonStart(): SowDay
+    {
+        return SowDay::of($this->isNorth() ? 7 : 1, 15);
+    }
+}

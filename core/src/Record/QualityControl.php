@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Record;
+
+/**
+ * Marks values that should not be believed. A marked value is kept in the record as read and left out of the usable one.
+ *
+ * Rules: maximum below minimum; outside −70…60 °C; more than 25 °C from both neighbouring days; the tenth and later day
+ * of an unbroken run of equal values; a day after today; and what the reader of the file already marked (the source's
+ * own flag, a day given twice with different values).
+ */
+final class QualityControl
+{
+    public const LOWEST = -70.0;
+
+    public const HIGHEST = 60.0;
+
+    public const SPIKE = 25.0;
+
+    public const RUN = 10;
+
+    /**
+     * @param  list<Mark>  $fromSource  marks the reader of the file made
+     * @param  Day|null  $today  days after it are marked; null checks no future
+     */
+    public function check(DailyRecord $asRead, array $fromSource = [], ?Day $today = null): QualityReport
+    {
+        $marks = $fromSource;
+        foreach ([Element::Minimum, Element::Maximum] as $element) {
+            $values = $element === Element::Minimum ? $asRead->minimum : $asRead->maximum;
+            foreach ($this->rulesBroken($values) as [$i, $rule]) {
+                $marks[] = new Mark($asRead->first->plus($i), $element, $rule);
+            }
+        }
+        foreach ($asRead->minimum as $i => $minimum) {
+            $maximum = $asRead->maximum[$i];
+            $broken = match (true) {
+                $today !== null && $asRead->first->number + $i > $today->number => QualityRule::Future,
+                $minimum !== null && $maximum !== null && $maximum < $minimum => QualityRule::MaximumBelowMinimum,
+                default => null,
+            };
+            if ($broken !== null) {
+                $day = $asRead->first->plus($i);
+                $marks[] = new Mark($day, Element::Minimum, $broken);
+                $marks[] = new Mark($day, Element::Maximum, $broken);
+            }
+        }
+        usort($marks, static fn (Mark $a, Mark $b): int => $a->day->number <=> $b->day->number
+            ?: strcmp($a->element->value, $b->element->value));
+
+        return new QualityReport($marks, $this->without($asRead, $marks));
+    }
+
+    /**
+     * @param  list<float|null>  $values
+     * @return iterable<array{int, QualityRule}>
+     */
+    private function rulesBroken(array $values): iterable
+    {
+        $run = 0;
+        $last = count($values) - 1;
+        foreach ($values as $i => $value) {
+            if ($value === null) {
+                $run = 0;
+
+                continue;
+            }
+            $before = $i > 0 ? $values[$i - 1] : null;
+            $after = $i < $last ? $values[$i + 1] : null;
+            $run = $before === $value ? $run + 1 : 1;
+            if ($value < self::LOWEST || $value > self::HIGHEST) {
+                yield [$i, QualityRule::OutOfRange];
+            } elseif ($before !== null && $after !== null
+                && abs($value - $before) > self::SPIKE && abs($value - $after) > self::SPIKE) {
+                yield [$i, QualityRule::Spike];
+            }
+            if ($run >= self::RUN) {
+                yield [$i, QualityRule::RunOfEqualValues];
+            }
+        }
+    }
+
+    /** @param list<Mark> $marks */
+    private function without(DailyRecord $record, array $marks): DailyRecord
+    {
+        $minimum = $record->minimum;
+        $maximum = $record->maximum;
+        foreach ($marks as $mark) {
+            $i = $mark->day->number - $record->first->number;
+            if ($mark->element === Element::Minimum) {
+                $minimum[$i] = null;
+            } else {
+                $maximum[$i] = null;
+            }
+        }
+
+        return new DailyRecord($record->first, array_values($minimum), array_values($maximum));
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Record;
+
+use InvalidArgumentException;
+
+/** A day of the sowing year, 1 (1 January) … 365 (31 December); 29 February is folded onto 28 February. */
+final readonly class SowDay
+{
+    public const YEAR = 365;
+
+    private const BEFORE_MONTH = [0, 0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
+
+    private const MONTHS = ['', 'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September',
+        'October', 'November', 'December'];
+
+    private function __construct(public int $number) {}
+
+    /** @throws InvalidArgumentException outside 1…365 */
+    public static function fromNumber(int $number): self
+    {
+        if ($number < 1 || $number > self::YEAR) {
+            throw new InvalidArgumentException("A sow day lies between 1 and 365; {$number} does not.");
+        }
+
+        return new self($number);
+    }
+
+    /** Wraps any count of days onto the circle of the year: 366 is 1, 0 is 365. */
+    public static function wrap(int $number): self
+    {
+        return new self((($number - 1) % self::YEAR + self::YEAR) % self::YEAR + 1);
+    }
+
+    public static function of(int $month, int $day): self
+    {
+        return self::fromNumber(self::BEFORE_MONTH[$month] + $day);
+    }
+
+    /** @return array{int, int} month 1…12 and day of the month */
+    public function monthAndDay(): array
+    {
+        $month = 12;
+        while (self::BEFORE_MONTH[$month] >= $this->number) {
+            $month--;
+        }
+
+        return [$month, $this->number - self::BEFORE_MONTH[$month]];
+    }
+
+    /** @return string month and day as in ISO 8601, "05-12" */
+    public function iso(): string
+    {
+        return vsprintf('%02d-%02d', $this->monthAndDay());
+    }
+
+    /** @return string "12 May" */
+    public function inWords(): string
+    {
+        [$month, $day] = $this->monthAndDay();
+
+        return $day.' '.self::MONTHS[$month];
+    }
+
+    public function plus(int $days): self
+    {
+        return self::wrap($this->number + $days);
+    }
+
+    /** @return int days forward on the circle from this day to the other, 0…364 */
+    public function daysUntil(self $other): int
+    {
+        return ($other->number - $this->number + self::YEAR) % self::YEAR;
+    }
+}

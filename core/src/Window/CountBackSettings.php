@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Window;
+
+use Anthesis\Climate\FreezeRisk;
+
+/** The switches of counting back that an educator may want to argue with. */
+final readonly class CountBackSettings
+{
+    /**
+     * @param  bool  $holdForSoil  wait until the normal soil temperature reaches what the crop asks for
+     * @param  int  $shortDayAllowance  days allowed for slow growth where maturity falls on days under 12 h
+     */
+    public function __construct(
+        public FreezeRisk $springRisk,
+        public FreezeRisk $autumnRisk,
+        public bool $holdForSoil = true,
+        public int $shortDayAllowance = 14,
+    ) {}
+
+    public static function conventional(): self
+    {
+        return new self(FreezeRisk::oneYearIn(2), FreezeRisk::oneYearIn(2));
+    }
+}

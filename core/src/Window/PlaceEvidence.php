@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Window;
+
+use Anthesis\Climate\FreezeStatistics;
+use Anthesis\Climate\FreezeThreshold;
+use Anthesis\Climate\Normals;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\RecordTooShort;
+use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilTemperature;
+use Anthesis\Sun\DayLength;
+
+/** What counting back needs to know of a place: freezes, normal soil, normal afternoon heat, day length. */
+final readonly class PlaceEvidence
+{
+    /**
+     * @param  array<string, FreezeStatistics>  $freezes  by value of FreezeThreshold
+     * @param  Normals  $soil  °C at the site's depth
+     * @param  Normals  $maximum  daily maximum at the site, °C
+     * @param  non-empty-list<float>  $dayLength  hours, length 365
+     */
+    private function __construct(
+        public Latitude $latitude,
+        public Site $site,
+        public array $freezes,
+        public Normals $soil,
+        public Normals $maximum,
+        public array $dayLength,
+    ) {}
+
+    /**
+     * @param  DailyRecord  $record  as quality control leaves it
+     *
+     * @throws RecordTooShort without one complete cold season, or with a day of the year that was never measured
+     */
+    public static function of(DailyRecord $record, Latitude $latitude, Site $site): self
+    {
+        $freezes = [];
+        foreach (FreezeThreshold::cases() as $threshold) {
+            $freezes[$threshold->value] = FreezeStatistics::of($record, $latitude, $threshold->celsius());
+        }
+        if ($freezes[FreezeThreshold::LightFreeze->value]->count() === 0) {
+            throw new RecordTooShort('The record holds no complete cold season (350 days with a minimum between '
+                .$latitude->coldSeasonStart()->inWords().' and the same day a year later); bring a longer one.');
+        }
+        $maximum = array_map(static fn (?float $v): ?float => $v === null ? null : $v + $site->air, $record->maximum);
+
+        return new self(
+            $latitude,
+            $site,
+            $freezes,
+            SoilTemperature::of($record, $latitude, $site)->normals(),
+            Normals::of($record->first, $maximum),
+            DayLength::throughTheYear($latitude),
+        );
+    }
+
+    public function freeze(FreezeThreshold $threshold): FreezeStatistics
+    {
+        return $this->freezes[$threshold->value];
+    }
+}

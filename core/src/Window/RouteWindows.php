@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Window;
+
+use Anthesis\Crop\Route;
+
+/** The windows of one crop by one route, what lies outside them, and how they were reached. */
+final readonly class RouteWindows
+{
+    /**
+     * @param  list<SowingWindow>  $windows  when to sow outdoors, or set out
+     * @param  list<SowingWindow>  $underCover  when to start under cover, one for each window; empty for direct sowing
+     * @param  list<SowingWindow>  $harvests  from the first harvest of the first day to the end of harvest of the last
+     * @param  list<ReasonSpan>  $reasons
+     * @param  list<DerivationLine>  $derivation
+     */
+    public function __construct(
+        public Route $route,
+        public array $windows,
+        public array $underCover,
+        public array $harvests,
+        public array $reasons,
+        public array $derivation,
+    ) {}
+}
