@@ -27,8 +27,10 @@ final readonly class EditionDocument
     private const GUIDANCE = 'Sowing dates are guidance from past weather, not a warranty; they take watering, soil and pest control to be '
         .'adequate. Product labels, local rules and medical advice come first.';
 
-    /** @param Document $content */
-    private function __construct(public array $content, public string $json, public string $checksum) {}
+    /** @param  Document  $content */
+    private function __construct(public array $content, public string $json, public string $checksum)
+    {
+    }
 
     /**
      * @param  Ruler  $ruler

@@ -9,7 +9,7 @@ use Anthesis\Record\Latitude;
 /** The zone a calendar is for, and the settlements gardeners look it up by. */
 final readonly class Place
 {
-    /** @param list<array{name: string, postcode: string|null}> $settlements */
+    /** @param  list<array{name: string, postcode: string|null}>  $settlements */
     public function __construct(
         public string $slug,
         public string $name,
@@ -18,5 +18,6 @@ final readonly class Place
         public float $longitude,
         public int $heightM,
         public array $settlements,
-    ) {}
+    ) {
+    }
 }

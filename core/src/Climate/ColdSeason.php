@@ -17,5 +17,6 @@ final readonly class ColdSeason
         public ?int $first,
         public ?int $last,
         public float $lowestMinimum,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** The chance, 0…1, that a freeze comes after (or before) a date. */
 final readonly class FreezeRisk
 {
-    private function __construct(public float $chance) {}
+    private function __construct(public float $chance)
+    {
+    }
 
     /** @throws InvalidArgumentException unless 0 < chance < 1 */
     public static function of(float $chance): self

@@ -29,14 +29,14 @@ final readonly class FreezeStatistics
     /** @var list<float> ascending offsets, −INF for a season without a freeze */
     private array $lasts;
 
-    /** @param list<ColdSeason> $seasons in order of season */
+    /** @param  list<ColdSeason>  $seasons in order of season */
     private function __construct(
         public float $thresholdCelsius,
         public SowDay $seasonStart,
         public array $seasons,
     ) {
-        $firsts = array_map(static fn (ColdSeason $s): float => $s->first ?? INF, $seasons);
-        $lasts = array_map(static fn (ColdSeason $s): float => $s->last ?? -INF, $seasons);
+        $firsts = array_map(static fn (ColdSeason $s): float => (float) ($s->first ?? INF), $seasons);
+        $lasts = array_map(static fn (ColdSeason $s): float => (float) ($s->last ?? -INF), $seasons);
         sort($firsts);
         sort($lasts);
         $this->firsts = $firsts;
@@ -184,7 +184,7 @@ final readonly class FreezeStatistics
         return [$at($lower), $at($upper)];
     }
 
-    /** @param list<float|null> $minimum */
+    /** @param  list<float|null>  $minimum */
     private static function season(int $season, array $minimum, int $from, int $length, float $threshold): ?ColdSeason
     {
         $first = $last = null;

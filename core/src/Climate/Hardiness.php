@@ -11,9 +11,11 @@ final readonly class Hardiness
 
     private const HALF_ZONE = 2.78;
 
-    private function __construct(public float $meanExtremeMinimum, public string $halfZone) {}
+    private function __construct(public float $meanExtremeMinimum, public string $halfZone)
+    {
+    }
 
-    /** @param list<ColdSeason> $seasons */
+    /** @param  list<ColdSeason>  $seasons */
     public static function of(array $seasons): ?self
     {
         if ($seasons === []) {

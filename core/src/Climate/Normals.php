@@ -16,8 +16,10 @@ final readonly class Normals
 {
     private const HARMONICS = 3;
 
-    /** @param non-empty-list<float> $values length 365, the value normal on sow day i+1 */
-    private function __construct(public array $values) {}
+    /** @param  non-empty-list<float>  $values length 365, the value normal on sow day i+1 */
+    private function __construct(public array $values)
+    {
+    }
 
     /**
      * @param  list<float|null>  $series  one value a day from the first day on

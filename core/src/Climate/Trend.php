@@ -11,7 +11,9 @@ namespace Anthesis\Climate;
  */
 final readonly class Trend
 {
-    private function __construct(public float $daysPerDecade, public float $p) {}
+    private function __construct(public float $daysPerDecade, public float $p)
+    {
+    }
 
     /**
      * @param  list<int>  $years  ascending

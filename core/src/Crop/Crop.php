@@ -74,7 +74,8 @@ final readonly class Crop
         public ?string $followWith,
         public array $cautions,
         public ?string $notes,
-    ) {}
+    ) {
+    }
 
     /** Garlic and its like: planted in autumn, with no conventional spring date. */
     public function isAutumnPlantedBulb(): bool

@@ -7,7 +7,9 @@ namespace Anthesis\Crop;
 /** Weeks under cover before setting out. */
 final readonly class SeedlingWeeks
 {
-    public function __construct(public float $least, public float $usual, public float $most) {}
+    public function __construct(public float $least, public float $usual, public float $most)
+    {
+    }
 
     /** @return int days under cover, as usually grown */
     public function days(): int

@@ -11,8 +11,10 @@ namespace Anthesis\Exchange;
  */
 final readonly class CropRow
 {
-    /** @param array<string, string> $cells by column */
-    public function __construct(private int $line, private array $cells) {}
+    /** @param  array<string, string>  $cells by column */
+    public function __construct(private int $line, private array $cells)
+    {
+    }
 
     public function cell(string $column): string
     {
@@ -31,7 +33,7 @@ final readonly class CropRow
             : throw $this->refuse($column, "“{$this->cells[$column]}” should be made of {$inWords}");
     }
 
-    /** @param list<string> $choices */
+    /** @param  list<string>  $choices */
     public function oneOf(string $column, array $choices): string
     {
         return in_array($this->cells[$column], $choices, true)

@@ -6,7 +6,6 @@ namespace Anthesis\Exchange;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
-use Anthesis\Record\Element;
 use Anthesis\Record\Mark;
 use Anthesis\Record\QualityRule;
 
@@ -132,15 +131,14 @@ final class DailyRecordCsv
         throw FormatError::inFile('The file is empty. '.self::HEADING_REMEDY);
     }
 
-    /** @param resource $stream */
+    /** @param  resource  $stream */
     private function line($stream, int $number): ?string
     {
         $text = fgets($stream, self::LONGEST_LINE);
         if ($text === false) {
             return null;
         }
-        if (str_contains($text, "\0") || ! mb_check_encoding($text, 'UTF-8') && ! mb_check_encoding($text, 'ISO-8859-1')
-            || preg_match('/[\x00-\x08\x0E-\x1F]/', $text) === 1) {
+        if (preg_match('/[\x00-\x08\x0E-\x1F]/', $text) === 1) {
             throw FormatError::at($number, 'this is not text. Bring the station’s table as a CSV file, not a spreadsheet, archive or picture.');
         }
         if (strlen($text) >= self::LONGEST_LINE - 1) {
@@ -221,6 +219,9 @@ final class DailyRecordCsv
 
     private function checkDay(int $line, string $column, int $day, ?int $previous, ?Day $today): void
     {
+        if ($previous !== null && $day >= $previous && $day <= $previous + 1 && $day <= ($today->number ?? PHP_INT_MAX)) {
+            return;
+        }
         $iso = Day::fromNumber($day)->iso();
         if ($previous !== null && $day < $previous) {
             $before = Day::fromNumber($previous)->iso();
@@ -240,7 +241,11 @@ final class DailyRecordCsv
     /** @return float|null|false null where missing, false where the row was refused */
     private function value(DailyRows $rows, int $line, string $column, ?string $cell, ?TemperatureUnit $stated): float|null|false
     {
-        $text = str_replace('−', '-', trim((string) $cell));
+        $text = trim((string) $cell);
+        if (is_numeric($text) && ! str_contains($text, '99')) {
+            return (float) $text;
+        }
+        $text = str_replace('−', '-', $text);
         if (in_array(strtolower($text), self::MISSING, true)) {
             return null;
         }
@@ -252,7 +257,7 @@ final class DailyRecordCsv
         if (isset($found[2])) {
             $unit = strtolower($found[2]) === 'c' ? TemperatureUnit::Celsius : TemperatureUnit::Fahrenheit;
             if ($stated !== null && $unit !== $stated || $rows->unitInCells !== null && $rows->unitInCells !== $unit) {
-                throw FormatError::at($line, "“{$this->shown($text)}” is in {$unit->symbol()} and the rest of the file in ".($stated ?? $rows->unitInCells)?->symbol().'. Bring the file in one unit.', $column);
+                throw FormatError::at($line, "“{$this->shown($text)}” is in {$unit->symbol()} and the rest of the file in ".($stated ?? $rows->unitInCells ?? $unit)->symbol().'. Bring the file in one unit.', $column);
             }
             $rows->unitInCells = $unit;
         }
@@ -281,7 +286,7 @@ final class DailyRecordCsv
         if ($rows->unitInCells !== null) {
             return $rows->unitInCells;
         }
-        $highest = max(array_column($rows->years, 'highest'));
+        $highest = max([-INF, ...array_column($rows->years, 'highest')]);
 
         return $highest > self::HOTTEST_CELSIUS ? TemperatureUnit::Fahrenheit : TemperatureUnit::Celsius;
     }

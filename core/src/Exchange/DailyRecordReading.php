@@ -28,5 +28,6 @@ final readonly class DailyRecordReading
         public array $refused,
         public int $refusedCount,
         public int $rows,
-    ) {}
+    ) {
+    }
 }

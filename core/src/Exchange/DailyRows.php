@@ -45,7 +45,7 @@ final class DailyRows
         }
     }
 
-    /** @param int $day not before the last one added */
+    /** @param  int  $day not before the last one added */
     public function add(int $line, int $day, ?float $minimum, ?float $maximum): void
     {
         $this->first ??= $day;
@@ -62,12 +62,11 @@ final class DailyRows
         }
         $this->minimum[] = $minimum;
         $this->maximum[] = $maximum;
+        $year = Day::civil($day)[0];
+        $this->years[$year] ??= ['line' => $line, 'days' => 0, 'highest' => -INF];
         if ($maximum !== null) {
-            $year = Day::civil($day)[0];
-            $seen = $this->years[$year] ?? ['line' => $line, 'days' => 0, 'highest' => -INF];
-            $this->years[$year] = ['line' => $seen['line'], 'days' => $seen['days'] + 1, 'highest' => max($seen['highest'], $maximum)];
-        } elseif ($this->years === []) {
-            $this->years[Day::civil($day)[0]] = ['line' => $line, 'days' => 0, 'highest' => -INF];
+            $this->years[$year]['days']++;
+            $this->years[$year]['highest'] = max($this->years[$year]['highest'], $maximum);
         }
     }
 

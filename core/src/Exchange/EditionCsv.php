@@ -16,7 +16,7 @@ final class EditionCsv
     private const HEADING = ['zone', 'crop', 'name', 'route', 'act', 'first', 'last', 'days', 'start_under_cover_first',
         'start_under_cover_last', 'harvest_first', 'harvest_last', 'school'];
 
-    /** @param list<Sheet> $sheets */
+    /** @param  list<Sheet>  $sheets */
     public static function write(string $zone, array $sheets): string
     {
         $stream = fopen('php://temp', 'w+') ?: throw FormatError::inFile('There is no room for a temporary table.');

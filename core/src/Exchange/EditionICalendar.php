@@ -63,7 +63,7 @@ final class EditionICalendar
         return implode("\r\n", array_map(self::folded(...), $lines))."\r\n";
     }
 
-    /** @param array{first: string, last: string, days: int} $span */
+    /** @param  array{first: string, last: string, days: int}  $span */
     private static function between(array $span): string
     {
         return self::sowDay($span['first'])->inWords().' to '.self::sowDay($span['last'])->inWords();

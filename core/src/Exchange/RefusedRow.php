@@ -7,5 +7,7 @@ namespace Anthesis\Exchange;
 /** A row of a station file that could not be read: where it stands and why. */
 final readonly class RefusedRow
 {
-    public function __construct(public int $line, public string $column, public string $reason) {}
+    public function __construct(public int $line, public string $column, public string $reason)
+    {
+    }
 }

@@ -14,7 +14,9 @@ use InvalidArgumentException;
  */
 final readonly class Day
 {
-    private function __construct(public int $number) {}
+    private function __construct(public int $number)
+    {
+    }
 
     public static function fromNumber(int $number): self
     {
@@ -100,9 +102,9 @@ final readonly class Day
     /** @return int the day of the year 1…365 this day counts as; 29 February counts as 28 February */
     public static function sowDayOf(int $number): int
     {
-        [$year, $month, $day] = self::civil($number);
+        [, $month, $day] = self::civil($number);
 
-        return SowDay::of($month, $month === 2 && $day === 29 ? 28 : $day)->number;
+        return SowDay::numberOf($month, $day);
     }
 
     public function iso(): string

@@ -10,5 +10,7 @@ final readonly class Gap
     /** The longest gap that is bridged linearly, in days. */
     public const BRIDGED_DAYS = 10;
 
-    public function __construct(public Day $first, public int $days) {}
+    public function __construct(public Day $first, public int $days)
+    {
+    }
 }

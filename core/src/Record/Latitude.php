@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** Degrees north of the equator; negative is south. */
 final readonly class Latitude
 {
-    private function __construct(public float $degrees) {}
+    private function __construct(public float $degrees)
+    {
+    }
 
     /** @throws InvalidArgumentException outside −90…90 */
     public static function of(float $degrees): self

@@ -11,5 +11,6 @@ final readonly class Mark
         public Day $day,
         public Element $element,
         public QualityRule $rule,
-    ) {}
+    ) {
+    }
 }

@@ -82,7 +82,7 @@ final class QualityControl
         }
     }
 
-    /** @param list<Mark> $marks */
+    /** @param  list<Mark>  $marks */
     private function without(DailyRecord $record, array $marks): DailyRecord
     {
         $minimum = $record->minimum;

@@ -7,4 +7,6 @@ namespace Anthesis\Record;
 use RuntimeException;
 
 /** The record holds too little to say anything; the message says what is missing. */
-final class RecordTooShort extends RuntimeException {}
+final class RecordTooShort extends RuntimeException
+{
+}

@@ -16,7 +16,9 @@ final readonly class SowDay
     private const MONTHS = ['', 'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September',
         'October', 'November', 'December'];
 
-    private function __construct(public int $number) {}
+    private function __construct(public int $number)
+    {
+    }
 
     /** @throws InvalidArgumentException outside 1…365 */
     public static function fromNumber(int $number): self
@@ -32,6 +34,12 @@ final readonly class SowDay
     public static function wrap(int $number): self
     {
         return new self((($number - 1) % self::YEAR + self::YEAR) % self::YEAR + 1);
+    }
+
+    /** @return int the number of the day; 29 February counts as 28 February */
+    public static function numberOf(int $month, int $day): int
+    {
+        return self::BEFORE_MONTH[$month] + ($month === 2 && $day === 29 ? 28 : $day);
     }
 
     public static function of(int $month, int $day): self

@@ -40,7 +40,8 @@ final readonly class Site
         public float $protection,
         public float $depth = 0.05,
         public float $diffusivity = 0.6e-6,
-    ) {}
+    ) {
+    }
 
     public static function openGround(): self
     {

@@ -27,10 +27,12 @@ final readonly class SoilTemperature
 
     private const START_DAYS = 10;
 
-    /** @param list<float|null> $dailyMean °C, day i of the record; null where the air is unknown */
-    private function __construct(public Day $first, public array $dailyMean) {}
+    /** @param  list<float|null>  $dailyMean °C, day i of the record; null where the air is unknown */
+    private function __construct(public Day $first, public array $dailyMean)
+    {
+    }
 
-    /** @param DailyRecord $record every gap is crossed on a straight line, so that the soil has a past; see Gap for replays */
+    /** @param  DailyRecord  $record every gap is crossed on a straight line, so that the soil has a past; see Gap for replays */
     public static function of(DailyRecord $record, Latitude $latitude, Site $site): self
     {
         $bridged = $record->bridged(PHP_INT_MAX);

@@ -31,7 +31,16 @@ final readonly class CountBack
     /** Where the soil never falls to PLANTING_SOIL: six weeks from the day it falls below this, °C. */
     private const MILD_PLANTING_SOIL = 16.0;
 
-    public function __construct(private PlaceEvidence $place, private CountBackSettings $settings) {}
+    private SowDay $seasonStart;
+
+    /** Offset of midwinter, where the ruler starts. */
+    private int $midwinter;
+
+    public function __construct(private PlaceEvidence $place, private CountBackSettings $settings)
+    {
+        $this->seasonStart = $place->latitude->coldSeasonStart();
+        $this->midwinter = $this->seasonStart->daysUntil($place->latitude->midwinter());
+    }
 
     /** @return list<RouteWindows> one for each route by which the crop is grown */
     public function windows(Crop $crop): array
@@ -60,17 +69,19 @@ final readonly class CountBack
         [$end, $firstFreeze] = $this->lastSowing($crop, $route, $days, $maturity, $derivation);
         $hot = $this->sowingsThatMeetHeat($crop, $days);
 
-        $from = $start ?? $this->offset($this->place->latitude->midwinter());
+        $from = $start ?? $this->midwinter;
         $open = array_fill(0, SowDay::YEAR, false);
         $reasons = array_fill(0, SowDay::YEAR, null);
         $lastDay = min($end ?? PHP_INT_MAX, $from + SowDay::YEAR - 1);
+        $nextMidwinter = $this->midwinter + SowDay::YEAR * max(0, intdiv($lastDay - $this->midwinter, SowDay::YEAR) + 1);
+        $soil = $this->place->soil->values;
+        $soilCloses = ($end === null || $start === null) && $soilMinimum !== null;
         for ($offset = $from; $offset < $from + SowDay::YEAR; $offset++) {
-            $day = $this->day($offset)->number - 1;
+            $day = ($this->seasonStart->number - 1 + $offset) % SowDay::YEAR;
             $reason = match (true) {
-                $offset > $lastDay => $this->reasonAfter($offset, $lastDay, $from, $frostStart),
+                $offset > $lastDay => $this->reasonAfter($offset, $nextMidwinter, $from, $frostStart),
                 // Where no freeze closes the autumn, the soil does: it is held for as in spring.
-                ($end === null || $start === null) && $soilMinimum !== null
-                    && $this->place->soil->values[$day] < $soilMinimum => Reason::ColdSoil,
+                $soilCloses && $soil[$day] < $soilMinimum => Reason::ColdSoil,
                 $hot[$day] => Reason::Heat,
                 default => null,
             };
@@ -135,7 +146,7 @@ final readonly class CountBack
 
             return null;
         }
-        $from = $start ?? $this->offset($this->place->latitude->midwinter());
+        $from = $start ?? $this->midwinter;
         for ($wait = 0; $wait < SowDay::YEAR; $wait++) {
             if ($soil[$this->day($from + $wait)->number - 1] >= $soilMinimum) {
                 $derivation->write('soil', $wait === 0 ? "Normal {$asked} by then" : "Hold until normal {$asked}",
@@ -207,7 +218,7 @@ final readonly class CountBack
         return $meets;
     }
 
-    /** @param array<int, Reason|null> $reasons length 365 */
+    /** @param  array<int, Reason|null>  $reasons length 365 */
     private function writeHeat(Crop $crop, int $days, array $reasons, Derivation $derivation): void
     {
         $taken = array_map(static fn (?Reason $r): bool => $r === Reason::Heat, array_values($reasons));
@@ -218,17 +229,13 @@ final readonly class CountBack
         }
     }
 
-    private function reasonAfter(int $offset, int $lastDay, int $from, ?int $frostStart): Reason
+    private function reasonAfter(int $offset, int $nextMidwinter, int $from, ?int $frostStart): Reason
     {
         if ($frostStart !== null && $offset - SowDay::YEAR >= $frostStart && $offset - SowDay::YEAR < $from) {
             return Reason::ColdSoil;
         }
-        $midwinter = $this->offset($this->place->latitude->midwinter());
-        while ($midwinter <= $lastDay) {
-            $midwinter += SowDay::YEAR;
-        }
 
-        return $offset < $midwinter ? Reason::TooLate : ($frostStart === null ? Reason::ColdSoil : Reason::FreezeToCome);
+        return $offset < $nextMidwinter ? Reason::TooLate : ($frostStart === null ? Reason::ColdSoil : Reason::FreezeToCome);
     }
 
     /**
@@ -316,12 +323,12 @@ final readonly class CountBack
 
     private function day(int $offset): SowDay
     {
-        return $this->place->latitude->coldSeasonStart()->plus($offset);
+        return $this->seasonStart->plus($offset);
     }
 
     private function offset(SowDay $day): int
     {
-        return $this->place->latitude->coldSeasonStart()->daysUntil($day);
+        return $this->seasonStart->daysUntil($day);
     }
 
     private function seasonsInWords(FreezeStatistics $freezes): string

@@ -18,7 +18,8 @@ final readonly class CountBackSettings
         public FreezeRisk $autumnRisk,
         public bool $holdForSoil = true,
         public int $shortDayAllowance = 14,
-    ) {}
+    ) {
+    }
 
     public static function conventional(): self
     {

@@ -19,5 +19,6 @@ final readonly class DerivationLine
         public ?SowDay $date,
         public ?int $days,
         public string $source,
-    ) {}
+    ) {
+    }
 }

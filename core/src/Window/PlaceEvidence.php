@@ -30,7 +30,8 @@ final readonly class PlaceEvidence
         public Normals $soil,
         public Normals $maximum,
         public array $dayLength,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  DailyRecord  $record  as quality control leaves it

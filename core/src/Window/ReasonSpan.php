@@ -9,7 +9,9 @@ use Anthesis\Record\SowDay;
 /** A run of days outside the windows that share a reason. */
 final readonly class ReasonSpan
 {
-    public function __construct(public SowDay $first, public SowDay $last, public Reason $reason) {}
+    public function __construct(public SowDay $first, public SowDay $last, public Reason $reason)
+    {
+    }
 
     /**
      * @param  list<Reason|null>  $reasons  length 365, sow day i+1; null inside a window
@@ -18,17 +20,17 @@ final readonly class ReasonSpan
     public static function of(array $reasons, SowDay $from): array
     {
         $spans = [];
-        $first = null;
-        for ($i = 0; $i <= SowDay::YEAR; $i++) {
-            $day = $from->plus($i);
-            $here = $i === SowDay::YEAR ? null : $reasons[$day->number - 1];
-            $before = $i === 0 ? null : $reasons[$from->plus($i - 1)->number - 1];
-            if ($here !== $before || $i === SowDay::YEAR) {
-                if ($before !== null && $first !== null) {
-                    $spans[] = new self($first, $day->plus(-1), $before);
-                }
-                $first = $day;
+        $began = 0;
+        $at = static fn (int $i): ?Reason => $reasons[($from->number - 1 + $i) % SowDay::YEAR];
+        for ($i = 1; $i <= SowDay::YEAR; $i++) {
+            $reason = $at($began);
+            if ($i < SowDay::YEAR && $at($i) === $reason) {
+                continue;
             }
+            if ($reason !== null) {
+                $spans[] = new self($from->plus($began), $from->plus($i - 1), $reason);
+            }
+            $began = $i;
         }
 
         return $spans;

@@ -23,5 +23,6 @@ final readonly class RouteWindows
         public array $harvests,
         public array $reasons,
         public array $derivation,
-    ) {}
+    ) {
+    }
 }

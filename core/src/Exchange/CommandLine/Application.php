@@ -86,10 +86,10 @@ final class Application
             $seasons = $statistics->seasons;
             $thresholds[] = $this->threshold($statistics);
         }
-        if ($seasons === []) {
+        $hardiness = Hardiness::of($seasons);
+        if ($hardiness === null) {
             throw new RecordTooShort('The record holds no complete cold season (350 days with a minimum)'.($from === null ? '.' : " between {$from} and {$to}."));
         }
-        $hardiness = Hardiness::of($seasons);
 
         return $this->json(['latitude' => $latitude->degrees, 'thresholds' => $thresholds, 'hardiness' => [
             'mean_extreme_minimum' => round($hardiness->meanExtremeMinimum, 4), 'half_zone' => $hardiness->halfZone]]);

@@ -5,21 +5,23 @@ declare(strict_types=1);
 namespace Anthesis\Exchange\CommandLine;
 
 use Anthesis\Climate\FreezeRisk;
+use Anthesis\Crop\CropTable;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\DailyRecordCsv;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
-use Anthesis\Crop\CropTable;
 use Anthesis\Soil\Site;
 use InvalidArgumentException;
 
 /** The options of one call, read into core values. */
 final readonly class Options
 {
-    /** @param array<string, string> $values */
-    private function __construct(private array $values) {}
+    /** @param  array<string, string>  $values */
+    private function __construct(private array $values)
+    {
+    }
 
     /**
      * @param  list<string>  $arguments  `--name value` or `--name=value`
@@ -46,7 +48,7 @@ final readonly class Options
         return $this->values[$name] ?? $default ?? throw new UsageError("The option --{$name} is needed.");
     }
 
-    /** @param list<string> $choices */
+    /** @param  list<string>  $choices */
     public function choice(string $name, array $choices, string $default): string
     {
         $value = $this->get($name, $default);

@@ -7,4 +7,6 @@ namespace Anthesis\Exchange\CommandLine;
 use RuntimeException;
 
 /** What was typed cannot be carried out; the message says why in one sentence. */
-final class UsageError extends RuntimeException {}
+final class UsageError extends RuntimeException
+{
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests;
+
+use Anthesis\Exchange\DailyRecordCsv;
+use Anthesis\Exchange\DailyRecordReading;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\QualityControl;
+use RuntimeException;
+
+/** The two reference stations and the results an independent program computed from them. */
+final class Fixtures
+{
+    public const STATIONS = ['north' => 46.8, 'south' => -38.3];
+
+    public static function path(string $file): string
+    {
+        return __DIR__.'/fixtures/'.$file;
+    }
+
+    /** @return array<mixed> */
+    public static function json(string $file): array
+    {
+        $content = json_decode((string) file_get_contents(self::path($file)), true, 64, JSON_THROW_ON_ERROR);
+
+        return is_array($content) ? $content : throw new RuntimeException("{$file} holds no table.");
+    }
+
+    public static function record(string $station): DailyRecord
+    {
+        $stream = fopen(self::path("station-{$station}.csv"), 'r') ?: throw new RuntimeException("No station {$station}.");
+        $reading = (new DailyRecordCsv)->read($stream);
+        fclose($stream);
+
+        return (new QualityControl)->check($reading->asRead, $reading->marks)->usable;
+    }
+
+    public static function latitude(string $station): Latitude
+    {
+        return Latitude::of(self::STATIONS[$station]);
+    }
+
+    public static function read(string $text, mixed ...$options): DailyRecordReading
+    {
+        $stream = fopen('php://memory', 'w+') ?: throw new RuntimeException('No memory stream.');
+        fwrite($stream, $text);
+        rewind($stream);
+
+        return (new DailyRecordCsv)->read($stream, ...$options);
+    }
+}

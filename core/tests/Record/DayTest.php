@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Record;
+
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\SowDay;
+use InvalidArgumentException;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class DayTest extends TestCase
+{
+    public function test_days_agree_with_the_calendar_of_php_over_four_centuries(): void
+    {
+        for ($year = 1700; $year <= 2100; $year++) {
+            foreach ([[1, 1], [2, 28], [3, 1], [12, 31]] as [$month, $day]) {
+                $expected = gregoriantojd($month, $day, $year) - gregoriantojd(1, 1, 1970);
+                self::assertSame($expected, Day::numberOf($year, $month, $day));
+                self::assertSame([$year, $month, $day], Day::civil($expected));
+            }
+        }
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function notDays(): iterable
+    {
+        yield 'no leap day' => ['2023-02-29'];
+        yield 'century without leap day' => ['1900-02-29'];
+        yield 'month 13' => ['2023-13-01'];
+        yield 'day first' => ['12-05-2023'];
+        yield 'short' => ['2023-5-1'];
+        yield 'words' => ['yesterday!'];
+    }
+
+    #[DataProvider('notDays')]
+    public function test_what_is_no_day_is_refused(string $text): void
+    {
+        self::assertNull(Day::numberFromIso($text));
+        $this->expectException(InvalidArgumentException::class);
+        Day::fromIso($text);
+    }
+
+    public function test_the_leap_day_is_folded_onto_28_february(): void
+    {
+        self::assertSame(59, Day::sowDayOf(Day::of(2024, 2, 28)->number));
+        self::assertSame(59, Day::sowDayOf(Day::of(2024, 2, 29)->number));
+        self::assertSame(60, Day::sowDayOf(Day::of(2024, 3, 1)->number));
+        self::assertSame(365, Day::of(2024, 12, 31)->sowDay()->number);
+        self::assertSame('2024-02-29', Day::of(2024, 2, 29)->iso());
+    }
+
+    public function test_sow_days_go_round_the_year(): void
+    {
+        self::assertSame('01-01', SowDay::fromNumber(365)->plus(1)->iso());
+        self::assertSame('12-31', SowDay::fromNumber(1)->plus(-1)->iso());
+        self::assertSame(364, SowDay::fromNumber(2)->daysUntil(SowDay::fromNumber(1)));
+        self::assertSame('12 May', SowDay::of(5, 12)->inWords());
+        foreach (range(1, 365) as $number) {
+            self::assertSame($number, SowDay::of(...SowDay::fromNumber($number)->monthAndDay())->number);
+        }
+    }
+
+    public function test_a_latitude_off_the_globe_is_refused(): void
+    {
+        self::assertTrue(Latitude::of(0)->isNorth());
+        self::assertSame('01-15', Latitude::of(-0.1)->coldSeasonStart()->iso());
+        $this->expectExceptionMessage('A latitude lies between −90 and 90 degrees; 95 does not.');
+        Latitude::of(95);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Soil;
+
+use Anthesis\Climate\Normals;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\RecordTooShort;
+use Anthesis\Record\SowDay;
+use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilTemperature;
+use Anthesis\Tests\Fixtures;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class SoilTemperatureTest extends TestCase
+{
+    #[TestWith(['north'])]
+    #[TestWith(['south'])]
+    public function test_soil_equals_the_reference_at_every_site(string $station): void
+    {
+        $record = Fixtures::record($station);
+        foreach (Fixtures::json("soil-{$station}.json")['sites'] as $name => $case) {
+            $p = $case['site'];
+            $site = new Site($name, $p['air'], $p['sun'], $p['rate'], $p['protect'], $p['depth'], $p['diffusivity']);
+            $soil = SoilTemperature::of($record, Fixtures::latitude($station), $site);
+            foreach ($case['daily_mean'] as $iso => $celsius) {
+                $actual = $soil->dailyMean[Day::fromIso($iso)->number - $record->first->number];
+                self::assertEqualsWithDelta($celsius, $actual, 1e-3, "{$name} {$iso}");
+            }
+        }
+    }
+
+    #[TestWith(['north'])]
+    #[TestWith(['south'])]
+    public function test_normals_equal_the_reference(string $station): void
+    {
+        $record = Fixtures::record($station);
+        $expected = Fixtures::json("soil-{$station}.json")['normals'];
+        $soil = SoilTemperature::of($record, Fixtures::latitude($station), Site::openGround())->normals();
+        $minimum = Normals::of($record->first, $record->minimum);
+        foreach ($expected['soil'] as $day => $celsius) {
+            self::assertEqualsWithDelta($celsius, $soil->on(SowDay::fromNumber($day)), 1e-3);
+        }
+        foreach ($expected['tmin'] as $day => $celsius) {
+            self::assertEqualsWithDelta($celsius, $minimum->on(SowDay::fromNumber($day)), 1e-3);
+        }
+    }
+
+    public function test_presets_are_those_of_the_reference(): void
+    {
+        foreach (['open ground', 'container', 'low tunnel'] as $name) {
+            $p = Fixtures::json('soil-north.json')['sites'][$name]['site'];
+            self::assertEquals(new Site($name, $p['air'], $p['sun'], $p['rate'], $p['protect']), Site::named($name));
+        }
+        self::assertCount(11, Site::names());
+        self::assertEquals(Site::named('sun-facing wall'), Site::named('south wall'));
+        $this->expectExceptionMessage('There is no site “greenhouse”');
+        Site::named('greenhouse');
+    }
+
+    public function test_frozen_ground_follows_the_air_slowly(): void
+    {
+        $days = 60;
+        $still = new Site('dark', 0.0, 0.0, 1.0, 0.0);
+        $thaw = array_merge(array_fill(0, 30, -5.0), array_fill(0, 30, -15.0));
+        $soil = SoilTemperature::of(new DailyRecord(Day::of(2001, 1, 1), $thaw, $thaw), Fixtures::latitude('north'), $still)->dailyMean;
+        $rate = exp(-0.05 * sqrt(M_PI / (0.6e-6 * 86400)));
+        self::assertEqualsWithDelta(-5.0 - 0.3 * $rate * 10, $soil[30], 1e-9);
+        self::assertCount($days, $soil);
+    }
+
+    public function test_normals_ask_for_every_day_of_the_year(): void
+    {
+        $this->expectException(RecordTooShort::class);
+        $this->expectExceptionMessage('31 December is missing');
+        Normals::of(Day::of(2001, 1, 1), array_fill(0, 364, 1.0));
+    }
+}
