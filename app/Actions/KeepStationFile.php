@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use Anthesis\Exchange\TemperatureUnit;
+use App\Jobs\ComputeZoneJob;
+use App\Models\Computation;
+use App\Models\RecordImport;
+use App\Models\Station;
+use App\Models\User;
+use App\Models\Zone;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/** Keeps a station file as it was brought and sets its import and the zone's computing going. */
+final class KeepStationFile
+{
+    public function execute(Zone $zone, UploadedFile $file, ?TemperatureUnit $unit, User $user): Computation
+    {
+        $checksum = (string) hash_file('sha256', $file->getRealPath());
+        if (! Storage::disk('originals')->exists($checksum)) {
+            Storage::disk('originals')->putFileAs('', $file, $checksum);
+        }
+
+        return DB::transaction(static function () use ($zone, $file, $unit, $user, $checksum): Computation {
+            $station = Station::query()->firstOrCreate(['zone_id' => $zone->id, 'rank' => 1], ['name' => "{$zone->name} station"]);
+            $import = RecordImport::query()->create([
+                'station_id' => $station->id,
+                'user_id' => $user->id,
+                'file' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
+                'bytes' => $file->getSize(),
+                'checksum' => $checksum,
+                'unit' => $unit?->value,
+                'state' => RecordImport::QUEUED,
+            ]);
+            $computation = Computation::query()->create([
+                'zone_id' => $zone->id,
+                'user_id' => $user->id,
+                'record_import_id' => $import->id,
+                'state' => Computation::QUEUED,
+                'step' => 'waiting for its turn',
+            ]);
+            ComputeZoneJob::dispatch($computation->id)->afterCommit();
+
+            return $computation;
+        });
+    }
+}

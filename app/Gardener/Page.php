@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+/** One gardener's page before it is rendered: which component, and all it shows. */
+final readonly class Page
+{
+    /** @param array<string, mixed> $props */
+    public function __construct(public string $name, public array $props, public string $title) {}
+
+    /** @return string what the page is rendered from, as JSON that is safe inside a script element */
+    public function json(): string
+    {
+        return json_encode(['page' => $this->name, 'props' => $this->props],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_HEX_TAG | JSON_HEX_AMP);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use App\Models\Edition;
+use App\Models\Zone;
+
+/** Finds the edition a gardener's address means. */
+final class PublishedEdition
+{
+    /** @param int|null $number null: the current one */
+    public static function find(Zone $zone, ?int $number): Edition
+    {
+        $edition = $number === null
+            ? $zone->currentEdition
+            : Edition::query()->where('zone_id', $zone->id)->where('number', $number)->first();
+
+        return $edition ?? abort(404, $number === null
+            ? "{$zone->name} has no published calendar yet."
+            : "{$zone->name} has no edition {$number}.");
+    }
+
+    /** @return string the address under which an edition's pages lie */
+    public static function base(Zone $zone, ?int $number): string
+    {
+        return "/zones/{$zone->slug}".($number === null ? '' : "/editions/{$number}");
+    }
+}

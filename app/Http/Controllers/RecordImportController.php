@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Anthesis\Exchange\FormatError;
+use App\Actions\KeepStationFile;
+use App\Http\Requests\StationFileRequest;
+use App\Http\Resources\ComputationResource;
+use App\Http\Resources\RecordImportResource;
+use App\Models\RecordImport;
+use App\Models\Zone;
+use App\Support\StationFile;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+class RecordImportController
+{
+    public function index(Zone $zone): AnonymousResourceCollection
+    {
+        $imports = RecordImport::query()->with(['user', 'station', 'record'])
+            ->whereRelation('station', 'zone_id', $zone->id)->latest('id')->get();
+
+        return RecordImportResource::collection($imports);
+    }
+
+    public function store(StationFileRequest $request, Zone $zone, KeepStationFile $keep): JsonResponse
+    {
+        try {
+            // Nothing is kept of a file that cannot be taken, so it is read once before it is queued.
+            StationFile::read($request->stationFile()->getRealPath(), $request->unit());
+        } catch (FormatError $error) {
+            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+        }
+        $computation = $keep->execute($zone, $request->stationFile(), $request->unit(), $request->user());
+
+        return (new ComputationResource($computation))->response()->setStatusCode(202);
+    }
+
+    /** The file exactly as it was brought. */
+    public function original(RecordImport $import): StreamedResponse
+    {
+        return Storage::disk('originals')->download($import->checksum, $import->file, ['Content-Type' => 'application/octet-stream']);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Anthesis\Exchange\FormatError;
+use App\Http\Requests\StationFileRequest;
+use App\Http\Resources\RecordPreviewResource;
+use App\Models\Zone;
+use App\Support\StationFile;
+use Illuminate\Validation\ValidationException;
+
+class RecordPreviewController
+{
+    public function store(StationFileRequest $request, Zone $zone): RecordPreviewResource
+    {
+        try {
+            $file = StationFile::read($request->stationFile()->getRealPath(), $request->unit());
+        } catch (FormatError $error) {
+            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+        }
+
+        return new RecordPreviewResource($file, $request->stationFile());
+    }
+}

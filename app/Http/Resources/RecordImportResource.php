@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\RecordImport;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** @property RecordImport $resource */
+class RecordImportResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $import = $this->resource;
+
+        return [
+            'id' => $import->id,
+            'file' => $import->file,
+            'bytes' => $import->bytes,
+            'checksum' => $import->checksum,
+            'state' => $import->state,
+            'rows' => $import->rows,
+            'refused_count' => $import->refused_count,
+            'marks_count' => $import->marks_count,
+            'first' => $import->record?->first_day->format('Y-m-d'),
+            'last' => $import->record?->last_day->format('Y-m-d'),
+            'imported_by' => $import->user->name ?? 'someone no longer here',
+            'imported_at' => $import->created_at->toIso8601String(),
+            'in_use' => $import->record !== null && $import->station->record_id === $import->record->id,
+        ];
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\User;
+use App\Models\Zone;
+use App\Support\Today;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** @property User|null $resource */
+class SessionResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $user = $this->resource;
+
+        return [
+            'today' => Today::day()->iso(),
+            'user' => $user === null ? null : [
+                'name' => $user->name,
+                'email' => $user->email,
+                'role' => $user->role->value,
+                'may_publish' => $user->can('publish', Zone::class),
+            ],
+        ];
+    }
+}

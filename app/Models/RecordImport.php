@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+
+/**
+ * A station file someone brought.
+ *
+ * @property int $id
+ * @property int $station_id
+ * @property string $file the name it was brought under
+ * @property int $bytes
+ * @property string $checksum SHA-256 of the file; also its name on the disk of originals
+ * @property string|null $unit overrules what the file seems to say
+ * @property string $state
+ * @property int $rows
+ * @property int $refused_count
+ * @property int $marks_count
+ * @property Carbon $created_at
+ * @property-read Station $station
+ * @property-read User|null $user
+ * @property-read StationRecord|null $record
+ */
+class RecordImport extends Model
+{
+    public const QUEUED = 'queued';
+
+    public const IMPORTED = 'imported';
+
+    public const FAILED = 'failed';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Station, $this> */
+    public function station(): BelongsTo
+    {
+        return $this->belongsTo(Station::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasOne<StationRecord, $this> */
+    public function record(): HasOne
+    {
+        return $this->hasOne(StationRecord::class);
+    }
+}

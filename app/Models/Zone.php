@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Anthesis\Calendar\Place;
+use Anthesis\Record\Latitude;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * @property int $id
+ * @property string $slug
+ * @property string $name
+ * @property string $district
+ * @property float $latitude
+ * @property float $longitude
+ * @property int $height_m
+ * @property-read Collection<int, Settlement> $settlements
+ * @property-read Station|null $station
+ * @property-read Computation|null $latestComputation
+ * @property-read Computation|null $currentComputation
+ * @property-read Edition|null $currentEdition
+ */
+class Zone extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer'];
+
+    public function getRouteKeyName(): string
+    {
+        return 'slug';
+    }
+
+    /** @return HasMany<Settlement, $this> */
+    public function settlements(): HasMany
+    {
+        return $this->hasMany(Settlement::class)->orderBy('name');
+    }
+
+    /** @return HasOne<Station, $this> the primary one */
+    public function station(): HasOne
+    {
+        return $this->hasOne(Station::class)->where('rank', 1);
+    }
+
+    /** @return HasOne<Computation, $this> */
+    public function latestComputation(): HasOne
+    {
+        return $this->hasOne(Computation::class)->latestOfMany();
+    }
+
+    /** @return HasOne<Computation, $this> the latest that came to an end: what the screens show */
+    public function currentComputation(): HasOne
+    {
+        return $this->hasOne(Computation::class)->ofMany(['id' => 'max'], static fn ($query) => $query->where('state', Computation::DONE));
+    }
+
+    /** @return HasMany<Edition, $this> */
+    public function editions(): HasMany
+    {
+        return $this->hasMany(Edition::class)->orderByDesc('number');
+    }
+
+    /** @return HasOne<Edition, $this> */
+    public function currentEdition(): HasOne
+    {
+        return $this->hasOne(Edition::class)->ofMany('number', 'max');
+    }
+
+    public function toPlace(): Place
+    {
+        return new Place(
+            $this->slug,
+            $this->name,
+            $this->district,
+            Latitude::of($this->latitude),
+            $this->longitude,
+            $this->height_m,
+            array_values($this->settlements->map(static fn (Settlement $s): array => $s->toArray())->all()),
+        );
+    }
+}

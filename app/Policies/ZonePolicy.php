@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Role;
+use App\Models\User;
+use App\Models\Zone;
+
+/** Everyone at the desk may see; zones, their records and editions are the educator's. */
+class ZonePolicy
+{
+    public function create(User $user): bool
+    {
+        return $user->role === Role::Educator;
+    }
+
+    public function update(User $user, Zone $zone): bool
+    {
+        return $user->role === Role::Educator;
+    }
+
+    public function publish(User $user, ?Zone $zone = null): bool
+    {
+        return $user->role === Role::Educator;
+    }
+}

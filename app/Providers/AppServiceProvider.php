@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Model::shouldBeStrict(! $this->app->isProduction());
+        RateLimiter::for('login', static fn (Request $request): array => [
+            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip())->response(
+                static fn (Request $request, array $headers) => response()->json(
+                    ['message' => 'Too many tries. Wait '.($headers['Retry-After'] ?? 60).' seconds and try again.'], 429, $headers)),
+            Limit::perMinute(60)->by((string) $request->ip()),
+        ]);
+    }
+}

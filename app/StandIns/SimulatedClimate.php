@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\StandIns;
+
+/** The climate of an invented place, as docs/demo.md describes it. Temperatures °C. */
+final readonly class SimulatedClimate
+{
+    /**
+     * @param  float  $amplitude  half the yearly swing of the daily mean
+     * @param  int  $peak  day of the year of the warmest mean
+     * @param  array{float, float}  $range  mean daily range, and the amplitude of its yearly swing
+     * @param  array{float, float}  $deviation  standard deviation of the daily mean, and its amplitude (larger in winter)
+     * @param  float  $persistence  share of a day's departure that the next one keeps
+     * @param  float  $trend  °C per decade
+     */
+    public function __construct(
+        public float $mean,
+        public float $amplitude,
+        public int $peak,
+        public array $range,
+        public array $deviation,
+        public float $persistence,
+        public float $trend,
+        public int $seed,
+    ) {}
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\StandIns;
+
+use Anthesis\Record\Day;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/**
+ * A made-up weather station: the same seed gives the same weather, day for day. It has the faults real ones have, so that
+ * quality control has something to find: missing values, two gaps, five wrong readings.
+ */
+final class SimulatedStation
+{
+    private const MISSING_SHARE = 0.004;
+
+    private const RANGE_NOISE = 2.2;
+
+    private const LEAST_RANGE = 2.0;
+
+    private readonly Randomizer $random;
+
+    public function __construct(private readonly SimulatedClimate $climate)
+    {
+        $this->random = new Randomizer(new Xoshiro256StarStar($climate->seed));
+    }
+
+    /** @return string the station's file: CSV with the columns date, tmin_c, tmax_c */
+    public function file(Day $first, Day $last): string
+    {
+        $rows = $this->weather($first, $last);
+        $this->gap($rows, 8, 0.31);
+        $this->gap($rows, 40, 0.58);
+        $this->errors($rows);
+        $text = "date,tmin_c,tmax_c\n";
+        foreach ($rows as $i => [$minimum, $maximum]) {
+            $text .= $first->plus($i)->iso().','.self::cell($minimum).','.self::cell($maximum)."\n";
+        }
+
+        return $text;
+    }
+
+    /** @return list<array{float|null, float|null}> */
+    private function weather(Day $first, Day $last): array
+    {
+        $c = $this->climate;
+        $departure = $this->normal();
+        $rows = [];
+        for ($number = $first->number; $number <= $last->number; $number++) {
+            $departure = $c->persistence * $departure + sqrt(1 - $c->persistence ** 2) * $this->normal();
+            [$year] = Day::civil($number);
+            $dayOfYear = $number - Day::numberOf($year, 1, 1) + 1;
+            $season = cos(2 * M_PI * ($dayOfYear - $c->peak) / 365.25);
+            $mean = $c->mean + $c->amplitude * $season + ($c->deviation[0] - $c->deviation[1] * $season) * $departure
+                + $c->trend * ($number - $first->number) / 3652.5;
+            $range = max(self::LEAST_RANGE, $c->range[0] + $c->range[1] * $season + self::RANGE_NOISE * $this->normal());
+            $rows[] = [
+                $this->random->getFloat(0, 1) < self::MISSING_SHARE ? null : $mean - $range / 2,
+                $this->random->getFloat(0, 1) < self::MISSING_SHARE ? null : $mean + $range / 2,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @param list<array{float|null, float|null}> $rows */
+    private function gap(array &$rows, int $days, float $where): void
+    {
+        $at = (int) (count($rows) * $where);
+        for ($i = $at; $i < min($at + $days, count($rows)); $i++) {
+            $rows[$i] = [null, null];
+        }
+    }
+
+    /** @param list<array{float|null, float|null}> $rows */
+    private function errors(array &$rows): void
+    {
+        foreach ([0.12, 0.27, 0.44, 0.71, 0.88] as $n => $where) {
+            $i = (int) (count($rows) * $where);
+            [$minimum, $maximum] = [$rows[$i][0] ?? 0.0, $rows[$i][1] ?? 8.0];
+            $rows[$i] = match ($n) {
+                0 => [$maximum, $minimum],
+                1 => [$minimum, 88.8],
+                2 => [$minimum - 40, $maximum],
+                3 => [$minimum, $minimum - 0.6],
+                default => [$minimum, $maximum + 38],
+            };
+        }
+    }
+
+    private static function cell(?float $value): string
+    {
+        return $value === null ? '' : number_format($value, 1, '.', '');
+    }
+
+    private function normal(): float
+    {
+        $u = 1.0 - $this->random->getFloat(0, 1);
+
+        return sqrt(-2 * log($u)) * cos(2 * M_PI * $this->random->getFloat(0, 1));
+    }
+}

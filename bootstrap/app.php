@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        health: '/up',
+        commands: __DIR__.'/../routes/console.php',
+        then: static function (): void {
+            Route::middleware('web')->group(base_path('routes/desk.php'));
+            // Calendars are the same for everyone: no session, so that they can be cached anywhere.
+            Route::group([], base_path('routes/gardener.php'));
+        },
+    )
+    ->withMiddleware(static function (Middleware $middleware): void {
+        // Its package is one of those compat/README.md tells of; open data sets its own header.
+        $middleware->remove(HandleCors::class);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->redirectGuestsTo('/desk/login');
+        $middleware->trustProxies(at: '127.0.0.1');
+    })
+    ->withExceptions(static function (Exceptions $exceptions): void {
+        $exceptions->shouldRenderJsonWhen(
+            static fn (Request $request): bool => $request->is('api/*') || str_ends_with($request->path(), '.json') || $request->expectsJson(),
+        );
+    })
+    ->create();

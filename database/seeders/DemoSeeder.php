@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use Anthesis\Record\Day;
+use App\Actions\KeepStationFile;
+use App\Actions\PublishEdition;
+use App\Actions\SaveZone;
+use App\Models\Computation;
+use App\Models\Role;
+use App\Models\User;
+use App\Models\Zone;
+use App\StandIns\SimulatedClimate;
+use App\StandIns\SimulatedStation;
+use App\Support\Today;
+use App\Support\ZoneWindows;
+use Illuminate\Database\Seeder;
+use Illuminate\Http\UploadedFile;
+use RuntimeException;
+
+/**
+ * The invented Kestrel Basin Extension and two partner districts: people, zones, simulated records, one edition each.
+ * Everything goes the way a person's work goes: the same actions, the same files.
+ */
+class DemoSeeder extends Seeder
+{
+    public const PASSWORD = 'kestrel-demo';
+
+    private const PEOPLE = [
+        ['Wren Adeyemi-Holt', 'wren@kestrel.example', Role::Educator],
+        ['Tobias Marchetti', 'tobias@kestrel.example', Role::Volunteer],
+        ['Ines Okonkwo-Reyes', 'ines@kestrel.example', Role::Administrator],
+    ];
+
+    private const FIRST_YEAR = 1995;
+
+    public function run(KeepStationFile $keep, SaveZone $save, PublishEdition $publish): void
+    {
+        foreach (self::PEOPLE as [$name, $email, $role]) {
+            User::query()->create(['name' => $name, 'email' => $email, 'role' => $role, 'password' => self::PASSWORD]);
+        }
+        $educator = User::query()->where('role', Role::Educator)->firstOrFail();
+        config(['queue.default' => 'sync']);
+        foreach ($this->zones() as [$values, $climate, $note]) {
+            $zone = $save->execute(new Zone, $values);
+            $this->bringRecord($keep, $zone, $climate, $educator);
+            $windows = ZoneWindows::of($zone->refresh()) ?? throw new RuntimeException("{$zone->name} was not computed.");
+            $publish->execute($zone, $windows, $note, $educator);
+        }
+    }
+
+    private function bringRecord(KeepStationFile $keep, Zone $zone, SimulatedClimate $climate, User $educator): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'station');
+        file_put_contents($path, (new SimulatedStation($climate))->file(Day::of(self::FIRST_YEAR, 1, 1), Today::day()->plus(-1)));
+        try {
+            $computation = $keep->execute($zone, new UploadedFile($path, "{$zone->slug}-station.csv", 'text/csv', null, true), null, $educator)->refresh();
+        } finally {
+            unlink($path);
+        }
+        if ($computation->state !== Computation::DONE) {
+            throw new RuntimeException("{$zone->name}: {$computation->error}");
+        }
+    }
+
+    /** @return list<array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode: string}>}, SimulatedClimate, string}> */
+    private function zones(): array
+    {
+        $basin = 'Kestrel Basin';
+        $first = 'First calendar of this zone, from its own station record.';
+
+        return [
+            [$this->zone('Lakeshore', $basin, 46.8, -98.21, 410, ['Port Ilvane' => '70110', 'Quillen Landing' => '70114']),
+                new SimulatedClimate(10.2, 10.6, 205, [9.5, 1.0], [3.6, 0.6], 0.72, 0.25, 46801), $first],
+            [$this->zone('Basin Floor', $basin, 46.7, -98.06, 430, ['Saddlewick' => '70122', 'Dunmarrow Ferry' => '70125']),
+                new SimulatedClimate(9.2, 11.9, 200, [12.6, 2.4], [4.2, 0.8], 0.72, 0.25, 46702), $first],
+            [$this->zone('Orchard Bench', $basin, 46.9, -97.92, 620, ['Fennick' => '70131']),
+                new SimulatedClimate(9.6, 11.4, 201, [11.5, 2.0], [4.0, 0.7], 0.72, 0.25, 46903), $first],
+            [$this->zone('High Meadow', $basin, 47.1, -97.7, 1180, ['Upper Marl' => '70140']),
+                new SimulatedClimate(5.2, 11.8, 203, [13.0, 2.0], [4.6, 1.0], 0.74, 0.25, 47104), $first],
+            [$this->zone('Saltbush Flats', 'Saltbush partner district', 32.9, -109.4, 340, ['Ochre Wells' => '81007']),
+                new SimulatedClimate(23.4, 10.4, 201, [15.0, 1.0], [3.2, 0.6], 0.70, 0.0, 32905), $first],
+            [$this->zone('Averrin Sound', 'Averrin partner district', -38.3, 143.2, 25, ['Averrin' => '3901', 'Cray Point' => '3904']),
+                new SimulatedClimate(13.7, 5.0, 22, [9.5, 1.0], [2.5, 0.2], 0.62, 0.0, 38306), $first],
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $settlements  postcode by name
+     * @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode: string}>}
+     */
+    private function zone(string $name, string $district, float $latitude, float $longitude, int $height, array $settlements): array
+    {
+        $list = [];
+        foreach ($settlements as $settlement => $postcode) {
+            $list[] = ['name' => $settlement, 'postcode' => $postcode];
+        }
+
+        return ['name' => $name, 'district' => $district, 'latitude' => $latitude, 'longitude' => $longitude, 'height_m' => $height, 'settlements' => $list];
+    }
+}

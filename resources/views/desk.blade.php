@@ -1,0 +1,15 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="robots" content="noindex">
+    <title>Anthesis</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @vite('resources/js/app/main.tsx')
+</head>
+<body>
+<div id="desk"></div>
+<noscript>The desk needs JavaScript. Published calendars do not: <a href="/">read them here</a>.</noscript>
+</body>
+</html>

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\ComputationController;
+use App\Http\Controllers\EditionController;
+use App\Http\Controllers\RecordImportController;
+use App\Http\Controllers\RecordPreviewController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\WindowsController;
+use App\Http\Controllers\ZoneController;
+use Illuminate\Support\Facades\Route;
+
+// The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
+
+Route::view('/desk/login', 'desk')->name('login');
+Route::view('/desk/{path?}', 'desk')->where('path', '.*')->middleware('auth')->name('desk');
+
+Route::prefix('api')->group(static function (): void {
+    Route::get('session', [SessionController::class, 'show']);
+    Route::post('session', [SessionController::class, 'store'])->middleware('throttle:login');
+
+    Route::middleware('auth')->group(static function (): void {
+        Route::delete('session', [SessionController::class, 'destroy']);
+        Route::get('zones', [ZoneController::class, 'index']);
+        Route::post('zones', [ZoneController::class, 'store']);
+        Route::get('zones/{zone}', [ZoneController::class, 'show']);
+        Route::patch('zones/{zone}', [ZoneController::class, 'update']);
+        Route::post('zones/{zone}/record-previews', [RecordPreviewController::class, 'store']);
+        Route::get('zones/{zone}/record-imports', [RecordImportController::class, 'index']);
+        Route::post('zones/{zone}/record-imports', [RecordImportController::class, 'store']);
+        Route::post('zones/{zone}/computations', [ComputationController::class, 'store']);
+        Route::get('computations/{computation}', [ComputationController::class, 'show'])->whereNumber('computation');
+        Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);
+        Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);
+        Route::get('zones/{zone}/editions', [EditionController::class, 'index']);
+        Route::post('zones/{zone}/editions', [EditionController::class, 'store']);
+    });
+});
+
+Route::get('/desk-files/record-imports/{import}', [RecordImportController::class, 'original'])
+    ->whereNumber('import')->middleware('auth')->name('original');
