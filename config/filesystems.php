@@ -6,6 +6,8 @@ return [
     'default' => 'originals',
 
     'disks' => [
+        // Nothing of the default disk is served.
+        'local' => ['driver' => 'local', 'root' => storage_path('app'), 'serve' => false],
         // Station files exactly as they were brought, by checksum.
         'originals' => [
             'driver' => 'local',

@@ -1,0 +1,59 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+/** The only door to the server; its types come from docs/openapi.yaml. */
+export const api = createClient<paths>({ baseUrl: '/', headers: { Accept: 'application/json' } });
+
+const token: Middleware = {
+    onRequest({ request }) {
+        const cookie = document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='));
+        if (cookie) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)));
+        return request;
+    },
+};
+api.use(token);
+
+export type Schema = components['schemas'];
+export type Zone = Schema['Zone'];
+export type Windows = Schema['Windows'];
+export type CropSheet = Schema['CropSheet'];
+export type RecordPreview = Schema['RecordPreview'];
+export type Computation = Schema['Computation'];
+
+/** A refusal of the server, in its own words. */
+export class Refusal extends Error {
+    constructor(
+        message: string,
+        readonly status: number,
+        readonly errors: Record<string, string[]> = {},
+    ) {
+        super(message);
+    }
+}
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data of an answer, or its refusal thrown. */
+export async function taken<T>(answer: Promise<Answer<{ data: T }>>): Promise<T> {
+    const { data, error, response } = await answer;
+    if (data !== undefined) return data.data;
+    const body = (typeof error === 'object' && error !== null ? error : {}) as {
+        message?: string;
+        errors?: Record<string, string[]>;
+    };
+    const words =
+        response.status === 419 ? 'The page was open too long. Load it again and repeat what you did.' : body.message;
+    throw new Refusal(
+        words || `The server answered ${response.status}. Try again in a moment.`,
+        response.status,
+        body.errors,
+    );
+}
+
+/** Brings a file; openapi-fetch has no types for multipart bodies. */
+export function stationFile(file: File, unit: string | null): FormData {
+    const form = new FormData();
+    form.set('file', file);
+    if (unit !== null) form.set('unit', unit);
+    return form;
+}

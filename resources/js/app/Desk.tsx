@@ -1,0 +1,132 @@
+import { Kbd, Modal, Table } from '@mantine/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { api } from '../api/client';
+import { useSession, useZone } from './data';
+import { useKeys } from './keyboard';
+
+const SCREENS = [
+    { path: 'record', name: 'Record', key: 'r' },
+    { path: 'windows', name: 'Windows', key: 'w' },
+    { path: 'press', name: 'Press', key: 'p' },
+];
+
+const KEYS: [string, string][] = [
+    ['/', 'find a crop'],
+    ['j  k', 'next, previous crop'],
+    ['[  ]', 'the date a week back, a week on'],
+    ['{  }', 'the date a day back, a day on'],
+    ['t', 'today'],
+    ['Escape', 'let the crop go'],
+    ['g z', 'zones'],
+    ['g r', 'record'],
+    ['g w', 'windows'],
+    ['g p', 'press'],
+    ['?', 'these keys'],
+];
+
+/** The frame of every screen at the desk: the zone, the screens, who is here, the keys. */
+export function Desk() {
+    const { zone: slug } = useParams();
+    const { data: session } = useSession();
+    const { data: zone } = useZone(slug);
+    const [help, setHelp] = useState(false);
+    const navigate = useNavigate();
+    const location = useLocation();
+    const queries = useQueryClient();
+    const to = (screen: string) => slug && navigate(`/desk/zones/${slug}/${screen}`);
+    useKeys({
+        '?': () => setHelp((shown) => !shown),
+        'g z': () => navigate('/desk'),
+        'g r': () => to('record'),
+        'g w': () => to('windows'),
+        'g p': () => to('press'),
+    });
+    const here = SCREENS.find((screen) => location.pathname.endsWith(`/${screen.path}`))?.name;
+    useEffect(() => {
+        document.title = [zone?.name, here, 'Anthesis'].filter(Boolean).join(' · ');
+    }, [zone?.name, here]);
+    useEffect(() => {
+        if (session && session.user === null) navigate('/desk/login', { replace: true });
+    }, [session, navigate]);
+    const logOut = async () => {
+        await api.DELETE('/api/session');
+        queries.clear();
+        navigate('/desk/login');
+    };
+    if (!session?.user) return null;
+    return (
+        <>
+            <header className="desk-header">
+                <h1>{slug ? (zone?.name ?? ' ') : 'Zones'}</h1>
+                {zone && (
+                    <span className="place">
+                        {degrees(zone.latitude)} · {zone.height_m} m
+                    </span>
+                )}
+                <nav aria-label="Screens">
+                    <NavLink to="/desk" end className={({ isActive }) => (isActive ? 'active' : '')}>
+                        Zones
+                    </NavLink>
+                    {slug &&
+                        SCREENS.map((screen) => (
+                            <NavLink
+                                key={screen.path}
+                                to={`/desk/zones/${slug}/${screen.path}`}
+                                className={({ isActive }) => (isActive ? 'active' : '')}
+                            >
+                                {screen.name}
+                            </NavLink>
+                        ))}
+                </nav>
+                <span className="person">
+                    {session.user.name}, {session.user.role} ·{' '}
+                    <button type="button" className="plain" onClick={() => setHelp(true)}>
+                        Keys
+                    </button>{' '}
+                    ·{' '}
+                    <button type="button" className="plain" onClick={logOut}>
+                        Log out
+                    </button>
+                </span>
+            </header>
+            {slug && zone === undefined ? null : <Outlet />}
+            <Modal
+                opened={help}
+                onClose={() => setHelp(false)}
+                title="Keys"
+                closeButtonProps={{ 'aria-label': 'Close' }}
+            >
+                <Table>
+                    <Table.Tbody>
+                        {KEYS.map(([keys, meaning]) => (
+                            <Table.Tr key={keys}>
+                                <Table.Td>
+                                    {keys
+                                        .split(' ')
+                                        .filter(Boolean)
+                                        .map((key) => (
+                                            <Kbd key={key} mr={4}>
+                                                {key}
+                                            </Kbd>
+                                        ))}
+                                </Table.Td>
+                                <Table.Td>{meaning}</Table.Td>
+                            </Table.Tr>
+                        ))}
+                    </Table.Tbody>
+                </Table>
+                <p>
+                    <Link to="/" reloadDocument>
+                        What gardeners see
+                    </Link>
+                </p>
+            </Modal>
+        </>
+    );
+}
+
+export function degrees(latitude: number): string {
+    return `${Math.abs(latitude)}° ${latitude < 0 ? 'S' : 'N'}`;
+}

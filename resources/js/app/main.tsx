@@ -1,0 +1,33 @@
+import '@mantine/core/styles.css';
+import '@mantine/notifications/styles.css';
+import '../../css/desk.css';
+import { MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { Refusal } from '../api/client';
+import { router } from './routes';
+import { theme } from './theme';
+
+const queries = new QueryClient({
+    defaultOptions: {
+        queries: {
+            staleTime: 30_000,
+            refetchOnWindowFocus: false,
+            retry: (count, error) => !(error instanceof Refusal) && count < 2,
+        },
+    },
+});
+
+const root = document.getElementById('desk');
+if (root) {
+    createRoot(root).render(
+        <MantineProvider theme={theme} defaultColorScheme="auto">
+            <Notifications position="bottom-right" />
+            <QueryClientProvider client={queries}>
+                <RouterProvider router={router} />
+            </QueryClientProvider>
+        </MantineProvider>,
+    );
+}

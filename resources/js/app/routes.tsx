@@ -1,0 +1,26 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Login } from '../screens/login/Login';
+import { Press } from '../screens/press/Press';
+import { Record } from '../screens/record/Record';
+import { Windows } from '../screens/windows/Windows';
+import { EditZone } from '../screens/zones/EditZone';
+import { Zones } from '../screens/zones/Zones';
+import { Desk } from './Desk';
+
+export const router = createBrowserRouter([
+    { path: '/desk/login', element: <Login /> },
+    {
+        path: '/desk',
+        element: <Desk />,
+        children: [
+            { index: true, element: <Zones /> },
+            { path: 'zones/new', element: <EditZone key="new" /> },
+            { path: 'zones/:zone', element: <Navigate to="windows" replace /> },
+            { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },
+            { path: 'zones/:zone/record', element: <Record /> },
+            { path: 'zones/:zone/windows', element: <Windows /> },
+            { path: 'zones/:zone/press', element: <Press /> },
+            { path: '*', element: <Navigate to="/desk" replace /> },
+        ],
+    },
+]);

@@ -1,0 +1,30 @@
+import { createTheme, type MantineColorsTuple } from '@mantine/core';
+
+const leaf: MantineColorsTuple = [
+    '#eef5f1',
+    '#dbe8e1',
+    '#b3d0c1',
+    '#88b89f',
+    '#65a382',
+    '#4e966f',
+    '#3f8561',
+    '#2f6b4f',
+    '#265841',
+    '#1b4533',
+];
+
+/** Square corners, hairlines, no shadows; the roles of the colours are in paper.css. */
+export const theme = createTheme({
+    fontFamily: "'Source Sans 3 Variable', 'Helvetica Neue', Arial, sans-serif",
+    headings: { fontFamily: "'Literata Variable', Georgia, serif", fontWeight: '650' },
+    colors: { leaf },
+    primaryColor: 'leaf',
+    primaryShade: { light: 7, dark: 5 },
+    defaultRadius: 0,
+    shadows: { xs: 'none', sm: 'none', md: 'none', lg: 'none', xl: 'none' },
+    cursorType: 'pointer',
+    components: {
+        Button: { defaultProps: { size: 'sm' } },
+        Modal: { styles: { content: { border: '1px solid var(--ink)' } } },
+    },
+});

@@ -1,0 +1,82 @@
+import { daysUntil, sowDay, spanInWords, type Span } from './days';
+import { HATCH } from './Hatches';
+import type { YearScale } from './yearScale';
+
+export type LaneData = {
+    act: string;
+    windows: Span[];
+    under_cover: Span[];
+    harvests: Span[];
+    reasons?: { first: string; last: string; reason: string; in_words: string }[];
+};
+
+export const LANE_HEIGHT = 24;
+
+/** Top of the strip of reasons, its height, and where the harvest line runs below it, px from the lane's top. */
+const STRIP = { top: 9, height: 8 };
+const HARVEST_AT = 20.5;
+
+/** One way of growing a crop: its windows as brackets, and between them why not. */
+export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }) {
+    return (
+        <g>
+            {(lane.reasons ?? []).flatMap((span) =>
+                scale.pieces({ ...span, days: length(span) }).map((piece) => (
+                    <rect
+                        key={span.first + piece.from}
+                        x={piece.from}
+                        width={Math.max(0, piece.to - piece.from)}
+                        y={STRIP.top}
+                        height={STRIP.height}
+                        fill={HATCH[span.reason]}
+                    >
+                        <title>{span.in_words}</title>
+                    </rect>
+                )),
+            )}
+            <line
+                className="rule"
+                x1={0}
+                x2={scale.width}
+                y1={STRIP.top + STRIP.height}
+                y2={STRIP.top + STRIP.height}
+            />
+            {lane.harvests.flatMap((span) =>
+                scale.pieces(span).map((piece) => (
+                    <line
+                        key={`h${span.first}${piece.from}`}
+                        className="harvest"
+                        x1={piece.from}
+                        x2={piece.to}
+                        y1={HARVEST_AT}
+                        y2={HARVEST_AT}
+                    >
+                        <title>harvest {spanInWords(span)}</title>
+                    </line>
+                )),
+            )}
+            {lane.under_cover.flatMap((span) =>
+                bracket(scale, span, 'cover', 2, `start under cover ${spanInWords(span)}`),
+            )}
+            {lane.windows.flatMap((span) => bracket(scale, span, 'bracket', 6, `${lane.act} ${spanInWords(span)}`))}
+        </g>
+    );
+}
+
+/** A bracket opens downwards over its days; where it runs over the ruler's end it has no tick there. */
+function bracket(scale: YearScale, span: Span, name: string, y: number, title: string) {
+    const drop = name === 'bracket' ? STRIP.top + STRIP.height - y : 4;
+    return scale.pieces(span).map((piece) => (
+        <path
+            key={`${name}${span.first}${piece.from}`}
+            className={name}
+            d={`${piece.openLeft ? '' : `M${piece.from} ${y + drop}V${y}`}M${piece.from} ${y}H${piece.to}${piece.openRight ? '' : `V${y + drop}`}`}
+        >
+            <title>{title}</title>
+        </path>
+    ));
+}
+
+function length(span: { first: string; last: string }): number {
+    return daysUntil(sowDay(span.first), sowDay(span.last)) + 1;
+}

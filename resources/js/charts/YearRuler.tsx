@@ -1,0 +1,165 @@
+import { area, line } from 'd3-shape';
+import { inShort, sowDay, type MonthDay } from './days';
+import { crossings, inRulerOrder, type YearScale } from './yearScale';
+
+export type RulerData = {
+    starts: MonthDay;
+    seasons: number;
+    freeze_chance: number[];
+    hot_chance: number[];
+    soil: number[];
+    day_length: number[];
+};
+
+const SOIL_LEVELS = [0, 5, 10, 15, 20, 25, 30];
+const HOURS = [8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18];
+
+/** Heights of the ruler's parts, px. */
+const MONTHS_AT = 20;
+const FREEZE = { top: 26, height: 26 };
+const SOIL = { top: 58, height: 22 };
+const LIGHT_AT = 88;
+export const RULER_HEIGHT = 106;
+
+/** The place's year: chance of freeze and days of heat, soil, day length, over months and weeks. */
+export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: RulerData; labels: number }) {
+    const dayWidth = scale.width / 365;
+    const freeze = inRulerOrder(ruler.freeze_chance, ruler.starts);
+    const hot = inRulerOrder(ruler.hot_chance, ruler.starts);
+    const soil = inRulerOrder(ruler.soil, ruler.starts);
+    const up = (top: number, height: number, value: number, most: number) => top + height - (height * value) / most;
+    const share = area<number>()
+        .x((_, i) => (i + 0.5) * dayWidth)
+        .y0(FREEZE.top + FREEZE.height)
+        .y1((v) => up(FREEZE.top, FREEZE.height, v, 1));
+    const [coldest, warmest] = [Math.min(...soil), Math.max(...soil)];
+    const span = Math.max(1, warmest - coldest);
+    const course = line<number>()
+        .x((_, i) => (i + 0.5) * dayWidth)
+        .y((v) => up(SOIL.top, SOIL.height, v - coldest, span));
+    const narrow = scale.width < 560;
+    const soilTicks = crossings(ruler.soil, narrow ? [5, 10, 20] : SOIL_LEVELS);
+    const lightTicks = spaced(crossings(ruler.day_length, HOURS), scale, narrow ? 30 : 34);
+    return (
+        <g>
+            <g aria-hidden="true">
+                {scale.months.map((month) => (
+                    <g key={month.name}>
+                        <line className="rule" x1={month.x} x2={month.x} y1={4} y2={MONTHS_AT} />
+                        <text x={month.x + 4} y={14} fontSize="12">
+                            {month.name.slice(0, month.width < 34 ? 1 : 3)}
+                        </text>
+                    </g>
+                ))}
+                <line className="ink" x1={0} x2={scale.width} y1={MONTHS_AT} y2={MONTHS_AT} strokeWidth="1.2" />
+                {scale.weeks.map((x) => (
+                    <line key={x} className="ink" x1={x} x2={x} y1={MONTHS_AT} y2={MONTHS_AT + 4} strokeWidth="0.8" />
+                ))}
+            </g>
+            <path className="freeze-area" d={share(freeze) ?? ''} />
+            <path className="heat-area" d={share(hot) ?? ''} />
+            <line
+                className="rule"
+                x1={0}
+                x2={scale.width}
+                y1={FREEZE.top + FREEZE.height}
+                y2={FREEZE.top + FREEZE.height}
+            />
+            <path className="ink" d={course(soil) ?? ''} strokeWidth="1.3" />
+            {soilTicks.map(({ day, level }) => (
+                <g key={day + level}>
+                    <circle
+                        cx={scale.x(sowDay(day)) + dayWidth / 2}
+                        cy={up(SOIL.top, SOIL.height, level - coldest, span)}
+                        r="2.2"
+                        fill="var(--paper)"
+                        stroke="var(--ink)"
+                    />
+                    <text
+                        className="quiet"
+                        x={scale.x(sowDay(day)) + 5}
+                        y={up(SOIL.top, SOIL.height, level - coldest, span) + 11}
+                        fontSize="10"
+                    >
+                        {level}°
+                    </text>
+                </g>
+            ))}
+            {lightTicks.map(({ day, level }) => (
+                <g key={day + level}>
+                    <line
+                        className="light"
+                        x1={scale.x(sowDay(day))}
+                        x2={scale.x(sowDay(day))}
+                        y1={LIGHT_AT}
+                        y2={LIGHT_AT + 6}
+                    />
+                    <text
+                        className="quiet"
+                        x={scale.x(sowDay(day))}
+                        y={LIGHT_AT + 16}
+                        textAnchor="middle"
+                        fontSize="10"
+                    >
+                        {level} h
+                    </text>
+                </g>
+            ))}
+            {labels > 0 && (
+                <g className="quiet" textAnchor="end">
+                    <text className="quiet" x={-10} y={FREEZE.top + 11}>
+                        chance of freeze
+                    </text>
+                    <text className="quiet" x={-10} y={FREEZE.top + 24}>
+                        days of 30 °C
+                    </text>
+                    <text className="quiet" x={-10} y={SOIL.top + 15}>
+                        soil at 5 cm, °C
+                    </text>
+                    <text className="quiet" x={-10} y={LIGHT_AT + 10}>
+                        day length
+                    </text>
+                </g>
+            )}
+        </g>
+    );
+}
+
+/** The line through everything under the ruler, with the date on a flag. */
+export function DateCursor({
+    scale,
+    day,
+    height,
+    label,
+}: {
+    scale: YearScale;
+    day: number;
+    height: number;
+    label: MonthDay;
+}) {
+    const x = scale.x(day) + scale.width / 730;
+    const flag = Math.min(scale.width - 58, Math.max(0, x - 29));
+    return (
+        <g pointerEvents="none">
+            <line className="cursor" x1={x} x2={x} y1={0} y2={height} />
+            <rect className="flag" x={flag} y={-1} width="58" height="18" />
+            <text className="flag-text" x={flag + 29} y={12} textAnchor="middle">
+                {inShort(label)}
+            </text>
+        </g>
+    );
+}
+
+/** Leaves out ticks that would write over the one before. */
+function spaced<T extends { day: MonthDay }>(ticks: T[], scale: YearScale, least: number): T[] {
+    const kept: T[] = [];
+    let last = -Infinity;
+    for (const tick of [...ticks].sort((a, b) => scale.x(sowDay(a.day)) - scale.x(sowDay(b.day)))) {
+        const x = scale.x(sowDay(tick.day));
+        if (x - last >= least && x > 12 && x < scale.width - 12) {
+            kept.push(tick);
+            last = x;
+        }
+    }
+    return kept;
+}

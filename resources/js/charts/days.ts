@@ -1,0 +1,81 @@
+/** Days of the sowing year: "MM-DD" in documents, 1…365 on an axis. 29 February does not exist here. */
+
+const BEFORE_MONTH = [0, 0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
+
+export const MONTHS = [
+    '',
+    'January',
+    'February',
+    'March',
+    'April',
+    'May',
+    'June',
+    'July',
+    'August',
+    'September',
+    'October',
+    'November',
+    'December',
+];
+
+export const YEAR = 365;
+
+export type MonthDay = string;
+
+export type Span = { first: MonthDay; last: MonthDay; days: number };
+
+/** "05-12" is 132. */
+export function sowDay(monthDay: MonthDay): number {
+    return (BEFORE_MONTH[Number(monthDay.slice(0, 2))] ?? 0) + Number(monthDay.slice(3, 5));
+}
+
+/** 132 is "05-12"; any whole number is wrapped onto the circle of the year. */
+export function monthDay(day: number): MonthDay {
+    const wrapped = wrap(day);
+    let month = 12;
+    while ((BEFORE_MONTH[month] ?? 0) >= wrapped) month--;
+    return `${String(month).padStart(2, '0')}-${String(wrapped - (BEFORE_MONTH[month] ?? 0)).padStart(2, '0')}`;
+}
+
+export function wrap(day: number): number {
+    return ((((day - 1) % YEAR) + YEAR) % YEAR) + 1;
+}
+
+/** "05-12" is "12 May". */
+export function inWords(day: MonthDay): string {
+    return `${Number(day.slice(3, 5))} ${MONTHS[Number(day.slice(0, 2))]}`;
+}
+
+/** "05-12" is "12 May", "09-01" is "1 Sep". */
+export function inShort(day: MonthDay): string {
+    return `${Number(day.slice(3, 5))} ${(MONTHS[Number(day.slice(0, 2))] ?? '').slice(0, 3)}`;
+}
+
+/** The sow day of a date "YYYY-MM-DD". */
+export function sowDayOfDate(date: string): number {
+    return sowDay(date.slice(5) === '02-29' ? '02-28' : date.slice(5));
+}
+
+/** "2026-05-12" is "12 May 2026". */
+export function dateInWords(date: string): string {
+    return `${inWords(date.slice(5, 10))} ${date.slice(0, 4)}`;
+}
+
+/** Days forward on the circle from one sow day to another, 0…364. */
+export function daysUntil(from: number, to: number): number {
+    return (to - from + YEAR) % YEAR;
+}
+
+export function contains(span: Span, day: number): boolean {
+    return daysUntil(sowDay(span.first), day) < span.days;
+}
+
+/** "13 h 47 min". */
+export function hoursInWords(hours: number): string {
+    const minutes = Math.round(hours * 60);
+    return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
+}
+
+export function spanInWords(span: Span): string {
+    return span.days === YEAR ? 'all year' : `${inWords(span.first)} to ${inWords(span.last)}`;
+}

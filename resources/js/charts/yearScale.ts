@@ -1,0 +1,65 @@
+import { scaleLinear } from 'd3-scale';
+import { daysUntil, MONTHS, monthDay, sowDay, wrap, YEAR, type MonthDay, type Span } from './days';
+
+/** The one horizontal axis: a year that starts at the place's midwinter. */
+export type YearScale = {
+    width: number;
+    /** where a sow day begins, px */
+    x: (day: number) => number;
+    /** the sow day at a position, px */
+    day: (x: number) => number;
+    /** a span as one or, where it runs over the ruler's end, two pieces [from, to] in px; `open` sides run on */
+    pieces: (span: Span) => { from: number; to: number; openLeft: boolean; openRight: boolean }[];
+    months: { name: string; x: number; width: number }[];
+    weeks: number[];
+};
+
+export function yearScale(starts: MonthDay, width: number): YearScale {
+    const start = sowDay(starts);
+    const linear = scaleLinear([0, YEAR], [0, width]);
+    const x = (day: number) => linear(daysUntil(start, day));
+    const firstMonth = Number(starts.slice(0, 2));
+    const months = Array.from({ length: 12 }, (_, i) => {
+        const month = ((firstMonth - 1 + i) % 12) + 1;
+        const first = sowDay(`${String(month).padStart(2, '0')}-01`);
+        const next = sowDay(`${String((month % 12) + 1).padStart(2, '0')}-01`);
+        return { name: MONTHS[month] ?? '', x: x(first), width: linear(daysUntil(first, next)) };
+    });
+    return {
+        width,
+        x,
+        day: (position) => wrap(start + Math.min(YEAR - 1, Math.max(0, Math.floor(linear.invert(position))))),
+        pieces: (span) => {
+            if (span.days >= YEAR) return [{ from: 0, to: width, openLeft: true, openRight: true }];
+            const from = daysUntil(start, sowDay(span.first));
+            const to = from + span.days;
+            return to <= YEAR
+                ? [{ from: linear(from), to: linear(to), openLeft: false, openRight: false }]
+                : [
+                      { from: linear(from), to: width, openLeft: false, openRight: true },
+                      { from: 0, to: linear(to - YEAR), openLeft: true, openRight: false },
+                  ];
+        },
+        months,
+        weeks: Array.from({ length: 53 }, (_, i) => linear(i * 7)),
+    };
+}
+
+/** Values by sow day (index 0 is 1 January), put in the order of the ruler. */
+export function inRulerOrder<T>(values: readonly T[], starts: MonthDay): T[] {
+    const at = sowDay(starts) - 1;
+    return [...values.slice(at), ...values.slice(0, at)];
+}
+
+/** Days on which a rising or falling quantity crosses a level, with the level: the ticks of a band. */
+export function crossings(values: readonly number[], levels: readonly number[]): { day: MonthDay; level: number }[] {
+    const found: { day: MonthDay; level: number }[] = [];
+    for (let i = 0; i < values.length; i++) {
+        const before = values[(i + values.length - 1) % values.length] ?? 0;
+        const here = values[i] ?? 0;
+        for (const level of levels) {
+            if (before < level !== here < level) found.push({ day: monthDay(i + 1), level });
+        }
+    }
+    return found;
+}

@@ -1,0 +1,162 @@
+import { Button, Group } from '@mantine/core';
+import type { RecordPreview } from '../../api/client';
+import { dateInWords } from '../../charts/days';
+
+const UNITS = { celsius: '°C', fahrenheit: '°F' };
+
+/** What was understood of a file, before anything is saved. */
+export function Preview({
+    preview,
+    busy,
+    onKeep,
+    onLeave,
+}: {
+    preview: RecordPreview;
+    busy: boolean;
+    onKeep: () => void;
+    onLeave: () => void;
+}) {
+    const whole = preview.years.filter((year) => year.complete).length;
+    return (
+        <section aria-label="What was understood">
+            <h2>What was understood of {preview.file.name}</h2>
+            <div className="columns">
+                <div>
+                    <table className="ruled">
+                        <tbody>
+                            <tr>
+                                <th scope="row">Days</th>
+                                <td>
+                                    {dateInWords(preview.first)} to {dateInWords(preview.last)}, {preview.rows} rows
+                                </td>
+                            </tr>
+                            <tr>
+                                <th scope="row">Columns</th>
+                                <td>
+                                    date “{preview.columns.date}”, minimum “{preview.columns.minimum}”, maximum “
+                                    {preview.columns.maximum}”, parted by {preview.delimiter}
+                                </td>
+                            </tr>
+                            <tr>
+                                <th scope="row">Unit</th>
+                                <td>
+                                    {UNITS[preview.unit]},{' '}
+                                    {preview.unit_stated ? 'as the file says' : 'concluded from the values'}
+                                </td>
+                            </tr>
+                            <tr>
+                                <th scope="row">Years</th>
+                                <td>
+                                    {preview.years.length}, of which {whole} without a missing day
+                                </td>
+                            </tr>
+                            <tr>
+                                <th scope="row">Longer gaps</th>
+                                <td>
+                                    {preview.gaps.length === 0
+                                        ? 'none'
+                                        : preview.gaps
+                                              .map((gap) => `${gap.days} days from ${dateInWords(gap.first)}`)
+                                              .join('; ')}
+                                </td>
+                            </tr>
+                            <tr>
+                                <th scope="row">First days, °C</th>
+                                <td>
+                                    {preview.sample
+                                        .map((day) => `${day.minimum ?? '–'} / ${day.maximum ?? '–'}`)
+                                        .join(', ')
+                                        .replaceAll('-', '−')}
+                                </td>
+                            </tr>
+                        </tbody>
+                    </table>
+                    <Group mt="md">
+                        <Button onClick={onKeep} loading={busy}>
+                            Import and compute
+                        </Button>
+                        <Button variant="subtle" color="gray" onClick={onLeave}>
+                            Leave it
+                        </Button>
+                    </Group>
+                </div>
+                <div>
+                    <Completeness years={preview.years} />
+                    {preview.refused_count > 0 && (
+                        <>
+                            <h3>{preview.refused_count} rows cannot be read and will be left out</h3>
+                            <table className="ruled">
+                                <tbody>
+                                    {preview.refused.slice(0, 8).map((row) => (
+                                        <tr key={`${row.line}${row.column}`}>
+                                            <td>line {row.line}</td>
+                                            <td>{row.column}</td>
+                                            <td>{row.reason}</td>
+                                        </tr>
+                                    ))}
+                                </tbody>
+                            </table>
+                        </>
+                    )}
+                    {preview.marks_count > 0 && (
+                        <>
+                            <h3>{preview.marks_count} values are doubtful: kept, and not used</h3>
+                            <table className="ruled">
+                                <tbody>
+                                    {preview.marks.slice(0, 10).map((mark) => (
+                                        <tr key={mark.date + mark.element + mark.rule}>
+                                            <td>{dateInWords(mark.date)}</td>
+                                            <td>{mark.element}</td>
+                                            <td>{mark.in_words}</td>
+                                        </tr>
+                                    ))}
+                                </tbody>
+                            </table>
+                        </>
+                    )}
+                </div>
+            </div>
+        </section>
+    );
+}
+
+/** A column a year, as high as the share of its days that are on record. */
+function Completeness({ years }: { years: RecordPreview['years'] }) {
+    const width = 560;
+    const step = width / Math.max(1, years.length);
+    const every = Math.ceil(40 / step);
+    return (
+        <svg className="chart" viewBox={`0 0 ${width} 66`} width="100%" role="img" aria-label="Days on record by year">
+            <text x={0} y={10} className="quiet">
+                days on record by year
+            </text>
+            <line className="rule" x1={0} x2={width} y1={16} y2={16} />
+            <line className="ink" x1={0} x2={width} y1={50} y2={50} />
+            {years.map((year, i) => (
+                <g key={year.year}>
+                    <rect
+                        x={i * step + 1}
+                        width={Math.max(1, step - 2)}
+                        y={50 - (34 * year.days) / 366}
+                        height={(34 * year.days) / 366}
+                        fill="var(--stone)"
+                    >
+                        <title>
+                            {year.year}: {year.days} days
+                        </title>
+                    </rect>
+                    {i % every === 0 && (
+                        <text
+                            x={i * step + step / 2}
+                            y={63}
+                            textAnchor={i === 0 ? 'start' : 'middle'}
+                            className="quiet"
+                        >
+                            {year.year}
+                        </text>
+                    )}
+                </g>
+            ))}
+        </svg>
+    );
+}

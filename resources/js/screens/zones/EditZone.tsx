@@ -1,0 +1,172 @@
+import { Button, Group, NumberInput, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { api, Refusal, taken, type Zone } from '../../api/client';
+import { useZone } from '../../app/data';
+
+type Values = {
+    name: string;
+    district: string;
+    latitude: number | '';
+    longitude: number | '';
+    height_m: number | '';
+    settlements: { name: string; postcode: string }[];
+};
+
+const EMPTY: Values = {
+    name: '',
+    district: '',
+    latitude: '',
+    longitude: '',
+    height_m: '',
+    settlements: [{ name: '', postcode: '' }],
+};
+
+function valuesOf(zone: Zone): Values {
+    return { ...zone, settlements: zone.settlements.map((s) => ({ name: s.name, postcode: s.postcode ?? '' })) };
+}
+
+/** Creates a zone, or edits one. */
+export function EditZone() {
+    const { zone: slug } = useParams();
+    const { data: zone } = useZone(slug);
+    const form = useForm<Values>({ initialValues: EMPTY });
+    const [error, setError] = useState<string | null>(null);
+    const [busy, setBusy] = useState(false);
+    const navigate = useNavigate();
+    const queries = useQueryClient();
+    const { setValues } = form;
+    useEffect(() => {
+        if (zone) setValues(valuesOf(zone));
+    }, [zone, setValues]);
+
+    const save = async (values: Values) => {
+        setBusy(true);
+        setError(null);
+        const body = {
+            name: values.name,
+            district: values.district,
+            latitude: Number(values.latitude),
+            longitude: Number(values.longitude),
+            height_m: Number(values.height_m),
+            settlements: values.settlements
+                .filter((s) => s.name !== '' || s.postcode !== '')
+                .map((s) => ({ name: s.name, postcode: s.postcode === '' ? null : s.postcode })),
+        };
+        try {
+            const saved = await taken(
+                slug
+                    ? api.PATCH('/api/zones/{zone}', { params: { path: { zone: slug } }, body })
+                    : api.POST('/api/zones', { body }),
+            );
+            queries.setQueryData(['zone', saved.slug], saved);
+            await queries.invalidateQueries({ queryKey: ['zones'] });
+            navigate(slug ? '/desk' : `/desk/zones/${saved.slug}/record`);
+        } catch (refusal) {
+            setBusy(false);
+            if (refusal instanceof Refusal) {
+                form.setErrors(
+                    Object.fromEntries(Object.entries(refusal.errors).map(([field, words]) => [field, words[0]])),
+                );
+                setError(refusal.message);
+            } else {
+                setError('The server does not answer. Nothing was saved; try again in a moment.');
+            }
+        }
+    };
+    const latitude = form.values.latitude;
+    return (
+        <main className="page" style={{ maxWidth: '46rem' }}>
+            <h2>{slug ? 'Edit the zone' : 'Add a zone'}</h2>
+            <form onSubmit={form.onSubmit(save)} noValidate>
+                <Group grow align="start">
+                    <TextInput
+                        label="Name"
+                        description="as gardeners know it"
+                        required
+                        {...form.getInputProps('name')}
+                    />
+                    <TextInput
+                        label="District"
+                        description="zones of one district are listed together"
+                        required
+                        {...form.getInputProps('district')}
+                    />
+                </Group>
+                <Group grow align="start" mt="sm">
+                    <NumberInput
+                        label="Latitude, degrees"
+                        description={
+                            latitude === ''
+                                ? 'south is negative'
+                                : `${Number(latitude) < 0 ? 'southern' : 'northern'} hemisphere`
+                        }
+                        required
+                        decimalScale={5}
+                        {...form.getInputProps('latitude')}
+                    />
+                    <NumberInput
+                        label="Longitude, degrees"
+                        description="west is negative"
+                        required
+                        decimalScale={5}
+                        {...form.getInputProps('longitude')}
+                    />
+                    <NumberInput
+                        label="Height, m"
+                        description="above the sea"
+                        required
+                        allowDecimal={false}
+                        {...form.getInputProps('height_m')}
+                    />
+                </Group>
+                <h3>Settlements gardeners look up</h3>
+                {form.values.settlements.map((_, i) => (
+                    <Group key={i} align="start" mb={6} wrap="nowrap">
+                        <TextInput
+                            aria-label={`Settlement ${i + 1}`}
+                            placeholder="Settlement"
+                            style={{ flex: 2 }}
+                            {...form.getInputProps(`settlements.${i}.name`)}
+                        />
+                        <TextInput
+                            aria-label={`Postcode ${i + 1}`}
+                            placeholder="Postcode"
+                            style={{ flex: 1 }}
+                            {...form.getInputProps(`settlements.${i}.postcode`)}
+                        />
+                        <Button
+                            variant="subtle"
+                            color="gray"
+                            onClick={() => form.removeListItem('settlements', i)}
+                            aria-label={`Take out settlement ${i + 1}`}
+                        >
+                            Take out
+                        </Button>
+                    </Group>
+                ))}
+                <Button
+                    variant="default"
+                    onClick={() => form.insertListItem('settlements', { name: '', postcode: '' })}
+                >
+                    Add a settlement
+                </Button>
+                {error && (
+                    <p role="alert" className="warning" style={{ marginTop: '1rem' }}>
+                        {error}
+                    </p>
+                )}
+                <Group mt="lg">
+                    <Button type="submit" loading={busy}>
+                        Save
+                    </Button>
+                    <Button variant="subtle" color="gray" onClick={() => navigate('/desk')}>
+                        Leave it
+                    </Button>
+                </Group>
+            </form>
+        </main>
+    );
+}

@@ -1,0 +1,80 @@
+import { Button } from '@mantine/core';
+import { Link } from 'react-router';
+import { degrees } from '../../app/Desk';
+import { useSession, useZones } from '../../app/data';
+import { dateInWords } from '../../charts/days';
+
+export function Zones() {
+    const { data: session } = useSession();
+    const { data: zones } = useZones();
+    const mayEdit = session?.user?.may_publish ?? false;
+    if (!zones) return null;
+    const districts = [...new Set(zones.map((zone) => zone.district))].sort();
+    return (
+        <main className="page">
+            {zones.length === 0 && (
+                <p>There is no zone yet. A zone is a place whose gardeners can sow by the same dates.</p>
+            )}
+            {districts.map((district) => (
+                <section key={district}>
+                    <h2>{district}</h2>
+                    <table className="ruled">
+                        <colgroup>
+                            <col style={{ width: '17%' }} />
+                            <col style={{ width: '15%' }} />
+                            <col style={{ width: '24%' }} />
+                            <col style={{ width: '22%' }} />
+                            <col style={{ width: '16%' }} />
+                            <col />
+                        </colgroup>
+                        <thead>
+                            <tr>
+                                <th scope="col">Zone</th>
+                                <th scope="col">Place</th>
+                                <th scope="col">Settlements</th>
+                                <th scope="col">Record</th>
+                                <th scope="col">Current edition</th>
+                                <th scope="col">
+                                    <span className="sr-only">Edit</span>
+                                </th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {zones
+                                .filter((zone) => zone.district === district)
+                                .map((zone) => (
+                                    <tr key={zone.slug}>
+                                        <td>
+                                            <Link to={`/desk/zones/${zone.slug}/${zone.record ? 'windows' : 'record'}`}>
+                                                {zone.name}
+                                            </Link>
+                                        </td>
+                                        <td>
+                                            {degrees(zone.latitude)}, {zone.height_m} m
+                                        </td>
+                                        <td>{zone.settlements.map((s) => s.name).join(', ')}</td>
+                                        <td>
+                                            {zone.record
+                                                ? `${zone.record.first.slice(0, 4)} to ${dateInWords(zone.record.last)}`
+                                                : 'none yet: bring a station file'}
+                                        </td>
+                                        <td>
+                                            {zone.edition
+                                                ? `${zone.edition.number}, ${dateInWords(zone.edition.published_on)}`
+                                                : 'none'}
+                                        </td>
+                                        <td>{mayEdit && <Link to={`/desk/zones/${zone.slug}/edit`}>Edit</Link>}</td>
+                                    </tr>
+                                ))}
+                        </tbody>
+                    </table>
+                </section>
+            ))}
+            {mayEdit && (
+                <Button component={Link} to="/desk/zones/new" mt="lg">
+                    Add a zone
+                </Button>
+            )}
+        </main>
+    );
+}

@@ -1,0 +1,19 @@
+import react from '@vitejs/plugin-react';
+import laravel from 'laravel-vite-plugin';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+    plugins: [
+        laravel({
+            input: ['resources/js/app/main.tsx', 'resources/js/gardener/client.tsx'],
+            ssr: 'resources/js/gardener/server.tsx',
+            ssrOutputDirectory: 'bootstrap/ssr',
+            refresh: false,
+        }),
+        react(),
+    ],
+    build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
+    // The server bundle carries all it needs, so that rendering does not depend on node_modules.
+    ssr: { noExternal: true },
+    test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'] },
+});
