@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Two functions that PHP 8.5 brings and Eloquent already calls; see README.md beside this file.
+// Functions that PHP 8.5 brings and Laravel already calls; see README.md beside this file.
 
 if (! function_exists('array_first')) {
     /**
@@ -27,5 +27,25 @@ if (! function_exists('array_last')) {
     function array_last(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_last($array)];
+    }
+}
+
+if (! function_exists('get_error_handler')) {
+    function get_error_handler(): ?callable
+    {
+        $handler = set_error_handler(null);
+        restore_error_handler();
+
+        return $handler;
+    }
+}
+
+if (! function_exists('get_exception_handler')) {
+    function get_exception_handler(): ?callable
+    {
+        $handler = set_exception_handler(null);
+        restore_exception_handler();
+
+        return $handler;
     }
 }

@@ -71,7 +71,7 @@ final class ComputeZone
         ]);
     }
 
-    /** @param array<string, int> $known */
+    /** @param  array<string, int>  $known */
     private function keepRuler(string $hash, array $known, DailyRecord $usable, PlaceEvidence $evidence): void
     {
         if (! isset($known[$hash])) {
@@ -98,7 +98,7 @@ final class ComputeZone
         }
     }
 
-    /** @param list<array{string, string, array<string, mixed>}> $results hash, kind, content */
+    /** @param  list<array{string, string, array<string, mixed>}>  $results hash, kind, content */
     private function keep(array $results): void
     {
         Result::query()->insertOrIgnore(array_map(static fn (array $r): array => [

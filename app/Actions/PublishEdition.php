@@ -16,7 +16,9 @@ use Illuminate\Support\Facades\DB;
 /** Freezes what a zone's current computation came to as its next numbered edition, and renders its pages. */
 final class PublishEdition
 {
-    public function __construct(private readonly EditionPages $pages) {}
+    public function __construct(private readonly EditionPages $pages)
+    {
+    }
 
     public function execute(Zone $zone, ZoneWindows $windows, string $note, User $user): Edition
     {

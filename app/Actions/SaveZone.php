@@ -12,7 +12,7 @@ use Illuminate\Support\Str;
 /** Creates or edits a zone with its settlements. A zone keeps the address it was created under. */
 final class SaveZone
 {
-    /** @param array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode?: string|null}>} $values */
+    /** @param  array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode?: string|null}>}  $values */
     public function execute(Zone $zone, array $values): Zone
     {
         DB::transaction(static function () use ($zone, $values): void {

@@ -16,7 +16,9 @@ use Anthesis\Record\SowDay;
  */
 final class EditionPages
 {
-    public function __construct(private readonly PageRenderer $renderer) {}
+    public function __construct(private readonly PageRenderer $renderer)
+    {
+    }
 
     public function calendar(EditionDocument $edition, string $base): Page
     {

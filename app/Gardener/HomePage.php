@@ -34,7 +34,7 @@ final class HomePage
             $names($zone), static fn (string $name): bool => str_starts_with($name, $plain)) !== []))->values();
     }
 
-    /** @param Collection<int, Zone> $zones */
+    /** @param  Collection<int, Zone>  $zones */
     public static function page(Collection $zones, bool $asked, bool $found): Page
     {
         return new Page('home', [

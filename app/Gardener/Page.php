@@ -7,8 +7,10 @@ namespace App\Gardener;
 /** One gardener's page before it is rendered: which component, and all it shows. */
 final readonly class Page
 {
-    /** @param array<string, mixed> $props */
-    public function __construct(public string $name, public array $props, public string $title) {}
+    /** @param  array<string, mixed>  $props */
+    public function __construct(public string $name, public array $props, public string $title)
+    {
+    }
 
     /** @return string what the page is rendered from, as JSON that is safe inside a script element */
     public function json(): string

@@ -10,7 +10,7 @@ use App\Models\Zone;
 /** Finds the edition a gardener's address means. */
 final class PublishedEdition
 {
-    /** @param int|null $number null: the current one */
+    /** @param  int|null  $number null: the current one */
     public static function find(Zone $zone, ?int $number): Edition
     {
         $edition = $number === null

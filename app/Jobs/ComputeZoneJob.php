@@ -23,7 +23,9 @@ final class ComputeZoneJob implements ShouldQueue
 
     public int $timeout = 300;
 
-    public function __construct(private readonly int $computationId) {}
+    public function __construct(private readonly int $computationId)
+    {
+    }
 
     public function handle(ImportRecord $import, ComputeZone $compute): void
     {

@@ -32,7 +32,7 @@ class Result extends Model
     /** Change this when the computation itself changes, so that old results are not taken for new ones. */
     private const GENERATION = 1;
 
-    /** @param array<array-key, mixed> $inputs */
+    /** @param  array<array-key, mixed>  $inputs */
     public static function hashOf(string $kind, array $inputs): string
     {
         return hash('sha256', json_encode([self::GENERATION, $kind, $inputs], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));

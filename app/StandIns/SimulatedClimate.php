@@ -24,5 +24,6 @@ final readonly class SimulatedClimate
         public float $persistence,
         public float $trend,
         public int $seed,
-    ) {}
+    ) {
+    }
 }

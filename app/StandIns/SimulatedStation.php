@@ -57,15 +57,15 @@ final class SimulatedStation
                 + $c->trend * ($number - $first->number) / 3652.5;
             $range = max(self::LEAST_RANGE, $c->range[0] + $c->range[1] * $season + self::RANGE_NOISE * $this->normal());
             $rows[] = [
-                $this->random->getFloat(0, 1) < self::MISSING_SHARE ? null : $mean - $range / 2,
-                $this->random->getFloat(0, 1) < self::MISSING_SHARE ? null : $mean + $range / 2,
+                $this->uniform() < self::MISSING_SHARE ? null : $mean - $range / 2,
+                $this->uniform() < self::MISSING_SHARE ? null : $mean + $range / 2,
             ];
         }
 
         return $rows;
     }
 
-    /** @param list<array{float|null, float|null}> $rows */
+    /** @param  list<array{float|null, float|null}>  $rows */
     private function gap(array &$rows, int $days, float $where): void
     {
         $at = (int) (count($rows) * $where);
@@ -74,7 +74,7 @@ final class SimulatedStation
         }
     }
 
-    /** @param list<array{float|null, float|null}> $rows */
+    /** @param  list<array{float|null, float|null}>  $rows */
     private function errors(array &$rows): void
     {
         foreach ([0.12, 0.27, 0.44, 0.71, 0.88] as $n => $where) {
@@ -95,10 +95,16 @@ final class SimulatedStation
         return $value === null ? '' : number_format($value, 1, '.', '');
     }
 
+    /** @return float 0 ≤ x < 1, of 53 bits */
+    private function uniform(): float
+    {
+        return $this->random->getInt(0, (1 << 53) - 1) / (1 << 53);
+    }
+
     private function normal(): float
     {
-        $u = 1.0 - $this->random->getFloat(0, 1);
+        $u = 1.0 - $this->uniform();
 
-        return sqrt(-2 * log($u)) * cos(2 * M_PI * $this->random->getFloat(0, 1));
+        return sqrt(-2 * log($u)) * cos(2 * M_PI * $this->uniform());
     }
 }

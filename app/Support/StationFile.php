@@ -14,7 +14,9 @@ use Anthesis\Record\QualityReport;
 /** A station file read and checked, and not yet kept. */
 final readonly class StationFile
 {
-    private function __construct(public DailyRecordReading $reading, public QualityReport $report) {}
+    private function __construct(public DailyRecordReading $reading, public QualityReport $report)
+    {
+    }
 
     /** @throws FormatError when the file as a whole cannot be taken */
     public static function read(string $path, ?TemperatureUnit $unit): self

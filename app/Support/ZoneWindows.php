@@ -35,7 +35,8 @@ final readonly class ZoneWindows
         public array $record,
         public array $ruler,
         public array $sheets,
-    ) {}
+    ) {
+    }
 
     /** @return self|null null when the zone has not been computed yet */
     public static function of(Zone $zone): ?self

@@ -14,7 +14,7 @@ class SecurityHeaders
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "
         ."connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);

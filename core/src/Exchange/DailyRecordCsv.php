@@ -13,7 +13,7 @@ use Anthesis\Record\QualityRule;
  * Reads a table of daily minima and maxima: one heading row, ISO dates, any column order, °C or °F.
  *
  * The unit is taken from the column names ("tmin_f", "Max (°C)") or, where they say nothing, from the values: a place
- * whose yearly maximum lies above 60 is measured in °F. What casts doubt on the whole file (no such columns, two units,
+ * where ten or more days of a year are above 60 is measured in °F. What casts doubt on the whole file (no such columns, two units,
  * dates running backwards, days to come) refuses it; a row that cannot be read is refused alone and listed.
  */
 final class DailyRecordCsv
@@ -28,8 +28,11 @@ final class DailyRecordCsv
 
     private const MISSING = ['', '-', 'na', 'n/a', 'nan', 'null', 'm', '-9999', '-9999.0', '-999', '-999.0', '-99.9', '-999.9'];
 
-    /** No place on earth has a year whose highest temperature lies between these in °C, or below the first in °F. */
-    private const HOTTEST_CELSIUS = 60.0;
+    /** No place on earth has been this hot, in °C; in °F nearly every place is, each summer. */
+    public const HOTTEST_CELSIUS = 60.0;
+
+    /** So many such days in a year are no faults of the thermometer. */
+    private const HOT_DAYS = 10;
 
     private const DAYS_TO_JUDGE_A_YEAR = 300;
 
@@ -138,14 +141,15 @@ final class DailyRecordCsv
         if ($text === false) {
             return null;
         }
-        if (preg_match('/[\x00-\x08\x0E-\x1F]/', $text) === 1) {
+        $latin = ! mb_check_encoding($text, 'UTF-8');
+        if (preg_match($latin ? '/[\x00-\x08\x0E-\x1F\x80-\x9F]/' : '/[\x00-\x08\x0E-\x1F]/', $text) === 1) {
             throw FormatError::at($number, 'this is not text. Bring the station’s table as a CSV file, not a spreadsheet, archive or picture.');
         }
         if (strlen($text) >= self::LONGEST_LINE - 1) {
             throw FormatError::at($number, 'the line is longer than '.self::LONGEST_LINE.' characters. Bring a table with one row a day.');
         }
 
-        return rtrim($text, "\r\n");
+        return rtrim($latin ? mb_convert_encoding($text, 'UTF-8', 'ISO-8859-1') : $text, "\r\n");
     }
 
     private function delimiter(string $heading): string
@@ -272,7 +276,7 @@ final class DailyRecordCsv
             if ($seen['days'] < self::DAYS_TO_JUDGE_A_YEAR) {
                 continue;
             }
-            if ($seen['highest'] > self::HOTTEST_CELSIUS) {
+            if ($seen['hot'] >= self::HOT_DAYS) {
                 $hot ??= $year;
             } else {
                 $cool ??= $year;
@@ -286,9 +290,8 @@ final class DailyRecordCsv
         if ($rows->unitInCells !== null) {
             return $rows->unitInCells;
         }
-        $highest = max([-INF, ...array_column($rows->years, 'highest')]);
 
-        return $highest > self::HOTTEST_CELSIUS ? TemperatureUnit::Fahrenheit : TemperatureUnit::Celsius;
+        return max([0, ...array_column($rows->years, 'hot')]) >= self::HOT_DAYS ? TemperatureUnit::Fahrenheit : TemperatureUnit::Celsius;
     }
 
     private function shown(string $text): string

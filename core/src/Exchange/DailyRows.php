@@ -25,7 +25,7 @@ final class DailyRows
     /** @var list<array{int, Element}> days (from the first) and elements that a later row contradicts */
     public array $contradictions = [];
 
-    /** @var array<int, array{line: int, days: int, highest: float}> by calendar year */
+    /** @var array<int, array{line: int, days: int, hot: int}> by calendar year; hot: days above DailyRecordCsv::HOTTEST_CELSIUS */
     public array $years = [];
 
     /** @var list<RefusedRow> */
@@ -63,10 +63,10 @@ final class DailyRows
         $this->minimum[] = $minimum;
         $this->maximum[] = $maximum;
         $year = Day::civil($day)[0];
-        $this->years[$year] ??= ['line' => $line, 'days' => 0, 'highest' => -INF];
+        $this->years[$year] ??= ['line' => $line, 'days' => 0, 'hot' => 0];
         if ($maximum !== null) {
             $this->years[$year]['days']++;
-            $this->years[$year]['highest'] = max($this->years[$year]['highest'], $maximum);
+            $this->years[$year]['hot'] += $maximum > DailyRecordCsv::HOTTEST_CELSIUS ? 1 : 0;
         }
     }
 

@@ -126,7 +126,7 @@ final readonly class CountBack
             $derivation->write('last-freeze', 'Last freeze (0 °C), later in '.$this->settings->springRisk->inWords(),
                 $this->day($lastDay), null, $source);
             $derivation->write('spring-lead', self::weeksInWords($weeks).' the last freeze', $this->day($start), $lead,
-                'crop table: '.($route === Route::Direct ? 'spring_sow_weeks' : 'spring_setout_weeks'));
+                'crop table: conventional weeks, '.($route === Route::Direct ? 'sowing' : 'setting out'));
         }
         $held = $soilMinimum === null ? $start : $this->heldForSoil($start, $soilMinimum, $derivation);
         if ($held !== null) {
@@ -183,10 +183,10 @@ final readonly class CountBack
             $this->day($freeze), null, $source);
         $mature = $freeze - $crop->minHarvestDays;
         $derivation->write('harvest', 'Shortest harvest worth having', $this->day($mature), -$crop->minHarvestDays,
-            'crop table: min_harvest_days');
+            'crop table: shortest harvest');
         $sow = $mature - $days;
         $derivation->write('maturity', 'Days to maturity: '.$maturity->inWords($route), $this->day($sow), -$days,
-            'crop table: maturity_days, '.$crop->maturityBasis->value);
+            'crop table: days to maturity');
         $hours = $this->place->dayLength[$this->day($mature)->number - 1];
         if ($hours < self::SHORT_DAY && $this->settings->shortDayAllowance > 0) {
             $sow -= $this->settings->shortDayAllowance;
@@ -225,7 +225,7 @@ final readonly class CountBack
         foreach (WindowFinder::runs($taken, $this->place->latitude->midwinter()) as $run) {
             $derivation->write('heat', 'Taken out until '.$run->last->inWords().': day '
                 .(int) ceil($crop->heatFrom * $days - 1e-9)." to {$days} of its growth would meet normal maxima of "
-                .self::degrees($crop->heatC).' or more', $run->first, $run->days, 'crop table: heat_c, heat_from; normal maximum');
+                .self::degrees($crop->heatC).' or more', $run->first, $run->days, 'crop table: heat limit; normal maximum of the record');
         }
     }
 
@@ -251,7 +251,7 @@ final readonly class CountBack
         foreach (array_slice($windows, 0, 1) as $window) {
             $derivation->write('under-cover', sprintf('Start under cover %s weeks (%s to %s) before the first setting out',
                 (float) $weeks->usual, (float) $weeks->least, (float) $weeks->most),
-                $window->first->plus(-$weeks->days()), -$weeks->days(), 'crop table: seedling_weeks');
+                $window->first->plus(-$weeks->days()), -$weeks->days(), 'crop table: weeks under cover');
         }
 
         return array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);

@@ -25,7 +25,7 @@ export function DerivationTable({ lines }: { lines: Line[] }) {
                             {line.label}
                             <small>{line.source}</small>
                         </td>
-                        <td className="number">{line.days === null ? '' : signed(line.days)}</td>
+                        <td className="number">{line.days === null || line.days === 0 ? '' : signed(line.days)}</td>
                         <td className="date">{line.date === null ? '' : inWords(line.date)}</td>
                     </tr>
                 ))}

@@ -51,7 +51,7 @@ export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }
                         y1={HARVEST_AT}
                         y2={HARVEST_AT}
                     >
-                        <title>harvest {spanInWords(span)}</title>
+                        <title>{`harvest ${spanInWords(span)}`}</title>
                     </line>
                 )),
             )}

@@ -79,3 +79,8 @@ export function hoursInWords(hours: number): string {
 export function spanInWords(span: Span): string {
     return span.days === YEAR ? 'all year' : `${inWords(span.first)} to ${inWords(span.last)}`;
 }
+
+/** "9 Apr to 13 Sep", for tables. */
+export function spanInShort(span: Span): string {
+    return span.days === YEAR ? 'all year' : `${inShort(span.first)} to ${inShort(span.last)}`;
+}

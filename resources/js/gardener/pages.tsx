@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { dateInWords, inWords, spanInWords, type MonthDay, type Span } from '../charts/days';
+import { dateInWords, inWords, spanInShort, spanInWords, type MonthDay, type Span } from '../charts/days';
 import { DerivationTable, type Line } from '../charts/DerivationTable';
 import { HATCH, Hatches, REASONS, Swatch } from '../charts/Hatches';
 import { LANE_HEIGHT, WindowLane, type LaneData } from '../charts/WindowLane';
@@ -275,9 +275,45 @@ function Week(props: WeekProps) {
     );
 }
 
+const CHARTS = [
+    { name: 'narrow', width: 352 },
+    { name: 'wide', width: 820 },
+];
+
+/** The year ruler, with the lanes of a crop under it, drawn for a phone and for a screen: the page shows the one that fits. */
+function ZoneChart({ ruler, routes, label }: { ruler: RulerData; routes: Route[]; label: string }) {
+    const height = RULER_HEIGHT + routes.length * (LANE_HEIGHT + 16) + 4;
+    return CHARTS.map(({ name, width }) => {
+        const scale = yearScale(ruler.starts, width);
+        return (
+            <svg
+                key={name}
+                className={`chart ${name}`}
+                viewBox={`-2 0 ${width + 4} ${height}`}
+                role="img"
+                aria-label={label}
+            >
+                {scale.months.map((month) => (
+                    <line key={month.name} className="rule" x1={month.x} x2={month.x} y1={RULER_HEIGHT} y2={height} />
+                ))}
+                <YearRuler scale={scale} ruler={ruler} labels={0} />
+                {routes.map((route, i) => (
+                    <g key={route.route} transform={`translate(0 ${RULER_HEIGHT + i * (LANE_HEIGHT + 16)})`}>
+                        <text x={2} y={10} fontWeight="600">
+                            {route.act}
+                        </text>
+                        <g transform="translate(0 13)">
+                            <WindowLane scale={scale} lane={route} />
+                        </g>
+                    </g>
+                ))}
+            </svg>
+        );
+    });
+}
+
 function Calendar(props: CalendarProps) {
     const [asked, setAsked] = useState('');
-    const scale = yearScale(props.ruler.starts, 620);
     const plain = asked.trim().toLowerCase();
     const crops = props.crops.filter((crop) => crop.name.toLowerCase().includes(plain));
     const light = props.ruler.freezes.find((freeze) => freeze.threshold === 'light-freeze');
@@ -301,14 +337,11 @@ function Calendar(props: CalendarProps) {
                 </p>
             )}
             <div className="year-ruler">
-                <svg
-                    className="chart"
-                    viewBox={`-2 0 624 ${RULER_HEIGHT}`}
-                    role="img"
-                    aria-label="Chance of freeze, soil temperature and day length through the year"
-                >
-                    <YearRuler scale={scale} ruler={props.ruler} labels={0} />
-                </svg>
+                <ZoneChart
+                    ruler={props.ruler}
+                    routes={[]}
+                    label="Chance of freeze, soil temperature and day length through the year"
+                />
                 <p className="key">
                     Blue: chance of freeze. Red: days of 30 °C. Line: soil at 5 cm. Ticks: hours of daylight.
                 </p>
@@ -364,7 +397,7 @@ function harvest(routes: Route[]): Span[] {
 }
 
 function Spans({ title, spans, none }: { title: string; spans?: Span[]; none?: string }) {
-    const words = spans && spans.length > 0 ? spans.map(spanInWords) : none ? [none] : [];
+    const words = spans && spans.length > 0 ? spans.map(spanInShort) : none ? [none] : [];
     return (
         <td data-title={title} className={words.length === 0 ? 'blank' : undefined}>
             {words.map((text) => (
@@ -376,8 +409,6 @@ function Spans({ title, spans, none }: { title: string; spans?: Span[]; none?: s
 
 function CropPage(props: CropProps) {
     const { crop, ruler, base } = props;
-    const scale = yearScale(ruler.starts, 620);
-    const height = RULER_HEIGHT + crop.routes.length * (LANE_HEIGHT + 16) + 4;
     const reasons = [...new Set(crop.routes.flatMap((route) => (route.reasons ?? []).map((span) => span.reason)))];
     return (
         <Frame common={props} here="crop">
@@ -415,34 +446,11 @@ function CropPage(props: CropProps) {
                 </section>
             )}
             <div className="year-ruler">
-                <svg
-                    className="chart"
-                    viewBox={`-2 0 624 ${height}`}
-                    role="img"
-                    aria-label={`Windows of ${crop.name} through the year; the same as in words above`}
-                >
-                    {scale.months.map((month) => (
-                        <line
-                            key={month.name}
-                            className="rule"
-                            x1={month.x}
-                            x2={month.x}
-                            y1={RULER_HEIGHT}
-                            y2={height}
-                        />
-                    ))}
-                    <YearRuler scale={scale} ruler={ruler} labels={0} />
-                    {crop.routes.map((route, i) => (
-                        <g key={route.route} transform={`translate(0 ${RULER_HEIGHT + i * (LANE_HEIGHT + 16)})`}>
-                            <text x={2} y={10} fontWeight="600">
-                                {route.act}
-                            </text>
-                            <g transform="translate(0 13)">
-                                <WindowLane scale={scale} lane={route} />
-                            </g>
-                        </g>
-                    ))}
-                </svg>
+                <ZoneChart
+                    ruler={ruler}
+                    routes={crop.routes}
+                    label={`Windows of ${crop.name} through the year; the same as in words above`}
+                />
                 <ul className="key legend">
                     <li>
                         <Swatch>

@@ -16,7 +16,9 @@ use Illuminate\Http\Response;
 
 class CalendarController
 {
-    public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer) {}
+    public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer)
+    {
+    }
 
     public function calendar(Zone $zone, ?int $number = null): Response
     {
@@ -49,7 +51,7 @@ class CalendarController
             ?? abort(404, 'There is no such crop in this calendar.'));
     }
 
-    /** @param callable(EditionDocument, string): Page $choose */
+    /** @param  callable(EditionDocument, string): Page  $choose */
     private function show(Zone $zone, ?int $number, callable $choose): Response
     {
         $edition = PublishedEdition::find($zone, $number);

@@ -141,9 +141,7 @@ function Completeness({ years }: { years: RecordPreview['years'] }) {
                         height={(34 * year.days) / 366}
                         fill="var(--stone)"
                     >
-                        <title>
-                            {year.year}: {year.days} days
-                        </title>
+                        <title>{`${year.year}: ${year.days} days`}</title>
                     </rect>
                     {i % every === 0 && (
                         <text

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, Refusal, stationFile, taken, type RecordPreview } from '../../api/client';
 import { useComputation, useRecordImports, useSession, useWindows, useZone } from '../../app/data';
-import { dateInWords, inWords } from '../../charts/days';
+import { dateInWords, inShort, inWords } from '../../charts/days';
 import { Preview } from './Preview';
 
 const MOST_MIB = 64;
@@ -239,17 +239,24 @@ function FreezeDates({ zone, shown }: { zone: string; shown: boolean }) {
                 <caption className="sr-only">Freeze dates</caption>
                 <thead>
                     <tr>
-                        <th scope="col">Freeze, from {ruler.seasons} cold seasons</th>
-                        {ruler.freezes[0]?.last.map((risk) => (
-                            <th scope="col" key={`l${risk.risk}`}>
-                                last, later {risk.in_words}
-                            </th>
-                        ))}
-                        {ruler.freezes[0]?.first.map((risk) => (
-                            <th scope="col" key={`f${risk.risk}`}>
-                                first, earlier {risk.in_words}
-                            </th>
-                        ))}
+                        <th rowSpan={2} scope="col">
+                            From {ruler.seasons} cold seasons
+                        </th>
+                        <th colSpan={3} scope="colgroup">
+                            Last freeze, later in
+                        </th>
+                        <th colSpan={3} scope="colgroup">
+                            First freeze, earlier in
+                        </th>
+                    </tr>
+                    <tr>
+                        {['last', 'first'].flatMap((end) =>
+                            (ruler.freezes[0]?.last ?? []).map((risk) => (
+                                <th scope="col" key={end + risk.risk}>
+                                    {risk.in_words.replace(' year', '')}
+                                </th>
+                            )),
+                        )}
                     </tr>
                 </thead>
                 <tbody>
@@ -261,13 +268,14 @@ function FreezeDates({ zone, shown }: { zone: string; shown: boolean }) {
                             {[...freeze.last, ...freeze.first].map((risk, i) => (
                                 <td
                                     key={i}
+                                    style={{ whiteSpace: 'nowrap' }}
                                     title={
                                         risk.earliest || risk.latest
                                             ? `90 % interval: ${risk.earliest ? inWords(risk.earliest) : 'open'} to ${risk.latest ? inWords(risk.latest) : 'open'}`
                                             : undefined
                                     }
                                 >
-                                    {risk.date === null ? 'none' : inWords(risk.date)}
+                                    {risk.date === null ? 'none' : inShort(risk.date)}
                                 </td>
                             ))}
                         </tr>

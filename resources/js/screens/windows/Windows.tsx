@@ -16,6 +16,7 @@ import { DayPanel } from './DayPanel';
 const LABELS = 186;
 const RIGHT = 6;
 const ROW_GAP = 8;
+const LONGEST_NAME = 17;
 
 type Crop = WindowsData['crops'][number];
 
@@ -204,13 +205,20 @@ type Rows = {
     crops: { crop: Crop; y: number; height: number }[];
 };
 
+/** A long name takes two lines, so that it does not run into the act beside it. */
+function inLines(name: string): string[] {
+    if (name.length <= LONGEST_NAME) return [name];
+    const words = name.split(' ');
+    return [words[0] ?? '', words.slice(1).join(' ')].filter((line) => line !== '');
+}
+
 function layOut(groups: { family: string; crops: Crop[] }[]): Rows {
     const rows: Rows = { height: 0, families: [], crops: [] };
     for (const { family, crops } of groups) {
         rows.families.push({ family, y: rows.height });
         rows.height += 22;
         for (const crop of crops) {
-            const height = Math.max(1, crop.routes.length) * LANE_HEIGHT + ROW_GAP;
+            const height = Math.max(crop.routes.length * LANE_HEIGHT, 8 + 15 * inLines(crop.name).length) + ROW_GAP;
             rows.crops.push({ crop, y: rows.height, height });
             rows.height += height;
         }
@@ -259,13 +267,14 @@ function CropRow({
             <rect className={chosen ? 'chosen' : undefined} fill="transparent" width="100%" height={height - 2} />
             {crop.routes.map((route, i) => (
                 <g key={route.route} transform={`translate(0 ${i * LANE_HEIGHT + 2})`}>
-                    {i === 0 && (
-                        <text className="name" x={0} y={17}>
-                            {crop.name}
-                        </text>
-                    )}
+                    {i === 0 &&
+                        inLines(crop.name).map((line, n) => (
+                            <text key={line} className="name" x={0} y={17 + 15 * n}>
+                                {line}
+                            </text>
+                        ))}
                     <text className="quiet" x={LABELS - 10} y={17} textAnchor="end" fontSize="10.5">
-                        {crop.name.length > 18 && i === 0 && crop.routes.length === 1 ? '' : route.act}
+                        {route.act}
                     </text>
                     <g transform={`translate(${LABELS} 0)`}>
                         <WindowLane scale={scale} lane={route} />

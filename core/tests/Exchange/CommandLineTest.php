@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Exchange;
+
+use Anthesis\Exchange\CommandLine\Application;
+use Anthesis\Tests\Fixtures;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class CommandLineTest extends TestCase
+{
+    private function json(string ...$arguments): mixed
+    {
+        [$exit, $text] = (new Application)->run(array_values($arguments));
+        self::assertSame(0, $exit, $text);
+
+        return json_decode($text, true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    public function test_sun(): void
+    {
+        $days = $this->json('sun', '--latitude', '-38.3');
+        self::assertCount(365, $days);
+        foreach (Fixtures::json('sun.json') as $case) {
+            if ($case['latitude'] === -38.3) {
+                self::assertEqualsWithDelta($case['day_length'], $days[$case['sow_day'] - 1]['day_length'], 1e-3);
+                self::assertSame($case['sow_day'], $days[$case['sow_day'] - 1]['sow_day']);
+            }
+        }
+    }
+
+    public function test_freezes_have_the_keys_of_the_reference(): void
+    {
+        $freezes = $this->json('freezes', '--record', Fixtures::path('station-north.csv'), '--latitude=46.8');
+        $expected = Fixtures::json('freezes-north.json');
+        self::assertSame(array_keys($expected), array_keys($freezes));
+        self::assertSame($expected['hardiness'], $freezes['hardiness']);
+        foreach ($expected['thresholds'] as $i => $threshold) {
+            $actual = $freezes['thresholds'][$i];
+            self::assertCount(366, $actual['risk_of_freeze_on_or_after']);
+            $actual['risk_of_freeze_on_or_after'] = array_intersect_key($actual['risk_of_freeze_on_or_after'], $threshold['risk_of_freeze_on_or_after']);
+            self::assertEquals($threshold, $actual);
+        }
+        $some = $this->json('freezes', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--years', '2003-2005');
+        self::assertSame([2003, 2004, 2005], array_column($some['thresholds'][0]['seasons'], 'season'));
+    }
+
+    public function test_soil(): void
+    {
+        $soil = $this->json('soil', '--record', Fixtures::path('station-south.csv'), '--latitude', '-38.3', '--site', 'low tunnel');
+        $expected = Fixtures::json('soil-south.json')['sites']['low tunnel'];
+        foreach ($expected['daily_mean'] as $day => $celsius) {
+            self::assertEqualsWithDelta($celsius, $soil['daily_mean'][$day], 1.1e-3);
+        }
+        self::assertCount(365, $soil['normals']);
+        self::assertSame($expected['site'], array_intersect_key($soil['site'], $expected['site']));
+    }
+
+    public function test_windows_in_three_formats(): void
+    {
+        $base = ['windows', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--school', 'count-back'];
+        $rows = $this->json(...$base);
+        self::assertCount(100, $rows);
+        self::assertSame(['radish', 'direct', '03-25', '09-08'], [$rows[0]['crop'], $rows[0]['route'], $rows[0]['windows'][0]['first'], $rows[0]['windows'][0]['last']]);
+        self::assertSame('last-freeze', $rows[0]['derivation'][0]['key']);
+        [, $csv] = (new Application)->run([...$base, '--format', 'csv']);
+        self::assertStringContainsString('radish,Radish,direct,"sow outdoors",03-25,09-08', $csv);
+        [, $text] = (new Application)->run([...$base, '--format', 'text', '--risk', '0.1']);
+        self::assertMatchesRegularExpression('/^Radish +sow outdoors +04-12 to /m', $text);
+    }
+
+    /** @return iterable<string, array{list<string>, string}> */
+    public static function refused(): iterable
+    {
+        $north = Fixtures::path('station-north.csv');
+        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, windows.'];
+        yield 'unknown command' => [['moon'], 'There is no command “moon”'];
+        yield 'unknown option' => [['sun', '--height', '3'], 'There is no option --height here; there are: --latitude.'];
+        yield 'not an option' => [['sun', '46.8'], '“46.8” is not an option'];
+        yield 'no value' => [['sun', '--latitude'], 'The option --latitude needs a value.'];
+        yield 'needed' => [['sun'], 'The option --latitude is needed.'];
+        yield 'latitude 95' => [['sun', '--latitude', '95'], '--latitude: A latitude lies between −90 and 90 degrees; 95 does not.'];
+        yield 'latitude in words' => [['sun', '--latitude', 'north'], '--latitude is a number; “north” is not.'];
+        yield 'no file' => [['freezes', '--record', '/nowhere.csv', '--latitude', '5'], 'There is no file “/nowhere.csv” to read a record from.'];
+        yield 'no record' => [['freezes', '--record', Fixtures::path('sun.json'), '--latitude', '5'], 'sun.json: Line 1:'];
+        yield 'years' => [['freezes', '--record', $north, '--latitude', '5', '--years', '2010'], '--years is written as 1991-2020'];
+        yield 'no season' => [['freezes', '--record', $north, '--latitude', '5', '--years', '1950-1960'], 'no complete cold season'];
+        yield 'site' => [['soil', '--record', $north, '--latitude', '5', '--site', 'attic'], '--site: There is no site “attic”'];
+        yield 'depth' => [['soil', '--record', $north, '--latitude', '5', '--depth', '9'], '--depth is a number of metres from 0 to 3'];
+        yield 'risk' => [['windows', '--record', $north, '--latitude', '5', '--risk', '2'], '--risk: A risk lies between 0 and 1'];
+        yield 'school' => [['windows', '--record', $north, '--latitude', '5', '--school', 'hunch'], '--school is one of count-back; “hunch” is not.'];
+        yield 'crop table' => [['windows', '--record', $north, '--latitude', '5', '--crops', $north], 'Line 1: the crop table lacks the columns “slug”'];
+    }
+
+    /** @param  list<string>  $arguments */
+    #[DataProvider('refused')]
+    public function test_bad_input_is_one_sentence_and_exit_2(array $arguments, string $message): void
+    {
+        [$exit, $text] = (new Application)->run($arguments);
+        self::assertSame(2, $exit);
+        self::assertStringContainsString($message, $text);
+        self::assertSame(1, substr_count($text, "\n"));
+    }
+
+    public function test_the_program_itself_needs_nothing_but_php(): void
+    {
+        $program = dirname(__DIR__, 2).'/bin/anthesis';
+        exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg($program).' windows --record - --latitude 46.8 --format text < '
+            .escapeshellarg(Fixtures::path('station-north.csv')), $lines, $exit);
+        self::assertSame(0, $exit);
+        self::assertStringStartsWith('Radish', $lines[0]);
+        exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg($program).' sun --latitude 95 2>&1 >/dev/null', $errors, $exit);
+        self::assertSame([2, '--latitude: A latitude lies between −90 and 90 degrees; 95 does not.'], [$exit, $errors[0]]);
+    }
+}

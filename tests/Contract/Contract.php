@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Contract;
+
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Assert;
+use Symfony\Component\Yaml\Yaml;
+
+/** docs/openapi.yaml, as something a response can be held against. */
+final class Contract
+{
+    private const ID = 'https://anthesis.example/openapi.json';
+
+    private static ?self $read = null;
+
+    private readonly Validator $validator;
+
+    /** @var array<string, true> operations that a response was held against */
+    public array $seen = [];
+
+    /** @param  array<string, mixed>  $document */
+    private function __construct(public readonly array $document)
+    {
+        $this->validator = new Validator;
+        $this->validator->resolver()?->registerRaw((string) json_encode($document), self::ID);
+    }
+
+    public static function read(): self
+    {
+        return self::$read ??= new self(Yaml::parseFile(dirname(__DIR__, 2).'/docs/openapi.yaml'));
+    }
+
+    /** @return list<string> "GET /api/zones/{zone}" */
+    public function operations(): array
+    {
+        $operations = [];
+        foreach ($this->document['paths'] as $path => $item) {
+            foreach (array_intersect(['get', 'post', 'patch', 'put', 'delete'], array_keys($item)) as $method) {
+                $operations[] = strtoupper($method).' '.$path;
+            }
+        }
+
+        return $operations;
+    }
+
+    public function assertFits(string $method, string $path, int $status, string $json): void
+    {
+        $template = $this->template('/'.ltrim($path, '/'));
+        Assert::assertNotNull($template, "{$path} answers in JSON and is not in the contract.");
+        $responses = $this->document['paths'][$template][strtolower($method)]['responses'] ?? [];
+        if ($status === 405 && $responses === []) {
+            return;
+        }
+        Assert::assertArrayHasKey($status, $responses, "{$method} {$template} answered {$status}, which the contract does not know: {$json}");
+        $pointer = '#/paths/'.str_replace('/', '~1', $template).'/'.strtolower($method).'/responses/'.$status;
+        $response = $responses[$status];
+        if (isset($response['$ref'])) {
+            $pointer = $response['$ref'];
+        }
+        $result = $this->validator->validate(json_decode($json, false, 64, JSON_THROW_ON_ERROR),
+            self::ID.str_replace(['{', '}'], ['%7B', '%7D'], $pointer).'/content/application~1json/schema');
+        $error = $result->error();
+        Assert::assertNull($error, "{$method} {$template} {$status} breaks the contract: ".($error === null ? '' : json_encode((new ErrorFormatter)->format($error))));
+        $this->seen["{$method} {$template}"] = true;
+    }
+
+    private function template(string $path): ?string
+    {
+        $exact = array_keys($this->document['paths']);
+        if (in_array($path, $exact, true)) {
+            return $path;
+        }
+        foreach ($exact as $template) {
+            $pattern = preg_replace('/\\\\\{[a-z]+\\\\\}/', '[^/]+', preg_quote($template, '#'));
+            if (preg_match("#^{$pattern}$#", $path) === 1) {
+                return $template;
+            }
+        }
+
+        return null;
+    }
+}

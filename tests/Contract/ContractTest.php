@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Contract;
+
+use App\Models\Role;
+use Illuminate\Routing\Route as LaravelRoute;
+use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\AssertionFailedError;
+use Tests\TestCase;
+
+final class ContractTest extends TestCase
+{
+    public function test_every_route_that_answers_in_json_is_in_the_contract_and_the_other_way_round(): void
+    {
+        $routes = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            /** @var LaravelRoute $route */
+            if (str_starts_with($route->uri(), 'api/') || str_contains($route->uri(), 'calendar.{format}')) {
+                $routes[] = $route->methods()[0].' /'.str_replace('{format}', 'json', $route->uri());
+            }
+        }
+        $operations = Contract::read()->operations();
+        sort($routes);
+        sort($operations);
+        self::assertSame($operations, $routes);
+    }
+
+    public function test_one_walk_through_every_operation_fits_the_contract(): void
+    {
+        $this->getJson('/api/session')->assertOk();
+        $this->getJson('/api/zones')->assertUnauthorized();
+        $educator = $this->person();
+        $this->postJson('/api/session', ['email' => $educator->email, 'password' => 'a good long password'])->assertOk()
+            ->assertJsonPath('data.user.role', 'educator')->assertJsonPath('data.today', '2026-05-12');
+        $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
+        $this->patchJson('/api/zones/test-basin', $this->zoneValues('Renamed Basin'))->assertOk()->assertJsonPath('data.slug', 'test-basin');
+        $this->post('/api/zones/test-basin/record-previews', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertOk();
+        $computation = $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])
+            ->assertStatus(202)->json('data.id');
+        $this->getJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
+        $this->getJson('/api/zones/test-basin/record-imports')->assertOk()->assertJsonPath('data.0.in_use', true);
+        $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
+        $this->getJson('/api/zones/test-basin/windows')->assertOk();
+        $this->getJson('/api/zones/test-basin/windows/radish')->assertOk();
+        $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.'])->assertCreated();
+        $this->getJson('/api/zones/test-basin/editions')->assertOk();
+        $this->getJson('/api/zones')->assertOk()->assertJsonPath('data.0.edition.number', 1);
+        $this->getJson('/api/zones/test-basin')->assertOk();
+        $this->getJson('/zones/test-basin/calendar.json')->assertOk();
+        $this->getJson('/zones/test-basin/editions/1/calendar.json')->assertOk();
+        $this->deleteJson('/api/session')->assertNoContent();
+        $seen = [...array_keys(Contract::read()->seen), 'DELETE /api/session'];
+        self::assertSame([], array_values(array_diff(Contract::read()->operations(), $seen)));
+    }
+
+    public function test_the_contract_notices_a_response_that_breaks_it(): void
+    {
+        $this->expectException(AssertionFailedError::class);
+        $this->expectExceptionMessage('breaks the contract');
+        Contract::read()->assertFits('GET', '/api/session', 200, '{"data":{"user":null,"today":"yesterday"}}');
+    }
+
+    public function test_roles_are_those_of_the_contract(): void
+    {
+        $roles = Contract::read()->document['components']['schemas']['Session']['properties']['user']['oneOf'][1]['properties']['role']['enum'];
+        self::assertSame(array_column(Role::cases(), 'value'), $roles);
+    }
+}

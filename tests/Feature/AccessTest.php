@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\SaveZone;
+use App\Models\Edition;
+use App\Models\Role;
+use App\Models\Zone;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Session\TokenMismatchException;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+final class AccessTest extends TestCase
+{
+    private function zone(): Zone
+    {
+        return (new SaveZone)->execute(new Zone, $this->zoneValues());
+    }
+
+    public function test_a_guest_is_sent_to_the_login_and_told_so_in_json(): void
+    {
+        $this->zone();
+        $this->get('/desk')->assertRedirect('/desk/login');
+        $this->get('/desk/zones/test-basin/windows')->assertRedirect('/desk/login');
+        $this->get('/desk/login')->assertOk();
+        foreach (['/api/zones', '/api/zones/test-basin', '/api/zones/test-basin/windows', '/api/zones/test-basin/editions'] as $path) {
+            $this->getJson($path)->assertUnauthorized();
+        }
+        $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertUnauthorized();
+        $this->postJson('/api/zones', $this->zoneValues('Other'))->assertUnauthorized();
+    }
+
+    #[TestWith([Role::Volunteer])]
+    #[TestWith([Role::Administrator])]
+    public function test_only_the_educator_changes_and_publishes(Role $role): void
+    {
+        $this->zone();
+        $this->actingAs($this->person($role));
+        $this->getJson('/api/zones/test-basin')->assertOk();
+        $this->getJson('/api/session')->assertJsonPath('data.user.may_publish', false);
+        $this->postJson('/api/zones', $this->zoneValues('Other'))->assertForbidden();
+        $this->patchJson('/api/zones/test-basin', $this->zoneValues('Other'))->assertForbidden();
+        $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertForbidden();
+        $this->postJson('/api/zones/test-basin/computations')->assertForbidden();
+        foreach (['record-previews', 'record-imports'] as $what) {
+            $this->post("/api/zones/test-basin/{$what}", ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertForbidden();
+        }
+        self::assertSame([1, 0], [Zone::query()->count(), Edition::query()->count()]);
+    }
+
+    public function test_a_wrong_password_is_refused_and_after_five_tries_the_door_stays_shut_for_a_while(): void
+    {
+        $person = $this->person();
+        foreach (range(1, 5) as $try) {
+            $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'])->assertUnprocessable()
+                ->assertJsonPath('message', 'Address and password do not belong together.');
+        }
+        $this->postJson('/api/session', ['email' => $person->email, 'password' => 'a good long password'])->assertTooManyRequests();
+        $this->assertGuest();
+        $other = $this->person();
+        $this->postJson('/api/session', ['email' => $other->email, 'password' => 'a good long password'])->assertOk();
+        $this->assertAuthenticatedAs($other);
+    }
+
+    public function test_forged_requests_are_refused(): void
+    {
+        // The framework lets its own tests pass without a token; this one asks as a browser would.
+        $this->app->bind(ValidateCsrfToken::class, fn ($app) => new class($app, $app['encrypter']) extends ValidateCsrfToken
+        {
+            protected function runningUnitTests(): bool
+            {
+                return false;
+            }
+        });
+        $this->zone();
+        $this->actingAs($this->person());
+        $this->withoutExceptionHandling();
+        $this->expectException(TokenMismatchException::class);
+        $this->post('/api/zones/test-basin/editions', ['note' => 'forged']);
+    }
+
+    public function test_every_page_carries_the_security_headers(): void
+    {
+        foreach (['/', '/desk/login', '/api/session', '/zones/nowhere'] as $path) {
+            $response = $this->get($path);
+            $policy = (string) $response->headers->get('Content-Security-Policy');
+            self::assertStringContainsString("script-src 'self';", $policy);
+            self::assertStringContainsString("default-src 'none'", $policy);
+            self::assertStringContainsString("frame-ancestors 'none'", $policy);
+            $response->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('X-Frame-Options', 'DENY')->assertHeader('Referrer-Policy', 'same-origin');
+        }
+    }
+
+    public function test_pages_run_no_script_inline(): void
+    {
+        foreach (['/', '/desk/login'] as $path) {
+            $html = (string) $this->get($path)->assertOk()->getContent();
+            preg_match_all('/<script(?![^>]*\bsrc=)([^>]*)>/', $html, $inline);
+            foreach ($inline[1] as $attributes) {
+                self::assertStringContainsString('type="application/json"', $attributes, 'data, not a program');
+            }
+            self::assertDoesNotMatchRegularExpression('/\son[a-z]+=/', $html);
+            self::assertDoesNotMatchRegularExpression('#(src|href)="https?://#', $html, 'nothing is loaded from elsewhere');
+        }
+    }
+}

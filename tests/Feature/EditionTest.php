@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\SaveZone;
+use App\Models\Edition;
+use App\Models\Zone;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
+use InvalidArgumentException;
+use LogicException;
+use Sabre\VObject\Reader;
+use Tests\TestCase;
+
+final class EditionTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        $this->actingAs($this->person());
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+    }
+
+    private function publish(string $note = 'The first edition.'): Edition
+    {
+        $number = $this->postJson('/api/zones/test-basin/editions', ['note' => $note])->assertCreated()->json('data.number');
+
+        return Edition::query()->where('number', $number)->firstOrFail();
+    }
+
+    public function test_an_edition_has_number_date_note_and_checksum_and_stays_as_it_is(): void
+    {
+        $first = $this->publish();
+        self::assertSame([1, '2026-05-12', 'Educator'], [$first->number, $first->published_on->format('Y-m-d'), $first->published_by]);
+        self::assertSame(hash('sha256', $first->document), $first->checksum);
+
+        // What happens afterwards does not reach it.
+        $this->patchJson('/api/zones/test-basin', $this->zoneValues('Renamed'))->assertOk();
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile('south')], ['Accept' => 'application/json'])->assertStatus(202);
+        $second = $this->publish('Another station.');
+        self::assertSame(2, $second->number);
+        self::assertSame($first->document, $first->refresh()->document);
+        self::assertSame('Test Basin', $first->open()->content['zone']['name']);
+        self::assertNotEquals($first->open()->content['crops'], $second->open()->content['crops']);
+
+        $this->expectException(LogicException::class);
+        $first->update(['note' => 'Something else.']);
+    }
+
+    public function test_an_edition_is_not_deleted(): void
+    {
+        $edition = $this->publish();
+        $this->expectException(LogicException::class);
+        $edition->delete();
+    }
+
+    public function test_a_document_changed_behind_our_back_is_noticed(): void
+    {
+        $edition = $this->publish();
+        DB::table('editions')->update(['document' => str_replace('Radish', 'Rubbish', $edition->document)]);
+        $this->expectException(InvalidArgumentException::class);
+        $edition->refresh()->open();
+    }
+
+    public function test_a_note_is_asked_for(): void
+    {
+        $this->postJson('/api/zones/test-basin/editions', ['note' => ' '])->assertUnprocessable()
+            ->assertJsonPath('errors.note.0', 'Say in a sentence what this edition is, or what changed.');
+        $this->postJson('/api/zones/test-basin/editions', ['note' => str_repeat('x', 1001)])->assertUnprocessable();
+        self::assertSame(0, Edition::query()->count());
+    }
+
+    public function test_gardeners_read_the_current_edition_without_an_account(): void
+    {
+        $this->publish();
+        $this->app['auth']->forgetGuards();
+        $this->get('/zones/test-basin')->assertOk()->assertSee('The sowing year in')->assertSee('Radish')
+            ->assertSee('25 Mar to 8 Sep')->assertSee('edition')->assertCookieMissing('anthesis-session');
+        $this->get('/zones/test-basin/crops/radish')->assertOk()->assertSee('25 March to 8 September')
+            ->assertSee('Last freeze (0 °C), later in 1 year in 2')->assertSee('13 cold seasons');
+        $this->get('/zones/test-basin/crops/bush-bean')->assertSee('Seed may be treated');
+        $this->get('/zones/test-basin/crops/moonflower')->assertNotFound()->assertSee('There is no such crop in this calendar.');
+        $this->get('/zones/nowhere')->assertNotFound();
+        $this->get('/zones/test-basin/editions/1')->assertOk();
+        $this->get('/zones/test-basin/editions/1/crops/radish')->assertOk()->assertSee('/zones/test-basin/editions/1/this-week', false);
+        $this->get('/zones/test-basin/editions/9')->assertNotFound()->assertSee('has no edition 9.');
+        self::assertGreaterThan(0.0, (float) strlen((string) $this->get('/zones/test-basin')->headers->get('Cache-Control')));
+    }
+
+    public function test_this_week_is_the_week_of_today(): void
+    {
+        $this->publish();
+        $page = $this->get('/zones/test-basin/this-week')->assertOk()->assertSee('7 May')->assertSee('13 May')
+            ->assertSee('Sow outdoors')->assertSee('Early tomato')->assertSee('opens 13 May')->assertDontSee('Garlic');
+        $page->assertSee('/zones/test-basin/weeks/18', false)->assertSee('/zones/test-basin/weeks/20', false);
+        self::assertSame((string) $page->getContent(), (string) $this->get('/zones/test-basin/weeks/19')->getContent());
+        $this->get('/zones/test-basin/weeks/1')->assertOk()->assertSee('Nothing to sow or set out this week.')->assertSee('/weeks/52', false);
+        $this->get('/zones/test-basin/weeks/53')->assertNotFound();
+    }
+
+    public function test_a_zone_is_found_by_settlement_postcode_or_name(): void
+    {
+        (new SaveZone)->execute(new Zone, ['settlements' => [['name' => 'Fen End', 'postcode' => null]]] + $this->zoneValues('Fen Zone'));
+        $this->publish();
+        $this->get('/')->assertOk()->assertSee('Test Basin')->assertDontSee('Fen Zone');
+        foreach (['Port Ilvane', 'port-ilvane', '70110', 'Test Basin', 'fen'] as $asked) {
+            $this->get('/?place='.urlencode($asked))->assertRedirect('/zones/test-basin/this-week');
+        }
+        $this->get('/?place=Atlantis')->assertOk()->assertSee('No zone is known by that name.')->assertSee('Test Basin');
+        $this->get('/?place='.urlencode('<script>'))->assertOk()->assertSee('No zone is known');
+    }
+
+    public function test_downloads_are_open_to_everyone_and_carry_the_checksum(): void
+    {
+        $edition = $this->publish();
+        $json = $this->get('/zones/test-basin/calendar.json')->assertOk()->assertHeader('Access-Control-Allow-Origin', '*');
+        self::assertSame($edition->document, $json->getContent());
+        self::assertSame("\"{$edition->checksum}\"", $json->headers->get('ETag'));
+        $this->get('/zones/test-basin/calendar.json', ['If-None-Match' => "\"{$edition->checksum}\""])->assertStatus(304);
+        $feed = (string) $this->get('/zones/test-basin/calendar.ics')->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        self::assertGreaterThan(100, count(Reader::read($feed)->select('VEVENT')));
+        $table = (string) $this->get('/zones/test-basin/editions/1/calendar.csv')->assertOk()->getContent();
+        self::assertStringContainsString('test-basin,radish,Radish,direct,"sow outdoors",03-25,09-08', $table);
+        $this->get('/zones/test-basin/calendar.xls')->assertNotFound();
+    }
+
+    public function test_pages_are_rendered_at_publication_and_not_again(): void
+    {
+        $this->publish();
+        Process::preventStrayProcesses();
+        $this->get('/zones/test-basin')->assertOk();
+        $this->get('/zones/test-basin/this-week')->assertOk();
+        $this->get('/zones/test-basin/crops/kale')->assertOk();
+    }
+}

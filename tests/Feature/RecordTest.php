@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Anthesis\Exchange\CropCsv;
+use App\Actions\ComputeZone;
+use App\Actions\ImportRecord;
+use App\Actions\SaveZone;
+use App\Jobs\ComputeZoneJob;
+use App\Models\Computation;
+use App\Models\RecordImport;
+use App\Models\Result;
+use App\Models\Station;
+use App\Models\StationRecord;
+use App\Models\Zone;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
+use PHPUnit\Framework\Attributes\DataProvider;
+use RuntimeException;
+use Tests\TestCase;
+
+final class RecordTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        $this->actingAs($this->person());
+    }
+
+    private function bring(string $what, mixed $file, ?string $unit = null): \Illuminate\Testing\TestResponse
+    {
+        return $this->post("/api/zones/test-basin/{$what}", array_filter(['file' => $file, 'unit' => $unit]), ['Accept' => 'application/json']);
+    }
+
+    private function assertNothingSaved(): void
+    {
+        self::assertSame([0, 0, 0, 0], [Station::query()->count(), RecordImport::query()->count(), StationRecord::query()->count(), Computation::query()->count()]);
+        self::assertSame([], Storage::disk('originals')->allFiles());
+    }
+
+    public function test_a_preview_tells_what_was_understood_and_saves_nothing(): void
+    {
+        $this->bring('record-previews', $this->textFile("Low °F;Day;High °F\n14;2024-02-28;41\n;2024-02-29;50\n20;2024-03-01;10\n20;gone;50\n23;2024-03-04;59\n"))
+            ->assertOk()
+            ->assertJsonPath('data.columns', ['date' => 'Day', 'minimum' => 'Low °F', 'maximum' => 'High °F'])
+            ->assertJsonPath('data.unit', 'fahrenheit')
+            ->assertJsonPath('data.unit_stated', true)
+            ->assertJsonPath('data.delimiter', 'semicolon')
+            ->assertJsonPath('data.rows', 5)
+            ->assertJsonPath('data.years', [['year' => 2024, 'days' => 3, 'complete' => false]])
+            ->assertJsonPath('data.gaps', [['first' => '2024-03-02', 'days' => 2]])
+            ->assertJsonPath('data.refused', [['line' => 5, 'column' => 'Day', 'reason' => '“gone” is not a date written as YYYY-MM-DD']])
+            ->assertJsonPath('data.marks_count', 2)
+            ->assertJsonPath('data.marks.0.rule', 'maximum-below-minimum')
+            ->assertJsonPath('data.sample.0', ['date' => '2024-02-28', 'minimum' => -10, 'maximum' => 5]);
+        $this->assertNothingSaved();
+    }
+
+    public function test_the_unit_can_be_overruled(): void
+    {
+        $file = fn () => $this->textFile("date,min,max\n2024-02-28,50,59\n");
+        $this->bring('record-previews', $file())->assertJsonPath('data.sample.0.minimum', 50);
+        $this->bring('record-previews', $file(), 'fahrenheit')->assertJsonPath('data.sample.0.minimum', 10);
+        $this->bring('record-previews', $file(), 'kelvin')->assertUnprocessable();
+    }
+
+    public function test_importing_keeps_the_original_and_computes_every_crop(): void
+    {
+        $this->bring('record-imports', $this->stationFile())->assertStatus(202);
+        $import = RecordImport::query()->firstOrFail();
+        self::assertSame(hash_file('sha256', base_path('core/tests/fixtures/station-north.csv')), $import->checksum);
+        self::assertSame('north.csv', $import->file);
+        self::assertFileEquals(base_path('core/tests/fixtures/station-north.csv'), Storage::disk('originals')->path($import->checksum));
+        $this->get("/desk-files/record-imports/{$import->id}")->assertOk()->assertDownload('north.csv');
+
+        $windows = $this->getJson('/api/zones/test-basin/windows')->assertOk();
+        self::assertCount(71, $windows->json('data.crops'));
+        self::assertSame('03-25', $windows->json('data.crops.0.routes.0.windows.0.first'), 'radish, as the core reckons it');
+        self::assertSame(13, $windows->json('data.ruler.seasons'));
+        self::assertSame('2012-12-31', $windows->json('data.record.last'));
+        $sheet = $this->getJson('/api/zones/test-basin/windows/bush-bean')->assertOk();
+        self::assertSame('last-freeze', $sheet->json('data.routes.0.derivation.0.key'));
+        self::assertSame('treated_seed', $sheet->json('data.cautions.0.code'));
+        $this->getJson('/api/zones/test-basin/windows/moonflower')->assertNotFound();
+    }
+
+    public function test_what_was_read_is_what_the_core_reads_later(): void
+    {
+        $this->bring('record-imports', $this->stationFile('south'))->assertStatus(202);
+        $record = StationRecord::query()->firstOrFail();
+        self::assertSame($record->checksum, $record->usable()->checksum());
+        self::assertEquals(\Anthesis\Tests\Fixtures::record('south'), $record->usable());
+    }
+
+    public function test_the_same_inputs_are_never_computed_twice(): void
+    {
+        $this->bring('record-imports', $this->stationFile())->assertStatus(202);
+        $crops = count(CropCsv::standard()->crops);
+        self::assertSame($crops + 1, Result::query()->count());
+        $made = Result::query()->max('created_at');
+        $this->bring('record-imports', $this->stationFile())->assertStatus(202);
+        $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
+        self::assertSame($crops + 1, Result::query()->count());
+        self::assertSame($made, Result::query()->max('created_at'));
+        self::assertSame(['done', 'done', 'done'], Computation::query()->pluck('state')->all());
+        self::assertCount(1, Storage::disk('originals')->allFiles(), 'one file, however often it is brought');
+    }
+
+    public function test_a_worker_killed_on_the_way_leaves_nothing_half_done_and_a_retry_completes(): void
+    {
+        Queue::fake();
+        $this->bring('record-imports', $this->stationFile())->assertStatus(202)->assertJsonPath('data.state', 'queued');
+        $computation = Computation::query()->firstOrFail();
+        StationRecord::created(static fn () => throw new RuntimeException('killed'));
+        try {
+            (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone);
+            self::fail('The job should have been killed.');
+        } catch (RuntimeException) {
+        }
+        self::assertSame([0, 'queued', null], [StationRecord::query()->count(), RecordImport::query()->value('state'), Station::query()->value('record_id')]);
+        StationRecord::flushEventListeners();
+        (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone);
+        (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone);
+        self::assertSame('done', $computation->refresh()->state);
+        self::assertSame(1, StationRecord::query()->count());
+    }
+
+    public function test_a_record_too_short_fails_in_words(): void
+    {
+        $this->bring('record-imports', $this->textFile("date,tmin_c,tmax_c\n2024-02-28,1,2\n"))->assertStatus(202);
+        $this->getJson('/api/computations/'.Computation::query()->value('id'))->assertOk()->assertJsonPath('data.state', 'failed');
+        self::assertStringContainsString('no complete cold season', (string) Computation::query()->value('error'));
+        $this->getJson('/api/zones/test-basin/windows')->assertNotFound();
+        $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertUnprocessable();
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function broken(): iterable
+    {
+        yield 'empty' => ['', 'The file is empty.'];
+        yield 'binary' => ["PK\x03\x04\0\0\0", 'Line 1: this is not text.'];
+        yield 'wrong columns' => ["when,warm\n1,2\n", 'Line 1: no column for a date'];
+        yield 'mixed units' => ["date,tmin_c,tmax_f\n", '“tmin_c” is in °C and “tmax_f” in °F'];
+        yield 'out of order' => ["date,tmin_c,tmax_c\n2024-02-28,1,2\n2024-02-27,1,2\n", 'Line 3, column “date”: 2024-02-27 comes after 2024-02-28.'];
+        yield 'future' => ["date,tmin_c,tmax_c\n2026-05-13,1,2\n", '2026-05-13 has not come yet (today is 2026-05-12)'];
+        yield 'all refused' => ["date,tmin_c,tmax_c\nx,1,2\n", 'no row could be read; line 2'];
+    }
+
+    #[DataProvider('broken')]
+    public function test_a_broken_file_is_refused_in_words_at_both_doors_and_nothing_is_saved(string $text, string $words): void
+    {
+        foreach (['record-previews', 'record-imports'] as $what) {
+            $message = $this->bring($what, $this->textFile($text))->assertUnprocessable()->json('errors.file.0');
+            self::assertStringContainsString($words, $message);
+        }
+        $this->assertNothingSaved();
+    }
+
+    public function test_a_file_too_large_is_refused_with_the_limit(): void
+    {
+        $large = \Illuminate\Http\UploadedFile::fake()->create('huge.csv', 200 * 1024);
+        foreach (['record-previews', 'record-imports'] as $what) {
+            $message = $this->bring($what, $large)->assertUnprocessable()->json('errors.file.0');
+            self::assertStringContainsString('larger than 64 MiB', $message);
+        }
+        $this->bring('record-previews', null)->assertUnprocessable()->assertJsonPath('errors.file.0', 'Choose a station file first.');
+        $this->bring('record-previews', 'not a file')->assertUnprocessable();
+        $this->assertNothingSaved();
+    }
+
+    public function test_computing_needs_a_record(): void
+    {
+        $this->postJson('/api/zones/test-basin/computations')->assertUnprocessable()
+            ->assertJsonPath('message', 'The zone has no record yet. Bring a station file first.');
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Role;
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\Contract\Contract;
+
+/** Every JSON response a test gets is held against docs/openapi.yaml. */
+abstract class TestCase extends FrameworkTestCase
+{
+    use RefreshDatabase;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Storage::fake('originals');
+        Storage::fake('published');
+    }
+
+    /**
+     * @param  Response  $response
+     * @param  Request  $request
+     * @return TestResponse<Response>
+     */
+    protected function createTestResponse($response, $request): TestResponse
+    {
+        if (str_starts_with((string) $response->headers->get('Content-Type'), 'application/json')) {
+            Contract::read()->assertFits($request->method(), $request->path(), $response->getStatusCode(), (string) $response->getContent());
+        }
+
+        return parent::createTestResponse($response, $request);
+    }
+
+    protected function person(Role $role = Role::Educator): User
+    {
+        return User::query()->create(['name' => ucfirst($role->value), 'email' => uniqid().'@kestrel.example', 'role' => $role, 'password' => 'a good long password']);
+    }
+
+    /** @return array<string, mixed> */
+    protected function zoneValues(string $name = 'Test Basin', float $latitude = 46.8): array
+    {
+        return ['name' => $name, 'district' => 'Kestrel Basin', 'latitude' => $latitude, 'longitude' => -98.2, 'height_m' => 410,
+            'settlements' => [['name' => 'Port Ilvane', 'postcode' => '70110'], ['name' => 'Fennick', 'postcode' => null]]];
+    }
+
+    protected function stationFile(string $station = 'north'): UploadedFile
+    {
+        return new UploadedFile(base_path("core/tests/fixtures/station-{$station}.csv"), "{$station}.csv", 'text/csv', null, true);
+    }
+
+    protected function textFile(string $text, string $name = 'station.csv'): UploadedFile
+    {
+        return UploadedFile::fake()->createWithContent($name, $text);
+    }
+}
