@@ -12,7 +12,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
-use Symfony\Component\HttpFoundation\Response;
 use Tests\Contract\Contract;
 
 /** Every JSON response a test gets is held against docs/openapi.yaml. */
@@ -28,9 +27,9 @@ abstract class TestCase extends FrameworkTestCase
     }
 
     /**
-     * @param  Response  $response
+     * @param  \Illuminate\Http\Response  $response
      * @param  Request  $request
-     * @return TestResponse<Response>
+     * @return TestResponse<\Illuminate\Http\Response>
      */
     protected function createTestResponse($response, $request): TestResponse
     {

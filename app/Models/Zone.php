@@ -40,13 +40,19 @@ class Zone extends Model
     /** @return HasMany<Settlement, $this> */
     public function settlements(): HasMany
     {
-        return $this->hasMany(Settlement::class)->orderBy('name');
+        $settlements = $this->hasMany(Settlement::class);
+        $settlements->orderBy('name');
+
+        return $settlements;
     }
 
     /** @return HasOne<Station, $this> the primary one */
     public function station(): HasOne
     {
-        return $this->hasOne(Station::class)->where('rank', 1);
+        $station = $this->hasOne(Station::class);
+        $station->where('rank', 1);
+
+        return $station;
     }
 
     /** @return HasOne<Computation, $this> */
@@ -64,7 +70,10 @@ class Zone extends Model
     /** @return HasMany<Edition, $this> */
     public function editions(): HasMany
     {
-        return $this->hasMany(Edition::class)->orderByDesc('number');
+        $editions = $this->hasMany(Edition::class);
+        $editions->orderByDesc('number');
+
+        return $editions;
     }
 
     /** @return HasOne<Edition, $this> */

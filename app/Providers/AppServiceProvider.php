@@ -17,7 +17,7 @@ class AppServiceProvider extends ServiceProvider
     {
         // Addresses without a host, so that a page is the same whatever name it is served under.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.ltrim($path, '/'));
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(! $this->app->environment('production'));
         RateLimiter::for('login', static fn (Request $request): array => [
             Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip())->response(
                 static fn (Request $request, array $headers) => response()->json(

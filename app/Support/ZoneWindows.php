@@ -47,7 +47,8 @@ final readonly class ZoneWindows
             return null;
         }
         $hashes = $computation->sheet_hashes ?? [];
-        $results = Result::query()->whereIn('hash', [$computation->ruler_hash, ...array_values($hashes)])->get()->keyBy('hash');
+        /** @var array<string, Result> $results */
+        $results = Result::query()->whereIn('hash', [$computation->ruler_hash, ...array_values($hashes)])->get()->keyBy('hash')->all();
         /** @var Ruler $ruler */
         $ruler = $results[$computation->ruler_hash]->content();
         $sheets = [];

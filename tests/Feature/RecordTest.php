@@ -15,8 +15,10 @@ use App\Models\Result;
 use App\Models\Station;
 use App\Models\StationRecord;
 use App\Models\Zone;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use RuntimeException;
 use Tests\TestCase;
@@ -30,7 +32,8 @@ final class RecordTest extends TestCase
         $this->actingAs($this->person());
     }
 
-    private function bring(string $what, mixed $file, ?string $unit = null): \Illuminate\Testing\TestResponse
+    /** @return TestResponse<Response> */
+    private function bring(string $what, mixed $file, ?string $unit = null): TestResponse
     {
         return $this->post("/api/zones/test-basin/{$what}", array_filter(['file' => $file, 'unit' => $unit]), ['Accept' => 'application/json']);
     }
@@ -103,7 +106,7 @@ final class RecordTest extends TestCase
         $made = Result::query()->max('created_at');
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
-        self::assertSame($crops + 1, Result::query()->count());
+        self::assertCount($crops + 1, Result::all());
         self::assertSame($made, Result::query()->max('created_at'));
         self::assertSame(['done', 'done', 'done'], Computation::query()->pluck('state')->all());
         self::assertCount(1, Storage::disk('originals')->allFiles(), 'one file, however often it is brought');

@@ -16,7 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 class RecordImportController
 {
@@ -42,8 +42,8 @@ class RecordImportController
     }
 
     /** The file exactly as it was brought. */
-    public function original(RecordImport $import): StreamedResponse
+    public function original(RecordImport $import): BinaryFileResponse
     {
-        return Storage::disk('originals')->download($import->checksum, $import->file, ['Content-Type' => 'application/octet-stream']);
+        return response()->download(Storage::disk('originals')->path($import->checksum), $import->file, ['Content-Type' => 'application/octet-stream']);
     }
 }

@@ -30,7 +30,7 @@ class SessionController
 
     public function destroy(Request $request): Response
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

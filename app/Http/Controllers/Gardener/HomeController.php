@@ -10,12 +10,14 @@ use App\Models\Zone;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Collection;
 
 class HomeController
 {
     public function __invoke(Request $request, PageRenderer $renderer): Response|RedirectResponse
     {
         $asked = trim(mb_substr((string) $request->query('place', ''), 0, 80));
+        /** @var Collection<int, Zone> $zones */
         $zones = Zone::query()->with('settlements')->has('currentEdition')->orderBy('district')->orderBy('name')->get();
         $found = HomePage::matching($zones, $asked);
         if ($asked !== '' && $found->count() === 1) {

@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest';
+import {
+    contains,
+    dateInWords,
+    daysUntil,
+    hoursInWords,
+    inShort,
+    inWords,
+    monthDay,
+    sowDay,
+    sowDayOfDate,
+    spanInShort,
+    spanInWords,
+    wrap,
+} from './days';
+
+describe('days of the sowing year', () => {
+    it('go from text to number and back, all 365 of them', () => {
+        for (let day = 1; day <= 365; day++) expect(sowDay(monthDay(day))).toBe(day);
+        expect(sowDay('12-31')).toBe(365);
+        expect(sowDayOfDate('2024-02-29')).toBe(59);
+        expect(sowDayOfDate('2024-03-01')).toBe(60);
+    });
+
+    it('wrap around the year', () => {
+        expect(wrap(0)).toBe(365);
+        expect(wrap(366)).toBe(1);
+        expect(daysUntil(360, 5)).toBe(10);
+    });
+
+    it('are said as people say them', () => {
+        expect(inWords('05-12')).toBe('12 May');
+        expect(inShort('09-01')).toBe('1 Sep');
+        expect(dateInWords('2026-05-12')).toBe('12 May 2026');
+        expect(spanInWords({ first: '10-19', last: '04-17', days: 181 })).toBe('19 October to 17 April');
+        expect(spanInShort({ first: '07-01', last: '06-30', days: 365 })).toBe('all year');
+        expect(hoursInWords(13.999)).toBe('14 h 00 min');
+    });
+
+    it('lie inside a span that crosses the new year', () => {
+        const span = { first: '12-20', last: '01-10', days: 22 };
+        expect(['12-20', '01-01', '01-10'].map((d) => contains(span, sowDay(d)))).toEqual([true, true, true]);
+        expect(['12-19', '01-11', '07-01'].map((d) => contains(span, sowDay(d)))).toEqual([false, false, false]);
+    });
+});

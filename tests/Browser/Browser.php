@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverExpectedCondition;
+use PHPUnit\Framework\Assert;
+use RuntimeException;
+
+/** A real, headless Chromium on the application that bin/test serves. */
+final class Browser
+{
+    private const WAIT_SECONDS = 20;
+
+    private const ARGUMENTS = ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking',
+        '--disable-component-update', '--disable-sync', '--disable-quic', '--window-size=1280,800'];
+
+    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly string $profile)
+    {
+    }
+
+    public static function open(): self
+    {
+        [$base, $driver] = [getenv('BROWSER_BASE_URL'), getenv('BROWSER_DRIVER_URL')];
+        if ($base === false || $driver === false) {
+            throw new RuntimeException('Browser tests need a served application and ChromeDriver. Run them with: bin/test browser');
+        }
+        $profile = sys_get_temp_dir().'/anthesis-browser-'.uniqid();
+        $options = (new ChromeOptions)->addArguments([...self::ARGUMENTS, "--user-data-dir={$profile}"]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+
+        return new self(RemoteWebDriver::create($driver, $capabilities), $base, $profile);
+    }
+
+    public function close(): void
+    {
+        $this->driver->quit();
+        exec('rm -rf '.escapeshellarg($this->profile));
+    }
+
+    public function visit(string $path): self
+    {
+        $this->driver->get($this->base.$path);
+
+        return $this;
+    }
+
+    public function path(): string
+    {
+        return (string) parse_url($this->driver->getCurrentURL(), PHP_URL_PATH);
+    }
+
+    public function find(string $css): RemoteWebElement
+    {
+        return $this->driver->wait(self::WAIT_SECONDS, 100)->until(
+            WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)), "No {$css} on {$this->driver->getCurrentURL()}");
+    }
+
+    /** Waits until the text can be read somewhere on the page. */
+    public function see(string $text): self
+    {
+        $this->driver->wait(self::WAIT_SECONDS, 100)->until(
+            fn (): bool => str_contains($this->text(), $text),
+            "“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".mb_substr($this->text(), 0, 1500),
+        );
+        Assert::assertStringContainsString($text, $this->text());
+
+        return $this;
+    }
+
+    public function text(): string
+    {
+        return (string) $this->driver->executeScript('return document.body.innerText');
+    }
+
+    public function fill(string $label, string $value): self
+    {
+        $field = $this->labelled($label);
+        $field->clear();
+        $field->sendKeys($value);
+
+        return $this;
+    }
+
+    public function press(string $text): self
+    {
+        $this->clickable("//button[normalize-space()='{$text}']")->click();
+
+        return $this;
+    }
+
+    public function follow(string $text): self
+    {
+        $this->clickable("//a[normalize-space()='{$text}']")->click();
+
+        return $this;
+    }
+
+    public function attach(string $path): self
+    {
+        $this->find('input[type=file]')->sendKeys($path);
+
+        return $this;
+    }
+
+    public function keys(string ...$keys): self
+    {
+        foreach ($keys as $key) {
+            $this->driver->getKeyboard()->sendKeys($key);
+        }
+
+        return $this;
+    }
+
+    public function phone(): self
+    {
+        $this->devTools('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 2, 'mobile' => true]);
+
+        return $this;
+    }
+
+    public function withoutJavaScript(): self
+    {
+        $this->devTools('Emulation.setScriptExecutionDisabled', ['value' => true]);
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $parameters */
+    public function devTools(string $command, array $parameters): mixed
+    {
+        return (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
+    }
+
+    /** @return list<string> errors on the console since last asked */
+    public function errors(): array
+    {
+        return array_values(array_map(static fn (array $e): string => $e['message'],
+            array_filter($this->driver->manage()->getLog('browser'), static fn (array $e): bool => $e['level'] === 'SEVERE')));
+    }
+
+    private function labelled(string $label): RemoteWebElement
+    {
+        $quoted = "'{$label}'";
+
+        return $this->clickable("//*[@id=//label[starts-with(normalize-space(), {$quoted})]/@for] | //*[@aria-label={$quoted}][self::input or self::textarea]");
+    }
+
+    private function clickable(string $xpath): RemoteWebElement
+    {
+        return $this->driver->wait(self::WAIT_SECONDS, 100)->until(
+            WebDriverExpectedCondition::elementToBeClickable(WebDriverBy::xpath($xpath)), "Nothing to click at {$xpath} on {$this->driver->getCurrentURL()}");
+    }
+}

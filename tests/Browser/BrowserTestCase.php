@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\TestCase;
+
+abstract class BrowserTestCase extends TestCase
+{
+    protected Browser $browser;
+
+    protected function setUp(): void
+    {
+        $this->browser = Browser::open();
+    }
+
+    protected function tearDown(): void
+    {
+        $this->browser->close();
+    }
+
+    protected function logIn(string $email = 'wren@kestrel.example', string $password = 'kestrel-demo'): void
+    {
+        $this->browser->visit('/desk/login')->fill('E-mail address', $email)->fill('Password', $password)->press('Log in')->see('Zones');
+    }
+
+    protected function assertAccessible(string $where): void
+    {
+        $axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
+        $this->browser->devTools('Runtime.evaluate', ['expression' => $axe]);
+        $found = $this->browser->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] }).then((r) => done(r.violations.map((v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 200)).join(' | '))));
+            JS);
+        self::assertSame([], $found, $where);
+    }
+
+    protected function assertFitsTheWidth(string $where): void
+    {
+        [$content, $screen] = $this->browser->driver->executeScript('return [document.documentElement.scrollWidth, window.innerWidth]');
+        self::assertLessThanOrEqual($screen, $content, "{$where} is wider than the screen");
+    }
+}
