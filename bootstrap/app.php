@@ -13,7 +13,6 @@ use Illuminate\Support\Facades\Route;
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         health: '/up',
-        commands: __DIR__.'/../routes/console.php',
         then: static function (): void {
             Route::middleware('web')->group(base_path('routes/desk.php'));
             // Calendars are the same for everyone: no session, so that they can be cached anywhere.
