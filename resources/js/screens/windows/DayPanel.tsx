@@ -79,7 +79,9 @@ function sort(data: Windows, day: number): { title: string; items: Item[] }[] {
                             words: allYear
                                 ? 'all year'
                                 : left < 14
-                                  ? `${left + 1} days left`
+                                  ? left === 0
+                                      ? 'last day'
+                                      : `${left + 1} days left`
                                   : `to ${inShort(span.last)}`,
                         });
                     } else if (daysUntil(day, sowDay(span.first)) <= SOON_DAYS) {
