@@ -21,7 +21,7 @@ final class RoomRules
             if ($below !== []) {
                 yield $room => PHPat::rule()
                     ->classes(Selector::inNamespace("Anthesis\\{$room}"))
-                    ->shouldNotDependOn()
+                    ->shouldNot()->dependOn()
                     ->classes(...array_map(static fn (string $r) => Selector::inNamespace("Anthesis\\{$r}"), $below))
                     ->because("{$room} stands above ".implode(', ', $below));
             }
@@ -32,7 +32,7 @@ final class RoomRules
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Anthesis'))
-            ->shouldNotDependOn()
+            ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::inNamespace('Symfony'), Selector::inNamespace('Laravel'))
             ->because('the core is plain PHP');
     }
