@@ -31,13 +31,14 @@ wait_for_port() { # wait_for_port PORT SECONDS
 # ---- what has to be on the machine -------------------------------------------------------------------------------------
 
 ensure_packages() { # ensure_packages [browser]
-    local missing=() extension
+    local missing=() extension modules
     command -v php >/dev/null || missing+=(php8.2-cli)
+    modules=$(php -m 2>/dev/null || true)
     for extension in mbstring intl curl zip; do
-        php -m 2>/dev/null | grep -qix "$extension" || missing+=("php8.2-$extension")
+        grep -qix "$extension" <<<"$modules" || missing+=("php8.2-$extension")
     done
-    php -m 2>/dev/null | grep -qix pdo_mysql || missing+=(php8.2-mysql)
-    php -m 2>/dev/null | grep -qix dom || missing+=(php8.2-xml)
+    grep -qix pdo_mysql <<<"$modules" || missing+=(php8.2-mysql)
+    grep -qix dom <<<"$modules" || missing+=(php8.2-xml)
     command -v php-fpm8.2 >/dev/null || [ -x /usr/sbin/php-fpm8.2 ] || missing+=(php8.2-fpm)
     command -v nginx >/dev/null || [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
     command -v mariadbd >/dev/null || [ -x /usr/sbin/mariadbd ] || missing+=(mariadb-server)
