@@ -282,7 +282,12 @@ EOF
     SERVED+=($!)
     php "${JIT[@]}" artisan queue:work --sleep=0.2 --tries=3 --max-time=86400 >>"$ROOT/storage/logs/worker-$name.log" 2>&1 &
     SERVED+=($!)
-    wait_for_port "$port" 20 || fail "The web server did not start. Look at storage/logs/nginx-$name.log and fpm-$name.log."
+    local i
+    for ((i = 0; i < 200; i++)); do
+        php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "http://127.0.0.1:$port/up" && return 0
+        sleep 0.1
+    done
+    fail "The web server does not answer. Look at storage/logs/nginx-$name.log and fpm-$name.out."
 }
 
 stop_serving() {
