@@ -135,7 +135,9 @@ database_user() {
     fi
 }
 
-database_running() { [ -f "$DATABASE_DIR/pid" ] && kill -0 "$(cat "$DATABASE_DIR/pid")" 2>/dev/null; }
+database_running() { # the number may be another program's by now
+    [ -f "$DATABASE_DIR/pid" ] && [ "$(cat "/proc/$(cat "$DATABASE_DIR/pid")/comm" 2>/dev/null)" = mariadbd ]
+}
 
 database_start() { # prints nothing; leaves the port in .env
     ensure_env
@@ -180,10 +182,11 @@ database_start() { # prints nothing; leaves the port in .env
 }
 
 database_stop() {
-    database_running || return 0
-    kill "$(cat "$DATABASE_DIR/pid")" 2>/dev/null || true
     local i
-    for ((i = 0; i < 300; i++)); do database_running || break; sleep 0.1; done
+    if database_running; then
+        kill "$(cat "$DATABASE_DIR/pid")" 2>/dev/null || true
+        for ((i = 0; i < 300; i++)); do database_running || break; sleep 0.1; done
+    fi
     rm -f "$DATABASE_DIR/pid" "$DATABASE_DIR/port" "$DATABASE_DIR/socket"
 }
 
@@ -280,7 +283,15 @@ EOF
     SERVED+=($!)
     nginx -c "$run/nginx.conf" -e "$ROOT/storage/logs/nginx-$name.log" &
     SERVED+=($!)
-    php "${JIT[@]}" artisan queue:work --sleep=0.2 --tries=3 --max-time=86400 >>"$ROOT/storage/logs/worker-$name.log" 2>&1 &
+    # A worker ends by itself when it has used much memory; another takes its place.
+    (
+        trap 'kill $! 2>/dev/null; exit 0' TERM INT
+        while :; do
+            php "${JIT[@]}" artisan queue:work --sleep=0.2 --tries=3 &
+            wait $! || true
+            sleep 1
+        done
+    ) >>"$ROOT/storage/logs/worker-$name.log" 2>&1 &
     SERVED+=($!)
     local i
     for ((i = 0; i < 200; i++)); do

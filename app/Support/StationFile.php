@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use Anthesis\Exchange\DailyRecordCsv;
 use Anthesis\Exchange\DailyRecordReading;
 use Anthesis\Exchange\FormatError;
+use Anthesis\Exchange\ReadingChoices;
+use Anthesis\Exchange\StationFileReader;
 use Anthesis\Exchange\TemperatureUnit;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\QualityReport;
@@ -23,7 +24,7 @@ final readonly class StationFile
     {
         $stream = fopen($path, 'r') ?: throw FormatError::inFile('The file cannot be opened. Bring it again.');
         try {
-            $reading = (new DailyRecordCsv)->read($stream, Today::day(), $unit);
+            $reading = (new StationFileReader)->read($stream, new ReadingChoices(today: Today::day(), unit: $unit));
         } finally {
             fclose($stream);
         }

@@ -7,7 +7,7 @@ declare(strict_types=1);
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\YearRuler;
 use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\DailyRecordCsv;
+use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
@@ -57,7 +57,7 @@ foreach ([30, 60, 120] as $years) {
     $times = [
         best(function () use ($stream, &$reading): void {
             rewind($stream);
-            $reading = (new DailyRecordCsv)->read($stream);
+            $reading = (new StationFileReader)->read($stream);
         }),
         best(function () use (&$reading, &$report): void {
             $report = (new QualityControl)->check($reading->asRead, $reading->marks);

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests;
 
-use Anthesis\Exchange\DailyRecordCsv;
 use Anthesis\Exchange\DailyRecordReading;
+use Anthesis\Exchange\ReadingChoices;
+use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
@@ -32,7 +33,7 @@ final class Fixtures
     public static function record(string $station): DailyRecord
     {
         $stream = fopen(self::path("station-{$station}.csv"), 'r') ?: throw new RuntimeException("No station {$station}.");
-        $reading = (new DailyRecordCsv)->read($stream);
+        $reading = (new StationFileReader)->read($stream);
         fclose($stream);
 
         return (new QualityControl)->check($reading->asRead, $reading->marks)->usable;
@@ -43,12 +44,12 @@ final class Fixtures
         return Latitude::of(self::STATIONS[$station]);
     }
 
-    public static function read(string $text, mixed ...$options): DailyRecordReading
+    public static function read(string $text, ReadingChoices $choices = new ReadingChoices): DailyRecordReading
     {
         $stream = fopen('php://memory', 'w+') ?: throw new RuntimeException('No memory stream.');
         fwrite($stream, $text);
         rewind($stream);
 
-        return (new DailyRecordCsv)->read($stream, ...$options);
+        return (new StationFileReader)->read($stream, $choices);
     }
 }

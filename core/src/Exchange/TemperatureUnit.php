@@ -8,16 +8,26 @@ namespace Anthesis\Exchange;
 enum TemperatureUnit: string
 {
     case Celsius = 'celsius';
+    case TenthsCelsius = 'tenths-celsius';
     case Fahrenheit = 'fahrenheit';
 
     public function symbol(): string
     {
-        return $this === self::Celsius ? '°C' : '°F';
+        return match ($this) {
+            self::Celsius => '°C',
+            self::TenthsCelsius => 'tenths of °C',
+            self::Fahrenheit => '°F',
+        };
     }
 
     /** @return float °C, to a hundredth */
     public function toCelsius(float $value): float
     {
-        return round($this === self::Celsius ? $value : ($value - 32) * 5 / 9, 2);
+        // Adding zero turns −0.0 into 0.0: one and the same value in every format.
+        return 0.0 + round(match ($this) {
+            self::Celsius => $value,
+            self::TenthsCelsius => $value / 10,
+            self::Fahrenheit => ($value - 32) * 5 / 9,
+        }, 2);
     }
 }

@@ -7,8 +7,8 @@ namespace Anthesis\Exchange\CommandLine;
 use Anthesis\Climate\FreezeRisk;
 use Anthesis\Crop\CropTable;
 use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\DailyRecordCsv;
 use Anthesis\Exchange\FormatError;
+use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
@@ -108,7 +108,7 @@ final readonly class Options
             throw new UsageError("There is no file “{$path}” to read a record from.");
         }
         try {
-            $reading = (new DailyRecordCsv)->read($stream);
+            $reading = (new StationFileReader)->read($stream);
         } catch (FormatError $error) {
             throw new UsageError($path.': '.$error->getMessage(), 0, $error);
         }

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Exchange;
 
 use Anthesis\Exchange\FormatError;
+use Anthesis\Exchange\ReadingChoices;
 use Anthesis\Exchange\TemperatureUnit;
 use Anthesis\Record\Day;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-final class DailyRecordCsvTest extends TestCase
+final class DailyTableTest extends TestCase
 {
     public function test_columns_are_found_in_any_order_with_any_usual_name(): void
     {
@@ -43,7 +44,7 @@ final class DailyRecordCsvTest extends TestCase
         $celsius = Fixtures::read("date,min,max\n".$rows(2001, 1, 0));
         self::assertSame(TemperatureUnit::Celsius, $celsius->unit);
         self::assertEqualsWithDelta($celsius->asRead->maximum[200], $fahrenheit->asRead->maximum[200], 0.06);
-        self::assertSame(TemperatureUnit::Celsius, Fixtures::read("date,min,max\n".$rows(2001, 1.8, 32), null, TemperatureUnit::Celsius)->unit, 'the person knows better');
+        self::assertSame(TemperatureUnit::Celsius, Fixtures::read("date,min,max\n".$rows(2001, 1.8, 32), new ReadingChoices(unit: TemperatureUnit::Celsius))->unit, 'the person knows better');
 
         $this->expectExceptionMessage('Line 367: the unit seems to change from °C to °F with the year 2002');
         Fixtures::read("date,min,max\n".$rows(2001, 1, 0).$rows(2002, 1.8, 32));
@@ -64,7 +65,7 @@ final class DailyRecordCsvTest extends TestCase
 
     public function test_unreadable_rows_are_refused_alone_with_line_and_reason(): void
     {
-        $reading = Fixtures::read("date,tmin_c,tmax_c\n2001-01-01,1,2\n12.01.2001,1,2\n2001-01-03,cold,2\n2001-02-30,1,2\n2001-01-04,3,4\n");
+        $reading = Fixtures::read("date,tmin_c,tmax_c\n2001-01-01,1,2\n2001-01-xx,1,2\n2001-01-03,cold,2\n2001-02-30,1,2\n2001-01-04,3,4\n");
         self::assertSame([1.0, null, null, 3.0], $reading->asRead->minimum);
         self::assertSame(3, $reading->refusedCount);
         self::assertSame([[3, 'date'], [4, 'tmin_c'], [5, 'date']], array_map(static fn ($r): array => [$r->line, $r->column], $reading->refused));
@@ -107,6 +108,6 @@ final class DailyRecordCsvTest extends TestCase
     {
         $this->expectException(FormatError::class);
         $this->expectExceptionMessage($message);
-        Fixtures::read($text, Day::of(2026, 5, 12));
+        Fixtures::read($text, new ReadingChoices(today: Day::of(2026, 5, 12)));
     }
 }

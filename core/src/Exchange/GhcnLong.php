@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange;
+
+use Anthesis\Record\Element;
+
+/**
+ * GHCN-Daily as a row for each value: station, day (YYYYMMDD), element, value in tenths of °C, flags for measurement, quality
+ * and source, time of observation. No heading. Rows of a station stand together, in any order of days.
+ */
+final class GhcnLong implements StationFormat
+{
+    private const ROW = '/^"?[A-Z0-9_\-]{11}"?,"?\d{8}"?,"?[A-Z0-9]{4}"?,"?-?\d+"?(,|$)/';
+
+    private const MISSING = -9999.0;
+
+    public function recognises(array $head): bool
+    {
+        return preg_match(self::ROW, $head[0]) === 1;
+    }
+
+    public function read(LineSource $lines, ReadingChoices $choices): iterable
+    {
+        $series = null;
+        $done = [];
+        while (($line = $lines->next()) !== null) {
+            if (trim($line) === '') {
+                continue;
+            }
+            $cells = array_map('strval', str_getcsv($line, ',', '"', ''));
+            $element = match ($cells[2] ?? '') {
+                'TMIN' => Element::Minimum,
+                'TMAX' => Element::Maximum,
+                default => null,
+            };
+            $station = $cells[0];
+            if ($choices->station !== null && $station !== $choices->station) {
+                continue;
+            }
+            if ($series?->station !== $station) {
+                if (isset($done[$station])) {
+                    throw FormatError::at($lines->number, "the station {$station} comes back after another one. Sort the file by station.");
+                }
+                if ($series !== null && ! $series->isEmpty()) {
+                    yield $this->reading($series, $choices);
+                }
+                $done[$station] = true;
+                $series = new SeriesBuilder($station, $choices->today);
+            }
+            if ($element !== null) {
+                $this->row($series, $lines->number, $element, $cells);
+            }
+        }
+        if ($series !== null && ! $series->isEmpty()) {
+            yield $this->reading($series, $choices);
+        }
+    }
+
+    /** @param  list<string>  $cells */
+    private function row(SeriesBuilder $series, int $number, Element $element, array $cells): void
+    {
+        $series->rows++;
+        $day = DateOrder::YearFirst->read($cells[1]);
+        if ($day === null) {
+            $series->refuse($number, 'day', "“{$cells[1]}” is not a day written as YYYYMMDD");
+        } elseif (! is_numeric($cells[3] ?? '')) {
+            $series->refuse($number, $cells[2], '“'.($cells[3] ?? '').'” is not a value');
+        } else {
+            $series->day($number, 'day', $day);
+            $value = (float) $cells[3];
+            $series->value($number, $day, $element, $value === self::MISSING ? null : $value, trim($cells[5] ?? '') !== '');
+        }
+    }
+
+    private function reading(SeriesBuilder $series, ReadingChoices $choices): DailyRecordReading
+    {
+        return StationFileReader::reading(RecordFormat::GhcnLong, $series, $choices,
+            ['date' => 'day', 'minimum' => 'TMIN', 'maximum' => 'TMAX'], [], TemperatureUnit::TenthsCelsius, DateOrder::YearFirst, ',');
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange;
+
+use Anthesis\Record\Day;
+
+/** What a person overrules of that which a file seems to say; null: as found. */
+final readonly class ReadingChoices
+{
+    /**
+     * @param  Day|null  $today  a later day refuses the file; null: any day is taken
+     * @param  array{date: int, minimum: int, maximum: int}|null  $columns  counted from 0
+     * @param  string|null  $station  which station's values to take of a file with several
+     */
+    public function __construct(
+        public ?Day $today = null,
+        public ?TemperatureUnit $unit = null,
+        public ?array $columns = null,
+        public ?string $delimiter = null,
+        public ?DateOrder $dateOrder = null,
+        public ?string $station = null,
+    ) {
+    }
+}

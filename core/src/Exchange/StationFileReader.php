@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange;
+
+use Anthesis\Record\Day;
+
+/**
+ * Reads the daily records of a file, whatever of the known formats it is in, plain or gzipped.
+ *
+ * What casts doubt on the whole file (no such columns, two units, dates running backwards, days to come) refuses it; a row
+ * that cannot be read is refused alone and listed. Memory is bounded by the longest single record, not by the file.
+ */
+final class StationFileReader
+{
+    private const HEAD = 400;
+
+    /** @return list<StationFormat> the pickiest first; a table is what is left */
+    private static function formats(): array
+    {
+        return [new GhcnMonths, new GhcnLong, new DailyTable];
+    }
+
+    /**
+     * The one record of a file, or the chosen one of several.
+     *
+     * @param  resource  $stream  open for reading
+     *
+     * @throws FormatError when the file cannot be taken, holds several stations and none was chosen, or not the chosen one
+     */
+    public function read($stream, ReadingChoices $choices = new ReadingChoices): DailyRecordReading
+    {
+        $only = null;
+        foreach ($this->readAll($stream, $choices) as $reading) {
+            if ($choices->station !== null && $reading->station !== $choices->station) {
+                continue;
+            }
+            if ($only !== null) {
+                throw FormatError::inFile("The file holds several stations, {$only->station} and {$reading->station} among them. Bring one station’s rows, or choose one.");
+            }
+            $only = $reading;
+        }
+
+        return $only ?? throw FormatError::inFile($choices->station === null ? 'There is no daily minimum or maximum in this file.'
+            : "The station {$choices->station} is not in this file.");
+    }
+
+    /**
+     * All records of a file, a station at a time.
+     *
+     * @param  resource  $stream  open for reading
+     * @return iterable<DailyRecordReading>
+     *
+     * @throws FormatError
+     */
+    public function readAll($stream, ReadingChoices $choices = new ReadingChoices): iterable
+    {
+        $lines = new LineSource($stream);
+        $head = array_values(array_filter($lines->peek(self::HEAD), static fn (string $line): bool => trim($line) !== ''));
+        if ($head === []) {
+            throw FormatError::inFile('The file is empty. '.DailyTable::HEADING_REMEDY);
+        }
+        foreach (self::formats() as $format) {
+            if ($format->recognises($head)) {
+                return $format->read($lines, $choices);
+            }
+        }
+        throw FormatError::inFile('The file is in no known format. '.DailyTable::HEADING_REMEDY);
+    }
+
+    /**
+     * @param  array{date: string, minimum: string, maximum: string}  $columns
+     * @param  list<string>  $names
+     * @param  TemperatureUnit|null  $stated  the unit the file names
+     *
+     * @internal for the formats
+     */
+    public static function reading(RecordFormat $format, SeriesBuilder $series, ReadingChoices $choices, array $columns, array $names, ?TemperatureUnit $stated, DateOrder $order, ?string $delimiter): DailyRecordReading
+    {
+        $concluded = $series->concludedUnit();
+        $unit = $choices->unit ?? $stated ?? $concluded;
+
+        return new DailyRecordReading($format, $series->record($unit), $series->marks(), $series->station, $columns, $names, $unit, $stated !== null,
+            $order, $delimiter, $series->refused, $series->refusedCount, $series->rows);
+    }
+
+    /** @internal for the formats */
+    public static function backwards(int $line, string $column, int $day, int $before): FormatError
+    {
+        return FormatError::at($line, Day::fromNumber($day)->iso().' comes after '.Day::fromNumber($before)->iso().'. Put the rows in order of date and bring the file again.', $column);
+    }
+}

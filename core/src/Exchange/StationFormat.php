@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange;
+
+/** One layout of station files. */
+interface StationFormat
+{
+    /** @param  list<string>  $head the first lines that are not blank */
+    public function recognises(array $head): bool;
+
+    /**
+     * @return iterable<DailyRecordReading> a station at a time, as they stand in the file
+     *
+     * @throws FormatError when the file as a whole cannot be taken
+     */
+    public function read(LineSource $lines, ReadingChoices $choices): iterable;
+}
