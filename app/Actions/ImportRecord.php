@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use Anthesis\Exchange\FormatError;
-use Anthesis\Exchange\TemperatureUnit;
 use App\Models\RecordImport;
 use App\Models\StationRecord;
 use App\Support\StationFile;
@@ -21,8 +20,7 @@ final class ImportRecord
         if ($import->state === RecordImport::IMPORTED && $import->record !== null) {
             return $import->record;
         }
-        $unit = $import->unit === null ? null : TemperatureUnit::from($import->unit);
-        $file = StationFile::read(Storage::disk('originals')->path($import->checksum), $unit);
+        $file = StationFile::read(Storage::disk('originals')->path($import->checksum), $import->choices);
 
         return DB::transaction(static function () use ($import, $file): StationRecord {
             $record = StationRecord::query()->create([

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Anthesis\Exchange\TemperatureUnit;
 use App\Jobs\ComputeZoneJob;
 use App\Models\Computation;
 use App\Models\RecordImport;
@@ -18,14 +17,15 @@ use Illuminate\Support\Facades\Storage;
 /** Keeps a station file as it was brought and sets its import and the zone's computing going. */
 final class KeepStationFile
 {
-    public function execute(Zone $zone, UploadedFile $file, ?TemperatureUnit $unit, User $user): Computation
+    /** @param  array{unit?: string, date_order?: string, station?: string, columns?: array{date: int, minimum: int, maximum: int}}  $choices what a person overruled */
+    public function execute(Zone $zone, UploadedFile $file, array $choices, User $user): Computation
     {
         $checksum = (string) hash_file('sha256', $file->getRealPath());
         if (! Storage::disk('originals')->exists($checksum)) {
             Storage::disk('originals')->putFileAs('', $file, $checksum);
         }
 
-        return DB::transaction(static function () use ($zone, $file, $unit, $user, $checksum): Computation {
+        return DB::transaction(static function () use ($zone, $file, $choices, $user, $checksum): Computation {
             $station = Station::query()->firstOrCreate(['zone_id' => $zone->id, 'rank' => 1], ['name' => "{$zone->name} station"]);
             $import = RecordImport::query()->create([
                 'station_id' => $station->id,
@@ -33,7 +33,7 @@ final class KeepStationFile
                 'file' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
                 'bytes' => $file->getSize(),
                 'checksum' => $checksum,
-                'unit' => $unit?->value,
+                'choices' => $choices,
                 'state' => RecordImport::QUEUED,
             ]);
             $computation = Computation::query()->create([

@@ -17,7 +17,7 @@ use Illuminate\Support\Carbon;
  * @property string $file the name it was brought under
  * @property int $bytes
  * @property string $checksum SHA-256 of the file; also its name on the disk of originals
- * @property string|null $unit overrules what the file seems to say
+ * @property array{unit?: string, date_order?: string, station?: string, columns?: array{date: int, minimum: int, maximum: int}} $choices what a person overruled
  * @property string $state
  * @property int $rows
  * @property int $refused_count
@@ -36,6 +36,9 @@ class RecordImport extends Model
     public const FAILED = 'failed';
 
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['choices' => 'array'];
 
     /** @return BelongsTo<Station, $this> */
     public function station(): BelongsTo

@@ -53,7 +53,7 @@ return new class extends Migration
             $table->string('file');
             $table->unsignedBigInteger('bytes');
             $table->char('checksum', 64);
-            $table->string('unit', 20)->nullable();
+            $table->json('choices');
             $table->string('state', 20);
             $table->unsignedInteger('rows')->default(0);
             $table->unsignedInteger('refused_count')->default(0);

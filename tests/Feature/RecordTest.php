@@ -32,10 +32,13 @@ final class RecordTest extends TestCase
         $this->actingAs($this->person());
     }
 
-    /** @return TestResponse<Response> */
-    private function bring(string $what, mixed $file, ?string $unit = null): TestResponse
+    /**
+     * @param  array<string, mixed>  $choices
+     * @return TestResponse<Response>
+     */
+    private function bring(string $what, mixed $file, ?string $unit = null, array $choices = []): TestResponse
     {
-        return $this->post("/api/zones/test-basin/{$what}", array_filter(['file' => $file, 'unit' => $unit]), ['Accept' => 'application/json']);
+        return $this->post("/api/zones/test-basin/{$what}", array_filter(['file' => $file, 'unit' => $unit]) + $choices, ['Accept' => 'application/json']);
     }
 
     private function assertNothingSaved(): void
@@ -68,6 +71,36 @@ final class RecordTest extends TestCase
         $this->bring('record-previews', $file())->assertJsonPath('data.sample.0.minimum', 50);
         $this->bring('record-previews', $file(), 'fahrenheit')->assertJsonPath('data.sample.0.minimum', 10);
         $this->bring('record-previews', $file(), 'kelvin')->assertUnprocessable();
+    }
+
+    public function test_what_a_person_overrules_holds_in_the_preview_and_in_the_import(): void
+    {
+        $text = "when,a,b,c\n";
+        for ($i = 0; $i < 800; $i++) {
+            [$year, $month, $day] = \Anthesis\Record\Day::civil(\Anthesis\Record\Day::numberOf(2020, 1, 1) + $i);
+            $text .= sprintf("%02d/%02d/%d,%d,%d,%d\n", $day, $month, $year, 59 + $i % 5, 0, 41 - $i % 7);
+        }
+        $this->bring('record-previews', $this->textFile($text))->assertUnprocessable();
+        $choices = ['columns' => ['date' => 0, 'minimum' => 3, 'maximum' => 1], 'unit' => 'fahrenheit', 'date_order' => 'day-first'];
+        $this->bring('record-previews', $this->textFile($text), null, $choices)->assertOk()
+            ->assertJsonPath('data.format', 'table')->assertJsonPath('data.choices', ['when', 'a', 'b', 'c'])
+            ->assertJsonPath('data.date_order', 'day-first')->assertJsonPath('data.sample.0', ['date' => '2020-01-01', 'minimum' => 5, 'maximum' => 15]);
+        $this->bring('record-imports', $this->textFile($text), null, $choices)->assertStatus(202);
+        self::assertSame([5.0, 15.0], [StationRecord::query()->firstOrFail()->usable()->minimum[0], StationRecord::query()->firstOrFail()->usable()->maximum[0]]);
+        $same = ['columns' => ['date' => 0, 'minimum' => 1, 'maximum' => 1]];
+        $this->bring('record-previews', $this->textFile($text), null, $same)->assertUnprocessable()
+            ->assertJsonPath('message', 'Date, minimum and maximum come from three different columns.');
+        $this->bring('record-previews', $this->textFile($text), null, ['columns' => ['date' => 0]])->assertUnprocessable();
+    }
+
+    public function test_a_gzipped_dly_file_is_recognised(): void
+    {
+        $line = static fn (string $element, int $value): string => 'XX000046800202401'.$element.str_repeat(sprintf('%5d  S', $value), 31)."\n";
+        $this->bring('record-previews', $this->textFile((string) gzencode($line('TMAX', 42).$line('TMIN', -17)), 'XX000046800.dly.gz'))->assertOk()
+            ->assertJsonPath('data.format', 'ghcn-dly')->assertJsonPath('data.station', 'XX000046800')->assertJsonPath('data.delimiter', null)
+            ->assertJsonPath('data.unit', 'tenths-celsius')->assertJsonPath('data.unit_stated', true)
+            ->assertJsonPath('data.sample.0', ['date' => '2024-01-01', 'minimum' => -1.7, 'maximum' => 4.2]);
+        $this->assertNothingSaved();
     }
 
     public function test_importing_keeps_the_original_and_computes_every_crop(): void

@@ -32,11 +32,11 @@ class RecordImportController
     {
         try {
             // Nothing is kept of a file that cannot be taken, so it is read once before it is queued.
-            StationFile::read($request->stationFile()->getRealPath(), $request->unit());
+            StationFile::read($request->stationFile()->getRealPath(), $request->choices());
         } catch (FormatError $error) {
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }
-        $computation = $keep->execute($zone, $request->stationFile(), $request->unit(), $request->user());
+        $computation = $keep->execute($zone, $request->stationFile(), $request->choices(), $request->user());
 
         return (new ComputationResource($computation))->response()->setStatusCode(202);
     }

@@ -16,7 +16,7 @@ class RecordPreviewController
     public function store(StationFileRequest $request, Zone $zone): RecordPreviewResource
     {
         try {
-            $file = StationFile::read($request->stationFile()->getRealPath(), $request->unit());
+            $file = StationFile::read($request->stationFile()->getRealPath(), $request->choices());
         } catch (FormatError $error) {
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Anthesis\Exchange\DateOrder;
 use Anthesis\Exchange\TemperatureUnit;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
@@ -22,6 +23,12 @@ class StationFileRequest extends FormRequest
         return [
             'file' => ['required', 'file', 'max:'.self::limit() * 1024],
             'unit' => ['nullable', new Enum(TemperatureUnit::class)],
+            'date_order' => ['nullable', new Enum(DateOrder::class)],
+            'station' => ['nullable', 'string', 'max:120'],
+            'columns' => ['nullable', 'array:date,minimum,maximum'],
+            'columns.date' => ['required_with:columns', 'integer', 'min:0', 'different:columns.minimum', 'different:columns.maximum'],
+            'columns.minimum' => ['required_with:columns', 'integer', 'min:0', 'different:columns.maximum'],
+            'columns.maximum' => ['required_with:columns', 'integer', 'min:0'],
         ];
     }
 
@@ -31,6 +38,7 @@ class StationFileRequest extends FormRequest
         $tooLarge = 'The file is larger than '.self::limit().' MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.';
 
         return [
+            'columns.*.different' => 'Date, minimum and maximum come from three different columns.',
             'file.required' => 'Choose a station file first.',
             'file.file' => 'The file did not arrive whole. Bring it again.',
             'file.uploaded' => $tooLarge,
@@ -46,9 +54,15 @@ class StationFileRequest extends FormRequest
         return $file;
     }
 
-    public function unit(): ?TemperatureUnit
+    /** @return array{unit?: string, date_order?: string, station?: string, columns?: array{date: int, minimum: int, maximum: int}} */
+    public function choices(): array
     {
-        return $this->enum('unit', TemperatureUnit::class);
+        $chosen = array_filter($this->safe(['unit', 'date_order', 'station', 'columns']), static fn (mixed $v): bool => $v !== null);
+        if (isset($chosen['columns'])) {
+            $chosen['columns'] = array_map(intval(...), $chosen['columns']);
+        }
+
+        return $chosen;
     }
 
     private static function limit(): int

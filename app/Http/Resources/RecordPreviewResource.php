@@ -17,7 +17,7 @@ use Illuminate\Http\UploadedFile;
 /** @property StationFile $resource */
 class RecordPreviewResource extends JsonResource
 {
-    private const DELIMITERS = [',' => 'comma', ';' => 'semicolon', "\t" => 'tab'];
+    private const DELIMITERS = [',' => 'comma', ';' => 'semicolon', "\t" => 'tab', '|' => 'bar'];
 
     private const MOST = 100;
 
@@ -39,10 +39,15 @@ class RecordPreviewResource extends JsonResource
                 'bytes' => $this->upload->getSize(),
                 'checksum' => hash_file('sha256', $this->upload->getRealPath()),
             ],
+            'format' => $reading->format->value,
+            'format_in_words' => $reading->format->inWords(),
+            'station' => $reading->station,
             'columns' => $reading->columns,
+            'choices' => $reading->choices,
+            'date_order' => $reading->dateOrder->value,
             'unit' => $reading->unit->value,
             'unit_stated' => $reading->unitStated,
-            'delimiter' => self::DELIMITERS[$reading->delimiter],
+            'delimiter' => $reading->delimiter === null ? null : self::DELIMITERS[$reading->delimiter],
             'rows' => $reading->rows,
             'first' => $record->first->iso(),
             'last' => $record->last()->iso(),

@@ -50,10 +50,21 @@ export async function taken<T>(answer: Promise<Answer<{ data: T }>>): Promise<T>
     );
 }
 
+/** What a person overrules of that which a file seems to say; left out: as found. */
+export type ReadingChoices = {
+    unit?: Schema['Unit'];
+    date_order?: Schema['DateOrder'];
+    station?: string;
+    columns?: { date: number; minimum: number; maximum: number };
+};
+
 /** Brings a file; openapi-fetch has no types for multipart bodies. */
-export function stationFile(file: File, unit: string | null): FormData {
+export function stationFile(file: File, choices: ReadingChoices): FormData {
     const form = new FormData();
     form.set('file', file);
-    if (unit !== null) form.set('unit', unit);
+    if (choices.unit) form.set('unit', choices.unit);
+    if (choices.date_order) form.set('date_order', choices.date_order);
+    if (choices.station) form.set('station', choices.station);
+    for (const [what, column] of Object.entries(choices.columns ?? {})) form.set(`columns[${what}]`, String(column));
     return form;
 }

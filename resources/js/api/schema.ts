@@ -291,6 +291,10 @@ export interface components {
             column: string;
             reason: string;
         };
+        /** @enum {string} */
+        Unit: "celsius" | "tenths-celsius" | "fahrenheit";
+        /** @enum {string} */
+        DateOrder: "year-first" | "day-first" | "month-first";
         RecordPreview: {
             file: {
                 name: string;
@@ -303,11 +307,18 @@ export interface components {
                 maximum: string;
             };
             /** @enum {string} */
-            unit: "celsius" | "fahrenheit";
+            format: "table" | "ghcn-dly" | "ghcn-long";
+            format_in_words: string;
+            /** @description the file’s own name for the station */
+            station: string | null;
+            /** @description names of all columns; empty where the layout is fixed */
+            choices: string[];
+            date_order: components["schemas"]["DateOrder"];
+            unit: components["schemas"]["Unit"];
             /** @description the file names its unit; else it was concluded from the values */
             unit_stated: boolean;
-            /** @enum {string} */
-            delimiter: "comma" | "semicolon" | "tab";
+            /** @enum {string|null} */
+            delimiter: "comma" | "semicolon" | "tab" | "bar" | null;
             rows: number;
             first: components["schemas"]["Date"];
             last: components["schemas"]["Date"];
@@ -609,11 +620,15 @@ export interface components {
                 "multipart/form-data": {
                     /** Format: binary */
                     file: string;
-                    /**
-                     * @description overrules what the file seems to say
-                     * @enum {string}
-                     */
-                    unit?: "celsius" | "fahrenheit";
+                    /** @description overrules what the file seems to say */
+                    unit?: components["schemas"]["Unit"];
+                    date_order?: components["schemas"]["DateOrder"];
+                    /** @description which one of a file with several */
+                    station?: string;
+                    /** @description column to take the date from, counted from 0; all three or none */
+                    "columns[date]"?: number;
+                    "columns[minimum]"?: number;
+                    "columns[maximum]"?: number;
                 };
             };
         };

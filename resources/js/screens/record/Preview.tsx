@@ -2,7 +2,7 @@ import { Button, Group } from '@mantine/core';
 import type { RecordPreview } from '../../api/client';
 import { dateInWords } from '../../charts/days';
 
-const UNITS = { celsius: '°C', fahrenheit: '°F' };
+const UNITS = { celsius: '°C', 'tenths-celsius': 'tenths of °C', fahrenheit: '°F' };
 
 /** What was understood of a file, before anything is saved. */
 export function Preview({
@@ -31,10 +31,18 @@ export function Preview({
                                 </td>
                             </tr>
                             <tr>
+                                <th scope="row">Format</th>
+                                <td>
+                                    {preview.format_in_words}
+                                    {preview.station !== null && `, station ${preview.station}`}
+                                </td>
+                            </tr>
+                            <tr>
                                 <th scope="row">Columns</th>
                                 <td>
                                     date “{preview.columns.date}”, minimum “{preview.columns.minimum}”, maximum “
-                                    {preview.columns.maximum}”, parted by {preview.delimiter}
+                                    {preview.columns.maximum}”,{' '}
+                                    {preview.delimiter === null ? 'of fixed width' : `parted by ${preview.delimiter}`}
                                 </td>
                             </tr>
                             <tr>

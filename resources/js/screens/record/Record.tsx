@@ -1,9 +1,10 @@
-import { FileInput, Group, Progress, SegmentedControl } from '@mantine/core';
+import { FileInput, Progress } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, Refusal, stationFile, taken, type RecordPreview } from '../../api/client';
+import { api, Refusal, stationFile, taken, type ReadingChoices, type RecordPreview } from '../../api/client';
 import { useComputation, useRecordImports, useSession, useWindows, useZone } from '../../app/data';
 import { dateInWords, inShort, inWords } from '../../charts/days';
+import { Layout } from './Layout';
 import { Preview } from './Preview';
 
 const MOST_MIB = 64;
@@ -15,7 +16,7 @@ export function Record() {
     const { data: zone } = useZone(slug);
     const { data: imports } = useRecordImports(slug);
     const [file, setFile] = useState<File | null>(null);
-    const [unit, setUnit] = useState<string>('as-found');
+    const [choices, setChoices] = useState<ReadingChoices>({});
     const [preview, setPreview] = useState<RecordPreview | null>(null);
     const [error, setError] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
@@ -25,7 +26,7 @@ export function Record() {
     const send = async <T,>(
         what: (body: FormData) => Promise<T>,
         chosen: File,
-        chosenUnit: string,
+        overruled: ReadingChoices,
     ): Promise<T | null> => {
         setError(null);
         if (chosen.size > MOST_MIB * 1024 * 1024) {
@@ -36,7 +37,7 @@ export function Record() {
         }
         setBusy(true);
         try {
-            return await what(stationFile(chosen, chosenUnit === 'as-found' ? null : chosenUnit));
+            return await what(stationFile(chosen, overruled));
         } catch (refusal) {
             setError(
                 refusal instanceof Refusal
@@ -48,7 +49,7 @@ export function Record() {
             setBusy(false);
         }
     };
-    const look = async (chosen: File | null, chosenUnit = unit) => {
+    const look = async (chosen: File | null, overruled: ReadingChoices) => {
         setFile(chosen);
         setPreview(null);
         setError(null);
@@ -64,7 +65,7 @@ export function Record() {
                             }),
                         ),
                     chosen,
-                    chosenUnit,
+                    overruled,
                 ),
             );
         }
@@ -81,7 +82,7 @@ export function Record() {
                     }),
                 ),
             file,
-            unit,
+            choices,
         );
         if (started) {
             setComputation(started.id);
@@ -116,30 +117,27 @@ export function Record() {
                             A CSV table with a date (YYYY-MM-DD), a minimum and a maximum, in °C or °F, columns in any
                             order, up to {MOST_MIB} MiB. Nothing is saved before you have seen what was understood.
                         </p>
-                        <Group align="end">
-                            <FileInput
-                                label="Station file"
-                                placeholder="Choose a file"
-                                accept=".csv,.txt,text/csv,text/plain"
-                                value={file}
-                                onChange={(chosen) => void look(chosen)}
-                                clearable
-                                style={{ flex: 1 }}
-                            />
-                            <SegmentedControl
-                                aria-label="Unit"
-                                value={unit}
-                                onChange={(chosen) => {
-                                    setUnit(chosen);
-                                    if (file) void look(file, chosen);
+                        <FileInput
+                            label="Station file"
+                            placeholder="Choose a file"
+                            accept=".csv,.txt,.tsv,.dly,.gz,text/csv,text/plain"
+                            value={file}
+                            onChange={(chosen) => {
+                                setChoices({});
+                                void look(chosen, {});
+                            }}
+                            clearable
+                        />
+                        {file && (
+                            <Layout
+                                names={preview?.choices ?? []}
+                                choices={choices}
+                                onChange={(changed) => {
+                                    setChoices(changed);
+                                    void look(file, changed);
                                 }}
-                                data={[
-                                    { value: 'as-found', label: 'unit as found' },
-                                    { value: 'celsius', label: '°C' },
-                                    { value: 'fahrenheit', label: '°F' },
-                                ]}
                             />
-                        </Group>
+                        )}
                         {error && (
                             <p role="alert" className="warning" style={{ marginTop: '0.8rem' }}>
                                 {error}
@@ -169,7 +167,7 @@ export function Record() {
                 )}
             </div>
             {preview && (
-                <Preview preview={preview} busy={busy} onKeep={() => void keep()} onLeave={() => void look(null)} />
+                <Preview preview={preview} busy={busy} onKeep={() => void keep()} onLeave={() => void look(null, {})} />
             )}
             <section>
                 <h2>Files brought</h2>

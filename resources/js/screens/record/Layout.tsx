@@ -1,0 +1,86 @@
+import { Group, NativeSelect } from '@mantine/core';
+import type { ReadingChoices } from '../../api/client';
+
+const UNITS = [
+    { value: '', label: 'as found' },
+    { value: 'celsius', label: '°C' },
+    { value: 'fahrenheit', label: '°F' },
+    { value: 'tenths-celsius', label: 'tenths of °C' },
+];
+
+const ORDERS = [
+    { value: '', label: 'as found' },
+    { value: 'year-first', label: 'year first' },
+    { value: 'day-first', label: 'day first' },
+    { value: 'month-first', label: 'month first' },
+];
+
+const COLUMNS = ['date', 'minimum', 'maximum'] as const;
+
+/** Columns to choose from where the file could not be read far enough to name them. */
+const UNNAMED = Array.from({ length: 12 }, (_, i) => `column ${i + 1}`);
+
+/** Where a person knows better than the file: unit, order of dates, columns. */
+export function Layout({
+    names,
+    choices,
+    onChange,
+}: {
+    names: string[];
+    choices: ReadingChoices;
+    onChange: (choices: ReadingChoices) => void;
+}) {
+    const columns = (names.length > 0 ? names : UNNAMED).map((name, i) => ({ value: String(i), label: name }));
+    const chosen = choices.columns;
+    const choose = (what: (typeof COLUMNS)[number], value: string) => {
+        if (value === '') {
+            onChange({ ...choices, columns: undefined });
+            return;
+        }
+        // Three columns are chosen together; the others start from the first ones still free.
+        const next = { ...(chosen ?? free(Number(value), what)), [what]: Number(value) };
+        onChange({ ...choices, columns: next });
+    };
+    return (
+        <Group mt="xs" gap="sm" align="end" aria-label="Layout of the file" role="group">
+            <NativeSelect
+                size="xs"
+                label="Unit"
+                data={UNITS}
+                value={choices.unit ?? ''}
+                onChange={(event) =>
+                    onChange({ ...choices, unit: (event.currentTarget.value || undefined) as ReadingChoices['unit'] })
+                }
+            />
+            <NativeSelect
+                size="xs"
+                label="Dates"
+                data={ORDERS}
+                value={choices.date_order ?? ''}
+                onChange={(event) =>
+                    onChange({
+                        ...choices,
+                        date_order: (event.currentTarget.value || undefined) as ReadingChoices['date_order'],
+                    })
+                }
+            />
+            {COLUMNS.map((what) => (
+                <NativeSelect
+                    key={what}
+                    size="xs"
+                    label={`Column: ${what}`}
+                    data={[{ value: '', label: 'as found' }, ...columns]}
+                    value={chosen ? String(chosen[what]) : ''}
+                    onChange={(event) => choose(what, event.currentTarget.value)}
+                />
+            ))}
+        </Group>
+    );
+}
+
+function free(taken: number, what: (typeof COLUMNS)[number]): { date: number; minimum: number; maximum: number } {
+    const others = [0, 1, 2, 3].filter((column) => column !== taken);
+    const columns = { date: 0, minimum: 0, maximum: 0 };
+    for (const other of COLUMNS) columns[other] = other === what ? taken : (others.shift() ?? 0);
+    return columns;
+}
