@@ -29,6 +29,7 @@ Route::prefix('api')->group(static function (): void {
         Route::post('zones/{zone}/record-previews', [RecordPreviewController::class, 'store']);
         Route::get('zones/{zone}/record-imports', [RecordImportController::class, 'index']);
         Route::post('zones/{zone}/record-imports', [RecordImportController::class, 'store']);
+        Route::post('record-imports/{import}/use', [RecordImportController::class, 'use'])->whereNumber('import');
         Route::post('zones/{zone}/computations', [ComputationController::class, 'store']);
         Route::get('computations/{computation}', [ComputationController::class, 'show'])->whereNumber('computation');
         Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);

@@ -20,18 +20,19 @@ final class ImportRecord
         if ($import->state === RecordImport::IMPORTED && $import->record !== null) {
             return $import->record;
         }
-        $file = StationFile::read(Storage::disk('originals')->path($import->checksum), $import->choices);
+        $file = StationFile::read(Storage::disk('originals')->path($import->checksum), $import->choices, $import->station->record);
 
         return DB::transaction(static function () use ($import, $file): StationRecord {
             $record = StationRecord::query()->create([
                 'station_id' => $import->station_id,
                 'record_import_id' => $import->id,
-            ] + StationRecord::columnsOf($file->reading->asRead, $file->report));
+            ] + StationRecord::columnsOf($file->asRead, $file->report));
             $import->update([
                 'state' => RecordImport::IMPORTED,
                 'rows' => $file->reading->rows,
                 'refused_count' => $file->reading->refusedCount,
                 'marks_count' => count($file->report->marks),
+                'update_counts' => $file->update?->counts(),
             ]);
             $import->station->update(['record_id' => $record->id]);
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Jobs\ComputeZoneJob;
 use App\Models\Computation;
 use App\Models\RecordImport;
 use App\Models\Station;
@@ -17,7 +16,11 @@ use Illuminate\Support\Facades\Storage;
 /** Keeps a station file as it was brought and sets its import and the zone's computing going. */
 final class KeepStationFile
 {
-    /** @param  array{unit?: string, date_order?: string, station?: string, columns?: array{date: int, minimum: int, maximum: int}}  $choices what a person overruled */
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /** @param  array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}}  $choices what a person overruled */
     public function execute(Zone $zone, UploadedFile $file, array $choices, User $user): Computation
     {
         $checksum = (string) hash_file('sha256', $file->getRealPath());
@@ -25,7 +28,7 @@ final class KeepStationFile
             Storage::disk('originals')->putFileAs('', $file, $checksum);
         }
 
-        return DB::transaction(static function () use ($zone, $file, $choices, $user, $checksum): Computation {
+        return DB::transaction(function () use ($zone, $file, $choices, $user, $checksum): Computation {
             $station = Station::query()->firstOrCreate(['zone_id' => $zone->id, 'rank' => 1], ['name' => "{$zone->name} station"]);
             $import = RecordImport::query()->create([
                 'station_id' => $station->id,
@@ -36,16 +39,8 @@ final class KeepStationFile
                 'choices' => $choices,
                 'state' => RecordImport::QUEUED,
             ]);
-            $computation = Computation::query()->create([
-                'zone_id' => $zone->id,
-                'user_id' => $user->id,
-                'record_import_id' => $import->id,
-                'state' => Computation::QUEUED,
-                'step' => 'waiting for its turn',
-            ]);
-            ComputeZoneJob::dispatch($computation->id)->afterCommit();
 
-            return $computation;
+            return $this->queue->execute($zone, $user, $import);
         });
     }
 }

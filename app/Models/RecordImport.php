@@ -17,11 +17,12 @@ use Illuminate\Support\Carbon;
  * @property string $file the name it was brought under
  * @property int $bytes
  * @property string $checksum SHA-256 of the file; also its name on the disk of originals
- * @property array{unit?: string, date_order?: string, station?: string, columns?: array{date: int, minimum: int, maximum: int}} $choices what a person overruled
+ * @property array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}} $choices what a person overruled
  * @property string $state
  * @property int $rows
  * @property int $refused_count
  * @property int $marks_count
+ * @property array{new: int, changed: int, unchanged: int, kept: int}|null $update_counts values, against the record before; null: it was the first, or replaced it
  * @property Carbon $created_at
  * @property-read Station $station
  * @property-read User|null $user
@@ -38,7 +39,7 @@ class RecordImport extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['choices' => 'array'];
+    protected $casts = ['choices' => 'array', 'update_counts' => 'array'];
 
     /** @return BelongsTo<Station, $this> */
     public function station(): BelongsTo

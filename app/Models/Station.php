@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $rank
  * @property int|null $record_id
  * @property-read StationRecord|null $record
+ * @property-read Zone $zone
  */
 class Station extends Model
 {
@@ -24,6 +25,12 @@ class Station extends Model
     public function record(): BelongsTo
     {
         return $this->belongsTo(StationRecord::class);
+    }
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
     }
 
     /** @return HasMany<RecordImport, $this> */

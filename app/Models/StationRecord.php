@@ -6,8 +6,10 @@ namespace App\Models;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
+use Anthesis\Record\Element;
 use Anthesis\Record\Mark;
 use Anthesis\Record\QualityReport;
+use Anthesis\Record\QualityRule;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -46,18 +48,50 @@ class StationRecord extends Model
         ];
     }
 
+    /** The series as it was read, and the marks of quality control. */
+    public function asRead(): DailyRecord
+    {
+        [$minimum, $maximum] = $this->content();
+
+        return new DailyRecord($this->firstDay(), $minimum, $maximum);
+    }
+
+    /** @return list<Mark> what the readers of files marked: source flags and days given twice; the other rules are found anew */
+    public function marksOfReaders(): array
+    {
+        $marks = [];
+        foreach ($this->content()[2] as [$day, $element, $rule]) {
+            if (in_array(QualityRule::from($rule), [QualityRule::SourceFlag, QualityRule::Duplicate], true)) {
+                $marks[] = new Mark($this->firstDay()->plus($day), Element::from($element), QualityRule::from($rule));
+            }
+        }
+
+        return $marks;
+    }
+
     /** The series without the marked values. */
     public function usable(): DailyRecord
     {
-        [$minimum, $maximum, $marks] = json_decode((string) gzdecode($this->series), true, 8, JSON_THROW_ON_ERROR);
+        [$minimum, $maximum, $marks] = $this->content();
         foreach ($marks as [$day, $element]) {
-            if ($element === 'minimum') {
+            if ($element === Element::Minimum->value) {
                 $minimum[$day] = null;
             } else {
                 $maximum[$day] = null;
             }
         }
 
-        return new DailyRecord(Day::fromIso($this->first_day->format('Y-m-d')), $minimum, $maximum);
+        return new DailyRecord($this->firstDay(), array_values($minimum), array_values($maximum));
+    }
+
+    private function firstDay(): Day
+    {
+        return Day::fromIso($this->first_day->format('Y-m-d'));
+    }
+
+    /** @return array{list<float|null>, list<float|null>, list<array{int, string, string}>} minima, maxima, marks */
+    private function content(): array
+    {
+        return json_decode((string) gzdecode($this->series), true, 8, JSON_THROW_ON_ERROR);
     }
 }

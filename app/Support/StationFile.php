@@ -10,22 +10,31 @@ use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\ReadingChoices;
 use Anthesis\Exchange\StationFileReader;
 use Anthesis\Exchange\TemperatureUnit;
+use Anthesis\Record\DailyRecord;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\QualityReport;
+use Anthesis\Record\RecordUpdate;
+use App\Models\StationRecord;
 
 /** A station file read and checked, and not yet kept. */
 final readonly class StationFile
 {
-    private function __construct(public DailyRecordReading $reading, public QualityReport $report)
-    {
+    /** @param  RecordUpdate|null  $update how it changes the record in use; null: there is none, or the file replaces it */
+    private function __construct(
+        public DailyRecordReading $reading,
+        public ?RecordUpdate $update,
+        public DailyRecord $asRead,
+        public QualityReport $report,
+    ) {
     }
 
     /**
-     * @param  array{unit?: string, date_order?: string, station?: string, columns?: array{date: int, minimum: int, maximum: int}}  $choices  what a person overrules
+     * @param  array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}}  $choices  what a person overrules
+     * @param  StationRecord|null  $before  the record in use, which the file updates unless it is to replace it
      *
      * @throws FormatError when the file as a whole cannot be taken
      */
-    public static function read(string $path, array $choices = []): self
+    public static function read(string $path, array $choices = [], ?StationRecord $before = null): self
     {
         $stream = fopen($path, 'r') ?: throw FormatError::inFile('The file cannot be opened. Bring it again.');
         try {
@@ -40,6 +49,10 @@ final readonly class StationFile
             fclose($stream);
         }
 
-        return new self($reading, (new QualityControl)->check($reading->asRead, $reading->marks, Today::day()));
+        $update = $before === null || ($choices['replace'] ?? false) ? null
+            : RecordUpdate::of($before->asRead(), $before->marksOfReaders(), $reading->asRead, $reading->marks);
+        $asRead = $update->updated ?? $reading->asRead;
+
+        return new self($reading, $update, $asRead, (new QualityControl)->check($asRead, $update->marks ?? $reading->marks, Today::day()));
     }
 }

@@ -58,6 +58,7 @@ return new class extends Migration
             $table->unsignedInteger('rows')->default(0);
             $table->unsignedInteger('refused_count')->default(0);
             $table->unsignedInteger('marks_count')->default(0);
+            $table->json('update_counts')->nullable();
             $table->timestamps();
         });
         // A record is never changed: an import makes a new one, and the station points at the one in use.

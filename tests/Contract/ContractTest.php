@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Contract;
 
+use App\Models\RecordImport;
 use App\Models\Role;
 use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\Route;
@@ -41,6 +42,7 @@ final class ContractTest extends TestCase
             ->assertStatus(202)->json('data.id');
         $this->getJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
         $this->getJson('/api/zones/test-basin/record-imports')->assertOk()->assertJsonPath('data.0.in_use', true);
+        $this->postJson('/api/record-imports/'.RecordImport::query()->value('id').'/use')->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
         $this->getJson('/api/zones/test-basin/windows')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish')->assertOk();

@@ -207,6 +207,32 @@ final class RecordTest extends TestCase
         $this->assertNothingSaved();
     }
 
+    public function test_a_newer_file_updates_the_record_and_reports_and_can_be_rolled_back(): void
+    {
+        $lines = explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
+        $older = implode("\n", array_slice($lines, 0, 4001))."\n";
+        $newer = $lines[0]."\n".implode("\n", array_slice($lines, 3900));
+        $this->bring('record-imports', $this->textFile($older, 'older.csv'))->assertStatus(202);
+        $first = StationRecord::query()->firstOrFail();
+        $update = $this->bring('record-previews', $this->textFile($newer, 'newer.csv'))->assertOk()->json('data.update');
+        self::assertSame(0, $update['changed']);
+        self::assertSame(202, $update['unchanged'], 'the 101 days both files hold');
+        self::assertGreaterThan(2000, $update['new']);
+        $this->bring('record-imports', $this->textFile($newer, 'newer.csv'))->assertStatus(202);
+        self::assertSame(\Anthesis\Tests\Fixtures::record('north')->checksum(), Station::query()->firstOrFail()->record?->checksum, 'two halves make the whole');
+        $imports = $this->getJson('/api/zones/test-basin/record-imports')->assertOk();
+        self::assertSame([$update, true, null], [$imports->json('data.0.update'), $imports->json('data.0.in_use'), $imports->json('data.1.update')]);
+
+        $this->postJson("/api/record-imports/{$imports->json('data.1.id')}/use")->assertStatus(202);
+        self::assertSame($first->id, Station::query()->value('record_id'));
+        $this->getJson('/api/zones/test-basin/windows')->assertJsonPath('data.record.checksum', $first->checksum);
+
+        $this->bring('record-imports', $this->stationFile('south'), null, ['replace' => '1'])->assertStatus(202);
+        self::assertSame(\Anthesis\Tests\Fixtures::record('south')->checksum(), Station::query()->firstOrFail()->record->checksum);
+        $this->actingAs($this->person(\App\Models\Role::Volunteer));
+        $this->postJson("/api/record-imports/{$imports->json('data.1.id')}/use")->assertForbidden();
+    }
+
     public function test_computing_needs_a_record(): void
     {
         $this->postJson('/api/zones/test-basin/computations')->assertUnprocessable()

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\QueueComputation;
 use App\Http\Resources\ComputationResource;
-use App\Jobs\ComputeZoneJob;
 use App\Models\Computation;
 use App\Models\Zone;
 use Illuminate\Http\JsonResponse;
@@ -20,20 +20,13 @@ class ComputationController
         return new ComputationResource($computation);
     }
 
-    public function store(Request $request, Zone $zone): JsonResponse
+    public function store(Request $request, Zone $zone, QueueComputation $queue): JsonResponse
     {
         Gate::authorize('update', $zone);
         if ($zone->station?->record === null) {
             throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
         }
-        $computation = Computation::query()->create([
-            'zone_id' => $zone->id,
-            'user_id' => $request->user()?->getKey(),
-            'state' => Computation::QUEUED,
-            'step' => 'waiting for its turn',
-        ]);
-        ComputeZoneJob::dispatch($computation->id);
 
-        return (new ComputationResource($computation->refresh()))->response()->setStatusCode(202);
+        return (new ComputationResource($queue->execute($zone, $request->user())))->response()->setStatusCode(202);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use Anthesis\Exchange\FormatError;
 use App\Actions\KeepStationFile;
+use App\Actions\QueueComputation;
 use App\Http\Requests\StationFileRequest;
 use App\Http\Resources\ComputationResource;
 use App\Http\Resources\RecordImportResource;
@@ -13,7 +14,9 @@ use App\Models\RecordImport;
 use App\Models\Zone;
 use App\Support\StationFile;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -39,6 +42,17 @@ class RecordImportController
         $computation = $keep->execute($zone, $request->stationFile(), $request->choices(), $request->user());
 
         return (new ComputationResource($computation))->response()->setStatusCode(202);
+    }
+
+    /** Rolls the station back, or forward, to the record this import made. */
+    public function use(RecordImport $import, QueueComputation $queue, Request $request): JsonResponse
+    {
+        $zone = $import->station->zone;
+        Gate::authorize('update', $zone);
+        $record = $import->record ?? throw ValidationException::withMessages(['import' => 'This file was never imported, so there is no record to go back to.']);
+        $import->station->update(['record_id' => $record->id]);
+
+        return (new ComputationResource($queue->execute($zone, $request->user())))->response()->setStatusCode(202);
     }
 
     /** The file exactly as it was brought. */

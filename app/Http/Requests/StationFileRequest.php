@@ -25,6 +25,7 @@ class StationFileRequest extends FormRequest
             'unit' => ['nullable', new Enum(TemperatureUnit::class)],
             'date_order' => ['nullable', new Enum(DateOrder::class)],
             'station' => ['nullable', 'string', 'max:120'],
+            'replace' => ['nullable', 'boolean'],
             'columns' => ['nullable', 'array:date,minimum,maximum'],
             'columns.date' => ['required_with:columns', 'integer', 'min:0', 'different:columns.minimum', 'different:columns.maximum'],
             'columns.minimum' => ['required_with:columns', 'integer', 'min:0', 'different:columns.maximum'],
@@ -54,10 +55,13 @@ class StationFileRequest extends FormRequest
         return $file;
     }
 
-    /** @return array{unit?: string, date_order?: string, station?: string, columns?: array{date: int, minimum: int, maximum: int}} */
+    /** @return array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}} */
     public function choices(): array
     {
-        $chosen = array_filter($this->safe(['unit', 'date_order', 'station', 'columns']), static fn (mixed $v): bool => $v !== null);
+        $chosen = array_filter($this->safe(['unit', 'date_order', 'station', 'replace', 'columns']), static fn (mixed $v): bool => $v !== null);
+        if (isset($chosen['replace'])) {
+            $chosen['replace'] = (bool) $chosen['replace'];
+        }
         if (isset($chosen['columns'])) {
             $chosen['columns'] = array_map(intval(...), $chosen['columns']);
         }

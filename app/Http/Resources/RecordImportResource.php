@@ -25,6 +25,7 @@ class RecordImportResource extends JsonResource
             'rows' => $import->rows,
             'refused_count' => $import->refused_count,
             'marks_count' => $import->marks_count,
+            'update' => $import->update_counts,
             'first' => $import->record?->first_day->format('Y-m-d'),
             'last' => $import->record?->last_day->format('Y-m-d'),
             'imported_by' => $import->user->name ?? 'someone no longer here',

@@ -53,6 +53,7 @@ class RecordPreviewResource extends JsonResource
             'last' => $record->last()->iso(),
             'years' => $this->years($record),
             'gaps' => $this->gaps($record),
+            'update' => $this->resource->update?->counts(),
             'refused' => array_map(static fn (RefusedRow $r): array => ['line' => $r->line, 'column' => $r->column, 'reason' => $r->reason], $reading->refused),
             'refused_count' => $reading->refusedCount,
             'marks' => array_map(static fn (Mark $m): array => ['date' => $m->day->iso(), 'element' => $m->element->value,

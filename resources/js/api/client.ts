@@ -55,6 +55,8 @@ export type ReadingChoices = {
     unit?: Schema['Unit'];
     date_order?: Schema['DateOrder'];
     station?: string;
+    /** the file takes the place of the record in use; else it updates it */
+    replace?: boolean;
     columns?: { date: number; minimum: number; maximum: number };
 };
 
@@ -65,6 +67,7 @@ export function stationFile(file: File, choices: ReadingChoices): FormData {
     if (choices.unit) form.set('unit', choices.unit);
     if (choices.date_order) form.set('date_order', choices.date_order);
     if (choices.station) form.set('station', choices.station);
+    if (choices.replace) form.set('replace', '1');
     for (const [what, column] of Object.entries(choices.columns ?? {})) form.set(`columns[${what}]`, String(column));
     return form;
 }

@@ -100,6 +100,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/record-imports/{import}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Roll the station back (or forward) to the record an import made, and compute the zone again */
+        post: operations["useImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/zones/{zone}/computations": {
         parameters: {
             query?: never;
@@ -291,6 +310,15 @@ export interface components {
             column: string;
             reason: string;
         };
+        /** @description values of the file against the record in use; null where there is none, or the file replaces it */
+        RecordUpdate: null | {
+            /** @description missing before */
+            new: number;
+            changed: number;
+            unchanged: number;
+            /** @description not in the file */
+            kept: number;
+        };
         /** @enum {string} */
         Unit: "celsius" | "tenths-celsius" | "fahrenheit";
         /** @enum {string} */
@@ -314,6 +342,7 @@ export interface components {
             /** @description names of all columns; empty where the layout is fixed */
             choices: string[];
             date_order: components["schemas"]["DateOrder"];
+            update: components["schemas"]["RecordUpdate"];
             unit: components["schemas"]["Unit"];
             /** @description the file names its unit; else it was concluded from the values */
             unit_stated: boolean;
@@ -354,6 +383,7 @@ export interface components {
             rows: number;
             refused_count: number;
             marks_count: number;
+            update: components["schemas"]["RecordUpdate"];
             first: null | components["schemas"]["Date"];
             last: null | components["schemas"]["Date"];
             imported_by: string;
@@ -625,6 +655,8 @@ export interface components {
                     date_order?: components["schemas"]["DateOrder"];
                     /** @description which one of a file with several */
                     station?: string;
+                    /** @description the file takes the place of the record in use; else it updates it */
+                    replace?: boolean;
                     /** @description column to take the date from, counted from 0; all three or none */
                     "columns[date]"?: number;
                     "columns[minimum]"?: number;
@@ -827,6 +859,24 @@ export interface operations {
             202: components["responses"]["Computation"];
             401: components["responses"]["Refused"];
             403: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    useImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            202: components["responses"]["Computation"];
+            401: components["responses"]["Refused"];
+            403: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };

@@ -23,10 +23,12 @@ const UNNAMED = Array.from({ length: 12 }, (_, i) => `column ${i + 1}`);
 /** Where a person knows better than the file: unit, order of dates, columns. */
 export function Layout({
     names,
+    hasRecord,
     choices,
     onChange,
 }: {
     names: string[];
+    hasRecord: boolean;
     choices: ReadingChoices;
     onChange: (choices: ReadingChoices) => void;
 }) {
@@ -43,6 +45,18 @@ export function Layout({
     };
     return (
         <Group mt="xs" gap="sm" align="end" aria-label="Layout of the file" role="group">
+            {hasRecord && (
+                <NativeSelect
+                    size="xs"
+                    label="Record in use"
+                    data={[
+                        { value: '', label: 'is updated' },
+                        { value: 'replace', label: 'is replaced' },
+                    ]}
+                    value={choices.replace ? 'replace' : ''}
+                    onChange={(event) => onChange({ ...choices, replace: event.currentTarget.value === 'replace' })}
+                />
+            )}
             <NativeSelect
                 size="xs"
                 label="Unit"

@@ -52,6 +52,12 @@ export function Preview({
                                     {preview.unit_stated ? 'as the file says' : 'concluded from the values'}
                                 </td>
                             </tr>
+                            {preview.update && (
+                                <tr>
+                                    <th scope="row">Against the record in use</th>
+                                    <td>{updateInWords(preview.update)}</td>
+                                </tr>
+                            )}
                             <tr>
                                 <th scope="row">Years</th>
                                 <td>
@@ -165,4 +171,9 @@ function Completeness({ years }: { years: RecordPreview['years'] }) {
             ))}
         </svg>
     );
+}
+
+/** "730 values new, 2 changed, 21 170 the same, 0 only in the record". */
+export function updateInWords(update: NonNullable<RecordPreview['update']>): string {
+    return `${update.new} values new, ${update.changed} changed, ${update.unchanged} the same, ${update.kept} only in the record`;
 }

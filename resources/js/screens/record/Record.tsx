@@ -5,7 +5,7 @@ import { api, Refusal, stationFile, taken, type ReadingChoices, type RecordPrevi
 import { useComputation, useRecordImports, useSession, useWindows, useZone } from '../../app/data';
 import { dateInWords, inShort, inWords } from '../../charts/days';
 import { Layout } from './Layout';
-import { Preview } from './Preview';
+import { Preview, updateInWords } from './Preview';
 
 const MOST_MIB = 64;
 
@@ -91,6 +91,20 @@ export function Record() {
         }
     };
 
+    const use = async (id: number) => {
+        const started = await taken(
+            api.POST('/api/record-imports/{import}/use', { params: { path: { import: id } } }),
+        ).catch((refusal: unknown) => {
+            setError(
+                refusal instanceof Refusal
+                    ? refusal.message
+                    : 'The server does not answer. Nothing was changed; try again.',
+            );
+            return null;
+        });
+        if (started) setComputation(started.id);
+    };
+
     const mayEdit = session?.user?.may_publish ?? false;
     return (
         <main className="page">
@@ -131,6 +145,7 @@ export function Record() {
                         {file && (
                             <Layout
                                 names={preview?.choices ?? []}
+                                hasRecord={zone?.record !== null}
                                 choices={choices}
                                 onChange={(changed) => {
                                     setChoices(changed);
@@ -187,6 +202,7 @@ export function Record() {
                                 <th scope="col" className="number">
                                     Marked
                                 </th>
+                                <th scope="col">Against the record before</th>
                                 <th scope="col">Brought by</th>
                                 <th scope="col">State</th>
                                 <th scope="col">Checksum</th>
@@ -204,10 +220,25 @@ export function Record() {
                                     <td className="number">{item.rows}</td>
                                     <td className="number">{item.refused_count}</td>
                                     <td className="number">{item.marks_count}</td>
+                                    <td>{item.update && updateInWords(item.update)}</td>
                                     <td>
                                         {item.imported_by}, {dateInWords(item.imported_at.slice(0, 10))}
                                     </td>
-                                    <td>{item.in_use ? 'in use' : item.state}</td>
+                                    <td>
+                                        {item.in_use ? 'in use' : item.state}
+                                        {mayEdit && !item.in_use && item.state === 'imported' && (
+                                            <>
+                                                {', '}
+                                                <button
+                                                    type="button"
+                                                    className="plain"
+                                                    onClick={() => void use(item.id)}
+                                                >
+                                                    use this one
+                                                </button>
+                                            </>
+                                        )}
+                                    </td>
                                     <td className="mono" title={item.checksum}>
                                         {item.checksum.slice(0, 10)}
                                     </td>
