@@ -45,7 +45,7 @@ final readonly class RecordUpdate
         $first = min($before->first->number, $file->first->number);
         $last = max($before->last()->number, $file->last()->number);
         $counts = ['new' => 0, 'changed' => 0, 'unchanged' => 0, 'kept' => 0];
-        $series = [];
+        $series = [Element::Minimum->value => [], Element::Maximum->value => []];
         $replaced = [];
         foreach ([[Element::Minimum, $before->minimum, $file->minimum], [Element::Maximum, $before->maximum, $file->maximum]] as [$element, $old, $new]) {
             $values = [];

@@ -70,4 +70,9 @@ final readonly class Site
     {
         return new self($this->name, $this->air, $this->sun, $this->rate, $this->protection, $metres, $this->diffusivity);
     }
+
+    public function withRate(float $rate): self
+    {
+        return new self($this->name, $this->air, $this->sun, $rate, $this->protection, $this->depth, $this->diffusivity);
+    }
 }

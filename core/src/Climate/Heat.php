@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Climate;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\SowDay;
+
+/** Days with a maximum at or above a temperature: how many a year, and when the first and last come. */
+final readonly class Heat
+{
+    /**
+     * @param  float  $celsius  the maximum from which a day counts
+     * @param  int  $years  years on record
+     * @param  float|null  $daysAYear  mean; null without a year on record
+     * @param  SowDay|null  $first  median day of the year's first one; null where half the years have none
+     * @param  SowDay|null  $last  median day of the year's last one
+     */
+    private function __construct(
+        public float $celsius,
+        public int $years,
+        public ?float $daysAYear,
+        public ?SowDay $first,
+        public ?SowDay $last,
+    ) {
+    }
+
+    /** @param  DailyRecord  $record as quality control leaves it */
+    public static function of(DailyRecord $record, Latitude $latitude, float $celsius): self
+    {
+        $counts = $firsts = $lasts = [];
+        foreach (RulerYears::of($record->first, $record->maximum, $latitude) as $maxima) {
+            $hot = array_keys(array_filter($maxima, static fn (?float $v): bool => $v !== null && $v >= $celsius));
+            $counts[] = count($hot);
+            $firsts[] = $hot === [] ? INF : (float) $hot[0];
+            $lasts[] = $hot === [] ? -INF : (float) $hot[count($hot) - 1];
+        }
+        sort($firsts);
+        sort($lasts);
+        $day = static fn (?float $offset): ?SowDay => $offset === null ? null : $latitude->midwinter()->plus((int) round($offset));
+
+        return new self(
+            $celsius,
+            count($counts),
+            $counts === [] ? null : array_sum($counts) / count($counts),
+            $day(Quantile::of($firsts, 0.5)),
+            $day(Quantile::of($lasts, 0.5)),
+        );
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Soil;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Latitude;
+use InvalidArgumentException;
+
+/**
+ * The soil model brought to a place by readings taken there.
+ *
+ * A reading at hour h is first brought to a daily mean by taking off the diurnal wave, damped and delayed with depth:
+ * (Tmax − Tmin)/2 · e^(−z/D) · sin(2π(h − 8.5)/24 − z/D), D = √(κ·86400/π). The offset of the place is the median of reading
+ * less model, drawn towards nothing by n/(n+3). With ten readings over 8 °C or more the rate k is fitted as well, by least
+ * absolute error on 0.5…1.6.
+ */
+final readonly class ProbeCalibration
+{
+    private const READINGS_FOR_RATE = 10;
+
+    private const SPAN_FOR_RATE = 8.0;
+
+    private const RATES = [0.5, 1.6, 0.01];
+
+    /**
+     * @param  float  $offset  to add to the model, °C
+     * @param  float  $rate  k of the site, fitted or as it was
+     * @param  int  $used  readings on days the record knows
+     * @param  float  $errorBefore  mean absolute error of the model as it was, °C
+     * @param  float  $errorAfter  and with rate and offset
+     */
+    private function __construct(
+        public float $offset,
+        public float $rate,
+        public bool $rateFitted,
+        public int $used,
+        public float $errorBefore,
+        public float $errorAfter,
+    ) {
+    }
+
+    /**
+     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  list<ProbeReading>  $readings
+     *
+     * @throws InvalidArgumentException when no reading falls on a day of the record
+     */
+    public static function of(DailyRecord $record, Latitude $latitude, Site $site, array $readings): self
+    {
+        $means = [];
+        foreach ($readings as $reading) {
+            $i = $reading->day->number - $record->first->number;
+            $low = $record->minimum[$i] ?? null;
+            $high = $record->maximum[$i] ?? null;
+            if ($low !== null && $high !== null) {
+                $means[] = [$i, self::dailyMean($reading, $low, $high, $site)];
+            }
+        }
+        if ($means === []) {
+            throw new InvalidArgumentException('No reading falls on a day whose minimum and maximum are on record.');
+        }
+        $residuals = static fn (float $rate): array => self::residuals($record, $latitude, $site, $rate, $means);
+        $before = $residuals($site->rate);
+        $temperatures = array_column($means, 1);
+        $fit = count($means) >= self::READINGS_FOR_RATE && max($temperatures) - min($temperatures) >= self::SPAN_FOR_RATE;
+        $rate = $fit ? self::fittedRate($residuals) : $site->rate;
+        $after = $residuals($rate);
+        $offset = self::median($after) * count($after) / (count($after) + 3);
+
+        return new self($offset, $rate, $fit, count($means), self::meanAbsolute($before, 0.0), self::meanAbsolute($after, $offset));
+    }
+
+    /** @return float °C, the reading less the diurnal wave at its hour */
+    public static function dailyMean(ProbeReading $reading, float $minimum, float $maximum, Site $site): float
+    {
+        $damping = $site->depth / sqrt($site->diffusivity * 86400 / M_PI);
+
+        return $reading->celsius - ($maximum - $minimum) / 2 * exp(-$damping) * sin(2 * M_PI * ($reading->hour - 8.5) / 24 - $damping);
+    }
+
+    /**
+     * @param  callable(float): list<float>  $residuals
+     * @return float the rate with the least absolute error about its own median
+     */
+    private static function fittedRate(callable $residuals): float
+    {
+        [$least, $most, $step] = self::RATES;
+        $best = [INF, $least];
+        for ($i = 0; $least + $i * $step <= $most + 1e-9; $i++) {
+            $rate = $least + $i * $step;
+            $left = $residuals($rate);
+            $best = min($best, [self::meanAbsolute($left, self::median($left)), $rate]);
+        }
+
+        return $best[1];
+    }
+
+    /**
+     * @param  list<array{int, float}>  $means  day of the record, and the reading as a daily mean
+     * @return list<float> reading less model, °C
+     */
+    private static function residuals(DailyRecord $record, Latitude $latitude, Site $site, float $rate, array $means): array
+    {
+        $model = SoilTemperature::of($record, $latitude, $site->withRate($rate))->dailyMean;
+
+        return array_map(static fn (array $m): float => $m[1] - (float) $model[$m[0]], $means);
+    }
+
+    /** @param  list<float>  $values not empty */
+    private static function median(array $values): float
+    {
+        sort($values);
+        $n = count($values);
+
+        return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
+    }
+
+    /** @param  list<float>  $values not empty */
+    private static function meanAbsolute(array $values, float $about): float
+    {
+        return array_sum(array_map(static fn (float $v): float => abs($v - $about), $values)) / count($values);
+    }
+}

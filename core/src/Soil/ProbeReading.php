@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Soil;
+
+use Anthesis\Record\Day;
+
+/** What a soil probe showed: on which day, at which local hour (0…24), °C. */
+final readonly class ProbeReading
+{
+    public function __construct(public Day $day, public float $hour, public float $celsius)
+    {
+    }
+}

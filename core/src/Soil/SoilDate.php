@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Soil;
+
+use Anthesis\Climate\Quantile;
+use Anthesis\Climate\RulerYears;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\SowDay;
+
+/** The day on which soil first holds a temperature: the first of five days running at or above it, counted from midwinter. */
+final readonly class SoilDate
+{
+    private const DAYS_RUNNING = 5;
+
+    /**
+     * @param  int  $years  years on record
+     * @param  SowDay|null  $oneYearInTwo  reached by then in half the years; null: not reached
+     * @param  SowDay|null  $fourYearsInFive  reached by then in four years out of five
+     */
+    private function __construct(
+        public float $celsius,
+        public int $years,
+        public ?SowDay $oneYearInTwo,
+        public ?SowDay $fourYearsInFive,
+    ) {
+    }
+
+    public static function of(SoilTemperature $soil, Latitude $latitude, float $celsius): self
+    {
+        $offsets = [];
+        foreach (RulerYears::of($soil->first, $soil->dailyMean, $latitude) as $year) {
+            $offsets[] = self::firstRun($year, $celsius);
+        }
+        sort($offsets);
+        $day = static fn (?float $offset): ?SowDay => $offset === null ? null : $latitude->midwinter()->plus((int) ceil($offset));
+
+        return new self($celsius, count($offsets), $day(Quantile::of($offsets, 0.5)), $day(Quantile::of($offsets, 0.8)));
+    }
+
+    /** @param  list<float|null>  $year */
+    private static function firstRun(array $year, float $celsius): float
+    {
+        $run = 0;
+        foreach ($year as $i => $value) {
+            $run = $value !== null && $value >= $celsius ? $run + 1 : 0;
+            if ($run === self::DAYS_RUNNING) {
+                return $i - self::DAYS_RUNNING + 1;
+            }
+        }
+
+        return INF;
+    }
+}
