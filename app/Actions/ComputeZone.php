@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\YearRuler;
 use Anthesis\Crop\Crop;
 use Anthesis\Exchange\CropCsv;
-use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\RecordTooShort;
 use Anthesis\Soil\Site;
@@ -18,6 +18,7 @@ use Anthesis\Window\PlaceEvidence;
 use App\Models\Computation;
 use App\Models\Result;
 use App\Models\StationRecord;
+use Closure;
 
 /**
  * Computes the year ruler and every crop's windows of a zone, and keeps each under a fingerprint of what it was computed
@@ -47,17 +48,19 @@ final class ComputeZone
         $crops = CropCsv::standard()->crops;
         $place = ['record' => $record->checksum, 'latitude' => $latitude->degrees, 'site' => $site];
         $rulerHash = Result::hashOf(Result::RULER, $place);
+        $climateHash = Result::hashOf(Result::CLIMATE, [$place, array_map(static fn (Crop $c): array => [$c->soilMinSowC, $c->soilMinSetOutC], $crops)]);
         $sheetHashes = [];
         foreach ($crops as $crop) {
             $sheetHashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum()]);
         }
-        $known = array_flip(Result::query()->whereIn('hash', [$rulerHash, ...array_values($sheetHashes)])->pluck('hash')->all());
+        $known = array_flip(Result::query()->whereIn('hash', [$rulerHash, $climateHash, ...array_values($sheetHashes)])->pluck('hash')->all());
 
         $computation->update(['step' => 'reading the freezes, the soil and the light', 'done' => 0, 'total' => count($crops), 'record_id' => $record->id]);
-        if (count($known) < count($crops) + 1) {
+        if (count($known) < count($crops) + 2) {
             $usable = $record->usable();
             $evidence = PlaceEvidence::of($usable, $latitude, $site);
-            $this->keepRuler($rulerHash, $known, $usable, $evidence);
+            $this->keepUnless($known, $rulerHash, Result::RULER, static fn (): array => YearRuler::of($usable, $evidence));
+            $this->keepUnless($known, $climateHash, Result::CLIMATE, static fn (): array => ClimateSheet::of($usable, $evidence, $crops));
             $this->keepSheets($computation, $crops, $sheetHashes, $known, new CountBack($evidence, $settings));
         }
         $computation->update([
@@ -66,16 +69,20 @@ final class ComputeZone
             'done' => count($crops),
             'method' => $method,
             'ruler_hash' => $rulerHash,
+            'climate_hash' => $climateHash,
             'sheet_hashes' => $sheetHashes,
             'finished_at' => now(),
         ]);
     }
 
-    /** @param  array<string, int>  $known */
-    private function keepRuler(string $hash, array $known, DailyRecord $usable, PlaceEvidence $evidence): void
+    /**
+     * @param  array<string, int>  $known
+     * @param  Closure(): array<string, mixed>  $compute
+     */
+    private function keepUnless(array $known, string $hash, string $kind, Closure $compute): void
     {
         if (! isset($known[$hash])) {
-            $this->keep([[$hash, Result::RULER, YearRuler::of($usable, $evidence)]]);
+            $this->keep([[$hash, $kind, $compute()]]);
         }
     }
 

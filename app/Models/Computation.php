@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $error
  * @property array{school: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}|null $method
  * @property string|null $ruler_hash
+ * @property string|null $climate_hash
  * @property array<string, string>|null $sheet_hashes by crop, in the order of the crop table
  * @property Carbon|null $finished_at
  * @property-read Zone $zone

@@ -17,6 +17,8 @@ class Result extends Model
 {
     public const RULER = 'ruler';
 
+    public const CLIMATE = 'climate';
+
     public const SHEET = 'sheet';
 
     public const UPDATED_AT = null;

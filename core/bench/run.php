@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // Times the core alone, in one process, on made-up records of 30, 60 and 120 years. Run by bin/bench.
 
+use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\YearRuler;
 use Anthesis\Exchange\CropCsv;
@@ -12,6 +13,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
 use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilTemperature;
 use Anthesis\Window\CountBack;
 use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
@@ -48,7 +50,7 @@ function best(callable $work): float
 }
 
 printf("%-44s %9s %9s %9s\n", 'core, seconds (best of '.REPEATS.')', '30 years', '60 years', '120 years');
-$rows = ['read a station file (CSV)' => [], 'quality control' => [], 'freezes, soil, normals, light, ruler' => [], 'windows of all crops, counting back' => [], 'together' => []];
+$rows = ['read a station file (CSV)' => [], 'quality control' => [], 'freezes, soil, normals, light, ruler' => [], 'climate sheet; soil and normals of 11 sites' => [], 'windows of all crops, counting back' => [], 'together' => []];
 foreach ([30, 60, 120] as $years) {
     $file = stationFile($years);
     $stream = fopen('php://memory', 'w+') ?: exit(1);
@@ -65,6 +67,12 @@ foreach ([30, 60, 120] as $years) {
         best(function () use (&$report, &$place): void {
             $place = PlaceEvidence::of($report->usable, Latitude::of(46.8), Site::openGround());
             YearRuler::of($report->usable, $place);
+        }),
+        best(function () use (&$report, &$place): void {
+            ClimateSheet::of($report->usable, $place, CropCsv::standard()->crops);
+            foreach (Site::names() as $site) {
+                SoilTemperature::of($report->usable, Latitude::of(46.8), Site::named($site))->normals();
+            }
         }),
         best(function () use (&$place): void {
             $back = new CountBack($place, CountBackSettings::conventional());

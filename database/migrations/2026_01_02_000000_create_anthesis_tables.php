@@ -94,6 +94,7 @@ return new class extends Migration
             $table->text('error')->nullable();
             $table->json('method')->nullable();
             $table->char('ruler_hash', 64)->nullable();
+            $table->char('climate_hash', 64)->nullable();
             $table->json('sheet_hashes')->nullable();
             $table->timestamp('finished_at', 3)->nullable();
             $table->timestamps();

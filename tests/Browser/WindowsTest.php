@@ -39,6 +39,20 @@ final class WindowsTest extends BrowserTestCase
         $this->browser->follow('Back to the day')->see('On 1 July');
     }
 
+    public function test_the_record_reads_on_any_date_and_at_any_threshold(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/averrin-sound/record?on=08-10')->see('On 10 August')->see('seasons; the first had come by it in');
+        $this->browser->keys(']')->see('On 17 August')->keys('{')->see('On 16 August');
+        $titles = fn (): array => $this->browser->driver->executeScript("return [...document.querySelectorAll('section[aria-label=Climate] svg g > title')].map((t) => t.textContent)");
+        self::assertMatchesRegularExpression('/^(last freeze \d+ \w+ \d{4}|no freeze before summer), /', $titles()[0]);
+        $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='−4.4 °C']"))->click();
+        $this->browser->see('There are too few freezes on record to tell.');
+        self::assertStringNotContainsString('NaN', $this->browser->text());
+        self::assertStringNotContainsString('1970', implode(' ', $titles()));
+        self::assertSame([], $this->browser->errors());
+    }
+
     public function test_a_volunteer_sees_all_and_is_offered_nothing_to_publish(): void
     {
         $this->logIn('tobias@kestrel.example');

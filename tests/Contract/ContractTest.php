@@ -44,6 +44,7 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/record-imports')->assertOk()->assertJsonPath('data.0.in_use', true);
         $this->postJson('/api/record-imports/'.RecordImport::query()->value('id').'/use')->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
+        $this->getJson('/api/zones/test-basin/climate')->assertOk()->assertJsonPath('data.climate.thresholds.1.seasons.0.season', 2000);
         $this->getJson('/api/zones/test-basin/windows')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish')->assertOk();
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.'])->assertCreated();

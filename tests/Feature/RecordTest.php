@@ -135,11 +135,11 @@ final class RecordTest extends TestCase
     {
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $crops = count(CropCsv::standard()->crops);
-        self::assertSame($crops + 1, Result::query()->count());
+        self::assertSame($crops + 2, Result::query()->count());
         $made = Result::query()->max('created_at');
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
-        self::assertCount($crops + 1, Result::all());
+        self::assertCount($crops + 2, Result::all());
         self::assertSame($made, Result::query()->max('created_at'));
         self::assertSame(['done', 'done', 'done'], Computation::query()->pluck('state')->all());
         self::assertCount(1, Storage::disk('originals')->allFiles(), 'one file, however often it is brought');

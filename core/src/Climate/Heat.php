@@ -15,8 +15,8 @@ final readonly class Heat
      * @param  float  $celsius  the maximum from which a day counts
      * @param  int  $years  years on record
      * @param  float|null  $daysAYear  mean; null without a year on record
-     * @param  SowDay|null  $first  median day of the year's first one; null where half the years have none
-     * @param  SowDay|null  $last  median day of the year's last one
+     * @param  SowDay|null  $first  median day of the first one, of the years that have one; null where most have none
+     * @param  SowDay|null  $last  median day of the last one, likewise
      */
     private function __construct(
         public float $celsius,
@@ -34,12 +34,15 @@ final readonly class Heat
         foreach (RulerYears::of($record->first, $record->maximum, $latitude) as $maxima) {
             $hot = array_keys(array_filter($maxima, static fn (?float $v): bool => $v !== null && $v >= $celsius));
             $counts[] = count($hot);
-            $firsts[] = $hot === [] ? INF : (float) $hot[0];
-            $lasts[] = $hot === [] ? -INF : (float) $hot[count($hot) - 1];
+            if ($hot !== []) {
+                $firsts[] = (float) $hot[0];
+                $lasts[] = (float) $hot[count($hot) - 1];
+            }
         }
         sort($firsts);
         sort($lasts);
-        $day = static fn (?float $offset): ?SowDay => $offset === null ? null : $latitude->midwinter()->plus((int) round($offset));
+        $usual = 2 * count($firsts) >= count($counts);
+        $day = static fn (?float $offset): ?SowDay => $offset === null || ! $usual ? null : $latitude->midwinter()->plus((int) round($offset));
 
         return new self(
             $celsius,

@@ -44,14 +44,17 @@ enum DateOrder: string
     public static function of(array $dates): ?self
     {
         $most = [0, 0];
+        $dayOrMonthFirst = 0;
         foreach ($dates as $date) {
             if (preg_match('/^(\d{1,2})[-\/.](\d{1,2})[-\/.]\d{4}/', $date, $found) === 1) {
+                $dayOrMonthFirst++;
                 $most = [max($most[0], (int) $found[1]), max($most[1], (int) $found[2])];
             }
         }
 
         return match (true) {
-            $most === [0, 0] => self::YearFirst,
+            // A few strays among dates of another kind are the file's mistakes, not its order.
+            2 * $dayOrMonthFirst < count($dates) || $dayOrMonthFirst === 0 => self::YearFirst,
             $most[0] > 12 => self::DayFirst,
             $most[1] > 12 => self::MonthFirst,
             default => null,

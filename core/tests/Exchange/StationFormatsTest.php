@@ -157,6 +157,12 @@ final class StationFormatsTest extends TestCase
         Fixtures::read($text);
     }
 
+    public function test_a_stray_date_does_not_change_the_order_of_a_file(): void
+    {
+        $reading = Fixtures::read("date,min,max\n2001-03-01,1,2\n12/03/2001,1,2\n2001-03-03,1,2\n");
+        self::assertSame([DateOrder::YearFirst, 1], [$reading->dateOrder, $reading->refusedCount]);
+    }
+
     public function test_columns_and_dates_can_be_chosen(): void
     {
         $text = "when,a,b,c\n03/04/2001,1,9,5\n04/04/2001,2,8,6\n";

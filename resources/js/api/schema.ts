@@ -157,6 +157,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/zones/{zone}/climate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                zone: components["parameters"]["zone"];
+            };
+            cookie?: never;
+        };
+        /** The year ruler and what else the record tells of the place */
+        get: operations["climate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/zones/{zone}/windows": {
         parameters: {
             query?: never;
@@ -431,6 +450,56 @@ export interface components {
                 last: components["schemas"]["RiskDate"][];
                 first: components["schemas"]["RiskDate"][];
                 free_days: (number | null)[];
+            }[];
+        };
+        MaybeDay: null | components["schemas"]["MonthDay"];
+        Climate: {
+            season_starts: components["schemas"]["MonthDay"];
+            thresholds: {
+                threshold: string;
+                celsius: number;
+                in_words: string;
+                seasons: {
+                    /** @description the year a northern cold season ends in, a southern one lies in */
+                    season: number;
+                    first: components["schemas"]["MaybeDay"];
+                    last: components["schemas"]["MaybeDay"];
+                    first_date: null | components["schemas"]["Date"];
+                    last_date: null | components["schemas"]["Date"];
+                }[];
+                trend: null | {
+                    days_per_decade: number;
+                    p: number;
+                    in_words: string;
+                };
+            }[];
+            hardiness: null | {
+                mean_extreme_minimum: number;
+                half_zone: string;
+            };
+            heat: {
+                celsius: number;
+                days_a_year: number | null;
+                first: components["schemas"]["MaybeDay"];
+                last: components["schemas"]["MaybeDay"];
+            }[];
+            degree_days: {
+                base: number;
+                a_year: number | null;
+            }[];
+            /** @description when soil at 5 cm first holds a temperature for five days */
+            soil_dates: {
+                celsius: number;
+                one_year_in_two: components["schemas"]["MaybeDay"];
+                four_years_in_five: components["schemas"]["MaybeDay"];
+            }[];
+            normals: {
+                minimum: number[];
+                maximum: number[];
+            };
+            completeness: {
+                year: number;
+                months: number[];
             }[];
         };
         Span: {
@@ -909,6 +978,35 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Computation"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    climate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                zone: components["parameters"]["zone"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Climate */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        data: {
+                            ruler: components["schemas"]["Ruler"];
+                            climate: components["schemas"]["Climate"];
+                        };
+                    };
+                };
+            };
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
         };

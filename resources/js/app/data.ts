@@ -26,6 +26,13 @@ export function useWindows(zone: string) {
     });
 }
 
+export function useClimate(zone: string) {
+    return useQuery({
+        queryKey: ['climate', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/climate', { params: { path: { zone } } })),
+    });
+}
+
 export function useCropSheet(zone: string, crop: string | null) {
     return useQuery({
         queryKey: ['windows', zone, crop],
@@ -84,6 +91,7 @@ async function forgetZone(queries: ReturnType<typeof useQueryClient>, zone: stri
         queries.invalidateQueries({ queryKey: ['zones'] }),
         queries.invalidateQueries({ queryKey: ['zone', zone] }),
         queries.invalidateQueries({ queryKey: ['windows', zone] }),
+        queries.invalidateQueries({ queryKey: ['climate', zone] }),
         queries.invalidateQueries({ queryKey: ['editions', zone] }),
         queries.invalidateQueries({ queryKey: ['imports', zone] }),
     ]);

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { api, Refusal, stationFile, taken, type ReadingChoices, type RecordPreview } from '../../api/client';
 import { useComputation, useRecordImports, useSession, useWindows, useZone } from '../../app/data';
 import { dateInWords, inShort, inWords } from '../../charts/days';
+import { Climate } from './Climate';
 import { Layout } from './Layout';
 import { Preview, updateInWords } from './Preview';
 
@@ -128,8 +129,9 @@ export function Record() {
                     <section>
                         <h2>Bring a station file</h2>
                         <p className="hint">
-                            A CSV table with a date (YYYY-MM-DD), a minimum and a maximum, in °C or °F, columns in any
-                            order, up to {MOST_MIB} MiB. Nothing is saved before you have seen what was understood.
+                            A table with a row a day (any columns, °C or °F), or a GHCN-Daily file (.dly or .csv),
+                            gzipped or not, up to {MOST_MIB} MiB. Nothing is saved before you have seen what was
+                            understood.
                         </p>
                         <FileInput
                             label="Station file"
@@ -184,6 +186,7 @@ export function Record() {
             {preview && (
                 <Preview preview={preview} busy={busy} onKeep={() => void keep()} onLeave={() => void look(null, {})} />
             )}
+            {zone?.record && !preview && <Climate zone={slug} />}
             <section>
                 <h2>Files brought</h2>
                 {imports?.length === 0 && <p>None yet.</p>}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Calendar;
+
+use Anthesis\Climate\ColdSeason;
+use Anthesis\Climate\DegreeDays;
+use Anthesis\Climate\FreezeStatistics;
+use Anthesis\Climate\FreezeThreshold;
+use Anthesis\Climate\Hardiness;
+use Anthesis\Climate\Heat;
+use Anthesis\Climate\Normals;
+use Anthesis\Climate\Trend;
+use Anthesis\Crop\Crop;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Soil\SoilDate;
+use Anthesis\Soil\SoilTemperature;
+use Anthesis\Window\PlaceEvidence;
+
+/**
+ * What the record tells of a place, beyond the year ruler: freezes season by season, trend, heat, warmth, soil, completeness.
+ *
+ * A plain document, ready for JSON. Days of the year are "MM-DD"; dates "YYYY-MM-DD"; temperatures °C.
+ *
+ * @phpstan-type SeasonFreezes array{season: int, first: string|null, last: string|null, first_date: string|null, last_date: string|null}
+ * @phpstan-type ThresholdSheet array{threshold: string, celsius: float, in_words: string, seasons: list<SeasonFreezes>, trend: array{days_per_decade: float, p: float, in_words: string}|null}
+ * @phpstan-type Climate array{season_starts: string, thresholds: list<ThresholdSheet>, hardiness: array{mean_extreme_minimum: float, half_zone: string}|null, heat: list<array{celsius: float, days_a_year: float|null, first: string|null, last: string|null}>, degree_days: list<array{base: float, a_year: float|null}>, soil_dates: list<array{celsius: float, one_year_in_two: string|null, four_years_in_five: string|null}>, normals: array{minimum: list<float>, maximum: list<float>}, completeness: list<array{year: int, months: list<int>}>}
+ */
+final class ClimateSheet
+{
+    private const HEAT = [30.0, 35.0, 40.0];
+
+    private const BASES = [5.0, 10.0];
+
+    /** Below this the trend is called one. */
+    private const TREND_P = 0.1;
+
+    /**
+     * @param  DailyRecord  $usable  as quality control leaves it
+     * @param  list<Crop>  $crops  their soil temperatures are the ones dated
+     * @return Climate
+     */
+    public static function of(DailyRecord $usable, PlaceEvidence $place, array $crops): array
+    {
+        $latitude = $place->latitude;
+        $round = static fn (float $v): float => round($v, 1);
+        $soil = SoilTemperature::of($usable, $latitude, $place->site);
+        $hardiness = Hardiness::of($place->freeze(FreezeThreshold::LightFreeze)->seasons);
+        $heat = $soilDates = [];
+        foreach (self::HEAT as $celsius) {
+            $days = Heat::of($usable, $latitude, $celsius);
+            $heat[] = ['celsius' => $celsius, 'days_a_year' => $days->daysAYear === null ? null : round($days->daysAYear, 1),
+                'first' => $days->first?->iso(), 'last' => $days->last?->iso()];
+        }
+        foreach (self::soilTemperatures($crops) as $celsius) {
+            $date = SoilDate::of($soil, $latitude, $celsius);
+            $soilDates[] = ['celsius' => $celsius, 'one_year_in_two' => $date->oneYearInTwo?->iso(), 'four_years_in_five' => $date->fourYearsInFive?->iso()];
+        }
+
+        return [
+            'season_starts' => $latitude->coldSeasonStart()->iso(),
+            'thresholds' => array_map(static fn (FreezeThreshold $t): array => self::threshold($t, $place->freeze($t)), FreezeThreshold::cases()),
+            'hardiness' => $hardiness === null ? null : ['mean_extreme_minimum' => round($hardiness->meanExtremeMinimum, 1), 'half_zone' => $hardiness->halfZone],
+            'heat' => $heat,
+            'degree_days' => array_map(static function (float $base) use ($usable, $latitude): array {
+                $sum = DegreeDays::aYear($usable, $latitude, $base);
+
+                return ['base' => $base, 'a_year' => $sum === null ? null : round($sum)];
+            }, self::BASES),
+            'soil_dates' => $soilDates,
+            'normals' => [
+                'minimum' => array_map($round, Normals::of($usable->first, $usable->minimum)->values),
+                'maximum' => array_map($round, Normals::of($usable->first, $usable->maximum)->values),
+            ],
+            'completeness' => self::completeness($usable),
+        ];
+    }
+
+    /** @return ThresholdSheet */
+    private static function threshold(FreezeThreshold $threshold, FreezeStatistics $freezes): array
+    {
+        $trend = $freezes->trendOfLast();
+
+        return [
+            'threshold' => $threshold->value,
+            'celsius' => $threshold->celsius(),
+            'in_words' => $threshold->inWords(),
+            'seasons' => array_map(static fn (ColdSeason $s): array => self::season($freezes, $s), $freezes->seasons),
+            'trend' => $trend === null ? null : [
+                'days_per_decade' => round($trend->daysPerDecade, 1),
+                'p' => round($trend->p, 3),
+                'in_words' => self::trendInWords($trend),
+            ],
+        ];
+    }
+
+    /** @return SeasonFreezes */
+    private static function season(FreezeStatistics $freezes, ColdSeason $season): array
+    {
+        // The season is named after the year it ends in where it starts after midsummer, else after the year it lies in.
+        [$month, $day] = $freezes->seasonStart->monthAndDay();
+        $start = Day::of($month === 7 ? $season->season - 1 : $season->season, $month, $day);
+        $date = static fn (?int $offset): ?Day => $offset === null ? null : $start->plus($offset);
+
+        return [
+            'season' => $season->season,
+            'first' => $date($season->first)?->sowDay()->iso(),
+            'last' => $date($season->last)?->sowDay()->iso(),
+            'first_date' => $date($season->first)?->iso(),
+            'last_date' => $date($season->last)?->iso(),
+        ];
+    }
+
+    private static function trendInWords(Trend $trend): string
+    {
+        $days = round(abs($trend->daysPerDecade), 1);
+        if ($trend->p >= self::TREND_P || $days < 0.1) {
+            return 'No shift of the last freeze can be told from chance (p '.number_format($trend->p, 2).').';
+        }
+
+        return "The last freeze comes {$days} days ".($trend->daysPerDecade < 0 ? 'earlier' : 'later').' per decade (p '
+            .number_format($trend->p, 2).'). It is shown, not applied: choose for yourself whether to lean on recent years.';
+    }
+
+    /**
+     * @param  list<Crop>  $crops
+     * @return list<float> the soil temperatures the crops ask for, ascending
+     */
+    private static function soilTemperatures(array $crops): array
+    {
+        $asked = [];
+        foreach ($crops as $crop) {
+            foreach ([$crop->soilMinSowC, $crop->soilMinSetOutC] as $celsius) {
+                if ($celsius !== null) {
+                    $asked[(string) $celsius] = $celsius;
+                }
+            }
+        }
+        sort($asked);
+
+        return $asked;
+    }
+
+    /** @return list<array{year: int, months: list<int>}> days with minimum and maximum, by month */
+    private static function completeness(DailyRecord $record): array
+    {
+        $years = [];
+        foreach ($record->minimum as $i => $minimum) {
+            [$year, $month] = Day::civil($record->first->number + $i);
+            $years[$year] ??= array_fill(0, 12, 0);
+            if ($minimum !== null && $record->maximum[$i] !== null) {
+                $years[$year][$month - 1]++;
+            }
+        }
+
+        return array_map(static fn (int $year, array $months): array => ['year' => $year, 'months' => array_values($months)], array_keys($years), array_values($years));
+    }
+}
