@@ -52,31 +52,24 @@ final class DailyTable implements StationFormat
             array_map(static fn (array $row): string => $row[$columns['date']] ?? '', $hasHeading ? array_slice($rows, 1) : $rows));
         $layout = new TableLayout($delimiter, $names, $columns, $stated, $order);
 
-        $series = null;
-        $done = [];
+        $stations = new StationSequence($choices);
         while (($line = $lines->next()) !== null) {
             if (trim($line, " \t,;|") === '') {
                 continue;
             }
             $cells = self::cells($line, $delimiter);
             $station = isset($columns['station']) ? ($cells[$columns['station']] ?? '') : null;
-            if ($choices->station !== null && $station !== $choices->station) {
+            if (! $stations->wants($station)) {
                 continue;
             }
-            if ($series === null || $series->station !== $station) {
-                if ($series !== null) {
-                    if (isset($done[(string) $station])) {
-                        throw FormatError::at($lines->number, "the station {$station} comes back after another one. Sort the file by station.");
-                    }
-                    yield $this->reading($series, $layout, $choices);
-                }
-                $done[(string) $station] = true;
-                $series = new SeriesBuilder($station, $choices->today);
+            [$series, $ended] = $stations->turnTo($station, $lines->number);
+            if ($ended !== null) {
+                yield $this->reading($ended, $layout, $choices);
             }
             $this->row($series, $lines->number, $cells, $layout);
         }
-        if ($series !== null || $choices->station === null) {
-            yield $this->reading($series ?? new SeriesBuilder(null, null), $layout, $choices);
+        if ($stations->current !== null || $choices->station === null) {
+            yield $this->reading($stations->current ?? new SeriesBuilder(null, null), $layout, $choices);
         }
     }
 

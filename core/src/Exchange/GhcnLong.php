@@ -23,8 +23,7 @@ final class GhcnLong implements StationFormat
 
     public function read(LineSource $lines, ReadingChoices $choices): iterable
     {
-        $series = null;
-        $done = [];
+        $stations = new StationSequence($choices);
         while (($line = $lines->next()) !== null) {
             if (trim($line) === '') {
                 continue;
@@ -36,25 +35,19 @@ final class GhcnLong implements StationFormat
                 default => null,
             };
             $station = $cells[0];
-            if ($choices->station !== null && $station !== $choices->station) {
+            if (! $stations->wants($station)) {
                 continue;
             }
-            if ($series?->station !== $station) {
-                if (isset($done[$station])) {
-                    throw FormatError::at($lines->number, "the station {$station} comes back after another one. Sort the file by station.");
-                }
-                if ($series !== null && ! $series->isEmpty()) {
-                    yield $this->reading($series, $choices);
-                }
-                $done[$station] = true;
-                $series = new SeriesBuilder($station, $choices->today);
+            [$series, $ended] = $stations->turnTo($station, $lines->number);
+            if ($ended !== null && ! $ended->isEmpty()) {
+                yield $this->reading($ended, $choices);
             }
             if ($element !== null) {
                 $this->row($series, $lines->number, $element, $cells);
             }
         }
-        if ($series !== null && ! $series->isEmpty()) {
-            yield $this->reading($series, $choices);
+        if ($stations->current !== null && ! $stations->current->isEmpty()) {
+            yield $this->reading($stations->current, $choices);
         }
     }
 

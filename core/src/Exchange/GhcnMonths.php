@@ -32,8 +32,7 @@ final class GhcnMonths implements StationFormat
 
     public function read(LineSource $lines, ReadingChoices $choices): iterable
     {
-        $series = null;
-        $done = [];
+        $stations = new StationSequence($choices);
         while (($line = $lines->next()) !== null) {
             if (trim($line) === '') {
                 continue;
@@ -47,23 +46,17 @@ final class GhcnMonths implements StationFormat
                 default => null,
             };
             $station = substr($line, 0, 11);
-            if ($element === null || $choices->station !== null && $station !== $choices->station) {
+            if ($element === null || ! $stations->wants($station)) {
                 continue;
             }
-            if ($series?->station !== $station) {
-                if (isset($done[$station])) {
-                    throw FormatError::at($lines->number, "the station {$station} comes back after another one. Sort the file by station.");
-                }
-                if ($series !== null && ! $series->isEmpty()) {
-                    yield $this->reading($series, $choices);
-                }
-                $done[$station] = true;
-                $series = new SeriesBuilder($station, $choices->today);
+            [$series, $ended] = $stations->turnTo($station, $lines->number);
+            if ($ended !== null && ! $ended->isEmpty()) {
+                yield $this->reading($ended, $choices);
             }
             $this->month($series, $lines->number, $line, $element);
         }
-        if ($series !== null && ! $series->isEmpty()) {
-            yield $this->reading($series, $choices);
+        if ($stations->current !== null && ! $stations->current->isEmpty()) {
+            yield $this->reading($stations->current, $choices);
         }
     }
 

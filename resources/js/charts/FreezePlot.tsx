@@ -10,7 +10,7 @@ export type SeasonFreezes = {
 };
 
 export const SEASON_HEIGHT = 7;
-const TOP = 34;
+const TOP = 46;
 
 export function freezePlotHeight(seasons: SeasonFreezes[]): number {
     return TOP + seasons.length * SEASON_HEIGHT + 6;
@@ -68,11 +68,11 @@ export function FreezePlot({
                                 className="ink"
                                 x1={scale.x(sowDay(date))}
                                 x2={scale.x(sowDay(date))}
-                                y1={12 + 9 * (i % 3)}
+                                y1={20 + 10 * (i % 3)}
                                 y2={height - 4}
                                 strokeDasharray={['', '5 2', '1.5 2'][i % 3]}
                             />
-                            <text x={scale.x(sowDay(date))} y={9 + 9 * (i % 3)} textAnchor="middle" fontSize="10">
+                            <text x={scale.x(sowDay(date))} y={17 + 10 * (i % 3)} textAnchor="middle" fontSize="10">
                                 {label}
                             </text>
                         </g>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
+    beforeSummer,
     contains,
     dateInWords,
     daysUntil,
@@ -35,6 +36,11 @@ describe('days of the sowing year', () => {
         expect(spanInWords({ first: '10-19', last: '04-17', days: 181 })).toBe('19 October to 17 April');
         expect(spanInShort({ first: '07-01', last: '06-30', days: 365 })).toBe('all year');
         expect(hoursInWords(13.999)).toBe('14 h 00 min');
+    });
+
+    it('lie before or after summer in either hemisphere', () => {
+        expect([beforeSummer('01-01', sowDay('05-12')), beforeSummer('01-01', sowDay('09-12'))]).toEqual([true, false]);
+        expect([beforeSummer('07-01', sowDay('09-12')), beforeSummer('07-01', sowDay('05-12'))]).toEqual([true, false]);
     });
 
     it('lie inside a span that crosses the new year', () => {

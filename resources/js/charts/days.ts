@@ -84,3 +84,8 @@ export function spanInWords(span: Span): string {
 export function spanInShort(span: Span): string {
     return span.days === YEAR ? 'all year' : `${inShort(span.first)} to ${inShort(span.last)}`;
 }
+
+/** Whether a sow day lies between midwinter, where the ruler starts, and midsummer (15 July north, 15 January south). */
+export function beforeSummer(starts: MonthDay, day: number): boolean {
+    return daysUntil(sowDay(starts), day) < 195;
+}

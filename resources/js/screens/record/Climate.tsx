@@ -4,7 +4,7 @@ import { useState, type MouseEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import { useClimate, useSession } from '../../app/data';
 import { useKeys } from '../../app/keyboard';
-import { inShort, inWords, MONTHS, monthDay, sowDay, sowDayOfDate, wrap } from '../../charts/days';
+import { beforeSummer, inShort, inWords, MONTHS, monthDay, sowDay, sowDayOfDate, wrap } from '../../charts/days';
 import { FreezePlot, freezePlotHeight } from '../../charts/FreezePlot';
 import { Hatches } from '../../charts/Hatches';
 import { DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
@@ -91,10 +91,7 @@ export function Climate({ zone }: { zone: string }) {
                 </div>
                 <div>
                     <h3>On {inWords(monthDay(day))}</h3>
-                    <p>
-                        A freeze (0 °C) still came on or after this day in {ruler.freeze_to_come[i]} of {ruler.seasons}{' '}
-                        seasons; the first had come by it in {ruler.freeze_has_come[i]}.
-                    </p>
+                    <p>{freezeInWords(ruler, day)}</p>
                     <p>
                         Usually {degrees(climate.normals.minimum[i])} at night and {degrees(climate.normals.maximum[i])}{' '}
                         by day; soil {degrees(ruler.soil[i])} at 5 cm.
@@ -166,6 +163,16 @@ export function Climate({ zone }: { zone: string }) {
             </div>
         </section>
     );
+}
+
+/** Before summer: how often a freeze was still to come; after it: how often the first had come. */
+function freezeInWords(
+    ruler: { starts: string; seasons: number; freeze_to_come: number[]; freeze_has_come: number[] },
+    day: number,
+): string {
+    return beforeSummer(ruler.starts, day)
+        ? `A freeze (0 °C) still came on or after this day in ${ruler.freeze_to_come[day - 1]} of ${ruler.seasons} seasons.`
+        : `The first freeze (0 °C) had come by this day in ${ruler.freeze_has_come[day - 1]} of ${ruler.seasons} seasons.`;
 }
 
 function degrees(celsius: number | undefined): string {

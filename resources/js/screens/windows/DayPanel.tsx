@@ -1,5 +1,15 @@
 import type { Windows } from '../../api/client';
-import { contains, daysUntil, hoursInWords, inShort, inWords, monthDay, sowDay, type Span } from '../../charts/days';
+import {
+    beforeSummer,
+    contains,
+    daysUntil,
+    hoursInWords,
+    inShort,
+    inWords,
+    monthDay,
+    sowDay,
+    type Span,
+} from '../../charts/days';
 
 const SOON_DAYS = 28;
 
@@ -10,8 +20,7 @@ export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; 
     const { ruler } = data;
     const date = inWords(monthDay(day));
     const i = day - 1;
-    const sinceMidwinter = daysUntil(sowDay(ruler.starts), day);
-    const towardsSummer = sinceMidwinter < 195;
+    const towardsSummer = beforeSummer(ruler.starts, day);
     const count = towardsSummer ? ruler.freeze_to_come[i] : ruler.freeze_has_come[i];
     const groups = sort(data, day);
     return (
