@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\ClimateController;
 use App\Http\Controllers\ComputationController;
 use App\Http\Controllers\EditionController;
+use App\Http\Controllers\QualityController;
 use App\Http\Controllers\RecordImportController;
 use App\Http\Controllers\RecordPreviewController;
 use App\Http\Controllers\SessionController;
@@ -33,6 +34,9 @@ Route::prefix('api')->group(static function (): void {
         Route::post('record-imports/{import}/use', [RecordImportController::class, 'use'])->whereNumber('import');
         Route::post('zones/{zone}/computations', [ComputationController::class, 'store']);
         Route::get('computations/{computation}', [ComputationController::class, 'show'])->whereNumber('computation');
+        Route::get('zones/{zone}/quality', [QualityController::class, 'index']);
+        Route::post('zones/{zone}/quality', [QualityController::class, 'store']);
+        Route::delete('zones/{zone}/quality/{decision}', [QualityController::class, 'destroy'])->whereNumber('decision');
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
         Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);
         Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);

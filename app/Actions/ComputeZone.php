@@ -46,7 +46,8 @@ final class ComputeZone
         ];
         $latitude = Latitude::of($computation->zone->latitude);
         $crops = CropCsv::standard()->crops;
-        $place = ['record' => $record->checksum, 'latitude' => $latitude->degrees, 'site' => $site];
+        $usable = $record->usable();
+        $place = ['record' => $usable->checksum(), 'latitude' => $latitude->degrees, 'site' => $site];
         $rulerHash = Result::hashOf(Result::RULER, $place);
         $climateHash = Result::hashOf(Result::CLIMATE, [$place, array_map(static fn (Crop $c): array => [$c->soilMinSowC, $c->soilMinSetOutC], $crops)]);
         $sheetHashes = [];
@@ -57,7 +58,6 @@ final class ComputeZone
 
         $computation->update(['step' => 'reading the freezes, the soil and the light', 'done' => 0, 'total' => count($crops), 'record_id' => $record->id]);
         if (count($known) < count($crops) + 2) {
-            $usable = $record->usable();
             $evidence = PlaceEvidence::of($usable, $latitude, $site);
             $this->keepUnless($known, $rulerHash, Result::RULER, static fn (): array => YearRuler::of($usable, $evidence));
             $this->keepUnless($known, $climateHash, Result::CLIMATE, static fn (): array => ClimateSheet::of($usable, $evidence, $crops));

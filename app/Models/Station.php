@@ -33,6 +33,15 @@ class Station extends Model
         return $this->belongsTo(Zone::class);
     }
 
+    /** @return HasMany<StationDecision, $this> those that hold */
+    public function decisions(): HasMany
+    {
+        $decisions = $this->hasMany(StationDecision::class);
+        $decisions->whereNull('undone_at');
+
+        return $decisions;
+    }
+
     /** @return HasMany<RecordImport, $this> */
     public function imports(): HasMany
     {

@@ -8,9 +8,11 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Element;
 use Anthesis\Record\Mark;
+use Anthesis\Record\QualityDecision;
 use Anthesis\Record\QualityReport;
 use Anthesis\Record\QualityRule;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
@@ -21,7 +23,8 @@ use Illuminate\Support\Carbon;
  * @property Carbon $first_day
  * @property Carbon $last_day
  * @property string $series
- * @property string $checksum fingerprint of the usable series
+ * @property string $checksum fingerprint of the usable series as quality control left it
+ * @property-read Station $station
  */
 class StationRecord extends Model
 {
@@ -56,32 +59,31 @@ class StationRecord extends Model
         return new DailyRecord($this->firstDay(), $minimum, $maximum);
     }
 
+    /** @return list<Mark> all that quality control doubted */
+    public function marks(): array
+    {
+        return array_map(fn (array $m): Mark => new Mark($this->firstDay()->plus($m[0]), Element::from($m[1]), QualityRule::from($m[2])), $this->content()[2]);
+    }
+
     /** @return list<Mark> what the readers of files marked: source flags and days given twice; the other rules are found anew */
     public function marksOfReaders(): array
     {
-        $marks = [];
-        foreach ($this->content()[2] as [$day, $element, $rule]) {
-            if (in_array(QualityRule::from($rule), [QualityRule::SourceFlag, QualityRule::Duplicate], true)) {
-                $marks[] = new Mark($this->firstDay()->plus($day), Element::from($element), QualityRule::from($rule));
-            }
-        }
-
-        return $marks;
+        return array_values(array_filter($this->marks(),
+            static fn (Mark $m): bool => in_array($m->rule, [QualityRule::SourceFlag, QualityRule::Duplicate], true)));
     }
 
-    /** The series without the marked values. */
+    /** @return BelongsTo<Station, $this> */
+    public function station(): BelongsTo
+    {
+        return $this->belongsTo(Station::class);
+    }
+
+    /** The series of the values that count: without what is doubted, as far as people have not decided otherwise. */
     public function usable(): DailyRecord
     {
-        [$minimum, $maximum, $marks] = $this->content();
-        foreach ($marks as [$day, $element]) {
-            if ($element === Element::Minimum->value) {
-                $minimum[$day] = null;
-            } else {
-                $maximum[$day] = null;
-            }
-        }
+        $decisions = $this->station->decisions()->get()->map(static fn (StationDecision $d): QualityDecision => $d->toCore())->all();
 
-        return new DailyRecord($this->firstDay(), array_values($minimum), array_values($maximum));
+        return QualityDecision::apply($this->asRead(), $this->marks(), array_values($decisions));
     }
 
     private function firstDay(): Day

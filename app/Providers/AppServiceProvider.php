@@ -18,11 +18,7 @@ class AppServiceProvider extends ServiceProvider
         // Addresses without a host, so that a page is the same whatever name it is served under.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.ltrim($path, '/'));
         Model::shouldBeStrict(! $this->app->environment('production'));
-        RateLimiter::for('login', static fn (Request $request): array => [
-            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip())->response(
-                static fn (Request $request, array $headers) => response()->json(
-                    ['message' => 'Too many tries. Wait '.($headers['Retry-After'] ?? 60).' seconds and try again.'], 429, $headers)),
-            Limit::perMinute(60)->by((string) $request->ip()),
-        ]);
+        // However many addresses are tried from one place; SessionController counts the tries for one address.
+        RateLimiter::for('login', static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
     }
 }

@@ -53,6 +53,17 @@ final class WindowsTest extends BrowserTestCase
         self::assertSame([], $this->browser->errors());
     }
 
+    public function test_a_doubted_value_is_let_count_with_a_reason_and_that_is_undone(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/high-meadow/record')->see('Doubted values')->see('outside −70 to 60 °C: ');
+        $this->browser->driver->findElement(WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"))->click();
+        $this->browser->fill('Why it counts', 'Two neighbours saw the same.')->press('Let it count')->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')->see('Computed.');
+        $this->browser->press('undo')->see('left out by the rule');
+        $this->browser->driver->wait(10)->until(fn (): bool => ! str_contains($this->browser->text(), 'Two neighbours'));
+        self::assertSame([], $this->browser->errors());
+    }
+
     public function test_a_volunteer_sees_all_and_is_offered_nothing_to_publish(): void
     {
         $this->logIn('tobias@kestrel.example');

@@ -44,6 +44,9 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/record-imports')->assertOk()->assertJsonPath('data.0.in_use', true);
         $this->postJson('/api/record-imports/'.RecordImport::query()->value('id').'/use')->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
+        $this->postJson('/api/zones/test-basin/quality', ['date' => '2000-01-05', 'element' => 'minimum', 'accepted' => false, 'note' => 'Read wrong.'])->assertStatus(202);
+        $decision = $this->getJson('/api/zones/test-basin/quality')->assertOk()->json('data.values.0.decision.id');
+        $this->deleteJson("/api/zones/test-basin/quality/{$decision}")->assertStatus(202);
         $this->getJson('/api/zones/test-basin/climate')->assertOk()->assertJsonPath('data.climate.thresholds.1.seasons.0.season', 2000);
         $this->getJson('/api/zones/test-basin/windows')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish')->assertOk();

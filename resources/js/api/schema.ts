@@ -157,6 +157,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/zones/{zone}/quality": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                zone: components["parameters"]["zone"];
+            };
+            cookie?: never;
+        };
+        /** Values that are doubted, with the days around them and what was decided */
+        get: operations["quality"];
+        put?: never;
+        /** Let a value count, or leave it out, with the reason; the zone is computed again */
+        post: operations["decideOnValue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/zones/{zone}/quality/{decision}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                zone: components["parameters"]["zone"];
+                decision: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Undo a decision; the zone is computed again */
+        delete: operations["undoDecision"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/zones/{zone}/climate": {
         parameters: {
             query?: never;
@@ -451,6 +491,27 @@ export interface components {
                 first: components["schemas"]["RiskDate"][];
                 free_days: (number | null)[];
             }[];
+        };
+        DoubtedValue: {
+            date: components["schemas"]["Date"];
+            /** @enum {string} */
+            element: "minimum" | "maximum";
+            doubts: {
+                rule: string;
+                in_words: string;
+            }[];
+            around: {
+                date: components["schemas"]["Date"];
+                minimum: number | null;
+                maximum: number | null;
+            }[];
+            decision: null | {
+                id: number;
+                accepted: boolean;
+                note: string;
+                by: string;
+                at: string;
+            };
         };
         MaybeDay: null | components["schemas"]["MonthDay"];
         Climate: {
@@ -979,6 +1040,80 @@ export interface operations {
         responses: {
             200: components["responses"]["Computation"];
             401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    quality: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                zone: components["parameters"]["zone"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Doubted values, in order of day */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        data: {
+                            values: components["schemas"]["DoubtedValue"][];
+                        };
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    decideOnValue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                zone: components["parameters"]["zone"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    date: components["schemas"]["Date"];
+                    /** @enum {string} */
+                    element: "minimum" | "maximum";
+                    accepted: boolean;
+                    note: string;
+                };
+            };
+        };
+        responses: {
+            202: components["responses"]["Computation"];
+            401: components["responses"]["Refused"];
+            403: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    undoDecision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                zone: components["parameters"]["zone"];
+                decision: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            202: components["responses"]["Computation"];
+            401: components["responses"]["Refused"];
+            403: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
         };
     };

@@ -77,6 +77,34 @@ export function useComputation(zone: string, id: number | null) {
     });
 }
 
+export function useQuality(zone: string) {
+    return useQuery({
+        queryKey: ['quality', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/quality', { params: { path: { zone } } })),
+    });
+}
+
+type Decision = { date: string; element: 'minimum' | 'maximum'; accepted: boolean; note: string } | { undo: number };
+
+/** Decides on a value, or undoes a decision; tells which computation follows. */
+export function useDecision(zone: string, onComputing: (computation: number) => void) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (decision: Decision) =>
+            taken(
+                'undo' in decision
+                    ? api.DELETE('/api/zones/{zone}/quality/{decision}', {
+                          params: { path: { zone, decision: decision.undo } },
+                      })
+                    : api.POST('/api/zones/{zone}/quality', { params: { path: { zone } }, body: decision }),
+            ),
+        onSuccess: async (computation) => {
+            await queries.invalidateQueries({ queryKey: ['quality', zone] });
+            onComputing(computation.id);
+        },
+    });
+}
+
 export function usePublish(zone: string) {
     const queries = useQueryClient();
     return useMutation({
@@ -92,6 +120,7 @@ async function forgetZone(queries: ReturnType<typeof useQueryClient>, zone: stri
         queries.invalidateQueries({ queryKey: ['zone', zone] }),
         queries.invalidateQueries({ queryKey: ['windows', zone] }),
         queries.invalidateQueries({ queryKey: ['climate', zone] }),
+        queries.invalidateQueries({ queryKey: ['quality', zone] }),
         queries.invalidateQueries({ queryKey: ['editions', zone] }),
         queries.invalidateQueries({ queryKey: ['imports', zone] }),
     ]);

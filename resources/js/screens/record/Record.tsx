@@ -5,6 +5,7 @@ import { api, Refusal, stationFile, taken, type ReadingChoices, type RecordPrevi
 import { useComputation, useRecordImports, useSession, useWindows, useZone } from '../../app/data';
 import { dateInWords, inShort, inWords } from '../../charts/days';
 import { Climate } from './Climate';
+import { Doubts } from './Doubts';
 import { Layout } from './Layout';
 import { Preview, updateInWords } from './Preview';
 
@@ -166,8 +167,7 @@ export function Record() {
                                     <p className="warning">{progress.error}</p>
                                 ) : progress.state === 'done' ? (
                                     <p>
-                                        Imported and computed.{' '}
-                                        <Link to={`/desk/zones/${slug}/windows`}>See the windows</Link>
+                                        Computed. <Link to={`/desk/zones/${slug}/windows`}>See the windows</Link>
                                     </p>
                                 ) : (
                                     <>
@@ -187,6 +187,7 @@ export function Record() {
                 <Preview preview={preview} busy={busy} onKeep={() => void keep()} onLeave={() => void look(null, {})} />
             )}
             {zone?.record && !preview && <Climate zone={slug} />}
+            {zone?.record && !preview && <Doubts zone={slug} onComputing={setComputation} />}
             <section>
                 <h2>Files brought</h2>
                 {imports?.length === 0 && <p>None yet.</p>}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Anthesis\Record\Day;
+use Anthesis\Record\Element;
+use App\Actions\DecideOnValue;
+use App\Http\Resources\ComputationResource;
+use App\Http\Resources\QualityResource;
+use App\Models\Station;
+use App\Models\StationDecision;
+use App\Models\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
+
+/** Values that are doubted, and what people decide on them. */
+class QualityController
+{
+    public function index(Zone $zone): QualityResource
+    {
+        return new QualityResource($this->station($zone));
+    }
+
+    public function store(Request $request, Zone $zone, DecideOnValue $decide): JsonResponse
+    {
+        Gate::authorize('update', $zone);
+        $decision = $request->validate([
+            'date' => ['required', 'date_format:Y-m-d'],
+            'element' => ['required', new Enum(Element::class)],
+            'accepted' => ['required', 'boolean'],
+            'note' => ['required', 'string', 'max:500'],
+        ], ['note.required' => 'Say in a few words why, so that others can follow.']);
+        $station = $this->station($zone);
+        $record = $station->record?->asRead();
+        $at = $record === null ? -1 : Day::fromIso($decision['date'])->number - $record->first->number;
+        $value = ($decision['element'] === 'minimum' ? $record?->minimum : $record?->maximum)[$at] ?? null;
+        if ($value === null) {
+            throw ValidationException::withMessages(['date' => "The record holds no {$decision['element']} for {$decision['date']}."]);
+        }
+
+        return (new ComputationResource($decide->execute($station, $decision, $request->user())))->response()->setStatusCode(202);
+    }
+
+    public function destroy(Request $request, Zone $zone, StationDecision $decision, DecideOnValue $decide): JsonResponse
+    {
+        Gate::authorize('update', $zone);
+        abort_unless($decision->station->zone_id === $zone->id, 404, 'There is no such decision in this zone.');
+
+        return (new ComputationResource($decide->undo($decision, $request->user())))->response()->setStatusCode(202);
+    }
+
+    private function station(Zone $zone): Station
+    {
+        return $zone->station ?? abort(404, 'The zone has no record yet. Bring a station file first.');
+    }
+}
