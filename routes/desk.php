@@ -10,6 +10,7 @@ use App\Http\Controllers\RecordImportController;
 use App\Http\Controllers\RecordPreviewController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WindowsController;
+use App\Http\Controllers\ZoneComparisonController;
 use App\Http\Controllers\ZoneController;
 use Illuminate\Support\Facades\Route;
 
@@ -26,6 +27,7 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::get('zones', [ZoneController::class, 'index']);
         Route::post('zones', [ZoneController::class, 'store']);
+        Route::get('zone-comparison', [ZoneComparisonController::class, 'show']);
         Route::get('zones/{zone}', [ZoneController::class, 'show']);
         Route::patch('zones/{zone}', [ZoneController::class, 'update']);
         Route::post('zones/{zone}/record-previews', [RecordPreviewController::class, 'store']);

@@ -48,6 +48,7 @@ final class ContractTest extends TestCase
         $decision = $this->getJson('/api/zones/test-basin/quality')->assertOk()->json('data.values.0.decision.id');
         $this->deleteJson("/api/zones/test-basin/quality/{$decision}")->assertStatus(202);
         $this->getJson('/api/zones/test-basin/climate')->assertOk()->assertJsonPath('data.climate.thresholds.1.seasons.0.season', 2000);
+        $this->getJson('/api/zone-comparison')->assertOk()->assertJsonPath('data.rows.0.zone', 'test-basin');
         $this->getJson('/api/zones/test-basin/windows')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish')->assertOk();
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.'])->assertCreated();

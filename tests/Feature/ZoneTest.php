@@ -60,6 +60,20 @@ final class ZoneTest extends TestCase
         self::assertSame(0, Zone::query()->count());
     }
 
+    public function test_zones_that_have_been_computed_are_compared(): void
+    {
+        $this->actingAs($this->person());
+        $this->getJson('/api/zone-comparison')->assertOk()->assertJsonPath('data.rows', []);
+        foreach (['Twin One' => 'north', 'Twin Two' => 'north', 'Not Yet' => null] as $name => $station) {
+            $slug = $this->postJson('/api/zones', $this->zoneValues($name))->json('data.slug');
+            if ($station !== null) {
+                $this->post("/api/zones/{$slug}/record-imports", ['file' => $this->stationFile($station)], ['Accept' => 'application/json'])->assertStatus(202);
+            }
+        }
+        $rows = $this->getJson('/api/zone-comparison')->assertOk()->json('data.rows');
+        self::assertSame([['twin-one', ['twin-two']], ['twin-two', ['twin-one']]], array_map(static fn (array $r): array => [$r['zone'], $r['like']], $rows));
+    }
+
     public function test_two_zones_cannot_share_a_name(): void
     {
         $this->actingAs($this->person());

@@ -41,6 +41,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/zone-comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Zones that have been computed side by side, the longest season first */
+        get: operations["compareZones"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/zones/{zone}": {
         parameters: {
             query?: never;
@@ -492,6 +509,24 @@ export interface components {
                 free_days: (number | null)[];
             }[];
         };
+        ComparedZone: {
+            /** @description its slug */
+            zone: string;
+            seasons: number;
+            /** @description last freeze (0 °C), later 1 year in 2, 5, 10 */
+            last: components["schemas"]["MaybeDay"][];
+            /** @description first freeze (0 °C), earlier 1 year in 2, 5, 10 */
+            first: components["schemas"]["MaybeDay"][];
+            /** @description days between the two at 1 year in 2 */
+            free_days: number | null;
+            /** @description days of 30 °C a year */
+            hot_days: number | null;
+            /** @description soil first holds 10 °C, 1 year in 2 */
+            soil_10: components["schemas"]["MaybeDay"];
+            hardiness: string | null;
+            /** @description zones whose average freeze dates do not differ by more than they are uncertain */
+            like: string[];
+        };
         DoubtedValue: {
             date: components["schemas"]["Date"];
             /** @enum {string} */
@@ -888,6 +923,31 @@ export interface operations {
             401: components["responses"]["Refused"];
             403: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
+        };
+    };
+    compareZones: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Comparison */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        data: {
+                            rows: components["schemas"]["ComparedZone"][];
+                        };
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
         };
     };
     zone: {

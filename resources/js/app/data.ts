@@ -11,6 +11,10 @@ export function useZones() {
     return useQuery({ queryKey: ['zones'], queryFn: () => taken(api.GET('/api/zones')) });
 }
 
+export function useZoneComparison() {
+    return useQuery({ queryKey: ['zones', 'comparison'], queryFn: () => taken(api.GET('/api/zone-comparison')) });
+}
+
 export function useZone(zone: string | undefined) {
     return useQuery({
         queryKey: ['zone', zone],

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { degrees } from '../../app/Desk';
 import { useSession, useZones } from '../../app/data';
 import { dateInWords } from '../../charts/days';
+import { Comparison } from './Comparison';
 
 export function Zones() {
     const { data: session } = useSession();
@@ -75,6 +76,7 @@ export function Zones() {
                     Add a zone
                 </Button>
             )}
+            <Comparison zones={zones} />
         </main>
     );
 }
