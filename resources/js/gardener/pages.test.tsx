@@ -1,0 +1,106 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import { renderToString } from 'react-dom/server';
+import { describe, expect, it } from 'vitest';
+import { GardenerPage, type PageData } from './pages';
+
+const year = Array.from({ length: 365 }, (_, i) => i / 365);
+const common = {
+    base: '/zones/test',
+    zone: { slug: 'test', name: 'Test Bench', district: 'District', hemisphere: 'north', height_m: 400 },
+    edition: { number: 2, published_on: '2026-05-12', published_by: 'W', note: 'A note.', checksum: 'ab'.repeat(32) },
+    guidance: 'Guidance, not warranty.',
+};
+const task = {
+    crop: 'kale',
+    name: 'Kale',
+    act: 'sow outdoors',
+    opens: '04-01',
+    closes: '05-14',
+    last_chance: true,
+    opening: false,
+};
+const week = (tasks: (typeof task)[]): PageData => ({
+    page: 'week',
+    props: {
+        ...common,
+        week: { week: 19, first: '05-07', last: '05-13', tasks },
+        cautions: { kale: ['Take care with it.'] },
+        previous: 18,
+        next: 20,
+        frost: 'In 3 of 29 seasons.',
+    },
+});
+const route = (name: string, act: string) => ({
+    route: name,
+    act,
+    windows: [{ first: '03-25', last: '09-08', days: 168 }],
+    under_cover: name === 'transplant' ? [{ first: '02-25', last: '08-11', days: 168 }] : [],
+    harvests: [],
+});
+const calendar: PageData = {
+    page: 'calendar',
+    props: {
+        ...common,
+        record: { station: 's', first: '1996-01-01', last: '2025-12-31' },
+        ruler: {
+            starts: '01-01',
+            seasons: 29,
+            freeze_chance: year,
+            hot_chance: year,
+            soil: year,
+            day_length: year,
+            freezes: [
+                {
+                    threshold: 'light-freeze',
+                    celsius: 0,
+                    in_words: 'light freeze',
+                    last: [{ in_words: '1 year in 2', date: '04-29' }],
+                    first: [{ in_words: '1 year in 2', date: null }],
+                },
+            ],
+        },
+        crops: [
+            { slug: 'radish', name: 'Radish', kind: 'cool', routes: [route('direct', 'sow outdoors')] },
+            { slug: 'kale', name: 'Kale', kind: 'cool', routes: [route('transplant', 'set out')] },
+        ],
+    },
+};
+
+describe('gardener’s pages', () => {
+    it('name what closes, with its caution, and where the neighbouring weeks are', () => {
+        const html = renderToString(<GardenerPage data={week([task])} />).replaceAll('<!-- -->', '');
+        expect(html).toContain('Last chance: kale (sow outdoors, to 14 May).');
+        expect(html).toContain('Take care with it.');
+        expect(html).toContain('href="/zones/test/weeks/18"');
+        expect(html).toContain('to 14 May');
+        expect(html).toContain('edition 2, published 12 May 2026 by W');
+    });
+
+    it('say the next step when there is nothing to do', () => {
+        const html = renderToString(<GardenerPage data={week([])} />);
+        expect(html).toContain('Nothing to sow or set out this week.');
+        expect(html).not.toContain('Take care');
+    });
+
+    it('show a crop in the columns of its routes, and find it by a part of its name', () => {
+        render(<GardenerPage data={calendar} />);
+        const cells = [...document.querySelectorAll('tbody tr')].map((row) =>
+            [...row.querySelectorAll('td')].map((cell) => cell.textContent),
+        );
+        expect(cells[0]).toEqual(['', '25 Mar to 8 Sep', '', '']);
+        expect(cells[1]).toEqual(['25 Feb to 11 Aug', '', '25 Mar to 8 Sep', '']);
+        expect(document.body.textContent).toContain('Last freeze: 29 April (1 year in 2 later). First freeze: none.');
+        fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'KAL' } });
+        expect([...document.querySelectorAll('tbody th')].map((cell) => cell.textContent)).toEqual(['Kale']);
+        fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'moon' } });
+        expect(screen.getByRole('status').textContent).toBe('No crop here is called that.');
+    });
+
+    it('tell a gardener whose place is not known what to do', () => {
+        const html = renderToString(
+            <GardenerPage data={{ page: 'home', props: { asked: true, found: false, zones: [] } }} />,
+        );
+        expect(html).toContain('No zone is known by that name.');
+        expect(html).toContain('No calendar has been published yet.');
+    });
+});

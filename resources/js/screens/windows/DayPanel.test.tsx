@@ -1,0 +1,77 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Windows } from '../../api/client';
+import { sowDay } from '../../charts/days';
+import { DayPanel } from './DayPanel';
+
+const flat = (value: number) => Array.from({ length: 365 }, () => value);
+const data = {
+    zone: 'test',
+    ruler: {
+        starts: '01-01',
+        seasons: 29,
+        freeze_to_come: flat(12),
+        freeze_has_come: flat(3),
+        soil: flat(-0.4),
+        day_length: flat(13.78),
+    },
+    crops: [
+        {
+            slug: 'pea',
+            name: 'Pea',
+            routes: [
+                {
+                    route: 'direct',
+                    act: 'sow outdoors',
+                    windows: [{ first: '03-20', last: '04-25', days: 37 }],
+                    under_cover: [],
+                    harvests: [],
+                    reasons: [],
+                },
+            ],
+        },
+        {
+            slug: 'kale',
+            name: 'Kale',
+            routes: [
+                {
+                    route: 'transplant',
+                    act: 'set out',
+                    windows: [{ first: '05-01', last: '08-20', days: 112 }],
+                    under_cover: [{ first: '03-27', last: '07-16', days: 112 }],
+                    harvests: [],
+                    reasons: [],
+                },
+            ],
+        },
+    ],
+} as unknown as Windows;
+
+describe('what a date means', () => {
+    it('is said in words, with what is open, what closes soon and what opens next', () => {
+        const { container } = render(<DayPanel data={data} day={sowDay('04-20')} onChoose={() => {}} />);
+        const text = container.textContent ?? '';
+        expect(text).toContain('A freeze still came on or after this day in 12 of 29 seasons.');
+        expect(text).toContain('The day is 13 h 47 min long.');
+        const lists = [...container.querySelectorAll('section')].map((s) => s.textContent);
+        expect(lists).toEqual([
+            'Sow outdoorsPea6 days left',
+            'Start under coverKaleto 16 Jul',
+            'Set outnothing',
+            'Opens within four weeksKaleset out 1 May',
+        ]);
+    });
+
+    it('turns to the first freeze after summer', () => {
+        const { container } = render(<DayPanel data={data} day={sowDay('09-20')} onChoose={() => {}} />);
+        expect(container.textContent).toContain('The first freeze had come by this day in 3 of 29 seasons.');
+    });
+
+    it('says when it is the last day, and opens a crop', () => {
+        const choose = vi.fn();
+        render(<DayPanel data={data} day={sowDay('04-25')} onChoose={choose} />);
+        expect(screen.getByText('last day')).toBeTruthy();
+        fireEvent.click(screen.getAllByText('Pea').at(-1) as HTMLElement);
+        expect(choose).toHaveBeenCalledWith('pea');
+    });
+});
