@@ -24,7 +24,6 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->redirectGuestsTo('/desk/login');
-        $middleware->trustProxies(at: '127.0.0.1');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(

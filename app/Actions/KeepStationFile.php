@@ -9,18 +9,23 @@ use App\Models\RecordImport;
 use App\Models\Station;
 use App\Models\User;
 use App\Models\Zone;
+use App\Support\StationFile;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
-/** Keeps a station file as it was brought and sets its import and the zone's computing going. */
+/**
+ * Keeps a station file as it was brought and sets its import and the zone's computing going.
+ *
+ * @phpstan-import-type Choices from StationFile
+ */
 final class KeepStationFile
 {
     public function __construct(private readonly QueueComputation $queue)
     {
     }
 
-    /** @param  array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}}  $choices what a person overruled */
+    /** @param  Choices  $choices what a person overruled */
     public function execute(Zone $zone, UploadedFile $file, array $choices, User $user): Computation
     {
         $checksum = (string) hash_file('sha256', $file->getRealPath());

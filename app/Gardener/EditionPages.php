@@ -73,16 +73,13 @@ final class EditionPages
     /** Renders every page of an edition once, so that none has to be rendered while a gardener waits. */
     public function renderAll(EditionDocument $edition): void
     {
-        $slug = $edition->content['zone']['slug'];
-        $pages = [];
-        foreach (["/zones/{$slug}"] as $base) {
-            $pages[] = $this->calendar($edition, $base);
-            foreach (range(1, WeekList::WEEKS) as $week) {
-                $pages[] = $this->week($edition, $base, $week);
-            }
-            foreach ($edition->content['crops'] as $sheet) {
-                $pages[] = $this->crop($edition, $base, $sheet['slug']);
-            }
+        $base = "/zones/{$edition->content['zone']['slug']}";
+        $pages = [$this->calendar($edition, $base)];
+        foreach (range(1, WeekList::WEEKS) as $week) {
+            $pages[] = $this->week($edition, $base, $week);
+        }
+        foreach ($edition->content['crops'] as $sheet) {
+            $pages[] = $this->crop($edition, $base, $sheet['slug']);
         }
         $this->renderer->render(array_values(array_filter($pages)));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\StationFile;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -12,12 +13,14 @@ use Illuminate\Support\Carbon;
 /**
  * A station file someone brought.
  *
+ * @phpstan-import-type Choices from StationFile
+ *
  * @property int $id
  * @property int $station_id
  * @property string $file the name it was brought under
  * @property int $bytes
  * @property string $checksum SHA-256 of the file; also its name on the disk of originals
- * @property array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}} $choices what a person overruled
+ * @property Choices $choices what a person overruled
  * @property string $state
  * @property int $rows
  * @property int $refused_count

@@ -16,7 +16,11 @@ use Anthesis\Record\QualityReport;
 use Anthesis\Record\RecordUpdate;
 use App\Models\StationRecord;
 
-/** A station file read and checked, and not yet kept. */
+/**
+ * A station file read and checked, and not yet kept.
+ *
+ * @phpstan-type Choices array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}}
+ */
 final readonly class StationFile
 {
     /** @param  RecordUpdate|null  $update how it changes the record in use; null: there is none, or the file replaces it */
@@ -29,7 +33,7 @@ final readonly class StationFile
     }
 
     /**
-     * @param  array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}}  $choices  what a person overrules
+     * @param  Choices  $choices  what a person overrules
      * @param  StationRecord|null  $before  the record in use, which the file updates unless it is to replace it
      *
      * @throws FormatError when the file as a whole cannot be taken

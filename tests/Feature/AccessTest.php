@@ -69,6 +69,15 @@ final class AccessTest extends TestCase
         $this->assertAuthenticatedAs($other);
     }
 
+    public function test_tries_cannot_be_spread_over_made_up_addresses(): void
+    {
+        $person = $this->person();
+        foreach (range(1, 5) as $try) {
+            $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'], ['X-Forwarded-For' => "10.0.0.{$try}"])->assertUnprocessable();
+        }
+        $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'], ['X-Forwarded-For' => '10.0.0.99'])->assertTooManyRequests();
+    }
+
     public function test_forged_requests_are_refused(): void
     {
         // The framework lets its own tests pass without a token; this one asks as a browser would.

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use Anthesis\Exchange\FormatError;
 use App\Actions\KeepStationFile;
-use App\Actions\QueueComputation;
+use App\Actions\UseImport;
 use App\Http\Requests\StationFileRequest;
 use App\Http\Resources\ComputationResource;
 use App\Http\Resources\RecordImportResource;
@@ -44,15 +44,12 @@ class RecordImportController
         return (new ComputationResource($computation))->response()->setStatusCode(202);
     }
 
-    /** Rolls the station back, or forward, to the record this import made. */
-    public function use(RecordImport $import, QueueComputation $queue, Request $request): JsonResponse
+    public function use(RecordImport $import, UseImport $use, Request $request): JsonResponse
     {
-        $zone = $import->station->zone;
-        Gate::authorize('update', $zone);
+        Gate::authorize('update', $import->station->zone);
         $record = $import->record ?? throw ValidationException::withMessages(['import' => 'This file was never imported, so there is no record to go back to.']);
-        $import->station->update(['record_id' => $record->id]);
 
-        return (new ComputationResource($queue->execute($zone, $request->user())))->response()->setStatusCode(202);
+        return (new ComputationResource($use->execute($import, $record, $request->user())))->response()->setStatusCode(202);
     }
 
     /** The file exactly as it was brought. */

@@ -6,10 +6,12 @@ namespace App\Http\Requests;
 
 use Anthesis\Exchange\DateOrder;
 use Anthesis\Exchange\TemperatureUnit;
+use App\Support\StationFile;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rules\Enum;
 
+/** @phpstan-import-type Choices from StationFile */
 class StationFileRequest extends FormRequest
 {
     public function authorize(): bool
@@ -55,7 +57,7 @@ class StationFileRequest extends FormRequest
         return $file;
     }
 
-    /** @return array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}} */
+    /** @return Choices */
     public function choices(): array
     {
         $chosen = array_filter($this->safe(['unit', 'date_order', 'station', 'replace', 'columns']), static fn (mixed $v): bool => $v !== null);

@@ -64,7 +64,7 @@ final class WeekList
      */
     private static function task(array $sheet, string $act, array $span, SowDay $first, SowDay $last): ?array
     {
-        [$opens, $closes] = [self::day($span['first']), self::day($span['last'])];
+        [$opens, $closes] = [SowDay::fromIso($span['first']), SowDay::fromIso($span['last'])];
         $openingThisWeek = $first->daysUntil($opens) <= $first->daysUntil($last);
         if (! $openingThisWeek && $opens->daysUntil($first) >= $span['days']) {
             return null;
@@ -81,10 +81,5 @@ final class WeekList
             'last_chance' => $left < self::LAST_CHANCE_DAYS,
             'opening' => $openingThisWeek && ! $allYear,
         ]];
-    }
-
-    private static function day(string $monthDay): SowDay
-    {
-        return SowDay::of((int) substr($monthDay, 0, 2), (int) substr($monthDay, 3, 2));
     }
 }

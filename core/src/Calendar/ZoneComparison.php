@@ -93,6 +93,6 @@ final class ZoneComparison
     {
         $season = Latitude::of($starts === '01-01' ? 1 : -1)->coldSeasonStart();
 
-        return $season->daysUntil(SowDay::of((int) substr($monthDay, 0, 2), (int) substr($monthDay, 3, 2)));
+        return $season->daysUntil(SowDay::fromIso($monthDay));
     }
 }

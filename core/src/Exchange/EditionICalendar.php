@@ -66,24 +66,19 @@ final class EditionICalendar
     /** @param  array{first: string, last: string, days: int}  $span */
     private static function between(array $span): string
     {
-        return self::sowDay($span['first'])->inWords().' to '.self::sowDay($span['last'])->inWords();
+        return SowDay::fromIso($span['first'])->inWords().' to '.SowDay::fromIso($span['last'])->inWords();
     }
 
     private static function nextOccurrence(string $monthDay, Day $published, string $starts): Day
     {
-        $rulerStart = self::sowDay($starts);
+        $rulerStart = SowDay::fromIso($starts);
         $begun = $rulerStart->daysUntil($published->sowDay());
         $season = $published->plus(-$begun);
-        [$month, $day] = self::sowDay($monthDay)->monthAndDay();
+        [$month, $day] = SowDay::fromIso($monthDay)->monthAndDay();
         $year = $season->year();
         $first = Day::of($year, $month, $day);
 
         return $first->number < $season->number ? Day::of($year + 1, $month, $day) : $first;
-    }
-
-    private static function sowDay(string $monthDay): SowDay
-    {
-        return SowDay::of((int) substr($monthDay, 0, 2), (int) substr($monthDay, 3, 2));
     }
 
     private static function date(Day $day): string

@@ -47,6 +47,18 @@ final readonly class SowDay
         return self::fromNumber(self::BEFORE_MONTH[$month] + $day);
     }
 
+    /** @throws InvalidArgumentException when the text is not an existing day written MM-DD; 29 February is none here */
+    public static function fromIso(string $monthDay): self
+    {
+        if (preg_match('/^(0[1-9]|1[0-2])-(\d\d)$/', $monthDay, $found) === 1) {
+            $number = self::BEFORE_MONTH[(int) $found[1]] + (int) $found[2];
+            if ($number >= 1 && $number <= self::YEAR && (new self($number))->iso() === $monthDay) {
+                return new self($number);
+            }
+        }
+        throw new InvalidArgumentException("“{$monthDay}” is not a day of the year written as MM-DD.");
+    }
+
     /** @return array{int, int} month 1…12 and day of the month */
     public function monthAndDay(): array
     {

@@ -63,6 +63,21 @@ final class DayTest extends TestCase
         }
     }
 
+    public function test_a_day_of_the_year_is_read_back_as_it_is_written(): void
+    {
+        foreach (range(1, 365) as $number) {
+            self::assertSame($number, SowDay::fromIso(SowDay::fromNumber($number)->iso())->number);
+        }
+        foreach (['02-29', '04-31', '13-01', '00-10', '05-00', '5-1', '05-12x', ''] as $text) {
+            try {
+                SowDay::fromIso($text);
+                self::fail("“{$text}” was taken for a day.");
+            } catch (InvalidArgumentException $error) {
+                self::assertStringContainsString('written as MM-DD', $error->getMessage());
+            }
+        }
+    }
+
     public function test_a_latitude_off_the_globe_is_refused(): void
     {
         self::assertTrue(Latitude::of(0)->isNorth());

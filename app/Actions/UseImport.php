@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Computation;
+use App\Models\RecordImport;
+use App\Models\StationRecord;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Rolls a station back, or forward, to the record an import made, and computes its zone anew. */
+final class UseImport
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    public function execute(RecordImport $import, StationRecord $record, User $user): Computation
+    {
+        return DB::transaction(function () use ($import, $record, $user): Computation {
+            $import->station->update(['record_id' => $record->id]);
+
+            return $this->queue->execute($import->station->zone, $user);
+        });
+    }
+}
