@@ -13,7 +13,6 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
 use Anthesis\Soil\Site;
-use Anthesis\Soil\SoilTemperature;
 use Anthesis\Window\CountBack;
 use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
@@ -69,10 +68,7 @@ foreach ([30, 60, 120] as $years) {
             YearRuler::of($report->usable, $place);
         }),
         best(function () use (&$report, &$place): void {
-            ClimateSheet::of($report->usable, $place, CropCsv::standard()->crops);
-            foreach (Site::names() as $site) {
-                SoilTemperature::of($report->usable, Latitude::of(46.8), Site::named($site))->normals();
-            }
+            ClimateSheet::of($report->usable, $place, CropCsv::standard()->crops, Site::presets());
         }),
         best(function () use (&$place): void {
             $back = new CountBack($place, CountBackSettings::conventional());

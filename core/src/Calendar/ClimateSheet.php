@@ -15,8 +15,12 @@ use Anthesis\Climate\Trend;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\SowDay;
+use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
+use Anthesis\Sun\DayLengthDates;
 use Anthesis\Window\PlaceEvidence;
 
 /**
@@ -24,9 +28,15 @@ use Anthesis\Window\PlaceEvidence;
  *
  * A plain document, ready for JSON. Days of the year are "MM-DD"; dates "YYYY-MM-DD"; temperatures °C.
  *
+ * - `to_come`, `has_come`: list<int> length 365, seasons whose last freeze is on or after the day, whose first is on or before it
+ * - `day_lengths`: when days grow to so many hours and fall below them; null where they never do
+ * - `sites`: per site the normal soil of each sow day (°C at 5 cm) and when soil first holds a temperature for five days
+ *
  * @phpstan-type SeasonFreezes array{season: int, first: string|null, last: string|null, first_date: string|null, last_date: string|null}
- * @phpstan-type ThresholdSheet array{threshold: string, celsius: float, in_words: string, seasons: list<SeasonFreezes>, trend: array{days_per_decade: float, p: float, in_words: string}|null}
- * @phpstan-type Climate array{season_starts: string, thresholds: list<ThresholdSheet>, hardiness: array{mean_extreme_minimum: float, half_zone: string}|null, heat: list<array{celsius: float, days_a_year: float|null, first: string|null, last: string|null}>, degree_days: list<array{base: float, a_year: float|null}>, soil_dates: list<array{celsius: float, one_year_in_two: string|null, four_years_in_five: string|null}>, normals: array{minimum: list<float>, maximum: list<float>}, completeness: list<array{year: int, months: list<int>}>}
+ * @phpstan-type ThresholdSheet array{threshold: string, celsius: float, in_words: string, seasons: list<SeasonFreezes>, to_come: list<int>, has_come: list<int>, trend: array{days_per_decade: float, p: float, in_words: string}|null}
+ * @phpstan-type DatedSoil array{celsius: float, one_year_in_two: string|null, four_years_in_five: string|null}
+ * @phpstan-type SiteSoil array{site: string, soil: list<float>, soil_dates: list<DatedSoil>}
+ * @phpstan-type Climate array{season_starts: string, thresholds: list<ThresholdSheet>, hardiness: array{mean_extreme_minimum: float, half_zone: string}|null, heat: list<array{celsius: float, days_a_year: float|null, first: string|null, last: string|null}>, degree_days: list<array{base: float, a_year: float|null}>, day_lengths: list<array{hours: float, reached: string|null, lost: string|null, days: int}>, sites: list<SiteSoil>, normals: array{minimum: list<float>, maximum: list<float>}, completeness: list<array{year: int, months: list<int>}>}
  */
 final class ClimateSheet
 {
@@ -34,34 +44,33 @@ final class ClimateSheet
 
     private const BASES = [5.0, 10.0];
 
+    private const DAY_LENGTHS = [8.0, 9.0, 10.0, 11.0, 12.0, 13.0, 14.0, 15.0, 16.0];
+
     /** Below this the trend is called one. */
     private const TREND_P = 0.1;
 
     /**
      * @param  DailyRecord  $usable  as quality control leaves it
      * @param  list<Crop>  $crops  their soil temperatures are the ones dated
+     * @param  non-empty-list<Site>  $sites  whose soil is followed
      * @return Climate
      */
-    public static function of(DailyRecord $usable, PlaceEvidence $place, array $crops): array
+    public static function of(DailyRecord $usable, PlaceEvidence $place, array $crops, array $sites): array
     {
         $latitude = $place->latitude;
         $round = static fn (float $v): float => round($v, 1);
-        $soil = SoilTemperature::of($usable, $latitude, $place->site);
         $hardiness = Hardiness::of($place->freeze(FreezeThreshold::LightFreeze)->seasons);
-        $heat = $soilDates = [];
+        $heat = [];
         foreach (self::HEAT as $celsius) {
             $days = Heat::of($usable, $latitude, $celsius);
             $heat[] = ['celsius' => $celsius, 'days_a_year' => $days->daysAYear === null ? null : round($days->daysAYear, 1),
                 'first' => $days->first?->iso(), 'last' => $days->last?->iso()];
         }
-        foreach (self::soilTemperatures($crops) as $celsius) {
-            $date = SoilDate::of($soil, $latitude, $celsius);
-            $soilDates[] = ['celsius' => $celsius, 'one_year_in_two' => $date->oneYearInTwo?->iso(), 'four_years_in_five' => $date->fourYearsInFive?->iso()];
-        }
+        $asked = self::soilTemperatures($crops);
 
         return [
             'season_starts' => $latitude->coldSeasonStart()->iso(),
-            'thresholds' => array_map(static fn (FreezeThreshold $t): array => self::threshold($t, $place->freeze($t)), FreezeThreshold::cases()),
+            'thresholds' => array_map(static fn (FreezeThreshold $t): array => self::threshold($latitude, $t, $place->freeze($t)), FreezeThreshold::cases()),
             'hardiness' => $hardiness === null ? null : ['mean_extreme_minimum' => round($hardiness->meanExtremeMinimum, 1), 'half_zone' => $hardiness->halfZone],
             'heat' => $heat,
             'degree_days' => array_map(static function (float $base) use ($usable, $latitude): array {
@@ -69,7 +78,8 @@ final class ClimateSheet
 
                 return ['base' => $base, 'a_year' => $sum === null ? null : round($sum)];
             }, self::BASES),
-            'soil_dates' => $soilDates,
+            'day_lengths' => array_map(static fn (float $hours): array => self::dayLength($latitude, $hours), self::DAY_LENGTHS),
+            'sites' => array_map(static fn (Site $site): array => self::site($usable, $latitude, $site, $asked), $sites),
             'normals' => [
                 'minimum' => array_map($round, Normals::of($usable->first, $usable->minimum)->values),
                 'maximum' => array_map($round, Normals::of($usable->first, $usable->maximum)->values),
@@ -79,15 +89,18 @@ final class ClimateSheet
     }
 
     /** @return ThresholdSheet */
-    private static function threshold(FreezeThreshold $threshold, FreezeStatistics $freezes): array
+    private static function threshold(Latitude $latitude, FreezeThreshold $threshold, FreezeStatistics $freezes): array
     {
+        $offsets = array_map(static fn (int $day): int => $freezes->seasonStart->daysUntil(SowDay::fromNumber($day)), range(1, SowDay::YEAR));
         $trend = $freezes->trendOfLast();
 
         return [
             'threshold' => $threshold->value,
             'celsius' => $threshold->celsius(),
             'in_words' => $threshold->inWords(),
-            'seasons' => array_map(static fn (ColdSeason $s): array => self::season($freezes, $s), $freezes->seasons),
+            'seasons' => array_map(static fn (ColdSeason $s): array => self::season($latitude, $s), $freezes->seasons),
+            'to_come' => array_map($freezes->seasonsWithFreezeOnOrAfter(...), $offsets),
+            'has_come' => array_map($freezes->seasonsWithFreezeOnOrBefore(...), $offsets),
             'trend' => $trend === null ? null : [
                 'days_per_decade' => round($trend->daysPerDecade, 1),
                 'p' => round($trend->p, 3),
@@ -97,11 +110,9 @@ final class ClimateSheet
     }
 
     /** @return SeasonFreezes */
-    private static function season(FreezeStatistics $freezes, ColdSeason $season): array
+    private static function season(Latitude $latitude, ColdSeason $season): array
     {
-        // The season is named after the year it ends in where it starts after midsummer, else after the year it lies in.
-        [$month, $day] = $freezes->seasonStart->monthAndDay();
-        $start = Day::of($month === 7 ? $season->season - 1 : $season->season, $month, $day);
+        [$start] = $latitude->coldSeason($season->season);
         $date = static fn (?int $offset): ?Day => $offset === null ? null : $start->plus($offset);
 
         return [
@@ -122,6 +133,29 @@ final class ClimateSheet
 
         return "The last freeze comes {$days} days ".($trend->daysPerDecade < 0 ? 'earlier' : 'later').' per decade (p '
             .number_format($trend->p, 2).'). It is shown, not applied: choose for yourself whether to lean on recent years.';
+    }
+
+    /** @return array{hours: float, reached: string|null, lost: string|null, days: int} */
+    private static function dayLength(Latitude $latitude, float $hours): array
+    {
+        $dates = DayLengthDates::of($latitude, $hours);
+
+        return ['hours' => $hours, 'reached' => $dates->reached?->iso(), 'lost' => $dates->lost?->iso(), 'days' => $dates->days];
+    }
+
+    /**
+     * @param  list<float>  $asked  °C
+     * @return SiteSoil
+     */
+    private static function site(DailyRecord $usable, Latitude $latitude, Site $site, array $asked): array
+    {
+        $soil = SoilTemperature::of($usable, $latitude, $site);
+        $dates = [];
+        foreach (SoilDate::all($soil, $latitude, $asked) as $date) {
+            $dates[] = ['celsius' => $date->celsius, 'one_year_in_two' => $date->oneYearInTwo?->iso(), 'four_years_in_five' => $date->fourYearsInFive?->iso()];
+        }
+
+        return ['site' => $site->name, 'soil' => array_map(static fn (float $v): float => round($v, 1), $soil->normals()->values), 'soil_dates' => $dates];
     }
 
     /**

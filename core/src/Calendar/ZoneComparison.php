@@ -34,7 +34,7 @@ final class ZoneComparison
         $rows = [];
         foreach ($zones as $slug => $zone) {
             $freezes = $zone['ruler']['freezes'][self::LIGHT_FREEZE];
-            $soil = array_column($zone['climate']['soil_dates'], 'one_year_in_two', 'celsius');
+            $soil = array_column($zone['climate']['sites'][0]['soil_dates'], 'one_year_in_two', 'celsius');
             $rows[] = [
                 'zone' => $slug,
                 'seasons' => $zone['ruler']['seasons'],

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Anthesis\Climate;
 
 use Anthesis\Record\DailyRecord;
-use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\SowDay;
 
@@ -56,24 +55,17 @@ final readonly class FreezeStatistics
         ?int $fromSeason = null,
         ?int $toSeason = null,
     ): self {
-        $start = $latitude->coldSeasonStart();
-        [$month, $day] = $start->monthAndDay();
-        $labelAhead = $latitude->isNorth() ? 1 : 0;
         $seasons = [];
-        for ($year = $record->first->year() - 1; $year <= $record->last()->year(); $year++) {
-            $season = $year + $labelAhead;
-            if ($season < ($fromSeason ?? $season) || $season > ($toSeason ?? $season)) {
-                continue;
-            }
-            $first = Day::numberOf($year, $month, $day);
-            $length = Day::numberOf($year + 1, $month, $day) - $first;
-            $found = self::season($season, $record->minimum, $first - $record->first->number, $length, $thresholdCelsius);
+        for ($season = $fromSeason ?? $record->first->year() - 1; $season <= ($toSeason ?? $record->last()->year() + 1); $season++) {
+            [$first, $last] = $latitude->coldSeason($season);
+            $length = $last->number - $first->number + 1;
+            $found = self::season($season, $record->minimum, $first->number - $record->first->number, $length, $thresholdCelsius);
             if ($found !== null) {
                 $seasons[] = $found;
             }
         }
 
-        return new self($thresholdCelsius, $start, $seasons);
+        return new self($thresholdCelsius, $latitude->coldSeasonStart(), $seasons);
     }
 
     public function count(): int

@@ -18,8 +18,6 @@ final class DailyTable implements StationFormat
 {
     public const HEADING_REMEDY = 'The first row must name a date, a minimum and a maximum, for example “date,tmin_c,tmax_c”.';
 
-    private const DELIMITERS = [',', ';', "\t", '|'];
-
     private const MISSING = ['', '-', 'na', 'n/a', 'nan', 'null', 'm', '-9999', '-9999.0', '-999', '-999.0', '-99.9', '-999.9', '9999', '9999.9'];
 
     private const NAMES = [
@@ -42,8 +40,8 @@ final class DailyTable implements StationFormat
     public function read(LineSource $lines, ReadingChoices $choices): iterable
     {
         $head = array_values(array_filter($lines->peek(400), static fn (string $line): bool => trim($line) !== ''));
-        $delimiter = $choices->delimiter ?? $this->delimiter($head[0]);
-        $rows = array_map(static fn (string $line): array => self::cells($line, $delimiter), $head);
+        $delimiter = $choices->delimiter ?? Delimited::delimiterOf($head[0]);
+        $rows = array_map(static fn (string $line): array => Delimited::cells($line, $delimiter), $head);
         $hasHeading = ! $this->looksLikeARow($rows[0]);
         [$headingLine, $names] = $this->heading($lines, $hasHeading, $rows[0], $delimiter);
         $columns = $this->columns($headingLine, $names, $hasHeading ? array_slice($rows, 1) : $rows, $hasHeading, $choices);
@@ -57,7 +55,7 @@ final class DailyTable implements StationFormat
             if (trim($line, " \t,;|") === '') {
                 continue;
             }
-            $cells = self::cells($line, $delimiter);
+            $cells = Delimited::cells($line, $delimiter);
             $station = isset($columns['station']) ? ($cells[$columns['station']] ?? '') : null;
             if (! $stations->wants($station)) {
                 continue;
@@ -96,7 +94,7 @@ final class DailyTable implements StationFormat
         $day = $layout->order->read($date);
         if ($day === null) {
             $written = ['year-first' => 'YYYY-MM-DD', 'day-first' => 'DD.MM.YYYY', 'month-first' => 'MM/DD/YYYY'][$layout->order->value];
-            $series->refuse($line, $layout->names[$columns['date']], '“'.self::shown($date)."” is not a date written as {$written}");
+            $series->refuse($line, $layout->names[$columns['date']], '“'.Delimited::shown($date)."” is not a date written as {$written}");
 
             return;
         }
@@ -133,7 +131,7 @@ final class DailyTable implements StationFormat
         }
         $column = $layout->names[$layout->columns[$what]];
         if (preg_match('/^([+-]?(?:\d+(?:\.\d*)?|\.\d+))\s*°?\s*([cf])?$/iu', $text, $found) !== 1) {
-            $series->refuse($line, $column, '“'.self::shown($text).'” is not a temperature');
+            $series->refuse($line, $column, '“'.Delimited::shown($text).'” is not a temperature');
 
             return false;
         }
@@ -141,7 +139,7 @@ final class DailyTable implements StationFormat
             $unit = strtolower($found[2]) === 'c' ? TemperatureUnit::Celsius : TemperatureUnit::Fahrenheit;
             $rest = $layout->stated ?? $series->unitInCells ?? $unit;
             if ($unit !== $rest) {
-                throw FormatError::at($line, '“'.self::shown($text)."” is in {$unit->symbol()} and the rest of the file in {$rest->symbol()}. Bring the file in one unit.", $column);
+                throw FormatError::at($line, '“'.Delimited::shown($text)."” is in {$unit->symbol()} and the rest of the file in {$rest->symbol()}. Bring the file in one unit.", $column);
             }
             $series->unitInCells = $unit;
         }
@@ -157,19 +155,6 @@ final class DailyTable implements StationFormat
     private static function flagged(array $cells, ?int $column): bool
     {
         return $column !== null && trim(explode(',', $cells[$column] ?? '')[1] ?? '') !== '';
-    }
-
-    private function delimiter(string $line): string
-    {
-        $counts = [];
-        foreach (self::DELIMITERS as $delimiter) {
-            $counts[$delimiter] = substr_count($line, $delimiter);
-        }
-        // A semicolon, tab or bar parts columns even where decimal commas outnumber it.
-        $others = array_filter(array_slice($counts, 1));
-        arsort($others);
-
-        return $others === [] ? ',' : (string) array_key_first($others);
     }
 
     /** @param  list<string>  $cells */
@@ -193,7 +178,7 @@ final class DailyTable implements StationFormat
             continue;
         }
 
-        return [$lines->number, self::cells((string) $line, $delimiter) ?: ['']];
+        return [$lines->number, Delimited::cells((string) $line, $delimiter) ?: ['']];
     }
 
     /**
@@ -218,7 +203,7 @@ final class DailyTable implements StationFormat
         $columns = [];
         foreach (self::NAMES as $what => $known) {
             foreach ($names as $i => $name) {
-                if (in_array(self::bare($name), $known, true)) {
+                if (in_array(Delimited::bare($name), $known, true)) {
                     if (isset($columns[$what])) {
                         throw FormatError::at($line, self::IN_WORDS[$what]." is given twice, as “{$names[$columns[$what]]}” and “{$name}”. Keep one of them.");
                     }
@@ -226,7 +211,7 @@ final class DailyTable implements StationFormat
                 }
             }
             if (! isset($columns[$what]) && in_array($what, ['date', 'minimum', 'maximum'], true)) {
-                $found = implode(', ', array_map(static fn (string $n): string => '“'.self::shown($n).'”', array_slice($names, 0, 8)));
+                $found = implode(', ', array_map(static fn (string $n): string => '“'.Delimited::shown($n).'”', array_slice($names, 0, 8)));
                 throw FormatError::at($line, 'no column for '.self::IN_WORDS[$what]." among {$found}. ".self::HEADING_REMEDY);
             }
         }
@@ -274,40 +259,11 @@ final class DailyTable implements StationFormat
 
     private function statedUnit(int $line, string $minimum, string $maximum): ?TemperatureUnit
     {
-        [$low, $high] = [self::unitIn($minimum), self::unitIn($maximum)];
+        [$low, $high] = [Delimited::unitIn($minimum), Delimited::unitIn($maximum)];
         if ($low !== null && $high !== null && $low !== $high) {
             throw FormatError::at($line, "“{$minimum}” is in {$low->symbol()} and “{$maximum}” in {$high->symbol()}. Bring both in one unit.");
         }
 
         return $low ?? $high;
-    }
-
-    private static function unitIn(string $name): ?TemperatureUnit
-    {
-        return match (1) {
-            preg_match('/(^|[^a-z])(c|celsius|degc|deg_c)[\])\s]*$/iu', $name) => TemperatureUnit::Celsius,
-            preg_match('/(^|[^a-z])(f|fahrenheit|degf|deg_f)[\])\s]*$/iu', $name) => TemperatureUnit::Fahrenheit,
-            default => null,
-        };
-    }
-
-    /** The column's name without unit and punctuation: "Min (°C)" is "min". */
-    private static function bare(string $name): string
-    {
-        $bare = preg_replace('/[^a-z]+/', '_', mb_strtolower(str_replace('°', ' ', $name)));
-        $bare = preg_replace('/_(c|f|celsius|fahrenheit|degc|degf|deg_c|deg_f)_*$/', '', (string) $bare);
-
-        return trim((string) $bare, '_');
-    }
-
-    /** @return list<string> */
-    private static function cells(string $line, string $delimiter): array
-    {
-        return array_map(static fn (?string $cell): string => trim((string) $cell), str_getcsv($line, $delimiter, '"', ''));
-    }
-
-    private static function shown(string $text): string
-    {
-        return mb_strlen($text) > 40 ? mb_substr($text, 0, 39).'…' : $text;
     }
 }

@@ -36,6 +36,22 @@ final readonly class DailyRecord
         return $this->first->plus($this->days() - 1);
     }
 
+    /**
+     * The days of the record from one day to another, both included, as far as the record reaches.
+     *
+     * @throws InvalidArgumentException when none of them is on record
+     */
+    public function between(Day $from, Day $to): self
+    {
+        $start = max(0, $from->number - $this->first->number);
+        $length = min($this->days() - 1, $to->number - $this->first->number) - $start + 1;
+        if ($length <= 0) {
+            throw new InvalidArgumentException("The record has no day between {$from->iso()} and {$to->iso()}.");
+        }
+
+        return new self($this->first->plus($start), array_slice($this->minimum, $start, $length), array_slice($this->maximum, $start, $length));
+    }
+
     /** @return list<Gap> runs of days on which the minimum or the maximum is missing, in order */
     public function gaps(): array
     {

@@ -39,4 +39,17 @@ final readonly class Latitude
     {
         return SowDay::of($this->isNorth() ? 7 : 1, 15);
     }
+
+    /**
+     * A cold season by its name: the year a northern one ends in, a southern one lies in.
+     *
+     * @return array{Day, Day} its first and last day
+     */
+    public function coldSeason(int $season): array
+    {
+        [$month, $day] = $this->coldSeasonStart()->monthAndDay();
+        $year = $this->isNorth() ? $season - 1 : $season;
+
+        return [Day::of($year, $month, $day), Day::of($year + 1, $month, $day)->plus(-1)];
+    }
 }

@@ -43,12 +43,18 @@ final readonly class ProbeCalibration
 
     /**
      * @param  DailyRecord  $record  as quality control leaves it
-     * @param  list<ProbeReading>  $readings
+     * @param  Site  $site  an offset it has already is set aside: the readings say all of it anew
+     * @param  list<ProbeReading>  $readings  all at one depth
      *
-     * @throws InvalidArgumentException when no reading falls on a day of the record
+     * @throws InvalidArgumentException when no reading falls on a day of the record, or they come from several depths
      */
     public static function of(DailyRecord $record, Latitude $latitude, Site $site, array $readings): self
     {
+        $depths = array_unique(array_map(static fn (ProbeReading $r): string => (string) $r->depth, $readings));
+        if (count($depths) > 1) {
+            throw new InvalidArgumentException('The readings come from several depths ('.implode(' m, ', $depths).' m); take one at a time.');
+        }
+        $site = $site->withoutOffset()->atDepth($readings[0]->depth ?? $site->depth);
         $means = [];
         foreach ($readings as $reading) {
             $i = $reading->day->number - $record->first->number;

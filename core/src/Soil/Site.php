@@ -9,6 +9,9 @@ use InvalidArgumentException;
 /** A kind of growing place: how it shifts air, sun, soil and night cold against the weather station's. */
 final readonly class Site
 {
+    /** Where sowing depths are judged, m. */
+    public const DEPTH = 0.05;
+
     /** name => [air °C, sun °C, rate, night protection °C] */
     private const PRESETS = [
         'open ground' => [0.0, 2.0, 1.0, 0.0],
@@ -31,6 +34,7 @@ final readonly class Site
      * @param  float  $protection  added to the minimum, on top of air, where freezing is judged, °C
      * @param  float  $depth  m
      * @param  float  $diffusivity  thermal diffusivity of the soil, m² s⁻¹
+     * @param  float  $offset  what readings on the spot add to the modelled soil, °C
      */
     public function __construct(
         public string $name,
@@ -38,8 +42,9 @@ final readonly class Site
         public float $sun,
         public float $rate,
         public float $protection,
-        public float $depth = 0.05,
+        public float $depth = self::DEPTH,
         public float $diffusivity = 0.6e-6,
+        public float $offset = 0.0,
     ) {
     }
 
@@ -66,13 +71,25 @@ final readonly class Site
         return array_keys(self::PRESETS);
     }
 
+    /** @return list<self> the sites every service starts from, open ground first */
+    public static function presets(): array
+    {
+        return array_map(self::named(...), self::names());
+    }
+
     public function atDepth(float $metres): self
     {
-        return new self($this->name, $this->air, $this->sun, $this->rate, $this->protection, $metres, $this->diffusivity);
+        return new self($this->name, $this->air, $this->sun, $this->rate, $this->protection, $metres, $this->diffusivity, $this->offset);
     }
 
     public function withRate(float $rate): self
     {
-        return new self($this->name, $this->air, $this->sun, $rate, $this->protection, $this->depth, $this->diffusivity);
+        return new self($this->name, $this->air, $this->sun, $rate, $this->protection, $this->depth, $this->diffusivity, $this->offset);
+    }
+
+    /** The model at this site as it comes out of the formula, without what readings added. */
+    public function withoutOffset(): self
+    {
+        return new self($this->name, $this->air, $this->sun, $this->rate, $this->protection, $this->depth, $this->diffusivity);
     }
 }

@@ -29,14 +29,25 @@ final readonly class SoilDate
 
     public static function of(SoilTemperature $soil, Latitude $latitude, float $celsius): self
     {
-        $offsets = [];
-        foreach (RulerYears::of($soil->first, $soil->dailyMean, $latitude) as $year) {
-            $offsets[] = self::firstRun($year, $celsius);
-        }
-        sort($offsets);
-        $day = static fn (?float $offset): ?SowDay => $offset === null ? null : $latitude->midwinter()->plus((int) ceil($offset));
+        return self::all($soil, $latitude, [$celsius])[0];
+    }
 
-        return new self($celsius, count($offsets), $day(Quantile::of($offsets, 0.5)), $day(Quantile::of($offsets, 0.8)));
+    /**
+     * @param  list<float>  $temperatures  °C
+     * @return list<self> in the order of the temperatures
+     */
+    public static function all(SoilTemperature $soil, Latitude $latitude, array $temperatures): array
+    {
+        $years = RulerYears::of($soil->first, $soil->dailyMean, $latitude);
+        $day = static fn (?float $offset): ?SowDay => $offset === null ? null : $latitude->midwinter()->plus((int) ceil($offset));
+        $dates = [];
+        foreach ($temperatures as $celsius) {
+            $offsets = array_map(static fn (array $year): float => self::firstRun($year, $celsius), array_values($years));
+            sort($offsets);
+            $dates[] = new self($celsius, count($offsets), $day(Quantile::of($offsets, 0.5)), $day(Quantile::of($offsets, 0.8)));
+        }
+
+        return $dates;
     }
 
     /** @param  list<float|null>  $year */

@@ -18,7 +18,7 @@ final class ClimateSheetTest extends TestCase
     {
         $record = Fixtures::record($station);
 
-        return ClimateSheet::of($record, PlaceEvidence::of($record, Fixtures::latitude($station), Site::openGround()), CropCsv::standard()->crops);
+        return ClimateSheet::of($record, PlaceEvidence::of($record, Fixtures::latitude($station), Site::openGround()), CropCsv::standard()->crops, Site::presets());
     }
 
     public function test_seasons_are_dated_with_their_year(): void
@@ -44,7 +44,7 @@ final class ClimateSheetTest extends TestCase
 
     public function test_soil_dates_come_later_for_warmer_soil_and_for_more_certainty(): void
     {
-        $dates = $this->sheet('north')['soil_dates'];
+        $dates = $this->sheet('north')['sites'][0]['soil_dates'];
         self::assertSame([3.0, 4.0, 5.0], array_slice(array_column($dates, 'celsius'), 0, 3));
         $reached = $sorted = array_column($dates, 'one_year_in_two');
         sort($sorted);

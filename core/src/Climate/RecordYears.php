@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Climate;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Latitude;
+use InvalidArgumentException;
+
+/** Which years of a record to lean on: all of them, the latest ones, or a period. Years are those of cold seasons. */
+final class RecordYears
+{
+    /** The choices of an educator, in years; all is the other one. */
+    public const LATEST = [30, 20, 15];
+
+    /** @return DailyRecord from the start of the cold season with which the latest $years complete ones begin; whole if shorter */
+    public static function latest(DailyRecord $record, Latitude $latitude, int $years): DailyRecord
+    {
+        $seasons = FreezeStatistics::of($record, $latitude, FreezeThreshold::LightFreeze->celsius())->seasons;
+        if (count($seasons) <= $years) {
+            return $record;
+        }
+
+        return $record->between($latitude->coldSeason($seasons[count($seasons) - $years]->season)[0], $record->last());
+    }
+
+    /**
+     * @return DailyRecord the days of the cold seasons from one year to another
+     *
+     * @throws InvalidArgumentException when the record has none of them
+     */
+    public static function period(DailyRecord $record, Latitude $latitude, int $from, int $to): DailyRecord
+    {
+        return $record->between($latitude->coldSeason($from)[0], $latitude->coldSeason($to)[1]);
+    }
+}
