@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\CalibrationController;
 use App\Http\Controllers\ClimateController;
 use App\Http\Controllers\ComputationController;
 use App\Http\Controllers\EditionController;
@@ -9,6 +10,8 @@ use App\Http\Controllers\QualityController;
 use App\Http\Controllers\RecordImportController;
 use App\Http\Controllers\RecordPreviewController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SiteController;
+use App\Http\Controllers\StationController;
 use App\Http\Controllers\WindowsController;
 use App\Http\Controllers\ZoneComparisonController;
 use App\Http\Controllers\ZoneController;
@@ -39,6 +42,15 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/quality', [QualityController::class, 'index']);
         Route::post('zones/{zone}/quality', [QualityController::class, 'store']);
         Route::delete('zones/{zone}/quality/{decision}', [QualityController::class, 'destroy'])->whereNumber('decision');
+        Route::get('zones/{zone}/stations', [StationController::class, 'index']);
+        Route::put('zones/{zone}/stations', [StationController::class, 'update']);
+        Route::put('zones/{zone}/years', [StationController::class, 'years']);
+        Route::post('zones/{zone}/calibrations', [CalibrationController::class, 'store']);
+        Route::get('sites', [SiteController::class, 'index']);
+        Route::post('sites', [SiteController::class, 'store']);
+        Route::patch('sites/{site}', [SiteController::class, 'update'])->whereNumber('site');
+        Route::delete('sites/{site}', [SiteController::class, 'destroy'])->whereNumber('site');
+        Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
         Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);
         Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);
@@ -47,5 +59,6 @@ Route::prefix('api')->group(static function (): void {
     });
 });
 
+Route::get('/desk-files/zones/{zone}/record.csv', [StationController::class, 'csv'])->middleware('auth')->name('filled-record');
 Route::get('/desk-files/record-imports/{import}', [RecordImportController::class, 'original'])
     ->whereNumber('import')->middleware('auth')->name('original');

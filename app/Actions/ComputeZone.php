@@ -4,24 +4,22 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Calendar\CropSheet;
-use Anthesis\Calendar\YearRuler;
 use Anthesis\Crop\Crop;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\RecordTooShort;
-use Anthesis\Soil\Site;
 use Anthesis\Window\CountBack;
 use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
 use App\Models\Computation;
 use App\Models\Result;
-use App\Models\StationRecord;
-use Closure;
+use App\Models\Site;
+use App\Support\Results;
+use App\Support\ZoneRecord;
 
 /**
- * Computes the year ruler and every crop's windows of a zone, and keeps each under a fingerprint of what it was computed
+ * Computes the climate and every crop's windows of a zone, and keeps each under a fingerprint of what it was computed
  * from. What is there already is not computed again.
  */
 final class ComputeZone
@@ -31,11 +29,18 @@ final class ComputeZone
     /** Progress is told each time this many crops are done. */
     private const PROGRESS_STEP = 10;
 
+    public function __construct(private readonly ComputeClimate $climate)
+    {
+    }
+
     /** @throws RecordTooShort when the record holds too little to compute from */
-    public function execute(Computation $computation, StationRecord $record): void
+    public function execute(Computation $computation, ZoneRecord $record): void
     {
         $settings = CountBackSettings::conventional();
-        $site = Site::openGround();
+        $zone = $computation->zone;
+        $latitude = Latitude::of($zone->latitude);
+        $site = Site::forZone($zone)[0];
+        $crops = CropCsv::standard()->crops;
         $method = [
             'school' => self::SCHOOL,
             'spring_risk' => $settings->springRisk->chance,
@@ -44,46 +49,28 @@ final class ComputeZone
             'short_day_allowance' => $settings->shortDayAllowance,
             'site' => $site->name,
         ];
-        $latitude = Latitude::of($computation->zone->latitude);
-        $crops = CropCsv::standard()->crops;
-        $usable = $record->usable();
-        $place = ['record' => $usable->checksum(), 'latitude' => $latitude->degrees, 'site' => $site];
-        $rulerHash = Result::hashOf(Result::RULER, $place);
-        $climateHash = Result::hashOf(Result::CLIMATE, [$place, array_map(static fn (Crop $c): array => [$c->soilMinSowC, $c->soilMinSetOutC], $crops)]);
+        $place = ['record' => $record->used->checksum(), 'latitude' => $latitude->degrees, 'site' => $site];
         $sheetHashes = [];
         foreach ($crops as $crop) {
             $sheetHashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum()]);
         }
-        $known = array_flip(Result::query()->whereIn('hash', [$rulerHash, $climateHash, ...array_values($sheetHashes)])->pluck('hash')->all());
 
-        $computation->update(['step' => 'reading the freezes, the soil and the light', 'done' => 0, 'total' => count($crops), 'record_id' => $record->id]);
-        if (count($known) < count($crops) + 2) {
-            $evidence = PlaceEvidence::of($usable, $latitude, $site);
-            $this->keepUnless($known, $rulerHash, Result::RULER, static fn (): array => YearRuler::of($usable, $evidence));
-            $this->keepUnless($known, $climateHash, Result::CLIMATE, static fn (): array => ClimateSheet::of($usable, $evidence, $crops));
-            $this->keepSheets($computation, $crops, $sheetHashes, $known, new CountBack($evidence, $settings));
+        $computation->update(['step' => 'reading the freezes, the soil and the light', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
+        $climate = $this->climate->execute($zone, $record->used);
+        $known = array_flip(Result::query()->whereIn('hash', array_values($sheetHashes))->pluck('hash')->all());
+        if (count($known) < count($crops)) {
+            $this->keepSheets($computation, $crops, $sheetHashes, $known, new CountBack(PlaceEvidence::of($record->used, $latitude, $site), $settings));
         }
         $computation->update([
             'state' => Computation::DONE,
             'step' => 'done',
             'done' => count($crops),
             'method' => $method,
-            'ruler_hash' => $rulerHash,
-            'climate_hash' => $climateHash,
+            'ruler_hash' => $climate['ruler'],
+            'climate_hash' => $climate['climate'],
             'sheet_hashes' => $sheetHashes,
             'finished_at' => now(),
         ]);
-    }
-
-    /**
-     * @param  array<string, int>  $known
-     * @param  Closure(): array<string, mixed>  $compute
-     */
-    private function keepUnless(array $known, string $hash, string $kind, Closure $compute): void
-    {
-        if (! isset($known[$hash])) {
-            $this->keep([[$hash, $kind, $compute()]]);
-        }
     }
 
     /**
@@ -100,18 +87,8 @@ final class ComputeZone
                     $sheets[] = [$hashes[$crop->slug], Result::SHEET, CropSheet::of($crop, self::SCHOOL, $countBack->windows($crop))];
                 }
             }
-            $this->keep($sheets);
+            Results::keep($sheets);
             $computation->update(['step' => 'working out the windows', 'done' => $i * self::PROGRESS_STEP + count($chunk)]);
         }
-    }
-
-    /** @param  list<array{string, string, array<string, mixed>}>  $results hash, kind, content */
-    private function keep(array $results): void
-    {
-        Result::query()->insertOrIgnore(array_map(static fn (array $r): array => [
-            'hash' => $r[0],
-            'kind' => $r[1],
-            'payload' => json_encode($r[2], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
-        ], $results));
     }
 }

@@ -25,16 +25,20 @@ final class KeepStationFile
     {
     }
 
-    /** @param  Choices  $choices what a person overruled */
-    public function execute(Zone $zone, UploadedFile $file, array $choices, User $user): Computation
+    /**
+     * @param  Station|null  $station  whose file it is; null: of a new station, the primary one or the next to fill in
+     * @param  Choices  $choices  what a person overruled
+     * @param  array{name?: string|null, height_m?: int|null}  $new  what is said of a new station
+     */
+    public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, User $user, array $new = []): Computation
     {
         $checksum = (string) hash_file('sha256', $file->getRealPath());
         if (! Storage::disk('originals')->exists($checksum)) {
             Storage::disk('originals')->putFileAs('', $file, $checksum);
         }
 
-        return DB::transaction(function () use ($zone, $file, $choices, $user, $checksum): Computation {
-            $station = Station::query()->firstOrCreate(['zone_id' => $zone->id, 'rank' => 1], ['name' => "{$zone->name} station"]);
+        return DB::transaction(function () use ($zone, $station, $file, $choices, $user, $checksum, $new): Computation {
+            $station ??= $this->addStation($zone, $new);
             $import = RecordImport::query()->create([
                 'station_id' => $station->id,
                 'user_id' => $user->id,
@@ -47,5 +51,18 @@ final class KeepStationFile
 
             return $this->queue->execute($zone, $user, $import);
         });
+    }
+
+    /** @param  array{name?: string|null, height_m?: int|null}  $new */
+    private function addStation(Zone $zone, array $new): Station
+    {
+        $rank = (int) Station::query()->where('zone_id', $zone->id)->max('rank') + 1;
+
+        return Station::query()->create([
+            'zone_id' => $zone->id,
+            'rank' => $rank,
+            'name' => $new['name'] ?? ($rank === 1 ? "{$zone->name} station" : "{$zone->name} station {$rank}"),
+            'height_m' => $new['height_m'] ?? null,
+        ]);
     }
 }

@@ -10,6 +10,7 @@ use App\Actions\ComputeZone;
 use App\Actions\ImportRecord;
 use App\Models\Computation;
 use App\Models\RecordImport;
+use App\Support\ZoneRecord;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
@@ -35,9 +36,10 @@ final class ComputeZoneJob implements ShouldQueue
         }
         $computation->update(['state' => Computation::RUNNING, 'step' => 'reading the record']);
         try {
-            $record = $computation->recordImport === null
-                ? $computation->zone->station?->record
-                : $import->execute($computation->recordImport);
+            if ($computation->recordImport !== null) {
+                $import->execute($computation->recordImport);
+            }
+            $record = ZoneRecord::of($computation->zone);
             if ($record === null) {
                 throw new RecordTooShort('The zone has no record yet. Bring a station file first.');
             }

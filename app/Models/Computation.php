@@ -14,20 +14,19 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $zone_id
  * @property int|null $record_import_id
- * @property int|null $record_id
  * @property string $state
  * @property string $step
  * @property int $done
  * @property int $total
  * @property string|null $error
  * @property array{school: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}|null $method
+ * @property array{station: string, first: string, last: string, checksum: string}|null $record what it was computed from
  * @property string|null $ruler_hash
  * @property string|null $climate_hash
  * @property array<string, string>|null $sheet_hashes by crop, in the order of the crop table
  * @property Carbon|null $finished_at
  * @property-read Zone $zone
  * @property-read RecordImport|null $recordImport
- * @property-read StationRecord|null $record
  */
 class Computation extends Model
 {
@@ -42,7 +41,7 @@ class Computation extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['method' => 'array', 'sheet_hashes' => 'array', 'finished_at' => 'datetime'];
+    protected $casts = ['method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'finished_at' => 'datetime'];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo
@@ -54,11 +53,5 @@ class Computation extends Model
     public function recordImport(): BelongsTo
     {
         return $this->belongsTo(RecordImport::class);
-    }
-
-    /** @return BelongsTo<StationRecord, $this> */
-    public function record(): BelongsTo
-    {
-        return $this->belongsTo(StationRecord::class);
     }
 }

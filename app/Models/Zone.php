@@ -19,7 +19,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property float $latitude
  * @property float $longitude
  * @property int $height_m
+ * @property int|null $years latest years to lean on; null: all
  * @property-read Collection<int, Settlement> $settlements
+ * @property-read Collection<int, Station> $stations
  * @property-read Station|null $station
  * @property-read Computation|null $latestComputation
  * @property-read Computation|null $currentComputation
@@ -30,7 +32,7 @@ class Zone extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer'];
+    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer', 'years' => 'integer'];
 
     public function getRouteKeyName(): string
     {
@@ -44,6 +46,15 @@ class Zone extends Model
         $settlements->orderBy('name');
 
         return $settlements;
+    }
+
+    /** @return HasMany<Station, $this> those in use, the primary one first */
+    public function stations(): HasMany
+    {
+        $stations = $this->hasMany(Station::class);
+        $stations->whereNotNull('rank')->orderBy('rank');
+
+        return $stations;
     }
 
     /** @return HasOne<Station, $this> the primary one */

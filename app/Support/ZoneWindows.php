@@ -8,8 +8,6 @@ use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\YearRuler;
 use App\Models\Result;
-use App\Models\Station;
-use App\Models\StationRecord;
 use App\Models\Zone;
 
 /**
@@ -42,8 +40,7 @@ final readonly class ZoneWindows
     public static function of(Zone $zone): ?self
     {
         $computation = $zone->currentComputation;
-        $record = $computation?->record;
-        if ($computation === null || $record === null || $computation->ruler_hash === null || $computation->method === null) {
+        if ($computation === null || $computation->record === null || $computation->ruler_hash === null || $computation->method === null) {
             return null;
         }
         $hashes = $computation->sheet_hashes ?? [];
@@ -58,7 +55,7 @@ final readonly class ZoneWindows
             $sheets[] = $sheet;
         }
 
-        return new self($zone->slug, (string) $computation->finished_at?->toIso8601String(), $computation->method, self::recordNote($record), $ruler, $sheets);
+        return new self($zone->slug, (string) $computation->finished_at?->toIso8601String(), $computation->method, $computation->record, $ruler, $sheets);
     }
 
     /** @return Sheet|null */
@@ -69,16 +66,5 @@ final readonly class ZoneWindows
         $sheet = $hash === null ? null : Result::query()->find($hash)?->content();
 
         return $sheet;
-    }
-
-    /** @return RecordNote */
-    public static function recordNote(StationRecord $record): array
-    {
-        return [
-            'station' => (string) Station::query()->whereKey($record->station_id)->value('name'),
-            'first' => $record->first_day->format('Y-m-d'),
-            'last' => $record->last_day->format('Y-m-d'),
-            'checksum' => $record->checksum,
-        ];
     }
 }

@@ -56,7 +56,7 @@ class DemoSeeder extends Seeder
         $path = (string) tempnam(sys_get_temp_dir(), 'station');
         file_put_contents($path, (new SimulatedStation($climate))->file(Day::of(self::FIRST_YEAR, 1, 1), Today::day()->plus(-1)));
         try {
-            $computation = $keep->execute($zone, new UploadedFile($path, "{$zone->slug}-station.csv", 'text/csv', null, true), [], $educator)->refresh();
+            $computation = $keep->execute($zone, null, new UploadedFile($path, "{$zone->slug}-station.csv", 'text/csv', null, true), [], $educator)->refresh();
         } finally {
             unlink($path);
         }

@@ -47,6 +47,15 @@ final class ContractTest extends TestCase
         $this->postJson('/api/zones/test-basin/quality', ['date' => '2000-01-05', 'element' => 'minimum', 'accepted' => false, 'note' => 'Read wrong.'])->assertStatus(202);
         $decision = $this->getJson('/api/zones/test-basin/quality')->assertOk()->json('data.values.0.decision.id');
         $this->deleteJson("/api/zones/test-basin/quality/{$decision}")->assertStatus(202);
+        $station = $this->getJson('/api/zones/test-basin/stations')->assertOk()->json('data.stations.0');
+        $this->putJson('/api/zones/test-basin/stations', ['stations' => [['height_m' => 400] + $station]])->assertStatus(202);
+        $this->putJson('/api/zones/test-basin/years', ['years' => 15])->assertStatus(202);
+        $site = $this->postJson('/api/sites', ['name' => 'roof', 'air' => 1, 'sun' => 3, 'rate' => 1, 'protection' => 0, 'offset' => 0, 'note' => null])->assertCreated()->json('data');
+        $this->getJson('/api/sites')->assertOk()->assertJsonPath('data.0.name', 'open ground');
+        $this->patchJson("/api/sites/{$site['id']}", ['sun' => 4] + $site)->assertOk();
+        $this->post('/api/zones/test-basin/calibrations', ['site' => $site['id'], 'file' => $this->textFile("timestamp,depth_cm,temp_c\n2005-04-12 09:00,5,8\n")], ['Accept' => 'application/json'])->assertOk();
+        $this->deleteJson("/api/sites/{$site['id']}")->assertNoContent();
+        $this->getJson('/api/zones/test-basin/climate/years/2005')->assertOk();
         $this->getJson('/api/zones/test-basin/climate')->assertOk()->assertJsonPath('data.climate.thresholds.1.seasons.0.season', 2000);
         $this->getJson('/api/zone-comparison')->assertOk()->assertJsonPath('data.rows.0.zone', 'test-basin');
         $this->getJson('/api/zones/test-basin/windows')->assertOk();
@@ -58,7 +67,7 @@ final class ContractTest extends TestCase
         $this->getJson('/zones/test-basin/calendar.json')->assertOk();
         $this->getJson('/zones/test-basin/editions/1/calendar.json')->assertOk();
         $this->deleteJson('/api/session')->assertNoContent();
-        $seen = [...array_keys(Contract::read()->seen), 'DELETE /api/session'];
+        $seen = [...array_keys(Contract::read()->seen), 'DELETE /api/session', 'DELETE /api/sites/{site}'];
         self::assertSame([], array_values(array_diff(Contract::read()->operations(), $seen)));
     }
 

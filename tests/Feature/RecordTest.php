@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Exchange\CropCsv;
+use App\Actions\ComputeClimate;
 use App\Actions\ComputeZone;
 use App\Actions\ImportRecord;
 use App\Actions\SaveZone;
@@ -152,14 +153,14 @@ final class RecordTest extends TestCase
         $computation = Computation::query()->firstOrFail();
         StationRecord::created(static fn () => throw new RuntimeException('killed'));
         try {
-            (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone);
+            (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone(new ComputeClimate));
             self::fail('The job should have been killed.');
         } catch (RuntimeException) {
         }
         self::assertSame([0, 'queued', null], [StationRecord::query()->count(), RecordImport::query()->value('state'), Station::query()->value('record_id')]);
         StationRecord::flushEventListeners();
-        (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone);
-        (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone);
+        (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone(new ComputeClimate));
+        (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone(new ComputeClimate));
         self::assertSame('done', $computation->refresh()->state);
         self::assertSame(1, StationRecord::query()->count());
     }
@@ -197,10 +198,10 @@ final class RecordTest extends TestCase
 
     public function test_a_file_too_large_is_refused_with_the_limit(): void
     {
-        $large = \Illuminate\Http\UploadedFile::fake()->create('huge.csv', 200 * 1024);
+        $large = \Illuminate\Http\UploadedFile::fake()->create('huge.csv', 250 * 1024);
         foreach (['record-previews', 'record-imports'] as $what) {
             $message = $this->bring($what, $large)->assertUnprocessable()->json('errors.file.0');
-            self::assertStringContainsString('larger than 64 MiB', $message);
+            self::assertStringContainsString('larger than 240 MiB', $message);
         }
         $this->bring('record-previews', null)->assertUnprocessable()->assertJsonPath('errors.file.0', 'Choose a station file first.');
         $this->bring('record-previews', 'not a file')->assertUnprocessable();

@@ -42,7 +42,7 @@ class BenchJob extends Command
             // A latitude of its own each time, so that no result is known already.
             $zone = $save->execute(new Zone, ['name' => "Bench {$i}", 'district' => 'Bench', 'latitude' => 46.001 + $i / 1000, 'longitude' => 0.0,
                 'height_m' => 0, 'settlements' => []]);
-            $computation = $keep->execute($zone, new UploadedFile($path, 'bench.csv', 'text/csv', null, true), [], $user);
+            $computation = $keep->execute($zone, null, new UploadedFile($path, 'bench.csv', 'text/csv', null, true), [], $user);
             $start = hrtime(true);
             (new ComputeZoneJob($computation->id))->handle($import, $compute);
             $seconds[] = (hrtime(true) - $start) / 1e9;

@@ -23,7 +23,7 @@ class ComputationController
     public function store(Request $request, Zone $zone, QueueComputation $queue): JsonResponse
     {
         Gate::authorize('update', $zone);
-        if ($zone->station?->record === null) {
+        if ($zone->stations()->whereNotNull('record_id')->doesntExist()) {
             throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
         }
 

@@ -21,9 +21,9 @@ use Illuminate\Validation\ValidationException;
 /** Values that are doubted, and what people decide on them. */
 class QualityController
 {
-    public function index(Zone $zone): QualityResource
+    public function index(Request $request, Zone $zone): QualityResource
     {
-        return new QualityResource($this->station($zone));
+        return new QualityResource($this->station($zone, $request));
     }
 
     public function store(Request $request, Zone $zone, DecideOnValue $decide): JsonResponse
@@ -35,7 +35,7 @@ class QualityController
             'accepted' => ['required', 'boolean'],
             'note' => ['required', 'string', 'max:500'],
         ], ['note.required' => 'Say in a few words why, so that others can follow.']);
-        $station = $this->station($zone);
+        $station = $this->station($zone, $request);
         $record = $station->record?->asRead();
         $at = $record === null ? -1 : Day::fromIso($decision['date'])->number - $record->first->number;
         $value = ($decision['element'] === 'minimum' ? $record?->minimum : $record?->maximum)[$at] ?? null;
@@ -54,8 +54,12 @@ class QualityController
         return (new ComputationResource($decide->undo($decision, $request->user())))->response()->setStatusCode(202);
     }
 
-    private function station(Zone $zone): Station
+    /** The station asked for, or the primary one. */
+    private function station(Zone $zone, Request $request): Station
     {
-        return $zone->station ?? abort(404, 'The zone has no record yet. Bring a station file first.');
+        $asked = $request->integer('station');
+        $station = $asked === 0 ? $zone->station : Station::query()->where('zone_id', $zone->id)->find($asked);
+
+        return $station ?? abort(404, 'The zone has no record yet. Bring a station file first.');
     }
 }

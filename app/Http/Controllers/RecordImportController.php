@@ -39,7 +39,7 @@ class RecordImportController
         } catch (FormatError $error) {
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }
-        $computation = $keep->execute($zone, $request->stationFile(), $request->choices(), $request->user());
+        $computation = $keep->execute($zone, $request->toStation(), $request->stationFile(), $request->choices(), $request->user(), $request->newStation());
 
         return (new ComputationResource($computation))->response()->setStatusCode(202);
     }

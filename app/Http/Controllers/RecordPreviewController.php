@@ -16,7 +16,7 @@ class RecordPreviewController
     public function store(StationFileRequest $request, Zone $zone): RecordPreviewResource
     {
         try {
-            $file = StationFile::read($request->stationFile()->getRealPath(), $request->choices(), $zone->station?->record);
+            $file = StationFile::preview($request->stationFile()->getRealPath(), $request->choices(), $request->toStation()?->record);
         } catch (FormatError $error) {
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }

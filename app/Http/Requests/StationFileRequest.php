@@ -6,10 +6,13 @@ namespace App\Http\Requests;
 
 use Anthesis\Exchange\DateOrder;
 use Anthesis\Exchange\TemperatureUnit;
+use App\Models\Station;
+use App\Models\Zone;
 use App\Support\StationFile;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
 
 /** @phpstan-import-type Choices from StationFile */
 class StationFileRequest extends FormRequest
@@ -27,6 +30,9 @@ class StationFileRequest extends FormRequest
             'unit' => ['nullable', new Enum(TemperatureUnit::class)],
             'date_order' => ['nullable', new Enum(DateOrder::class)],
             'station' => ['nullable', 'string', 'max:120'],
+            'to_station' => ['nullable', 'string', 'regex:/^(new|\d+)$/'],
+            'station_name' => ['nullable', 'string', 'max:120'],
+            'station_height_m' => ['nullable', 'integer', 'between:-430,8800'],
             'replace' => ['nullable', 'boolean'],
             'columns' => ['nullable', 'array:date,minimum,maximum'],
             'columns.date' => ['required_with:columns', 'integer', 'min:0', 'different:columns.minimum', 'different:columns.maximum'],
@@ -55,6 +61,29 @@ class StationFileRequest extends FormRequest
         $file = $this->file('file');
 
         return $file;
+    }
+
+    /** The zone's station the file is of: the primary one where nothing is said, none yet for a new one. */
+    public function toStation(): ?Station
+    {
+        /** @var Zone $zone */
+        $zone = $this->route('zone');
+        $asked = $this->validated('to_station');
+
+        return match (true) {
+            $asked === 'new' => null,
+            $asked === null => $zone->station,
+            default => Station::query()->where('zone_id', $zone->id)->find((int) $asked)
+                ?? throw ValidationException::withMessages(['to_station' => 'That station is not one of this zone’s. Load the page anew.']),
+        };
+    }
+
+    /** @return array{name: string|null, height_m: int|null} what is said of a new station */
+    public function newStation(): array
+    {
+        $height = $this->validated('station_height_m');
+
+        return ['name' => $this->validated('station_name'), 'height_m' => $height === null ? null : (int) $height];
     }
 
     /** @return Choices */

@@ -18,6 +18,7 @@ class RecordImportResource extends JsonResource
 
         return [
             'id' => $import->id,
+            'station' => $import->station->name,
             'file' => $import->file,
             'bytes' => $import->bytes,
             'checksum' => $import->checksum,

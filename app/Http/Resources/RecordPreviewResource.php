@@ -42,6 +42,7 @@ class RecordPreviewResource extends JsonResource
             'format' => $reading->format->value,
             'format_in_words' => $reading->format->inWords(),
             'station' => $reading->station,
+            'stations' => $this->resource->stations,
             'columns' => $reading->columns,
             'choices' => $reading->choices,
             'date_order' => $reading->dateOrder->value,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Settlement;
+use App\Models\Station;
 use App\Models\Zone;
-use App\Support\ZoneWindows;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -14,13 +14,12 @@ use Illuminate\Http\Resources\Json\JsonResource;
 class ZoneResource extends JsonResource
 {
     /** What has to be loaded with a zone for its resource. */
-    public const RELATIONS = ['settlements', 'station.record', 'currentEdition', 'latestComputation'];
+    public const RELATIONS = ['settlements', 'stations:id,zone_id,rank,name,record_id', 'stations.record:id,station_id,first_day,last_day,checksum', 'currentEdition', 'latestComputation'];
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
         $zone = $this->resource;
-        $record = $zone->station?->record;
 
         return [
             'slug' => $zone->slug,
@@ -31,9 +30,24 @@ class ZoneResource extends JsonResource
             'height_m' => $zone->height_m,
             'hemisphere' => $zone->toPlace()->latitude->isNorth() ? 'north' : 'south',
             'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
-            'record' => $record === null ? null : ZoneWindows::recordNote($record),
+            'record' => $this->record($zone),
+            'years' => $zone->years,
             'edition' => $zone->currentEdition === null ? null : new EditionResource($zone->currentEdition->setRelation('zone', $zone)),
             'computation' => $zone->latestComputation === null ? null : new ComputationResource($zone->latestComputation),
+        ];
+    }
+
+    /** @return array{station: string, first: string, last: string, checksum: string}|null from the first to the last day of its stations */
+    private function record(Zone $zone): ?array
+    {
+        $stations = $zone->stations->whereNotNull('record');
+        $primary = $stations->first()?->record;
+
+        return $primary === null ? null : [
+            'station' => $stations->implode('name', ', '),
+            'first' => (string) $stations->min(static fn (Station $s): ?string => $s->record?->first_day->format('Y-m-d')),
+            'last' => (string) $stations->max(static fn (Station $s): ?string => $s->record?->last_day->format('Y-m-d')),
+            'checksum' => $primary->checksum,
         ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Soil;
 
 use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use InvalidArgumentException;
 
@@ -30,6 +31,7 @@ final readonly class ProbeCalibration
      * @param  int  $used  readings on days the record knows
      * @param  float  $errorBefore  mean absolute error of the model as it was, °C
      * @param  float  $errorAfter  and with rate and offset
+     * @param  list<array{day: Day, reading: float, before: float, after: float}>  $points  each reading as a daily mean, and the model before and after, °C
      */
     private function __construct(
         public float $offset,
@@ -38,6 +40,7 @@ final readonly class ProbeCalibration
         public int $used,
         public float $errorBefore,
         public float $errorAfter,
+        public array $points,
     ) {
     }
 
@@ -75,7 +78,12 @@ final readonly class ProbeCalibration
         $after = $residuals($rate);
         $offset = self::median($after) * count($after) / (count($after) + 3);
 
-        return new self($offset, $rate, $fit, count($means), self::meanAbsolute($before, 0.0), self::meanAbsolute($after, $offset));
+        $points = [];
+        foreach ($means as $n => [$i, $mean]) {
+            $points[] = ['day' => $record->first->plus($i), 'reading' => $mean, 'before' => $mean - $before[$n], 'after' => $mean - $after[$n] + $offset];
+        }
+
+        return new self($offset, $rate, $fit, count($means), self::meanAbsolute($before, 0.0), self::meanAbsolute($after, $offset), $points);
     }
 
     /** @return float °C, the reading less the diurnal wave at its hour */

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Computation;
+use App\Models\User;
+use App\Models\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Chooses how many of its latest years a zone leans on, and computes it anew. */
+final class ChooseYears
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /** @param  int|null  $years null: all */
+    public function execute(Zone $zone, ?int $years, User $user): Computation
+    {
+        return DB::transaction(function () use ($zone, $years, $user): Computation {
+            $zone->update(['years' => $years]);
+
+            return $this->queue->execute($zone, $user);
+        });
+    }
+}

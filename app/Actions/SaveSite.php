@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Site;
+use App\Models\User;
+use App\Models\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Saves or takes out a site, and computes anew the zones that have it. */
+final class SaveSite
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /** @param  array<string, mixed>  $values */
+    public function execute(Site $site, array $values, User $user): Site
+    {
+        return DB::transaction(function () use ($site, $values, $user): Site {
+            $site->fill($values)->save();
+            $this->compute($site, $user);
+
+            return $site->refresh();
+        });
+    }
+
+    public function takeOut(Site $site, User $user): void
+    {
+        DB::transaction(function () use ($site, $user): void {
+            $site->delete();
+            $this->compute($site, $user);
+        });
+    }
+
+    private function compute(Site $site, User $user): void
+    {
+        $zones = $site->zone === null ? Zone::query()->whereHas('currentComputation')->get() : [$site->zone];
+        foreach ($zones as $zone) {
+            $this->queue->execute($zone, $user);
+        }
+    }
+}
