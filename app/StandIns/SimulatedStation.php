@@ -34,6 +34,30 @@ final class SimulatedStation
         $this->gap($rows, 8, 0.31);
         $this->gap($rows, 40, 0.58);
         $this->errors($rows);
+
+        return self::csv($first, $rows);
+    }
+
+    /**
+     * The file of a station nearby that saw the same weather from another height, with a little noise of its own and no
+     * faults.
+     *
+     * @param  Day  $opened  the first day it was read
+     * @param  float  $warmer  °C by which it reads above this one
+     */
+    public function neighbour(Day $first, Day $last, Day $opened, float $warmer): string
+    {
+        $rows = array_slice($this->weather($first, $last), $opened->number - $first->number);
+        foreach ($rows as $i => [$minimum, $maximum]) {
+            $rows[$i] = [$minimum === null ? null : $minimum + $warmer + 0.6 * $this->normal(), $maximum === null ? null : $maximum + $warmer + 0.4 * $this->normal()];
+        }
+
+        return self::csv($opened, $rows);
+    }
+
+    /** @param  list<array{float|null, float|null}>  $rows */
+    private static function csv(Day $first, array $rows): string
+    {
         $text = "date,tmin_c,tmax_c\n";
         foreach ($rows as $i => [$minimum, $maximum]) {
             $text .= $first->plus($i)->iso().','.self::cell($minimum).','.self::cell($maximum)."\n";

@@ -36,6 +36,8 @@ class DemoSeeder extends Seeder
 
     private const FIRST_YEAR = 1995;
 
+    private const WITH_NEIGHBOUR = 'orchard-bench';
+
     public function run(KeepStationFile $keep, SaveZone $save, PublishEdition $publish): void
     {
         foreach (self::PEOPLE as [$name, $email, $role]) {
@@ -53,10 +55,23 @@ class DemoSeeder extends Seeder
 
     private function bringRecord(KeepStationFile $keep, Zone $zone, SimulatedClimate $climate, User $educator): void
     {
+        $first = Day::of(self::FIRST_YEAR, 1, 1);
+        $last = Today::day()->plus(-1);
+        $this->bring($keep, $zone, "{$zone->slug}-station.csv", (new SimulatedStation($climate))->file($first, $last), $educator);
+        if ($zone->slug === self::WITH_NEIGHBOUR) {
+            // A valley station 190 m lower saw the same weather, and knows the days the first one lost.
+            $text = (new SimulatedStation($climate))->neighbour($first, $last, Day::of(2004, 1, 1), 0.9);
+            $this->bring($keep, $zone, 'packing-shed-station.csv', $text, $educator, ['name' => 'Packing Shed', 'height_m' => $zone->height_m - 190]);
+        }
+    }
+
+    /** @param  array{name?: string, height_m?: int}  $new */
+    private function bring(KeepStationFile $keep, Zone $zone, string $name, string $text, User $educator, array $new = []): void
+    {
         $path = (string) tempnam(sys_get_temp_dir(), 'station');
-        file_put_contents($path, (new SimulatedStation($climate))->file(Day::of(self::FIRST_YEAR, 1, 1), Today::day()->plus(-1)));
+        file_put_contents($path, $text);
         try {
-            $computation = $keep->execute($zone, null, new UploadedFile($path, "{$zone->slug}-station.csv", 'text/csv', null, true), [], $educator)->refresh();
+            $computation = $keep->execute($zone, null, new UploadedFile($path, $name, 'text/csv', null, true), [], $educator, $new)->refresh();
         } finally {
             unlink($path);
         }

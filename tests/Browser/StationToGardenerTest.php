@@ -67,7 +67,7 @@ final class StationToGardenerTest extends BrowserTestCase
             ->see('Line 3, column “date”: 2001-01-01 comes after 2001-01-02.');
         self::assertStringContainsString('None yet.', $this->browser->text());
 
-        $this->browser->visit("/desk/zones/{$slug}/record")->attach($this->file('bench.csv', $celsius))
+        $this->browser->visit("/desk/zones/{$slug}/record/files")->attach($this->file('bench.csv', $celsius))
             ->see('1 January 1996 to 31 December 2025, 10958 rows')->see('°C, as the file says')->see('40 days from')->see('values are doubtful')
             ->press('Import and compute')->see('Computed. See the windows');
         $this->browser->follow('See the windows')->see('71 of 71 crops');
@@ -75,7 +75,7 @@ final class StationToGardenerTest extends BrowserTestCase
         self::assertMatchesRegularExpression('/^Sow outdoors: \d+ (March|April) to \d+ (August|September)$/', $first);
 
         // The same record in °F, columns in another order, gives the same windows.
-        $this->browser->visit("/desk/zones/{$slug}/record")->attach($this->file('bench-f.csv', $this->inFahrenheit($celsius)))
+        $this->browser->visit("/desk/zones/{$slug}/record/files")->attach($this->file('bench-f.csv', $this->inFahrenheit($celsius)))
             ->see('°F, as the file says')->see('minimum “Low °F”')->press('Import and compute')->see('Computed. See the windows');
         $this->browser->visit("/desk/zones/{$slug}/windows")->see('71 of 71 crops');
         self::assertSame($first, $this->radish());

@@ -55,6 +55,10 @@ export type ReadingChoices = {
     unit?: Schema['Unit'];
     date_order?: Schema['DateOrder'];
     station?: string;
+    /** which of the zone's stations the file is of: its id, or “new”; left out: the primary one */
+    to_station?: string;
+    station_name?: string;
+    station_height_m?: number;
     /** the file takes the place of the record in use; else it updates it */
     replace?: boolean;
     columns?: { date: number; minimum: number; maximum: number };
@@ -67,6 +71,11 @@ export function stationFile(file: File, choices: ReadingChoices): FormData {
     if (choices.unit) form.set('unit', choices.unit);
     if (choices.date_order) form.set('date_order', choices.date_order);
     if (choices.station) form.set('station', choices.station);
+    if (choices.to_station) form.set('to_station', choices.to_station);
+    if (choices.to_station === 'new') {
+        if (choices.station_name) form.set('station_name', choices.station_name);
+        if (choices.station_height_m !== undefined) form.set('station_height_m', String(choices.station_height_m));
+    }
     if (choices.replace) form.set('replace', '1');
     for (const [what, column] of Object.entries(choices.columns ?? {})) form.set(`columns[${what}]`, String(column));
     return form;

@@ -23,6 +23,7 @@ const KEYS: [string, string][] = [
     ['g r', 'record'],
     ['g w', 'windows'],
     ['g p', 'press'],
+    ['g s', 'sites'],
     ['?', 'these keys'],
 ];
 
@@ -42,8 +43,9 @@ export function Desk() {
         'g r': () => to('record'),
         'g w': () => to('windows'),
         'g p': () => to('press'),
+        'g s': () => navigate('/desk/sites'),
     });
-    const here = SCREENS.find((screen) => location.pathname.endsWith(`/${screen.path}`))?.name;
+    const here = SCREENS.find((screen) => location.pathname.split('/').includes(screen.path))?.name;
     useEffect(() => {
         document.title = [zone?.name, here, 'Anthesis'].filter(Boolean).join(' · ');
     }, [zone?.name, here]);
@@ -59,7 +61,7 @@ export function Desk() {
     return (
         <>
             <header className="desk-header">
-                <h1>{slug ? (zone?.name ?? ' ') : 'Zones'}</h1>
+                <h1>{slug ? (zone?.name ?? ' ') : location.pathname === '/desk/sites' ? 'Sites' : 'Zones'}</h1>
                 {zone && (
                     <span className="place">
                         {degrees(zone.latitude)} · {zone.height_m} m
@@ -69,6 +71,11 @@ export function Desk() {
                     <NavLink to="/desk" end className={({ isActive }) => (isActive ? 'active' : '')}>
                         Zones
                     </NavLink>
+                    {!slug && (
+                        <NavLink to="/desk/sites" className={({ isActive }) => (isActive ? 'active' : '')}>
+                            Sites
+                        </NavLink>
+                    )}
                     {slug &&
                         SCREENS.map((screen) => (
                             <NavLink

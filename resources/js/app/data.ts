@@ -1,5 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Computation } from '../api/client';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, Refusal, taken, type Computation, type Schema } from '../api/client';
 
 /** What the screens ask the server for. Each fact has one key, so that a change is seen everywhere. */
 
@@ -30,11 +30,33 @@ export function useWindows(zone: string) {
     });
 }
 
-export function useClimate(zone: string) {
+/** The climate a zone's windows lean on, or that of a period of cold seasons. */
+export function useClimate(zone: string, period?: { from: number; to: number }, enabled = true) {
     return useQuery({
-        queryKey: ['climate', zone],
-        queryFn: () => taken(api.GET('/api/zones/{zone}/climate', { params: { path: { zone } } })),
+        enabled,
+        queryKey: ['climate', zone, period ?? 'used'],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/climate', { params: { path: { zone }, query: period } })),
     });
+}
+
+export function useYearCourse(zone: string, year: number) {
+    return useQuery({
+        queryKey: ['climate', zone, year],
+        enabled: year > 0,
+        placeholderData: keepPreviousData,
+        queryFn: () => taken(api.GET('/api/zones/{zone}/climate/years/{year}', { params: { path: { zone, year } } })),
+    });
+}
+
+export function useStations(zone: string) {
+    return useQuery({
+        queryKey: ['stations', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/stations', { params: { path: { zone } } })),
+    });
+}
+
+export function useSites() {
+    return useQuery({ queryKey: ['sites'], queryFn: () => taken(api.GET('/api/sites')) });
 }
 
 export function useCropSheet(zone: string, crop: string | null) {
@@ -81,14 +103,16 @@ export function useComputation(zone: string, id: number | null) {
     });
 }
 
-export function useQuality(zone: string) {
+export function useQuality(zone: string, station?: number) {
     return useQuery({
-        queryKey: ['quality', zone],
-        queryFn: () => taken(api.GET('/api/zones/{zone}/quality', { params: { path: { zone } } })),
+        queryKey: ['quality', zone, station],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/quality', { params: { path: { zone }, query: { station } } })),
     });
 }
 
-type Decision = { date: string; element: 'minimum' | 'maximum'; accepted: boolean; note: string } | { undo: number };
+type Decision =
+    | { date: string; element: 'minimum' | 'maximum'; accepted: boolean; note: string; station?: number }
+    | { undo: number };
 
 /** Decides on a value, or undoes a decision; tells which computation follows. */
 export function useDecision(zone: string, onComputing: (computation: number) => void) {
@@ -109,6 +133,62 @@ export function useDecision(zone: string, onComputing: (computation: number) => 
     });
 }
 
+export function useSaveStations(zone: string, onComputing: (computation: number) => void) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (stations: Schema['Station'][]) =>
+            taken(api.PUT('/api/zones/{zone}/stations', { params: { path: { zone } }, body: { stations } })),
+        onSuccess: async (computation) => {
+            await queries.invalidateQueries({ queryKey: ['stations', zone] });
+            onComputing(computation.id);
+        },
+    });
+}
+
+export function useChooseYears(zone: string, onComputing: (computation: number) => void) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (years: number | null) =>
+            taken(
+                api.PUT('/api/zones/{zone}/years', {
+                    params: { path: { zone } },
+                    body: { years: years as 30 | 20 | 15 | null },
+                }),
+            ),
+        onSuccess: async (computation) => {
+            await queries.invalidateQueries({ queryKey: ['zone', zone] });
+            onComputing(computation.id);
+        },
+    });
+}
+
+type SiteValues = Schema['SiteNumbers'] & { id?: number; name: string; zone: string | null; note: string };
+
+/** Adds a site, or saves a changed one; every zone may be computed anew for it. */
+export function useSaveSite() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ id, ...body }: SiteValues) =>
+            taken(
+                id === undefined
+                    ? api.POST('/api/sites', { body })
+                    : api.PATCH('/api/sites/{site}', { params: { path: { site: id } }, body }),
+            ),
+        onSuccess: () => queries.invalidateQueries(),
+    });
+}
+
+export function useTakeOutSite() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: async (site: number) => {
+            const { error, response } = await api.DELETE('/api/sites/{site}', { params: { path: { site } } });
+            if (!response.ok) throw new Refusal(error?.message ?? 'The site could not be taken out.', response.status);
+        },
+        onSuccess: () => queries.invalidateQueries(),
+    });
+}
+
 export function usePublish(zone: string) {
     const queries = useQueryClient();
     return useMutation({
@@ -125,6 +205,7 @@ async function forgetZone(queries: ReturnType<typeof useQueryClient>, zone: stri
         queries.invalidateQueries({ queryKey: ['windows', zone] }),
         queries.invalidateQueries({ queryKey: ['climate', zone] }),
         queries.invalidateQueries({ queryKey: ['quality', zone] }),
+        queries.invalidateQueries({ queryKey: ['stations', zone] }),
         queries.invalidateQueries({ queryKey: ['editions', zone] }),
         queries.invalidateQueries({ queryKey: ['imports', zone] }),
     ]);

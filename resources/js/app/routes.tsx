@@ -2,6 +2,7 @@ import { createBrowserRouter, Navigate } from 'react-router';
 import { Login } from '../screens/login/Login';
 import { Press } from '../screens/press/Press';
 import { Record } from '../screens/record/Record';
+import { Sites } from '../screens/sites/Sites';
 import { Windows } from '../screens/windows/Windows';
 import { EditZone } from '../screens/zones/EditZone';
 import { Zones } from '../screens/zones/Zones';
@@ -14,10 +15,11 @@ export const router = createBrowserRouter([
         element: <Desk />,
         children: [
             { index: true, element: <Zones /> },
+            { path: 'sites', element: <Sites /> },
             { path: 'zones/new', element: <EditZone key="new" /> },
             { path: 'zones/:zone', element: <Navigate to="windows" replace /> },
             { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },
-            { path: 'zones/:zone/record', element: <Record /> },
+            { path: 'zones/:zone/record/:part?', element: <Record /> },
             { path: 'zones/:zone/windows', element: <Windows /> },
             { path: 'zones/:zone/press', element: <Press /> },
             { path: '*', element: <Navigate to="/desk" replace /> },

@@ -24,10 +24,13 @@ export function FreezePlot({
     scale,
     seasons,
     risks,
+    others = [],
 }: {
     scale: YearScale;
     seasons: SeasonFreezes[];
     risks: { label: string; date: MonthDay | null }[];
+    /** dates of another zone or period, drawn beside */
+    others?: (MonthDay | null)[];
 }) {
     const height = freezePlotHeight(seasons);
     return (
@@ -60,6 +63,21 @@ export function FreezePlot({
                     </g>
                 );
             })}
+            {others.map(
+                (date, i) =>
+                    date !== null && (
+                        <line
+                            key={i}
+                            x1={scale.x(sowDay(date))}
+                            x2={scale.x(sowDay(date))}
+                            y1={TOP}
+                            y2={height - 4}
+                            stroke="var(--plum)"
+                            strokeWidth="2"
+                            strokeDasharray="3 3"
+                        />
+                    ),
+            )}
             {risks.map(
                 ({ label, date }, i) =>
                     date !== null && (

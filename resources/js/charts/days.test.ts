@@ -13,6 +13,8 @@ import {
     spanInShort,
     spanInWords,
     wrap,
+    rulerYear,
+    rulerYearInWords,
 } from './days';
 
 describe('days of the sowing year', () => {
@@ -47,5 +49,13 @@ describe('days of the sowing year', () => {
         const span = { first: '12-20', last: '01-10', days: 22 };
         expect(['12-20', '01-01', '01-10'].map((d) => contains(span, sowDay(d)))).toEqual([true, true, true]);
         expect(['12-19', '01-11', '07-01'].map((d) => contains(span, sowDay(d)))).toEqual([false, false, false]);
+    });
+
+    it('knows which ruler year a date lies in, north and south', () => {
+        expect(rulerYear('2026-04-20', '01-01')).toBe(2026);
+        expect(rulerYear('2026-04-20', '07-01')).toBe(2025);
+        expect(rulerYear('2026-07-01', '07-01')).toBe(2026);
+        expect(rulerYearInWords(2025, '01-01')).toBe('2025');
+        expect(rulerYearInWords(1999, '07-01')).toBe('1999/00');
     });
 });

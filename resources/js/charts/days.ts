@@ -89,3 +89,13 @@ export function spanInShort(span: Span): string {
 export function beforeSummer(starts: MonthDay, day: number): boolean {
     return daysUntil(sowDay(starts), day) < 195;
 }
+
+/** The ruler's year a date lies in: it starts at midwinter, so in the south with July. */
+export function rulerYear(date: string, starts: MonthDay): number {
+    return Number(date.slice(0, 4)) - (sowDayOfDate(date) < sowDay(starts) ? 1 : 0);
+}
+
+/** "2025", or "2025/26" where a ruler's year runs over the turn of the year. */
+export function rulerYearInWords(year: number, starts: MonthDay): string {
+    return starts === '01-01' ? String(year) : `${year}/${String((year + 1) % 100).padStart(2, '0')}`;
+}

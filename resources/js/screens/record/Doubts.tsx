@@ -1,14 +1,16 @@
-import { Button, Group, TextInput } from '@mantine/core';
+import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
-import { useDecision, useQuality, useSession } from '../../app/data';
+import { useDecision, useQuality, useSession, useStations } from '../../app/data';
 import { dateInWords } from '../../charts/days';
 
 type Value = Schema['DoubtedValue'];
 
 /** Values quality control doubts, by rule and year, with the days around them; the educator's word on them, undoable. */
 export function Doubts({ zone, onComputing }: { zone: string; onComputing: (computation: number) => void }) {
-    const { data } = useQuality(zone);
+    const { data: stations } = useStations(zone);
+    const [station, setStation] = useState<number | undefined>(undefined);
+    const { data } = useQuality(zone, station);
     const { data: session } = useSession();
     const decide = useDecision(zone, onComputing);
     const [asking, setAsking] = useState<string | null>(null);
@@ -26,6 +28,18 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
     return (
         <section aria-label="Doubted values">
             <h2>Doubted values</h2>
+            {stations && stations.stations.length > 1 && (
+                <NativeSelect
+                    size="xs"
+                    label="Of station"
+                    mb="xs"
+                    w={260}
+                    value={String(station ?? stations.stations[0]?.id)}
+                    onChange={(event) => setStation(Number(event.currentTarget.value))}
+                    data={stations.stations.map((s) => ({ value: String(s.id), label: s.name }))}
+                />
+            )}
+            {data.values.length > 0 && <ByYear values={data.values} />}
             <p>
                 {data.values.length === 0
                     ? 'Quality control doubts nothing in this record.'
@@ -43,13 +57,15 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                     </h3>
                     <table className="ruled">
                         <colgroup>
-                            <col style={{ width: '19%' }} />
+                            <col style={{ width: '6%' }} />
+                            <col style={{ width: '17%' }} />
                             <col style={{ width: '33%' }} />
                             <col style={{ width: '20%' }} />
                             <col />
                         </colgroup>
                         <thead>
                             <tr>
+                                <th scope="col">Year</th>
                                 <th scope="col">Day</th>
                                 <th scope="col">Minimum / maximum, °C, with the days around</th>
                                 <th scope="col">Decision</th>
@@ -59,10 +75,15 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                             </tr>
                         </thead>
                         <tbody>
-                            {values.map((value) => {
+                            {values.map((value, i) => {
                                 const key = value.date + value.element;
                                 return (
                                     <tr key={key}>
+                                        <td>
+                                            {values[i - 1]?.date.slice(0, 4) === value.date.slice(0, 4)
+                                                ? ''
+                                                : value.date.slice(0, 4)}
+                                        </td>
                                         <td>
                                             {dateInWords(value.date)}, {value.element}
                                         </td>
@@ -101,6 +122,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                                                                 element: value.element,
                                                                 accepted: true,
                                                                 note,
+                                                                station,
                                                             },
                                                             { onSuccess: close },
                                                         );
@@ -134,6 +156,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                     </table>
                 </section>
             ))}
+            {mayDecide && <LeaveOut decide={decide} station={station} />}
         </section>
     );
 }
@@ -155,5 +178,106 @@ function Around({ value }: { value: Value }) {
                 </span>
             ))}
         </span>
+    );
+}
+
+/** How many values each rule doubts, by year. */
+function ByYear({ values }: { values: Value[] }) {
+    const years = [...new Set(values.map((value) => value.date.slice(0, 4)))].sort();
+    const rules = [...new Set(values.flatMap((value) => value.doubts.map((doubt) => doubt.in_words)))];
+    const count = (rule: string, year: string) =>
+        values.filter((v) => v.date.startsWith(year) && v.doubts.some((d) => d.in_words === rule)).length;
+    return (
+        <div className="scroll">
+            <table className="ruled dense" style={{ width: 'auto' }}>
+                <caption className="sr-only">Doubted values by rule and year</caption>
+                <thead>
+                    <tr>
+                        <th scope="col">Values doubted because</th>
+                        {years.map((year) => (
+                            <th key={year} scope="col" className="number">
+                                {year}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {rules.map((rule) => (
+                        <tr key={rule}>
+                            <td>{rule}</td>
+                            {years.map((year) => (
+                                <td key={year} className="number">
+                                    {count(rule, year) || ''}
+                                </td>
+                            ))}
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}
+
+/** A value no rule doubts can be left out as well. */
+function LeaveOut({ decide, station }: { decide: ReturnType<typeof useDecision>; station: number | undefined }) {
+    const [open, setOpen] = useState(false);
+    const [date, setDate] = useState('');
+    const [element, setElement] = useState<Value['element']>('minimum');
+    const [note, setNote] = useState('');
+    if (!open) {
+        return (
+            <Button mt="lg" variant="default" onClick={() => setOpen(true)}>
+                Leave out another value
+            </Button>
+        );
+    }
+    return (
+        <form
+            aria-label="Leave out another value"
+            onSubmit={(event) => {
+                event.preventDefault();
+                decide.mutate(
+                    { date, element, accepted: false, note, station },
+                    {
+                        onSuccess: () => {
+                            setOpen(false);
+                            setDate('');
+                            setNote('');
+                        },
+                    },
+                );
+            }}
+        >
+            <h3>Leave out another value</h3>
+            <Group align="end" gap="sm">
+                <TextInput
+                    label="Day"
+                    type="date"
+                    required
+                    value={date}
+                    onChange={(event) => setDate(event.currentTarget.value)}
+                />
+                <NativeSelect
+                    label="Value"
+                    data={['minimum', 'maximum']}
+                    value={element}
+                    onChange={(event) => setElement(event.currentTarget.value as Value['element'])}
+                />
+                <TextInput
+                    label="Why it does not count"
+                    required
+                    maxLength={500}
+                    miw={300}
+                    value={note}
+                    onChange={(event) => setNote(event.currentTarget.value)}
+                />
+                <Button type="submit" loading={decide.isPending}>
+                    Leave it out
+                </Button>
+                <Button variant="subtle" color="gray" onClick={() => setOpen(false)}>
+                    Cancel
+                </Button>
+            </Group>
+        </form>
     );
 }

@@ -23,11 +23,16 @@ const UNNAMED = Array.from({ length: 12 }, (_, i) => `column ${i + 1}`);
 /** Where a person knows better than the file: unit, order of dates, columns. */
 export function Layout({
     names,
+    stations,
+    station,
     hasRecord,
     choices,
     onChange,
 }: {
     names: string[];
+    /** those of the file, where it has several to choose from */
+    stations: { station: string; first: string; last: string }[];
+    station: string | null;
     hasRecord: boolean;
     choices: ReadingChoices;
     onChange: (choices: ReadingChoices) => void;
@@ -45,6 +50,18 @@ export function Layout({
     };
     return (
         <Group mt="xs" gap="sm" align="end" aria-label="Layout of the file" role="group">
+            {stations.length > 1 && (
+                <NativeSelect
+                    size="xs"
+                    label={`Station, one of ${stations.length} in the file`}
+                    value={station ?? ''}
+                    onChange={(event) => onChange({ ...choices, station: event.currentTarget.value })}
+                    data={stations.map((s) => ({
+                        value: s.station,
+                        label: `${s.station}, ${s.first.slice(0, 4)} to ${s.last.slice(0, 4)}`,
+                    }))}
+                />
+            )}
             {hasRecord && (
                 <NativeSelect
                     size="xs"

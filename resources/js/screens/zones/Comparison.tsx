@@ -1,16 +1,45 @@
+import { NativeSelect } from '@mantine/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Zone } from '../../api/client';
+import type { Schema, Zone } from '../../api/client';
 import { useZoneComparison } from '../../app/data';
 import { inShort, type MonthDay } from '../../charts/days';
+
+type Row = Schema['ComparedZone'];
+
+/** Nothing known sorts last. */
+const ORDERS: { name: string; of: (row: Row) => number | string }[] = [
+    { name: 'longest season', of: (row) => -(row.free_days ?? 365) },
+    { name: 'earliest last freeze', of: (row) => row.last[0] ?? '00-00' },
+    { name: 'hottest', of: (row) => -(row.hot_days ?? 0) },
+    { name: 'earliest warm soil', of: (row) => row.soil_10 ?? '99-99' },
+    { name: 'hardiness', of: (row) => (row.hardiness ?? '').padStart(3, '0') },
+];
 
 /** Zones side by side, the longest season first; and which of them the record cannot tell apart. */
 export function Comparison({ zones }: { zones: Zone[] }) {
     const { data } = useZoneComparison();
+    const [order, setOrder] = useState(0);
     if (!data || data.rows.length < 2) return null;
+    const settlements = (slug: string) =>
+        zones
+            .find((zone) => zone.slug === slug)
+            ?.settlements.map((s) => s.name)
+            .join(', ');
     const name = (slug: string) => zones.find((zone) => zone.slug === slug)?.name ?? slug;
+    const by = ORDERS[order]?.of ?? (() => 0);
+    const rows = [...data.rows].sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0));
     return (
         <section>
             <h2>Side by side</h2>
+            <NativeSelect
+                size="xs"
+                label="Sorted by"
+                w={200}
+                value={String(order)}
+                onChange={(event) => setOrder(Number(event.currentTarget.value))}
+                data={ORDERS.map((o, i) => ({ value: String(i), label: o.name }))}
+            />
             <table className="ruled">
                 <thead>
                     <tr>
@@ -48,10 +77,12 @@ export function Comparison({ zones }: { zones: Zone[] }) {
                     </tr>
                 </thead>
                 <tbody>
-                    {data.rows.map((row) => (
+                    {rows.map((row) => (
                         <tr key={row.zone}>
                             <td>
                                 <Link to={`/desk/zones/${row.zone}/record`}>{name(row.zone)}</Link>
+                                <br />
+                                <small className="hint">{settlements(row.zone)}</small>
                             </td>
                             {[row.last[0], row.last[1], row.first[0], row.first[1]].map((date, i) => (
                                 <td key={i}>{shown(date)}</td>

@@ -1,0 +1,34 @@
+import { render, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { Behind, csv } from './Behind';
+
+describe('Behind', () => {
+    it('shows the numbers of a chart as a table', () => {
+        render(
+            <Behind
+                name="Freezes"
+                file="freezes"
+                columns={['season', 'last']}
+                rows={[
+                    [2005, '2005-05-02'],
+                    [2006, null],
+                ]}
+            />,
+        );
+        expect(screen.getByText('Freezes: the numbers')).toBeTruthy();
+        expect(screen.getAllByRole('row', { hidden: true })).toHaveLength(3);
+    });
+
+    it('writes them as CSV that a spreadsheet reads as it is', () => {
+        expect(
+            csv(
+                ['a', 'b'],
+                [
+                    [1.5, 'x, “y”'],
+                    [-2, 'say "no"'],
+                    [null, '=SUM(A1)'],
+                ],
+            ),
+        ).toBe('a,b\r\n1.5,"x, “y”"\r\n-2,"say ""no"""\r\n,\'=SUM(A1)\r\n');
+    });
+});

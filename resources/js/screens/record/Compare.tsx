@@ -1,0 +1,70 @@
+import { NativeSelect } from '@mantine/core';
+import { useSearchParams } from 'react-router';
+import { useClimate, useZones } from '../../app/data';
+
+/** What a zone's climate is held against: another zone, or other years of the same; none. Kept in the address. */
+export function useCompared(zone: string) {
+    const [params] = useSearchParams();
+    const { data: zones } = useZones();
+    const against = params.get('against') ?? '';
+    const period = /^(\d{4})-(\d{4})$/.exec(against);
+    const other = period ? zone : against;
+    const { data, error } = useClimate(
+        other || zone,
+        period ? { from: Number(period[1]), to: Number(period[2]) } : undefined,
+    );
+    if (against === '') return { name: null, data: undefined, error: null };
+    return {
+        name: period ? `${period[1]} to ${period[2]}` : (zones?.find((z) => z.slug === against)?.name ?? against),
+        data,
+        error,
+    };
+}
+
+/** Chooses it; periods are halves of the record and its latest fifteen years. */
+export function Compare({ zone, seasons }: { zone: string; seasons: number[] }) {
+    const [params, setParams] = useSearchParams();
+    const { data: zones } = useZones();
+    const choose = (against: string) => {
+        const next = new URLSearchParams(params);
+        if (against === '') next.delete('against');
+        else next.set('against', against);
+        setParams(next, { replace: true });
+    };
+    const first = seasons[0];
+    const last = seasons.at(-1);
+    const periods =
+        first === undefined || last === undefined || last - first < 9
+            ? []
+            : [
+                  {
+                      value: `${first}-${Math.floor((first + last) / 2)}`,
+                      label: `${first} to ${Math.floor((first + last) / 2)}`,
+                  },
+                  {
+                      value: `${Math.floor((first + last) / 2) + 1}-${last}`,
+                      label: `${Math.floor((first + last) / 2) + 1} to ${last}`,
+                  },
+              ];
+    const against = params.get('against') ?? '';
+    if (/^\d{4}-\d{4}$/.test(against) && !periods.some((period) => period.value === against))
+        periods.push({ value: against, label: against.replace('-', ' to ') });
+    return (
+        <NativeSelect
+            size="xs"
+            label="Held against"
+            value={against}
+            onChange={(event) => choose(event.currentTarget.value)}
+            data={[
+                { value: '', label: 'nothing' },
+                {
+                    group: 'Other zones',
+                    items: (zones ?? [])
+                        .filter((z) => z.slug !== zone && z.record)
+                        .map((z) => ({ value: z.slug, label: z.name })),
+                },
+                { group: 'Other years, here', items: periods },
+            ]}
+        />
+    );
+}

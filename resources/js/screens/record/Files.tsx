@@ -1,0 +1,115 @@
+import { useState } from 'react';
+import { api, Refusal, taken, type Zone } from '../../api/client';
+import { useRecordImports, useSession, useStations } from '../../app/data';
+import { dateInWords } from '../../charts/days';
+import { BringFile } from './BringFile';
+import { updateInWords } from './Preview';
+import { Stations } from './Stations';
+
+/** Where the record comes from: stations in order, the files brought, and bringing another. */
+export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computation: number) => void }) {
+    const { data: session } = useSession();
+    const { data: imports } = useRecordImports(zone.slug);
+    const { data: stations } = useStations(zone.slug);
+    const [error, setError] = useState<string | null>(null);
+    const mayEdit = session?.user?.may_publish ?? false;
+    const use = async (id: number) => {
+        setError(null);
+        try {
+            onComputing(
+                (await taken(api.POST('/api/record-imports/{import}/use', { params: { path: { import: id } } }))).id,
+            );
+        } catch (refusal) {
+            setError(
+                refusal instanceof Refusal
+                    ? refusal.message
+                    : 'The server does not answer. Nothing was changed; try again.',
+            );
+        }
+    };
+    return (
+        <>
+            {!zone.record && (
+                <>
+                    <h2>No record yet</h2>
+                    <p>Bring the station’s daily minima and maxima. Thirty years make dates to rely on; ten will do.</p>
+                </>
+            )}
+            {stations && stations.stations.length > 0 && (
+                <Stations zone={zone} data={stations} mayEdit={mayEdit} onComputing={onComputing} />
+            )}
+            {mayEdit && <BringFile zone={zone} stations={stations?.stations ?? []} onComputing={onComputing} />}
+            {error && (
+                <p role="alert" className="warning">
+                    {error}
+                </p>
+            )}
+            <section>
+                <h2>Files brought</h2>
+                {imports?.length === 0 && <p>None yet.</p>}
+                {imports && imports.length > 0 && (
+                    <table className="ruled">
+                        <thead>
+                            <tr>
+                                <th scope="col">File</th>
+                                <th scope="col">Station</th>
+                                <th scope="col">Days</th>
+                                <th scope="col" className="number">
+                                    Rows
+                                </th>
+                                <th scope="col" className="number">
+                                    Refused
+                                </th>
+                                <th scope="col" className="number">
+                                    Marked
+                                </th>
+                                <th scope="col">Against the record before</th>
+                                <th scope="col">Brought by</th>
+                                <th scope="col">State</th>
+                                <th scope="col">Checksum</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {imports.map((item) => (
+                                <tr key={item.id}>
+                                    <td>
+                                        <a href={`/desk-files/record-imports/${item.id}`} download>
+                                            {item.file}
+                                        </a>
+                                    </td>
+                                    <td>{item.station}</td>
+                                    <td>{item.first && item.last ? `${item.first} to ${item.last}` : ''}</td>
+                                    <td className="number">{item.rows}</td>
+                                    <td className="number">{item.refused_count}</td>
+                                    <td className="number">{item.marks_count}</td>
+                                    <td>{item.update && updateInWords(item.update)}</td>
+                                    <td>
+                                        {item.imported_by}, {dateInWords(item.imported_at.slice(0, 10))}
+                                    </td>
+                                    <td>
+                                        {item.in_use ? 'in use' : item.state}
+                                        {mayEdit && !item.in_use && item.state === 'imported' && (
+                                            <>
+                                                {', '}
+                                                <button
+                                                    type="button"
+                                                    className="plain"
+                                                    onClick={() => void use(item.id)}
+                                                >
+                                                    use this one
+                                                </button>
+                                            </>
+                                        )}
+                                    </td>
+                                    <td className="mono" title={item.checksum}>
+                                        {item.checksum.slice(0, 10)}
+                                    </td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                )}
+            </section>
+        </>
+    );
+}

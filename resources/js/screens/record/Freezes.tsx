@@ -1,0 +1,293 @@
+import { SegmentedControl } from '@mantine/core';
+import { useElementSize } from '@mantine/hooks';
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { Behind } from '../../charts/Behind';
+import { beforeSummer, inShort, inWords, MONTHS, monthDay, type MonthDay } from '../../charts/days';
+import { FreezePlot, freezePlotHeight } from '../../charts/FreezePlot';
+import { Hatches } from '../../charts/Hatches';
+import { RISK_CURVE_HEIGHT, RiskCurve, RiskKey, type RiskCurveData } from '../../charts/RiskCurve';
+import { DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
+import { yearScale } from '../../charts/yearScale';
+import { useCompared } from './Compare';
+import { LABELS, RIGHT, useDateCursor } from './cursor';
+
+type ClimateData = { ruler: Schema['Ruler']; climate: Schema['Climate'] };
+
+/** Freezes year by year, the chance of one still to come, whether they shift, and how complete the record is. */
+export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
+    const { ref, width } = useElementSize();
+    const [threshold, setThreshold] = useState('light-freeze');
+    const { day, point } = useDateCursor();
+    const compared = useCompared(zone);
+    const { ruler, climate } = data;
+    const scale = yearScale(ruler.starts, Math.max(300, (width || 800) - LABELS - RIGHT));
+    const chosen = climate.thresholds.find((t) => t.threshold === threshold);
+    const freezes = ruler.freezes.find((f) => f.threshold === threshold);
+    if (!chosen || !freezes) return null;
+    const others = compared.data?.ruler.freezes.find((f) => f.threshold === threshold);
+    const plotAt = RULER_HEIGHT + RISK_CURVE_HEIGHT;
+    const height = plotAt + freezePlotHeight(chosen.seasons);
+    const risks = dates(freezes);
+    return (
+        <div className="climate">
+            <Hatches />
+            <div>
+                <div ref={ref}>
+                    <svg
+                        className="chart"
+                        width="100%"
+                        height={height}
+                        onClick={point(scale)}
+                        onMouseMove={point(scale)}
+                        role="img"
+                        aria-label={`Years from ${chosen.seasons[0]?.season} to ${chosen.seasons.at(-1)?.season}: freezing until the last freeze and from the first on. The table below gives the dates.`}
+                    >
+                        <g transform={`translate(${LABELS} 0)`}>
+                            <YearRuler scale={scale} ruler={ruler} labels={LABELS} />
+                            <g transform={`translate(0 ${RULER_HEIGHT})`}>
+                                <RiskCurve
+                                    scale={scale}
+                                    risk={riskOf(data)}
+                                    other={compared.data && riskOf(compared.data, threshold)}
+                                />
+                            </g>
+                            <g transform={`translate(0 ${plotAt})`}>
+                                <FreezePlot
+                                    scale={scale}
+                                    seasons={chosen.seasons}
+                                    risks={risks}
+                                    others={others && [others.last[0]?.date ?? null, others.first[0]?.date ?? null]}
+                                />
+                            </g>
+                            <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
+                        </g>
+                    </svg>
+                </div>
+                <RiskKey thresholds={climate.thresholds} />
+                <p className="hint">
+                    Curves: in how many years a freeze was still to come, until midsummer, or had come, after it. Below,
+                    a line a year: hatched is freezing until the last freeze and again from the first; upright lines are
+                    the dates later than which (spring) or earlier than which (autumn) a freeze comes in so many years.
+                    {compared.name && ` In plum: ${compared.name}.`}
+                </p>
+                <Behind
+                    name="Freezes year by year"
+                    file={`${zone}-freezes`}
+                    columns={['threshold °C', 'season', 'last freeze', 'first freeze']}
+                    rows={climate.thresholds.flatMap((t) =>
+                        t.seasons.map((season) => [t.celsius, season.season, season.last_date, season.first_date]),
+                    )}
+                />
+                <Behind
+                    name="Freezes to come and freezes that have come, by day"
+                    file={`${zone}-freeze-risk`}
+                    columns={[
+                        'day',
+                        'seasons',
+                        ...climate.thresholds.flatMap((t) => [`to come ${t.celsius} °C`, `has come ${t.celsius} °C`]),
+                    ]}
+                    rows={Array.from({ length: 365 }, (_, i) => [
+                        monthDay(i + 1),
+                        ruler.seasons,
+                        ...climate.thresholds.flatMap((t) => [t.to_come[i] ?? 0, t.has_come[i] ?? 0]),
+                    ])}
+                />
+                <h3>Days on record, by month and year</h3>
+                <Completeness years={climate.completeness} />
+                <Behind
+                    name="Days on record"
+                    file={`${zone}-completeness`}
+                    columns={['year', ...MONTHS.slice(1)]}
+                    rows={climate.completeness.map((year) => [year.year, ...year.months])}
+                />
+            </div>
+            <div>
+                <SegmentedControl
+                    size="xs"
+                    fullWidth
+                    aria-label="Threshold"
+                    value={threshold}
+                    onChange={setThreshold}
+                    data={climate.thresholds.map((t) => ({
+                        value: t.threshold,
+                        label: `${String(t.celsius).replace('-', '−')} °C`,
+                    }))}
+                />
+                <h3>On {inWords(monthDay(day))}</h3>
+                <p>{freezeInWords(ruler.starts, ruler.seasons, chosen, day)}</p>
+                <table className="ruled">
+                    <thead>
+                        <tr>
+                            <th scope="col">{beforeSummer(ruler.starts, day) ? 'Still to come' : 'Had come'}</th>
+                            <th scope="col" className="number">
+                                of {ruler.seasons}
+                            </th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {climate.thresholds.map((t) => (
+                            <tr key={t.threshold}>
+                                <td>
+                                    {String(t.celsius).replace('-', '−')} °C, {t.in_words}
+                                </td>
+                                <td className="number">
+                                    {(beforeSummer(ruler.starts, day) ? t.to_come : t.has_come)[day - 1]}
+                                </td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+                <h3>Dates and how sure they are</h3>
+                <RiskDates freezes={freezes} others={others} name={compared.name} />
+                {compared.error && (
+                    <p role="alert" className="warning">
+                        {compared.error.message}
+                    </p>
+                )}
+                {ruler.short_record && (
+                    <p className="warning">
+                        Only {ruler.seasons} cold seasons are complete: the record is short, and its dates are less sure
+                        than they look.
+                    </p>
+                )}
+                <h3>Is it shifting?</h3>
+                <p>{chosen.trend?.in_words ?? 'There are too few freezes on record to tell.'}</p>
+                {climate.hardiness && (
+                    <p>
+                        The coldest night of a winter is {degrees(climate.hardiness.mean_extreme_minimum)} on average:
+                        hardiness {climate.hardiness.half_zone}, which matters for perennials.
+                    </p>
+                )}
+            </div>
+        </div>
+    );
+}
+
+function riskOf({ ruler, climate }: ClimateData, only?: string): RiskCurveData {
+    return {
+        starts: ruler.starts,
+        seasons: ruler.seasons,
+        thresholds: climate.thresholds.filter((t) => only === undefined || t.threshold === only),
+    };
+}
+
+function dates(freezes: Schema['Ruler']['freezes'][number]) {
+    return [...freezes.last, ...freezes.first].map((risk) => ({
+        label: risk.in_words.replace(' year', ''),
+        date: risk.date,
+    }));
+}
+
+/** Risk dates with their intervals; those of another zone or period beside them. */
+function RiskDates({
+    freezes,
+    others,
+    name,
+}: {
+    freezes: Schema['Ruler']['freezes'][number];
+    others: Schema['Ruler']['freezes'][number] | undefined;
+    name: string | null;
+}) {
+    const ends = [
+        { title: 'Last freeze, later in', here: freezes.last, there: others?.last },
+        { title: 'First freeze, earlier in', here: freezes.first, there: others?.first },
+    ];
+    return (
+        <table className="ruled">
+            {ends.map((end) => (
+                <tbody key={end.title}>
+                    <tr>
+                        <th scope="col">{end.title}</th>
+                        <th scope="col">date</th>
+                        <th scope="col">{name ?? '90 % sure'}</th>
+                    </tr>
+                    {end.here.map((risk, i) => (
+                        <tr key={risk.risk}>
+                            <td>{risk.in_words}</td>
+                            <td className="nowrap">{shown(risk.date)}</td>
+                            <td className="nowrap">
+                                {name === null
+                                    ? between(risk.earliest, risk.latest)
+                                    : shown(end.there?.[i]?.date ?? null)}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            ))}
+        </table>
+    );
+}
+
+function shown(date: MonthDay | null): string {
+    return date === null ? 'none' : inShort(date);
+}
+
+function between(earliest: MonthDay | null, latest: MonthDay | null): string {
+    if (earliest === null && latest === null) return 'too few years';
+    return `${earliest === null ? 'open' : inShort(earliest)} to ${latest === null ? 'open' : inShort(latest)}`;
+}
+
+/** Before summer: how often a freeze was still to come; after it: how often the first had come. */
+function freezeInWords(
+    starts: MonthDay,
+    seasons: number,
+    threshold: { celsius: number; to_come: number[]; has_come: number[] },
+    day: number,
+): string {
+    const celsius = `${String(threshold.celsius).replace('-', '−')} °C`;
+    return beforeSummer(starts, day)
+        ? `A freeze (${celsius}) still came on or after this day in ${threshold.to_come[day - 1]} of ${seasons} years.`
+        : `The first freeze (${celsius}) had come by this day in ${threshold.has_come[day - 1]} of ${seasons} years.`;
+}
+
+function degrees(celsius: number): string {
+    return `${Math.round(celsius)} °C`.replace('-', '−');
+}
+
+const MONTH_LETTERS = 'JFMAMJJASOND';
+const CELL = 9;
+
+/** A column a year, a cell a month: as dark as it is complete. */
+function Completeness({ years }: { years: { year: number; months: number[] }[] }) {
+    const step = Math.min(22, 640 / Math.max(1, years.length));
+    return (
+        <svg
+            className="chart"
+            viewBox={`0 0 ${LABELS + years.length * step + RIGHT} ${12 * CELL + 16}`}
+            style={{ width: LABELS + years.length * step + RIGHT, maxWidth: '100%' }}
+            role="img"
+            aria-label="Days with minimum and maximum, by month and year"
+        >
+            {[...MONTH_LETTERS].map((letter, month) => (
+                <text key={month} className="quiet" x={LABELS - 10} y={month * CELL + 8} textAnchor="end" fontSize="9">
+                    {letter}
+                </text>
+            ))}
+            {years.map(({ year, months }, i) => (
+                <g key={year} transform={`translate(${LABELS + i * step} 0)`}>
+                    {months.map((days, month) => (
+                        <rect
+                            key={month}
+                            x={0}
+                            y={month * CELL + 1}
+                            width={step - 1.5}
+                            height={CELL - 1.5}
+                            fill="var(--stone)"
+                            fillOpacity={Math.min(1, days / 28) ** 3}
+                            stroke="var(--rule)"
+                            strokeWidth="0.5"
+                        >
+                            <title>{`${MONTHS[month + 1]} ${year}: ${days} days`}</title>
+                        </rect>
+                    ))}
+                    {year % 5 === 0 && (
+                        <text className="quiet" x={0} y={12 * CELL + 12} fontSize="10">
+                            {year}
+                        </text>
+                    )}
+                </g>
+            ))}
+        </svg>
+    );
+}

@@ -1,0 +1,243 @@
+import { Button, FileInput, Group, NativeSelect, TextInput } from '@mantine/core';
+import { line } from 'd3-shape';
+import { useState } from 'react';
+import { api, Refusal, taken, type Schema } from '../../api/client';
+import { useSession, useSites, useSaveSite } from '../../app/data';
+import { Behind } from '../../charts/Behind';
+import { dateInWords } from '../../charts/days';
+
+type Calibration = Schema['Calibration'];
+
+/** Probe readings held against the soil model of a site; what they say can be kept as a site of the zone. */
+export function Readings({ zone }: { zone: string }) {
+    const { data: session } = useSession();
+    const { data: sites } = useSites();
+    const [file, setFile] = useState<File | null>(null);
+    const [site, setSite] = useState<number>(0);
+    const [found, setFound] = useState<Calibration | null>(null);
+    const [error, setError] = useState<string | null>(null);
+    const here = (sites ?? []).filter((s) => s.zone === null || s.zone === zone);
+    const mayEdit = session?.user?.may_publish ?? false;
+    const chosen = site || here[0]?.id || 0;
+
+    const hold = async (readings: File | null, against: number, depth?: number) => {
+        setFile(readings);
+        setSite(against);
+        setFound(null);
+        setError(null);
+        if (!readings) return;
+        const body = new FormData();
+        body.set('file', readings);
+        body.set('site', String(against));
+        if (depth !== undefined) body.set('depth', String(depth));
+        try {
+            setFound(
+                await taken(
+                    api.POST('/api/zones/{zone}/calibrations', {
+                        params: { path: { zone } },
+                        body: body as never,
+                        bodySerializer: () => body,
+                    }),
+                ),
+            );
+        } catch (refusal) {
+            setError(refusal instanceof Refusal ? refusal.message : 'The file did not reach the server. Try again.');
+        }
+    };
+    return (
+        <section>
+            <h2>Soil readings against the model</h2>
+            <p className="hint">
+                A logger’s file (timestamp, depth, temperature) or a list by hand (date, hour, temperature). Give the
+                probe a minute to settle, measure at one depth, and note the hour: each reading is brought to a daily
+                mean first. Keep probes and leads away from tools, and call before you dig.
+            </p>
+            {mayEdit ? (
+                <Group align="end" gap="sm">
+                    <NativeSelect
+                        label="Taken at"
+                        value={String(chosen)}
+                        onChange={(event) => void hold(file, Number(event.currentTarget.value))}
+                        data={here.map((s) => ({ value: String(s.id), label: s.name }))}
+                    />
+                    <FileInput
+                        label="Readings"
+                        placeholder="Choose a file"
+                        miw={260}
+                        accept=".csv,.txt,.tsv,.gz,text/csv,text/plain"
+                        value={file}
+                        onChange={(readings) => void hold(readings, chosen)}
+                        clearable
+                    />
+                    {found && found.depths.length > 1 && (
+                        <NativeSelect
+                            label="Depth"
+                            value={String(found.depth)}
+                            onChange={(event) => void hold(file, chosen, Number(event.currentTarget.value))}
+                            data={found.depths.map((d) => ({
+                                value: String(d.depth),
+                                label: `${Math.round(d.depth * 100)} cm, ${d.readings} readings`,
+                            }))}
+                        />
+                    )}
+                </Group>
+            ) : (
+                <p>Calibrating a site is the educator’s; you can see its numbers under Sites.</p>
+            )}
+            {error && (
+                <p role="alert" className="warning" style={{ marginTop: '0.8rem' }}>
+                    {error}
+                </p>
+            )}
+            {found && <Found zone={zone} found={found} />}
+        </section>
+    );
+}
+
+function Found({ zone, found }: { zone: string; found: Calibration }) {
+    const [name, setName] = useState(`${found.site.name}, measured`);
+    const save = useSaveSite();
+    const degrees = (value: number) => `${value.toFixed(1)} °C`.replace('-', '−');
+    const keep = () =>
+        save.mutate({
+            name,
+            zone,
+            air: found.site.air,
+            sun: found.site.sun,
+            rate: found.rate,
+            protection: found.site.protection,
+            offset: found.offset,
+            note: `From ${found.used} readings at ${Math.round(found.depth * 100)} cm; error ${degrees(found.error_before)} before, ${degrees(found.error_after)} after.`,
+        });
+    return (
+        <div className="climate">
+            <div>
+                <h3>Readings as daily means, and the model before and after</h3>
+                <Comparison points={found.points} />
+                <Behind
+                    name="Readings and model"
+                    file={`${zone}-readings`}
+                    columns={['date', 'reading as daily mean °C', 'model before °C', 'model after °C']}
+                    rows={found.points.map((p) => [p.date, p.reading, p.before, p.after])}
+                />
+            </div>
+            <div>
+                <h3>What they say</h3>
+                <p>
+                    {found.used} of {found.readings} readings count, at {Math.round(found.depth * 100)} cm,{' '}
+                    {found.site.name}.
+                </p>
+                <table className="ruled">
+                    <tbody>
+                        <tr>
+                            <th scope="row">Mean error before</th>
+                            <td className="number">{degrees(found.error_before)}</td>
+                        </tr>
+                        <tr>
+                            <th scope="row">Mean error after</th>
+                            <td className="number">{degrees(found.error_after)}</td>
+                        </tr>
+                        <tr>
+                            <th scope="row">Added to the soil</th>
+                            <td className="number">{degrees(found.offset)}</td>
+                        </tr>
+                        <tr>
+                            <th scope="row">Rate</th>
+                            <td className="number">
+                                {found.rate} {found.rate_fitted ? 'fitted' : 'as it was'}
+                            </td>
+                        </tr>
+                    </tbody>
+                </table>
+                {!found.rate_fitted && (
+                    <p className="hint">
+                        The rate is fitted from ten readings over 8 °C or more; these are fewer or closer.
+                    </p>
+                )}
+                {save.isSuccess ? (
+                    <p role="status">
+                        Kept as “{save.data.name}”. The zone is being computed with it; find it under Soil, air and
+                        light.
+                    </p>
+                ) : (
+                    <Group align="end" gap="xs" mt="sm">
+                        <TextInput
+                            size="xs"
+                            label="Keep it as a site of this zone"
+                            value={name}
+                            onChange={(event) => setName(event.currentTarget.value)}
+                        />
+                        <Button size="xs" loading={save.isPending} onClick={keep}>
+                            Keep it
+                        </Button>
+                    </Group>
+                )}
+                {save.error && (
+                    <p role="alert" className="warning">
+                        {save.error.message}
+                    </p>
+                )}
+            </div>
+        </div>
+    );
+}
+
+const WIDTH = 760;
+const HEIGHT = 250;
+const LEFT = 56;
+
+function Comparison({ points }: { points: Calibration['points'] }) {
+    const days = points.map((p) => Date.parse(p.date) / 86_400_000);
+    const values = points.flatMap((p) => [p.reading, p.before, p.after]);
+    const [low, high] = [Math.floor(Math.min(...values) / 5) * 5, Math.ceil(Math.max(...values) / 5) * 5];
+    const from = Math.min(...days);
+    const span = Math.max(1, Math.max(...days) - from);
+    const x = (i: number) => LEFT + 6 + ((WIDTH - LEFT - 20) * ((days[i] ?? 0) - from)) / span;
+    const y = (celsius: number) => 8 + ((HEIGHT - 36) * (high - celsius)) / Math.max(1, high - low);
+    const path = (value: (p: Calibration['points'][number]) => number) =>
+        line<Calibration['points'][number]>()
+            .x((_, i) => x(i))
+            .y((p) => y(value(p)))(points) ?? '';
+    return (
+        <svg
+            className="chart"
+            viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+            width="100%"
+            role="img"
+            aria-label="Readings as daily means, with the modelled soil before and after; the table gives the numbers"
+        >
+            {Array.from({ length: (high - low) / 5 + 1 }, (_, i) => low + 5 * i).map((celsius) => (
+                <g key={celsius}>
+                    <line className="rule" x1={LEFT} x2={WIDTH} y1={y(celsius)} y2={y(celsius)} />
+                    <text className="quiet" x={LEFT - 8} y={y(celsius) + 4} textAnchor="end">
+                        {String(celsius).replace('-', '−')} °C
+                    </text>
+                </g>
+            ))}
+            <path d={path((p) => p.before)} fill="none" stroke="var(--stone)" strokeDasharray="4 3" strokeWidth="1.4" />
+            <path d={path((p) => p.after)} fill="none" stroke="var(--ink)" strokeWidth="1.6" />
+            {points.map((p, i) => (
+                <circle
+                    key={i}
+                    cx={x(i)}
+                    cy={y(p.reading)}
+                    r="3"
+                    fill="var(--paper)"
+                    stroke="var(--clay)"
+                    strokeWidth="1.4"
+                >
+                    <title>{`${dateInWords(p.date)}: ${p.reading} °C`}</title>
+                </circle>
+            ))}
+            <text className="quiet" x={LEFT} y={HEIGHT - 4}>
+                {points[0] && dateInWords(points[0].date)}
+            </text>
+            <text className="quiet" x={WIDTH} y={HEIGHT - 4} textAnchor="end">
+                {dateInWords(points.at(-1)?.date ?? '2001-01-01')}
+            </text>
+            <text className="quiet" x={WIDTH / 2} y={HEIGHT - 4} textAnchor="middle">
+                circles: readings; dashed: model before; line: after
+            </text>
+        </svg>
+    );
+}

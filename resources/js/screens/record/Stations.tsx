@@ -1,0 +1,204 @@
+import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
+import { useEffect, useState } from 'react';
+import type { Schema, Zone } from '../../api/client';
+import { useSaveStations } from '../../app/data';
+import { dateInWords } from '../../charts/days';
+
+type Station = Schema['Station'];
+
+/** The stations of a zone: the primary one, those that fill in after it, what each is corrected by and gives. */
+export function Stations({
+    zone,
+    data,
+    mayEdit,
+    onComputing,
+}: {
+    zone: Zone;
+    data: Schema['Stations'];
+    mayEdit: boolean;
+    onComputing: (computation: number) => void;
+}) {
+    const [edited, setEdited] = useState<Station[] | null>(null);
+    const save = useSaveStations(zone.slug, onComputing);
+    useEffect(() => setEdited(null), [data]);
+    const stations = edited ?? data.stations;
+    const change = (i: number, values: Partial<Station>) =>
+        setEdited(stations.map((station, j) => (i === j ? { ...station, ...values } : station)));
+    const move = (i: number, by: number) => {
+        const next = [...stations];
+        const [taken] = next.splice(i, 1);
+        if (taken) next.splice(i + by, 0, taken);
+        setEdited(next);
+    };
+    const alone = stations.length === 1 && data.set_aside.length === 0;
+    return (
+        <section>
+            <h2>Stations, in the order they are asked</h2>
+            <p className="hint">
+                Where the first has no value the next gives one, brought to the zone’s height ({zone.height_m} m) and,
+                from the days they share, to the level of the stations before it.
+            </p>
+            <table className="ruled stations">
+                <thead>
+                    <tr>
+                        <th scope="col">Station</th>
+                        <th scope="col">Height, m</th>
+                        <th scope="col">°C per 100 m</th>
+                        <th scope="col">Matched</th>
+                        <th scope="col">Record</th>
+                        <th scope="col">Corrected by, °C</th>
+                        <th scope="col" className="number">
+                            Minima, maxima given
+                        </th>
+                        <th scope="col">
+                            <span className="sr-only">Order</span>
+                        </th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {stations.map((station, i) => (
+                        <tr key={station.id}>
+                            <td>
+                                <TextInput
+                                    size="xs"
+                                    aria-label={`Name of station ${i + 1}`}
+                                    value={station.name}
+                                    readOnly={!mayEdit}
+                                    onChange={(event) => change(i, { name: event.currentTarget.value })}
+                                />
+                            </td>
+                            <td>
+                                <NumberInput
+                                    size="xs"
+                                    w={84}
+                                    aria-label={`Height of station ${i + 1}`}
+                                    placeholder="as zone"
+                                    allowDecimal={false}
+                                    value={station.height_m ?? ''}
+                                    readOnly={!mayEdit}
+                                    onChange={(height) =>
+                                        change(i, { height_m: typeof height === 'number' ? height : null })
+                                    }
+                                />
+                            </td>
+                            <td>
+                                <NumberInput
+                                    size="xs"
+                                    w={84}
+                                    aria-label={`Temperature per 100 m of station ${i + 1}`}
+                                    step={0.05}
+                                    decimalScale={2}
+                                    value={Math.round(station.lapse * 10000) / 100}
+                                    readOnly={!mayEdit}
+                                    onChange={(lapse) => typeof lapse === 'number' && change(i, { lapse: lapse / 100 })}
+                                />
+                            </td>
+                            <td>
+                                {i === 0 ? (
+                                    'primary'
+                                ) : (
+                                    <Checkbox
+                                        size="xs"
+                                        aria-label={`Match station ${i + 1} to those before it`}
+                                        checked={station.matched}
+                                        disabled={!mayEdit}
+                                        onChange={(event) => change(i, { matched: event.currentTarget.checked })}
+                                    />
+                                )}
+                            </td>
+                            <td>
+                                {station.first && station.last ? `${station.first} to ${station.last}` : 'none yet'}
+                            </td>
+                            <td>{station.fit && corrections(station.fit, i)}</td>
+                            <td className="number">{station.fit && `${station.fit.minima}, ${station.fit.maxima}`}</td>
+                            <td>
+                                {mayEdit && !alone && (
+                                    <Group gap={10} wrap="nowrap">
+                                        {i > 0 && (
+                                            <button type="button" className="plain" onClick={() => move(i, -1)}>
+                                                up
+                                            </button>
+                                        )}
+                                        {stations.length > 1 && (
+                                            <button
+                                                type="button"
+                                                className="plain"
+                                                onClick={() => setEdited(stations.filter((_, j) => j !== i))}
+                                            >
+                                                set aside
+                                            </button>
+                                        )}
+                                    </Group>
+                                )}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            {data.set_aside.length > 0 && edited === null && (
+                <p>
+                    Set aside:{' '}
+                    {data.set_aside.map((station) => (
+                        <span key={station.id}>
+                            {station.name}
+                            {mayEdit && (
+                                <>
+                                    {' '}
+                                    <button
+                                        type="button"
+                                        className="plain"
+                                        onClick={() => setEdited([...stations, station])}
+                                    >
+                                        use again
+                                    </button>
+                                </>
+                            )}{' '}
+                        </span>
+                    ))}
+                </p>
+            )}
+            {edited && (
+                <Group mt="sm">
+                    <Button size="xs" loading={save.isPending} onClick={() => save.mutate(edited)}>
+                        Save and compute
+                    </Button>
+                    <Button size="xs" variant="subtle" color="gray" onClick={() => setEdited(null)}>
+                        Leave it
+                    </Button>
+                </Group>
+            )}
+            {save.error && (
+                <p role="alert" className="warning">
+                    {save.error.message}
+                </p>
+            )}
+            <p>
+                {data.filled_in.length > 0 && (
+                    <>
+                        Filled in:{' '}
+                        {data.filled_in
+                            .slice(0, 6)
+                            .map((span) =>
+                                span.from === span.to
+                                    ? `${dateInWords(span.from)} from ${span.station}`
+                                    : `${dateInWords(span.from)} to ${dateInWords(span.to)} from ${span.station}`,
+                            )
+                            .join('; ')}
+                        {data.filled_in_count > 6 && `; and ${data.filled_in_count - 6} more spans`}.{' '}
+                    </>
+                )}
+                <a href={`/desk-files/zones/${zone.slug}/record.csv`} download>
+                    Every day with the station it came from (CSV)
+                </a>
+            </p>
+        </section>
+    );
+}
+
+function corrections(fit: NonNullable<Station['fit']>, i: number): string {
+    const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
+    const height = fit.height === 0 ? 'nothing for height' : `${signed(fit.height)} for height`;
+    if (i === 0) return height;
+    if (fit.minimum_bias === null || fit.maximum_bias === null) return `${height}; ${fit.overlap} days shared, no bias`;
+    return `${height}; ${signed(fit.minimum_bias)} and ${signed(fit.maximum_bias)} from ${fit.overlap} days shared`;
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverSelect;
+
+/** The Record screen: reading freezes, soil and light; doubting values; sites and readings. */
+final class RecordTest extends BrowserTestCase
+{
+    private function choose(string $label, string $option): void
+    {
+        $this->browser->see($label);
+        $select = $this->browser->driver->findElement(WebDriverBy::xpath("//select[@id=//label[starts-with(normalize-space(), '{$label}')]/@for]"));
+        (new WebDriverSelect($select))->selectByVisibleText($option);
+    }
+
+    public function test_the_record_reads_on_any_date_and_at_any_threshold(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/averrin-sound/record?on=08-10')->see('On 10 August')->see('still came on or after this day in');
+        $this->browser->keys(']')->see('On 17 August')->keys('{')->see('On 16 August');
+        $titles = fn (): array => $this->browser->driver->executeScript("return [...document.querySelectorAll('.climate svg g > title')].map((t) => t.textContent)");
+        self::assertMatchesRegularExpression('/^(last freeze \d+ \w+ \d{4}|no freeze before summer), /', $titles()[0]);
+        $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='−4.4 °C']"))->click();
+        $this->browser->see('There are too few freezes on record to tell.');
+        self::assertStringNotContainsString('NaN', $this->browser->text().$this->browser->driver->executeScript('return document.querySelector(".climate svg").outerHTML'));
+        self::assertStringNotContainsString('1970', implode(' ', $titles()));
+        self::assertSame([], $this->browser->errors());
+    }
+
+    public function test_dragging_the_cursor_reads_every_threshold_without_asking_the_server_again(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/orchard-bench/record/freezes')->see('On 12 May');
+        $asked = 'return performance.getEntriesByType("resource").length';
+        $before = $this->browser->driver->executeScript($asked);
+        $this->browser->driver->executeScript(<<<'JS'
+            const chart = document.querySelector('.climate svg[role=img]');
+            const box = chart.getBoundingClientRect();
+            for (let x = 400; x <= 700; x += 5)
+                chart.dispatchEvent(new MouseEvent('mousemove', { bubbles: true, buttons: 1, clientX: box.left + x, clientY: box.top + 150 }));
+            JS);
+        $this->browser->see('Had come')->see('of 30');
+        self::assertSame($before, $this->browser->driver->executeScript($asked));
+    }
+
+    public function test_a_zone_is_held_against_another_and_against_other_years_on_the_same_axes(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/orchard-bench/record/freezes')->see('Dates and how sure they are');
+        $plum = fn (): int => count($this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg [stroke="var(--plum)"]')));
+        self::assertSame(0, $plum());
+        $this->choose('Held against', 'High Meadow');
+        $this->browser->see('In plum: High Meadow.');
+        self::assertGreaterThanOrEqual(3, $plum());
+        $this->choose('Held against', '1996 to 2010');
+        $this->browser->see('In plum: 1996 to 2010.')->follow('Soil, air and light')->see('In plum: 1996 to 2010.');
+        $this->choose('Year laid over', '2012');
+        $this->browser->see('In 2012: ');
+        $this->choose('Soil of', 'cold frame');
+        $this->browser->see(', cold frame; ');
+        self::assertSame([], $this->browser->errors());
+    }
+
+    public function test_the_years_leaned_on_reach_the_dates(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/lakeshore/record/freezes')->see('29 cold seasons count.');
+        $this->choose('Years leaned on', 'latest 15');
+        $this->browser->see('15 cold seasons count.')->see('of 15');
+        $this->choose('Years leaned on', 'all');
+        $this->browser->see('29 cold seasons count.');
+    }
+
+    public function test_a_doubted_value_is_let_count_with_a_reason_and_that_is_undone(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/high-meadow/record/doubts')->see('Doubted values')->see('outside −70 to 60 °C: ');
+        $this->browser->driver->findElement(WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"))->click();
+        $this->browser->fill('Why it counts', 'Two neighbours saw the same.')->press('Let it count')->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')->see('Computed.');
+        $this->browser->press('undo')->see('left out by the rule');
+        $this->browser->driver->wait(10)->until(fn (): bool => ! str_contains($this->browser->text(), 'Two neighbours'));
+        self::assertSame([], $this->browser->errors());
+    }
+
+    public function test_a_value_nothing_doubts_is_left_out_and_comes_back(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/high-meadow/record/doubts')->press('Leave out another value');
+        $this->browser->driver->executeScript('document.querySelector("input[type=date]").focus()');
+        $this->browser->fill('Day', '06/15/2001')->fill('Why it does not count', 'The screen had blown open.')->press('Leave it out')
+            ->see('left out: The screen had blown open.')->see('doubted by nothing but the person who left it out: 1')->see('Computed.');
+        $this->browser->press('undo');
+        $this->browser->driver->wait(10)->until(fn (): bool => ! str_contains($this->browser->text(), 'blown open'));
+    }
+
+    public function test_stations_say_what_they_fill_in_and_are_put_in_order(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/orchard-bench/record/files')->see('from Packing Shed')->see('for height; +');
+        $this->browser->press('up')->press('Save and compute')->see('Computed.')->see('Filled in: ');
+        $this->browser->driver->wait(10)->until(fn (): bool => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value') === 'Packing Shed');
+        $this->browser->press('up')->press('Save and compute');
+        $this->browser->driver->wait(10)->until(fn (): bool => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value') === 'Orchard Bench station');
+        self::assertSame([], $this->browser->errors());
+    }
+
+    public function test_readings_correct_the_soil_and_are_kept_as_a_site(): void
+    {
+        $path = sys_get_temp_dir().'/anthesis-readings.csv';
+        $rows = array_map(static fn (int $d): string => sprintf('2025-04-%02d 15:30,5,%.1f', $d, 9 + $d / 3), range(1, 28, 3));
+        file_put_contents($path, "timestamp,depth_cm,temperature_c\n".implode("\n", $rows)."\n");
+        $name = 'school bed '.substr(uniqid(), -5);
+        $this->logIn();
+        $this->browser->visit('/desk/zones/basin-floor/record/readings')->attach($path)->see('10 of 10 readings count, at 5 cm, open ground.')
+            ->fill('Keep it as a site of this zone', $name)->press('Keep it')->see("Kept as “{$name}”.");
+        unlink($path);
+        $this->browser->visit('/desk/sites')->see($name)->see('From 10 readings at 5 cm;');
+        $this->browser->driver->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Edit']"))->click();
+        $this->browser->fill('Rate', '9')->press('Save and compute')->see('This lies between 0.1 and 3.');
+        $this->browser->press('Leave it');
+        $this->browser->driver->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Take out']"))->click();
+        $this->browser->driver->wait(10)->until(fn (): bool => ! str_contains($this->browser->text(), $name));
+    }
+}
