@@ -16,6 +16,11 @@ final class GhcnLong implements StationFormat
 
     private const MISSING = -9999.0;
 
+    /** The date last read: a day's elements stand together. */
+    private string $lastDate = '';
+
+    private ?int $lastDay = null;
+
     public function recognises(array $head): bool
     {
         return preg_match(self::ROW, $head[0]) === 1;
@@ -28,7 +33,8 @@ final class GhcnLong implements StationFormat
             if (trim($line) === '') {
                 continue;
             }
-            $cells = array_map('strval', str_getcsv($line, ',', '"', ''));
+            // Files of many stations have millions of such rows: those without quotes are cut in the quickest way.
+            $cells = str_contains($line, '"') ? array_map('strval', str_getcsv($line, ',', '"', '')) : explode(',', $line);
             $element = match ($cells[2] ?? '') {
                 'TMIN' => Element::Minimum,
                 'TMAX' => Element::Maximum,
@@ -55,7 +61,10 @@ final class GhcnLong implements StationFormat
     private function row(SeriesBuilder $series, int $number, Element $element, array $cells): void
     {
         $series->rows++;
-        $day = DateOrder::YearFirst->read($cells[1]);
+        if ($cells[1] !== $this->lastDate) {
+            [$this->lastDate, $this->lastDay] = [$cells[1], DateOrder::YearFirst->read($cells[1])];
+        }
+        $day = $this->lastDay;
         if ($day === null) {
             $series->refuse($number, 'day', "“{$cells[1]}” is not a day written as YYYYMMDD");
         } elseif (! is_numeric($cells[3] ?? '')) {
