@@ -208,7 +208,9 @@ function RiskDates({
                             <td className="nowrap">{shown(risk.date)}</td>
                             <td className="nowrap">
                                 {name === null
-                                    ? between(risk.earliest, risk.latest)
+                                    ? risk.date === null
+                                        ? ''
+                                        : between(risk.earliest, risk.latest)
                                     : shown(end.there?.[i]?.date ?? null)}
                             </td>
                         </tr>
@@ -236,6 +238,7 @@ function freezeInWords(
     day: number,
 ): string {
     const celsius = `${String(threshold.celsius).replace('-', '−')} °C`;
+    if (!threshold.to_come.some(Boolean)) return `No year on record had a freeze (${celsius}).`;
     return beforeSummer(starts, day)
         ? `A freeze (${celsius}) still came on or after this day in ${threshold.to_come[day - 1]} of ${seasons} years.`
         : `The first freeze (${celsius}) had come by this day in ${threshold.has_come[day - 1]} of ${seasons} years.`;

@@ -159,7 +159,7 @@ function Completeness({ years }: { years: RecordPreview['years'] }) {
                     </rect>
                     {i % every === 0 && (
                         <text
-                            x={i * step + step / 2}
+                            x={i === 0 ? 1 : i * step + step / 2}
                             y={63}
                             textAnchor={i === 0 ? 'start' : 'middle'}
                             className="quiet"
