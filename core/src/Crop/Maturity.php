@@ -16,6 +16,8 @@ final readonly class Maturity
     /** Packet days hold at ref_c of the air; the soil is then about this much warmer, °C. */
     private const SOIL_ABOVE_AIR = 2.0;
 
+    private const LEAST_JUVENILE = 5.0;
+
     private float $emergenceDays;
 
     private float $raisedDays;
@@ -40,6 +42,14 @@ final readonly class Maturity
         };
 
         return $route === Route::Direct ? $direct : max(1.0, $direct - $this->raisedDays);
+    }
+
+    /** @return float growth-days of a day-length bulb that it takes to be full-sized when bulbing starts; at least 5 when set out */
+    public function juvenileDays(Route $route): float
+    {
+        $days = (float) $this->crop->juvenileDays;
+
+        return $route === Route::Direct ? $days : max(self::LEAST_JUVENILE, $days - $this->raisedDays);
     }
 
     /** @return float days from sowing outdoors, or from setting out, to first harvest, in weather at which packet days hold */

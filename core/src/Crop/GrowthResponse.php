@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Crop;
+
+/**
+ * How fast a crop grows at a mean air temperature, against the temperature at which its packet days hold: a trapezoid that
+ * rises from base to the lower optimum, stays, and falls from the upper optimum to the ceiling.
+ */
+final readonly class GrowthResponse
+{
+    private float $atReference;
+
+    public function __construct(private Crop $crop)
+    {
+        $this->atReference = $this->trapezoid($crop->refC);
+    }
+
+    /** @return float growth-days a day at this temperature gives in full light; 1 at ref_c; 0 where the crop cannot grow at ref_c */
+    public function at(float $celsius): float
+    {
+        return $this->atReference > 0.0 ? $this->trapezoid($celsius) / $this->atReference : 0.0;
+    }
+
+    private function trapezoid(float $celsius): float
+    {
+        $crop = $this->crop;
+
+        return match (true) {
+            $celsius <= $crop->baseC, $celsius >= $crop->ceilingC => 0.0,
+            $celsius < $crop->optLowC => ($celsius - $crop->baseC) / ($crop->optLowC - $crop->baseC),
+            $celsius <= $crop->optHighC => 1.0,
+            default => ($crop->ceilingC - $celsius) / ($crop->ceilingC - $crop->optHighC),
+        };
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay;
+
+use Anthesis\Climate\Quantile;
+use Anthesis\Record\SowDay;
+
+/** The runs of a crop gathered by sow day: how many years each outcome had, how reliable the day is, when harvest came. */
+final readonly class OutcomeRibbon
+{
+    private const HALF_WEEK = 3;
+
+    private const CODES = 12;
+
+    /**
+     * @param  list<int>  $years  length 365, runs that count on sow day i+1
+     * @param  list<array<int, int>>  $counts  length 365, runs by code of Outcome
+     * @param  list<float>  $reliability  length 365, share of harvests, centred circular mean of seven days
+     */
+    private function __construct(
+        private Runs $runs,
+        public array $years,
+        public array $counts,
+        public array $reliability,
+    ) {
+    }
+
+    public static function of(Runs $runs): self
+    {
+        $flat = array_fill(0, SowDay::YEAR * self::CODES, 0);
+        $sowDays = $runs->sowDays;
+        foreach ($runs->outcomes as $i => $code) {
+            $flat[($sowDays[$i] - 1) * self::CODES + $code]++;
+        }
+        $years = $counts = $shares = [];
+        for ($day = 0; $day < SowDay::YEAR; $day++) {
+            $own = [];
+            $n = 0;
+            for ($code = 1; $code < self::CODES; $code++) {
+                $count = $flat[$day * self::CODES + $code];
+                if ($count > 0) {
+                    $own[$code] = $count;
+                    $n += $count;
+                }
+            }
+            $years[] = $n;
+            $counts[] = $own;
+            $shares[] = $n === 0 ? 0.0 : ($own[1] ?? 0) / $n;
+        }
+        $reliability = [];
+        for ($day = 0; $day < SowDay::YEAR; $day++) {
+            $sum = 0.0;
+            for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
+                $sum += $shares[($day + $j + SowDay::YEAR) % SowDay::YEAR];
+            }
+            $reliability[] = $sum / (2 * self::HALF_WEEK + 1);
+        }
+
+        return new self($runs, $years, $counts, $reliability);
+    }
+
+    /** @return Outcome|null the most frequent outcome other than a harvest on a sow day; of equals the one named first; null: none */
+    public function reason(SowDay $day): ?Outcome
+    {
+        $most = 0;
+        $reason = null;
+        foreach ($this->counts[$day->number - 1] as $code => $count) {
+            if ($code !== 1 && $count > $most) {
+                $most = $count;
+                $reason = Outcome::fromCode($code);
+            }
+        }
+
+        return $reason;
+    }
+
+    /**
+     * Days from sowing, or setting out, to first harvest in the years that came to a harvest, by sow day.
+     *
+     * @return list<array{int, int, int}|null> length 365: the 10, 50 and 90 % of them; null where no year did
+     */
+    public function daysToHarvest(): array
+    {
+        $waits = array_fill(0, SowDay::YEAR, []);
+        $sowDays = $this->runs->sowDays;
+        foreach ($this->runs->outcomes as $i => $code) {
+            if ($code === 1) {
+                $waits[$sowDays[$i] - 1][] = $this->runs->waits[$i];
+            }
+        }
+        $days = [];
+        foreach ($waits as $own) {
+            if ($own === []) {
+                $days[] = null;
+
+                continue;
+            }
+            sort($own);
+            $own = array_map(floatval(...), $own);
+            $at = static fn (float $p): int => (int) round((float) Quantile::of($own, $p));
+            $days[] = [$at(0.1), $at(0.5), $at(0.9)];
+        }
+
+        return $days;
+    }
+}

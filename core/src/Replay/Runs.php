@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay;
+
+use Anthesis\Record\Day;
+
+/**
+ * What became of a crop sown, or set out, on each day of a record.
+ *
+ * Day i of every list is the i-th of the record.
+ */
+final readonly class Runs
+{
+    /**
+     * @param  list<int>  $sowDays  1…365
+     * @param  array<int, int>  $outcomes  codes of Outcome; 0: does not count
+     * @param  array<int, int>  $waits  days from sowing or setting out to first harvest; only with a harvest, long enough or too short
+     * @param  array<int, int>  $harvests  days of harvest
+     *
+     * @internal made by Replay
+     */
+    public function __construct(
+        private Day $first,
+        public array $sowDays,
+        public array $outcomes,
+        public array $waits,
+        public array $harvests,
+    ) {
+    }
+
+    /** The same runs, of which only those sown in the years given count. */
+    public function sownIn(int $fromYear, int $toYear): self
+    {
+        $from = Day::numberOf($fromYear, 1, 1) - $this->first->number;
+        $to = Day::numberOf($toYear, 12, 31) - $this->first->number;
+        $outcomes = $this->outcomes;
+        foreach ($outcomes as $i => $code) {
+            if ($i < $from || $i > $to) {
+                $outcomes[$i] = 0;
+            }
+        }
+
+        return new self($this->first, $this->sowDays, $outcomes, $this->waits, $this->harvests);
+    }
+
+    /** @return list<Run> those that count, in order of sowing; of one sow day only, where one is given */
+    public function all(?int $sowDay = null): array
+    {
+        $runs = [];
+        foreach ($this->outcomes as $i => $code) {
+            $outcome = Outcome::fromCode($code);
+            if ($outcome !== null && ($sowDay === null || $this->sowDays[$i] === $sowDay)) {
+                $came = $outcome === Outcome::Harvest || $outcome === Outcome::ShortHarvest;
+                $runs[] = new Run($this->first->plus($i), $outcome, $came ? $this->waits[$i] : null, $came ? $this->harvests[$i] : 0);
+            }
+        }
+
+        return $runs;
+    }
+}

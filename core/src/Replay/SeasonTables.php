@@ -1,0 +1,250 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Emergence;
+use Anthesis\Crop\GrowthResponse;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilTemperature;
+use Anthesis\Sun\DayLength;
+use Anthesis\Sun\Radiation;
+
+/**
+ * The weather of a record at a site, turned into look-ups so that no run of a replay walks over days.
+ *
+ * Day i is the i-th of the record. A **sum** is a list of length days + 1 whose entry i holds the total over the days before
+ * i, so that the total over a…b is sum[b+1] − sum[a]. A **next-day table** has length days + 1; entry i is the first day on
+ * or after i on which something happens, or NEVER. A **count** is a sum of ones with the list of its days.
+ *
+ * Tables that only hang on one threshold are made once and shared by all crops.
+ *
+ * @internal to the replay; the lists are for its hot loop and do not leave it
+ */
+final class SeasonTables
+{
+    /** A day that does not come. */
+    public const NEVER = 1 << 40;
+
+    private const CHILL = [0.0, 10.0];
+
+    /** Longest list of days anything is counted to, for padding. */
+    private const MOST_COUNTED = 400;
+
+    public readonly Day $first;
+
+    public readonly int $days;
+
+    /** @var list<int> sow day of each day, 1…365 */
+    public readonly array $sowDay;
+
+    /** @var list<int> sum of days without a usable minimum or maximum, after short gaps were bridged */
+    public readonly array $missing;
+
+    /** @var list<float> sum of mean air temperature, °C */
+    public readonly array $meanSum;
+
+    /** @var list<float> sum of soil temperature, °C */
+    public readonly array $soilSum;
+
+    /** @var list<float> mean air temperature of each day at the site; 0 where missing */
+    private array $mean = [];
+
+    /** @var list<float> minimum as far as freezing goes: with the site's protection; INF where missing */
+    private array $night = [];
+
+    /** @var list<float> maximum at the site; −INF where missing */
+    private array $afternoon = [];
+
+    /** @var list<float> */
+    private array $soil = [];
+
+    /** @var list<float> hours by sow day, from index 1 */
+    private readonly array $hours;
+
+    /** @var list<float> MJ m⁻² d⁻¹ by sow day, from index 1 */
+    private readonly array $radiation;
+
+    /** @var array<string, list<int>> */
+    private array $nextDay = [];
+
+    /** @var array<string, array{list<int>, list<int>}> */
+    private array $counted = [];
+
+    /** @var array<string, list<float>> */
+    private array $sums = [];
+
+    /** @param  DailyRecord  $record as quality control leaves it */
+    public function __construct(DailyRecord $record, Latitude $latitude, public readonly Site $site)
+    {
+        $bridged = $record->bridged();
+        $soil = SoilTemperature::of($record, $latitude, $site)->dailyMean;
+        $this->first = $record->first;
+        $this->days = $record->days();
+        $this->hours = [0.0, ...DayLength::throughTheYear($latitude)];
+        $this->radiation = [0.0, ...Radiation::throughTheYear($latitude)];
+        $sowDay = [];
+        $missing = [0];
+        $meanSum = $soilSum = [0.0];
+        $gone = 0;
+        $means = $soils = 0.0;
+        foreach ($bridged->minimum as $i => $minimum) {
+            $sowDay[] = Day::sowDayOf($record->first->number + $i);
+            $maximum = $bridged->maximum[$i];
+            $known = $minimum !== null && $maximum !== null;
+            $mean = $known ? ($minimum + $maximum) / 2 + $site->air : 0.0;
+            $this->mean[] = $mean;
+            $this->night[] = $known ? $minimum + $site->air + $site->protection : INF;
+            $this->afternoon[] = $known ? $maximum + $site->air : -INF;
+            $this->soil[] = $soil[$i] ?? 0.0;
+            $missing[] = $gone += $known ? 0 : 1;
+            $meanSum[] = $means += $mean;
+            $soilSum[] = $soils += $soil[$i] ?? 0.0;
+        }
+        $this->sowDay = $sowDay;
+        $this->missing = $missing;
+        $this->meanSum = $meanSum;
+        $this->soilSum = $soilSum;
+    }
+
+    /** @return list<float> sum of the share of emergence each day's soil gives */
+    public function emergence(Emergence $emergence): array
+    {
+        return $this->sums['emergence '.json_encode($emergence->days)] ??= $this->emergenceSum($emergence);
+    }
+
+    /** @return list<float> sum of growth-days */
+    public function growth(Crop $crop, LightSchool $light): array
+    {
+        $key = "growth {$crop->baseC} {$crop->optLowC} {$crop->optHighC} {$crop->ceilingC} {$crop->refC} {$light->value}";
+
+        return $this->sums[$key] ??= $this->growthSum($crop, $light);
+    }
+
+    /** @return list<int> next day on which screen minimum, with the site's help, is at or below so many °C */
+    public function nextFreeze(float $celsius): array
+    {
+        return $this->nextDay["freeze {$celsius}"] ??= $this->next(array_map(static fn (float $v): bool => $v <= $celsius, $this->night));
+    }
+
+    /** @return list<int> next day of at least so many hours */
+    public function nextDayOfHours(float $hours): array
+    {
+        return $this->nextDay["hours {$hours}"] ??= $this->next(array_map(fn (int $day): bool => $this->hours[$day] >= $hours, $this->sowDay));
+    }
+
+    /** @return array{list<int>, list<int>} count of days with a maximum at or above so many °C, and those days */
+    public function hotDays(float $celsius): array
+    {
+        return $this->counted["hot {$celsius}"] ??= $this->count(array_map(static fn (float $v): bool => $v >= $celsius, $this->afternoon));
+    }
+
+    /** @return array{list<int>, list<int>} count of days with a mean at or above so many °C, and those days */
+    public function days(float $celsius): array
+    {
+        return $this->counted["mean {$celsius}"] ??= $this->count(array_map(static fn (float $v): bool => $v >= $celsius, $this->mean));
+    }
+
+    /** @return array{list<int>, list<int>} count of days with a mean of 0…10 °C, and those days */
+    public function chillDays(): array
+    {
+        return $this->counted['chill'] ??= $this->count(array_map(
+            fn (float $v, int $i): bool => $v >= self::CHILL[0] && $v <= self::CHILL[1] && $this->missing[$i + 1] === $this->missing[$i],
+            $this->mean,
+            array_keys($this->mean),
+        ));
+    }
+
+    /** @return list<float> */
+    private function emergenceSum(Emergence $emergence): array
+    {
+        // The rate is linear between table temperatures; written out, because it is asked for each day of each table.
+        $rates = array_map(static fn (?float $days): float => $days === null ? 0.0 : 1 / $days, $emergence->days);
+        $top = count($rates) - 1;
+        $sum = [0.0];
+        $total = 0.0;
+        foreach ($this->soil as $celsius) {
+            $position = $celsius / Emergence::STEP;
+            if ($position >= 0.0 && $position <= $top) {
+                $lower = (int) $position;
+                if ($lower === $top) {
+                    $lower--;
+                }
+                $share = $position - $lower;
+                $total += (1 - $share) * $rates[$lower] + $share * $rates[$lower + 1];
+            }
+            $sum[] = $total;
+        }
+
+        return $sum;
+    }
+
+    /** @return list<float> */
+    private function growthSum(Crop $crop, LightSchool $light): array
+    {
+        $full = (new GrowthResponse($crop))->at(($crop->optLowC + $crop->optHighC) / 2);
+        $shares = [];
+        foreach ($this->hours as $day => $hours) {
+            $shares[] = $full * $light->share($this->radiation[$day], $hours);
+        }
+        [$base, $low, $high, $ceiling] = [$crop->baseC, $crop->optLowC, $crop->optHighC, $crop->ceilingC];
+        $rise = 1 / ($low - $base);
+        $fall = 1 / ($ceiling - $high);
+        $sum = [0.0];
+        $total = 0.0;
+        // The trapezoid of GrowthResponse, written out: this is asked for each day of each crop.
+        foreach ($this->mean as $i => $celsius) {
+            if ($celsius > $base && $celsius < $ceiling) {
+                $share = $celsius < $low ? ($celsius - $base) * $rise : ($celsius <= $high ? 1.0 : ($ceiling - $celsius) * $fall);
+                $total += $share * $shares[$this->sowDay[$i]];
+            }
+            $sum[] = $total;
+        }
+
+        return $sum;
+    }
+
+    /**
+     * @param  list<bool>  $happens
+     * @return list<int>
+     */
+    private function next(array $happens): array
+    {
+        $next = array_fill(0, $this->days + 1, self::NEVER);
+        $day = self::NEVER;
+        for ($i = $this->days - 1; $i >= 0; $i--) {
+            if ($happens[$i]) {
+                $day = $i;
+            }
+            $next[$i] = $day;
+        }
+
+        return array_values($next);
+    }
+
+    /**
+     * @param  list<bool>  $happens
+     * @return array{list<int>, list<int>}
+     */
+    private function count(array $happens): array
+    {
+        $before = [0];
+        $days = [];
+        $n = 0;
+        foreach ($happens as $i => $yes) {
+            if ($yes) {
+                $days[] = $i;
+                $n++;
+            }
+            $before[] = $n;
+        }
+
+        return [$before, array_merge($days, array_fill(0, self::MOST_COUNTED, self::NEVER))];
+    }
+}
