@@ -6,10 +6,13 @@ namespace Anthesis\Calendar;
 
 use Anthesis\Crop\Caution;
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Record\SowDay;
 use Anthesis\Window\DerivationLine;
 use Anthesis\Window\ReasonSpan;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\SowingWindow;
+use Anthesis\Window\WindowEvidence;
 
 /**
  * All a calendar says of one crop: what it is, how to sow it, what can hurt, its windows and where they come from.
@@ -18,13 +21,16 @@ use Anthesis\Window\SowingWindow;
  *
  * @phpstan-type Span array{first: string, last: string, days: int}
  * @phpstan-type Line array{key: string, label: string, date: string|null, days: int|null, source: string}
- * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, in_words: string}>, derivation: list<Line>}
+ * - `fair`: days of at least a fair chance; `evidence`: one for each window, with first harvests (10, 50, 90 % of the years) of a
+ *   sowing on its first and on its last day; both empty when counting back
+ * @phpstan-type Evidence array{best: string, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
+ * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, in_words: string}>, derivation: list<Line>}
  * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, in_words: string}>, school: string, routes: list<RouteSheet>}
  */
 final class CropSheet
 {
     /**
-     * @param  string  $school  by which the windows were reached, `count-back`
+     * @param  string  $school  by which the windows were reached: `replay`, `count-back`, or `own`
      * @param  list<RouteWindows>  $routes
      * @return Sheet
      */
@@ -43,8 +49,23 @@ final class CropSheet
             'notes' => $crop->notes,
             'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->value, 'in_words' => $c->inWords()], $crop->cautions),
             'school' => $school,
-            'routes' => array_map(static fn (RouteWindows $r): array => self::route($crop, $r), $routes),
+            'routes' => self::routes($crop, $routes),
         ];
+    }
+
+    /**
+     * @param  list<RouteWindows>  $routes
+     * @return list<RouteSheet>
+     */
+    public static function routes(Crop $crop, array $routes): array
+    {
+        return array_map(static fn (RouteWindows $r): array => self::route($crop, $r), $routes);
+    }
+
+    /** @return string what the gardener does on a date of a route */
+    public static function act(Crop $crop, Route $route): string
+    {
+        return $crop->start === 'seed' || $route === Route::Transplant ? $route->act() : 'plant';
     }
 
     /** @return RouteSheet */
@@ -52,8 +73,10 @@ final class CropSheet
     {
         return [
             'route' => $route->route->value,
-            'act' => $crop->start === 'seed' || $route->underCover !== [] ? $route->route->act() : 'plant',
+            'act' => self::act($crop, $route->route),
             'windows' => array_map(self::span(...), $route->windows),
+            'fair' => array_map(self::span(...), $route->fair),
+            'evidence' => array_map(self::evidence(...), $route->evidence),
             'under_cover' => array_map(self::span(...), $route->underCover),
             'harvests' => array_map(self::span(...), $route->harvests),
             'reasons' => array_map(static fn (ReasonSpan $s): array => ['first' => $s->first->iso(), 'last' => $s->last->iso(),
@@ -61,6 +84,22 @@ final class CropSheet
             'derivation' => array_map(static fn (DerivationLine $l): array => ['key' => $l->key, 'label' => $l->label,
                 'date' => $l->date?->iso(), 'days' => $l->days, 'source' => $l->source], $route->derivation),
         ];
+    }
+
+    /** @return Evidence */
+    private static function evidence(WindowEvidence $evidence): array
+    {
+        return ['best' => $evidence->best->iso(), 'harvests' => $evidence->harvests, 'years' => $evidence->years, 'slack' => $evidence->slackDays,
+            'from_first' => self::dates($evidence->fromFirst), 'from_last' => self::dates($evidence->fromLast)];
+    }
+
+    /**
+     * @param  array{SowDay, SowDay, SowDay}|null  $days
+     * @return list<string>|null
+     */
+    private static function dates(?array $days): ?array
+    {
+        return $days === null ? null : [$days[0]->iso(), $days[1]->iso(), $days[2]->iso()];
     }
 
     /** @return Span */

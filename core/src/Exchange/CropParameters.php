@@ -30,13 +30,9 @@ final class CropParameters
         }
         // A whole worked case holds the parameters under a key of their own.
         $keys = is_array($keys['parameters'] ?? null) ? $keys['parameters'] : $keys;
-        $n = [];
-        foreach (self::NUMBERS as $key => $range) {
-            $n[$key] = self::number($keys, $key, $range) ?? throw FormatError::inFile("The crop lacks the parameter “{$key}”.");
-        }
-        foreach (self::OPTIONAL as $key => $range) {
-            $n[$key] = self::number($keys, $key, $range) ?: null;
-        }
+        $n = self::numbers($keys);
+        $optional = array_map(static fn (array $range, string $key): ?float => self::number($keys, $key, $range) ?: null, self::OPTIONAL, array_keys(self::OPTIONAL));
+        [$critical, $juvenile, $chill, $bolt] = $optional;
         if (! ($n['base'] < $n['opt1'] && $n['opt1'] <= $n['opt2'] && $n['opt2'] < $n['ceil'])) {
             throw FormatError::inFile('Growth temperatures must rise: base, opt1, opt2, ceil.');
         }
@@ -79,10 +75,10 @@ final class CropParameters
             springSowWeeks: null,
             springSetOutWeeks: null,
             successionDays: null,
-            criticalDayHours: $n['critical'],
-            juvenileDays: $n['juvenile'],
-            chillDays: $n['chill'] === null ? null : (int) $n['chill'],
-            boltChillDays: $n['bolt'] === null ? null : (int) $n['bolt'],
+            criticalDayHours: $critical,
+            juvenileDays: $juvenile,
+            chillDays: $chill === null ? null : (int) $chill,
+            boltChillDays: $bolt === null ? null : (int) $bolt,
             depthCm: 1,
             spacingCm: 1,
             rowCm: 1,
@@ -93,6 +89,20 @@ final class CropParameters
             cautions: [],
             notes: null,
         );
+    }
+
+    /**
+     * @param  array<mixed>  $keys
+     * @return array<string, float>
+     */
+    private static function numbers(array $keys): array
+    {
+        $numbers = [];
+        foreach (self::NUMBERS as $key => $range) {
+            $numbers[$key] = self::number($keys, $key, $range) ?? throw FormatError::inFile("The crop lacks the parameter “{$key}”.");
+        }
+
+        return $numbers;
     }
 
     /**

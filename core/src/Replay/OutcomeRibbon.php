@@ -61,6 +61,15 @@ final readonly class OutcomeRibbon
         return new self($runs, $years, $counts, $reliability);
     }
 
+    /** @return int years on record for most sow days; 28 February has more, because 29 February counts as it */
+    public function yearsOnRecord(): int
+    {
+        $years = $this->years;
+        sort($years);
+
+        return $years[intdiv(count($years), 2)];
+    }
+
     /** @return Outcome|null the most frequent outcome other than a harvest on a sow day; of equals the one named first; null: none */
     public function reason(SowDay $day): ?Outcome
     {

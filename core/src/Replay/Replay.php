@@ -90,10 +90,10 @@ final class Replay
         $fullGrowth = $needed - self::ROUNDING;
         $never = SeasonTables::NEVER;
 
-        $outcomes = $waits = $harvests = array_fill(0, $days, 0);
+        $outcomes = $waits = $harvests = $ups = $ends = array_fill(0, $days, 0);
         $up = $young = $warm = $grown = $bulbStart = $late = 0;
         $lastUp = -1;
-        [$outcome, $mature, $harvest] = [0, 0, 0];
+        [$outcome, $mature, $harvest, $end] = [0, 0, 0, 0];
         for ($sown = 0; $sown < $days; $sown++) {
             if ($direct) {
                 if ($up <= $sown) {
@@ -110,6 +110,7 @@ final class Replay
                     }
                     if ($missing[$limit + 1] === $missing[$sown]) {
                         $outcomes[$sown] = ($soilSum[$limit + 1] - $soilSum[$sown + 1]) / $maxEmerge < $coldBelow ? 2 : 3;
+                        $ends[$sown] = $limit;
                     }
 
                     continue;
@@ -121,9 +122,11 @@ final class Replay
             if ($horizon > $last || $missing[$horizon + 1] !== $missing[$sown]) {
                 continue;
             }
+            $ups[$sown] = $up;
             if ($up === $lastUp && ! $sinceSowing) {
                 // Another sowing that came up on the same day fares the same.
                 $outcomes[$sown] = $outcome;
+                $ends[$sown] = $end;
                 $waits[$sown] = $mature - $sown;
                 $harvests[$sown] = $harvest;
 
@@ -144,12 +147,14 @@ final class Replay
             $freeze = $nextYoungFreeze[$up + 1];
             if ($freeze <= $young && $freeze <= $horizon) {
                 $outcomes[$sown] = $outcome = 4;
+                $ends[$sown] = $end = $freeze;
 
                 continue;
             }
             if (! $isBulb && $growth[$up + self::STUNTED_DAYS + 1] - $grownBefore < self::STUNTED_GROWTH
                 && (! $direct || ($meanSum[$up + self::STUNTED_DAYS + 1] - $meanSum[$up + 1]) / self::STUNTED_DAYS > $reference)) {
                 $outcomes[$sown] = $outcome = 5;
+                $ends[$sown] = $end = $up + self::STUNTED_DAYS;
 
                 continue;
             }
@@ -179,6 +184,7 @@ final class Replay
                 $killedBefore = $killed < $bulbing && $killed <= $horizon;
                 if (! $killedBefore && ($none || ($growth[$bulbing + 1] - $grownBefore) / $juvenile < self::FULL_SIZE - self::ROUNDING)) {
                     $outcomes[$sown] = $outcome = 6;
+                    $ends[$sown] = $end = $none ? $horizon : $bulbing;
 
                     continue;
                 }
@@ -248,6 +254,7 @@ final class Replay
             }
             if ($stop <= $mature) {
                 $outcomes[$sown] = $outcome = $ended;
+                $ends[$sown] = $end = $stop;
 
                 continue;
             }
@@ -258,8 +265,9 @@ final class Replay
             $outcomes[$sown] = $outcome = $harvest < $leastHarvest ? 11 : 1;
             $waits[$sown] = $mature - $sown;
             $harvests[$sown] = $harvest;
+            $ends[$sown] = $end = $mature + $harvest;
         }
 
-        return new Runs($tables->first, $tables->sowDay, $outcomes, $waits, $harvests);
+        return new Runs($tables->first, $tables->sowDay, $outcomes, $waits, $harvests, $ups, $ends);
     }
 }

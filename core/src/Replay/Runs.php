@@ -18,6 +18,8 @@ final readonly class Runs
      * @param  array<int, int>  $outcomes  codes of Outcome; 0: does not count
      * @param  array<int, int>  $waits  days from sowing or setting out to first harvest; only with a harvest, long enough or too short
      * @param  array<int, int>  $harvests  days of harvest
+     * @param  array<int, int>  $ups  day of emergence, or of setting out; the same as sown, or 0, where it did not come up
+     * @param  array<int, int>  $ends  day on which the run ended
      *
      * @internal made by Replay
      */
@@ -27,6 +29,8 @@ final readonly class Runs
         public array $outcomes,
         public array $waits,
         public array $harvests,
+        private array $ups,
+        private array $ends,
     ) {
     }
 
@@ -42,7 +46,7 @@ final readonly class Runs
             }
         }
 
-        return new self($this->first, $this->sowDays, $outcomes, $this->waits, $this->harvests);
+        return new self($this->first, $this->sowDays, $outcomes, $this->waits, $this->harvests, $this->ups, $this->ends);
     }
 
     /** @return list<Run> those that count, in order of sowing; of one sow day only, where one is given */
@@ -53,7 +57,9 @@ final readonly class Runs
             $outcome = Outcome::fromCode($code);
             if ($outcome !== null && ($sowDay === null || $this->sowDays[$i] === $sowDay)) {
                 $came = $outcome === Outcome::Harvest || $outcome === Outcome::ShortHarvest;
-                $runs[] = new Run($this->first->plus($i), $outcome, $came ? $this->waits[$i] : null, $came ? $this->harvests[$i] : 0);
+                $lost = $outcome === Outcome::NoEmergenceCold || $outcome === Outcome::NoEmergenceHot;
+                $runs[] = new Run($this->first->plus($i), $outcome, $came ? $this->waits[$i] : null, $came ? $this->harvests[$i] : 0,
+                    $lost ? null : $this->first->plus($this->ups[$i]), $this->first->plus($this->ends[$i]));
             }
         }
 

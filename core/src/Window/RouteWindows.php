@@ -15,6 +15,8 @@ final readonly class RouteWindows
      * @param  list<SowingWindow>  $harvests  from the first harvest of the first day to the end of harvest of the last
      * @param  list<ReasonSpan>  $reasons
      * @param  list<DerivationLine>  $derivation
+     * @param  list<SowingWindow>  $fair  days of at least a fair chance; a replay only
+     * @param  list<WindowEvidence>  $evidence  one for each window; a replay only
      */
     public function __construct(
         public Route $route,
@@ -23,6 +25,8 @@ final readonly class RouteWindows
         public array $harvests,
         public array $reasons,
         public array $derivation,
+        public array $fair = [],
+        public array $evidence = [],
     ) {
     }
 }

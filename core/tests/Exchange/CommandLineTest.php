@@ -71,11 +71,46 @@ final class CommandLineTest extends TestCase
         self::assertMatchesRegularExpression('/^Radish +sow outdoors +04-12 to /m', $text);
     }
 
+    public function test_replay_prints_every_run_and_takes_a_crop_of_the_table_or_of_a_file(): void
+    {
+        $case = Fixtures::json('replay-south.json')[0];
+        $file = (string) tempnam(sys_get_temp_dir(), 'crop');
+        file_put_contents($file, json_encode($case['parameters']));
+        $base = ['replay', '--record', Fixtures::path('station-south.csv'), '--latitude', '-38.3'];
+        [$code, $out] = (new Application)->run([...$base, '--crop-file', $file, '--route', 'direct']);
+        unlink($file);
+        $replay = json_decode($out, true);
+        self::assertSame(0, $code);
+        self::assertEqualsWithDelta($case['growth_days_needed'], $replay['growth_days_needed'], 1e-3);
+        self::assertContains(['2000-04-01', ...array_slice($case['sow_days']['91'][1], 1)], $replay['runs']);
+        self::assertCount(365, $replay['reliability']);
+        self::assertEquals($case['windows'], $replay['windows']);
+
+        [, $out] = (new Application)->run([...$base, '--crop', 'radish', '--years', '2001-2003', '--light', 'none', '--site', 'low tunnel']);
+        self::assertSame(['2001', '2002', '2003'], array_values(array_unique(array_map(static fn (array $run): string => substr($run[0], 0, 4), json_decode($out, true)['runs']))));
+        foreach ([['--crop', 'unicorn'], [], ['--crop', 'radish', '--route', 'swim'], ['--crop', 'radish', '--light', 'moon'], ['--crop-file', '/nowhere']] as $options) {
+            self::assertSame(2, (new Application)->run([...$base, ...$options])[0]);
+        }
+    }
+
+    public function test_windows_come_from_the_replay_at_the_standard_asked_for(): void
+    {
+        $base = ['windows', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8'];
+        $days = function (string $standard) use ($base): int {
+            $rows = json_decode((new Application)->run([...$base, '--school', 'replay', '--standard', $standard])[1], true);
+            self::assertSame(['replay', 'direct'], [$rows[0]['school'], $rows[0]['route']]);
+
+            return array_sum(array_column($rows[0]['windows'], 'days'));
+        };
+        self::assertGreaterThan($days('0.9'), $days('0.6'));
+        self::assertSame(2, (new Application)->run([...$base, '--standard', '80'])[0]);
+    }
+
     /** @return iterable<string, array{list<string>, string}> */
     public static function refused(): iterable
     {
         $north = Fixtures::path('station-north.csv');
-        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, windows.'];
+        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, replay, windows.'];
         yield 'unknown command' => [['moon'], 'There is no command “moon”'];
         yield 'unknown option' => [['sun', '--height', '3'], 'There is no option --height here; there are: --latitude.'];
         yield 'not an option' => [['sun', '46.8'], '“46.8” is not an option'];
@@ -90,7 +125,7 @@ final class CommandLineTest extends TestCase
         yield 'site' => [['soil', '--record', $north, '--latitude', '5', '--site', 'attic'], '--site: There is no site “attic”'];
         yield 'depth' => [['soil', '--record', $north, '--latitude', '5', '--depth', '9'], '--depth is a number of metres from 0 to 3'];
         yield 'risk' => [['windows', '--record', $north, '--latitude', '5', '--risk', '2'], '--risk: A risk lies between 0 and 1'];
-        yield 'school' => [['windows', '--record', $north, '--latitude', '5', '--school', 'hunch'], '--school is one of count-back; “hunch” is not.'];
+        yield 'school' => [['windows', '--record', $north, '--latitude', '5', '--school', 'hunch'], '--school is one of replay, count-back; “hunch” is not.'];
         yield 'crop table' => [['windows', '--record', $north, '--latitude', '5', '--crops', $north], 'Line 1: the crop table lacks the columns “slug”'];
     }
 

@@ -10,18 +10,29 @@ use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Climate\Hardiness;
 use Anthesis\Climate\Quantile;
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Maturity;
+use Anthesis\Crop\Route;
 use Anthesis\Exchange\EditionCsv;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\RecordTooShort;
 use Anthesis\Record\SowDay;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Replay;
+use Anthesis\Replay\Run;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
 use Anthesis\Window\CountBack;
 use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\RouteWindows;
+use Anthesis\Window\SowingWindow;
+use Anthesis\Window\WindowFinder;
 
 /**
  * The core's headless door: files in, JSON, CSV or text out. Neither database nor Laravel.
@@ -30,7 +41,7 @@ use Anthesis\Window\PlaceEvidence;
  */
 final class Application
 {
-    private const COMMANDS = ['sun', 'freezes', 'soil', 'windows'];
+    private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'windows'];
 
     private const RISKS = ['0.5', '0.2', '0.1'];
 
@@ -48,7 +59,8 @@ final class Application
                 'sun' => $this->sun(Options::parse($rest, ['latitude'])),
                 'freezes' => $this->freezes(Options::parse($rest, ['record', 'latitude', 'years'])),
                 'soil' => $this->soil(Options::parse($rest, ['record', 'latitude', 'site', 'depth'])),
-                'windows' => $this->windows(Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'risk', 'format'])),
+                'replay' => $this->replay(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light'])),
+                'windows' => $this->windows(Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'standard', 'light', 'risk', 'format'])),
                 default => throw new UsageError(($command === '' ? 'A command is needed' : "There is no command “{$command}”")
                     .'; there are: '.implode(', ', self::COMMANDS).'.'),
             }];
@@ -144,17 +156,40 @@ final class Application
         ]);
     }
 
+    private function replay(Options $options): string
+    {
+        $crop = $options->crop();
+        $route = Route::from($options->choice('route', array_column(Route::cases(), 'value'), $crop->routes[0]->value));
+        [$from, $to] = $options->years();
+        $runs = (new Replay($options->record(), $options->latitude(), $options->site(), $options->light()))->runs($crop, $route);
+        if ($from !== null && $to !== null) {
+            $runs = $runs->sownIn($from, $to);
+        }
+        $ribbon = OutcomeRibbon::of($runs);
+        $windows = [];
+        foreach (['0.8', '0.5'] as $share) {
+            $open = array_map(static fn (float $r): bool => $r >= (float) $share - 1e-9, $ribbon->reliability);
+            $windows[$share] = array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number],
+                WindowFinder::runs($open, SowDay::fromNumber(1), ProofStandard::LEAST_DAYS));
+        }
+
+        return $this->json([
+            'growth_days_needed' => round((new Maturity($crop))->growthDays($route), 4),
+            'runs' => array_map(static fn (Run $r): array => [$r->sown->iso(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays], $runs->all()),
+            'reliability' => array_map(static fn (float $r): float => round($r, 4), $ribbon->reliability),
+            'windows' => $windows,
+        ]);
+    }
+
     private function windows(Options $options): string
     {
-        $school = $options->choice('school', ['count-back'], 'count-back');
+        $school = $options->choice('school', ['replay', 'count-back'], 'replay');
         $format = $options->choice('format', ['json', 'csv', 'text'], 'json');
-        $risk = $options->risk();
-        $crops = $options->crops();
-        $place = $this->place($options->record(), $options->latitude(), $options);
-        $countBack = new CountBack($place, new CountBackSettings($risk, $risk));
+        [$standard, $risk] = [$options->standard(), $options->risk()];
+        $crops = $options->crops()->crops;
         $sheets = [];
-        foreach ($crops->crops as $crop) {
-            $sheets[] = CropSheet::of($crop, $school, $countBack->windows($crop));
+        foreach ($school === 'replay' ? $this->replayed($crops, $standard, $options) : $this->countedBack($crops, $risk, $options) as $i => $routes) {
+            $sheets[] = CropSheet::of($crops[$i], $school, $routes);
         }
         if ($format === 'csv') {
             return EditionCsv::write('', $sheets);
@@ -167,6 +202,31 @@ final class Application
         }
 
         return $format === 'json' ? $this->json($rows) : $this->text($rows);
+    }
+
+    /**
+     * @param  list<Crop>  $crops
+     * @return list<list<RouteWindows>>
+     */
+    private function replayed(array $crops, float $standard, Options $options): array
+    {
+        $latitude = $options->latitude();
+        $site = $options->site();
+        $replay = new Replay($options->record(), $latitude, $site, $options->light());
+
+        return array_map(static fn (Crop $crop): array => array_map(static fn (Route $route): RouteWindows => (new ReplayWindows($crop, $route,
+            OutcomeRibbon::of($replay->runs($crop, $route)), $latitude->midwinter(), $site->name))->at($standard), $crop->routes), $crops);
+    }
+
+    /**
+     * @param  list<Crop>  $crops
+     * @return list<list<RouteWindows>>
+     */
+    private function countedBack(array $crops, FreezeRisk $risk, Options $options): array
+    {
+        $countBack = new CountBack($this->place($options->record(), $options->latitude(), $options), new CountBackSettings($risk, $risk));
+
+        return array_map($countBack->windows(...), $crops);
     }
 
     private function place(DailyRecord $record, Latitude $latitude, Options $options): PlaceEvidence

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Anthesis\Exchange\CommandLine;
 
 use Anthesis\Climate\FreezeRisk;
+use Anthesis\Crop\Crop;
 use Anthesis\Crop\CropTable;
+use Anthesis\Crop\LightSchool;
 use Anthesis\Exchange\CropCsv;
+use Anthesis\Exchange\CropParameters;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\DailyRecord;
@@ -84,6 +87,41 @@ final readonly class Options
 
         return $depth >= 0.0 && $depth <= 3.0 ? $site->atDepth($depth)
             : throw new UsageError("--depth is a number of metres from 0 to 3; {$depth} is not.");
+    }
+
+    /** @return float share of years, 0…1 */
+    public function standard(): float
+    {
+        $share = $this->number('standard', '0.8');
+
+        return $share > 0.0 && $share <= 1.0 ? $share : throw new UsageError("--standard is a share of years above 0 and up to 1; {$share} is not.");
+    }
+
+    public function light(): LightSchool
+    {
+        return LightSchool::from($this->choice('light', array_column(LightSchool::cases(), 'value'), LightSchool::Radiation->value));
+    }
+
+    /** One crop: of the table by its slug, or of a file of its own. */
+    public function crop(): Crop
+    {
+        if (isset($this->values['crop-file']) === isset($this->values['crop'])) {
+            throw new UsageError('Say which crop, with either --crop SLUG or --crop-file FILE.json.');
+        }
+        if (isset($this->values['crop'])) {
+            return $this->crops()->find($this->values['crop'])
+                ?? throw new UsageError("There is no crop “{$this->values['crop']}” in the table; look up its slug in the first column.");
+        }
+        $path = $this->values['crop-file'];
+        $json = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) ? file_get_contents($path) : false);
+        if ($json === false) {
+            throw new UsageError("There is no file “{$path}” to read a crop from.");
+        }
+        try {
+            return CropParameters::fromJson($json);
+        } catch (FormatError $error) {
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+        }
     }
 
     /** @return array{int|null, int|null} first and last season, null: all */

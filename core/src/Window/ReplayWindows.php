@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Window;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Maturity;
+use Anthesis\Crop\Route;
+use Anthesis\Record\SowDay;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\OutcomeRibbon;
+
+/**
+ * Sowing windows from a replay: circular runs of at least five sow days whose reliability reaches a share of the years.
+ *
+ * Reckoned on the circle of the year throughout, so that no hemisphere and no climate is a special case.
+ */
+final readonly class ReplayWindows
+{
+    /** Shares are means of quotients; a day that reaches the standard exactly counts. */
+    private const ROUNDING = 1e-9;
+
+    /** @var list<array{int, int, int}|null> */
+    private array $daysToHarvest;
+
+    /** @param  SowDay  $from  where the year is cut: windows are listed from there on */
+    public function __construct(
+        private Crop $crop,
+        private Route $route,
+        private OutcomeRibbon $ribbon,
+        private SowDay $from,
+        private string $site,
+    ) {
+        $this->daysToHarvest = $ribbon->daysToHarvest();
+    }
+
+    public function at(float $share): RouteWindows
+    {
+        $derivation = new Derivation;
+        $windows = $this->runs($share);
+        $fair = $this->runs(ProofStandard::FAIR);
+        $years = $this->ribbon->yearsOnRecord();
+        $derivation->write('replay', $this->route === Route::Direct ? 'Sown on every day of every year on record and run forward on the weather that followed'
+            : 'Set out on every day of every year on record and run forward on the weather that followed', null, null,
+            "{$years} years on record, {$this->site}; ".(new Maturity($this->crop))->inWords($this->route));
+        $evidence = [];
+        foreach ($windows as $window) {
+            $evidence[] = $found = $this->evidence($window, $windows, $fair);
+            $this->write($derivation, $window, $found, $share, $years);
+        }
+        if ($windows === []) {
+            $derivation->write('none', 'No window: even the best days came to a harvest in fewer years', null, null, 'at best in '.self::share(max([0.0, ...$this->ribbon->reliability]), $years));
+        }
+        $open = $this->openDays($windows);
+        $reasons = [];
+        foreach ($open as $i => $inside) {
+            $reasons[] = $inside ? null : $this->ribbon->reason(SowDay::fromNumber($i + 1));
+        }
+        $weeks = $this->route === Route::Transplant ? $this->crop->seedling : null;
+        $underCover = [];
+        if ($weeks !== null) {
+            $underCover = array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
+            foreach (array_slice($underCover, 0, 1) as $first) {
+                $derivation->write('under-cover', sprintf('Start under cover %s weeks (%s to %s) before the first setting out', (float) $weeks->usual, (float) $weeks->least, (float) $weeks->most),
+                    $first->first, -$weeks->days(), 'crop table: weeks under cover');
+            }
+        }
+
+        return new RouteWindows(
+            $this->route,
+            $windows,
+            $underCover,
+            array_map($this->harvest(...), $windows),
+            ReasonSpan::of($reasons, $this->from),
+            $derivation->lines(),
+            $fair,
+            $evidence,
+        );
+    }
+
+    /** @return list<SowingWindow> */
+    private function runs(float $share): array
+    {
+        return WindowFinder::runs(array_map(static fn (float $r): bool => $r >= $share - self::ROUNDING, $this->ribbon->reliability), $this->from, ProofStandard::LEAST_DAYS);
+    }
+
+    /**
+     * @param  list<SowingWindow>  $windows
+     * @param  list<SowingWindow>  $fair
+     */
+    private function evidence(SowingWindow $window, array $windows, array $fair): WindowEvidence
+    {
+        $most = -1.0;
+        $bestDays = [];
+        for ($i = 0; $i < $window->days; $i++) {
+            $day = $window->first->plus($i);
+            $reliability = round($this->ribbon->reliability[$day->number - 1], 6);
+            if ($reliability > $most) {
+                $most = $reliability;
+                $bestDays = [];
+            }
+            if ($reliability === $most) {
+                $bestDays[] = $day;
+            }
+        }
+        $best = $bestDays[intdiv(count($bestDays), 2)];
+        $slack = 0;
+        foreach ($fair as $wider) {
+            if ($wider->contains($window->last) && ! $wider->isAllYear()) {
+                $slack = $window->last->daysUntil($wider->last);
+            }
+        }
+        foreach ($windows as $other) {
+            if ($other !== $window) {
+                $slack = min($slack, $window->last->daysUntil($other->first) - 1);
+            }
+        }
+
+        return new WindowEvidence($best, $this->ribbon->counts[$best->number - 1][1] ?? 0, $this->ribbon->years[$best->number - 1], $slack,
+            $this->firstHarvests($window->first), $this->firstHarvests($window->last));
+    }
+
+    /** @return array{SowDay, SowDay, SowDay}|null */
+    private function firstHarvests(SowDay $sown): ?array
+    {
+        $days = $this->daysToHarvest[$sown->number - 1];
+
+        return $days === null ? null : [$sown->plus($days[0]), $sown->plus($days[1]), $sown->plus($days[2])];
+    }
+
+    private function write(Derivation $derivation, SowingWindow $window, WindowEvidence $evidence, float $share, int $years): void
+    {
+        $act = $this->crop->start === 'seed' || $this->route === Route::Transplant ? $this->route->act() : 'plant';
+        $asked = 'a harvest in '.self::share($share, $years).', mean of seven days';
+        if ($window->isAllYear()) {
+            $derivation->write('all-year', 'Open all year', null, null, $asked);
+        } else {
+            $derivation->write('first', "First day to {$act}", $window->first, null, $asked.$this->lost(', before it: ', $window->first->plus(-1)));
+            $derivation->write('last', "Last day to {$act}".($evidence->slackDays > 0 ? ", with {$evidence->slackDays} days of slack to a fair chance" : ''),
+                $window->last, $window->days - 1, $asked.$this->lost(', after it: ', $window->last->plus(1)));
+        }
+        $derivation->write('best', 'Best day: harvest in '.$evidence->harvests.' of '.$evidence->years.' years', $evidence->best, null, 'the replay');
+        if ($evidence->fromFirst !== null) {
+            $derivation->write('harvest', 'First harvest of the first sowing, 1 year in 2; from '.$evidence->fromFirst[0]->inWords().' to '.$evidence->fromFirst[2]->inWords().' in 8 of 10',
+                $evidence->fromFirst[1], $window->first->daysUntil($evidence->fromFirst[1]), 'the replay');
+        }
+    }
+
+    private function lost(string $lead, SowDay $day): string
+    {
+        $reason = $this->ribbon->reason($day);
+
+        return $reason === null ? '' : $lead.$reason->inWords().' in '.($this->ribbon->counts[$day->number - 1][self::codeOf($reason)] ?? 0).' of '.$this->ribbon->years[$day->number - 1];
+    }
+
+    /** From the earliest first harvest (10 %) of the window's sowings to the latest (90 %) and the days a harvest lasts. */
+    private function harvest(SowingWindow $window): SowingWindow
+    {
+        $first = PHP_INT_MAX;
+        $last = 0;
+        for ($i = 0; $i < $window->days; $i++) {
+            $days = $this->daysToHarvest[$window->first->plus($i)->number - 1];
+            if ($days !== null) {
+                $first = min($first, $i + $days[0]);
+                $last = max($last, $i + $days[2]);
+            }
+        }
+        if ($first === PHP_INT_MAX) {
+            return $window;
+        }
+
+        return new SowingWindow($window->first->plus($first), $window->first->plus(min($last, $first + SowDay::YEAR - 1)));
+    }
+
+    /**
+     * @param  list<SowingWindow>  $windows
+     * @return list<bool> length 365
+     */
+    private function openDays(array $windows): array
+    {
+        $open = array_fill(0, SowDay::YEAR, false);
+        foreach ($windows as $window) {
+            for ($i = 0; $i < $window->days; $i++) {
+                $open[$window->first->plus($i)->number - 1] = true;
+            }
+        }
+
+        return array_values($open);
+    }
+
+    private static function share(float $share, int $years): string
+    {
+        return ceil(round($share * $years, 6)).' of '.$years.' years';
+    }
+
+    private static function codeOf(Outcome $outcome): int
+    {
+        return (int) array_search($outcome, Outcome::cases(), true) + 1;
+    }
+}
