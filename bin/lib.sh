@@ -194,7 +194,7 @@ database_stop() {
 
 SERVED=() # processes to stop
 
-serve() { # serve NAME PORT: nginx, php-fpm and a queue worker, with the environment of the caller
+serve() { # serve NAME PORT: nginx, php-fpm and queue workers, with the environment of the caller
     local name=$1 port=$2 run=$ROOT/storage/run/$1 socket user_line='' as_root=()
     rm -rf "$run"
     mkdir -p "$run"/{body,tmp}
@@ -283,16 +283,19 @@ EOF
     SERVED+=($!)
     nginx -c "$run/nginx.conf" -e "$ROOT/storage/logs/nginx-$name.log" &
     SERVED+=($!)
-    # A worker ends by itself when it has used much memory; another takes its place.
-    (
-        trap 'kill $! 2>/dev/null; exit 0' TERM INT
-        while :; do
-            php "${JIT[@]}" artisan queue:work --sleep=0.2 --tries=3 &
-            wait $! || true
-            sleep 1
-        done
-    ) >>"$ROOT/storage/logs/worker-$name.log" 2>&1 &
-    SERVED+=($!)
+    # Workers share the work. One ends by itself when it has used much memory; another takes its place.
+    local worker
+    for ((worker = 1; worker <= ${WORKERS:-2}; worker++)); do
+        (
+            trap 'kill $! 2>/dev/null; exit 0' TERM INT
+            while :; do
+                php "${JIT[@]}" artisan queue:work --sleep=0.2 --tries=3 &
+                wait $! || true
+                sleep 1
+            done
+        ) >>"$ROOT/storage/logs/worker-$name-$worker.log" 2>&1 &
+        SERVED+=($!)
+    done
     local i
     for ((i = 0; i < 200; i++)); do
         php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "http://127.0.0.1:$port/up" && return 0

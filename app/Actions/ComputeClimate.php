@@ -7,11 +7,11 @@ namespace App\Actions;
 use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Calendar\YearRuler;
 use Anthesis\Crop\Crop;
-use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\RecordTooShort;
 use Anthesis\Window\PlaceEvidence;
+use App\Models\Crop as CropModel;
 use App\Models\Result;
 use App\Models\Site;
 use App\Models\Zone;
@@ -29,7 +29,7 @@ final class ComputeClimate
     {
         $latitude = Latitude::of($zone->latitude);
         $sites = Site::forZone($zone);
-        $crops = CropCsv::standard()->crops;
+        $crops = CropModel::book();
         $place = ['record' => $record->checksum(), 'latitude' => $latitude->degrees, 'site' => $sites[0]];
         $soils = array_map(static fn (Crop $c): array => [$c->soilMinSowC, $c->soilMinSetOutC], $crops);
         $evidence = null;

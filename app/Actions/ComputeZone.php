@@ -4,30 +4,32 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Anthesis\Calendar\CropSheet;
+use Anthesis\Calendar\CropDossier;
+use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Crop\Crop;
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Crop\LightSchool;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\RecordTooShort;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Replay;
 use Anthesis\Window\CountBack;
 use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
 use App\Models\Computation;
+use App\Models\Crop as CropModel;
 use App\Models\Result;
 use App\Models\Site;
 use App\Support\Results;
 use App\Support\ZoneRecord;
 
 /**
- * Computes the climate and every crop's windows of a zone, and keeps each under a fingerprint of what it was computed
- * from. What is there already is not computed again.
+ * Computes the climate of a zone and, at one site, every crop by both schools, and keeps each under a fingerprint of what it
+ * was computed from. What is there already is not computed again, so that an edited crop costs that crop alone.
  */
 final class ComputeZone
 {
-    private const SCHOOL = 'count-back';
-
-    /** Progress is told each time this many crops are done. */
-    private const PROGRESS_STEP = 10;
+    /** Results are kept, progress told and a cancelling seen each time this many crops are done. */
+    private const STEP = 10;
 
     public function __construct(private readonly ComputeClimate $climate)
     {
@@ -39,10 +41,11 @@ final class ComputeZone
         $settings = CountBackSettings::conventional();
         $zone = $computation->zone;
         $latitude = Latitude::of($zone->latitude);
-        $site = Site::forZone($zone)[0];
-        $crops = CropCsv::standard()->crops;
+        $site = $computation->site === null ? Site::forZone($zone)[0] : $computation->site->toCore();
+        $light = LightSchool::from($zone->light);
+        $crops = CropModel::book();
         $method = [
-            'school' => self::SCHOOL,
+            'light' => $light->value,
             'spring_risk' => $settings->springRisk->chance,
             'autumn_risk' => $settings->autumnRisk->chance,
             'hold_for_soil' => $settings->holdForSoil,
@@ -50,45 +53,44 @@ final class ComputeZone
             'site' => $site->name,
         ];
         $place = ['record' => $record->used->checksum(), 'latitude' => $latitude->degrees, 'site' => $site];
-        $sheetHashes = [];
+        $hashes = [];
         foreach ($crops as $crop) {
-            $sheetHashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum()]);
+            $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum()]);
         }
 
         $computation->update(['step' => 'reading the freezes, the soil and the light', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
         $climate = $this->climate->execute($zone, $record->used);
-        $known = array_flip(Result::query()->whereIn('hash', array_values($sheetHashes))->pluck('hash')->all());
-        if (count($known) < count($crops)) {
-            $this->keepSheets($computation, $crops, $sheetHashes, $known, new CountBack(PlaceEvidence::of($record->used, $latitude, $site), $settings));
+        $known = array_flip(Result::query()->whereIn('hash', array_values($hashes))->pluck('hash')->all());
+        $missing = array_values(array_filter($crops, static fn (Crop $c): bool => ! isset($known[$hashes[$c->slug]])));
+        $evidence = PlaceEvidence::of($record->used, $latitude, $site);
+        $replay = $missing === [] ? null : new Replay($record->used, $latitude, $site, $light);
+        $countBack = new CountBack($evidence, $settings);
+        foreach (array_chunk($missing, self::STEP) as $chunk) {
+            if ($computation->refresh()->state === Computation::CANCELLED) {
+                return;
+            }
+            $results = [];
+            foreach ($chunk as $crop) {
+                $ribbons = [];
+                foreach ($crop->routes as $route) {
+                    $ribbons[$route->value] = OutcomeRibbon::of($replay->runs($crop, $route));
+                }
+                $results[] = [$hashes[$crop->slug], Result::SHEET, CropDossier::of($crop, $countBack->windows($crop), $ribbons, $latitude->midwinter(), $site->name)];
+            }
+            Results::keep($results);
+            $computation->update(['step' => 'replaying every sowing date on every year', 'done' => min(count($crops), $computation->done + count($chunk))]);
         }
+        $short = ($evidence->freezes['light-freeze'] ?? null)?->count() < FreezeStatistics::SEASONS_FOR_CONFIDENCE;
         $computation->update([
             'state' => Computation::DONE,
             'step' => 'done',
             'done' => count($crops),
-            'method' => $method,
+            // A short record cannot be replayed to much effect; counting back needs less of it.
+            'method' => ['school' => $short ? CropDossier::COUNT_BACK : CropDossier::REPLAY] + $method,
             'ruler_hash' => $climate['ruler'],
             'climate_hash' => $climate['climate'],
-            'sheet_hashes' => $sheetHashes,
+            'sheet_hashes' => $hashes,
             'finished_at' => now(),
         ]);
-    }
-
-    /**
-     * @param  list<Crop>  $crops
-     * @param  array<string, string>  $hashes  by crop
-     * @param  array<string, int>  $known
-     */
-    private function keepSheets(Computation $computation, array $crops, array $hashes, array $known, CountBack $countBack): void
-    {
-        foreach (array_chunk($crops, self::PROGRESS_STEP) as $i => $chunk) {
-            $sheets = [];
-            foreach ($chunk as $crop) {
-                if (! isset($known[$hashes[$crop->slug]])) {
-                    $sheets[] = [$hashes[$crop->slug], Result::SHEET, CropSheet::of($crop, self::SCHOOL, $countBack->windows($crop))];
-                }
-            }
-            Results::keep($sheets);
-            $computation->update(['step' => 'working out the windows', 'done' => $i * self::PROGRESS_STEP + count($chunk)]);
-        }
     }
 }

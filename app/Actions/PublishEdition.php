@@ -36,7 +36,7 @@ final class PublishEdition
                 $windows->method,
                 $windows->record,
                 $windows->ruler,
-                $windows->sheets,
+                $windows->sheets(),
             );
 
             return Edition::query()->create([

@@ -31,7 +31,7 @@ final class ComputeZoneJob implements ShouldQueue
     public function handle(ImportRecord $import, ComputeZone $compute): void
     {
         $computation = Computation::query()->findOrFail($this->computationId);
-        if ($computation->state === Computation::DONE) {
+        if (in_array($computation->state, [Computation::DONE, Computation::CANCELLED], true)) {
             return;
         }
         $computation->update(['state' => Computation::RUNNING, 'step' => 'reading the record']);

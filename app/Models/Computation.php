@@ -14,18 +14,20 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $zone_id
  * @property int|null $record_import_id
+ * @property int|null $site_id null: open ground
  * @property string $state
  * @property string $step
  * @property int $done
  * @property int $total
  * @property string|null $error
- * @property array{school: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}|null $method
+ * @property array{school: string, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}|null $method
  * @property array{station: string, first: string, last: string, checksum: string}|null $record what it was computed from
  * @property string|null $ruler_hash
  * @property string|null $climate_hash
  * @property array<string, string>|null $sheet_hashes by crop, in the order of the crop table
  * @property Carbon|null $finished_at
  * @property-read Zone $zone
+ * @property-read Site|null $site
  * @property-read RecordImport|null $recordImport
  */
 class Computation extends Model
@@ -38,6 +40,8 @@ class Computation extends Model
 
     public const FAILED = 'failed';
 
+    public const CANCELLED = 'cancelled';
+
     protected $guarded = [];
 
     /** @var array<string, string> */
@@ -47,6 +51,28 @@ class Computation extends Model
     public function zone(): BelongsTo
     {
         return $this->belongsTo(Zone::class);
+    }
+
+    /** @return BelongsTo<Site, $this> */
+    public function site(): BelongsTo
+    {
+        return $this->belongsTo(Site::class);
+    }
+
+    /**
+     * The latest computing of a zone at a site that came to an end. One at another site than open ground is out of date as
+     * soon as the zone is computed anew.
+     */
+    public static function currentOf(Zone $zone, ?Site $site): ?self
+    {
+        $of = static fn (?int $siteId): ?self => self::query()->where('zone_id', $zone->id)->where('site_id', $siteId)->where('state', self::DONE)->latest('id')->first();
+        $open = $of(null);
+        if ($site === null || $open === null) {
+            return $open;
+        }
+        $own = $of($site->id);
+
+        return $own !== null && $own->id > $open->id ? $own : null;
     }
 
     /** @return BelongsTo<RecordImport, $this> */

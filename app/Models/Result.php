@@ -21,6 +21,8 @@ class Result extends Model
 
     public const SHEET = 'sheet';
 
+    public const COMPARED = 'compared';
+
     public const UPDATED_AT = null;
 
     public $incrementing = false;
@@ -32,7 +34,7 @@ class Result extends Model
     protected $guarded = [];
 
     /** Change this when the computation itself changes, so that old results are not taken for new ones. */
-    private const GENERATION = 1;
+    private const GENERATION = 2;
 
     /** @param  array<array-key, mixed>  $inputs */
     public static function hashOf(string $kind, array $inputs): string

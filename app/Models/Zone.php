@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property float $latitude
  * @property float $longitude
  * @property int $height_m
+ * @property string $standard of proof
+ * @property string $light school
  * @property int|null $years latest years to lean on; null: all
  * @property-read Collection<int, Settlement> $settlements
  * @property-read Collection<int, Station> $stations
@@ -75,7 +77,7 @@ class Zone extends Model
     /** @return HasOne<Computation, $this> the latest that came to an end: what the screens show */
     public function currentComputation(): HasOne
     {
-        return $this->hasOne(Computation::class)->ofMany(['id' => 'max'], static fn ($query) => $query->where('state', Computation::DONE));
+        return $this->hasOne(Computation::class)->ofMany(['id' => 'max'], static fn ($query) => $query->where('state', Computation::DONE)->whereNull('site_id'));
     }
 
     /** @return HasMany<Edition, $this> */

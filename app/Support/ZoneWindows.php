@@ -4,17 +4,23 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use Anthesis\Calendar\CropDossier;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\YearRuler;
+use Anthesis\Window\ProofStandard;
+use App\Models\Computation;
+use App\Models\CropChoice;
 use App\Models\Result;
+use App\Models\Site;
 use App\Models\Zone;
 
 /**
- * The results of a zone's current computation, read back whole.
+ * The results of a zone's latest computing at a site, read back: the ruler, and what is known of each crop by which school.
  *
  * @phpstan-import-type Ruler from YearRuler
  * @phpstan-import-type Sheet from CropSheet
+ * @phpstan-import-type Dossier from CropDossier
  * @phpstan-import-type Method from EditionDocument
  * @phpstan-import-type RecordNote from EditionDocument
  */
@@ -24,7 +30,8 @@ final readonly class ZoneWindows
      * @param  Method  $method
      * @param  RecordNote  $record
      * @param  Ruler  $ruler
-     * @param  list<Sheet>  $sheets  in the order of the crop table
+     * @param  array<string, Dossier>  $dossiers  by crop, in the order of the book
+     * @param  array<string, CropChoice>  $choices  by crop
      */
     private function __construct(
         public string $zone,
@@ -32,39 +39,61 @@ final readonly class ZoneWindows
         public array $method,
         public array $record,
         public array $ruler,
-        public array $sheets,
+        public array $dossiers,
+        public array $choices,
+        public ProofStandard $standard,
     ) {
     }
 
-    /** @return self|null null when the zone has not been computed yet */
-    public static function of(Zone $zone): ?self
+    /**
+     * @param  Site|null  $site  null: open ground
+     * @param  ProofStandard|null  $standard  null: the zone's
+     * @param  string|null  $only  one crop alone; null: all
+     * @return self|null null when the zone has not been computed there yet
+     */
+    public static function of(Zone $zone, ?Site $site = null, ?ProofStandard $standard = null, ?string $only = null): ?self
     {
-        $computation = $zone->currentComputation;
-        if ($computation === null || $computation->record === null || $computation->ruler_hash === null || $computation->method === null) {
+        $computation = Computation::currentOf($zone, $site);
+        if ($computation?->record === null || $computation->ruler_hash === null || $computation->method === null) {
             return null;
         }
         $hashes = $computation->sheet_hashes ?? [];
+        $hashes = $only === null ? $hashes : array_intersect_key($hashes, [$only => true]);
         /** @var array<string, Result> $results */
         $results = Result::query()->whereIn('hash', [$computation->ruler_hash, ...array_values($hashes)])->get()->keyBy('hash')->all();
         /** @var Ruler $ruler */
         $ruler = $results[$computation->ruler_hash]->content();
-        $sheets = [];
-        foreach ($hashes as $hash) {
-            /** @var Sheet $sheet */
-            $sheet = $results[$hash]->content();
-            $sheets[] = $sheet;
+        $dossiers = [];
+        foreach ($hashes as $crop => $hash) {
+            /** @var Dossier $dossier */
+            $dossier = $results[$hash]->content();
+            $dossiers[$crop] = $dossier;
         }
+        $standard ??= ProofStandard::from($zone->standard);
+        /** @var array<string, CropChoice> $choices */
+        $choices = CropChoice::holdingIn($zone)->get()->keyBy('crop')->all();
 
-        return new self($zone->slug, (string) $computation->finished_at?->toIso8601String(), $computation->method, $computation->record, $ruler, $sheets);
+        return new self($zone->slug, (string) $computation->finished_at?->toIso8601String(), ['standard' => $standard->value] + $computation->method,
+            $computation->record, $ruler, $dossiers, $choices, $standard);
     }
 
-    /** @return Sheet|null */
-    public static function sheetOf(Zone $zone, string $crop): ?array
+    /** @return string the school the calendar follows for a crop */
+    public function school(string $crop): string
     {
-        $hash = $zone->currentComputation->sheet_hashes[$crop] ?? null;
-        /** @var Sheet|null $sheet */
-        $sheet = $hash === null ? null : Result::query()->find($hash)?->content();
+        return isset($this->choices[$crop]) ? $this->choices[$crop]->school : $this->method['school'];
+    }
 
-        return $sheet;
+    /** @return Sheet */
+    public function sheet(string $crop): array
+    {
+        $school = $this->school($crop);
+
+        return CropDossier::sheet($this->dossiers[$crop], $school, $this->standard, $school === CropDossier::OWN ? $this->choices[$crop]->ownDates() : null);
+    }
+
+    /** @return list<Sheet> in the order of the book */
+    public function sheets(): array
+    {
+        return array_map($this->sheet(...), array_keys($this->dossiers));
     }
 }

@@ -60,6 +60,22 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zone-comparison')->assertOk()->assertJsonPath('data.rows.0.zone', 'test-basin');
         $this->getJson('/api/zones/test-basin/windows')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish')->assertOk();
+        $this->getJson('/api/zones/test-basin/windows/radish/runs?route=direct')->assertOk();
+        $this->getJson('/api/zones/test-basin/windows/radish/compared')->assertOk();
+        $choice = $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => 'Known here.', 'windows' => [['route' => 'direct', 'first' => '03-20', 'last' => '05-01']]])
+            ->assertCreated()->json('data.choice.id');
+        $this->deleteJson("/api/zones/test-basin/choices/{$choice}")->assertOk();
+        $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'none'])->assertStatus(202);
+        $this->deleteJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
+        $this->getJson('/api/crops')->assertOk();
+        $this->postJson('/api/crops/radish/trials', ['zone' => 'test-basin', 'cells' => ['maturity_days' => '40']])->assertOk();
+        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '40'], 'note' => 'Slower here.'])->assertOk();
+        $revision = $this->getJson('/api/crops/radish')->assertOk()->json('data.revisions.0.id');
+        $this->postJson("/api/crops/radish/revisions/{$revision}")->assertOk();
+        $variety = $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '22'], 'tags' => ['quick']])->assertCreated()->json('data.varieties.0.id');
+        $this->putJson("/api/crops/radish/varieties/{$variety}", ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '23'], 'tags' => []])->assertOk();
+        $this->deleteJson("/api/crops/radish/varieties/{$variety}")->assertOk();
+        $this->post('/api/crops', ['file' => $this->textFile((string) file_get_contents(base_path('core/data/crops.csv')), 'crops.csv')], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('data.unchanged', 71);
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.'])->assertCreated();
         $this->getJson('/api/zones/test-basin/editions')->assertOk();
         $this->getJson('/api/zones')->assertOk()->assertJsonPath('data.0.edition.number', 1);

@@ -115,12 +115,12 @@ final class RecordTest extends TestCase
 
         $windows = $this->getJson('/api/zones/test-basin/windows')->assertOk();
         self::assertCount(71, $windows->json('data.crops'));
-        self::assertSame('03-25', $windows->json('data.crops.0.routes.0.windows.0.first'), 'radish, as the core reckons it');
+        self::assertSame('03-31', $windows->json('data.crops.0.routes.0.windows.0.first'), 'radish, as the core reckons it');
         self::assertSame(13, $windows->json('data.ruler.seasons'));
         self::assertSame('2012-12-31', $windows->json('data.record.last'));
         $sheet = $this->getJson('/api/zones/test-basin/windows/bush-bean')->assertOk();
-        self::assertSame('last-freeze', $sheet->json('data.routes.0.derivation.0.key'));
-        self::assertSame('treated_seed', $sheet->json('data.cautions.0.code'));
+        self::assertSame('last-freeze', $sheet->json('data.count_back.0.derivation.0.key'));
+        self::assertSame('treated_seed', $sheet->json('data.crop.cautions.0.code'));
         $this->getJson('/api/zones/test-basin/windows/moonflower')->assertNotFound();
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Anthesis\Calendar\CropDossier;
 use App\Support\ZoneWindows;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -22,14 +23,24 @@ class WindowsResource extends JsonResource
             'method' => $windows->method,
             'record' => $windows->record,
             'ruler' => $windows->ruler,
-            'crops' => array_map(static fn (array $sheet): array => [
-                'slug' => $sheet['slug'],
-                'name' => $sheet['name'],
-                'family' => $sheet['family'],
-                'kind' => $sheet['kind'],
-                'school' => $sheet['school'],
-                'routes' => array_map(static fn (array $route): array => array_diff_key($route, ['derivation' => true]), $sheet['routes']),
-            ], $windows->sheets),
+            'crops' => array_map(fn (string $crop): array => $this->crop($windows, $crop), array_keys($windows->dossiers)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function crop(ZoneWindows $windows, string $crop): array
+    {
+        $sheet = $windows->sheet($crop);
+        $ribbons = array_column($windows->dossiers[$crop]['replay'], 'ribbon', 'route');
+
+        return [
+            'slug' => $sheet['slug'],
+            'name' => $sheet['name'],
+            'family' => $sheet['family'],
+            'kind' => $sheet['kind'],
+            'school' => $sheet['school'],
+            'routes' => array_map(static fn (array $route): array => array_diff_key($route, ['derivation' => true, 'reasons' => true, 'evidence' => true])
+                + ['ribbon' => $sheet['school'] === CropDossier::COUNT_BACK ? null : ($ribbons[$route['route']] ?? null), 'reasons' => $sheet['school'] === CropDossier::COUNT_BACK ? $route['reasons'] : []], $sheet['routes']),
         ];
     }
 }

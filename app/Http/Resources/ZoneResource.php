@@ -32,6 +32,8 @@ class ZoneResource extends JsonResource
             'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             'record' => $this->record($zone),
             'years' => $zone->years,
+            'standard' => $zone->standard,
+            'light' => $zone->light,
             'edition' => $zone->currentEdition === null ? null : new EditionResource($zone->currentEdition->setRelation('zone', $zone)),
             'computation' => $zone->latestComputation === null ? null : new ComputationResource($zone->latestComputation),
         ];

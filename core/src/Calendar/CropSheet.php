@@ -103,7 +103,7 @@ final class CropSheet
     }
 
     /** @return Span */
-    private static function span(SowingWindow $window): array
+    public static function span(SowingWindow $window): array
     {
         return ['first' => $window->first->iso(), 'last' => $window->last->iso(), 'days' => $window->days];
     }

@@ -23,6 +23,52 @@ final class CropCsv
         'spring_setout_weeks', 'succession_days', 'critical_day_hours', 'juvenile_days', 'chill_days', 'bolt_chill_days',
         'depth_cm', 'spacing_cm', 'row_cm', 'per_square_foot', 'yield_kg_per_m', 'feeder', 'follow_with', 'cautions', 'notes'];
 
+    /** @var array<string, array<string, string>> cells by crop and column, as last read */
+    private array $cells = [];
+
+    /**
+     * The rows of a table as text, each checked.
+     *
+     * @param  resource  $stream
+     * @return array<string, array<string, string>> cells by slug and column
+     *
+     * @throws FormatError when a column is missing or a cell cannot be taken
+     */
+    public static function rows($stream): array
+    {
+        $csv = new self;
+        $csv->read($stream);
+
+        return $csv->cells;
+    }
+
+    /**
+     * @param  iterable<array<string, string>>  $rows  cells by column
+     * @return string the table as CSV
+     */
+    public static function write(iterable $rows): string
+    {
+        $stream = fopen('php://memory', 'w+') ?: throw FormatError::inFile('There is no memory to write the table to.');
+        fputcsv($stream, self::COLUMNS, ',', '"', '');
+        foreach ($rows as $cells) {
+            fputcsv($stream, array_map(static fn (string $column): string => $cells[$column], self::COLUMNS), ',', '"', '');
+        }
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
+
+    /** @return array<string, array<string, string>> the rows of the table the application ships with */
+    public static function standardRows(): array
+    {
+        $stream = fopen(dirname(__DIR__, 2).'/data/crops.csv', 'r') ?: throw FormatError::inFile('The crop table of the application is missing.');
+        try {
+            return self::rows($stream);
+        } finally {
+            fclose($stream);
+        }
+    }
+
     /** The table the application ships with. */
     public static function standard(): CropTable
     {
@@ -72,7 +118,9 @@ final class CropCsv
             if (count($cells) !== count($names)) {
                 throw FormatError::at($line, 'there are '.count($cells).' cells and '.count($names).' columns. Check the commas and quotes of this row.');
             }
-            $crop = $this->crop(new CropRow($line, array_combine($names, array_map(static fn (?string $c): string => trim((string) $c), $cells))));
+            $row = array_combine($names, array_map(static fn (?string $c): string => trim((string) $c), $cells));
+            $crop = self::crop($row, $line);
+            $this->cells[$crop->slug] = array_intersect_key($row, array_flip(self::COLUMNS));
             if (isset($lineOf[$crop->slug])) {
                 throw FormatError::at($line, "“{$crop->slug}” already stands on line {$lineOf[$crop->slug]}. Give each crop a slug of its own.", 'slug');
             }
@@ -86,8 +134,16 @@ final class CropCsv
         return new CropTable($crops);
     }
 
-    private function crop(CropRow $row): Crop
+    /**
+     * One crop from the cells of its row.
+     *
+     * @param  array<string, string>  $cells  by column, all of COLUMNS
+     *
+     * @throws FormatError naming the column
+     */
+    public static function crop(array $cells, int $line = 1): Crop
     {
+        $row = new CropRow($line, $cells);
         $emergence = [];
         for ($celsius = 0; $celsius <= 40; $celsius += Emergence::STEP) {
             $emergence[] = $row->optional("em_{$celsius}", 0.5, 400);
@@ -144,15 +200,15 @@ final class CropCsv
             yieldKgPerM: $row->optional('yield_kg_per_m', 0, 100),
             feeder: $row->oneOf('feeder', ['light', 'medium', 'heavy', 'fixes']),
             followWith: $row->cell('follow_with') === '' ? null : $row->cell('follow_with'),
-            cautions: $this->cautions($row),
+            cautions: self::cautions($row),
             notes: $row->cell('notes') === '' ? null : $row->cell('notes'),
         );
-        $this->checkSense($row, $crop);
+        self::checkSense($row, $crop);
 
         return $crop;
     }
 
-    private function checkSense(CropRow $row, Crop $crop): void
+    private static function checkSense(CropRow $row, Crop $crop): void
     {
         if (! ($crop->baseC < $crop->optLowC && $crop->optLowC <= $crop->optHighC && $crop->optHighC < $crop->ceilingC)) {
             throw $row->refuse('opt_low_c', 'growth temperatures must rise: base, lower optimum, upper optimum, ceiling');
@@ -169,7 +225,7 @@ final class CropCsv
     }
 
     /** @return list<Caution> */
-    private function cautions(CropRow $row): array
+    private static function cautions(CropRow $row): array
     {
         $cautions = [];
         foreach (array_filter(explode('|', $row->cell('cautions'))) as $code) {

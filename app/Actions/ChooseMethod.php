@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use Anthesis\Crop\LightSchool;
+use Anthesis\Window\ProofStandard;
+use App\Models\Computation;
+use App\Models\User;
+use App\Models\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Chooses the standard of proof and the light school a zone's calendar follows, and computes it anew. */
+final class ChooseMethod
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    public function execute(Zone $zone, ProofStandard $standard, LightSchool $light, User $user): Computation
+    {
+        return DB::transaction(function () use ($zone, $standard, $light, $user): Computation {
+            $zone->update(['standard' => $standard->value, 'light' => $light->value]);
+
+            return $this->queue->execute($zone, $user);
+        });
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\CropChoice;
+use App\Models\User;
+use App\Models\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Has a zone's calendar follow a school for one crop, or dates of the educator's own; what held before is kept as undone. */
+final class ChooseSchool
+{
+    /** @param  array<string, list<array{first: string, last: string}>>|null  $windows  by route; only with own dates */
+    public function execute(Zone $zone, string $crop, string $school, ?array $windows, string $reason, User $user): CropChoice
+    {
+        return DB::transaction(static function () use ($zone, $crop, $school, $windows, $reason, $user): CropChoice {
+            CropChoice::holdingIn($zone)->where('crop', $crop)->update(['undone_at' => now()]);
+
+            return CropChoice::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'crop' => $crop, 'school' => $school, 'windows' => $windows, 'reason' => $reason]);
+        });
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Anthesis\Calendar\CropDossier;
+use Anthesis\Calendar\CropSheet;
+use Anthesis\Record\SowDay;
+use App\Models\Crop;
+use App\Models\CropChoice;
+use App\Models\Variety;
+use App\Support\ZoneWindows;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/**
+ * All that is known of one crop in a zone: what the calendar says, both schools, their difference, and what was decided.
+ *
+ * @phpstan-import-type RouteSheet from CropSheet
+ *
+ * @property ZoneWindows $resource
+ */
+class DossierResource extends JsonResource
+{
+    public function __construct(ZoneWindows $windows, private readonly string $crop)
+    {
+        parent::__construct($windows);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $windows = $this->resource;
+        $dossier = $windows->dossiers[$this->crop];
+        $choice = $windows->choices[$this->crop] ?? null;
+        $standard = $windows->standard->value;
+        $replay = array_map(static fn (array $route): array => ['ribbon' => $route['ribbon']] + $route['standards'][$standard], $dossier['replay']);
+        $varieties = array_values(Crop::query()->where('slug', $this->crop)->firstOrFail()->varieties()->get()->all());
+
+        return [
+            'crop' => $windows->sheet($this->crop),
+            'method' => $windows->method,
+            'ruler' => $windows->ruler,
+            'replay' => $replay,
+            'count_back' => $dossier['crop']['routes'],
+            'differences' => $this->differences($replay, $dossier['crop']['routes']),
+            'choice' => $choice === null ? null : $this->choice($choice),
+            'disagreements' => $choice?->school === CropDossier::OWN ? CropDossier::disagreements($dossier, $choice->ownDates()) : [],
+            'varieties' => array_map(static fn (Variety $v): array => ['id' => $v->id, 'name' => $v->name, 'tags' => $v->tags], $varieties),
+        ];
+    }
+
+    /**
+     * How much earlier (negative) or later the replay opens and closes than counting back, in days, by route.
+     *
+     * @param  list<RouteSheet>  $replay
+     * @param  list<RouteSheet>  $countBack
+     * @return list<array{route: string, act: string, opens: int, closes: int}>
+     */
+    private function differences(array $replay, array $countBack): array
+    {
+        $counted = array_column($countBack, null, 'route');
+        $days = static function (string $from, string $to): int {
+            $between = SowDay::fromIso($from)->daysUntil(SowDay::fromIso($to));
+
+            return $between > 182 ? $between - SowDay::YEAR : $between;
+        };
+        $differences = [];
+        foreach ($replay as $route) {
+            $other = $counted[$route['route']]['windows'] ?? [];
+            $own = $route['windows'];
+            if ($own !== [] && $other !== []) {
+                $differences[] = ['route' => $route['route'], 'act' => $route['act'], 'opens' => $days($other[0]['first'], $own[0]['first']),
+                    'closes' => $days($other[count($other) - 1]['last'], $own[count($own) - 1]['last'])];
+            }
+        }
+
+        return $differences;
+    }
+
+    /** @return array{id: int, school: string, reason: string, by: string, at: string} */
+    private function choice(CropChoice $choice): array
+    {
+        return ['id' => $choice->id, 'school' => $choice->school, 'reason' => $choice->reason,
+            'by' => $choice->user->name ?? 'someone no longer here', 'at' => $choice->created_at->toIso8601String()];
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Anthesis\Crop\Crop as CropParameters;
+use Anthesis\Exchange\CropCsv;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * A crop of the crop book: the cells of its row in the crop table.
+ *
+ * @property int $id
+ * @property string $slug
+ * @property int $position
+ * @property array<string, string> $cells by column of CropCsv::COLUMNS
+ * @property Carbon $updated_at
+ * @property-read Collection<int, CropRevision> $revisions
+ * @property-read Collection<int, Variety> $varieties
+ */
+class Crop extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['cells' => 'array'];
+
+    public function getRouteKeyName(): string
+    {
+        return 'slug';
+    }
+
+    /** @return HasMany<CropRevision, $this> the latest first */
+    public function revisions(): HasMany
+    {
+        $revisions = $this->hasMany(CropRevision::class);
+        $revisions->orderByDesc('id');
+
+        return $revisions;
+    }
+
+    /** @return HasMany<Variety, $this> */
+    public function varieties(): HasMany
+    {
+        $varieties = $this->hasMany(Variety::class);
+        $varieties->orderBy('id');
+
+        return $varieties;
+    }
+
+    public function toCore(): CropParameters
+    {
+        return CropCsv::crop($this->cells);
+    }
+
+    /** @return list<self> in the order of the book */
+    public static function inOrder(): array
+    {
+        return array_values(self::query()->get()->sortBy('position')->all());
+    }
+
+    /** @return list<CropParameters> all crops, in the order of the book */
+    public static function book(): array
+    {
+        return array_map(static fn (self $c): CropParameters => $c->toCore(), self::inOrder());
+    }
+}

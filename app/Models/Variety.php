@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Anthesis\Crop\Crop as CropParameters;
+use Anthesis\Exchange\CropCsv;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A variety: its crop with days, or other cells, of its own.
+ *
+ * @property int $id
+ * @property int $crop_id
+ * @property string $name
+ * @property array<string, string> $cells those that differ from the crop's
+ * @property list<string> $tags
+ * @property-read Crop $crop
+ */
+class Variety extends Model
+{
+    /** What varieties are told apart by. */
+    public const TAGS = ['quick', 'heat-proof', 'storage', 'winter', 'long-day', 'intermediate-day', 'short-day'];
+
+    /** Cells a variety may have of its own. */
+    public const CELLS = ['maturity_days', 'maturity_basis', 'heat_c', 'heat_days', 'kill_c', 'kill_young_c', 'harvest_days', 'min_harvest_days', 'critical_day_hours', 'bolt_chill_days'];
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['cells' => 'array', 'tags' => 'array'];
+
+    /** @return BelongsTo<Crop, $this> */
+    public function crop(): BelongsTo
+    {
+        return $this->belongsTo(Crop::class);
+    }
+
+    public function toCore(Crop $crop): CropParameters
+    {
+        return CropCsv::crop($this->cells + $crop->cells);
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Anthesis\Calendar\CropSheet;
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Record\Latitude;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Replay;
+use Anthesis\Soil\Site;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\RouteWindows;
+use App\Models\Crop as CropModel;
+use App\Models\Result;
+use App\Models\Site as SiteModel;
+use App\Models\Variety;
+use App\Models\Zone;
+
+/**
+ * The windows of one crop at every site, and of its varieties in open ground, with what each gains against the crop there.
+ *
+ * @phpstan-import-type Span from CropSheet
+ *
+ * @phpstan-type Compared array{name: string, route: string, act: string, windows: list<Span>, in_words: string}
+ */
+final class CropComparison
+{
+    /** @return array{sites: list<Compared>, varieties: list<Compared>} kept under a fingerprint of all they come from */
+    public static function of(Zone $zone, ZoneRecord $record, CropModel $model, ProofStandard $standard): array
+    {
+        $sites = SiteModel::forZone($zone);
+        $varieties = array_values($model->varieties()->get()->all());
+        $inputs = [$record->used->checksum(), $zone->latitude, $zone->light, $standard->value, $sites, $model->cells,
+            array_map(static fn (Variety $v): array => [$v->name, $v->cells], $varieties)];
+        $hash = Results::remember(Result::COMPARED, Result::hashOf(Result::COMPARED, $inputs),
+            static fn (): array => self::compute($zone, $record, $model, $varieties, $sites, $standard));
+        /** @var array{sites: list<Compared>, varieties: list<Compared>} $content */
+        $content = Result::query()->findOrFail($hash)->content();
+
+        return $content;
+    }
+
+    /**
+     * @param  list<Variety>  $varieties
+     * @param  non-empty-list<Site>  $sites
+     * @return array{sites: list<Compared>, varieties: list<Compared>}
+     */
+    private static function compute(Zone $zone, ZoneRecord $record, CropModel $model, array $varieties, array $sites, ProofStandard $standard): array
+    {
+        $latitude = Latitude::of($zone->latitude);
+        $crop = $model->toCore();
+        $windows = static function (Replay $replay, Crop $grown, string $site) use ($latitude, $standard): array {
+            $routes = [];
+            foreach ($grown->routes as $route) {
+                $ribbon = OutcomeRibbon::of($replay->runs($grown, $route));
+                $routes[$route->value] = (new ReplayWindows($grown, $route, $ribbon, $latitude->midwinter(), $site))->at($standard->share());
+            }
+
+            return $routes;
+        };
+        $out = ['sites' => [], 'varieties' => []];
+        $base = [];
+        foreach ($sites as $i => $site) {
+            $replay = new Replay($record->used, $latitude, $site, LightSchool::from($zone->light));
+            $routes = $windows($replay, $crop, $site->name);
+            if ($i === 0) {
+                $base = $routes;
+                foreach ($varieties as $variety) {
+                    $grown = $variety->toCore($model);
+                    array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($replay, $grown, $site->name), $base));
+                }
+            }
+            array_push($out['sites'], ...self::rows($crop, $site->name, $routes, $i === 0 ? [] : $base));
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  array<string, RouteWindows>  $routes
+     * @param  array<string, RouteWindows>  $base  empty: these are the base themselves
+     * @return list<Compared>
+     */
+    private static function rows(Crop $crop, string $name, array $routes, array $base): array
+    {
+        $rows = [];
+        foreach ($routes as $route => $windows) {
+            $sheet = CropSheet::routes($crop, [$windows])[0];
+            $rows[] = ['name' => $name, 'route' => $route, 'act' => $sheet['act'], 'windows' => $sheet['windows'],
+                'in_words' => isset($base[$route]) ? self::gain($windows, $base[$route]) : ''];
+        }
+
+        return $rows;
+    }
+
+    /** What opens earlier and closes later, in words. */
+    private static function gain(RouteWindows $here, RouteWindows $there): string
+    {
+        if ($here->windows === [] || $there->windows === []) {
+            return $here->windows === [] ? ($there->windows === [] ? '' : 'no window') : 'a window where open ground has none';
+        }
+        $signed = static fn (int $days): int => $days > 182 ? $days - 365 : $days;
+        $first = $signed($here->windows[0]->first->daysUntil($there->windows[0]->first));
+        $last = $signed($there->windows[count($there->windows) - 1]->last->daysUntil($here->windows[count($here->windows) - 1]->last));
+        $days = static fn (int $n): string => abs($n).(abs($n) === 1 ? ' day' : ' days');
+        $words = array_filter([
+            $first === 0 ? '' : $days($first).($first > 0 ? ' earlier' : ' later to open'),
+            $last === 0 ? '' : $days($last).($last > 0 ? ' longer at the end' : ' shorter at the end'),
+        ]);
+
+        return $words === [] ? 'the same' : implode(', ', $words);
+    }
+}

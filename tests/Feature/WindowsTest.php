@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\SaveZone;
+use App\Models\Computation;
+use App\Models\CropChoice;
+use App\Models\Result;
+use App\Models\Role;
+use App\Models\Site;
+use App\Models\Zone;
+use Illuminate\Support\Facades\Queue;
+use Tests\TestCase;
+
+final class WindowsTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        $this->actingAs($this->person());
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+    }
+
+    /** @return array<string, mixed> */
+    private function radish(string $query = ''): array
+    {
+        return $this->getJson("/api/zones/test-basin/windows/radish{$query}")->assertOk()->json('data');
+    }
+
+    public function test_windows_follow_the_replay_and_carry_the_years_behind_each_day(): void
+    {
+        $crops = array_column($this->getJson('/api/zones/test-basin/windows')->assertOk()->json('data.crops'), null, 'slug');
+        $route = $crops['radish']['routes'][0];
+        self::assertSame(['replay', 'direct', '03-31'], [$crops['radish']['school'], $route['route'], $route['windows'][0]['first']]);
+        self::assertSame(13, $route['ribbon']['years']);
+        foreach ([32, 91, 200] as $day) {
+            // A sowing that never came up in the last year counts; one whose season runs past the record does not.
+            self::assertContains(array_sum(array_map(static fn (array $counts): int => $counts[$day], $route['ribbon']['outcomes'])), [13, 14], "all years of sow day {$day} are accounted for");
+        }
+        self::assertSame(['garlic', 1], [$crops['garlic']['slug'], count($crops['garlic']['routes'])]);
+    }
+
+    public function test_a_bolder_standard_of_proof_widens_windows_in_the_view_and_in_the_calendar(): void
+    {
+        $days = fn (string $query): int => array_sum(array_column($this->radish($query)['crop']['routes'][0]['windows'], 'days'));
+        $reliable = $days('');
+        self::assertGreaterThan($reliable, $days('?standard=bold'));
+        self::assertLessThan($reliable, $days('?standard=cautious'));
+        $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'radiation'])->assertStatus(202);
+        self::assertGreaterThan($reliable, $days(''));
+        self::assertSame('bold', $this->radish()['method']['standard']);
+        $this->putJson('/api/zones/test-basin/method', ['standard' => 'rash', 'light' => 'radiation'])->assertUnprocessable();
+        $this->getJson('/api/zones/test-basin/windows?standard=rash')->assertUnprocessable();
+    }
+
+    public function test_both_schools_stand_side_by_side_with_the_difference(): void
+    {
+        $radish = $this->radish();
+        self::assertSame(['03-25', '09-08'], [$radish['count_back'][0]['windows'][0]['first'], $radish['count_back'][0]['windows'][0]['last']]);
+        self::assertSame([6, -7], [$radish['differences'][0]['opens'], $radish['differences'][0]['closes']], '31 March against the 25th, 1 September against the 8th');
+        self::assertSame('replay', $radish['replay'][0]['derivation'][0]['key']);
+        self::assertGreaterThanOrEqual(11, $radish['replay'][0]['evidence'][0]['harvests']);
+    }
+
+    public function test_own_dates_stand_in_the_calendar_with_reason_and_author_until_undone(): void
+    {
+        $own = ['school' => 'own', 'reason' => 'The club sows on the holiday.', 'windows' => [['route' => 'direct', 'first' => '02-10', 'last' => '02-20'], ['route' => 'direct', 'first' => '04-10', 'last' => '04-20']]];
+        $data = $this->postJson('/api/zones/test-basin/windows/radish/choices', $own)->assertCreated()->json('data');
+        self::assertSame(['own', '02-10', '02-20'], [$data['crop']['school'], $data['crop']['routes'][0]['windows'][0]['first'], $data['crop']['routes'][0]['windows'][0]['last']]);
+        self::assertSame(['The club sows on the holiday.', 'Educator'], [$data['choice']['reason'], $data['choice']['by']]);
+        self::assertSame(['Sow outdoors: on 11 of these 22 days fewer than half the years on record came to a harvest.'], $data['disagreements']);
+
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'Easier to explain.'])->assertCreated()
+            ->assertJsonPath('data.crop.school', 'count-back')->assertJsonPath('data.crop.routes.0.windows.0.first', '03-25');
+        $id = CropChoice::query()->latest('id')->value('id');
+        $this->deleteJson("/api/zones/test-basin/choices/{$id}")->assertOk()->assertJsonPath('data.crop.school', 'replay')->assertJsonPath('data.choice', null);
+        self::assertSame(2, CropChoice::query()->whereNotNull('undone_at')->count(), 'what was decided stays on record');
+    }
+
+    public function test_choices_without_reason_or_with_days_that_do_not_exist_are_refused(): void
+    {
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => '', 'windows' => [['route' => 'direct', 'first' => '02-30', 'last' => '03-10']]])->assertUnprocessable()
+            ->assertJsonPath('errors.reason.0', 'Say in a few words why, so that others can follow.')
+            ->assertJsonFragment(['windows.0.first' => ['“02-30” is not a day of the year written as MM-DD.']]);
+        $this->postJson('/api/zones/test-basin/windows/unicorn/choices', ['school' => 'count-back', 'reason' => 'x'])->assertNotFound();
+        $this->actingAs($this->person(Role::Volunteer));
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'x'])->assertForbidden();
+        self::assertSame(0, CropChoice::query()->count());
+    }
+
+    public function test_runs_say_what_each_year_came_to(): void
+    {
+        $runs = $this->getJson('/api/zones/test-basin/windows/radish/runs?route=direct')->assertOk()->json('data');
+        self::assertSame(range(1999, 2012), array_column($runs['years'], 'year'));
+        $names = array_column($runs['outcomes'], 'outcome');
+        $ribbon = $this->radish()['replay'][0]['ribbon']['outcomes'];
+        foreach ([31, 100, 210, 300] as $day) {
+            $harvests = array_filter($runs['years'], static fn (array $y): bool => ($names[$y['outcome'][$day]] ?? '') === 'harvest');
+            self::assertCount($ribbon['harvest'][$day], $harvests, "the ribbon counts the same runs on sow day {$day}");
+            foreach ($harvests as $year) {
+                self::assertGreaterThan($year['up'][$day], $year['harvest'][$day]);
+                self::assertGreaterThan($year['harvest'][$day], $year['end'][$day]);
+            }
+        }
+    }
+
+    public function test_sites_and_varieties_are_held_against_the_crop_in_open_ground(): void
+    {
+        $this->postJson('/api/crops/bush-bean/varieties', ['name' => 'Harrow Early', 'cells' => ['maturity_days' => '42'], 'tags' => ['quick']])->assertCreated();
+        $compared = $this->getJson('/api/zones/test-basin/windows/bush-bean/compared')->assertOk()->json('data');
+        $sites = array_column($compared['sites'], null, 'name');
+        self::assertCount(11, $sites);
+        self::assertMatchesRegularExpression('/^\d+ days earlier/', $sites['low tunnel']['in_words']);
+        self::assertStringContainsString('later to open', $sites['cold pocket']['in_words']);
+        self::assertSame(['Harrow Early'], array_column($compared['varieties'], 'name'));
+        self::assertStringContainsString('longer at the end', $compared['varieties'][0]['in_words']);
+    }
+
+    public function test_a_site_is_computed_when_it_is_asked_for_and_anew_when_the_zone_is(): void
+    {
+        $tunnel = Site::query()->where('name', 'low tunnel')->value('id');
+        $this->getJson("/api/zones/test-basin/windows?site={$tunnel}")->assertNotFound();
+        $this->actingAs($this->person(Role::Volunteer));
+        $this->postJson('/api/zones/test-basin/computations', ['site' => $tunnel])->assertStatus(202);
+        self::assertSame('low tunnel', $this->getJson("/api/zones/test-basin/windows?site={$tunnel}")->assertOk()->json('data.method.site'));
+        self::assertSame('open ground', $this->getJson('/api/zones/test-basin/windows')->json('data.method.site'));
+        $this->postJson('/api/zones/test-basin/computations')->assertForbidden();
+        $this->actingAs($this->person());
+        $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
+        $this->getJson("/api/zones/test-basin/windows?site={$tunnel}")->assertNotFound();
+        $this->getJson('/api/zones/test-basin/windows?site=999')->assertUnprocessable();
+    }
+
+    public function test_editing_one_crop_computes_that_crop_alone(): void
+    {
+        $windows = $this->radish()['crop']['routes'][0]['windows'];
+        $before = Result::query()->where('kind', Result::SHEET)->count();
+        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '45'], 'note' => 'Slower on our soils.'])->assertOk();
+        self::assertSame($before + 1, Result::query()->where('kind', Result::SHEET)->count());
+        self::assertNotEquals($windows, $this->radish()['crop']['routes'][0]['windows']);
+    }
+
+    public function test_a_computation_can_be_cancelled_and_done_later(): void
+    {
+        Queue::fake();
+        $id = $this->postJson('/api/zones/test-basin/computations')->assertStatus(202)->json('data.id');
+        $this->deleteJson("/api/computations/{$id}")->assertOk()->assertJsonPath('data.state', Computation::CANCELLED);
+        $job = new \App\Jobs\ComputeZoneJob($id);
+        app()->call($job->handle(...));
+        $this->getJson("/api/computations/{$id}")->assertJsonPath('data.state', Computation::CANCELLED);
+        $this->getJson('/api/zones/test-basin/windows')->assertOk();
+    }
+
+    public function test_a_short_record_is_counted_back(): void
+    {
+        (new SaveZone)->execute(new Zone, $this->zoneValues('Short Basin'));
+        $rows = array_filter(explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'))), static fn (string $l): bool => $l < '2006' || str_starts_with($l, 'date'));
+        $this->post('/api/zones/short-basin/record-imports', ['file' => $this->textFile(implode("\n", $rows)."\n")], ['Accept' => 'application/json'])->assertStatus(202);
+        $data = $this->getJson('/api/zones/short-basin/windows')->assertOk()->json('data');
+        self::assertSame(['count-back', 'count-back'], [$data['method']['school'], $data['crops'][0]['school']]);
+    }
+}
