@@ -40,7 +40,7 @@ final class WindowsTest extends TestCase
             // A sowing that never came up in the last year counts; one whose season runs past the record does not.
             self::assertContains(array_sum(array_map(static fn (array $counts): int => $counts[$day], $route['ribbon']['outcomes'])), [13, 14], "all years of sow day {$day} are accounted for");
         }
-        self::assertSame(['garlic', 1], [$crops['garlic']['slug'], count($crops['garlic']['routes'])]);
+        self::assertSame(1, count($crops['garlic-hardneck']['routes']));
     }
 
     public function test_a_bolder_standard_of_proof_widens_windows_in_the_view_and_in_the_calendar(): void

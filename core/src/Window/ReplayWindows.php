@@ -41,8 +41,8 @@ final readonly class ReplayWindows
         $windows = $this->runs($share);
         $fair = $this->runs(ProofStandard::FAIR);
         $years = $this->ribbon->yearsOnRecord();
-        $derivation->write('replay', $this->route === Route::Direct ? 'Sown on every day of every year on record and run forward on the weather that followed'
-            : 'Set out on every day of every year on record and run forward on the weather that followed', null, null,
+        $derivation->write('replay', $this->route === Route::Direct ? 'Sown on every day of every year on record'
+            : 'Set out on every day of every year on record', null, null,
             "{$years} years on record, {$this->site}; ".(new Maturity($this->crop))->inWords($this->route));
         $evidence = [];
         foreach ($windows as $window) {
@@ -132,12 +132,12 @@ final readonly class ReplayWindows
     private function write(Derivation $derivation, SowingWindow $window, WindowEvidence $evidence, float $share, int $years): void
     {
         $act = $this->crop->start === 'seed' || $this->route === Route::Transplant ? $this->route->act() : 'plant';
-        $asked = 'a harvest in '.self::share($share, $years).', mean of seven days';
+        $asked = 'harvest in '.self::share($share, $years).' (mean of 7 days)';
         if ($window->isAllYear()) {
             $derivation->write('all-year', 'Open all year', null, null, $asked);
         } else {
             $derivation->write('first', "First day to {$act}", $window->first, null, $asked.$this->lost(', before it: ', $window->first->plus(-1)));
-            $derivation->write('last', "Last day to {$act}".($evidence->slackDays > 0 ? ", with {$evidence->slackDays} days of slack to a fair chance" : ''),
+            $derivation->write('last', "Last day to {$act}".($evidence->slackDays > 0 ? "; a fair chance for {$evidence->slackDays} days more" : ''),
                 $window->last, $window->days - 1, $asked.$this->lost(', after it: ', $window->last->plus(1)));
         }
         $derivation->write('best', 'Best day: harvest in '.$evidence->harvests.' of '.$evidence->years.' years', $evidence->best, null, 'the replay');

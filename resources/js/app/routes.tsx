@@ -3,6 +3,7 @@ import { Login } from '../screens/login/Login';
 import { Press } from '../screens/press/Press';
 import { Record } from '../screens/record/Record';
 import { Sites } from '../screens/sites/Sites';
+import { Dossier } from '../screens/windows/Dossier';
 import { Windows } from '../screens/windows/Windows';
 import { EditZone } from '../screens/zones/EditZone';
 import { Zones } from '../screens/zones/Zones';
@@ -21,6 +22,7 @@ export const router = createBrowserRouter([
             { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },
             { path: 'zones/:zone/record/:part?', element: <Record /> },
             { path: 'zones/:zone/windows', element: <Windows /> },
+            { path: 'zones/:zone/windows/:crop', element: <Dossier /> },
             { path: 'zones/:zone/press', element: <Press /> },
             { path: '*', element: <Navigate to="/desk" replace /> },
         ],

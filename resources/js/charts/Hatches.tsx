@@ -7,6 +7,16 @@ export const HATCH: Record<string, string> = {
     heat: 'url(#hatch-heat)',
     'too-late': 'url(#hatch-late)',
     'not-yet-planting-time': 'url(#hatch-wait)',
+    harvest: 'var(--leaf)',
+    'short-harvest': 'url(#hatch-short)',
+    'no-emergence-cold': 'url(#hatch-soil)',
+    'no-emergence-hot': 'url(#hatch-warm-soil)',
+    'freeze-young': 'url(#hatch-freeze)',
+    'freeze-late': 'url(#hatch-freeze-late)',
+    stunted: 'url(#hatch-wait)',
+    'day-length': 'url(#hatch-light)',
+    'cold-bolt': 'url(#hatch-bolt)',
+    'out-of-time': 'url(#hatch-late)',
 };
 
 export const REASONS: Record<string, string> = {
@@ -15,6 +25,21 @@ export const REASONS: Record<string, string> = {
     heat: 'ripens in heat',
     'too-late': 'too late',
     'not-yet-planting-time': 'not planting time',
+};
+
+/** What became of a sowing, in the order the outcomes stand on one another in a ribbon, from the ground up. */
+export const OUTCOMES: Record<string, string> = {
+    harvest: 'harvest',
+    'short-harvest': 'harvest too short',
+    heat: 'heat',
+    'cold-bolt': 'ran to seed after cold',
+    'day-length': 'wrong day length',
+    'out-of-time': 'ran out of time',
+    'freeze-late': 'frozen before harvest',
+    'freeze-young': 'frozen young',
+    stunted: 'stunted',
+    'no-emergence-hot': 'soil too warm',
+    'no-emergence-cold': 'soil too cold',
 };
 
 export function Hatches() {
@@ -36,6 +61,25 @@ export function Hatches() {
                 </pattern>
                 <pattern id="hatch-wait" width="6" height="4" patternUnits="userSpaceOnUse">
                     <path d="M0 2H3.5" stroke="var(--stone)" strokeWidth="1" />
+                </pattern>
+                <pattern id="hatch-short" width="5" height="5" patternUnits="userSpaceOnUse">
+                    <rect width="5" height="5" fill="color-mix(in srgb, var(--leaf) 18%, var(--paper))" />
+                    <path d="M-1 1L1 -1M0 5L5 0M4 6L6 4" stroke="var(--leaf)" strokeWidth="1.3" />
+                </pattern>
+                <pattern id="hatch-warm-soil" width="5" height="5" patternUnits="userSpaceOnUse">
+                    <circle cx="1.3" cy="1.3" r="0.9" fill="var(--clay)" />
+                    <circle cx="3.8" cy="3.8" r="0.9" fill="var(--stone)" />
+                </pattern>
+                <pattern id="hatch-freeze-late" width="4" height="4" patternUnits="userSpaceOnUse">
+                    <path d="M0 1H4" stroke="var(--frost)" strokeWidth="1.3" />
+                </pattern>
+                <pattern id="hatch-light" width="6" height="6" patternUnits="userSpaceOnUse">
+                    <rect width="6" height="6" fill="color-mix(in srgb, var(--straw) 18%, var(--paper))" />
+                    <circle cx="1.6" cy="1.6" r="1.1" fill="var(--straw)" />
+                    <circle cx="4.6" cy="4.6" r="1.1" fill="var(--straw)" />
+                </pattern>
+                <pattern id="hatch-bolt" width="6" height="6" patternUnits="userSpaceOnUse">
+                    <path d="M0 6L3 0L6 6" fill="none" stroke="var(--straw)" strokeWidth="1.2" />
                 </pattern>
             </defs>
         </svg>

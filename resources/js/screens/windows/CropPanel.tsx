@@ -1,17 +1,39 @@
-import { useCropSheet } from '../../app/data';
-import { spanInWords } from '../../charts/days';
+import { Link } from 'react-router';
+import type { Windows } from '../../api/client';
+import { useDossier, type View } from '../../app/data';
+import { inWords, monthDay, spanInWords } from '../../charts/days';
 import { DerivationTable } from '../../charts/DerivationTable';
+import { OUTCOMES } from '../../charts/Hatches';
+import { outcomesOn } from '../../charts/OutcomeRibbon';
 
-/** Why a crop's dates are what they are, line by line. */
-export function CropPanel({ zone, crop, onClose }: { zone: string; crop: string; onClose: () => void }) {
-    const { data: sheet, error } = useCropSheet(zone, crop);
+/** Why a crop's dates are what they are, and what a sowing on the cursor's date came to. */
+export function CropPanel({
+    zone,
+    crop,
+    view,
+    row,
+    day,
+    onClose,
+}: {
+    zone: string;
+    crop: string;
+    view: View;
+    row: Windows['crops'][number] | undefined;
+    day: number;
+    onClose: () => void;
+}) {
+    const { data: dossier, error } = useDossier(zone, crop, view);
     if (error) return <p className="warning">{error.message}</p>;
-    if (!sheet) return null;
+    if (!dossier) return null;
+    const sheet = dossier.crop;
     return (
         <>
             <h2>{sheet.name}</h2>
             <p className="hint">
                 <em>{sheet.latin}</em>, {sheet.family}
+            </p>
+            <p>
+                <Link to={`/desk/zones/${zone}/windows/${crop}?on=${monthDay(day)}`}>Open its dossier</Link>
             </p>
             {sheet.notes && <p>{sheet.notes}</p>}
             {sheet.cautions.map((caution) => (
@@ -19,16 +41,31 @@ export function CropPanel({ zone, crop, onClose }: { zone: string; crop: string;
                     {caution.in_words}
                 </p>
             ))}
-            {sheet.routes.map((route) => (
-                <section key={route.route}>
-                    <h3>
-                        {route.act.charAt(0).toUpperCase() + route.act.slice(1)}
-                        {': '}
-                        {route.windows.length === 0 ? 'no window here' : route.windows.map(spanInWords).join(', and ')}
-                    </h3>
-                    <DerivationTable lines={route.derivation} />
-                </section>
-            ))}
+            {sheet.routes.map((route) => {
+                const ribbon = row?.routes.find((r) => r.route === route.route)?.ribbon;
+                return (
+                    <section key={route.route}>
+                        <h3>
+                            {route.act.charAt(0).toUpperCase() + route.act.slice(1)}
+                            {': '}
+                            {route.windows.length === 0
+                                ? 'no window here'
+                                : route.windows.map(spanInWords).join(', and ')}
+                        </h3>
+                        {ribbon && (
+                            <p>
+                                On {inWords(monthDay(day))}:{' '}
+                                {outcomesOn(ribbon, day)
+                                    .slice(0, 3)
+                                    .map((c) => `${OUTCOMES[c.outcome]} ${c.years} of ${c.of}`)
+                                    .join(', ')}
+                                .
+                            </p>
+                        )}
+                        <DerivationTable lines={route.derivation} />
+                    </section>
+                );
+            })}
             <p style={{ marginTop: '0.8rem' }}>
                 <a
                     href="?"

@@ -41,6 +41,11 @@ const data = {
                     under_cover: [{ first: '03-27', last: '07-16', days: 112 }],
                     harvests: [],
                     reasons: [],
+                    ribbon: {
+                        years: 29,
+                        reliability: flat(0.2),
+                        outcomes: { harvest: flat(8), 'freeze-young': flat(21) },
+                    },
                 },
             ],
         },
@@ -58,8 +63,29 @@ describe('what a date means', () => {
             'Sow outdoorsPea6 days left',
             'Start under coverKaleto 16 Jul',
             'Set outnothing',
-            'Opens within four weeksKaleset out 1 May',
+            'A fair chancenothing',
+            'HoldKaleset out 1 Mayfrozen young, 21 of 29 years',
         ]);
+    });
+
+    it('gives the years that came to a harvest where the record was replayed', () => {
+        const kale = data.crops[1] as Windows['crops'][number];
+        const route = {
+            ...kale.routes[0],
+            ribbon: { years: 29, reliability: flat(0.9), outcomes: { harvest: flat(26), heat: flat(3) } },
+        };
+        const fair = { ...route, windows: [], fair: [{ first: '04-01', last: '05-30', days: 60 }] };
+        const replayed = {
+            ...data,
+            crops: [
+                { ...kale, routes: [route] },
+                { ...kale, slug: 'beet', name: 'Beet', routes: [fair] },
+            ],
+        } as unknown as Windows;
+        const { container } = render(<DayPanel data={replayed} day={sowDay('05-20')} onChoose={() => {}} />);
+        const lists = [...container.querySelectorAll('section')].map((s) => s.textContent);
+        expect(lists[2]).toBe('Set outKale26 of 29');
+        expect(lists[3]).toBe('A fair chanceBeet26 of 29set out');
     });
 
     it('turns to the first freeze after summer', () => {

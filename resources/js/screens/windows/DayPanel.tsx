@@ -1,31 +1,23 @@
 import type { Windows } from '../../api/client';
-import {
-    beforeSummer,
-    contains,
-    daysUntil,
-    hoursInWords,
-    inShort,
-    inWords,
-    monthDay,
-    sowDay,
-    type Span,
-} from '../../charts/days';
+import { beforeSummer, contains, daysUntil, hoursInWords, inShort, inWords, monthDay, sowDay } from '../../charts/days';
+import { OUTCOMES } from '../../charts/Hatches';
+import { nextOpening, outcomesOn } from '../../charts/OutcomeRibbon';
 
-const SOON_DAYS = 28;
+/** A window that closes within so many days is a last chance; one that opens later than that is not worth holding for. */
+const LAST_CHANCE = 14;
+const HOLD = 90;
 
-type Item = { key: string; crop: string; name: string; words: string; days: number };
+type Item = { key: string; crop: string; name: string; words: string; why?: string; order: number };
 
-/** What a date means here, in words: freeze, soil, light, and what can be sown. */
+/** What a date means here, in words: freeze, soil, light, and every crop: sow it, hold it, or too late. */
 export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; onChoose: (crop: string) => void }) {
     const { ruler } = data;
-    const date = inWords(monthDay(day));
     const i = day - 1;
     const towardsSummer = beforeSummer(ruler.starts, day);
     const count = towardsSummer ? ruler.freeze_to_come[i] : ruler.freeze_has_come[i];
-    const groups = sort(data, day);
     return (
         <>
-            <h2>On {date}</h2>
+            <h2>On {inWords(monthDay(day))}</h2>
             <p>
                 {towardsSummer ? 'A freeze still came on or after this day' : 'The first freeze had come by this day'}{' '}
                 in {count} of {ruler.seasons} seasons.
@@ -38,7 +30,7 @@ export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; 
                 °C at 5 cm.
             </p>
             <p>The day is {hoursInWords(ruler.day_length[i] ?? 0)} long.</p>
-            {groups.map(({ title, items }) => (
+            {sort(data, day).map(({ title, items }) => (
                 <section key={title}>
                     <h3>{title}</h3>
                     {items.length === 0 && <p className="hint">nothing</p>}
@@ -55,6 +47,7 @@ export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; 
                                     {item.name}
                                 </a>
                                 <span>{item.words}</span>
+                                {item.why && <small>{item.why}</small>}
                             </li>
                         ))}
                     </ul>
@@ -64,51 +57,64 @@ export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; 
     );
 }
 
-/** Crops by what the day allows: open windows, those that close soonest first, then what opens within four weeks. */
+/** Crops by what the day allows: what closes soonest first, what opens soonest first. */
 function sort(data: Windows, day: number): { title: string; items: Item[] }[] {
-    const open: Record<string, Item[]> = { 'Sow outdoors': [], 'Start under cover': [], 'Set out': [] };
-    const soon: Item[] = [];
+    const groups: Record<string, Item[]> = {
+        'Sow outdoors': [],
+        'Start under cover': [],
+        'Set out': [],
+        'A fair chance': [],
+        Hold: [],
+    };
     for (const crop of data.crops) {
         for (const route of crop.routes) {
-            const acts: [string, string, Span[]][] = [
-                [route.route === 'direct' ? 'Sow outdoors' : 'Set out', route.act, route.windows],
-                ['Start under cover', 'start under cover', route.under_cover],
-            ];
-            for (const [title, act, spans] of acts) {
-                for (const span of spans) {
-                    const key = `${crop.slug}${act}${span.first}`;
-                    if (contains(span, day)) {
-                        const allYear = span.days >= 365;
-                        const left = allYear ? 365 : daysUntil(day, sowDay(span.last));
-                        open[title]?.push({
-                            key,
-                            crop: crop.slug,
-                            name: crop.name,
-                            days: left,
-                            words: allYear
-                                ? 'all year'
-                                : left < 14
-                                  ? left === 0
-                                      ? 'last day'
-                                      : `${left + 1} days left`
-                                  : `to ${inShort(span.last)}`,
-                        });
-                    } else if (daysUntil(day, sowDay(span.first)) <= SOON_DAYS) {
-                        soon.push({
-                            key,
-                            crop: crop.slug,
-                            name: crop.name,
-                            days: daysUntil(day, sowDay(span.first)),
-                            words: `${act} ${inShort(span.first)}`,
-                        });
-                    }
+            const came = route.ribbon ? outcomesOn(route.ribbon, day) : [];
+            const harvests = came.find((c) => c.outcome === 'harvest');
+            const years = harvests ? `${harvests.years} of ${harvests.of}` : '';
+            const worst = came.find((c) => c.outcome !== 'harvest');
+            const item = { key: crop.slug + route.route, crop: crop.slug, name: crop.name };
+            const open = route.windows.find((span) => contains(span, day));
+            if (open) {
+                const left = open.days >= 365 ? 365 : daysUntil(day, sowDay(open.last));
+                groups[route.route === 'direct' ? 'Sow outdoors' : 'Set out']?.push({
+                    ...item,
+                    order: left,
+                    words: years || closes(left, open.last),
+                    why: years !== '' && left < LAST_CHANCE ? closes(left, open.last) : undefined,
+                });
+            } else if (route.fair?.some((span) => contains(span, day))) {
+                groups['A fair chance']?.push({
+                    ...item,
+                    order: -(harvests?.years ?? 0),
+                    words: years,
+                    why: route.act,
+                });
+            } else {
+                const next = nextOpening(route.windows, day);
+                if (next && next.days <= HOLD) {
+                    groups['Hold']?.push({
+                        ...item,
+                        order: next.days,
+                        words: `${route.act} ${inShort(next.span.first)}`,
+                        why: worst && `${OUTCOMES[worst.outcome]}, ${worst.years} of ${worst.of} years`,
+                    });
                 }
+            }
+            const cover = route.under_cover.find((span) => contains(span, day));
+            if (cover) {
+                const left = cover.days >= 365 ? 365 : daysUntil(day, sowDay(cover.last));
+                groups['Start under cover']?.push({ ...item, order: left, words: closes(left, cover.last) });
             }
         }
     }
-    const inOrder = (items: Item[]) => items.sort((a, b) => a.days - b.days || a.name.localeCompare(b.name));
-    return [
-        ...Object.entries(open).map(([title, items]) => ({ title, items: inOrder(items) })),
-        { title: 'Opens within four weeks', items: inOrder(soon) },
-    ];
+    return Object.entries(groups).map(([title, items]) => ({
+        title,
+        items: items.sort((a, b) => a.order - b.order || a.name.localeCompare(b.name)),
+    }));
+}
+
+function closes(left: number, last: string): string {
+    if (left >= 365) return 'all year';
+    if (left === 0) return 'last day';
+    return left < LAST_CHANCE ? `${left + 1} days left` : `to ${inShort(last)}`;
 }

@@ -1,13 +1,25 @@
-import { TextInput } from '@mantine/core';
+import { Button, Group, NativeSelect, Progress, SegmentedControl, TextInput } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
-import { useEffect, useMemo, useRef, useState, type MouseEvent } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState, type MouseEvent } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Refusal, type Windows as WindowsData } from '../../api/client';
-import { useSession, useWindows } from '../../app/data';
+import {
+    isOver,
+    useCancel,
+    useChooseMethod,
+    useCompute,
+    useComputation,
+    useSession,
+    useSites,
+    useWindows,
+    useZone,
+    type View,
+} from '../../app/data';
 import { useKeys } from '../../app/keyboard';
-import { monthDay, sowDay, sowDayOfDate, wrap } from '../../charts/days';
-import { HATCH, Hatches, REASONS, Swatch } from '../../charts/Hatches';
-import { LANE_HEIGHT, WindowLane } from '../../charts/WindowLane';
+import { contains, daysUntil, monthDay, sowDay, sowDayOfDate, wrap } from '../../charts/days';
+import { HATCH, Hatches, OUTCOMES, REASONS, Swatch } from '../../charts/Hatches';
+import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
+import { WindowLane } from '../../charts/WindowLane';
 import { DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
 import { yearScale, type YearScale } from '../../charts/yearScale';
 import { CropPanel } from './CropPanel';
@@ -15,7 +27,8 @@ import { DayPanel } from './DayPanel';
 
 const LABELS = 186;
 const RIGHT = 6;
-const ROW_GAP = 8;
+const ROW_GAP = 6;
+const LANE = 28;
 const LONGEST_NAME = 17;
 
 type Crop = WindowsData['crops'][number];
@@ -23,7 +36,14 @@ type Crop = WindowsData['crops'][number];
 /** Every crop's windows under the year ruler. */
 export function Windows() {
     const { zone = '' } = useParams();
-    const { data, error } = useWindows(zone);
+    const [params] = useSearchParams();
+    const standard = params.get('standard');
+    const site = Number(params.get('site')) || undefined;
+    const view: View = { site, standard: isStandard(standard) ? standard : undefined };
+    const { data, error } = useWindows(zone, view);
+    if (error instanceof Refusal && error.status === 404 && site !== undefined) {
+        return <AtSite key={site} zone={zone} site={site} />;
+    }
     if (error instanceof Refusal && error.status === 404) {
         return (
             <main className="page">
@@ -34,13 +54,81 @@ export function Windows() {
             </main>
         );
     }
-    return data ? <Sheet key={data.zone} zone={zone} data={data} /> : null;
+    return data ? <Sheet key={data.zone} zone={zone} data={data} view={view} /> : null;
 }
 
-function Sheet({ zone, data }: { zone: string; data: WindowsData }) {
+/** Computes the windows at a site nobody has looked at since the zone was last computed. */
+function AtSite({ zone, site }: { zone: string; site: number }) {
+    const { data: sites } = useSites();
+    const [computation, setComputation] = useState<number | null>(null);
+    const { data: progress } = useComputation(zone, computation);
+    const compute = useCompute(zone, setComputation);
+    const cancel = useCancel();
+    const [, setParams] = useSearchParams();
+    const started = useRef(false);
+    const { mutate } = compute;
+    useEffect(() => {
+        if (!started.current) mutate(site);
+        started.current = true;
+    }, [mutate, site]);
+    const name = sites?.find((s) => s.id === site)?.name ?? 'this site';
+    return (
+        <main className="page">
+            <h2>Working out the windows: {name}</h2>
+            {(compute.error ?? cancel.error) && (
+                <p role="alert" className="warning">
+                    {(compute.error ?? cancel.error)?.message}
+                </p>
+            )}
+            <div role="status" aria-live="polite">
+                <p>{progress?.state === 'failed' ? progress.error : (progress?.step ?? 'waiting for its turn')} …</p>
+                <Progress
+                    w={360}
+                    value={!progress || progress.total === 0 ? 5 : (100 * progress.done) / progress.total}
+                    aria-label="Progress"
+                />
+            </div>
+            <Group mt="md">
+                {computation !== null && progress && !isOver(progress) && (
+                    <Button variant="default" size="xs" onClick={() => cancel.mutate(computation)}>
+                        Cancel
+                    </Button>
+                )}
+                <Button variant="subtle" color="gray" size="xs" onClick={() => setParams({})}>
+                    Back to open ground
+                </Button>
+            </Group>
+        </main>
+    );
+}
+
+const STANDARDS = [
+    { value: 'cautious', label: '9 in 10' },
+    { value: 'reliable', label: '8 in 10' },
+    { value: 'bold', label: '6 in 10' },
+];
+
+function isStandard(value: string | null): value is NonNullable<View['standard']> {
+    return STANDARDS.some((standard) => standard.value === value);
+}
+
+const GROUPINGS = [
+    { value: 'family', label: 'by family' },
+    { value: 'season', label: 'by season' },
+    { value: 'next', label: 'by what is next' },
+];
+
+function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: View }) {
     const { data: session } = useSession();
     const [params, setParams] = useSearchParams();
     const [asked, setAsked] = useState('');
+    const { data: here } = useZone(zone);
+    const { data: sites } = useSites();
+    const [computation, setComputation] = useState<number | null>(null);
+    const { data: progress } = useComputation(zone, computation);
+    const method = useChooseMethod(zone, setComputation);
+    const mayEdit = session?.user?.may_publish ?? false;
+    const [seen, setSeen] = useState({ top: 0, height: 900 });
     const find = useRef<HTMLInputElement>(null);
     const { ref, width } = useElementSize();
     const scale = useMemo(
@@ -55,7 +143,7 @@ function Sheet({ zone, data }: { zone: string; data: WindowsData }) {
         return data.crops.filter((crop) => `${crop.name} ${crop.family}`.toLowerCase().includes(plain));
     }, [data.crops, asked]);
 
-    const set = (key: 'crop' | 'on', value: string | null) =>
+    const set = (key: 'crop' | 'on' | 'site' | 'standard' | 'by', value: string | null) =>
         setParams(
             (before) => {
                 const after = new URLSearchParams(before);
@@ -65,6 +153,19 @@ function Sheet({ zone, data }: { zone: string; data: WindowsData }) {
             },
             { replace: true },
         );
+    const choose = useCallback(
+        (crop: string) =>
+            setParams(
+                (before) => {
+                    const after = new URLSearchParams(before);
+                    if (after.get('crop') === crop) after.delete('crop');
+                    else after.set('crop', crop);
+                    return after;
+                },
+                { replace: true },
+            ),
+        [setParams],
+    );
     const move = (days: number) => set('on', monthDay(wrap(day + days)));
     const step = (by: number) => {
         const at = crops.findIndex((crop) => crop.slug === chosen);
@@ -94,12 +195,20 @@ function Sheet({ zone, data }: { zone: string; data: WindowsData }) {
         const x = event.clientX - event.currentTarget.getBoundingClientRect().left - LABELS;
         if (x >= 0 && x <= scale.width) set('on', monthDay(scale.day(x)));
     };
-    const families = [...new Set(crops.map((crop) => crop.family))];
-    const rows = layOut(families.map((family) => ({ family, crops: crops.filter((crop) => crop.family === family) })));
+    const by = params.get('by') ?? 'family';
+    const rows = useMemo(() => layOut(grouped(crops, by, day)), [crops, by, day]);
+    const shown = rows.crops.filter(
+        ({ y, height }) => y + height > seen.top - AHEAD && y < seen.top + seen.height + AHEAD,
+    );
     return (
         <div className="windows">
             <Hatches />
-            <div className="sheet">
+            <div
+                className="sheet"
+                onScroll={(event) =>
+                    setSeen({ top: event.currentTarget.scrollTop, height: event.currentTarget.clientHeight })
+                }
+            >
                 <div className="tools">
                     <TextInput
                         ref={find}
@@ -116,10 +225,52 @@ function Sheet({ zone, data }: { zone: string; data: WindowsData }) {
                         }}
                         w={230}
                     />
-                    <span className="hint">
-                        counting back · {data.method.site} · from {data.ruler.seasons} cold seasons
-                        {data.ruler.short_record && ': a short record'}
-                    </span>
+                    <NativeSelect
+                        size="xs"
+                        aria-label="Grouped"
+                        value={by}
+                        onChange={(event) => set('by', event.currentTarget.value)}
+                        data={GROUPINGS}
+                    />
+                    <NativeSelect
+                        size="xs"
+                        aria-label="Site"
+                        value={String(view.site ?? sites?.[0]?.id ?? '')}
+                        onChange={(event) =>
+                            set(
+                                'site',
+                                event.currentTarget.value === String(sites?.[0]?.id) ? null : event.currentTarget.value,
+                            )
+                        }
+                        data={(sites ?? [])
+                            .filter((site) => site.zone === null || site.zone === zone)
+                            .map((site) => ({ value: String(site.id), label: site.name }))}
+                    />
+                    <span className="hint">harvest in</span>
+                    <SegmentedControl
+                        size="xs"
+                        aria-label="Standard of proof"
+                        value={data.method.standard ?? 'reliable'}
+                        onChange={(standard) => set('standard', standard === here?.standard ? null : standard)}
+                        data={STANDARDS}
+                    />
+                    {mayEdit && here && data.method.standard && data.method.standard !== here.standard && (
+                        <Button
+                            size="compact-xs"
+                            variant="default"
+                            loading={method.isPending}
+                            onClick={() =>
+                                data.method.standard &&
+                                method.mutate(
+                                    { standard: data.method.standard, light: here.light },
+                                    { onSuccess: () => set('standard', null) },
+                                )
+                            }
+                        >
+                            Use in the calendar
+                        </Button>
+                    )}
+                    {progress && !isOver(progress) && <span className="hint">{progress.step} …</span>}
                     <span className="count">
                         {crops.length} of {data.crops.length} crops
                     </span>
@@ -158,20 +309,21 @@ function Sheet({ zone, data }: { zone: string; data: WindowsData }) {
                                 />
                             ))}
                         </g>
-                        {rows.families.map(({ family, y }) => (
-                            <text key={family} className="group" x={0} y={y + 15}>
-                                {family}
+                        {rows.groups.map(({ group, y }) => (
+                            <text key={group} className="group" x={0} y={y + 15}>
+                                {group}
                             </text>
                         ))}
-                        {rows.crops.map(({ crop, y, height }) => (
+                        {shown.map(({ crop, y, height }) => (
                             <CropRow
                                 key={crop.slug}
                                 crop={crop}
                                 y={y}
                                 height={height}
                                 scale={scale}
+                                starts={data.ruler.starts}
                                 chosen={crop.slug === chosen}
-                                onChoose={() => set('crop', crop.slug === chosen ? null : crop.slug)}
+                                onChoose={choose}
                             />
                         ))}
                         <g transform={`translate(${LABELS} 0)`} pointerEvents="none">
@@ -186,11 +338,18 @@ function Sheet({ zone, data }: { zone: string; data: WindowsData }) {
                     </svg>
                 </div>
                 {crops.length === 0 && <p role="status">No crop or family here is called that.</p>}
-                <Legend />
+                <Legend counted={data.crops.some((crop) => crop.school === 'count-back')} />
             </div>
             <aside aria-live="polite">
                 {chosen ? (
-                    <CropPanel zone={zone} crop={chosen} onClose={() => set('crop', null)} />
+                    <CropPanel
+                        zone={zone}
+                        crop={chosen}
+                        view={view}
+                        row={data.crops.find((crop) => crop.slug === chosen)}
+                        day={day}
+                        onClose={() => set('crop', null)}
+                    />
                 ) : (
                     <DayPanel data={data} day={day} onChoose={(crop) => set('crop', crop)} />
                 )}
@@ -199,11 +358,43 @@ function Sheet({ zone, data }: { zone: string; data: WindowsData }) {
     );
 }
 
+/** Rows within so many pixels of what is seen are drawn, so that all crops scroll smoothly. */
+const AHEAD = 700;
+
 type Rows = {
     height: number;
-    families: { family: string; y: number }[];
+    groups: { group: string; y: number }[];
     crops: { crop: Crop; y: number; height: number }[];
 };
+
+const SEASONS = { cool: 'Cool season', warm: 'Warm season' };
+
+/** Crops in groups: by family, by the season they like, or by what can be done next from a day on. */
+function grouped(crops: Crop[], by: string, day: number): { group: string; crops: Crop[] }[] {
+    if (by === 'next') {
+        const wait = (crop: Crop) =>
+            Math.min(
+                ...crop.routes.flatMap((route) =>
+                    [...route.windows, ...route.under_cover].map((span) =>
+                        contains(span, day) ? 0 : daysUntil(day, sowDay(span.first)),
+                    ),
+                ),
+                999,
+            );
+        const sorted = crops.map((crop) => ({ crop, wait: wait(crop) })).sort((a, b) => a.wait - b.wait);
+        return [
+            { group: 'Open now', crops: sorted.filter((c) => c.wait === 0).map((c) => c.crop) },
+            {
+                group: 'Opens within four weeks',
+                crops: sorted.filter((c) => c.wait > 0 && c.wait <= 28).map((c) => c.crop),
+            },
+            { group: 'Later', crops: sorted.filter((c) => c.wait > 28 && c.wait < 999).map((c) => c.crop) },
+            { group: 'No window here', crops: sorted.filter((c) => c.wait === 999).map((c) => c.crop) },
+        ].filter((group) => group.crops.length > 0);
+    }
+    const of = (crop: Crop) => (by === 'season' ? SEASONS[crop.kind] : crop.family);
+    return [...new Set(crops.map(of))].map((group) => ({ group, crops: crops.filter((crop) => of(crop) === group) }));
+}
 
 /** A long name takes two lines, so that it does not run into the act beside it. */
 function inLines(name: string): string[] {
@@ -212,13 +403,13 @@ function inLines(name: string): string[] {
     return [words[0] ?? '', words.slice(1).join(' ')].filter((line) => line !== '');
 }
 
-function layOut(groups: { family: string; crops: Crop[] }[]): Rows {
-    const rows: Rows = { height: 0, families: [], crops: [] };
-    for (const { family, crops } of groups) {
-        rows.families.push({ family, y: rows.height });
+function layOut(groups: { group: string; crops: Crop[] }[]): Rows {
+    const rows: Rows = { height: 0, groups: [], crops: [] };
+    for (const { group, crops } of groups) {
+        rows.groups.push({ group, y: rows.height });
         rows.height += 22;
         for (const crop of crops) {
-            const height = Math.max(crop.routes.length * LANE_HEIGHT, 8 + 15 * inLines(crop.name).length) + ROW_GAP;
+            const height = Math.max(crop.routes.length * LANE, 8 + 15 * inLines(crop.name).length) + ROW_GAP;
             rows.crops.push({ crop, y: rows.height, height });
             rows.height += height;
         }
@@ -226,11 +417,12 @@ function layOut(groups: { family: string; crops: Crop[] }[]): Rows {
     return rows;
 }
 
-function CropRow({
+const CropRow = memo(function CropRow({
     crop,
     y,
     height,
     scale,
+    starts,
     chosen,
     onChoose,
 }: {
@@ -238,8 +430,9 @@ function CropRow({
     y: number;
     height: number;
     scale: YearScale;
+    starts: string;
     chosen: boolean;
-    onChoose: () => void;
+    onChoose: (crop: string) => void;
 }) {
     return (
         <g
@@ -254,19 +447,19 @@ function CropRow({
                 // On the ruler's width a click sets the date as well; the crop is chosen by its name.
                 if (event.nativeEvent.offsetX < LABELS) {
                     event.stopPropagation();
-                    onChoose();
+                    onChoose(crop.slug);
                 }
             }}
             onKeyDown={(event) => {
                 if (event.key === 'Enter' || event.key === ' ') {
                     event.preventDefault();
-                    onChoose();
+                    onChoose(crop.slug);
                 }
             }}
         >
             <rect className={chosen ? 'chosen' : undefined} fill="transparent" width="100%" height={height - 2} />
             {crop.routes.map((route, i) => (
-                <g key={route.route} transform={`translate(0 ${i * LANE_HEIGHT + 2})`}>
+                <g key={route.route} transform={`translate(0 ${i * LANE + 2})`}>
                     {i === 0 &&
                         inLines(crop.name).map((line, n) => (
                             <text key={line} className="name" x={0} y={17 + 15 * n}>
@@ -277,15 +470,47 @@ function CropRow({
                         {route.act}
                     </text>
                     <g transform={`translate(${LABELS} 0)`}>
-                        <WindowLane scale={scale} lane={route} />
+                        {route.ribbon ? (
+                            <>
+                                <OutcomeRibbon
+                                    scale={scale}
+                                    ribbon={route.ribbon}
+                                    starts={starts}
+                                    top={RIBBON.top}
+                                    height={RIBBON.height}
+                                    step={5}
+                                />
+                                <Brackets
+                                    scale={scale}
+                                    spans={route.under_cover}
+                                    at={0}
+                                    drop={4}
+                                    name="cover"
+                                    act="start under cover"
+                                />
+                                <Brackets
+                                    scale={scale}
+                                    spans={route.windows}
+                                    at={4}
+                                    drop={6}
+                                    name={crop.school === 'own' ? 'own' : 'bracket'}
+                                    act={route.act}
+                                />
+                            </>
+                        ) : (
+                            <WindowLane scale={scale} lane={route} />
+                        )}
                     </g>
                 </g>
             ))}
         </g>
     );
-}
+});
 
-function Legend() {
+/** The ribbon in its lane, px. */
+const RIBBON = { top: 8, height: 17 };
+
+function Legend({ counted }: { counted: boolean }) {
     return (
         <ul className="legend" aria-label="Signs">
             <li>
@@ -302,11 +527,11 @@ function Legend() {
             </li>
             <li>
                 <Swatch>
-                    <path className="harvest" d="M1 6H21" />
+                    <path className="own" d="M1 9V2H21V9" />
                 </Swatch>
-                harvest
+                own dates
             </li>
-            {Object.entries(REASONS).map(([reason, words]) => (
+            {Object.entries(counted ? { ...OUTCOMES, ...REASONS } : OUTCOMES).map(([reason, words]) => (
                 <li key={reason}>
                     <Swatch>
                         <rect width="22" height="9" y="1" fill={HATCH[reason]} />

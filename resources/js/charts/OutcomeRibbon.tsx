@@ -1,0 +1,135 @@
+import { daysUntil, sowDay, spanInWords, YEAR, type Span } from './days';
+import { HATCH, OUTCOMES } from './Hatches';
+import type { YearScale } from './yearScale';
+
+export type Ribbon = { years: number; outcomes: Record<string, number[]>; reliability: number[] };
+
+/**
+ * The outcomes of every sow day stacked: the ground to the top of the ribbon is all the years on record.
+ *
+ * @param step days a column is wide; the counts of its days are added
+ */
+export function stack(
+    ribbon: Ribbon,
+    starts: string,
+    step: number,
+): { outcome: string; from: number[]; to: number[] }[] {
+    const columns = Math.ceil(YEAR / step);
+    const totals = new Array<number>(columns).fill(0);
+    const first = sowDay(starts) - 1;
+    const sums = Object.entries(ribbon.outcomes).map(([outcome, counts]) => {
+        const own = new Array<number>(columns).fill(0);
+        for (let i = 0; i < YEAR; i++) {
+            const count = counts[(first + i) % YEAR] ?? 0;
+            const column = Math.floor(i / step);
+            own[column] = (own[column] ?? 0) + count;
+            totals[column] = (totals[column] ?? 0) + count;
+        }
+        return { outcome, own };
+    });
+    const ground = new Array<number>(columns).fill(0);
+    return Object.keys(OUTCOMES).flatMap((outcome) => {
+        const found = sums.find((s) => s.outcome === outcome);
+        if (!found) return [];
+        const from = [...ground];
+        const to = found.own.map((count, i) => (ground[i] ?? 0) + count / Math.max(1, totals[i] ?? 1));
+        to.forEach((value, i) => (ground[i] = value));
+        return [{ outcome, from, to }];
+    });
+}
+
+/** One stepped shape an outcome. */
+export function OutcomeRibbon({
+    scale,
+    ribbon,
+    starts,
+    top,
+    height,
+    step,
+}: {
+    scale: YearScale;
+    ribbon: Ribbon;
+    starts: string;
+    top: number;
+    height: number;
+    step: number;
+}) {
+    const dayWidth = scale.width / YEAR;
+    const x = (column: number) => Math.min(YEAR, column * step) * dayWidth;
+    const y = (share: number) => (top + height * (1 - share)).toFixed(1);
+    return (
+        <g>
+            {stack(ribbon, starts, step).map(({ outcome, from, to }) => {
+                let upper = '';
+                let lower = '';
+                let open = false;
+                let d = '';
+                const close = () => {
+                    if (open) d += `${upper}${lower}Z`;
+                    open = false;
+                };
+                to.forEach((share, i) => {
+                    const base = from[i] ?? 0;
+                    if (share - base < 0.001) {
+                        close();
+                        return;
+                    }
+                    const [left, right] = [x(i).toFixed(1), x(i + 1).toFixed(1)];
+                    upper = open ? `${upper}L${left} ${y(share)}H${right}` : `M${left} ${y(share)}H${right}`;
+                    lower = open ? `L${right} ${y(base)}H${left}${lower}` : `L${right} ${y(base)}H${left}`;
+                    open = true;
+                });
+                close();
+                return <path key={outcome} d={d} fill={HATCH[outcome]} />;
+            })}
+            <line className="rule" x1={0} x2={scale.width} y1={top + height} y2={top + height} />
+        </g>
+    );
+}
+
+/** Windows as brackets over a ribbon, opening downwards; an educator's own in plum. */
+export function Brackets({
+    scale,
+    spans,
+    at,
+    drop,
+    name,
+    act,
+}: {
+    scale: YearScale;
+    spans: Span[];
+    at: number;
+    drop: number;
+    name: 'bracket' | 'cover' | 'own' | 'other';
+    act: string;
+}) {
+    return spans.flatMap((span) =>
+        scale.pieces(span).map((piece) => (
+            <path
+                key={`${name}${span.first}${piece.from}`}
+                className={name}
+                d={`${piece.openLeft ? '' : `M${piece.from} ${at + drop}V${at}`}M${piece.from} ${at}H${piece.to}${piece.openRight ? '' : `V${at + drop}`}`}
+            >
+                <title>{`${act} ${spanInWords(span)}`}</title>
+            </path>
+        )),
+    );
+}
+
+/** Years of each outcome on a sow day, the most frequent first. */
+export function outcomesOn(ribbon: Ribbon, day: number): { outcome: string; years: number; of: number }[] {
+    const counts = Object.entries(ribbon.outcomes).map(([outcome, years]) => ({ outcome, years: years[day - 1] ?? 0 }));
+    const of = counts.reduce((sum, c) => sum + c.years, 0);
+    return counts
+        .filter((c) => c.years > 0)
+        .sort((a, b) => b.years - a.years)
+        .map((c) => ({ ...c, of }));
+}
+
+/** The window that opens next after a day, and in how many days; null: there is none. */
+export function nextOpening(spans: Span[], day: number): { span: Span; days: number } | null {
+    const next = spans
+        .map((span) => ({ span, days: daysUntil(day, sowDay(span.first)) }))
+        .sort((a, b) => a.days - b.days)[0];
+    return next ?? null;
+}

@@ -1,0 +1,114 @@
+import { inShort, monthDay, YEAR } from './days';
+import { HATCH } from './Hatches';
+import type { YearScale } from './yearScale';
+
+export type YearRun = {
+    year: number;
+    outcome: string;
+    in_words: string;
+    /** days from sowing; null where there is none */
+    up: number | null;
+    harvest: number | null;
+    end: number;
+};
+
+type Runs = {
+    outcomes: { outcome: string; in_words: string }[];
+    years: { year: number; outcome: number[]; up: number[]; harvest: number[]; end: number[] }[];
+};
+
+/** What a sowing on one day came to, in each year. */
+export function runsOn(runs: Runs, day: number): YearRun[] {
+    const i = day - 1;
+    return runs.years.flatMap((year) => {
+        const outcome = runs.outcomes[year.outcome[i] ?? -1];
+        if (!outcome) return [];
+        const known = (days: number | undefined) => (days === undefined || days < 0 ? null : days);
+        return [
+            {
+                year: year.year,
+                outcome: outcome.outcome,
+                in_words: outcome.in_words,
+                up: known(year.up[i]),
+                harvest: known(year.harvest[i]),
+                end: year.end[i] ?? 0,
+            },
+        ];
+    });
+}
+
+export const RUN_HEIGHT = 9;
+const LOST = 6;
+
+/** Each year a line on the ruler: in the ground, growing, in harvest; and how it ended. */
+export function RunLines({ scale, runs, day }: { scale: YearScale; runs: YearRun[]; day: number }) {
+    const from = scale.x(day);
+    const dayWidth = scale.width / YEAR;
+    // A run past the ruler's end goes on at its start.
+    const pieces = (a: number, b: number): [number, number][] => {
+        const [left, right] = [from + a * dayWidth, from + b * dayWidth];
+        if (left >= scale.width) return [[left - scale.width, Math.min(scale.width, right - scale.width)]];
+        return right <= scale.width
+            ? [[left, right]]
+            : [
+                  [left, scale.width],
+                  [0, right - scale.width],
+              ];
+    };
+    const bar = (a: number, b: number, y: number, height: number, fill: string, key: string) =>
+        pieces(a, b).map(([left, right], i) => (
+            <rect key={key + i} x={left} width={Math.max(0.5, right - left)} y={y} height={height} fill={fill} />
+        ));
+    return (
+        <g>
+            {runs.map((run, i) => {
+                const y = i * RUN_HEIGHT;
+                const grown = run.harvest ?? run.end;
+                const lost = pieces(run.end, run.end + LOST / dayWidth)[0] ?? [0, 0];
+                return (
+                    <g key={run.year}>
+                        <title>{runInWords(run, day)}</title>
+                        <rect x={0} y={y} width={scale.width} height={RUN_HEIGHT} fill="transparent" />
+                        {run.year % 5 === 0 && (
+                            <text className="quiet" x={-10} y={y + 8} textAnchor="end" fontSize="10">
+                                {run.year}
+                            </text>
+                        )}
+                        {bar(0, run.up ?? run.end, y + 4, 1, 'var(--stone)', 'ground')}
+                        {run.up !== null && bar(run.up, grown, y + 3, 3, 'var(--stone)', 'growing')}
+                        {run.harvest !== null &&
+                            bar(
+                                run.harvest,
+                                run.end,
+                                y + 1,
+                                7,
+                                run.outcome === 'harvest' ? 'var(--leaf)' : 'url(#hatch-short)',
+                                'harvest',
+                            )}
+                        {run.harvest === null && (
+                            <rect
+                                x={lost[0]}
+                                y={y + 1}
+                                width={LOST}
+                                height={7}
+                                fill={HATCH[run.outcome]}
+                                stroke="var(--stone)"
+                                strokeWidth="0.6"
+                            />
+                        )}
+                    </g>
+                );
+            })}
+        </g>
+    );
+}
+
+/** "2004: sown 12 May, up 20 May, first harvest 3 July, over 19 July". */
+export function runInWords(run: YearRun, day: number): string {
+    const on = (days: number) => inShort(monthDay(day + days));
+    const parts = [`${run.year}: ${on(0)}`];
+    if (run.up !== null && run.up > 0) parts.push(`up ${on(run.up)}`);
+    if (run.harvest !== null) parts.push(`first harvest ${on(run.harvest)}`, `over ${on(run.end)}`);
+    if (run.outcome !== 'harvest') parts.push(run.harvest === null ? `${run.in_words}, ${on(run.end)}` : run.in_words);
+    return parts.join(', ');
+}

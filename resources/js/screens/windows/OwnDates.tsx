@@ -1,0 +1,151 @@
+import { Button, Group, NativeSelect, Textarea, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { useChoice } from '../../app/data';
+
+type Route = 'direct' | 'transplant';
+type Row = { route: Route; first: string; last: string };
+
+/** The educator's own word: another school for this crop, or own dates; with a reason, undoable. */
+export function OwnDates({ zone, crop, data }: { zone: string; crop: string; data: Schema['Dossier'] }) {
+    const choice = useChoice(zone, crop);
+    const [school, setSchool] = useState<Schema['School'] | null>(null);
+    const [reason, setReason] = useState('');
+    const [rows, setRows] = useState<Row[]>([]);
+    const routes = data.replay.map((r) => ({ value: r.route, label: r.act }));
+    const start = (to: Schema['School']) => {
+        setSchool(to);
+        setReason('');
+        setRows(
+            data.crop.routes.flatMap((route) =>
+                route.windows.map((w) => ({ route: route.route as Route, first: w.first, last: w.last })),
+            ),
+        );
+    };
+    const change = (i: number, values: Partial<Row>) =>
+        setRows(rows.map((row, j) => (i === j ? { ...row, ...values } : row)));
+    if (school === null) {
+        return (
+            <>
+                <h3>Your own word</h3>
+                <Group gap="xs">
+                    {data.choice ? (
+                        <Button
+                            size="xs"
+                            variant="default"
+                            loading={choice.isPending}
+                            onClick={() => data.choice && choice.mutate({ undo: data.choice.id })}
+                        >
+                            Undo it
+                        </Button>
+                    ) : null}
+                    <Button size="xs" variant="default" onClick={() => start('own')}>
+                        Set own dates
+                    </Button>
+                    {data.crop.school !== 'count-back' && data.count_back.length > 0 && (
+                        <Button size="xs" variant="default" onClick={() => start('count-back')}>
+                            Count back
+                        </Button>
+                    )}
+                    {data.crop.school !== 'replay' && (
+                        <Button size="xs" variant="default" onClick={() => start('replay')}>
+                            Replay
+                        </Button>
+                    )}
+                </Group>
+            </>
+        );
+    }
+    return (
+        <form
+            aria-label="Your own word"
+            onSubmit={(event) => {
+                event.preventDefault();
+                choice.mutate(
+                    { school, reason, windows: school === 'own' ? rows : undefined },
+                    { onSuccess: () => setSchool(null) },
+                );
+            }}
+        >
+            <h3>
+                {school === 'own' ? 'Own dates' : school === 'replay' ? 'Follow the replay' : 'Follow counting back'}
+            </h3>
+            {school === 'own' && (
+                <>
+                    {rows.map((row, i) => (
+                        <Group key={i} gap={6} mb={6} wrap="nowrap">
+                            {routes.length > 1 && (
+                                <NativeSelect
+                                    size="xs"
+                                    aria-label={`Way of growing ${i + 1}`}
+                                    value={row.route}
+                                    onChange={(event) => change(i, { route: event.currentTarget.value as Route })}
+                                    data={routes}
+                                />
+                            )}
+                            <TextInput
+                                size="xs"
+                                w={76}
+                                aria-label={`From ${i + 1}`}
+                                placeholder="MM-DD"
+                                required
+                                value={row.first}
+                                onChange={(event) => change(i, { first: event.currentTarget.value })}
+                            />
+                            to
+                            <TextInput
+                                size="xs"
+                                w={76}
+                                aria-label={`To ${i + 1}`}
+                                placeholder="MM-DD"
+                                required
+                                value={row.last}
+                                onChange={(event) => change(i, { last: event.currentTarget.value })}
+                            />
+                            <button
+                                type="button"
+                                className="plain"
+                                onClick={() => setRows(rows.filter((_, j) => j !== i))}
+                            >
+                                out
+                            </button>
+                        </Group>
+                    ))}
+                    <button
+                        type="button"
+                        className="plain"
+                        onClick={() =>
+                            setRows([...rows, { route: (routes[0]?.value ?? 'direct') as Route, first: '', last: '' }])
+                        }
+                    >
+                        Another window
+                    </button>
+                </>
+            )}
+            <Textarea
+                mt="xs"
+                size="xs"
+                label="Why"
+                required
+                maxLength={500}
+                autosize
+                minRows={2}
+                value={reason}
+                onChange={(event) => setReason(event.currentTarget.value)}
+            />
+            {choice.error && (
+                <p role="alert" className="warning">
+                    {choice.error.message}
+                </p>
+            )}
+            <Group mt="xs" gap="xs">
+                <Button size="xs" type="submit" loading={choice.isPending}>
+                    Save
+                </Button>
+                <Button size="xs" variant="subtle" color="gray" onClick={() => setSchool(null)}>
+                    Leave it
+                </Button>
+            </Group>
+        </form>
+    );
+}
