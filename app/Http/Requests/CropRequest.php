@@ -22,7 +22,7 @@ class CropRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'cells' => ['required', 'array:'.implode(',', array_diff(CropCsv::COLUMNS, ['slug']))],
+            'cells' => [$this->isMethod('PATCH') ? 'required' : 'present', 'array:'.implode(',', array_diff(CropCsv::COLUMNS, ['slug']))],
             'cells.*' => ['nullable', 'string', 'max:500'],
             'note' => [$this->isMethod('PATCH') ? 'required' : 'nullable', 'string', 'max:500'],
             'zone' => ['nullable', 'string'],

@@ -12,6 +12,12 @@ const SCREENS = [
     { path: 'press', name: 'Press', key: 'p' },
 ];
 
+/** Screens that belong to no zone. */
+const OUTSIDE = [
+    { path: '/desk/crops', name: 'Crops' },
+    { path: '/desk/sites', name: 'Sites' },
+];
+
 const KEYS: [string, string][] = [
     ['/', 'find a crop'],
     ['j  k', 'next, previous crop'],
@@ -23,6 +29,7 @@ const KEYS: [string, string][] = [
     ['g r', 'record'],
     ['g w', 'windows'],
     ['g p', 'press'],
+    ['g c', 'crop book'],
     ['g s', 'sites'],
     ['?', 'these keys'],
 ];
@@ -44,6 +51,7 @@ export function Desk() {
         'g w': () => to('windows'),
         'g p': () => to('press'),
         'g s': () => navigate('/desk/sites'),
+        'g c': () => navigate('/desk/crops'),
     });
     const here = SCREENS.find((screen) => location.pathname.split('/').includes(screen.path))?.name;
     useEffect(() => {
@@ -61,7 +69,11 @@ export function Desk() {
     return (
         <>
             <header className="desk-header">
-                <h1>{slug ? (zone?.name ?? ' ') : location.pathname === '/desk/sites' ? 'Sites' : 'Zones'}</h1>
+                <h1>
+                    {slug
+                        ? (zone?.name ?? ' ')
+                        : (OUTSIDE.find((o) => location.pathname.startsWith(o.path))?.name ?? 'Zones')}
+                </h1>
                 {zone && (
                     <span className="place">
                         {degrees(zone.latitude)} · {zone.height_m} m
@@ -71,11 +83,16 @@ export function Desk() {
                     <NavLink to="/desk" end className={({ isActive }) => (isActive ? 'active' : '')}>
                         Zones
                     </NavLink>
-                    {!slug && (
-                        <NavLink to="/desk/sites" className={({ isActive }) => (isActive ? 'active' : '')}>
-                            Sites
-                        </NavLink>
-                    )}
+                    {!slug &&
+                        OUTSIDE.map((screen) => (
+                            <NavLink
+                                key={screen.path}
+                                to={screen.path}
+                                className={({ isActive }) => (isActive ? 'active' : '')}
+                            >
+                                {screen.name}
+                            </NavLink>
+                        ))}
                     {slug &&
                         SCREENS.map((screen) => (
                             <NavLink

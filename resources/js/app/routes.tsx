@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { Crops } from '../screens/crops/Crops';
 import { Login } from '../screens/login/Login';
 import { Press } from '../screens/press/Press';
 import { Record } from '../screens/record/Record';
@@ -17,6 +18,7 @@ export const router = createBrowserRouter([
         children: [
             { index: true, element: <Zones /> },
             { path: 'sites', element: <Sites /> },
+            { path: 'crops/:crop?', element: <Crops /> },
             { path: 'zones/new', element: <EditZone key="new" /> },
             { path: 'zones/:zone', element: <Navigate to="windows" replace /> },
             { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },

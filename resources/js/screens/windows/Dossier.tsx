@@ -188,7 +188,7 @@ function Body({
                                         key={share}
                                         className="quiet"
                                         x={-10}
-                                        y={RIBBON_AT + RIBBON_HEIGHT * (1 - share) + 8}
+                                        y={RIBBON_AT + RIBBON_HEIGHT * (1 - share) + 14}
                                         textAnchor="end"
                                         fontSize="10"
                                     >

@@ -1,0 +1,235 @@
+import { Button, Group, TextInput } from '@mantine/core';
+import { useDebouncedValue, useElementSize } from '@mantine/hooks';
+import { useEffect, useState } from 'react';
+import { Refusal, type Schema } from '../../api/client';
+import { useCrop, useCropTrial, useRevertCrop, useSaveCrop, useZones } from '../../app/data';
+import { dateInWords, spanInShort } from '../../charts/days';
+import { Hatches } from '../../charts/Hatches';
+import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
+import { yearScale } from '../../charts/yearScale';
+import { SECTIONS } from './columns';
+import { Varieties } from './Varieties';
+
+/** A crop's numbers, with what a change would do to its ribbon in a zone before it is saved. */
+export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) {
+    const { data: crop } = useCrop(slug);
+    const { data: zones } = useZones();
+    const [changes, setChanges] = useState<Record<string, string>>({});
+    const [note, setNote] = useState('');
+    const [zone, setZone] = useState('');
+    const save = useSaveCrop(slug);
+    const revert = useRevertCrop(slug);
+    const [tried] = useDebouncedValue(changes, 300);
+    const computed = (zones ?? []).filter((z) => z.record);
+    const at = zone || computed[0]?.slug || '';
+    const trial = useCropTrial(slug, at, mayEdit ? tried : {});
+    useEffect(() => setChanges({}), [crop]);
+    if (!crop) return null;
+    const errors = {
+        ...(trial.error instanceof Refusal ? trial.error.errors : {}),
+        ...(save.error instanceof Refusal ? save.error.errors : {}),
+    };
+    const changed = Object.entries(changes).filter(([column, cell]) => crop.cells[column] !== cell);
+    return (
+        <>
+            <h2>{crop.cells.name}</h2>
+            <p className="hint">
+                {crop.days
+                    .map(
+                        (d) =>
+                            `${d.route === 'direct' ? 'Sown' : 'Set out'}: ${d.days} days to harvest (${d.in_words})`,
+                    )
+                    .join('. ')}
+                .
+            </p>
+            {mayEdit && trial.data && (
+                <Trial trial={trial.data} zone={at} zones={computed} onZone={setZone} tried={changed.length > 0} />
+            )}
+            <form
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    save.mutate({ cells: Object.fromEntries(changed), note }, { onSuccess: () => setNote('') });
+                }}
+            >
+                {changed.length > 0 && (
+                    <div className="pending">
+                        <p>
+                            {changed
+                                .map(
+                                    ([column, cell]) =>
+                                        `${column}: ${crop.cells[column] || 'blank'} to ${cell || 'blank'}`,
+                                )
+                                .join('; ')}
+                        </p>
+                        <Group align="end" gap="xs">
+                            <TextInput
+                                size="xs"
+                                label="Why, and where the number comes from"
+                                required
+                                miw={340}
+                                maxLength={500}
+                                value={note}
+                                error={errors.note?.[0]}
+                                onChange={(event) => setNote(event.currentTarget.value)}
+                            />
+                            <Button size="xs" type="submit" loading={save.isPending}>
+                                Save
+                            </Button>
+                            <Button size="xs" variant="subtle" color="gray" onClick={() => setChanges({})}>
+                                Leave it
+                            </Button>
+                        </Group>
+                    </div>
+                )}
+                {SECTIONS.map((section) => (
+                    <fieldset key={section.title}>
+                        <legend>{section.title}</legend>
+                        <div className="cells">
+                            {section.columns.map((column) => (
+                                <TextInput
+                                    key={column.column}
+                                    size="xs"
+                                    label={column.label}
+                                    description={[column.unit, column.help].filter(Boolean).join('; ') || undefined}
+                                    inputWrapperOrder={['label', 'input', 'description', 'error']}
+                                    readOnly={!mayEdit}
+                                    value={changes[column.column] ?? crop.cells[column.column] ?? ''}
+                                    error={errors[`cells.${column.column}`]?.[0]}
+                                    onChange={(event) =>
+                                        setChanges({ ...changes, [column.column]: event.currentTarget.value })
+                                    }
+                                />
+                            ))}
+                        </div>
+                    </fieldset>
+                ))}
+            </form>
+            <Varieties crop={crop} mayEdit={mayEdit} />
+            <h3>What it was</h3>
+            {crop.revisions.length === 0 && <p className="hint">It has never been changed.</p>}
+            {crop.revisions.length > 0 && (
+                <table className="ruled">
+                    <tbody>
+                        {crop.revisions.map((revision) => (
+                            <tr key={revision.id}>
+                                <td>
+                                    {dateInWords(revision.at.slice(0, 10))}, {revision.by}
+                                </td>
+                                <td>
+                                    {revision.changed
+                                        .map((c) => `${c.column}: ${c.before || 'blank'} to ${c.after || 'blank'}`)
+                                        .join('; ')}
+                                </td>
+                                <td>{revision.note}</td>
+                                <td>
+                                    {mayEdit && (
+                                        <button
+                                            type="button"
+                                            className="plain"
+                                            onClick={() => revert.mutate(revision.id)}
+                                        >
+                                            take it back
+                                        </button>
+                                    )}
+                                </td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            )}
+        </>
+    );
+}
+
+const HEIGHT = 34;
+
+/** The ribbon as it is, and as it would be. */
+function Trial({
+    trial,
+    zone,
+    zones,
+    onZone,
+    tried,
+}: {
+    trial: Schema['CropTrial'];
+    zone: string;
+    zones: { slug: string; name: string }[];
+    onZone: (zone: string) => void;
+    tried: boolean;
+}) {
+    const { ref, width } = useElementSize();
+    const scale = yearScale(trial.starts, Math.max(300, (width || 700) - 112));
+    const rows = trial.after.flatMap((after) => {
+        const before = trial.before.find((b) => b.route === after.route);
+        return tried && before
+            ? [
+                  { name: `${before.act}, now`, route: before },
+                  { name: `${after.act}, then`, route: after },
+              ]
+            : [{ name: after.act, route: after }];
+    });
+    return (
+        <div ref={ref}>
+            <Hatches />
+            <p className="hint">
+                In{' '}
+                <select aria-label="Zone" value={zone} onChange={(event) => onZone(event.currentTarget.value)}>
+                    {zones.map((z) => (
+                        <option key={z.slug} value={z.slug}>
+                            {z.name}
+                        </option>
+                    ))}
+                </select>
+                {tried ? ', as it is now and as it would be then' : ''}:
+            </p>
+            <svg
+                className="chart"
+                width="100%"
+                height={16 + rows.length * (HEIGHT + 14)}
+                role="img"
+                aria-label="Outcome ribbons"
+            >
+                <g transform="translate(106 0)">
+                    {scale.months.map((month) => (
+                        <g key={month.name}>
+                            <line
+                                className="rule"
+                                x1={month.x}
+                                x2={month.x}
+                                y1={0}
+                                y2={rows.length * (HEIGHT + 14) + 12}
+                            />
+                            <text className="quiet" x={month.x + 3} y={9} fontSize="10">
+                                {month.name.slice(0, 3)}
+                            </text>
+                        </g>
+                    ))}
+                    {rows.map(({ name, route }, i) => (
+                        <g key={name} transform={`translate(0 ${16 + i * (HEIGHT + 14)})`}>
+                            <text className="quiet" x={-10} y={24} textAnchor="end">
+                                {name}
+                            </text>
+                            <OutcomeRibbon
+                                scale={scale}
+                                ribbon={route.ribbon}
+                                starts={trial.starts}
+                                top={8}
+                                height={HEIGHT}
+                                step={1}
+                            />
+                            <Brackets
+                                scale={scale}
+                                spans={route.windows}
+                                at={2}
+                                drop={7}
+                                name="bracket"
+                                act={route.act}
+                            />
+                            <title>{`${name}: ${route.windows.map(spanInShort).join(', ') || 'no window'}`}</title>
+                        </g>
+                    ))}
+                </g>
+            </svg>
+        </div>
+    );
+}

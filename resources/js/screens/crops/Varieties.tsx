@@ -1,0 +1,180 @@
+import { Button, Group, MultiSelect, NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { useSaveVariety, useTakeOutVariety } from '../../app/data';
+
+type Crop = Schema['Crop'];
+
+const TAGS = ['quick', 'heat-proof', 'storage', 'winter', 'long-day', 'intermediate-day', 'short-day'];
+
+/** Varieties with days of their own, and what these count from. */
+export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
+    const [edited, setEdited] = useState<{
+        id?: number;
+        name: string;
+        days: string;
+        basis: string;
+        heat: string;
+        tags: string[];
+    } | null>(null);
+    const save = useSaveVariety(crop.slug);
+    const takeOut = useTakeOutVariety(crop.slug);
+    return (
+        <section aria-label="Varieties">
+            <h3>Varieties</h3>
+            {crop.varieties.length === 0 && <p className="hint">None yet.</p>}
+            {crop.varieties.length > 0 && (
+                <table className="ruled">
+                    <thead>
+                        <tr>
+                            <th scope="col">Name</th>
+                            <th scope="col">Days</th>
+                            <th scope="col">Other numbers of its own</th>
+                            <th scope="col">Tags</th>
+                            <th scope="col">
+                                <span className="sr-only">Edit</span>
+                            </th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {crop.varieties.map((v) => (
+                            <tr key={v.id}>
+                                <td>{v.name}</td>
+                                <td>
+                                    {v.cells.maturity_days ?? crop.cells.maturity_days} from{' '}
+                                    {v.cells.maturity_basis ?? crop.cells.maturity_basis}
+                                </td>
+                                <td>
+                                    {Object.entries(v.cells)
+                                        .filter(([column]) => !column.startsWith('maturity'))
+                                        .map(([column, cell]) => `${column} ${cell}`)
+                                        .join(', ')}
+                                </td>
+                                <td>{v.tags.join(', ')}</td>
+                                <td className="nowrap">
+                                    {mayEdit && (
+                                        <>
+                                            <button
+                                                type="button"
+                                                className="plain"
+                                                onClick={() =>
+                                                    setEdited({
+                                                        id: v.id,
+                                                        name: v.name,
+                                                        days: v.cells.maturity_days ?? '',
+                                                        basis: v.cells.maturity_basis ?? '',
+                                                        heat: v.cells.heat_c ?? '',
+                                                        tags: v.tags,
+                                                    })
+                                                }
+                                            >
+                                                Edit
+                                            </button>{' '}
+                                            <button
+                                                type="button"
+                                                className="plain"
+                                                onClick={() => takeOut.mutate(v.id)}
+                                            >
+                                                Take out
+                                            </button>
+                                        </>
+                                    )}
+                                </td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            )}
+            {mayEdit && edited === null && (
+                <Button
+                    mt="sm"
+                    size="xs"
+                    variant="default"
+                    onClick={() => setEdited({ name: '', days: '', basis: '', heat: '', tags: [] })}
+                >
+                    Add a variety
+                </Button>
+            )}
+            {edited && (
+                <form
+                    aria-label="Variety"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        const before = crop.varieties.find((v) => v.id === edited.id)?.cells ?? {};
+                        save.mutate(
+                            {
+                                id: edited.id,
+                                name: edited.name,
+                                cells: {
+                                    ...before,
+                                    maturity_days: edited.days,
+                                    maturity_basis: edited.basis,
+                                    heat_c: edited.heat,
+                                },
+                                tags: edited.tags,
+                            },
+                            { onSuccess: () => setEdited(null) },
+                        );
+                    }}
+                >
+                    <Group align="end" gap="xs" mt="sm">
+                        <TextInput
+                            size="xs"
+                            label="Name"
+                            required
+                            value={edited.name}
+                            onChange={(event) => setEdited({ ...edited, name: event.currentTarget.value })}
+                        />
+                        <TextInput
+                            size="xs"
+                            label="Days"
+                            w={80}
+                            placeholder={crop.cells.maturity_days}
+                            value={edited.days}
+                            onChange={(event) => setEdited({ ...edited, days: event.currentTarget.value })}
+                        />
+                        <NativeSelect
+                            size="xs"
+                            label="counted from"
+                            value={edited.basis}
+                            onChange={(event) => setEdited({ ...edited, basis: event.currentTarget.value })}
+                            data={[
+                                { value: '', label: 'as the crop' },
+                                { value: 'sowing', label: 'sowing' },
+                                { value: 'emergence', label: 'emergence' },
+                                { value: 'transplant', label: 'setting out' },
+                            ]}
+                        />
+                        <TextInput
+                            size="xs"
+                            label="Heat, °C"
+                            w={80}
+                            placeholder={crop.cells.heat_c}
+                            value={edited.heat}
+                            onChange={(event) => setEdited({ ...edited, heat: event.currentTarget.value })}
+                        />
+                        <MultiSelect
+                            size="xs"
+                            label="Tags"
+                            miw={220}
+                            data={TAGS}
+                            value={edited.tags}
+                            onChange={(tags) => setEdited({ ...edited, tags })}
+                        />
+                        <Button size="xs" type="submit" loading={save.isPending}>
+                            Save the variety
+                        </Button>
+                        <Button size="xs" variant="subtle" color="gray" onClick={() => setEdited(null)}>
+                            Leave it
+                        </Button>
+                    </Group>
+                    {save.error && (
+                        <p role="alert" className="warning">
+                            {save.error.message}
+                        </p>
+                    )}
+                </form>
+            )}
+        </section>
+    );
+}
