@@ -7,15 +7,20 @@ declare(strict_types=1);
 use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\YearRuler;
+use Anthesis\Crop\Crop;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\StationFileReader;
+use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use Anthesis\Window\CountBack;
 use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
+use Anthesis\Window\ReplayWindows;
 
 require dirname(__DIR__).'/autoload.php';
 
@@ -83,5 +88,55 @@ foreach ([30, 60, 120] as $years) {
 }
 foreach ($rows as $what => $seconds) {
     printf("%-44s %9.3f %9.3f %9.3f\n", $what, ...$seconds);
+}
+printf("%-44s %6d MB\n\n", 'memory at its highest', memory_get_peak_usage(true) / 1048576);
+
+/**
+ * Every crop of a list by every route at some sites, from the record in memory to windows.
+ *
+ * @param  list<Crop>  $crops
+ * @param  list<Site>  $sites
+ * @return array{int, int} runs, windows
+ */
+function replayAll(DailyRecord $record, array $crops, array $sites): array
+{
+    $runs = $windows = 0;
+    foreach ($sites as $site) {
+        $replay = new Replay($record, Latitude::of(46.8), $site);
+        foreach ($crops as $crop) {
+            foreach ($crop->routes as $route) {
+                $sown = $replay->runs($crop, $route);
+                $runs += count($sown->outcomes);
+                $found = new ReplayWindows($crop, $route, OutcomeRibbon::of($sown), Latitude::of(46.8)->midwinter(), $site->name);
+                $windows += count($found->at(0.8)->windows);
+            }
+        }
+    }
+
+    return [$runs, $windows];
+}
+
+$crops = CropCsv::standard()->crops;
+$open = [Site::openGround()];
+$record = static function (int $years): DailyRecord {
+    $stream = fopen('php://memory', 'w+') ?: exit(1);
+    fwrite($stream, stationFile($years));
+    rewind($stream);
+
+    return (new StationFileReader)->read($stream)->asRead;
+};
+[$thirty, $sixty] = [$record(30), $record(60)];
+printf("%-44s %9s %12s %9s\n", 'replay to windows (best of '.REPEATS.')', 'seconds', 'runs a second', 'ns a run');
+foreach ([
+    'all crops, all routes, 30 years, 1 site' => [$thirty, $crops, $open],
+    'half the crops' => [$thirty, array_slice($crops, 0, intdiv(count($crops), 2)), $open],
+    '60 years' => [$sixty, $crops, $open],
+    '2 sites' => [$thirty, $crops, [...$open, Site::named('low tunnel')]],
+] as $what => [$days, $list, $sites]) {
+    $runs = 0;
+    $seconds = best(static function () use ($days, $list, $sites, &$runs): void {
+        [$runs] = replayAll($days, $list, $sites);
+    });
+    printf("%-44s %9.3f %13s %9.0f\n", $what, $seconds, number_format($runs / $seconds), 1e9 * $seconds / $runs);
 }
 printf("%-44s %6d MB\n\n", 'memory at its highest', memory_get_peak_usage(true) / 1048576);

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use Anthesis\Calendar\CropDossier;
 use Anthesis\Record\Day;
+use App\Actions\ChooseSchool;
 use App\Actions\KeepStationFile;
 use App\Actions\PublishEdition;
 use App\Actions\SaveZone;
 use App\Models\Computation;
+use App\Models\Crop;
 use App\Models\Role;
 use App\Models\User;
 use App\Models\Zone;
@@ -38,18 +41,45 @@ class DemoSeeder extends Seeder
 
     private const WITH_NEIGHBOUR = 'orchard-bench';
 
-    public function run(KeepStationFile $keep, SaveZone $save, PublishEdition $publish): void
+    private const WITH_OWN_DATES = 'basin-floor';
+
+    /** crop => [name, days to maturity, counted from, tags][]; all invented */
+    private const VARIETIES = [
+        'bush-bean' => [['Harrow Early', '46', 'sowing', ['quick']], ['Kestrel Bush', '54', 'sowing', []], ['Saltbush Standby', '58', 'sowing', ['heat-proof']]],
+        'carrot' => [['Basin Quick', '58', 'sowing', ['quick']], ['Basin Long', '82', 'sowing', ['storage']]],
+        'lettuce-leaf' => [['Shoreline', '42', 'sowing', ['quick']], ['Ochre Leaf', '50', 'sowing', ['heat-proof']]],
+        'tomato-main' => [['Fennick Red', '68', 'transplant', ['quick']], ['Bench Beef', '84', 'transplant', []]],
+        'pea-snap' => [['Saddle Dwarf', '56', 'sowing', ['quick']], ['Tall Marl', '70', 'sowing', []]],
+        'broccoli' => [['Upper Green', '52', 'transplant', ['quick']], ['Dunmarrow', '70', 'transplant', []]],
+    ];
+
+    public function run(KeepStationFile $keep, SaveZone $save, PublishEdition $publish, ChooseSchool $choose): void
     {
         foreach (self::PEOPLE as [$name, $email, $role]) {
             User::query()->create(['name' => $name, 'email' => $email, 'role' => $role, 'password' => self::PASSWORD]);
         }
         $educator = User::query()->where('role', Role::Educator)->firstOrFail();
         config(['queue.default' => 'sync']);
+        $this->varieties();
         foreach ($this->zones() as [$values, $climate, $note]) {
             $zone = $save->execute(new Zone, $values);
             $this->bringRecord($keep, $zone, $climate, $educator);
+            if ($zone->slug === self::WITH_OWN_DATES) {
+                $choose->execute($zone, 'pumpkin', CropDossier::OWN, ['direct' => [['first' => '05-15', 'last' => '05-28']], 'transplant' => [['first' => '05-25', 'last' => '06-05']]],
+                    'The growers’ club sows together after the plant fair.', $educator);
+            }
             $windows = ZoneWindows::of($zone->refresh()) ?? throw new RuntimeException("{$zone->name} was not computed.");
             $publish->execute($zone, $windows, $note, $educator);
+        }
+    }
+
+    private function varieties(): void
+    {
+        foreach (self::VARIETIES as $slug => $varieties) {
+            $crop = Crop::query()->where('slug', $slug)->firstOrFail();
+            foreach ($varieties as [$name, $days, $basis, $tags]) {
+                $crop->varieties()->create(['name' => $name, 'cells' => ['maturity_days' => $days, 'maturity_basis' => $basis], 'tags' => $tags]);
+            }
         }
     }
 

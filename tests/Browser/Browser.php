@@ -6,11 +6,13 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverExpectedCondition;
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Assert;
 use RuntimeException;
 
@@ -68,10 +70,11 @@ final class Browser
     /** Waits until the text can be read somewhere on the page. */
     public function see(string $text): self
     {
-        $this->driver->wait(self::WAIT_SECONDS, 100)->until(
-            fn (): bool => str_contains($this->text(), $text),
-            "“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".mb_substr($this->text(), 0, 1500),
-        );
+        try {
+            $this->driver->wait(self::WAIT_SECONDS, 100)->until(fn (): bool => str_contains($this->text(), $text));
+        } catch (TimeoutException) {
+            Assert::fail("“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".mb_substr($this->text(), 0, 6000));
+        }
         Assert::assertStringContainsString($text, $this->text());
 
         return $this;
@@ -85,7 +88,10 @@ final class Browser
     public function fill(string $label, string $value): self
     {
         $field = $this->labelled($label);
-        $field->clear();
+        // As a person would: React does not see what WebDriver's clear() takes out.
+        if ($field->getAttribute('value') !== '') {
+            $field->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys([WebDriverKeys::NULL, WebDriverKeys::BACKSPACE]);
+        }
         $field->sendKeys($value);
 
         return $this;

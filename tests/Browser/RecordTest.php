@@ -55,6 +55,7 @@ final class RecordTest extends BrowserTestCase
         self::assertSame(0, $plum());
         $this->choose('Held against', 'High Meadow');
         $this->browser->see('In plum: High Meadow.');
+        $this->browser->find('.climate svg [stroke="var(--plum)"]');
         self::assertGreaterThanOrEqual(3, $plum());
         $this->choose('Held against', '1996 to 2010');
         $this->browser->see('In plum: 1996 to 2010.')->follow('Soil, air and light')->see('In plum: 1996 to 2010.');

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
 
 final class WindowsTest extends BrowserTestCase
 {
@@ -17,7 +18,7 @@ final class WindowsTest extends BrowserTestCase
         $this->browser->keys('t')->see('On 12 May');
         $this->browser->keys('j')->see('Raphanus sativus')->see('Sow outdoors: ')->keys('j')->see('var. longipinnatus')->keys('k')->see('Turns hot and hollow');
         $this->browser->keys(WebDriverKeys::ESCAPE)->see('On 12 May');
-        $this->browser->keys('/', 'garlic')->see('2 of 71 crops')->keys(WebDriverKeys::ENTER)->see('Normal soil first falls to 4 °C');
+        $this->browser->keys('/', 'garlic')->see('2 of 71 crops')->keys(WebDriverKeys::ENTER)->see('Sown on every day of every year on record');
         $this->browser->keys('g', 'p')->see('Publish edition')->keys('g', 'r')->see('Dates and how sure they are')->keys('g', 'z')->see('Orchard Bench');
         $this->browser->keys('?')->see('a week back');
         self::assertSame([], $this->browser->errors());
@@ -34,9 +35,74 @@ final class WindowsTest extends BrowserTestCase
             JS);
         $this->browser->see('On 1 July')->see('seasons.');
         $this->browser->fill('Find a crop', 'bush bean')->see('1 of 71 crops')->find('#row-bush-bean .name')->click();
-        $this->browser->see('Hold until normal soil at 5 cm reaches 15 °C')->see('Seed may be treated');
+        $this->browser->see('Open its dossier')->see('(mean of 7 days)')->see('Seed may be treated');
         self::assertStringContainsString('crop=bush-bean', $this->browser->driver->getCurrentURL());
         $this->browser->follow('Back to the day')->see('On 1 July');
+    }
+
+    public function test_a_crop_is_found_and_the_cursor_reads_its_evidence_in_the_dossier(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('71 of 71 crops')->keys('/', 'snap');
+        $this->browser->driver->wait(10)->until(fn (): bool => $this->browser->find('.count')->getText() === '1 of 71 crops');
+        $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')
+            ->see('On 3 April: harvest');
+        $this->browser->follow('Open its dossier')->see('Schools side by side')->see('On 3 April')->see('The replay opens');
+        self::assertMatchesRegularExpression('/harvest\s+\d+ of (29|30) years/', $this->browser->text());
+        $asked = 'return performance.getEntriesByType("resource").length';
+        $this->browser->find('.climate svg g > title');
+        $before = $this->browser->driver->executeScript($asked);
+        $this->browser->keys(']')->see('On 10 April')->keys('{')->see('On 9 April');
+        self::assertSame($before, $this->browser->driver->executeScript($asked), 'the cursor reads what is there already');
+        $this->browser->see('low tunnel')->see('days earlier')->see('Saddle Dwarf');
+        self::assertStringNotContainsString('NaN', $this->browser->driver->executeScript('return document.querySelector(".climate svg").outerHTML'));
+        self::assertSame([], $this->browser->errors());
+    }
+
+    public function test_own_dates_are_set_with_a_reason_shown_in_plum_and_undone(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/lakeshore/windows/dill')->see('The calendar follows the replay.')->press('Set own dates')
+            ->fill('From 1', '02-01')->fill('To 1', '02-30')->fill('Why', 'The herb club sows early.')->press('Save')->see('“02-30” is not a day of the year written as MM-DD.');
+        $this->browser->fill('To 1', '02-20')->press('Save')->see('The calendar follows own dates.')->see('Wren Adeyemi-Holt, ')->see('The herb club sows early.')
+            ->see('fewer than half the years on record came to a harvest');
+        self::assertNotCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
+        $this->browser->visit('/desk/zones/lakeshore/windows')->see('own dates');
+        $this->browser->visit('/desk/zones/lakeshore/windows/dill')->press('Undo it')->see('The calendar follows the replay.');
+        self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
+    }
+
+    public function test_another_site_is_computed_when_it_is_chosen(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/high-meadow/windows')->see('71 of 71 crops');
+        $radish = fn (): string => (string) $this->browser->driver->executeScript('return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""');
+        $open = $radish();
+        $this->choose('Site', 'cold frame');
+        $this->browser->driver->wait(20)->until(static fn (): bool => ! in_array($radish(), ['', $open], true), 'The windows of a cold frame differ from those of open ground.');
+        $this->choose('Site', 'open ground');
+        $this->browser->driver->wait(20)->until(static fn (): bool => $radish() === $open);
+    }
+
+    public function test_a_bolder_standard_widens_windows_and_crops_are_grouped_by_what_is_next(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/high-meadow/windows')->see('Brassicaceae');
+        $brackets = fn (): string => (string) $this->browser->driver->executeScript('return [...document.querySelectorAll("#row-radish path.bracket")].map((p) => p.getAttribute("d")).join()');
+        $before = $brackets();
+        $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='6 in 10']"))->click();
+        $this->browser->see('Use in the calendar');
+        $this->browser->driver->wait(10)->until(static fn (): bool => $brackets() !== $before);
+        $this->choose('Grouped', 'by what is next');
+        $this->browser->see('Open now');
+        $this->choose('Grouped', 'by season');
+        $this->browser->see('Cool season');
+        self::assertSame([], $this->browser->errors());
+    }
+
+    private function choose(string $label, string $option): void
+    {
+        (new WebDriverSelect($this->browser->find("select[aria-label='{$label}']")))->selectByVisibleText($option);
     }
 
     public function test_a_volunteer_sees_all_and_is_offered_nothing_to_publish(): void
@@ -62,6 +128,7 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         foreach (['/desk' => 'Orchard Bench', '/desk/zones/new' => 'Add a zone', '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
+            '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side', '/desk/crops/carrot' => 'It has never been changed.',
             '/desk/zones/basin-floor/record' => 'Is it shifting', '/desk/zones/orchard-bench/record/course' => 'low tunnel', '/desk/zones/basin-floor/record/doubts' => 'Leave out another value',
             '/desk/zones/orchard-bench/record/files' => 'Files brought', '/desk/zones/basin-floor/record/readings' => 'Soil readings', '/desk/sites' => 'dark plastic mulch', '/desk/zones/basin-floor/press' => 'current'] as $path => $text) {
             $this->browser->visit($path)->see($text);

@@ -61,13 +61,18 @@ final readonly class OutcomeRibbon
         return new self($runs, $years, $counts, $reliability);
     }
 
-    /** @return int years on record for most sow days; 28 February has more, because 29 February counts as it */
+    /**
+     * @return int years that count on most of the sow days from which anything was ever harvested (of all, if none was): a sowing
+     *             that never comes up counts sooner than one whose season has to end first, and 28 February has 29 February's too
+     */
     public function yearsOnRecord(): int
     {
-        $years = $this->years;
-        sort($years);
+        $harvested = array_filter($this->counts, static fn (array $counts): bool => isset($counts[1]));
+        $days = array_count_values(array_intersect_key($this->years, $harvested === [] ? $this->years : $harvested));
+        krsort($days);
+        arsort($days);
 
-        return $years[intdiv(count($years), 2)];
+        return (int) array_key_first($days);
     }
 
     /** @return Outcome|null the most frequent outcome other than a harvest on a sow day; of equals the one named first; null: none */

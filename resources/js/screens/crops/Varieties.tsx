@@ -120,14 +120,14 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                     <Group align="end" gap="xs" mt="sm">
                         <TextInput
                             size="xs"
-                            label="Name"
+                            label="Variety’s name"
                             required
                             value={edited.name}
                             onChange={(event) => setEdited({ ...edited, name: event.currentTarget.value })}
                         />
                         <TextInput
                             size="xs"
-                            label="Days"
+                            label="Own days"
                             w={80}
                             placeholder={crop.cells.maturity_days}
                             value={edited.days}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Replay;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Route;
+use Anthesis\Exchange\CropCsv;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\SowDay;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Replay;
+use Anthesis\Replay\Run;
+use Anthesis\Soil\Site;
+use Anthesis\Tests\Fixtures;
+use Anthesis\Window\SowingWindow;
+use Anthesis\Window\WindowFinder;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class ReplayTest extends TestCase
+{
+    private function crop(string $slug): Crop
+    {
+        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+    }
+
+    /** @return DailyRecord two years of the same mild day, from 1 January 2001 */
+    private function steady(float $minimum, float $maximum, int $days = 730): DailyRecord
+    {
+        return new DailyRecord(Day::of(2001, 1, 1), array_fill(0, $days, $minimum), array_fill(0, $days, $maximum));
+    }
+
+    private function first(DailyRecord $record, string $slug, Route $route = Route::Direct, LightSchool $light = LightSchool::None, float $latitude = 0.0): Run
+    {
+        return (new Replay($record, Latitude::of($latitude), new Site('flat', 0, 0, 1, 0), $light))->runs($this->crop($slug), $route)->all()[0];
+    }
+
+    public function test_in_steady_weather_at_which_packet_days_hold_a_crop_takes_its_packet_days(): void
+    {
+        // Radish: 26 days from sowing at a mean of 16 °C; 5.6 of them to come up in soil of 18, here 7 (6.4 rounded up) in soil of 16.
+        $run = $this->first($this->steady(11, 21), 'radish');
+        self::assertSame(Outcome::Harvest, $run->outcome);
+        self::assertEqualsWithDelta(27, $run->daysToHarvest, 1);
+        self::assertSame(10, $run->harvestDays, 'the harvest lasts as the table says');
+        self::assertGreaterThan(3, $run->up?->number - $run->sown->number);
+    }
+
+    public function test_ten_hour_school_stops_growth_where_days_are_short_and_radiation_slows_it(): void
+    {
+        $record = $this->steady(11, 21);
+        $days = fn (LightSchool $light): ?int => $this->first($record, 'kale', Route::Transplant, $light, 52.0)->daysToHarvest;
+        self::assertGreaterThan($days(LightSchool::None), $days(LightSchool::Radiation));
+        // On 1 January at 52° N nothing grows for seven weeks: a plant set out sits and is stunted.
+        self::assertSame(Outcome::Stunted, $this->first($record, 'kale', Route::Transplant, LightSchool::TenHour, 52.0)->outcome);
+    }
+
+    public function test_what_freezes_kills_the_young_first_and_the_grown_later(): void
+    {
+        $record = $this->steady(11, 21);
+        $frozen = static function (int $day, float $to) use ($record): DailyRecord {
+            $minimum = $record->minimum;
+            $minimum[$day] = $to;
+
+            return new DailyRecord($record->first, array_values($minimum), $record->maximum);
+        };
+        self::assertSame([Outcome::FreezeYoung, '2001-01-25'], [$this->first($frozen(24, -20), 'bush-bean')->outcome, $this->first($frozen(24, -20), 'bush-bean')->ended->iso()]);
+        self::assertSame(Outcome::FreezeLate, $this->first($frozen(70, -20), 'bush-bean')->outcome);
+        self::assertNotSame(Outcome::FreezeYoung, $this->first($frozen(1, -20), 'bush-bean')->outcome, 'seed in the ground does not freeze');
+    }
+
+    public function test_seed_in_cold_soil_rots_and_in_hot_soil_too(): void
+    {
+        self::assertSame(Outcome::NoEmergenceCold, $this->first($this->steady(1, 5), 'bush-bean')->outcome);
+        self::assertSame(Outcome::NoEmergenceHot, $this->first($this->steady(38, 46), 'lettuce-leaf')->outcome);
+        self::assertNull($this->first($this->steady(1, 5), 'bush-bean')->up);
+    }
+
+    public function test_onions_that_never_see_their_day_length_do_not_bulb(): void
+    {
+        $runs = (new Replay($this->steady(11, 21, 1100), Latitude::of(5.0), Site::openGround()))->runs($this->crop('onion-long-day'), Route::Transplant)->all();
+        self::assertSame(['day-length'], array_values(array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs))));
+    }
+
+    public function test_no_run_with_a_long_gap_before_its_horizon_counts_and_short_gaps_are_bridged(): void
+    {
+        $record = $this->steady(11, 21, 900);
+        $gap = static function (int $days) use ($record): DailyRecord {
+            $minimum = $record->minimum;
+            for ($i = 400; $i < 400 + $days; $i++) {
+                $minimum[$i] = null;
+            }
+
+            return new DailyRecord($record->first, array_values($minimum), $record->maximum);
+        };
+        $sown = fn (DailyRecord $r): array => array_map(static fn (Run $run): string => $run->sown->iso(), (new Replay($r, Latitude::of(0.0), Site::openGround()))->runs($this->crop('radish'), Route::Direct)->all());
+        self::assertSame($sown($record), $sown($gap(10)));
+        $left = $sown($gap(11));
+        self::assertContains('2001-01-01', $left);
+        self::assertNotContains('2002-01-01', $left, 'its 330 days run into the gap');
+        self::assertContains('2002-02-16', $left, 'the day after the gap');
+    }
+
+    #[TestWith([0.8])]
+    #[TestWith([0.5])]
+    public function test_a_northern_record_moved_half_a_year_and_south_gives_the_same_windows_half_a_year_later(float $share): void
+    {
+        $north = Fixtures::record('north');
+        $replays = [[new Replay($north, Latitude::of(46.8), Site::openGround()), SowDay::of(1, 1)],
+            [new Replay(new DailyRecord($north->first->plus(182), $north->minimum, $north->maximum), Latitude::of(-46.8), Site::openGround()), SowDay::of(7, 1)]];
+        $off = [];
+        $windows = 0;
+        foreach (CropCsv::standard()->crops as $crop) {
+            foreach ($crop->routes as $route) {
+                [$here, $there] = array_map(static fn (array $r): array => WindowFinder::runs(array_map(static fn (float $v): bool => $v >= $share - 1e-9,
+                    OutcomeRibbon::of($r[0]->runs($crop, $route))->reliability), $r[1], 5), $replays);
+                $windows += count($here);
+                if (! $this->withinDays($here, $there, 5)) {
+                    $off[] = $crop->criticalDayHours === null ? "{$crop->slug} {$route->value}" : 'a day-length bulb';
+                }
+            }
+        }
+        // The earth's orbit is not quite symmetric: southern days reach a bulb's hours some days off, and bulbs hang on those.
+        self::assertSame([], array_values(array_diff($off, ['a day-length bulb'])));
+        self::assertLessThanOrEqual(4, count($off));
+        self::assertGreaterThan(90, $windows);
+    }
+
+    /**
+     * @param  list<SowingWindow>  $here
+     * @param  list<SowingWindow>  $there
+     */
+    private function withinDays(array $here, array $there, int $days): bool
+    {
+        foreach ($here as $i => $window) {
+            foreach ([[$window->first, $there[$i]->first ?? null], [$window->last, $there[$i]->last ?? null]] as [$a, $b]) {
+                if ($b === null || min($a->plus(182)->daysUntil($b), $b->daysUntil($a->plus(182))) > $days) {
+                    return false;
+                }
+            }
+        }
+
+        return count($here) === count($there);
+    }
+
+    public function test_the_ribbon_gathers_runs_by_sow_day_and_names_the_reason(): void
+    {
+        $runs = (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs($this->crop('bush-bean'), Route::Direct);
+        $ribbon = OutcomeRibbon::of($runs);
+        foreach ([1, 59, 140, 300] as $day) {
+            $outcomes = array_count_values(array_map(static fn (Run $r): string => $r->outcome->value, $runs->all($day)));
+            self::assertSame(array_sum($outcomes), $ribbon->years[$day - 1]);
+            self::assertSame($outcomes['harvest'] ?? 0, $ribbon->counts[$day - 1][1] ?? 0);
+        }
+        self::assertGreaterThan($ribbon->years[140], $ribbon->years[58], '29 February counts as the 28th');
+        self::assertSame(Outcome::NoEmergenceCold, $ribbon->reason(SowDay::of(2, 1)));
+        [$early, $usual, $late] = $ribbon->daysToHarvest()[149] ?? [0, 0, 0];
+        self::assertTrue($early > 40 && $early <= $usual && $usual <= $late);
+        self::assertSame(13, $ribbon->yearsOnRecord());
+    }
+}
