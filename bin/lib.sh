@@ -30,7 +30,7 @@ wait_for_port() { # wait_for_port PORT SECONDS
 
 # ---- what has to be on the machine -------------------------------------------------------------------------------------
 
-ensure_packages() { # ensure_packages [browser]
+ensure_packages() { # ensure_packages [tests]
     local missing=() extension modules
     command -v php >/dev/null || missing+=(php8.2-cli)
     modules=$(php -m 2>/dev/null || true)
@@ -46,9 +46,10 @@ ensure_packages() { # ensure_packages [browser]
     command -v node >/dev/null || missing+=(nodejs)
     command -v npm >/dev/null || missing+=(npm)
     command -v unzip >/dev/null || missing+=(unzip)
-    if [ "${1:-}" = browser ]; then
+    if [ "${1:-}" = tests ]; then
         command -v chromium >/dev/null || missing+=(chromium)
         command -v chromedriver >/dev/null || missing+=(chromium-driver)
+        command -v redis-server >/dev/null || missing+=(redis-server)
     fi
     if [ ${#missing[@]} -gt 0 ]; then
         local install=(apt-get install -y -qq --no-install-recommends "${missing[@]}")

@@ -13,6 +13,14 @@ use Illuminate\Support\ServiceProvider;
 
 class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        // The client that needs no extension, where the extension is not there.
+        if (! extension_loaded('redis')) {
+            config(['database.redis.client' => 'predis']);
+        }
+    }
+
     public function boot(): void
     {
         // Addresses without a host, so that a page is the same whatever name it is served under.

@@ -50,7 +50,7 @@ final class WindowsTest extends BrowserTestCase
         $this->browser->follow('Open its dossier')->see('Schools side by side')->see('On 3 April')->see('The replay opens');
         self::assertMatchesRegularExpression('/harvest\s+\d+ of (29|30) years/', $this->browser->text());
         $asked = 'return performance.getEntriesByType("resource").length';
-        $this->browser->find('.climate svg g > title');
+        $this->browser->see('low tunnel')->find('.climate svg g > title');
         $before = $this->browser->driver->executeScript($asked);
         $this->browser->keys(']')->see('On 10 April')->keys('{')->see('On 9 April');
         self::assertSame($before, $this->browser->driver->executeScript($asked), 'the cursor reads what is there already');

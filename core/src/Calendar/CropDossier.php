@@ -117,7 +117,7 @@ final class CropDossier
                 'evidence' => [],
                 'under_cover' => $weeks === null ? [] : array_map(static fn (SowingWindow $w): array => CropSheet::span($w->shifted(-$weeks)), $windows),
                 'harvests' => [],
-                'derivation' => [['key' => 'own', 'label' => 'Set by '.$own->author.': '.$own->reason, 'date' => null, 'days' => null, 'source' => 'by hand, '.$own->on->iso()]],
+                'derivation' => [['key' => 'own', 'label' => 'Set by '.$own->author.': '.$own->reason, 'date' => null, 'days' => null, 'source' => 'by hand, '.$own->on->sowDay()->inWords().' '.$own->on->year()]],
             ] + $route['standards'][$standard->value];
         }
 

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { dateInWords, inWords, spanInShort, spanInWords, type MonthDay, type Span } from '../charts/days';
 import { DerivationTable, type Line } from '../charts/DerivationTable';
-import { HATCH, Hatches, REASONS, Swatch } from '../charts/Hatches';
+import { HATCH, Hatches, OUTCOMES, REASONS, Swatch } from '../charts/Hatches';
 import { LANE_HEIGHT, WindowLane, type LaneData } from '../charts/WindowLane';
 import { RULER_HEIGHT, YearRuler, type RulerData } from '../charts/YearRuler';
 import { yearScale } from '../charts/yearScale';
@@ -479,7 +479,7 @@ function CropPage(props: CropProps) {
                             <Swatch>
                                 <rect width="22" height="9" y="1" fill={HATCH[reason]} />
                             </Swatch>
-                            {REASONS[reason]}
+                            {REASONS[reason] ?? OUTCOMES[reason]}
                         </li>
                     ))}
                 </ul>

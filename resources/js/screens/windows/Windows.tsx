@@ -130,6 +130,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
     const mayEdit = session?.user?.may_publish ?? false;
     const [seen, setSeen] = useState({ top: 0, height: 900 });
     const find = useRef<HTMLInputElement>(null);
+    const sheet = useRef<HTMLDivElement>(null);
     const { ref, width } = useElementSize();
     const scale = useMemo(
         () => yearScale(data.ruler.starts, Math.max(280, (width || 960) - LABELS - RIGHT)),
@@ -187,9 +188,6 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
             set('crop', null);
         },
     });
-    useEffect(() => {
-        if (chosen) document.getElementById(`row-${chosen}`)?.scrollIntoView({ block: 'nearest' });
-    }, [chosen]);
 
     const point = (event: MouseEvent<SVGSVGElement>) => {
         const x = event.clientX - event.currentTarget.getBoundingClientRect().left - LABELS;
@@ -197,6 +195,17 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
     };
     const by = params.get('by') ?? 'family';
     const rows = useMemo(() => layOut(grouped(crops, by, day)), [crops, by, day]);
+    const at = chosen === null ? undefined : rows.crops.find(({ crop }) => crop.slug === chosen);
+    const [top, bottom] = [at?.y, at && at.y + at.height];
+    // A row that is not drawn cannot be scrolled to, so the sheet is scrolled to where it will be.
+    useEffect(() => {
+        const box = sheet.current;
+        if (!box || top === undefined || bottom === undefined) return;
+        const above = RULER_HEIGHT + TOOLS;
+        if (top + above < box.scrollTop + RULER_HEIGHT) box.scrollTop = top + above - RULER_HEIGHT - 30;
+        else if (bottom + above > box.scrollTop + box.clientHeight - LEGEND)
+            box.scrollTop = bottom + above - box.clientHeight + LEGEND + 30;
+    }, [top, bottom]);
     const shown = rows.crops.filter(
         ({ y, height }) => y + height > seen.top - AHEAD && y < seen.top + seen.height + AHEAD,
     );
@@ -204,6 +213,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
         <div className="windows">
             <Hatches />
             <div
+                ref={sheet}
                 className="sheet"
                 onScroll={(event) =>
                     setSeen({ top: event.currentTarget.scrollTop, height: event.currentTarget.clientHeight })
@@ -360,6 +370,10 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
 
 /** Rows within so many pixels of what is seen are drawn, so that all crops scroll smoothly. */
 const AHEAD = 700;
+
+/** Heights of the tools over the ruler and of the legend under the rows, px. */
+const TOOLS = 44;
+const LEGEND = 56;
 
 type Rows = {
     height: number;

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\QueueComputation;
+use App\Actions\SaveZone;
+use App\Models\Computation;
+use App\Models\Zone;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Redis;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+use Throwable;
+
+/** Several machines share the work through Redis where the environment says so; here a server of the test's own stands in. */
+final class RedisQueueTest extends TestCase
+{
+    private Process $server;
+
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = sys_get_temp_dir().'/anthesis-redis-'.bin2hex(random_bytes(4));
+        mkdir($this->folder);
+        $socket = "{$this->folder}/redis.sock";
+        $this->server = new Process(['redis-server', '--port', '0', '--unixsocket', $socket, '--dir', $this->folder, '--save', '', '--appendonly', 'no']);
+        $this->server->start();
+        config(['database.redis.default' => ['scheme' => 'unix', 'path' => $socket, 'database' => 0], 'queue.default' => 'redis']);
+        for ($i = 0; $i < 50; $i++) {
+            try {
+                Redis::connection()->command('ping');
+
+                return;
+            } catch (Throwable) {
+                Redis::purge('default');
+                usleep(100_000);
+            }
+        }
+        self::fail('redis-server does not answer: '.$this->server->getErrorOutput().$this->server->getOutput());
+    }
+
+    protected function tearDown(): void
+    {
+        $this->server->stop(2);
+        array_map(unlink(...), glob("{$this->folder}/*") ?: []);
+        rmdir($this->folder);
+        parent::tearDown();
+    }
+
+    public function test_a_worker_takes_computations_from_redis_and_two_workers_never_take_the_same(): void
+    {
+        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        $this->actingAs($this->person());
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $zone = Zone::query()->firstOrFail();
+        app(QueueComputation::class)->execute($zone, null);
+        self::assertSame(2, Redis::connection()->command('llen', ['queues:default']));
+        self::assertSame([Computation::QUEUED, Computation::QUEUED], Computation::query()->orderBy('id')->pluck('state')->all());
+
+        Artisan::call('queue:work', ['connection' => 'redis', '--once' => true]);
+        self::assertSame([Computation::DONE, Computation::QUEUED], Computation::query()->orderBy('id')->pluck('state')->all());
+        Artisan::call('queue:work', ['connection' => 'redis', '--once' => true]);
+        self::assertSame([Computation::DONE, Computation::DONE], Computation::query()->orderBy('id')->pluck('state')->all());
+        self::assertSame(0, Redis::connection()->command('llen', ['queues:default']));
+    }
+}
