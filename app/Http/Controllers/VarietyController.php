@@ -57,7 +57,7 @@ class VarietyController
         try {
             CropCsv::crop($cells + $crop->cells);
         } catch (FormatError $error) {
-            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst((string) preg_replace('/^Line \d+, column “[^”]*”: /', '', $error->getMessage()))]);
+            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst($error->reason)]);
         }
 
         return ['name' => $values['name'], 'cells' => $cells, 'tags' => array_values($values['tags'])];

@@ -47,7 +47,7 @@ class CropRequest extends FormRequest
             CropCsv::crop($cells);
         } catch (FormatError $error) {
             // The line says nothing here: there is one crop.
-            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst((string) preg_replace('/^Line \d+, column “[^”]*”: /', '', $error->getMessage()))]);
+            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst($error->reason)]);
         }
 
         return $cells;

@@ -1,5 +1,4 @@
 import { NativeSelect } from '@mantine/core';
-import { useElementSize } from '@mantine/hooks';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useSession, useYearCourse } from '../../app/data';
@@ -14,18 +13,16 @@ import {
     rulerYearInWords,
     type MonthDay,
 } from '../../charts/days';
-import { DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
-import { yearScale } from '../../charts/yearScale';
+import { RuledChart } from '../../charts/RuledChart';
 import { useCompared } from './Compare';
-import { LABELS, RIGHT, useDateCursor } from './cursor';
+import { useDateCursor } from '../../app/cursor';
 
 type ClimateData = { ruler: Schema['Ruler']; climate: Schema['Climate'] };
 
 /** Soil, air and light: the normal course with one year laid over it, and the dates read off them. */
 export function Course({ zone, data }: { zone: string; data: ClimateData }) {
-    const { ref, width } = useElementSize();
     const { data: session } = useSession();
-    const { day, point } = useDateCursor();
+    const { day, set } = useDateCursor();
     const compared = useCompared(zone);
     const { ruler, climate } = data;
     const latest = rulerYear(session?.today ?? '2001-01-01', ruler.starts);
@@ -33,7 +30,6 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
     const [year, setYear] = useState<number | null>(null);
     const [siteName, setSiteName] = useState('');
     const { data: course } = useYearCourse(zone, year ?? latest);
-    const scale = yearScale(ruler.starts, Math.max(300, (width || 800) - LABELS - RIGHT));
     const site = climate.sites.find((s) => s.site === siteName) ?? climate.sites[0];
     if (!site) return null;
     const otherSite = compared.data?.climate.sites.find((s) => s.site === site.site);
@@ -44,28 +40,21 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
         soil: otherSite?.soil ?? [],
     };
     const courseYear = rulerYearInWords(course?.year ?? latest, ruler.starts);
-    const lightAt = RULER_HEIGHT + COURSE_HEIGHT;
-    const height = lightAt + LIGHT_CHART_HEIGHT;
     const i = day - 1;
     return (
         <div className="climate">
             <div>
-                <div ref={ref}>
-                    <svg
-                        className="chart"
-                        width="100%"
-                        height={height}
-                        onClick={point(scale)}
-                        onMouseMove={point(scale)}
-                        role="img"
-                        aria-label={`Normal minimum, maximum and soil temperature through the year, with ${courseYear} laid over; day length below. The table gives the numbers.`}
-                    >
-                        <g transform={`translate(${LABELS} 0)`}>
-                            <YearRuler scale={scale} ruler={ruler} labels={LABELS} />
-                            <g transform={`translate(0 ${RULER_HEIGHT})`}>
-                                <CourseChart scale={scale} normal={normal} year={course} other={other} />
-                            </g>
-                            <g transform={`translate(0 ${lightAt})`}>
+                <RuledChart
+                    ruler={ruler}
+                    day={day}
+                    onDay={set}
+                    below={COURSE_HEIGHT + LIGHT_CHART_HEIGHT}
+                    label={`Normal minimum, maximum and soil temperature through the year, with ${courseYear} laid over; day length below. The table gives the numbers.`}
+                >
+                    {(scale) => (
+                        <>
+                            <CourseChart scale={scale} normal={normal} year={course} other={other} />
+                            <g transform={`translate(0 ${COURSE_HEIGHT})`}>
                                 <LightChart
                                     scale={scale}
                                     starts={ruler.starts}
@@ -73,10 +62,9 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                                     other={compared.data?.ruler.day_length}
                                 />
                             </g>
-                            <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
-                        </g>
-                    </svg>
-                </div>
+                        </>
+                    )}
+                </RuledChart>
                 <p className="hint">
                     Shaded: from the normal minimum to the normal maximum. Upright strokes: each day of {courseYear}{' '}
                     from its minimum to its maximum. Dark line: normal soil at 5 cm, {site.site}; clay line: the soil of

@@ -1,5 +1,4 @@
 import { SegmentedControl } from '@mantine/core';
-import { useElementSize } from '@mantine/hooks';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { Behind } from '../../charts/Behind';
@@ -7,52 +6,42 @@ import { beforeSummer, inShort, inWords, MONTHS, monthDay, type MonthDay } from 
 import { FreezePlot, freezePlotHeight } from '../../charts/FreezePlot';
 import { Hatches } from '../../charts/Hatches';
 import { RISK_CURVE_HEIGHT, RiskCurve, RiskKey, type RiskCurveData } from '../../charts/RiskCurve';
-import { DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
-import { yearScale } from '../../charts/yearScale';
+import { LABELS, RIGHT, RuledChart } from '../../charts/RuledChart';
 import { useCompared } from './Compare';
-import { LABELS, RIGHT, useDateCursor } from './cursor';
+import { useDateCursor } from '../../app/cursor';
 
 type ClimateData = { ruler: Schema['Ruler']; climate: Schema['Climate'] };
 
 /** Freezes year by year, the chance of one still to come, whether they shift, and how complete the record is. */
 export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
-    const { ref, width } = useElementSize();
     const [threshold, setThreshold] = useState('light-freeze');
-    const { day, point } = useDateCursor();
+    const { day, set } = useDateCursor();
     const compared = useCompared(zone);
     const { ruler, climate } = data;
-    const scale = yearScale(ruler.starts, Math.max(300, (width || 800) - LABELS - RIGHT));
     const chosen = climate.thresholds.find((t) => t.threshold === threshold);
     const freezes = ruler.freezes.find((f) => f.threshold === threshold);
     if (!chosen || !freezes) return null;
     const others = compared.data?.ruler.freezes.find((f) => f.threshold === threshold);
-    const plotAt = RULER_HEIGHT + RISK_CURVE_HEIGHT;
-    const height = plotAt + freezePlotHeight(chosen.seasons);
     const risks = dates(freezes);
     return (
         <div className="climate">
             <Hatches />
             <div>
-                <div ref={ref}>
-                    <svg
-                        className="chart"
-                        width="100%"
-                        height={height}
-                        onClick={point(scale)}
-                        onMouseMove={point(scale)}
-                        role="img"
-                        aria-label={`Years from ${chosen.seasons[0]?.season} to ${chosen.seasons.at(-1)?.season}: freezing until the last freeze and from the first on. The table below gives the dates.`}
-                    >
-                        <g transform={`translate(${LABELS} 0)`}>
-                            <YearRuler scale={scale} ruler={ruler} labels={LABELS} />
-                            <g transform={`translate(0 ${RULER_HEIGHT})`}>
-                                <RiskCurve
-                                    scale={scale}
-                                    risk={riskOf(data)}
-                                    other={compared.data && riskOf(compared.data, threshold)}
-                                />
-                            </g>
-                            <g transform={`translate(0 ${plotAt})`}>
+                <RuledChart
+                    ruler={ruler}
+                    day={day}
+                    onDay={set}
+                    below={RISK_CURVE_HEIGHT + freezePlotHeight(chosen.seasons)}
+                    label={`Years from ${chosen.seasons[0]?.season} to ${chosen.seasons.at(-1)?.season}: freezing until the last freeze and from the first on. The table below gives the dates.`}
+                >
+                    {(scale) => (
+                        <>
+                            <RiskCurve
+                                scale={scale}
+                                risk={riskOf(data)}
+                                other={compared.data && riskOf(compared.data, threshold)}
+                            />
+                            <g transform={`translate(0 ${RISK_CURVE_HEIGHT})`}>
                                 <FreezePlot
                                     scale={scale}
                                     seasons={chosen.seasons}
@@ -60,10 +49,9 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                                     others={others && [others.last[0]?.date ?? null, others.first[0]?.date ?? null]}
                                 />
                             </g>
-                            <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
-                        </g>
-                    </svg>
-                </div>
+                        </>
+                    )}
+                </RuledChart>
                 <RiskKey thresholds={climate.thresholds} />
                 <p className="hint">
                     Curves: in how many years a freeze was still to come, until midsummer, or had come, after it. Below,

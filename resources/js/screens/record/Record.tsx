@@ -2,7 +2,7 @@ import { NativeSelect, Progress } from '@mantine/core';
 import { useState } from 'react';
 import { Link, Navigate, NavLink, useParams, useSearchParams } from 'react-router';
 import type { Computation } from '../../api/client';
-import { useChooseYears, useClimate, useComputation, useSession, useZone } from '../../app/data';
+import { useCancel, useChooseYears, useClimate, useComputation, useSession, useZone } from '../../app/data';
 import { dateInWords } from '../../charts/days';
 import { Compare } from './Compare';
 import { Course } from './Course';
@@ -84,7 +84,7 @@ export function Record() {
                     {years.error.message}
                 </p>
             )}
-            {computation !== null && progress && <Progressing zone={slug} progress={progress} />}
+            {computation !== null && progress && <Progressing zone={slug} progress={progress} mayEdit={mayEdit} />}
             {part === 'freezes' && climate && <Freezes zone={slug} data={climate} />}
             {part === 'course' && climate && <Course zone={slug} data={climate} />}
             {charts && !climate && (
@@ -97,10 +97,13 @@ export function Record() {
     );
 }
 
-function Progressing({ zone, progress }: { zone: string; progress: Computation }) {
+function Progressing({ zone, progress, mayEdit }: { zone: string; progress: Computation; mayEdit: boolean }) {
+    const cancel = useCancel();
     return (
         <div role="status" aria-live="polite" style={{ margin: '0.8rem 0' }}>
-            {progress.state === 'failed' ? (
+            {progress.state === 'cancelled' ? (
+                <p>Cancelled. What was there before stays in use.</p>
+            ) : progress.state === 'failed' ? (
                 <p className="warning">{progress.error}</p>
             ) : progress.state === 'done' ? (
                 <p>
@@ -108,7 +111,14 @@ function Progressing({ zone, progress }: { zone: string; progress: Computation }
                 </p>
             ) : (
                 <>
-                    <p>{progress.step} … you can leave this page.</p>
+                    <p>
+                        {progress.step} … you can leave this page.{' '}
+                        {mayEdit && (
+                            <button type="button" className="plain" onClick={() => cancel.mutate(progress.id)}>
+                                Cancel
+                            </button>
+                        )}
+                    </p>
                     <Progress
                         value={progress.total === 0 ? 5 : (100 * progress.done) / progress.total}
                         aria-label="Progress"

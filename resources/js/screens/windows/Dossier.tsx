@@ -1,18 +1,17 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core';
-import { useElementSize } from '@mantine/hooks';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../../api/client';
-import { useCropComparison, useDossier, useRuns, useSession, type View } from '../../app/data';
+import { useCropComparison, useDossier, useRuns, useSession } from '../../app/data';
 import { Behind } from '../../charts/Behind';
 import { inShort, inWords, monthDay, spanInShort, spanInWords } from '../../charts/days';
 import { DerivationTable } from '../../charts/DerivationTable';
 import { Hatches, OUTCOMES } from '../../charts/Hatches';
 import { Brackets, OutcomeRibbon, outcomesOn } from '../../charts/OutcomeRibbon';
 import { RUN_HEIGHT, runInWords, RunLines, runsOn } from '../../charts/RunLines';
-import { DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
-import { yearScale } from '../../charts/yearScale';
-import { LABELS, RIGHT, useDateCursor } from '../record/cursor';
+import { RuledChart } from '../../charts/RuledChart';
+import { useDateCursor } from '../../app/cursor';
 import { OwnDates } from './OwnDates';
+import { isStandard, STANDARDS } from './standards';
 
 type DossierData = Schema['Dossier'];
 type Route = 'direct' | 'transplant';
@@ -30,7 +29,8 @@ const RUNS_AT = RIBBON_AT + RIBBON_HEIGHT + 16;
 export function Dossier() {
     const { zone = '', crop = '' } = useParams();
     const [params, setParams] = useSearchParams();
-    const standard = (params.get('standard') ?? undefined) as View['standard'];
+    const asked = params.get('standard');
+    const standard = isStandard(asked) ? asked : undefined;
     const { data, error } = useDossier(zone, crop, { standard });
     const { data: session } = useSession();
     if (error) {
@@ -42,8 +42,7 @@ export function Dossier() {
         );
     }
     if (!data) return null;
-    const asked = params.get('route');
-    const route = data.replay.find((r) => r.route === asked) ?? data.replay[0];
+    const route = data.replay.find((r) => r.route === params.get('route')) ?? data.replay[0];
     if (!route) return null;
     const set = (key: string, value: string | null) => {
         const next = new URLSearchParams(params);
@@ -84,11 +83,7 @@ export function Dossier() {
                     aria-label="Standard of proof"
                     value={data.method.standard ?? 'reliable'}
                     onChange={(value) => set('standard', value)}
-                    data={[
-                        { value: 'cautious', label: '9 in 10' },
-                        { value: 'reliable', label: '8 in 10' },
-                        { value: 'bold', label: '6 in 10' },
-                    ]}
+                    data={STANDARDS}
                 />
                 <Link to={`/desk/zones/${zone}/windows?crop=${crop}`}>All crops</Link>
             </div>
@@ -135,82 +130,73 @@ function Body({
     variety: number | undefined;
     mayEdit: boolean;
 }) {
-    const { ref, width } = useElementSize();
-    const { day, point } = useDateCursor();
+    const { day, set } = useDateCursor();
     const { data: runs } = useRuns(zone, crop, route.route as Route, undefined, variety);
     const { data: compared } = useCropComparison(zone, crop, data.method.standard);
-    const scale = yearScale(data.ruler.starts, Math.max(300, (width || 800) - LABELS - RIGHT));
     const today = runs ? runsOn(runs, day) : [];
     const counted = data.count_back.find((r) => r.route === route.route);
     const own = data.crop.school === 'own' ? data.crop.routes.find((r) => r.route === route.route) : undefined;
     const difference = data.differences.find((d) => d.route === route.route);
-    const height = RULER_HEIGHT + RUNS_AT + Math.max(30, today.length * RUN_HEIGHT) + 6;
     return (
         <div className="climate">
             <div>
-                <div ref={ref}>
-                    <svg
-                        className="chart"
-                        width="100%"
-                        height={height}
-                        onClick={point(scale)}
-                        onMouseMove={point(scale)}
-                        role="img"
-                        aria-label={`What every day to ${route.act} came to in ${route.ribbon.years} years; the tables give the numbers.`}
-                    >
-                        <g transform={`translate(${LABELS} 0)`}>
-                            <YearRuler scale={scale} ruler={data.ruler} labels={LABELS} />
-                            <g transform={`translate(0 ${RULER_HEIGHT})`}>
-                                <text className="quiet" x={-10} y={COUNTED_AT + 6} textAnchor="end">
-                                    counting back
+                <RuledChart
+                    ruler={data.ruler}
+                    day={day}
+                    onDay={set}
+                    below={RUNS_AT + Math.max(30, today.length * RUN_HEIGHT) + 6}
+                    label={`What every day to ${route.act} came to in ${route.ribbon.years} years; the tables give the numbers.`}
+                >
+                    {(scale) => (
+                        <>
+                            <text className="quiet" x={-10} y={COUNTED_AT + 6} textAnchor="end">
+                                counting back
+                            </text>
+                            <Brackets
+                                scale={scale}
+                                spans={counted?.windows ?? []}
+                                at={COUNTED_AT}
+                                drop={5}
+                                name="other"
+                                act={`counting back: ${route.act}`}
+                            />
+                            <text className="quiet" x={-10} y={WINDOW_AT + 8} textAnchor="end">
+                                {own ? 'own dates' : route.act}
+                            </text>
+                            <OutcomeRibbon
+                                scale={scale}
+                                ribbon={route.ribbon}
+                                starts={data.ruler.starts}
+                                top={RIBBON_AT}
+                                height={RIBBON_HEIGHT}
+                                step={1}
+                            />
+                            {[0.5, 1].map((share) => (
+                                <text
+                                    key={share}
+                                    className="quiet"
+                                    x={-10}
+                                    y={RIBBON_AT + RIBBON_HEIGHT * (1 - share) + 14}
+                                    textAnchor="end"
+                                    fontSize="10"
+                                >
+                                    {share === 1 ? `${route.ribbon.years} years` : 'half'}
                                 </text>
-                                <Brackets
-                                    scale={scale}
-                                    spans={counted?.windows ?? []}
-                                    at={COUNTED_AT}
-                                    drop={5}
-                                    name="other"
-                                    act={`counting back: ${route.act}`}
-                                />
-                                <text className="quiet" x={-10} y={WINDOW_AT + 8} textAnchor="end">
-                                    {own ? 'own dates' : route.act}
-                                </text>
-                                <OutcomeRibbon
-                                    scale={scale}
-                                    ribbon={route.ribbon}
-                                    starts={data.ruler.starts}
-                                    top={RIBBON_AT}
-                                    height={RIBBON_HEIGHT}
-                                    step={1}
-                                />
-                                {[0.5, 1].map((share) => (
-                                    <text
-                                        key={share}
-                                        className="quiet"
-                                        x={-10}
-                                        y={RIBBON_AT + RIBBON_HEIGHT * (1 - share) + 14}
-                                        textAnchor="end"
-                                        fontSize="10"
-                                    >
-                                        {share === 1 ? `${route.ribbon.years} years` : 'half'}
-                                    </text>
-                                ))}
-                                <Brackets
-                                    scale={scale}
-                                    spans={own ? own.windows : route.windows}
-                                    at={WINDOW_AT}
-                                    drop={9}
-                                    name={own ? 'own' : 'bracket'}
-                                    act={route.act}
-                                />
-                                <g transform={`translate(0 ${RUNS_AT})`}>
-                                    <RunLines scale={scale} runs={today} day={day} />
-                                </g>
+                            ))}
+                            <Brackets
+                                scale={scale}
+                                spans={own ? own.windows : route.windows}
+                                at={WINDOW_AT}
+                                drop={9}
+                                name={own ? 'own' : 'bracket'}
+                                act={route.act}
+                            />
+                            <g transform={`translate(0 ${RUNS_AT})`}>
+                                <RunLines scale={scale} runs={today} day={day} />
                             </g>
-                            <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
-                        </g>
-                    </svg>
-                </div>
+                        </>
+                    )}
+                </RuledChart>
                 <p className="hint">
                     Above, every day to {route.act}, stacked by what became of it: {legend(route.ribbon.outcomes)}.
                     Below, the years of the day under the cursor: thin in the ground, thick growing, green in harvest, a
@@ -291,8 +277,9 @@ function Body({
                     <p key={i}>
                         {route.windows[i] && spanInWords(route.windows[i])}: best {inShort(evidence.best)}, harvest in{' '}
                         {evidence.harvests} of {evidence.years} years.
-                        {evidence.from_first &&
-                            ` First sown, first harvest ${inShort(evidence.from_first[1] ?? '')} (${inShort(evidence.from_first[0] ?? '')} to ${inShort(evidence.from_first[2] ?? '')}).`}
+                        {evidence.from_first && ` First harvest of the first sowing ${spread(evidence.from_first)}`}
+                        {evidence.from_last && `; of the last ${spread(evidence.from_last)}`}.
+                        {evidence.slack > 0 && ` ${evidence.slack} days of slack after it.`}
                     </p>
                 ))}
                 {mayEdit && <OwnDates zone={zone} crop={crop} data={data} />}
@@ -330,6 +317,11 @@ function Compared({ title, rows, route }: { title: string; rows: Schema['Compare
             </table>
         </>
     );
+}
+
+/** First harvest in half the years, and from one year in ten to nine in ten. */
+function spread(dates: string[]): string {
+    return `${inShort(dates[1] ?? '')} (${inShort(dates[0] ?? '')} to ${inShort(dates[2] ?? '')})`;
 }
 
 function days(by: number): string {

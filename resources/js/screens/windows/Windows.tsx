@@ -24,6 +24,7 @@ import { DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
 import { yearScale, type YearScale } from '../../charts/yearScale';
 import { CropPanel } from './CropPanel';
 import { DayPanel } from './DayPanel';
+import { isStandard, STANDARDS } from './standards';
 
 const LABELS = 186;
 const RIGHT = 6;
@@ -102,15 +103,12 @@ function AtSite({ zone, site }: { zone: string; site: number }) {
     );
 }
 
-const STANDARDS = [
-    { value: 'cautious', label: '9 in 10' },
-    { value: 'reliable', label: '8 in 10' },
-    { value: 'bold', label: '6 in 10' },
+/** How the light of a day counts for growth; the zone's calendar follows what is chosen. */
+const LIGHTS = [
+    { value: 'radiation', label: 'light: radiation' },
+    { value: 'ten-hour', label: 'light: ten hours' },
+    { value: 'none', label: 'light: left out' },
 ];
-
-function isStandard(value: string | null): value is NonNullable<View['standard']> {
-    return STANDARDS.some((standard) => standard.value === value);
-}
 
 const GROUPINGS = [
     { value: 'family', label: 'by family' },
@@ -224,7 +222,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                         ref={find}
                         size="xs"
                         aria-label="Find a crop"
-                        placeholder="Find a crop or family  ( / )"
+                        placeholder="Find a crop ( / )"
                         value={asked}
                         onChange={(event) => setAsked(event.currentTarget.value)}
                         onKeyDown={(event) => {
@@ -233,7 +231,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                                 event.currentTarget.blur();
                             }
                         }}
-                        w={230}
+                        w={176}
                     />
                     <NativeSelect
                         size="xs"
@@ -255,6 +253,20 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                         data={(sites ?? [])
                             .filter((site) => site.zone === null || site.zone === zone)
                             .map((site) => ({ value: String(site.id), label: site.name }))}
+                    />
+                    <NativeSelect
+                        size="xs"
+                        aria-label="Light"
+                        disabled={!mayEdit || method.isPending}
+                        value={here?.light ?? 'radiation'}
+                        onChange={(event) =>
+                            here &&
+                            method.mutate({
+                                standard: here.standard,
+                                light: event.currentTarget.value as typeof here.light,
+                            })
+                        }
+                        data={LIGHTS}
                     />
                     <span className="hint">harvest in</span>
                     <SegmentedControl

@@ -1,15 +1,10 @@
-import { useCallback, type MouseEvent } from 'react';
+import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
-import { useSession } from '../../app/data';
-import { useKeys } from '../../app/keyboard';
-import { monthDay, sowDay, sowDayOfDate, wrap } from '../../charts/days';
-import type { YearScale } from '../../charts/yearScale';
+import { useSession } from './data';
+import { useKeys } from './keyboard';
+import { monthDay, sowDay, sowDayOfDate, wrap } from '../charts/days';
 
-/** Room left of the axis for labels, and right of it, px. */
-export const LABELS = 106;
-export const RIGHT = 6;
-
-/** The date everything on the screen is read at; kept in the address, moved by keys and pointer. */
+/** The date everything on the screen is read at; kept in the address, moved by keys. */
 export function useDateCursor() {
     const [params, setParams] = useSearchParams();
     const { data: session } = useSession();
@@ -35,10 +30,5 @@ export function useDateCursor() {
         '}': () => set(day + 1),
         t: () => set(null),
     });
-    const point = (scale: YearScale) => (event: MouseEvent<SVGSVGElement>) => {
-        if (event.type === 'mousemove' && event.buttons !== 1) return;
-        const x = event.clientX - event.currentTarget.getBoundingClientRect().left - LABELS;
-        if (x >= 0 && x <= scale.width) set(scale.day(x));
-    };
-    return { day, point };
+    return { day, set };
 }

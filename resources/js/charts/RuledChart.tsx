@@ -1,0 +1,55 @@
+import { useElementSize } from '@mantine/hooks';
+import type { MouseEvent, ReactNode } from 'react';
+import { monthDay } from './days';
+import { DateCursor, RULER_HEIGHT, YearRuler, type RulerData } from './YearRuler';
+import { yearScale, type YearScale } from './yearScale';
+
+/** Room left of the axis for labels, and right of it, px. */
+export const LABELS = 106;
+export const RIGHT = 6;
+
+/** The year ruler with charts under it on the same axis, and one date through all of them, moved by pointer. */
+export function RuledChart({
+    ruler,
+    day,
+    onDay,
+    below,
+    label,
+    children,
+}: {
+    ruler: RulerData;
+    day: number;
+    onDay: (day: number) => void;
+    /** height of what stands under the ruler, px */
+    below: number;
+    label: string;
+    children: (scale: YearScale) => ReactNode;
+}) {
+    const { ref, width } = useElementSize();
+    const scale = yearScale(ruler.starts, Math.max(300, (width || 800) - LABELS - RIGHT));
+    const height = RULER_HEIGHT + below;
+    const point = (event: MouseEvent<SVGSVGElement>) => {
+        if (event.type === 'mousemove' && event.buttons !== 1) return;
+        const x = event.clientX - event.currentTarget.getBoundingClientRect().left - LABELS;
+        if (x >= 0 && x <= scale.width) onDay(scale.day(x));
+    };
+    return (
+        <div ref={ref}>
+            <svg
+                className="chart"
+                width="100%"
+                height={height}
+                onClick={point}
+                onMouseMove={point}
+                role="img"
+                aria-label={label}
+            >
+                <g transform={`translate(${LABELS} 0)`}>
+                    <YearRuler scale={scale} ruler={ruler} labels={LABELS} />
+                    <g transform={`translate(0 ${RULER_HEIGHT})`}>{children(scale)}</g>
+                    <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
+                </g>
+            </svg>
+        </div>
+    );
+}
