@@ -306,8 +306,12 @@ EOF
 }
 
 stop_serving() {
-    local pid
+    local pid i
     for pid in "${SERVED[@]}"; do kill "$pid" 2>/dev/null || true; done
-    for pid in "${SERVED[@]}"; do wait "$pid" 2>/dev/null || true; done
+    # Looked at rather than waited for: inside a trap that broke off a wait, bash may wait for ever for what has ended.
+    for pid in "${SERVED[@]}"; do
+        for ((i = 0; i < 100; i++)); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+        kill -9 "$pid" 2>/dev/null || true
+    done
     SERVED=()
 }

@@ -17,10 +17,11 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
     const [note, setNote] = useState('');
     if (!data) return null;
     const mayDecide = session?.user?.may_publish ?? false;
-    const groups = Map.groupBy(
-        data.values,
-        (value) => value.doubts[0]?.in_words ?? 'doubted by nothing but the person who left it out',
-    );
+    const groups = new Map<string, Value[]>();
+    for (const value of data.values) {
+        const rule = value.doubts[0]?.in_words ?? 'doubted by nothing but the person who left it out';
+        groups.set(rule, [...(groups.get(rule) ?? []), value]);
+    }
     const close = () => {
         setAsking(null);
         setNote('');

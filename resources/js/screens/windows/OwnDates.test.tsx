@@ -1,0 +1,72 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../api/client';
+import { fakeServer, Refused, show } from '../../testing';
+import { OwnDates } from './OwnDates';
+
+const window = { first: '03-31', last: '07-10', days: 102 };
+const dossier = {
+    crop: { school: 'replay', routes: [{ route: 'direct', windows: [window] }] },
+    replay: [
+        { route: 'direct', act: 'sow outdoors' },
+        { route: 'transplant', act: 'set out' },
+    ],
+    count_back: [{ route: 'direct' }],
+    choice: null,
+} as unknown as Schema['Dossier'];
+
+describe('the educator’s own word', () => {
+    it('starts from the dates there are and is sent with its reason', async () => {
+        const asked = fakeServer({ 'POST /api/zones/bench/windows/radish/choices': dossier });
+        show(<OwnDates zone="bench" crop="radish" data={dossier} />);
+        fireEvent.click(screen.getByText('Set own dates'));
+        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('03-31');
+        fireEvent.change(screen.getByLabelText('To 1'), { target: { value: '05-01' } });
+        fireEvent.click(screen.getByText('Another window'));
+        fireEvent.change(screen.getByLabelText('Way of growing 2'), { target: { value: 'transplant' } });
+        fireEvent.change(screen.getByLabelText('From 2'), { target: { value: '08-01' } });
+        fireEvent.change(screen.getByLabelText('To 2'), { target: { value: '08-10' } });
+        fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'The club.' } });
+        fireEvent.click(screen.getByText('Save'));
+        await waitFor(() => expect(screen.queryByText('Save')).toBeNull());
+        expect(asked[0]?.body).toEqual({
+            school: 'own',
+            reason: 'The club.',
+            windows: [
+                { route: 'direct', first: '03-31', last: '05-01' },
+                { route: 'transplant', first: '08-01', last: '08-10' },
+            ],
+        });
+    });
+
+    it('may be to count back, which sends no dates', async () => {
+        const asked = fakeServer({ 'POST /api/zones/bench/windows/radish/choices': dossier });
+        show(<OwnDates zone="bench" crop="radish" data={dossier} />);
+        fireEvent.click(screen.getByText('Count back'));
+        expect(screen.queryByLabelText('From 1')).toBeNull();
+        fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'Easier to explain.' } });
+        fireEvent.click(screen.getByText('Save'));
+        await waitFor(() => expect(asked).toHaveLength(1));
+        expect(asked[0]?.body).toEqual({ school: 'count-back', reason: 'Easier to explain.' });
+    });
+
+    it('stays on the page with the reason when it is refused', async () => {
+        fakeServer({
+            'POST /api/zones/bench/windows/radish/choices': new Refused(422, { message: '“02-30” is not a day.' }),
+        });
+        show(<OwnDates zone="bench" crop="radish" data={dossier} />);
+        fireEvent.click(screen.getByText('Set own dates'));
+        fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'x' } });
+        fireEvent.click(screen.getByText('Save'));
+        expect(await screen.findByRole('alert')).toBeTruthy();
+        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('03-31');
+    });
+
+    it('is undone', async () => {
+        const asked = fakeServer({ 'DELETE /api/zones/bench/choices/3': dossier });
+        const chosen = { ...dossier, choice: { id: 3 } } as unknown as Schema['Dossier'];
+        show(<OwnDates zone="bench" crop="radish" data={chosen} />);
+        fireEvent.click(screen.getByText('Undo it'));
+        await waitFor(() => expect(asked.map((a) => a.what)).toEqual(['DELETE /api/zones/bench/choices/3']));
+    });
+});

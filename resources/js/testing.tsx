@@ -1,0 +1,73 @@
+import { MantineProvider } from '@mantine/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { afterEach, vi } from 'vitest';
+
+afterEach(cleanup);
+
+/** What a test has the server answer: data, or a refusal, by "METHOD /path". */
+export type Answers = Record<string, unknown>;
+
+export class Refused {
+    constructor(
+        readonly status: number,
+        readonly body: { message: string; errors?: Record<string, string[]> },
+    ) {}
+}
+
+export type Asked = { what: string; body: unknown };
+
+/** A server of canned answers; gives back what it was asked. An answer may be worked out from the body that was sent. */
+export function fakeServer(answers: Answers): Asked[] {
+    const asked: Asked[] = [];
+    vi.stubGlobal('fetch', async (request: Request) => {
+        const url = new URL(request.url);
+        const what = `${request.method} ${url.pathname}`;
+        const type = request.headers.get('Content-Type') ?? '';
+        const body = request.method === 'GET' ? null : type.includes('json') ? await request.json() : 'a form';
+        asked.push({ what: what + url.search, body });
+        const found = answers[what + url.search] ?? answers[what];
+        const answer = typeof found === 'function' ? (found as (body: unknown) => unknown)(body) : found;
+        if (answer === undefined) return Response.json({ message: `Nobody answers ${what}.` }, { status: 404 });
+        if (answer instanceof Refused) return Response.json(answer.body, { status: answer.status });
+        return Response.json({ data: answer }, { status: request.method === 'POST' ? 201 : 200 });
+    });
+    return asked;
+}
+
+/** Shows a part of the desk with all it needs around it. */
+export function show(element: ReactElement, at = '/desk', path = '*') {
+    // What jsdom does not have and Mantine asks for.
+    vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }));
+    vi.stubGlobal(
+        'ResizeObserver',
+        class {
+            observe() {}
+            unobserve() {}
+            disconnect() {}
+        },
+    );
+    Object.defineProperty(document, 'fonts', {
+        configurable: true,
+        value: { addEventListener: () => {}, removeEventListener: () => {} },
+    });
+    const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    return render(
+        <QueryClientProvider client={queries}>
+            <MantineProvider env="test">
+                <MemoryRouter initialEntries={[at]}>
+                    <Routes>
+                        <Route path={path} element={element} />
+                    </Routes>
+                </MemoryRouter>
+            </MantineProvider>
+        </QueryClientProvider>,
+    );
+}
+
+export const EDUCATOR = {
+    today: '2026-04-20',
+    user: { name: 'Wren', email: 'wren@kestrel.example', role: 'educator', may_publish: true },
+};
