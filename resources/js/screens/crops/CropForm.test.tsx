@@ -1,0 +1,124 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { CropForm } from './CropForm';
+
+const flat = (value: number) => Array.from({ length: 365 }, () => value);
+const route = (harvests: number) => ({
+    route: 'direct',
+    act: 'sow outdoors',
+    windows: [{ first: '04-01', last: '06-01', days: 62 }],
+    under_cover: [],
+    harvests: [],
+    reasons: [],
+    derivation: [],
+    ribbon: {
+        years: 30,
+        reliability: flat(harvests / 30),
+        outcomes: { harvest: flat(harvests), heat: flat(30 - harvests) },
+    },
+});
+const crop = {
+    slug: 'radish',
+    cells: { name: 'Radish', maturity_days: '26', maturity_basis: 'sowing', heat_c: '31' },
+    days: [{ route: 'direct', days: 26, in_words: '26 days from sowing' }],
+    varieties: [{ id: 5, name: 'Harrow Red', cells: { maturity_days: '22' }, tags: ['quick'] }],
+    revisions: [
+        {
+            id: 8,
+            note: 'Trials.',
+            by: 'Wren',
+            at: '2026-03-02T09:00:00+00:00',
+            changed: [{ column: 'heat_c', before: '30', after: '31' }],
+        },
+    ],
+};
+const answers = {
+    'GET /api/session': EDUCATOR,
+    'GET /api/zones': [
+        { slug: 'bench', name: 'Bench', record: {} },
+        { slug: 'none', name: 'Without a record', record: null },
+    ],
+    'GET /api/crops/radish': crop,
+    'POST /api/crops/radish/trials': { starts: '01-01', before: [route(28)], after: [route(20)] },
+};
+
+describe('a crop of the book', () => {
+    it('shows its numbers, its days in words, and what it was', async () => {
+        fakeServer(answers);
+        show(<CropForm slug="radish" mayEdit />);
+        expect(await screen.findByText('Sown: 26 days to harvest (26 days from sowing).')).toBeTruthy();
+        expect(screen.getByText('heat_c: 30 to 31')).toBeTruthy();
+        expect(screen.getByText('22 from sowing')).toBeTruthy();
+        expect(screen.queryByText('Without a record')).toBeNull();
+    });
+
+    it('tries a changed number on the ribbon, and saves only what was changed, with the reason', async () => {
+        const asked = fakeServer({ ...answers, 'PATCH /api/crops/radish': crop });
+        show(<CropForm slug="radish" mayEdit />);
+        fireEvent.change(await screen.findByLabelText('Days to maturity'), { target: { value: '40' } });
+        expect(screen.getByText('maturity_days: 26 to 40')).toBeTruthy();
+        expect(await screen.findByText('sow outdoors, then')).toBeTruthy();
+        await waitFor(() =>
+            expect(asked.filter((a) => a.what.endsWith('/trials')).at(-1)?.body).toEqual({
+                zone: 'bench',
+                cells: { maturity_days: '40' },
+            }),
+        );
+        fireEvent.change(screen.getByLabelText(/^Why, and where/), { target: { value: 'Slower here.' } });
+        fireEvent.click(screen.getByText('Save'));
+        await waitFor(() => expect(asked.some((a) => a.what === 'PATCH /api/crops/radish')).toBe(true));
+        expect(asked.find((a) => a.what === 'PATCH /api/crops/radish')?.body).toEqual({
+            cells: { maturity_days: '40' },
+            note: 'Slower here.',
+        });
+    });
+
+    it('says at the cell why a number cannot be', async () => {
+        fakeServer({
+            ...answers,
+            'POST /api/crops/radish/trials': (body: unknown) =>
+                Object.keys((body as { cells: object }).cells).length > 0
+                    ? new Refused(422, {
+                          message: 'No.',
+                          errors: { 'cells.maturity_days': ['“x” is not a number from 1 to 400.'] },
+                      })
+                    : answers['POST /api/crops/radish/trials'],
+        });
+        show(<CropForm slug="radish" mayEdit />);
+        fireEvent.change(await screen.findByLabelText('Days to maturity'), { target: { value: 'x' } });
+        expect(await screen.findByText('“x” is not a number from 1 to 400.')).toBeTruthy();
+    });
+
+    it('is taken back, and its varieties are edited and taken out', async () => {
+        const asked = fakeServer({
+            ...answers,
+            'POST /api/crops/radish/revisions/8': crop,
+            'PUT /api/crops/radish/varieties/5': crop,
+            'DELETE /api/crops/radish/varieties/5': crop,
+        });
+        show(<CropForm slug="radish" mayEdit />);
+        fireEvent.click(await screen.findByText('take it back'));
+        const varieties = screen.getByRole('region', { name: 'Varieties' });
+        fireEvent.click(within(varieties).getByRole('button', { name: 'Edit' }));
+        fireEvent.change(within(varieties).getByLabelText('Own days'), { target: { value: '24' } });
+        fireEvent.click(within(varieties).getByText('Save the variety'));
+        await waitFor(() => expect(asked.some((a) => a.what.startsWith('PUT'))).toBe(true));
+        expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({
+            name: 'Harrow Red',
+            cells: { maturity_days: '24', maturity_basis: '', heat_c: '' },
+            tags: ['quick'],
+        });
+        fireEvent.click(within(varieties).getByRole('button', { name: 'Take out' }));
+        await waitFor(() => expect(asked.some((a) => a.what.startsWith('DELETE'))).toBe(true));
+        expect(asked.some((a) => a.what === 'POST /api/crops/radish/revisions/8')).toBe(true);
+    });
+
+    it('is read by a volunteer without anything to press', async () => {
+        fakeServer(answers);
+        show(<CropForm slug="radish" mayEdit={false} />);
+        expect((await screen.findByLabelText('Days to maturity')).hasAttribute('readonly')).toBe(true);
+        expect(screen.queryByText('take it back')).toBeNull();
+        expect(screen.queryByText('Add a variety')).toBeNull();
+    });
+});

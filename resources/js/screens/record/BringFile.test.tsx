@@ -1,0 +1,110 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schema, Zone } from '../../api/client';
+import { fakeServer, Refused, show } from '../../testing';
+import { BringFile } from './BringFile';
+
+const preview = {
+    file: { name: 'many.csv', bytes: 10, checksum: 'a'.repeat(64) },
+    format: 'ghcn-long',
+    format_in_words: 'a row for each value',
+    station: 'XX0000001',
+    stations: [
+        { station: 'XX0000001', first: '1961-01-01', last: '2025-12-31', rows: 47482 },
+        { station: 'XX0000002', first: '1990-01-01', last: '2025-12-31', rows: 26298 },
+    ],
+    columns: { date: 'day', minimum: 'TMIN', maximum: 'TMAX' },
+    choices: [],
+    date_order: 'year-first',
+    update: null,
+    unit: 'tenths-celsius',
+    unit_stated: true,
+    delimiter: 'comma',
+    rows: 47482,
+    first: '1961-01-01',
+    last: '2025-12-31',
+    years: [
+        { year: 1961, days: 365, complete: true },
+        { year: 1962, days: 300, complete: false },
+    ],
+    gaps: [{ first: '1962-03-01', days: 40 }],
+    refused: [{ line: 7, column: 'TMIN', reason: '“x” is not a value' }],
+    refused_count: 1,
+    marks: [{ date: '1961-07-04', element: 'minimum', rule: 'spike', in_words: 'far from its neighbours' }],
+    marks_count: 1,
+    sample: [{ date: '1961-01-01', minimum: -6.8, maximum: null }],
+};
+const zone = { slug: 'bench', record: null } as unknown as Zone;
+const stations = [
+    { id: 4, name: 'Bench' },
+    { id: 5, name: 'Shed' },
+] as Schema['Station'][];
+
+function choose(file = new File(['x'], 'many.csv')) {
+    fireEvent.change(document.querySelector('input[type=file]') as Element, { target: { files: [file] } });
+}
+
+describe('bringing a station file', () => {
+    it('shows what was understood before anything is kept', async () => {
+        const computing = vi.fn();
+        const asked = fakeServer({
+            'POST /api/zones/bench/record-previews': preview,
+            'POST /api/zones/bench/record-imports': { id: 3 },
+        });
+        show(<BringFile zone={zone} stations={[]} onComputing={computing} />);
+        choose();
+        expect(await screen.findByText('What was understood of many.csv')).toBeTruthy();
+        expect(screen.getByText('1 January 1961 to 31 December 2025, 47482 rows')).toBeTruthy();
+        expect(screen.getByText('2, of which 1 without a missing day')).toBeTruthy();
+        expect(screen.getByText('40 days from 1 March 1962')).toBeTruthy();
+        expect(screen.getByText('−6.8 / –')).toBeTruthy();
+        expect(screen.getByText('line 7')).toBeTruthy();
+        expect(asked).toHaveLength(1);
+        fireEvent.click(screen.getByText('Import and compute'));
+        await waitFor(() => expect(computing).toHaveBeenCalledWith(3));
+    });
+
+    it('lets one of several stations be chosen, and looks again', async () => {
+        const asked = fakeServer({ 'POST /api/zones/bench/record-previews': preview });
+        show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
+        choose();
+        const select = await screen.findByLabelText('Station, one of 2 in the file');
+        fireEvent.change(select, { target: { value: 'XX0000002' } });
+        await waitFor(() => expect(asked).toHaveLength(2));
+    });
+
+    it('says whose file it is, or that the station is a new one', () => {
+        fakeServer({});
+        show(<BringFile zone={zone} stations={stations} onComputing={() => {}} />);
+        const of = screen.getByLabelText('Of station');
+        expect([...of.querySelectorAll('option')].map((o) => o.textContent)).toEqual([
+            'Bench (primary)',
+            'Shed',
+            'a new one, to fill in',
+        ]);
+        expect(screen.queryByLabelText('Its height, m')).toBeNull();
+        fireEvent.change(of, { target: { value: 'new' } });
+        expect(screen.getByLabelText('Its height, m')).toBeTruthy();
+    });
+
+    it('refuses a file that is too large without sending it', () => {
+        const asked = fakeServer({});
+        show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
+        const huge = new File(['x'], 'huge.csv');
+        Object.defineProperty(huge, 'size', { value: 241 * 1024 * 1024 });
+        choose(huge);
+        expect(screen.getByRole('alert').textContent).toContain('larger than 240 MiB');
+        expect(asked).toHaveLength(0);
+    });
+
+    it('gives the server’s words when the file cannot be taken', async () => {
+        fakeServer({
+            'POST /api/zones/bench/record-previews': new Refused(422, {
+                message: 'Line 3, column “date”: comes after.',
+            }),
+        });
+        show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
+        choose();
+        expect((await screen.findByRole('alert')).textContent).toBe('Line 3, column “date”: comes after.');
+    });
+});

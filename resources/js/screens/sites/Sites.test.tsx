@@ -1,0 +1,60 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { Sites } from './Sites';
+
+const numbers = { air: 0, sun: 2, rate: 1, protection: 0, offset: 0 };
+const sites = [
+    { id: 1, name: 'open ground', zone: null, preset: true, note: '', first_numbers: numbers, ...numbers },
+    { id: 2, name: 'raised bed', zone: null, preset: true, note: '', first_numbers: numbers, ...numbers, sun: 4.5 },
+    { id: 3, name: 'school bed', zone: 'bench', preset: false, note: 'Windy.', first_numbers: null, ...numbers },
+];
+const answers = {
+    'GET /api/session': EDUCATOR,
+    'GET /api/sites': sites,
+    'GET /api/zones': [{ slug: 'bench', name: 'Orchard Bench' }],
+};
+
+describe('sites', () => {
+    it('stand with their numbers, what a changed one was at first, and where they are', async () => {
+        fakeServer(answers);
+        show(<Sites />);
+        const row = (await screen.findByText('raised bed')).closest('tr') as HTMLElement;
+        expect(within(row).getByText('first 2')).toBeTruthy();
+        expect(within(row).getByText('every zone')).toBeTruthy();
+        expect(await screen.findByText('Orchard Bench')).toBeTruthy();
+        expect(within(row).queryByText('Take out')).toBeNull();
+    });
+
+    it('are changed, put back to their first numbers, and saved', async () => {
+        const asked = fakeServer({ ...answers, 'PATCH /api/sites/2': sites[1] });
+        show(<Sites />);
+        const row = (await screen.findByText('raised bed')).closest('tr') as HTMLElement;
+        fireEvent.click(within(row).getByText('Edit'));
+        expect((screen.getByLabelText(/^Name/) as HTMLInputElement).disabled).toBe(true);
+        fireEvent.click(screen.getByText('First numbers'));
+        fireEvent.click(screen.getByText('Save and compute'));
+        await waitFor(() => expect(asked.some((a) => a.what === 'PATCH /api/sites/2')).toBe(true));
+        expect((asked.find((a) => a.what === 'PATCH /api/sites/2')?.body as { sun: number }).sun).toBe(2);
+    });
+
+    it('are added; a refusal keeps the form', async () => {
+        fakeServer({
+            ...answers,
+            'POST /api/sites': new Refused(422, { message: 'There is a site of that name already.' }),
+        });
+        show(<Sites />);
+        fireEvent.click(await screen.findByText('Add a site'));
+        fireEvent.change(screen.getByLabelText(/^Name/), { target: { value: 'school bed' } });
+        fireEvent.click(screen.getByText('Save and compute'));
+        expect(await screen.findByText('There is a site of that name already.')).toBeTruthy();
+        expect((screen.getByLabelText(/^Name/) as HTMLInputElement).value).toBe('school bed');
+    });
+
+    it('of one’s own are taken out', async () => {
+        const asked = fakeServer({ ...answers, 'DELETE /api/sites/3': {} });
+        show(<Sites />);
+        fireEvent.click(await screen.findByText('Take out'));
+        await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/sites/3')).toBe(true));
+    });
+});

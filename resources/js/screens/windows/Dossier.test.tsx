@@ -1,0 +1,138 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { Dossier } from './Dossier';
+
+const flat = (value: number) => Array.from({ length: 365 }, () => value);
+const span = (first: string, last: string, days: number) => ({ first, last, days });
+const sheet = (route: string, act: string, windows: object[]) => ({
+    route,
+    act,
+    windows,
+    fair: [],
+    under_cover: [],
+    harvests: [],
+    reasons: [],
+    derivation: [{ key: 'first', label: `First day to ${act}`, date: '03-31', days: null, source: 'the replay' }],
+    evidence: [
+        {
+            best: '04-27',
+            harvests: 29,
+            years: 30,
+            slack: 11,
+            from_first: ['05-10', '05-16', '05-21'],
+            from_last: ['07-31', '08-01', '08-03'],
+        },
+    ],
+    ribbon: { years: 30, reliability: flat(0.9), outcomes: { harvest: flat(27), 'freeze-young': flat(3) } },
+});
+const dossier = {
+    crop: {
+        slug: 'radish',
+        name: 'Radish',
+        latin: 'Raphanus sativus',
+        school: 'own',
+        cautions: [{ code: 'x', in_words: 'Seed may be treated.' }],
+        routes: [sheet('direct', 'sow outdoors', [span('02-10', '02-20', 11)])],
+    },
+    method: { school: 'replay', standard: 'reliable', light: 'radiation', site: 'open ground' },
+    ruler: {
+        starts: '01-01',
+        seasons: 29,
+        freeze_chance: flat(0.1),
+        hot_chance: flat(0),
+        soil: flat(10),
+        day_length: flat(12),
+    },
+    replay: [
+        sheet('direct', 'sow outdoors', [span('03-31', '07-10', 102)]),
+        sheet('transplant', 'set out', [span('04-16', '06-26', 72)]),
+    ],
+    count_back: [sheet('direct', 'sow outdoors', [span('03-25', '09-08', 168)])],
+    differences: [{ route: 'direct', act: 'sow outdoors', opens: 6, closes: -1 }],
+    choice: { id: 1, school: 'own', reason: 'The club.', by: 'Wren', at: '2026-03-01T10:00:00+00:00' },
+    disagreements: ['Sow outdoors: on 11 of these 11 days fewer than half the years on record came to a harvest.'],
+    varieties: [{ id: 7, name: 'Harrow Red', tags: ['quick'] }],
+};
+const runs = {
+    route: 'direct',
+    outcomes: [{ outcome: 'harvest', in_words: 'a harvest' }],
+    years: [{ year: 2024, outcome: flat(0), up: flat(8), harvest: flat(45), end: flat(55) }],
+};
+const compared = {
+    sites: [
+        {
+            name: 'low tunnel',
+            route: 'direct',
+            act: 'sow outdoors',
+            windows: [span('03-12', '07-10', 121)],
+            in_words: '19 days earlier',
+        },
+        { name: 'low tunnel', route: 'transplant', act: 'set out', windows: [], in_words: 'no window' },
+    ],
+    varieties: [{ name: 'Harrow Red', route: 'direct', act: 'sow outdoors', windows: [], in_words: 'the same' }],
+};
+const base = '/api/zones/bench/windows/radish';
+const answers = {
+    'GET /api/session': EDUCATOR,
+    [`GET ${base}`]: dossier,
+    [`GET ${base}/runs`]: runs,
+    [`GET ${base}/compared`]: compared,
+};
+const at = (search = '') => ['/desk/zones/bench/windows/radish' + search, '/desk/zones/:zone/windows/:crop'] as const;
+
+describe('the dossier of a crop', () => {
+    it('says whose word the calendar follows, why, and where the record disagrees', async () => {
+        fakeServer(answers);
+        show(<Dossier />, ...at());
+        expect(await screen.findByText(/The calendar follows own dates\./)).toBeTruthy();
+        expect(screen.getByText(/Wren, 1 March 2026: The club\./)).toBeTruthy();
+        expect(screen.getByText(/on 11 of these 11 days/)).toBeTruthy();
+        expect(screen.getByText('Seed may be treated.')).toBeTruthy();
+        expect(document.querySelectorAll('path.own')).toHaveLength(1);
+        expect(document.querySelectorAll('path.other')).toHaveLength(1);
+    });
+
+    it('holds the schools against each other, with the evidence of each window', async () => {
+        fakeServer(answers);
+        show(<Dossier />, ...at('?on=04-20'));
+        expect(
+            await screen.findByText(/The replay opens 6 days later and closes 1 day earlier than counting/),
+        ).toBeTruthy();
+        expect(screen.getByText(/best 27 Apr, harvest in 29 of 30 years/).textContent).toContain(
+            'First harvest of the first sowing 16 May (10 May to 21 May); of the last 1 Aug (31 Jul to 3 Aug). 11 days of slack',
+        );
+        expect(screen.getByText('27 of 30 years')).toBeTruthy();
+    });
+
+    it('reads what the date under the cursor came to, as it moves', async () => {
+        const asked = fakeServer(answers);
+        show(<Dossier />, ...at('?on=04-10'));
+        expect(await screen.findByText('2024: 10 Apr, up 18 Apr, first harvest 25 May, over 4 Jun.')).toBeTruthy();
+        await screen.findByText('19 days earlier', { exact: false });
+        const before = asked.length;
+        fireEvent.keyDown(window, { key: ']' });
+        expect(screen.getByText('2024: 17 Apr, up 25 Apr, first harvest 1 Jun, over 11 Jun.')).toBeTruthy();
+        expect(asked).toHaveLength(before);
+    });
+
+    it('shows other sites and varieties for the way of growing that is chosen', async () => {
+        const asked = fakeServer(answers);
+        show(<Dossier />, ...at());
+        expect(await screen.findByText('19 days earlier', { exact: false })).toBeTruthy();
+        fireEvent.click(screen.getByLabelText('set out'));
+        expect(await screen.findByText('There is no convention to count back by.')).toBeTruthy();
+        expect(screen.queryByText('19 days earlier', { exact: false })).toBeNull();
+        expect(asked.some((a) => a.what === `GET ${base}/runs?route=transplant`)).toBe(true);
+        fireEvent.change(screen.getByLabelText('Runs of'), { target: { value: '7' } });
+        await screen.findByText('On 20 April');
+        expect(asked.some((a) => a.what === `GET ${base}/runs?route=transplant&variety=7`)).toBe(true);
+    });
+
+    it('of a crop that is not there says so', async () => {
+        fakeServer({ ...answers, [`GET ${base}`]: new Refused(404, { message: 'There is no crop “radish”.' }) });
+        show(<Dossier />, ...at());
+        expect(await screen.findByText('There is no crop “radish”.')).toBeTruthy();
+        expect(screen.getByText('Back to the windows')).toBeTruthy();
+    });
+});

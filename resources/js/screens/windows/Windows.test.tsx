@@ -1,0 +1,150 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { Windows } from './Windows';
+
+const flat = (value: number) => Array.from({ length: 365 }, () => value);
+const route = (first: string, last: string, days: number, more: object = {}) => ({
+    route: 'direct',
+    act: 'sow outdoors',
+    windows: days === 0 ? [] : [{ first, last, days }],
+    fair: [],
+    under_cover: [],
+    harvests: [],
+    reasons: [],
+    ribbon: { years: 30, reliability: flat(0.9), outcomes: { harvest: flat(27), heat: flat(3) } },
+    ...more,
+});
+const crop = (slug: string, name: string, family: string, kind: string, routes: object[], school = 'replay') => ({
+    slug,
+    name,
+    family,
+    kind,
+    school,
+    routes,
+});
+const windows = {
+    zone: 'bench',
+    computed_at: '2026-04-20T08:00:00+00:00',
+    method: { school: 'replay', standard: 'reliable', light: 'radiation', site: 'open ground' },
+    record: {},
+    ruler: {
+        starts: '01-01',
+        seasons: 29,
+        freeze_chance: flat(0.1),
+        hot_chance: flat(0),
+        soil: flat(10),
+        day_length: flat(12),
+        freeze_to_come: flat(12),
+        freeze_has_come: flat(3),
+        freezes: [],
+    },
+    crops: [
+        crop('radish', 'Radish', 'Brassicaceae', 'cool', [route('03-31', '06-21', 83)]),
+        crop('bean', 'Bush bean', 'Fabaceae', 'warm', [route('05-13', '07-08', 57)]),
+        crop('pumpkin', 'Pumpkin', 'Cucurbitaceae', 'warm', [route('09-01', '09-20', 20)], 'own'),
+        crop('okra', 'Okra', 'Malvaceae', 'warm', [route('', '', 0)]),
+    ],
+};
+const sites = [
+    { id: 1, name: 'open ground', zone: null },
+    { id: 2, name: 'low tunnel', zone: null },
+];
+const zone = { slug: 'bench', name: 'Bench', standard: 'reliable', light: 'radiation' };
+const answers = {
+    'GET /api/session': EDUCATOR,
+    'GET /api/sites': sites,
+    'GET /api/zones/bench': zone,
+    'GET /api/zones/bench/windows': windows,
+};
+const at = (search = '') => ['/desk/zones/bench/windows' + search, '/desk/zones/:zone/windows'] as const;
+const groups = () => [...document.querySelectorAll('text.group')].map((t) => t.textContent);
+
+describe('the windows of a zone', () => {
+    it('stand by family, by season, or by what is next', async () => {
+        fakeServer(answers);
+        show(<Windows />, ...at());
+        expect(await screen.findByText('4 of 4 crops')).toBeTruthy();
+        expect(groups()).toEqual(['Brassicaceae', 'Fabaceae', 'Cucurbitaceae', 'Malvaceae']);
+        fireEvent.change(screen.getByLabelText('Grouped'), { target: { value: 'season' } });
+        expect(groups()).toEqual(['Cool season', 'Warm season']);
+        fireEvent.change(screen.getByLabelText('Grouped'), { target: { value: 'next' } });
+        expect(groups()).toEqual(['Open now', 'Opens within four weeks', 'Later', 'No window here']);
+    });
+
+    it('show own dates in plum', async () => {
+        fakeServer(answers);
+        show(<Windows />, ...at());
+        await screen.findByText('4 of 4 crops');
+        expect(document.querySelectorAll('#row-pumpkin path.own')).toHaveLength(1);
+        expect(document.querySelectorAll('#row-radish path.own')).toHaveLength(0);
+        expect(document.querySelectorAll('#row-radish path.bracket')).toHaveLength(1);
+    });
+
+    it('are found by name or family, and say so when there is none', async () => {
+        fakeServer(answers);
+        show(<Windows />, ...at());
+        fireEvent.change(await screen.findByLabelText('Find a crop'), { target: { value: 'fabac' } });
+        expect(screen.getByText('1 of 4 crops')).toBeTruthy();
+        fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'unicorn' } });
+        expect(screen.getByText('No crop or family here is called that.')).toBeTruthy();
+    });
+
+    it('read the day under the cursor, which keys move', async () => {
+        fakeServer(answers);
+        show(<Windows />, ...at('?on=04-20'));
+        expect(await screen.findByText('On 20 April')).toBeTruthy();
+        fireEvent.keyDown(window, { key: ']' });
+        expect(screen.getByText('On 27 April')).toBeTruthy();
+        fireEvent.keyDown(window, { key: '{' });
+        expect(screen.getByText('On 26 April')).toBeTruthy();
+        const open = screen.getByText('Sow outdoors').closest('section');
+        expect(open?.textContent).toBe('Sow outdoorsRadish27 of 30');
+        expect(screen.getByText('Hold').closest('section')?.textContent).toBe(
+            'HoldBush beansow outdoors 13 Mayheat, 3 of 30 years',
+        );
+    });
+
+    it('by a bolder standard are looked at first, and then used in the calendar', async () => {
+        const bold = { ...windows, method: { ...windows.method, standard: 'bold' } };
+        const asked = fakeServer({
+            ...answers,
+            'GET /api/zones/bench/windows?standard=bold': bold,
+            'PUT /api/zones/bench/method': { id: 4, state: 'queued', step: '', done: 0, total: 0 },
+            'GET /api/computations/4': { id: 4, state: 'done', step: 'done', done: 1, total: 1 },
+        });
+        show(<Windows />, ...at());
+        fireEvent.click(await screen.findByLabelText('6 in 10'));
+        fireEvent.click(await screen.findByText('Use in the calendar'));
+        await waitFor(() => expect(asked.some((a) => a.what === 'PUT /api/zones/bench/method')).toBe(true));
+        expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({ standard: 'bold', light: 'radiation' });
+    });
+
+    it('at a site nobody has looked at are computed, with progress, and that can be cancelled', async () => {
+        const running = { id: 6, state: 'running', step: 'replaying', done: 20, total: 71, error: null };
+        const asked = fakeServer({
+            ...answers,
+            'GET /api/zones/bench/windows?site=2': new Refused(404, { message: 'Not computed for this site yet.' }),
+            'POST /api/zones/bench/computations': running,
+            'GET /api/computations/6': running,
+            'DELETE /api/computations/6': { ...running, state: 'cancelled' },
+        });
+        show(<Windows />, ...at('?site=2'));
+        expect(await screen.findByText('Working out the windows: low tunnel')).toBeTruthy();
+        expect(await screen.findByText('replaying …')).toBeTruthy();
+        expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ site: 2 });
+        fireEvent.click(screen.getByText('Cancel'));
+        await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/computations/6')).toBe(true));
+        expect(asked.filter((a) => a.what.startsWith('POST'))).toHaveLength(1);
+    });
+
+    it('that are not there yet lead to the record', async () => {
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench/windows': new Refused(404, { message: 'Bring a station file first.' }),
+        });
+        show(<Windows />, ...at());
+        expect(await screen.findByText('No windows yet')).toBeTruthy();
+        expect(screen.getByText('Go to the record').getAttribute('href')).toBe('/desk/zones/bench/record');
+    });
+});
