@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Calendar;
+
+use Anthesis\Calendar\CropDossier;
+use Anthesis\Calendar\OwnDates;
+use Anthesis\Crop\Route;
+use Anthesis\Exchange\CropCsv;
+use Anthesis\Record\Day;
+use Anthesis\Record\SowDay;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Replay;
+use Anthesis\Soil\Site;
+use Anthesis\Tests\Fixtures;
+use Anthesis\Window\CountBack;
+use Anthesis\Window\CountBackSettings;
+use Anthesis\Window\PlaceEvidence;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\SowingWindow;
+use PHPUnit\Framework\TestCase;
+
+/** @phpstan-import-type Dossier from CropDossier */
+final class CropDossierTest extends TestCase
+{
+    /** @return Dossier */
+    private function dossier(string $slug): array
+    {
+        $crop = CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        $record = Fixtures::record('north');
+        $latitude = Fixtures::latitude('north');
+        $replay = new Replay($record, $latitude, Site::openGround());
+        $ribbons = [];
+        foreach ($crop->routes as $route) {
+            $ribbons[$route->value] = OutcomeRibbon::of($replay->runs($crop, $route));
+        }
+
+        return CropDossier::of($crop, (new CountBack(PlaceEvidence::of($record, $latitude, Site::openGround()), CountBackSettings::conventional()))->windows($crop),
+            $ribbons, $latitude->midwinter(), 'open ground');
+    }
+
+    private function own(): OwnDates
+    {
+        return new OwnDates(['transplant' => [new SowingWindow(SowDay::of(1, 5), SowDay::of(1, 14))]], 'The fair.', 'Wren', Day::of(2026, 3, 1));
+    }
+
+    public function test_the_sheet_follows_the_school_that_is_chosen(): void
+    {
+        $dossier = $this->dossier('broccoli');
+        $replay = CropDossier::sheet($dossier, CropDossier::REPLAY, ProofStandard::Reliable);
+        self::assertSame(['replay', 'direct', 'transplant'], [$replay['school'], $replay['routes'][0]['route'], $replay['routes'][1]['route']]);
+        self::assertSame('replay', $replay['routes'][0]['derivation'][0]['key']);
+        $back = CropDossier::sheet($dossier, CropDossier::COUNT_BACK, ProofStandard::Reliable);
+        self::assertSame(['count-back', 'last-freeze'], [$back['school'], $back['routes'][0]['derivation'][0]['key']]);
+        self::assertSame($replay['name'], $back['name']);
+        self::assertGreaterThanOrEqual(
+            array_sum(array_column($replay['routes'][1]['windows'], 'days')),
+            array_sum(array_column(CropDossier::sheet($dossier, CropDossier::REPLAY, ProofStandard::Bold)['routes'][1]['windows'], 'days')),
+        );
+    }
+
+    public function test_own_dates_bring_their_start_under_cover_and_their_reason_and_leave_other_ways_without_a_window(): void
+    {
+        $sheet = CropDossier::sheet($this->dossier('broccoli'), CropDossier::OWN, ProofStandard::Reliable, $this->own());
+        $routes = array_column($sheet['routes'], null, 'route');
+        self::assertSame([], $routes['direct']['windows']);
+        self::assertSame([['first' => '01-05', 'last' => '01-14', 'days' => 10]], $routes['transplant']['windows']);
+        $weeks = CropCsv::standard()->find('broccoli')->seedling?->days() ?? 0;
+        self::assertSame(SowDay::of(1, 5)->plus(-$weeks)->iso(), $routes['transplant']['under_cover'][0]['first']);
+        self::assertSame(['Set by Wren: The fair.', 'by hand, 1 March 2026'], [$routes['transplant']['derivation'][0]['label'], $routes['transplant']['derivation'][0]['source']]);
+    }
+
+    public function test_dates_the_record_speaks_against_are_warned_of(): void
+    {
+        $dossier = $this->dossier('broccoli');
+        self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], CropDossier::disagreements($dossier, $this->own()));
+        $windows = CropDossier::sheet($dossier, CropDossier::REPLAY, ProofStandard::Reliable)['routes'][1]['windows'][0];
+        $good = new OwnDates(['transplant' => [new SowingWindow(SowDay::fromIso($windows['first']), SowDay::fromIso($windows['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
+        self::assertSame([], CropDossier::disagreements($dossier, $good));
+    }
+
+    public function test_the_ribbon_accounts_for_every_year_of_every_day_and_holds_no_outcome_that_never_came(): void
+    {
+        $ribbon = $this->dossier('bush-bean')['replay'][0]['ribbon'];
+        self::assertArrayNotHasKey('day-length', $ribbon['outcomes']);
+        foreach ([90, 140, 200] as $day) {
+            self::assertContains(array_sum(array_map(static fn (array $counts): int => $counts[$day], $ribbon['outcomes'])), [13, 14]);
+        }
+        self::assertCount(365, $ribbon['reliability']);
+        self::assertSame(Route::Direct->value, $this->dossier('bush-bean')['replay'][0]['route']);
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Window;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Exchange\CropCsv;
+use Anthesis\Record\Day;
+use Anthesis\Record\SowDay;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Runs;
+use Anthesis\Window\DerivationLine;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\ReasonSpan;
+use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\RouteWindows;
+use Anthesis\Window\SowingWindow;
+use Closure;
+use PHPUnit\Framework\TestCase;
+
+/** Windows from runs the test makes up: ten years, an outcome for each year and sow day. */
+final class ReplayWindowsTest extends TestCase
+{
+    private const HARVEST = 1;
+
+    private const FREEZE_YOUNG = 4;
+
+    private const FREEZE_LATE = 7;
+
+    private const HEAT = 9;
+
+    /** @param  Closure(int, int): int  $outcome  code by year 0…9 and sow day */
+    private function windows(Closure $outcome, string $crop = 'radish', Route $route = Route::Direct, float $share = 0.8, ?SowDay $from = null): RouteWindows
+    {
+        $sowDays = $outcomes = $waits = $harvests = $ups = $ends = [];
+        for ($year = 0; $year < 10; $year++) {
+            for ($day = 1; $day <= SowDay::YEAR; $day++) {
+                $sowDays[] = $day;
+                $outcomes[] = $outcome($year, $day);
+                $waits[] = 30 + $year;
+                $harvests[] = 10;
+                $ups[] = $ends[] = 0;
+            }
+        }
+        $ribbon = OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), $sowDays, $outcomes, $waits, $harvests, $ups, $ends));
+
+        return (new ReplayWindows($this->crop($crop), $route, $ribbon, $from ?? SowDay::of(1, 1), 'open ground'))->at($share);
+    }
+
+    private function crop(string $slug): Crop
+    {
+        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+    }
+
+    /** @return list<array{int, int}> */
+    private function days(RouteWindows $windows): array
+    {
+        return array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $windows->windows);
+    }
+
+    public function test_a_window_is_where_the_seven_day_mean_reaches_the_standard(): void
+    {
+        // Every year comes to a harvest from day 100 to 200. The mean of seven days is 6/7 at the first day but two, 5/7 before it.
+        $windows = $this->windows(static fn (int $year, int $day): int => $day >= 100 && $day <= 200 ? self::HARVEST : self::FREEZE_YOUNG);
+        self::assertSame([[102, 198]], $this->days($windows));
+        self::assertSame([[101, 199]], $this->days($this->windows(static fn (int $y, int $d): int => $d >= 100 && $d <= 200 ? self::HARVEST : self::FREEZE_YOUNG, share: 0.6)));
+    }
+
+    public function test_eight_years_of_ten_are_reliable_and_seven_are_fair(): void
+    {
+        $in = static fn (int $years): Closure => static fn (int $year, int $day): int => $day >= 100 && $day <= 200 && $year < $years ? self::HARVEST : self::HEAT;
+        self::assertSame([[103, 197]], $this->days($this->windows($in(8))));
+        $seven = $this->windows($in(7));
+        self::assertSame([], $this->days($seven));
+        self::assertSame([[101, 199]], array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $seven->fair), 'five of seven days at 0.7');
+        self::assertSame(['replay', 'none'], array_map(static fn (DerivationLine $l): string => $l->key, $seven->derivation));
+        self::assertSame('at best in 7 of 10 years', $seven->derivation[1]->source);
+    }
+
+    public function test_fewer_than_five_days_are_no_window_and_a_window_may_run_over_the_new_year(): void
+    {
+        self::assertSame([], $this->days($this->windows(static fn (int $y, int $d): int => $d >= 100 && $d <= 106 ? self::HARVEST : self::HEAT)));
+        $over = static fn (int $y, int $d): int => $d >= 340 || $d <= 30 ? self::HARVEST : self::HEAT;
+        self::assertSame([[342, 28]], $this->days($this->windows($over)));
+        self::assertSame([[342, 28]], $this->days($this->windows($over, from: SowDay::of(7, 1))), 'wherever the year is cut');
+    }
+
+    public function test_the_whole_year_is_one_window_from_midwinter(): void
+    {
+        $windows = $this->windows(static fn (): int => self::HARVEST, from: SowDay::of(7, 1));
+        self::assertTrue($windows->windows[0]->isAllYear());
+        self::assertSame('07-01', $windows->windows[0]->first->iso());
+        self::assertSame([], $windows->reasons);
+        self::assertContains('all-year', array_map(static fn (DerivationLine $l): string => $l->key, $windows->derivation));
+    }
+
+    public function test_the_reason_outside_is_the_most_frequent_loss(): void
+    {
+        $windows = $this->windows(static fn (int $year, int $day): int => match (true) {
+            $day < 100 => $year < 6 ? self::FREEZE_YOUNG : self::HEAT,
+            $day <= 200 => self::HARVEST,
+            default => self::FREEZE_LATE,
+        });
+        $reasons = array_map(static fn (ReasonSpan $r): array => [$r->first->number, $r->last->number, $r->reason], $windows->reasons);
+        self::assertSame([[1, 99, Outcome::FreezeYoung], [201, 365, Outcome::FreezeLate]], array_values(array_filter($reasons, static fn (array $r): bool => $r[1] - $r[0] > 5)));
+        $first = array_values(array_filter($windows->derivation, static fn (DerivationLine $l): bool => $l->key === 'first'))[0];
+        self::assertSame(102, $first->date?->number);
+        self::assertStringStartsWith('harvest in 8 of 10 years (mean of 7 days)', $first->source);
+    }
+
+    public function test_evidence_gives_the_best_day_the_slack_and_when_harvest_comes(): void
+    {
+        // All years from 100 to 150, seven of ten on to 180.
+        $windows = $this->windows(static fn (int $year, int $day): int => $day >= 100 && ($day <= 150 || $day <= 180 && $year < 7) ? self::HARVEST : self::FREEZE_LATE);
+        [$evidence] = $windows->evidence;
+        self::assertSame([[102, 151]], $this->days($windows));
+        self::assertSame([125, 10, 10], [$evidence->best->number, $evidence->harvests, $evidence->years], 'the middle of the days that are equally good');
+        self::assertSame(179 - 151, $evidence->slackDays);
+        // Days to harvest are 30 … 39: their 10, 50 and 90 % are 30, 35 and 39 (type 6, rounded).
+        self::assertSame([132, 137, 141], array_map(static fn (SowDay $d): int => $d->number, $evidence->fromFirst ?? []));
+    }
+
+    public function test_slack_ends_where_the_next_window_begins(): void
+    {
+        $windows = $this->windows(static fn (int $year, int $day): int => $day >= 100 && $day <= 200 && ($day < 140 || $day > 160 || $year < 6) ? self::HARVEST : self::HEAT);
+        self::assertCount(2, $windows->windows);
+        self::assertSame($windows->windows[0]->last->daysUntil($windows->windows[1]->first) - 1, $windows->evidence[0]->slackDays);
+    }
+
+    public function test_plants_that_are_set_out_are_started_their_weeks_before(): void
+    {
+        $windows = $this->windows(static fn (int $y, int $d): int => $d >= 100 && $d <= 200 ? self::HARVEST : self::HEAT, 'broccoli', Route::Transplant);
+        $days = $this->crop('broccoli')->seedling?->days() ?? 0;
+        self::assertSame([[102 - $days, 198 - $days]], array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $windows->underCover));
+        self::assertContains('under-cover', array_map(static fn (DerivationLine $l): string => $l->key, $windows->derivation));
+    }
+
+    public function test_standards_of_proof_grow_bolder(): void
+    {
+        self::assertSame([0.9, 0.8, 0.6], array_map(static fn (ProofStandard $s): float => $s->share(), ProofStandard::cases()));
+    }
+}

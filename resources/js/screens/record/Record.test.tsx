@@ -1,0 +1,174 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { Record } from './Record';
+
+const flat = (value: number) => Array.from({ length: 365 }, () => value);
+const seasons = Array.from({ length: 20 }, (_, i) => ({
+    season: 1996 + i,
+    first: '10-10',
+    last: '04-25',
+    first_date: `${1995 + i}-10-10`,
+    last_date: `${1996 + i}-04-25`,
+}));
+const threshold = (name: string, celsius: number, none = false) => ({
+    threshold: name,
+    celsius,
+    in_words: name,
+    seasons: none
+        ? seasons.map(({ season }) => ({ season, first: null, last: null, first_date: null, last_date: null }))
+        : seasons,
+    to_come: flat(none ? 0 : 12),
+    has_come: flat(none ? 0 : 4),
+    trend: none
+        ? null
+        : { days_per_decade: -1.2, p: 0.04, in_words: 'The last freeze comes 1.2 days earlier per decade.' },
+});
+const risk = (name: string, date: string | null) => ({ risk: 0.5, in_words: name, date, earliest: date, latest: null });
+const freezes = (name: string, celsius: number, date: string | null) => ({
+    threshold: name,
+    celsius,
+    in_words: name,
+    last: [risk('1 year in 2', date)],
+    first: [risk('1 year in 2', date)],
+    free_days: [168],
+});
+const climate = (date: string, none = false) => ({
+    ruler: {
+        starts: '01-01',
+        seasons: 20,
+        short_record: false,
+        freeze_chance: flat(0.2),
+        hot_chance: flat(0),
+        soil: flat(11),
+        day_length: flat(13.5),
+        freeze_to_come: flat(12),
+        freeze_has_come: flat(4),
+        freezes: [freezes('frost-possible', 2.2, date), freezes('light-freeze', 0, none ? null : date)],
+    },
+    climate: {
+        season_starts: '07-15',
+        thresholds: [threshold('frost-possible', 2.2), threshold('light-freeze', 0, none)],
+        hardiness: { mean_extreme_minimum: -15.2, half_zone: '7a' },
+        heat: [{ celsius: 30, days_a_year: 23.2, first: '06-12', last: '08-20' }],
+        degree_days: [{ base: 5, a_year: 2486 }],
+        day_lengths: [
+            { hours: 10, reached: '02-10', lost: '11-03', days: 266 },
+            { hours: 8, reached: null, lost: null, days: 365 },
+        ],
+        sites: [
+            {
+                site: 'open ground',
+                soil: flat(11),
+                soil_dates: [
+                    { celsius: 10, one_year_in_two: '04-10', four_years_in_five: '04-22' },
+                    { celsius: 18, one_year_in_two: null, four_years_in_five: null },
+                ],
+            },
+            { site: 'cold frame', soil: flat(16), soil_dates: [] },
+        ],
+        normals: { minimum: flat(4), maximum: flat(16) },
+        completeness: [{ year: 1996, months: [31, 20, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] }],
+    },
+});
+const zone = {
+    slug: 'bench',
+    name: 'Bench',
+    years: null,
+    record: { station: 'Bench', first: '1995-01-01', last: '2026-04-19', checksum: 'a' },
+};
+const answers = {
+    'GET /api/session': EDUCATOR,
+    'GET /api/zones': [
+        { ...zone },
+        { ...zone, slug: 'meadow', name: 'High Meadow' },
+        { ...zone, slug: 'new', name: 'New', record: null },
+    ],
+    'GET /api/zones/bench': zone,
+    'GET /api/zones/bench/climate': climate('04-25'),
+    'GET /api/zones/meadow/climate': climate('05-28'),
+    'GET /api/zones/bench/climate?from=1996&to=2005': climate('05-02'),
+};
+const at = (part: string) => [`/desk/zones/bench/record/${part}`, '/desk/zones/:zone/record/:part?'] as const;
+
+describe('the record', () => {
+    it('reads the freezes to come on a day at every threshold', async () => {
+        fakeServer(answers);
+        show(<Record />, ...at('freezes?on=04-20'));
+        expect(
+            await screen.findByText('A freeze (0 °C) still came on or after this day in 12 of 20 years.'),
+        ).toBeTruthy();
+        expect(screen.getByText('The last freeze comes 1.2 days earlier per decade.')).toBeTruthy();
+        expect(screen.getAllByText('25 Apr').length).toBeGreaterThan(0);
+        fireEvent.keyDown(window, { key: ']' });
+        expect(screen.getByText('On 27 April')).toBeTruthy();
+    });
+
+    it('of a place without freezes says so and draws nothing that is not', async () => {
+        fakeServer({ ...answers, 'GET /api/zones/bench/climate': climate('04-25', true) });
+        show(<Record />, ...at('freezes?on=04-20'));
+        expect(await screen.findByText('No year on record had a freeze (0 °C).')).toBeTruthy();
+        expect(screen.getByText('There are too few freezes on record to tell.')).toBeTruthy();
+        expect(document.body.innerHTML).not.toContain('NaN');
+        expect(document.body.innerHTML).not.toContain('undefined');
+    });
+
+    it('is held against another zone, and against other years', async () => {
+        fakeServer(answers);
+        show(<Record />, ...at('freezes'));
+        const against = await screen.findByLabelText('Held against');
+        await waitFor(() => expect(against.textContent).toContain('1996 to 2005'));
+        expect(against.textContent).not.toContain('New');
+        fireEvent.change(against, { target: { value: 'meadow' } });
+        expect((await screen.findAllByText('28 May')).length).toBeGreaterThan(0);
+        fireEvent.change(against, { target: { value: '1996-2005' } });
+        expect((await screen.findAllByText('2 May')).length).toBeGreaterThan(0);
+    });
+
+    it('leans on the years chosen', async () => {
+        const asked = fakeServer({
+            ...answers,
+            'PUT /api/zones/bench/years': { id: 3, state: 'running', step: 'x', done: 0, total: 0 },
+            'GET /api/computations/3': { id: 3, state: 'cancelled', step: 'cancelled', done: 0, total: 0 },
+        });
+        show(<Record />, ...at('freezes'));
+        fireEvent.change(await screen.findByLabelText('Years leaned on'), { target: { value: '15' } });
+        expect(await screen.findByText('Cancelled. What was there before stays in use.')).toBeTruthy();
+        expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({ years: 15 });
+    });
+
+    it('tells soil, air and light of a day, at any site', async () => {
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench/climate/years/2026': {
+                year: 2026,
+                minimum: flat(1.6),
+                maximum: flat(12),
+                soil: flat(9),
+            },
+        });
+        show(<Record />, ...at('course?on=04-20'));
+        expect(
+            await screen.findByText(/Usually 4 °C at night and 16 °C by day; soil 11 °C, open ground; 13 h 30 min/),
+        ).toBeTruthy();
+        expect(await screen.findByText('In 2026: 2 °C and 12 °C; soil 9 °C in open ground.')).toBeTruthy();
+        fireEvent.change(screen.getByLabelText('Soil of'), { target: { value: 'cold frame' } });
+        expect(screen.getByText(/soil 16 °C, cold frame/)).toBeTruthy();
+        expect(screen.getByText('10 Apr; 22 Apr')).toBeTruthy();
+        expect(screen.queryByText('8 h')).toBeNull();
+    });
+
+    it('of a zone without one begins with bringing a file', async () => {
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench': { ...zone, record: null },
+            'GET /api/zones/bench/stations': { stations: [], set_aside: [], filled_in: [], filled_in_count: 0 },
+            'GET /api/zones/bench/record-imports': [],
+            'GET /api/zones/bench/climate': new Refused(404, { message: 'not yet' }),
+        });
+        show(<Record />, ...at('freezes'));
+        expect(await screen.findByText('No record yet')).toBeTruthy();
+        expect(await screen.findByText('None yet.')).toBeTruthy();
+        expect(screen.getByText('Bring a station file')).toBeTruthy();
+    });
+});

@@ -1,0 +1,69 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Zone } from '../../api/client';
+import { fakeServer, show } from '../../testing';
+import { Comparison } from './Comparison';
+
+const row = (zone: string, more: object) => ({
+    zone,
+    seasons: 30,
+    last: ['04-25', '05-04', '05-10'],
+    first: ['10-10', '10-06', '09-29'],
+    free_days: 168,
+    hot_days: 23.2,
+    soil_10: '04-10',
+    hardiness: '7a',
+    like: [],
+    ...more,
+});
+const zones = [
+    { slug: 'bench', name: 'Orchard Bench', settlements: [{ name: 'Fennick', postcode: '70131' }] },
+    { slug: 'meadow', name: 'High Meadow', settlements: [] },
+    { slug: 'sound', name: 'Sound', settlements: [] },
+] as unknown as Zone[];
+const names = () => screen.getAllByRole('link').map((link) => link.textContent);
+
+describe('zones side by side', () => {
+    it('stand with their settlements, and say which are not told apart', async () => {
+        fakeServer({
+            'GET /api/zone-comparison': {
+                rows: [
+                    row('sound', { free_days: null, last: [null], first: [null] }),
+                    row('bench', { like: ['meadow'] }),
+                ],
+            },
+        });
+        show(<Comparison zones={zones} />);
+        expect(await screen.findByText('Fennick')).toBeTruthy();
+        expect(screen.getByText('High Meadow')).toBeTruthy();
+        expect(screen.getByText('all')).toBeTruthy();
+        expect(screen.getAllByText('none').length).toBe(4);
+    });
+
+    it('are sorted by what is asked for', async () => {
+        fakeServer({
+            'GET /api/zone-comparison': {
+                rows: [
+                    row('bench', { hot_days: 23, last: ['04-25'], soil_10: '04-10' }),
+                    row('meadow', { hot_days: 2, free_days: 101, last: ['05-28'], soil_10: null }),
+                    row('sound', { hot_days: 40, free_days: 300, last: ['01-31'], soil_10: '01-01' }),
+                ],
+            },
+        });
+        show(<Comparison zones={zones} />);
+        const by = await screen.findByLabelText('Sorted by');
+        expect(names()).toEqual(['Sound', 'Orchard Bench', 'High Meadow']);
+        fireEvent.change(by, { target: { value: '1' } });
+        expect(names()).toEqual(['Sound', 'Orchard Bench', 'High Meadow']);
+        fireEvent.change(by, { target: { value: '3' } });
+        expect(names().at(-1)).toBe('High Meadow');
+        fireEvent.change(by, { target: { value: '2' } });
+        expect(names()[0]).toBe('Sound');
+    });
+
+    it('are not shown where there is only one', () => {
+        fakeServer({ 'GET /api/zone-comparison': { rows: [row('bench', {})] } });
+        const { container } = show(<Comparison zones={zones} />);
+        expect(container.querySelector('table')).toBeNull();
+    });
+});
