@@ -24,7 +24,7 @@ final class ZoneClimates
         $computations = [];
         foreach (Zone::query()->with('currentComputation')->orderBy('name')->get() as $zone) {
             /** @var Zone $zone */
-            if ($zone->currentComputation !== null) {
+            if ($zone->currentComputation?->ruler_hash !== null) {
                 $computations[$zone->slug] = $zone->currentComputation;
             }
         }

@@ -4,16 +4,26 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\QueueComputation;
+use App\Models\Computation;
 use App\Models\User;
+use App\Models\Zone;
 use Illuminate\Database\Seeder;
 
-/** Sows the demonstration into an empty database and leaves any other alone. */
+/** Sows the demonstration into an empty database; in any other, has zones computed anew whose results an update put aside. */
 class DatabaseSeeder extends Seeder
 {
-    public function run(): void
+    public function run(QueueComputation $queue): void
     {
         if (User::query()->doesntExist()) {
             $this->call(DemoSeeder::class);
+        }
+        foreach (Zone::query()->with('currentComputation', 'latestComputation')->get() as $zone) {
+            /** @var Zone $zone */
+            $current = $zone->currentComputation;
+            if ($current !== null && $current->ruler_hash === null && $zone->latestComputation?->state !== Computation::QUEUED) {
+                $queue->execute($zone, null);
+            }
         }
     }
 }
