@@ -182,7 +182,7 @@ final class Replay
                 $bulbing = $ready < $days ? $nextBulbing[$ready] : $never;
                 $none = $bulbing > $horizon;
                 $killedBefore = $killed < $bulbing && $killed <= $horizon;
-                if (! $killedBefore && ($none || ($growth[$bulbing + 1] - $grownBefore) / $juvenile < self::FULL_SIZE - self::ROUNDING)) {
+                if (! $killedBefore && ($none || self::FULL_SIZE * $juvenile - self::ROUNDING > $growth[$bulbing + 1] - $grownBefore)) {
                     $outcomes[$sown] = $outcome = 6;
                     $ends[$sown] = $end = $none ? $horizon : $bulbing;
 

@@ -8,6 +8,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
+use Anthesis\Exchange\CropParameters;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
@@ -85,6 +86,14 @@ final class ReplayTest extends TestCase
     {
         $runs = (new Replay($this->steady(11, 21, 1100), Latitude::of(5.0), Site::openGround()))->runs($this->crop('onion-long-day'), Route::Transplant)->all();
         self::assertSame(['day-length'], array_values(array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs))));
+    }
+
+    public function test_a_bulb_without_a_juvenile_time_is_full_sized_whenever_it_starts(): void
+    {
+        $parameters = ['juvenile' => 0] + Fixtures::json('replay-north.json')[8]['parameters'];
+        $runs = (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs(CropParameters::fromJson((string) json_encode($parameters)), Route::Direct);
+        $outcomes = array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs->all()));
+        self::assertContains('harvest', $outcomes);
     }
 
     public function test_no_run_with_a_long_gap_before_its_horizon_counts_and_short_gaps_are_bridged(): void

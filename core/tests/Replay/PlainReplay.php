@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Replay;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\GrowthResponse;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Maturity;
+use Anthesis\Crop\Route;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\SowDay;
+use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilTemperature;
+use Anthesis\Sun\DayLength;
+use Anthesis\Sun\Radiation;
+
+/**
+ * The replay as one would do it by hand: a loop over the days of each run, in the order docs/method.md tells it. Slow, plain,
+ * and written without a look at the fast one, which must agree with it.
+ */
+final class PlainReplay
+{
+    private const HORIZON = 330;
+
+    /** @var list<float|null> */
+    private array $soil;
+
+    private DailyRecord $days;
+
+    public function __construct(private readonly DailyRecord $record, private readonly Latitude $latitude, private readonly Site $site, private readonly LightSchool $light)
+    {
+        $this->days = $record->bridged();
+        $this->soil = SoilTemperature::of($record, $latitude, $site)->dailyMean;
+    }
+
+    /** @return array{string, int|null, int}|null outcome, days to first harvest, days of harvest; null: does not count */
+    public function run(Crop $crop, Route $route, int $sown): ?array
+    {
+        $up = $sown;
+        if ($route === Route::Direct) {
+            $limit = $sown + $crop->emergence->maxDays;
+            $sum = $soil = 0.0;
+            $up = null;
+            for ($day = $sown + 1; $day <= $limit && $up === null; $day++) {
+                if ($day >= $this->days->days()) {
+                    return null;
+                }
+                $sum += $crop->emergence->rateAt($this->soil[$day] ?? 0.0);
+                $soil += $this->soil[$day] ?? 0.0;
+                $up = $sum >= 1 - 1e-9 ? $day : null;
+            }
+            if ($up === null) {
+                return $this->whole($sown, $limit) ? [$soil / $crop->emergence->maxDays < $crop->refC + 2 ? 'no-emergence-cold' : 'no-emergence-hot', null, 0] : null;
+            }
+        }
+        $horizon = $up + self::HORIZON;
+        if ($horizon >= $this->days->days() || ! $this->whole($sown, $horizon)) {
+            return null;
+        }
+
+        return $this->season($crop, $route, $sown, $up, $horizon);
+    }
+
+    /** @return array{string, int|null, int} */
+    private function season(Crop $crop, Route $route, int $sown, int $up, int $horizon): array
+    {
+        $maturity = new Maturity($crop);
+        $needed = $maturity->growthDays($route);
+        $response = new GrowthResponse($crop);
+        $bulb = $crop->criticalDayHours;
+        $last = min($horizon + 60, $this->days->days() - 1);
+        $growth = [$up => 0.0];
+        for ($day = $up + 1; $day <= $last; $day++) {
+            $growth[$day] = $growth[$day - 1] + $response->at($this->mean($day)) * $this->light->share(Radiation::onDay($this->latitude, $this->sowDay($day)), $this->hours($day));
+        }
+        $reached = static function (float $asked, int $from) use ($growth, $last): int {
+            for ($day = $from; $day <= $last; $day++) {
+                if ($asked - 1e-9 <= $growth[$day] - $growth[$from]) {
+                    return $day;
+                }
+            }
+
+            return PHP_INT_MAX;
+        };
+        $young = $reached($crop->youngShare * $needed, $up);
+        for ($day = $up + 1; $day <= min($young, $horizon); $day++) {
+            if ($this->night($day) <= $crop->killYoungC) {
+                return ['freeze-young', null, 0];
+            }
+        }
+        if ($bulb === null && $growth[$up + 14] < 3.0) {
+            $warmth = 0.0;
+            for ($day = $up + 1; $day <= $up + 14; $day++) {
+                $warmth += $this->mean($day) / 14;
+            }
+            if ($route === Route::Transplant || $warmth > $crop->refC) {
+                return ['stunted', null, 0];
+            }
+        }
+        $killed = PHP_INT_MAX;
+        for ($day = $young === PHP_INT_MAX ? $last + 1 : $young + 1; $day <= $last && $killed === PHP_INT_MAX; $day++) {
+            $killed = $this->night($day) <= $crop->killC ? $day : PHP_INT_MAX;
+        }
+        $chilled = $crop->chillDays > 0 ? $this->chillDay($sown, (int) $crop->chillDays, $last) : $sown;
+        $mature = $reached($needed, $up);
+        $heatFrom = $reached($crop->heatFrom * $needed, $up);
+        if ($bulb !== null) {
+            $juvenile = $maturity->juvenileDays($route);
+            $start = PHP_INT_MAX;
+            for ($day = max($reached(0.2 * $juvenile, $up), $chilled); $day <= $horizon && $start === PHP_INT_MAX; $day++) {
+                $start = $this->hours($day) >= $bulb ? $day : PHP_INT_MAX;
+            }
+            $frozen = $killed < $start && $killed <= $horizon;
+            if (! $frozen && ($start === PHP_INT_MAX || $growth[$start] < 0.75 * $juvenile - 1e-9)) {
+                return ['day-length', null, 0];
+            }
+            $mature = $start === PHP_INT_MAX ? PHP_INT_MAX : max($mature, $reached(0.4 * $needed, $start));
+            $heatFrom = $start;
+        } elseif ($crop->chillDays > 0) {
+            $mature = $chilled > $last ? PHP_INT_MAX : max($mature, $chilled < $up ? $this->afterChill($growth, $up, 0.1 * $needed, $last) : $reached(0.1 * $needed, $chilled));
+        }
+        $stops = ['freeze-late' => $killed, 'cold-bolt' => $this->bolted($crop, $up, $last), 'heat' => $this->heat($crop, $up, $heatFrom, $last), 'out-of-time' => $horizon];
+        $stop = min($stops);
+        if ($stop <= $mature) {
+            return [(string) array_search($stop, $stops, true), null, 0];
+        }
+        $harvest = min($crop->harvestDays, $stop - $mature);
+
+        return [$harvest < $crop->minHarvestDays ? 'short-harvest' : 'harvest', $mature - $sown, $harvest];
+    }
+
+    /** @param  array<int, float>  $growth */
+    private function afterChill(array $growth, int $up, float $asked, int $last): int
+    {
+        for ($day = $up; $day <= $last; $day++) {
+            if ($growth[$day] >= $asked - 1e-9) {
+                return $day;
+            }
+        }
+
+        return PHP_INT_MAX;
+    }
+
+    private function bolted(Crop $crop, int $up, int $last): int
+    {
+        if (! $crop->boltChillDays) {
+            return PHP_INT_MAX;
+        }
+        for ($day = $this->chillDay($up, $crop->boltChillDays, $last); $day <= $last; $day++) {
+            if ($this->hours($day) >= 12.5) {
+                return $day;
+            }
+        }
+
+        return PHP_INT_MAX;
+    }
+
+    private function heat(Crop $crop, int $up, int $from, int $last): int
+    {
+        $hot = $scorched = 0;
+        for ($day = $up + 1; $day <= $last; $day++) {
+            $hot += $day > $from && ($this->days->maximum[$day] ?? -99) + $this->site->air >= $crop->heatC ? 1 : 0;
+            $scorched += $this->mean($day) >= $crop->ceilingC ? 1 : 0;
+            if ($hot === $crop->heatDays || $scorched === 21) {
+                return $day;
+            }
+        }
+
+        return PHP_INT_MAX;
+    }
+
+    private function chillDay(int $from, int $asked, int $last): int
+    {
+        $days = 0;
+        for ($day = $from + 1; $day <= $last; $day++) {
+            $days += $this->mean($day) >= 0.0 && $this->mean($day) <= 10.0 && $this->whole($day, $day) ? 1 : 0;
+            if ($days === $asked) {
+                return $day;
+            }
+        }
+
+        return PHP_INT_MAX;
+    }
+
+    private function whole(int $from, int $to): bool
+    {
+        for ($day = $from; $day <= $to; $day++) {
+            if (($this->days->minimum[$day] ?? null) === null || ($this->days->maximum[$day] ?? null) === null) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function mean(int $day): float
+    {
+        return (($this->days->minimum[$day] ?? 0.0) + ($this->days->maximum[$day] ?? 0.0)) / 2 + $this->site->air;
+    }
+
+    private function night(int $day): float
+    {
+        return ($this->days->minimum[$day] ?? 99.0) + $this->site->air + $this->site->protection;
+    }
+
+    private function hours(int $day): float
+    {
+        return DayLength::hours($this->latitude, $this->sowDay($day));
+    }
+
+    private function sowDay(int $day): SowDay
+    {
+        return SowDay::fromNumber(Day::sowDayOf($this->record->first->number + $day));
+    }
+}
