@@ -105,6 +105,20 @@ describe('the windows of a zone', () => {
         );
     });
 
+    it('are walked through in the order they are seen in', async () => {
+        const asked = fakeServer(answers);
+        show(<Windows />, ...at('?by=next&on=05-20'));
+        await screen.findByText('4 of 4 crops');
+        fireEvent.keyDown(window, { key: 'j' });
+        fireEvent.keyDown(window, { key: 'j' });
+        fireEvent.keyDown(window, { key: 'j' });
+        await waitFor(() => expect(asked.some((a) => a.what.endsWith('/windows/pumpkin'))).toBe(true));
+        const crops = asked.map((a) => /windows\/(\w+)$/.exec(a.what)?.[1]).filter(Boolean);
+        expect(crops).toEqual(['radish', 'bean', 'pumpkin']);
+        fireEvent.keyDown(window, { key: 'Escape' });
+        expect(await screen.findByText('On 20 May')).toBeTruthy();
+    });
+
     it('by a bolder standard are looked at first, and then used in the calendar', async () => {
         const bold = { ...windows, method: { ...windows.method, standard: 'bold' } };
         const asked = fakeServer({

@@ -166,11 +166,14 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
         [setParams],
     );
     const move = (days: number) => set('on', monthDay(wrap(day + days)));
-    const step = (by: number) => {
-        const at = crops.findIndex((crop) => crop.slug === chosen);
-        const next =
-            crops[at === -1 ? (by > 0 ? 0 : crops.length - 1) : Math.min(crops.length - 1, Math.max(0, at + by))];
-        if (next) set('crop', next.slug);
+    const by = params.get('by') ?? 'family';
+    const rows = useMemo(() => layOut(grouped(crops, by, day)), [crops, by, day]);
+    /** The next or the one before, in the order they are seen in. */
+    const step = (to: number) => {
+        const at = rows.crops.findIndex(({ crop }) => crop.slug === chosen);
+        const last = rows.crops.length - 1;
+        const next = rows.crops[at === -1 ? (to > 0 ? 0 : last) : Math.min(last, Math.max(0, at + to))];
+        if (next) set('crop', next.crop.slug);
     };
     useKeys({
         '/': () => find.current?.focus(),
@@ -191,8 +194,6 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
         const x = event.clientX - event.currentTarget.getBoundingClientRect().left - LABELS;
         if (x >= 0 && x <= scale.width) set('on', monthDay(scale.day(x)));
     };
-    const by = params.get('by') ?? 'family';
-    const rows = useMemo(() => layOut(grouped(crops, by, day)), [crops, by, day]);
     const at = chosen === null ? undefined : rows.crops.find(({ crop }) => crop.slug === chosen);
     const [top, bottom] = [at?.y, at && at.y + at.height];
     // A row that is not drawn cannot be scrolled to, so the sheet is scrolled to where it will be.
@@ -226,8 +227,9 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                         value={asked}
                         onChange={(event) => setAsked(event.currentTarget.value)}
                         onKeyDown={(event) => {
-                            if (event.key === 'Enter' && crops[0]) {
-                                set('crop', crops[0].slug);
+                            const first = rows.crops[0]?.crop;
+                            if (event.key === 'Enter' && first) {
+                                set('crop', first.slug);
                                 event.currentTarget.blur();
                             }
                         }}
