@@ -49,6 +49,16 @@ final class Browser
         exec('rm -rf '.escapeshellarg($this->profile));
     }
 
+    /** Forgets who was logged in, what a device was taken for, and what stood on the console. */
+    public function asNew(): void
+    {
+        $this->devTools('Emulation.clearDeviceMetricsOverride', []);
+        $this->devTools('Emulation.setScriptExecutionDisabled', ['value' => false]);
+        $this->devTools('Network.clearBrowserCookies', []);
+        $this->driver->get('about:blank');
+        $this->errors();
+    }
+
     public function visit(string $path): self
     {
         $this->driver->get($this->base.$path);

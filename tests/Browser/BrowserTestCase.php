@@ -10,14 +10,19 @@ abstract class BrowserTestCase extends TestCase
 {
     protected Browser $browser;
 
+    /** Starting Chromium takes longer than most tests, so a class shares one; each test finds it as new. */
+    private static ?Browser $shared = null;
+
     protected function setUp(): void
     {
-        $this->browser = Browser::open();
+        $this->browser = self::$shared ??= Browser::open();
+        $this->browser->asNew();
     }
 
-    protected function tearDown(): void
+    public static function tearDownAfterClass(): void
     {
-        $this->browser->close();
+        self::$shared?->close();
+        self::$shared = null;
     }
 
     protected function logIn(string $email = 'wren@kestrel.example', string $password = 'kestrel-demo'): void
