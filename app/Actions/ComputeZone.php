@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use Anthesis\Calendar\CropDossier;
-use Anthesis\Climate\FreezeStatistics;
+use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Record\Latitude;
@@ -80,7 +80,7 @@ final class ComputeZone
             Results::keep($results);
             $computation->update(['step' => 'replaying every sowing date on every year', 'done' => min(count($crops), $computation->done + count($chunk))]);
         }
-        $short = ($evidence->freezes['light-freeze'] ?? null)?->count() < FreezeStatistics::SEASONS_FOR_CONFIDENCE;
+        $short = $evidence->freeze(FreezeThreshold::LightFreeze)->isShort();
         $computation->update([
             'state' => Computation::DONE,
             'step' => 'done',
