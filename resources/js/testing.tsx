@@ -19,7 +19,7 @@ export class Refused {
 
 export type Asked = { what: string; body: unknown };
 
-/** A server of canned answers; gives back what it was asked. An answer may be worked out from the body that was sent. */
+/** A server of canned answers; gives back what it was asked. An answer may be worked out from the body that was sent, and may be late. */
 export function fakeServer(answers: Answers): Asked[] {
     const asked: Asked[] = [];
     vi.stubGlobal('fetch', async (request: Request) => {
@@ -29,7 +29,7 @@ export function fakeServer(answers: Answers): Asked[] {
         const body = request.method === 'GET' ? null : type.includes('json') ? await request.json() : 'a form';
         asked.push({ what: what + url.search, body });
         const found = answers[what + url.search] ?? answers[what];
-        const answer = typeof found === 'function' ? (found as (body: unknown) => unknown)(body) : found;
+        const answer = await (typeof found === 'function' ? (found as (body: unknown) => unknown)(body) : found);
         if (answer === undefined) return Response.json({ message: `Nobody answers ${what}.` }, { status: 404 });
         if (answer instanceof Refused) return Response.json(answer.body, { status: answer.status });
         return Response.json({ data: answer }, { status: request.method === 'POST' ? 201 : 200 });

@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, Refusal, taken, type Computation, type Schema } from '../api/client';
+import { api, Refusal, stationFile, taken, type Computation, type ReadingChoices, type Schema } from '../api/client';
 
 /** What the screens ask the server for. Each fact has one key, so that a change is seen everywhere. */
 
@@ -283,6 +283,76 @@ export function useQuality(zone: string, station?: number) {
     return useQuery({
         queryKey: ['quality', zone, station],
         queryFn: () => taken(api.GET('/api/zones/{zone}/quality', { params: { path: { zone }, query: { station } } })),
+    });
+}
+
+/** A file is one and the same as long as these are; a query's key cannot hold the file itself. */
+const sameFile = (file: File | null) => file && [file.name, file.size, file.lastModified];
+
+/** What is understood of a file stands until the file or a choice changes, and is not kept for later. */
+const OF_A_FILE = { staleTime: Infinity, gcTime: 0, retry: false } as const;
+
+/** What is understood of a station's file, read as chosen; nothing is saved by it. */
+export function useRecordPreview(zone: string, file: File | null, choices: ReadingChoices) {
+    return useQuery({
+        ...OF_A_FILE,
+        // A new station's name and height change nothing of how its file is read.
+        queryKey: [
+            'preview',
+            zone,
+            sameFile(file),
+            { ...choices, station_name: undefined, station_height_m: undefined },
+        ],
+        enabled: file !== null,
+        queryFn: () => {
+            const body = stationFile(file as File, choices);
+            return taken(
+                api.POST('/api/zones/{zone}/record-previews', {
+                    params: { path: { zone } },
+                    body: body as never,
+                    bodySerializer: () => body,
+                }),
+            );
+        },
+    });
+}
+
+/** Keeps a station's file and has the zone computed with it. */
+export function useImportRecord(zone: string, onComputing: (computation: number) => void) {
+    return useMutation({
+        mutationFn: ({ file, choices }: { file: File; choices: ReadingChoices }) => {
+            const body = stationFile(file, choices);
+            return taken(
+                api.POST('/api/zones/{zone}/record-imports', {
+                    params: { path: { zone } },
+                    body: body as never,
+                    bodySerializer: () => body,
+                }),
+            );
+        },
+        onSuccess: (computation) => onComputing(computation.id),
+    });
+}
+
+/** Probe readings held against the model at a site. */
+export function useCalibration(zone: string, file: File | null, site: number | undefined, depth: number | undefined) {
+    return useQuery({
+        ...OF_A_FILE,
+        queryKey: ['calibration', zone, sameFile(file), site, depth],
+        enabled: file !== null && site !== undefined,
+        queryFn: () => {
+            const body = new FormData();
+            body.set('file', file as File);
+            body.set('site', String(site));
+            if (depth !== undefined) body.set('depth', String(depth));
+            return taken(
+                api.POST('/api/zones/{zone}/calibrations', {
+                    params: { path: { zone } },
+                    body: body as never,
+                    bodySerializer: () => body,
+                }),
+            );
+        },
     });
 }
 

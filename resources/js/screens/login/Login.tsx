@@ -2,7 +2,7 @@ import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { api, Refusal, taken } from '../../api/client';
+import { api, inWords, taken } from '../../api/client';
 
 export function Login() {
     const [email, setEmail] = useState('');
@@ -21,9 +21,7 @@ export function Login() {
             queries.setQueryData(['session'], session);
             navigate('/desk');
         } catch (refusal) {
-            setError(
-                refusal instanceof Refusal ? refusal.message : 'The server does not answer. Try again in a moment.',
-            );
+            setError(inWords(refusal, 'The server does not answer. Try again in a moment.'));
             setBusy(false);
         }
     };

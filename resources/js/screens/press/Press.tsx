@@ -2,7 +2,7 @@ import { Button, Textarea } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
-import { Refusal } from '../../api/client';
+import { inWords } from '../../api/client';
 import { useEditions, usePublish, useSession, useZone } from '../../app/data';
 import { dateInWords } from '../../charts/days';
 
@@ -47,9 +47,10 @@ export function Press() {
                             />
                             {publish.error && (
                                 <p role="alert" className="warning" style={{ marginTop: '0.8rem' }}>
-                                    {publish.error instanceof Refusal
-                                        ? publish.error.message
-                                        : 'The server does not answer. Nothing was published; try again.'}
+                                    {inWords(
+                                        publish.error,
+                                        'The server does not answer. Nothing was published; try again.',
+                                    )}
                                 </p>
                             )}
                             <Button type="submit" mt="md" loading={publish.isPending} disabled={note.trim() === ''}>

@@ -1,15 +1,7 @@
 import { FileInput, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import {
-    api,
-    Refusal,
-    stationFile,
-    taken,
-    type ReadingChoices,
-    type RecordPreview,
-    type Schema,
-    type Zone,
-} from '../../api/client';
+import { inWords, type ReadingChoices, type Schema, type Zone } from '../../api/client';
+import { useImportRecord, useRecordPreview } from '../../app/data';
 import { Layout } from './Layout';
 import { Preview } from './Preview';
 
@@ -27,81 +19,21 @@ export function BringFile({
 }) {
     const [file, setFile] = useState<File | null>(null);
     const [choices, setChoices] = useState<ReadingChoices>({});
-    const [preview, setPreview] = useState<RecordPreview | null>(null);
-    const [error, setError] = useState<string | null>(null);
-    const [busy, setBusy] = useState(false);
-
-    const send = async <T,>(
-        what: (body: FormData) => Promise<T>,
-        chosen: File,
-        overruled: ReadingChoices,
-    ): Promise<T | null> => {
-        setError(null);
-        if (chosen.size > MOST_MIB * 1024 * 1024) {
-            setError(
-                `The file is larger than ${MOST_MIB} MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.`,
-            );
-            return null;
-        }
-        setBusy(true);
-        try {
-            return await what(stationFile(chosen, overruled));
-        } catch (refusal) {
-            setError(
-                refusal instanceof Refusal
-                    ? refusal.message
-                    : 'The file did not reach the server. Nothing was saved; try again.',
-            );
-            return null;
-        } finally {
-            setBusy(false);
-        }
-    };
-    const to = { params: { path: { zone: zone.slug } } };
-    const look = async (chosen: File | null, overruled: ReadingChoices) => {
+    const tooLarge = file !== null && file.size > MOST_MIB * 1024 * 1024;
+    const preview = useRecordPreview(zone.slug, tooLarge ? null : file, choices);
+    const keep = useImportRecord(zone.slug, (computation) => {
+        bring(null, {});
+        onComputing(computation);
+    });
+    const bring = (chosen: File | null, overruled: ReadingChoices) => {
+        keep.reset();
         setFile(chosen);
         setChoices(overruled);
-        setPreview(null);
-        setError(null);
-        if (!chosen) return;
-        setPreview(
-            await send(
-                (body) =>
-                    taken(
-                        api.POST('/api/zones/{zone}/record-previews', {
-                            ...to,
-                            body: body as never,
-                            bodySerializer: () => body,
-                        }),
-                    ),
-                chosen,
-                overruled,
-            ),
-        );
     };
-    const keep = async () => {
-        if (!file || !preview) return;
-        // Of a file with several stations, the one shown is the one kept.
-        const station = preview.stations.length > 1 ? (preview.station ?? undefined) : choices.station;
-        const started = await send(
-            (body) =>
-                taken(
-                    api.POST('/api/zones/{zone}/record-imports', {
-                        ...to,
-                        body: body as never,
-                        bodySerializer: () => body,
-                    }),
-                ),
-            file,
-            { ...choices, station },
-        );
-        if (started) {
-            onComputing(started.id);
-            setPreview(null);
-            setFile(null);
-            setChoices({});
-        }
-    };
+    const error = keep.error ?? preview.error;
+    const understood = preview.data;
+    // Of a file with several stations, the one shown is the one kept.
+    const station = understood && understood.stations.length > 1 ? (understood.station ?? undefined) : choices.station;
     const isNew = choices.to_station === 'new';
     return (
         <section>
@@ -116,7 +48,7 @@ export function BringFile({
                         label="Of station"
                         value={choices.to_station ?? ''}
                         onChange={(event) =>
-                            void look(file, {
+                            bring(file, {
                                 ...choices,
                                 to_station: event.currentTarget.value || undefined,
                             })
@@ -158,7 +90,7 @@ export function BringFile({
                     accept=".csv,.txt,.tsv,.dly,.gz,text/csv,text/plain"
                     value={file}
                     onChange={(chosen) =>
-                        void look(chosen, {
+                        bring(chosen, {
                             to_station: choices.to_station,
                             station_name: choices.station_name,
                             station_height_m: choices.station_height_m,
@@ -169,21 +101,29 @@ export function BringFile({
             </Group>
             {file && (
                 <Layout
-                    names={preview?.choices ?? []}
-                    stations={preview?.stations ?? []}
-                    station={preview?.station ?? null}
+                    names={understood?.choices ?? []}
+                    stations={understood?.stations ?? []}
+                    station={understood?.station ?? null}
                     hasRecord={zone.record !== null && !isNew}
                     choices={choices}
-                    onChange={(changed) => void look(file, changed)}
+                    onChange={(changed) => bring(file, changed)}
                 />
             )}
-            {error && (
+            {preview.isFetching && <p role="status">Reading the file…</p>}
+            {(tooLarge || error) && (
                 <p role="alert" className="warning" style={{ marginTop: '0.8rem' }}>
-                    {error}
+                    {error
+                        ? inWords(error, 'The file did not reach the server. Nothing was saved; try again.')
+                        : `The file is larger than ${MOST_MIB} MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.`}
                 </p>
             )}
-            {preview && (
-                <Preview preview={preview} busy={busy} onKeep={() => void keep()} onLeave={() => void look(null, {})} />
+            {file && understood && (
+                <Preview
+                    preview={understood}
+                    busy={keep.isPending}
+                    onKeep={() => keep.mutate({ file, choices: { ...choices, station } })}
+                    onLeave={() => bring(null, {})}
+                />
             )}
         </section>
     );

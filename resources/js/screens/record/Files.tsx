@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { api, Refusal, taken, type Zone } from '../../api/client';
+import { api, inWords, taken, type Zone } from '../../api/client';
 import { useRecordImports, useSession, useStations } from '../../app/data';
 import { dateInWords } from '../../charts/days';
 import { BringFile } from './BringFile';
@@ -20,11 +20,7 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                 (await taken(api.POST('/api/record-imports/{import}/use', { params: { path: { import: id } } }))).id,
             );
         } catch (refusal) {
-            setError(
-                refusal instanceof Refusal
-                    ? refusal.message
-                    : 'The server does not answer. Nothing was changed; try again.',
-            );
+            setError(inWords(refusal, 'The server does not answer. Nothing was changed; try again.'));
         }
     };
     return (

@@ -76,6 +76,40 @@ describe('probe readings', () => {
         expect(screen.queryByText('elsewhere')).toBeNull();
     });
 
+    it('wait for the sites when the file is chosen sooner', async () => {
+        let come: (sites: unknown) => void = () => {};
+        const asked = fakeServer({
+            ...answers,
+            'GET /api/sites': () => new Promise((resolve) => (come = resolve)),
+            'POST /api/zones/bench/calibrations': found,
+        });
+        show(<Readings zone="bench" />);
+        await bring();
+        expect(asked.filter((a) => a.what.startsWith('POST'))).toEqual([]);
+        come([open]);
+        expect(await screen.findByText('3 of 4 readings count, at 5 cm, open ground.')).toBeTruthy();
+        expect(screen.queryByRole('alert')).toBeNull();
+    });
+
+    it('show the answer to what was chosen last, though an earlier one comes later', async () => {
+        const late: ((answer: unknown) => void)[] = [];
+        fakeServer({
+            ...answers,
+            'GET /api/sites': [open, { ...open, id: 3, name: 'raised bed' }],
+            'POST /api/zones/bench/calibrations': () => new Promise((resolve) => late.push(resolve)),
+        });
+        show(<Readings zone="bench" />);
+        await bring();
+        await waitFor(() => expect(late).toHaveLength(1));
+        fireEvent.change(await screen.findByLabelText('Taken at'), { target: { value: '3' } });
+        await waitFor(() => expect(late).toHaveLength(2));
+        late[1]?.({ ...found, site: { ...open, id: 3, name: 'raised bed' } });
+        late[0]?.(found);
+        expect(await screen.findByText('3 of 4 readings count, at 5 cm, raised bed.')).toBeTruthy();
+        await new Promise((resolve) => setTimeout(resolve, 20));
+        expect(screen.queryByText('3 of 4 readings count, at 5 cm, open ground.')).toBeNull();
+    });
+
     it('are refused with the place in the file', async () => {
         fakeServer({
             ...answers,

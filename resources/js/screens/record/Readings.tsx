@@ -1,8 +1,8 @@
 import { Button, FileInput, Group, NativeSelect, TextInput } from '@mantine/core';
 import { line } from 'd3-shape';
 import { useState } from 'react';
-import { api, Refusal, taken, type Schema } from '../../api/client';
-import { useSession, useSites, useSaveSite } from '../../app/data';
+import { inWords, type Schema } from '../../api/client';
+import { useCalibration, useSaveSite, useSession, useSites } from '../../app/data';
 import { Behind } from '../../charts/Behind';
 import { dateInWords } from '../../charts/days';
 
@@ -13,36 +13,17 @@ export function Readings({ zone }: { zone: string }) {
     const { data: session } = useSession();
     const { data: sites } = useSites();
     const [file, setFile] = useState<File | null>(null);
-    const [site, setSite] = useState<number>(0);
-    const [found, setFound] = useState<Calibration | null>(null);
-    const [error, setError] = useState<string | null>(null);
+    const [site, setSite] = useState<number>();
+    const [depth, setDepth] = useState<number>();
     const here = (sites ?? []).filter((s) => s.zone === null || s.zone === zone);
     const mayEdit = session?.user?.may_publish ?? false;
-    const chosen = site || here[0]?.id || 0;
-
-    const hold = async (readings: File | null, against: number, depth?: number) => {
+    const chosen = site ?? here[0]?.id;
+    const { data: found, error, isFetching } = useCalibration(zone, file, chosen, depth);
+    // Another file or site may have no readings at the depth chosen before.
+    const bring = (readings: File | null, at: number | undefined) => {
         setFile(readings);
-        setSite(against);
-        setFound(null);
-        setError(null);
-        if (!readings) return;
-        const body = new FormData();
-        body.set('file', readings);
-        body.set('site', String(against));
-        if (depth !== undefined) body.set('depth', String(depth));
-        try {
-            setFound(
-                await taken(
-                    api.POST('/api/zones/{zone}/calibrations', {
-                        params: { path: { zone } },
-                        body: body as never,
-                        bodySerializer: () => body,
-                    }),
-                ),
-            );
-        } catch (refusal) {
-            setError(refusal instanceof Refusal ? refusal.message : 'The file did not reach the server. Try again.');
-        }
+        setSite(at);
+        setDepth(undefined);
     };
     return (
         <section>
@@ -56,8 +37,8 @@ export function Readings({ zone }: { zone: string }) {
                 <Group align="end" gap="sm">
                     <NativeSelect
                         label="Taken at"
-                        value={String(chosen)}
-                        onChange={(event) => void hold(file, Number(event.currentTarget.value))}
+                        value={String(chosen ?? '')}
+                        onChange={(event) => bring(file, Number(event.currentTarget.value))}
                         data={here.map((s) => ({ value: String(s.id), label: s.name }))}
                     />
                     <FileInput
@@ -66,14 +47,14 @@ export function Readings({ zone }: { zone: string }) {
                         miw={260}
                         accept=".csv,.txt,.tsv,.gz,text/csv,text/plain"
                         value={file}
-                        onChange={(readings) => void hold(readings, chosen)}
+                        onChange={(readings) => bring(readings, site)}
                         clearable
                     />
                     {found && found.depths.length > 1 && (
                         <NativeSelect
                             label="Depth"
                             value={String(found.depth)}
-                            onChange={(event) => void hold(file, chosen, Number(event.currentTarget.value))}
+                            onChange={(event) => setDepth(Number(event.currentTarget.value))}
                             data={found.depths.map((d) => ({
                                 value: String(d.depth),
                                 label: `${Math.round(d.depth * 100)} cm, ${d.readings} readings`,
@@ -84,9 +65,10 @@ export function Readings({ zone }: { zone: string }) {
             ) : (
                 <p>Calibrating a site is the educator’s; you can see its numbers under Sites.</p>
             )}
+            {isFetching && <p role="status">Holding the readings against the model…</p>}
             {error && (
                 <p role="alert" className="warning" style={{ marginTop: '0.8rem' }}>
-                    {error}
+                    {inWords(error, 'The file did not reach the server. Try again.')}
                 </p>
             )}
             {found && <Found zone={zone} found={found} />}
