@@ -61,6 +61,7 @@ final class Browser
 
     public function visit(string $path): self
     {
+        $this->slowDown();
         $this->driver->get($this->base.$path);
 
         return $this;
@@ -162,6 +163,15 @@ final class Browser
     {
         return array_values(array_map(static fn (array $e): string => $e['message'],
             array_filter($this->driver->manage()->getLog('browser'), static fn (array $e): bool => $e['level'] === 'SEVERE')));
+    }
+
+    /** With BROWSER_SLOW set, a slow line and a slow machine, on which a page that acts before its data have come is found out. */
+    private function slowDown(): void
+    {
+        if (getenv('BROWSER_SLOW') !== false) {
+            $this->devTools('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 600, 'downloadThroughput' => 250_000, 'uploadThroughput' => 250_000]);
+            $this->devTools('Emulation.setCPUThrottlingRate', ['rate' => 3]);
+        }
     }
 
     private function labelled(string $label): RemoteWebElement

@@ -1,9 +1,9 @@
 import { Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { api, Refusal, taken, type Zone } from '../../api/client';
+import { api, inWords, Refusal, taken, type Zone } from '../../api/client';
 import { useZone } from '../../app/data';
 
 type Values = {
@@ -31,16 +31,19 @@ function valuesOf(zone: Zone): Values {
 /** Creates a zone, or edits one. */
 export function EditZone() {
     const { zone: slug } = useParams();
-    const { data: zone } = useZone(slug);
-    const form = useForm<Values>({ initialValues: EMPTY });
+    const { data: zone, error } = useZone(slug);
+    if (error) return <p className="warning">{inWords(error, 'The server does not answer. Load the page again.')}</p>;
+    // What is typed before the zone has come would be lost when it does.
+    if (slug !== undefined && zone === undefined) return null;
+    return <ZoneForm key={slug ?? ''} slug={slug} values={zone ? valuesOf(zone) : EMPTY} />;
+}
+
+function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; values: Values }) {
+    const form = useForm<Values>({ initialValues });
     const [error, setError] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
     const navigate = useNavigate();
     const queries = useQueryClient();
-    const { setValues } = form;
-    useEffect(() => {
-        if (zone) setValues(valuesOf(zone));
-    }, [zone, setValues]);
 
     const save = async (values: Values) => {
         setBusy(true);
