@@ -78,6 +78,15 @@ final class Browser
             WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)), "No {$css} on {$this->driver->getCurrentURL()}");
     }
 
+    /** The text of the first such element, waited for until it starts so. */
+    public function first(string $css, string $start): string
+    {
+        $text = fn (): string => (string) $this->driver->executeScript('return document.querySelector(arguments[0])?.innerText ?? ""', [$css]);
+        $this->driver->wait(self::WAIT_SECONDS, 100)->until(static fn (): bool => str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
+
+        return $text();
+    }
+
     /** Waits until the text can be read somewhere on the page. */
     public function see(string $text): self
     {

@@ -100,7 +100,8 @@ final class StationToGardenerTest extends BrowserTestCase
     {
         $this->browser->find('#row-radish')->sendKeys("\n");
 
-        return $this->browser->find('.windows aside h3')->getText();
+        // Of the day read at first, the panel turns to the crop.
+        return $this->browser->first('.windows aside h3', 'Sow outdoors: ');
     }
 
     /**
