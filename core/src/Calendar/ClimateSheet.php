@@ -20,7 +20,9 @@ use Anthesis\Record\SowDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
+use Anthesis\Sun\DayLength;
 use Anthesis\Sun\DayLengthDates;
+use Anthesis\Sun\Radiation;
 use Anthesis\Window\PlaceEvidence;
 
 /**
@@ -30,13 +32,14 @@ use Anthesis\Window\PlaceEvidence;
  *
  * - `to_come`, `has_come`: list<int> length 365, seasons whose last freeze is on or after the day, whose first is on or before it
  * - `day_lengths`: when days grow to so many hours and fall below them; null where they never do
+ * - `twilight`: hours with civil twilight; `radiation`: at the top of the atmosphere, MJ m⁻² d⁻¹; both of each sow day
  * - `sites`: per site the normal soil of each sow day (°C at 5 cm) and when soil first holds a temperature for five days
  *
  * @phpstan-type SeasonFreezes array{season: int, first: string|null, last: string|null, first_date: string|null, last_date: string|null}
  * @phpstan-type ThresholdSheet array{threshold: string, celsius: float, in_words: string, seasons: list<SeasonFreezes>, to_come: list<int>, has_come: list<int>, trend: array{days_per_decade: float, p: float, in_words: string}|null}
  * @phpstan-type DatedSoil array{celsius: float, one_year_in_two: string|null, four_years_in_five: string|null}
  * @phpstan-type SiteSoil array{site: string, soil: list<float>, soil_dates: list<DatedSoil>}
- * @phpstan-type Climate array{season_starts: string, thresholds: list<ThresholdSheet>, hardiness: array{mean_extreme_minimum: float, half_zone: string}|null, heat: list<array{celsius: float, days_a_year: float|null, first: string|null, last: string|null}>, degree_days: list<array{base: float, a_year: float|null}>, day_lengths: list<array{hours: float, reached: string|null, lost: string|null, days: int}>, sites: list<SiteSoil>, normals: array{minimum: list<float>, maximum: list<float>}, completeness: list<array{year: int, months: list<int>}>}
+ * @phpstan-type Climate array{season_starts: string, thresholds: list<ThresholdSheet>, hardiness: array{mean_extreme_minimum: float, half_zone: string}|null, heat: list<array{celsius: float, days_a_year: float|null, first: string|null, last: string|null}>, degree_days: list<array{base: float, a_year: float|null}>, day_lengths: list<array{hours: float, reached: string|null, lost: string|null, days: int}>, twilight: list<float>, radiation: list<float>, sites: list<SiteSoil>, normals: array{minimum: list<float>, maximum: list<float>}, completeness: list<array{year: int, months: list<int>}>}
  */
 final class ClimateSheet
 {
@@ -79,6 +82,8 @@ final class ClimateSheet
                 return ['base' => $base, 'a_year' => $sum === null ? null : round($sum)];
             }, self::BASES),
             'day_lengths' => array_map(static fn (float $hours): array => self::dayLength($latitude, $hours), self::DAY_LENGTHS),
+            'twilight' => array_map(static fn (float $v): float => round($v, 2), DayLength::twilightThroughTheYear($latitude)),
+            'radiation' => array_map($round, Radiation::throughTheYear($latitude)),
             'sites' => array_map(static fn (Site $site): array => self::site($usable, $latitude, $site, $asked), $sites),
             'normals' => [
                 'minimum' => array_map($round, Normals::of($usable->first, $usable->minimum)->values),

@@ -41,6 +41,15 @@ final class DayLength
         );
     }
 
+    /** @return non-empty-list<float> hours with civil twilight, length 365, for sow day i+1 */
+    public static function twilightThroughTheYear(Latitude $latitude): array
+    {
+        return array_map(
+            static fn (int $day): float => self::withTwilight($latitude, SowDay::fromNumber($day)),
+            range(1, SowDay::YEAR),
+        );
+    }
+
     private static function lengthOf(Latitude $latitude, SowDay $day, float $depression): float
     {
         $theta = 0.2163108 + 2 * atan(0.9671396 * tan(0.00860 * ($day->number - 186)));

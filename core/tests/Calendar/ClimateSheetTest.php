@@ -6,7 +6,10 @@ namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Exchange\CropCsv;
+use Anthesis\Record\SowDay;
 use Anthesis\Soil\Site;
+use Anthesis\Sun\DayLength;
+use Anthesis\Sun\Radiation;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use PHPUnit\Framework\TestCase;
@@ -40,6 +43,17 @@ final class ClimateSheetTest extends TestCase
         self::assertCount(14, $sheet['completeness']);
         self::assertSame(31, $sheet['completeness'][1]['months'][0]);
         self::assertSame(20, $sheet['completeness'][4]['months'][1], 'eight days of February 2003 are missing');
+    }
+
+    public function test_light_is_that_of_the_latitude_of_each_hemisphere(): void
+    {
+        [$north, $south] = [$this->sheet('north'), $this->sheet('south')];
+        [$june, $december] = [SowDay::of(6, 21)->number - 1, SowDay::of(12, 21)->number - 1];
+        self::assertSame(round(DayLength::withTwilight(Fixtures::latitude('north'), SowDay::of(6, 21)), 2), $north['twilight'][$june]);
+        self::assertGreaterThan($north['twilight'][$december], $north['twilight'][$june]);
+        self::assertLessThan($south['twilight'][$december], $south['twilight'][$june]);
+        self::assertSame(round(Radiation::onDay(Fixtures::latitude('south'), SowDay::of(12, 21)), 1), $south['radiation'][$december]);
+        self::assertSame([365, 365], [count($south['twilight']), count($south['radiation'])]);
     }
 
     public function test_soil_dates_come_later_for_warmer_soil_and_for_more_certainty(): void

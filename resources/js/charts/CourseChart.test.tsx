@@ -43,6 +43,7 @@ describe('CourseChart', () => {
                     scale={yearScale('01-01', 730)}
                     starts="01-01"
                     hours={flat(24).map((h, i) => (i < 60 ? 0 : h))}
+                    twilight={flat(24).map((h, i) => (i < 60 ? 3 : h))}
                 />
             </svg>,
         );

@@ -99,20 +99,22 @@ export function CourseChart({
 const LIGHT_HEIGHT = 70;
 export const LIGHT_CHART_HEIGHT = LIGHT_HEIGHT + 16;
 
-/** Hours from sunrise to sunset through the year. */
+/** Hours from sunrise to sunset through the year, and with twilight before and after. */
 export function LightChart({
     scale,
     starts,
     hours,
+    twilight,
     other,
 }: {
     scale: YearScale;
     starts: string;
     hours: number[];
+    twilight: number[];
     other?: number[];
 }) {
     const low = Math.floor(Math.min(...hours, ...(other ?? [])) / 2) * 2;
-    const high = Math.max(low + 2, Math.ceil(Math.max(...hours, ...(other ?? [])) / 2) * 2);
+    const high = Math.max(low + 2, Math.ceil(Math.max(...twilight, ...(other ?? [])) / 2) * 2);
     const y = (value: number) => 8 + (LIGHT_HEIGHT * (high - value)) / (high - low);
     const path = (values: number[]) =>
         line<number>()
@@ -129,6 +131,7 @@ export function LightChart({
                 </g>
             ))}
             {other && <path d={path(other)} fill="none" stroke="var(--plum)" strokeWidth="1" />}
+            <path className="light" d={path(twilight)} strokeDasharray="3 3" />
             <path className="light" d={path(hours)} />
         </g>
     );

@@ -59,6 +59,7 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                                     scale={scale}
                                     starts={ruler.starts}
                                     hours={ruler.day_length}
+                                    twilight={climate.twilight}
                                     other={compared.data?.ruler.day_length}
                                 />
                             </g>
@@ -68,7 +69,7 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                 <p className="hint">
                     Shaded: from the normal minimum to the normal maximum. Upright strokes: each day of {courseYear}{' '}
                     from its minimum to its maximum. Dark line: normal soil at 5 cm, {site.site}; clay line: the soil of
-                    that year in open ground. Straw: hours from sunrise to sunset.
+                    that year in open ground. Straw: hours from sunrise to sunset; dashed: with twilight.
                     {compared.name && ` In plum: ${compared.name}.`}
                 </p>
                 <Behind
@@ -80,6 +81,8 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                         'maximum °C',
                         `soil °C, ${site.site}`,
                         'day length h',
+                        'with twilight h',
+                        'radiation MJ/m²',
                         `minimum ${course?.year ?? ''}`,
                         `maximum ${course?.year ?? ''}`,
                         `soil ${course?.year ?? ''}`,
@@ -90,6 +93,8 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                         climate.normals.maximum[d] ?? null,
                         site.soil[d] ?? null,
                         hours,
+                        climate.twilight[d] ?? null,
+                        climate.radiation[d] ?? null,
                         course?.minimum[d] ?? null,
                         course?.maximum[d] ?? null,
                         course?.soil[d] ?? null,
@@ -132,7 +137,12 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                 <h3>On {inWords(monthDay(day))}</h3>
                 <p>
                     Usually {degrees(climate.normals.minimum[i])} at night and {degrees(climate.normals.maximum[i])} by
-                    day; soil {degrees(site.soil[i])}, {site.site}; {hoursInWords(ruler.day_length[i] ?? 0)} of day.
+                    day; soil {degrees(site.soil[i])}, {site.site}.
+                </p>
+                <p>
+                    The sun is up for {hoursInWords(ruler.day_length[i] ?? 0)}; with twilight it is light for{' '}
+                    {hoursInWords(climate.twilight[i] ?? 0)}. It sends {climate.radiation[i]} MJ/m² to the top of the
+                    atmosphere that day.
                 </p>
                 {course && (
                     <p>
@@ -241,5 +251,5 @@ function shown(date: MonthDay | null): string {
 }
 
 function degrees(celsius: number | null | undefined): string {
-    return celsius == null ? 'not known' : `${Math.round(celsius)} °C`.replace('-', '−');
+    return celsius == null ? 'not known' : `${Math.round(celsius)}\u00a0°C`.replace('-', '−');
 }

@@ -56,6 +56,8 @@ const climate = (date: string, none = false) => ({
             { hours: 10, reached: '02-10', lost: '11-03', days: 266 },
             { hours: 8, reached: null, lost: null, days: 365 },
         ],
+        twilight: flat(14.5),
+        radiation: flat(31.4),
         sites: [
             {
                 site: 'open ground',
@@ -148,9 +150,8 @@ describe('the record', () => {
             },
         });
         show(<Record />, ...at('course?on=04-20'));
-        expect(
-            await screen.findByText(/Usually 4 °C at night and 16 °C by day; soil 11 °C, open ground; 13 h 30 min/),
-        ).toBeTruthy();
+        expect(await screen.findByText(/Usually 4 °C at night and 16 °C by day; soil 11 °C, open ground/)).toBeTruthy();
+        expect(screen.getByText(/up for 13 h 30 min; with twilight it is light for 14 h 30 min/)).toBeTruthy();
         expect(await screen.findByText('In 2026: 2 °C and 12 °C; soil 9 °C in open ground.')).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Soil of'), { target: { value: 'cold frame' } });
         expect(screen.getByText(/soil 16 °C, cold frame/)).toBeTruthy();
