@@ -20,13 +20,14 @@ use Anthesis\Window\SowingWindow;
  * A plain document, ready for JSON:
  * - `ribbon.outcomes`: by outcome, list<int> length 365, years in which a sowing on sow day i+1 came to it; only those that occur
  * - `ribbon.years`: years on record; `ribbon.reliability`: list<float> length 365
+ * - `harvested`: length 365, days from sow day i+1 to the first and the last of its harvest; null: never harvested
  * - `standards`: the windows at each standard of proof
  *
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type RouteSheet from CropSheet
  *
  * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>}
- * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, standards: array<string, RouteSheet>}
+ * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>, standards: array<string, RouteSheet>}
  * @phpstan-type Dossier array{crop: Sheet, seedling_days: int|null, replay: list<ReplayedRoute>}
  */
 final class CropDossier
@@ -55,7 +56,8 @@ final class CropDossier
             foreach (ProofStandard::cases() as $standard) {
                 $standards[$standard->value] = CropSheet::routes($crop, [$windows->at($standard->share())])[0];
             }
-            $replay[] = ['route' => $route, 'act' => CropSheet::act($crop, Route::from($route)), 'ribbon' => self::ribbon($ribbon), 'standards' => $standards];
+            $replay[] = ['route' => $route, 'act' => CropSheet::act($crop, Route::from($route)), 'ribbon' => self::ribbon($ribbon),
+                'harvested' => $windows->harvested(), 'standards' => $standards];
         }
 
         return ['crop' => CropSheet::of($crop, self::COUNT_BACK, $countedBack), 'seedling_days' => $crop->seedling?->days(), 'replay' => $replay];
@@ -111,12 +113,14 @@ final class CropDossier
         $routes = [];
         foreach ($dossier['replay'] as $route) {
             $windows = $own->windows[$route['route']] ?? [];
+            $harvests = array_map(static fn (SowingWindow $w): ?SowingWindow => $w->harvest($route['harvested']), $windows);
             $weeks = $route['route'] === Route::Transplant->value ? $dossier['seedling_days'] : null;
             $routes[] = [
                 'windows' => array_map(CropSheet::span(...), $windows),
                 'evidence' => [],
                 'under_cover' => $weeks === null ? [] : array_map(static fn (SowingWindow $w): array => CropSheet::span($w->shifted(-$weeks)), $windows),
-                'harvests' => [],
+                // One for each window, or none: half a list would go with the wrong dates.
+                'harvests' => in_array(null, $harvests, true) ? [] : array_map(CropSheet::span(...), $harvests),
                 'derivation' => [['key' => 'own', 'label' => 'Set by '.$own->author.': '.$own->reason, 'date' => null, 'days' => null, 'source' => 'by hand, '.$own->on->sowDay()->inWords().' '.$own->on->year()]],
             ] + $route['standards'][$standard->value];
         }

@@ -91,32 +91,41 @@ final readonly class OutcomeRibbon
     }
 
     /**
-     * Days from sowing, or setting out, to first harvest in the years that came to a harvest, by sow day.
+     * Days from sowing, or setting out, to harvest in the years that came to one, by sow day.
      *
-     * @return list<array{int, int, int}|null> length 365: the 10, 50 and 90 % of them; null where no year did
+     * @return list<array{int, int, int, int}|null> length 365: the 10, 50 and 90 % of them to the first day of harvest, and the
+     *                                              90 % of them to its last; null where no year did
      */
     public function daysToHarvest(): array
     {
-        $waits = array_fill(0, SowDay::YEAR, []);
+        $waits = $ends = array_fill(0, SowDay::YEAR, []);
         $sowDays = $this->runs->sowDays;
         foreach ($this->runs->outcomes as $i => $code) {
             if ($code === 1) {
-                $waits[$sowDays[$i] - 1][] = $this->runs->waits[$i];
+                $day = $sowDays[$i] - 1;
+                $waits[$day][] = (float) $this->runs->waits[$i];
+                $ends[$day][] = (float) ($this->runs->waits[$i] + max(0, $this->runs->harvests[$i] - 1));
             }
         }
         $days = [];
-        foreach ($waits as $own) {
+        foreach ($waits as $day => $own) {
             if ($own === []) {
                 $days[] = null;
 
                 continue;
             }
+            $last = $ends[$day];
             sort($own);
-            $own = array_map(floatval(...), $own);
-            $at = static fn (float $p): int => (int) round((float) Quantile::of($own, $p));
-            $days[] = [$at(0.1), $at(0.5), $at(0.9)];
+            sort($last);
+            $days[] = [self::dayAt($own, 0.1), self::dayAt($own, 0.5), self::dayAt($own, 0.9), self::dayAt($last, 0.9)];
         }
 
         return $days;
+    }
+
+    /** @param  list<float>  $sorted */
+    private static function dayAt(array $sorted, float $p): int
+    {
+        return (int) round((float) Quantile::of($sorted, $p));
     }
 }

@@ -21,7 +21,7 @@ final readonly class ReplayWindows
     /** Shares are means of quotients; a day that reaches the standard exactly counts. */
     private const ROUNDING = 1e-9;
 
-    /** @var list<array{int, int, int}|null> */
+    /** @var list<array{int, int, int, int}|null> */
     private array $daysToHarvest;
 
     /** @param  SowDay  $from  where the year is cut: windows are listed from there on */
@@ -33,6 +33,12 @@ final readonly class ReplayWindows
         private string $site,
     ) {
         $this->daysToHarvest = $ribbon->daysToHarvest();
+    }
+
+    /** @return list<array{int, int}|null> length 365, days from sow day i+1 to the first (10 %) and the last (90 %) of its harvest; null: none */
+    public function harvested(): array
+    {
+        return array_map(static fn (?array $days): ?array => $days === null ? null : [$days[0], $days[3]], $this->daysToHarvest);
     }
 
     public function at(float $share): RouteWindows
@@ -57,6 +63,9 @@ final readonly class ReplayWindows
         foreach ($open as $i => $inside) {
             $reasons[] = $inside ? null : $this->ribbon->reason(SowDay::fromNumber($i + 1));
         }
+        $harvested = $this->harvested();
+        // Days that were never harvested are no window, so every window has its harvest.
+        $harvests = array_map(static fn (SowingWindow $w): SowingWindow => $w->harvest($harvested) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->seedling : null;
         $underCover = [];
         if ($weeks !== null) {
@@ -71,7 +80,7 @@ final readonly class ReplayWindows
             $this->route,
             $windows,
             $underCover,
-            array_map($this->harvest(...), $windows),
+            $harvests,
             ReasonSpan::of($reasons, $this->from),
             $derivation->lines(),
             $fair,
@@ -152,25 +161,6 @@ final readonly class ReplayWindows
         $reason = $this->ribbon->reason($day);
 
         return $reason === null ? '' : $lead.$reason->inWords().' in '.($this->ribbon->counts[$day->number - 1][self::codeOf($reason)] ?? 0).' of '.$this->ribbon->years[$day->number - 1];
-    }
-
-    /** From the earliest first harvest (10 %) of the window's sowings to the latest (90 %) and the days a harvest lasts. */
-    private function harvest(SowingWindow $window): SowingWindow
-    {
-        $first = PHP_INT_MAX;
-        $last = 0;
-        for ($i = 0; $i < $window->days; $i++) {
-            $days = $this->daysToHarvest[$window->first->plus($i)->number - 1];
-            if ($days !== null) {
-                $first = min($first, $i + $days[0]);
-                $last = max($last, $i + $days[2]);
-            }
-        }
-        if ($first === PHP_INT_MAX) {
-            return $window;
-        }
-
-        return new SowingWindow($window->first->plus($first), $window->first->plus(min($last, $first + SowDay::YEAR - 1)));
     }
 
     /**

@@ -12,7 +12,7 @@ final readonly class RouteWindows
     /**
      * @param  list<SowingWindow>  $windows  when to sow outdoors, or set out
      * @param  list<SowingWindow>  $underCover  when to start under cover, one for each window; empty for direct sowing
-     * @param  list<SowingWindow>  $harvests  from the first harvest of the first day to the end of harvest of the last
+     * @param  list<SowingWindow>  $harvests  one for each window: from the earliest first day of harvest of its days to the latest last one
      * @param  list<ReasonSpan>  $reasons
      * @param  list<DerivationLine>  $derivation
      * @param  list<SowingWindow>  $fair  days of at least a fair chance; a replay only

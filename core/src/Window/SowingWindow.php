@@ -26,6 +26,27 @@ final readonly class SowingWindow
         return $this->days === SowDay::YEAR;
     }
 
+    /**
+     * When what is sown in this window is harvested: from the earliest first day of harvest of its days to the latest last one.
+     *
+     * @param  list<array{int, int}|null>  $days  length 365, days from sow day i+1 to the first and the last day of harvest; null: none
+     * @return self|null at most a year; null where none of its days was ever harvested
+     */
+    public function harvest(array $days): ?self
+    {
+        $first = PHP_INT_MAX;
+        $last = 0;
+        for ($i = 0; $i < $this->days; $i++) {
+            $harvest = $days[$this->first->plus($i)->number - 1];
+            if ($harvest !== null) {
+                $first = min($first, $i + $harvest[0]);
+                $last = max($last, $i + $harvest[1]);
+            }
+        }
+
+        return $first === PHP_INT_MAX ? null : new self($this->first->plus($first), $this->first->plus(min($last, $first + SowDay::YEAR - 1)));
+    }
+
     public function shifted(int $days): self
     {
         return new self($this->first->plus($days), $this->last->plus($days));

@@ -71,6 +71,16 @@ final class CropDossierTest extends TestCase
         self::assertSame(['Set by Wren: The fair.', 'by hand, 1 March 2026'], [$routes['transplant']['derivation'][0]['label'], $routes['transplant']['derivation'][0]['source']]);
     }
 
+    public function test_own_dates_are_harvested_when_the_record_says(): void
+    {
+        $dossier = $this->dossier('broccoli');
+        $first = $dossier['replay'][1]['standards']['reliable'];
+        self::assertNotSame([], $first['windows']);
+        $same = new OwnDates(['transplant' => [new SowingWindow(SowDay::fromIso($first['windows'][0]['first']), SowDay::fromIso($first['windows'][0]['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
+        self::assertSame([$first['harvests'][0]], CropDossier::sheet($dossier, CropDossier::OWN, ProofStandard::Reliable, $same)['routes'][1]['harvests']);
+        self::assertSame([], CropDossier::sheet($dossier, CropDossier::OWN, ProofStandard::Reliable, $this->own())['routes'][1]['harvests'], 'set out in January it never came to one');
+    }
+
     public function test_dates_the_record_speaks_against_are_warned_of(): void
     {
         $dossier = $this->dossier('broccoli');

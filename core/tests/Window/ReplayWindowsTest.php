@@ -123,6 +123,19 @@ final class ReplayWindowsTest extends TestCase
         self::assertSame([132, 137, 141], array_map(static fn (SowDay $d): int => $d->number, $evidence->fromFirst ?? []));
     }
 
+    public function test_harvest_lasts_from_the_first_day_of_the_first_sowing_to_the_end_of_the_last_one(): void
+    {
+        // Sown from 102 to 198, first harvested after 30 (10 %) to 39 (90 %) days, ten days long: on 132 to 198 + 39 + 9.
+        $windows = $this->windows(static fn (int $year, int $day): int => $day >= 100 && $day <= 200 ? self::HARVEST : self::FREEZE_YOUNG);
+        self::assertSame([[132, 246]], array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $windows->harvests));
+    }
+
+    public function test_a_harvest_of_the_whole_year_is_no_longer_than_one(): void
+    {
+        $windows = $this->windows(static fn (): int => self::HARVEST);
+        self::assertSame([365], array_map(static fn (SowingWindow $w): int => $w->days, $windows->harvests));
+    }
+
     public function test_slack_ends_where_the_next_window_begins(): void
     {
         $windows = $this->windows(static fn (int $year, int $day): int => $day >= 100 && $day <= 200 && ($day < 140 || $day > 160 || $year < 6) ? self::HARVEST : self::HEAT);
