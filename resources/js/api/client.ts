@@ -73,7 +73,10 @@ export type ReadingChoices = {
     columns?: { date: number; minimum: number; maximum: number };
 };
 
-/** Brings a file; openapi-fetch has no types for multipart bodies. */
+/** A file in a request; openapi-fetch has no types for multipart bodies. */
+export const asForm = (body: FormData) => ({ body: body as never, bodySerializer: () => body });
+
+/** A station's file as it is brought, with what a person overrules. */
 export function stationFile(file: File, choices: ReadingChoices): FormData {
     const form = new FormData();
     form.set('file', file);

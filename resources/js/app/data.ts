@@ -1,5 +1,14 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, Refusal, stationFile, taken, type Computation, type ReadingChoices, type Schema } from '../api/client';
+import {
+    api,
+    asForm,
+    Refusal,
+    stationFile,
+    taken,
+    type Computation,
+    type ReadingChoices,
+    type Schema,
+} from '../api/client';
 
 /** What the screens ask the server for. Each fact has one key, so that a change is seen everywhere. */
 
@@ -211,7 +220,7 @@ export function useImportCrops() {
         mutationFn: (file: File) => {
             const body = new FormData();
             body.set('file', file);
-            return taken(api.POST('/api/crops', { body: body as never, bodySerializer: () => body }));
+            return taken(api.POST('/api/crops', asForm(body)));
         },
         onSuccess: () => forgetCrops(queries),
     });
@@ -309,8 +318,7 @@ export function useRecordPreview(zone: string, file: File | null, choices: Readi
             return taken(
                 api.POST('/api/zones/{zone}/record-previews', {
                     params: { path: { zone } },
-                    body: body as never,
-                    bodySerializer: () => body,
+                    ...asForm(body),
                 }),
             );
         },
@@ -325,8 +333,7 @@ export function useImportRecord(zone: string, onComputing: (computation: number)
             return taken(
                 api.POST('/api/zones/{zone}/record-imports', {
                     params: { path: { zone } },
-                    body: body as never,
-                    bodySerializer: () => body,
+                    ...asForm(body),
                 }),
             );
         },
@@ -348,8 +355,7 @@ export function useCalibration(zone: string, file: File | null, site: number | u
             return taken(
                 api.POST('/api/zones/{zone}/calibrations', {
                     params: { path: { zone } },
-                    body: body as never,
-                    bodySerializer: () => body,
+                    ...asForm(body),
                 }),
             );
         },
