@@ -36,10 +36,6 @@ export class Refusal extends Error {
     }
 }
 
-/** What a person is told of an error: the server's words, or what to do where it did not answer. */
-export const inWords = (error: unknown, unanswered: string): string =>
-    error instanceof Refusal ? error.message : unanswered;
-
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 /** The data of an answer, or its refusal thrown. */

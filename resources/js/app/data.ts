@@ -9,11 +9,24 @@ import {
     type ReadingChoices,
     type Schema,
 } from '../api/client';
+import type { paths } from '../api/schema';
 
 /** What the screens ask the server for. Each fact has one key, so that a change is seen everywhere. */
 
 export function useSession() {
     return useQuery({ queryKey: ['session'], queryFn: () => taken(api.GET('/api/session')) });
+}
+
+export function useLogIn() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (who: { email: string; password: string }) => taken(api.POST('/api/session', { body: who })),
+        onSuccess: (session) => {
+            // What somebody else saw is not shown to the one who logs in.
+            queries.getQueryCache().clear();
+            queries.setQueryData(['session'], session);
+        },
+    });
 }
 
 export function useZones() {
@@ -29,6 +42,25 @@ export function useZone(zone: string | undefined) {
         queryKey: ['zone', zone],
         enabled: zone !== undefined,
         queryFn: () => taken(api.GET('/api/zones/{zone}', { params: { path: { zone: zone ?? '' } } })),
+    });
+}
+
+type ZoneValues = NonNullable<paths['/api/zones']['post']['requestBody']>['content']['application/json'];
+
+/** Creates a zone, or saves a changed one. */
+export function useSaveZone(slug: string | undefined) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: ZoneValues) =>
+            taken(
+                slug === undefined
+                    ? api.POST('/api/zones', { body })
+                    : api.PATCH('/api/zones/{zone}', { params: { path: { zone: slug } }, body }),
+            ),
+        onSuccess: (saved) => {
+            queries.setQueryData(['zone', saved.slug], saved);
+            return queries.invalidateQueries({ queryKey: ['zones'] });
+        },
     });
 }
 
@@ -337,6 +369,15 @@ export function useImportRecord(zone: string, onComputing: (computation: number)
                 }),
             );
         },
+        onSuccess: (computation) => onComputing(computation.id),
+    });
+}
+
+/** Goes back to the record as a file brought earlier left it. */
+export function useImportAgain(onComputing: (computation: number) => void) {
+    return useMutation({
+        mutationFn: (id: number) =>
+            taken(api.POST('/api/record-imports/{import}/use', { params: { path: { import: id } } })),
         onSuccess: (computation) => onComputing(computation.id),
     });
 }

@@ -2,8 +2,8 @@ import '@mantine/core/styles.css';
 import '@mantine/notifications/styles.css';
 import '../../css/desk.css';
 import { MantineProvider } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Notifications, notifications } from '@mantine/notifications';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Refusal } from '../api/client';
@@ -11,6 +11,18 @@ import { router } from './routes';
 import { theme } from './theme';
 
 const queries = new QueryClient({
+    queryCache: new QueryCache({
+        // A refusal is said where it concerns somebody; no answer at all concerns every screen.
+        onError: (error) => {
+            if (error instanceof Refusal) return;
+            notifications.show({
+                id: 'unanswered',
+                color: 'var(--clay)',
+                message: 'The server does not answer. What you see may be old; load the page again.',
+                autoClose: false,
+            });
+        },
+    }),
     defaultOptions: {
         queries: {
             staleTime: 30_000,

@@ -3,6 +3,7 @@ import { useDebouncedValue, useElementSize } from '@mantine/hooks';
 import { useEffect, useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
 import { useCrop, useCropTrial, useRevertCrop, useSaveCrop, useZones } from '../../app/data';
+import { Problem } from '../../app/Problem';
 import { dateInWords, spanInShort } from '../../charts/days';
 import { Hatches } from '../../charts/Hatches';
 import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
@@ -81,6 +82,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                         </Group>
                     </div>
                 )}
+                <Problem error={save.error ?? revert.error} />
                 {SECTIONS.map((section) => (
                     <fieldset key={section.title}>
                         <legend>{section.title}</legend>

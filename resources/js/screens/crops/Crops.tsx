@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useCrops, useImportCrops, useSession } from '../../app/data';
 import { CropForm } from './CropForm';
+import { Problem } from '../../app/Problem';
 
 /** The crop book: every crop's numbers, what they mean, what they were. */
 export function Crops() {
@@ -71,11 +72,7 @@ export function Crops() {
                                 />
                             )}
                         </Group>
-                        {bring.error && (
-                            <p role="alert" className="warning">
-                                {bring.error.message}
-                            </p>
-                        )}
+                        <Problem error={bring.error} />
                         {bring.data && (
                             <p role="status">
                                 {bring.data.new} crops new, {bring.data.changed} changed, {bring.data.unchanged} the

@@ -2,6 +2,7 @@ import { Button, Group, MultiSelect, NativeSelect, TextInput } from '@mantine/co
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useSaveVariety, useTakeOutVariety } from '../../app/data';
+import { Problem } from '../../app/Problem';
 
 type Crop = Schema['Crop'];
 
@@ -168,11 +169,7 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                             Leave it
                         </Button>
                     </Group>
-                    {save.error && (
-                        <p role="alert" className="warning">
-                            {save.error.message}
-                        </p>
-                    )}
+                    <Problem error={save.error} />
                 </form>
             )}
         </section>

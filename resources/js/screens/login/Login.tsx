@@ -1,29 +1,17 @@
 import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
-import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { api, inWords, taken } from '../../api/client';
+import { useLogIn } from '../../app/data';
+import { Problem } from '../../app/Problem';
 
 export function Login() {
     const [email, setEmail] = useState('');
     const [password, setPassword] = useState('');
-    const [error, setError] = useState<string | null>(null);
-    const [busy, setBusy] = useState(false);
     const navigate = useNavigate();
-    const queries = useQueryClient();
-    const submit = async (event: FormEvent) => {
+    const logIn = useLogIn();
+    const submit = (event: FormEvent) => {
         event.preventDefault();
-        setBusy(true);
-        setError(null);
-        try {
-            const session = await taken(api.POST('/api/session', { body: { email, password } }));
-            queries.clear();
-            queries.setQueryData(['session'], session);
-            navigate('/desk');
-        } catch (refusal) {
-            setError(inWords(refusal, 'The server does not answer. Try again in a moment.'));
-            setBusy(false);
-        }
+        logIn.mutate({ email, password }, { onSuccess: () => navigate('/desk') });
     };
     return (
         <main className="login">
@@ -47,12 +35,8 @@ export function Login() {
                         value={password}
                         onChange={(e) => setPassword(e.currentTarget.value)}
                     />
-                    {error && (
-                        <p role="alert" className="warning">
-                            {error}
-                        </p>
-                    )}
-                    <Button type="submit" loading={busy}>
+                    <Problem error={logIn.error} />
+                    <Button type="submit" loading={logIn.isPending}>
                         Log in
                     </Button>
                 </Stack>

@@ -2,9 +2,9 @@ import { Button, Textarea } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
-import { inWords } from '../../api/client';
 import { useEditions, usePublish, useSession, useZone } from '../../app/data';
 import { dateInWords } from '../../charts/days';
+import { Problem } from '../../app/Problem';
 
 /** Where editions are published, and where those that were are found. */
 export function Press() {
@@ -45,14 +45,10 @@ export function Press() {
                                 value={note}
                                 onChange={(event) => setNote(event.currentTarget.value)}
                             />
-                            {publish.error && (
-                                <p role="alert" className="warning" style={{ marginTop: '0.8rem' }}>
-                                    {inWords(
-                                        publish.error,
-                                        'The server does not answer. Nothing was published; try again.',
-                                    )}
-                                </p>
-                            )}
+                            <Problem
+                                error={publish.error}
+                                unanswered="The server does not answer. Nothing was published; try again."
+                            />
                             <Button type="submit" mt="md" loading={publish.isPending} disabled={note.trim() === ''}>
                                 Publish
                             </Button>

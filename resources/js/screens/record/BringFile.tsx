@@ -1,9 +1,10 @@
 import { FileInput, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { inWords, type ReadingChoices, type Schema, type Zone } from '../../api/client';
+import { type ReadingChoices, type Schema, type Zone } from '../../api/client';
 import { useImportRecord, useRecordPreview } from '../../app/data';
 import { Layout } from './Layout';
 import { Preview } from './Preview';
+import { Problem } from '../../app/Problem';
 
 const MOST_MIB = 240;
 
@@ -30,7 +31,6 @@ export function BringFile({
         setFile(chosen);
         setChoices(overruled);
     };
-    const error = keep.error ?? preview.error;
     const understood = preview.data;
     // Of a file with several stations, the one shown is the one kept.
     const station = understood && understood.stations.length > 1 ? (understood.station ?? undefined) : choices.station;
@@ -110,13 +110,14 @@ export function BringFile({
                 />
             )}
             {preview.isFetching && <p role="status">Reading the file…</p>}
-            {(tooLarge || error) && (
-                <p role="alert" className="warning" style={{ marginTop: '0.8rem' }}>
-                    {error
-                        ? inWords(error, 'The file did not reach the server. Nothing was saved; try again.')
-                        : `The file is larger than ${MOST_MIB} MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.`}
-                </p>
-            )}
+            <Problem
+                error={
+                    tooLarge
+                        ? `The file is larger than ${MOST_MIB} MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.`
+                        : (keep.error ?? preview.error)
+                }
+                unanswered="The file did not reach the server. Nothing was saved; try again."
+            />
             {file && understood && (
                 <Preview
                     preview={understood}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useDecision, useQuality, useSession, useStations } from '../../app/data';
 import { dateInWords } from '../../charts/days';
+import { Problem } from '../../app/Problem';
 
 type Value = Schema['DoubtedValue'];
 
@@ -46,11 +47,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                     ? 'Quality control doubts nothing in this record.'
                     : 'Kept in the record and left out of every sum, unless somebody decides otherwise. A decision counts at once and outlives the next import.'}
             </p>
-            {decide.error && (
-                <p role="alert" className="warning">
-                    {decide.error.message}
-                </p>
-            )}
+            <Problem error={decide.error} />
             {[...groups].map(([rule, values]) => (
                 <section key={rule}>
                     <h3>

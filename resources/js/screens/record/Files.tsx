@@ -1,28 +1,18 @@
-import { useState } from 'react';
-import { api, inWords, taken, type Zone } from '../../api/client';
-import { useRecordImports, useSession, useStations } from '../../app/data';
+import type { Zone } from '../../api/client';
+import { useImportAgain, useRecordImports, useSession, useStations } from '../../app/data';
 import { dateInWords } from '../../charts/days';
 import { BringFile } from './BringFile';
 import { updateInWords } from './Preview';
 import { Stations } from './Stations';
+import { Problem } from '../../app/Problem';
 
 /** Where the record comes from: stations in order, the files brought, and bringing another. */
 export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computation: number) => void }) {
     const { data: session } = useSession();
     const { data: imports } = useRecordImports(zone.slug);
     const { data: stations } = useStations(zone.slug);
-    const [error, setError] = useState<string | null>(null);
+    const use = useImportAgain(onComputing);
     const mayEdit = session?.user?.may_publish ?? false;
-    const use = async (id: number) => {
-        setError(null);
-        try {
-            onComputing(
-                (await taken(api.POST('/api/record-imports/{import}/use', { params: { path: { import: id } } }))).id,
-            );
-        } catch (refusal) {
-            setError(inWords(refusal, 'The server does not answer. Nothing was changed; try again.'));
-        }
-    };
     return (
         <>
             {!zone.record && (
@@ -35,11 +25,7 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                 <Stations zone={zone} data={stations} mayEdit={mayEdit} onComputing={onComputing} />
             )}
             {mayEdit && <BringFile zone={zone} stations={stations?.stations ?? []} onComputing={onComputing} />}
-            {error && (
-                <p role="alert" className="warning">
-                    {error}
-                </p>
-            )}
+            <Problem error={use.error} />
             <section>
                 <h2>Files brought</h2>
                 {imports?.length === 0 && <p>None yet.</p>}
@@ -90,7 +76,7 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                                                 <button
                                                     type="button"
                                                     className="plain"
-                                                    onClick={() => void use(item.id)}
+                                                    onClick={() => use.mutate(item.id)}
                                                 >
                                                     use this one
                                                 </button>

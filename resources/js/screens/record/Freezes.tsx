@@ -9,6 +9,7 @@ import { RISK_CURVE_HEIGHT, RiskCurve, RiskKey, type RiskCurveData } from '../..
 import { LABELS, RIGHT, RuledChart } from '../../charts/RuledChart';
 import { useCompared } from './Compare';
 import { useDateCursor } from '../../app/cursor';
+import { Problem } from '../../app/Problem';
 
 type ClimateData = { ruler: Schema['Ruler']; climate: Schema['Climate'] };
 
@@ -128,11 +129,7 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                 </table>
                 <h3>Dates and how sure they are</h3>
                 <RiskDates freezes={freezes} others={others} name={compared.name} />
-                {compared.error && (
-                    <p role="alert" className="warning">
-                        {compared.error.message}
-                    </p>
-                )}
+                <Problem error={compared.error} />
                 {ruler.short_record && (
                     <p className="warning">
                         Only {ruler.seasons} cold seasons are complete: the record is short, and its dates are less sure

@@ -1,10 +1,11 @@
 import { Button, FileInput, Group, NativeSelect, TextInput } from '@mantine/core';
 import { line } from 'd3-shape';
 import { useState } from 'react';
-import { inWords, type Schema } from '../../api/client';
+import { type Schema } from '../../api/client';
 import { useCalibration, useSaveSite, useSession, useSites } from '../../app/data';
 import { Behind } from '../../charts/Behind';
 import { dateInWords } from '../../charts/days';
+import { Problem } from '../../app/Problem';
 
 type Calibration = Schema['Calibration'];
 
@@ -66,11 +67,7 @@ export function Readings({ zone }: { zone: string }) {
                 <p>Calibrating a site is the educator’s; you can see its numbers under Sites.</p>
             )}
             {isFetching && <p role="status">Holding the readings against the model…</p>}
-            {error && (
-                <p role="alert" className="warning" style={{ marginTop: '0.8rem' }}>
-                    {inWords(error, 'The file did not reach the server. Try again.')}
-                </p>
-            )}
+            <Problem error={error} unanswered="The file did not reach the server. Try again." />
             {found && <Found zone={zone} found={found} />}
         </section>
     );
@@ -154,11 +151,7 @@ function Found({ zone, found }: { zone: string; found: Calibration }) {
                         </Button>
                     </Group>
                 )}
-                {save.error && (
-                    <p role="alert" className="warning">
-                        {save.error.message}
-                    </p>
-                )}
+                <Problem error={save.error} />
             </div>
         </div>
     );

@@ -10,6 +10,7 @@ import { Doubts } from './Doubts';
 import { Files } from './Files';
 import { Freezes } from './Freezes';
 import { Readings } from './Readings';
+import { Problem } from '../../app/Problem';
 
 const PARTS = [
     { path: 'freezes', name: 'Freezes' },
@@ -79,11 +80,7 @@ export function Record() {
                     {seasons.length > 0 && `${seasons.length} cold seasons count.`}
                 </p>
             )}
-            {years.error && (
-                <p role="alert" className="warning">
-                    {years.error.message}
-                </p>
-            )}
+            <Problem error={years.error} />
             {computation !== null && progress && <Progressing zone={slug} progress={progress} mayEdit={mayEdit} />}
             {part === 'freezes' && climate && <Freezes zone={slug} data={climate} />}
             {part === 'course' && climate && <Course zone={slug} data={climate} />}

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Schema, Zone } from '../../api/client';
 import { useSaveStations } from '../../app/data';
 import { dateInWords } from '../../charts/days';
+import { Problem } from '../../app/Problem';
 
 type Station = Schema['Station'];
 
@@ -167,11 +168,7 @@ export function Stations({
                     </Button>
                 </Group>
             )}
-            {save.error && (
-                <p role="alert" className="warning">
-                    {save.error.message}
-                </p>
-            )}
+            <Problem error={save.error} />
             <p>
                 {data.filled_in.length > 0 && (
                     <>

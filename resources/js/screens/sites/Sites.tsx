@@ -2,6 +2,7 @@ import { Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useSaveSite, useSession, useSites, useTakeOutSite, useZones } from '../../app/data';
+import { Problem } from '../../app/Problem';
 
 type Site = Schema['Site'];
 type Numbers = Schema['SiteNumbers'];
@@ -49,11 +50,7 @@ export function Sites() {
                 What a bed, a wall or a cover does to the numbers of the station. A changed site is computed anew in
                 every zone that has it; its soil stands on the Record screen under “Soil, air and light”.
             </p>
-            {(save.error ?? takeOut.error) && (
-                <p role="alert" className="warning">
-                    {(save.error ?? takeOut.error)?.message}
-                </p>
-            )}
+            <Problem error={save.error ?? takeOut.error} />
             <table className="ruled">
                 <thead>
                     <tr>

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Windows } from '../../api/client';
 import { useDossier, type View } from '../../app/data';
+import { Problem } from '../../app/Problem';
 import { inWords, monthDay, spanInWords } from '../../charts/days';
 import { DerivationTable } from '../../charts/DerivationTable';
 import { OUTCOMES } from '../../charts/Hatches';
@@ -23,7 +24,7 @@ export function CropPanel({
     onClose: () => void;
 }) {
     const { data: dossier, error } = useDossier(zone, crop, view);
-    if (error) return <p className="warning">{error.message}</p>;
+    if (error) return <Problem error={error} />;
     if (!dossier) return null;
     const sheet = dossier.crop;
     return (

@@ -2,6 +2,7 @@ import { NativeSelect, SegmentedControl } from '@mantine/core';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../../api/client';
 import { useCropComparison, useDossier, useRuns, useSession } from '../../app/data';
+import { Problem } from '../../app/Problem';
 import { Behind } from '../../charts/Behind';
 import { inShort, inWords, monthDay, spanInShort, spanInWords } from '../../charts/days';
 import { DerivationTable } from '../../charts/DerivationTable';
@@ -36,7 +37,7 @@ export function Dossier() {
     if (error) {
         return (
             <main className="page">
-                <p className="warning">{error.message}</p>
+                <Problem error={error} />
                 <Link to={`/desk/zones/${zone}/windows`}>Back to the windows</Link>
             </main>
         );

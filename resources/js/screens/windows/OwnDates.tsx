@@ -2,6 +2,7 @@ import { Button, Group, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useChoice } from '../../app/data';
+import { Problem } from '../../app/Problem';
 
 type Route = 'direct' | 'transplant';
 type Row = { route: Route; first: string; last: string };
@@ -133,11 +134,7 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                 value={reason}
                 onChange={(event) => setReason(event.currentTarget.value)}
             />
-            {choice.error && (
-                <p role="alert" className="warning">
-                    {choice.error.message}
-                </p>
-            )}
+            <Problem error={choice.error} />
             <Group mt="xs" gap="xs">
                 <Button size="xs" type="submit" loading={choice.isPending}>
                     Save

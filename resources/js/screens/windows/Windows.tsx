@@ -25,6 +25,7 @@ import { yearScale, type YearScale } from '../../charts/yearScale';
 import { CropPanel } from './CropPanel';
 import { DayPanel } from './DayPanel';
 import { isStandard, STANDARDS } from './standards';
+import { Problem } from '../../app/Problem';
 
 const LABELS = 186;
 const RIGHT = 6;
@@ -76,11 +77,7 @@ function AtSite({ zone, site }: { zone: string; site: number }) {
     return (
         <main className="page">
             <h2>Working out the windows: {name}</h2>
-            {(compute.error ?? cancel.error) && (
-                <p role="alert" className="warning">
-                    {(compute.error ?? cancel.error)?.message}
-                </p>
-            )}
+            <Problem error={compute.error ?? cancel.error} />
             <div role="status" aria-live="polite">
                 <p>{progress?.state === 'failed' ? progress.error : (progress?.step ?? 'waiting for its turn')} …</p>
                 <Progress

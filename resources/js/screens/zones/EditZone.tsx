@@ -1,10 +1,9 @@
 import { Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { api, inWords, Refusal, taken, type Zone } from '../../api/client';
-import { useZone } from '../../app/data';
+import { Refusal, type Zone } from '../../api/client';
+import { useSaveZone, useZone } from '../../app/data';
+import { Problem } from '../../app/Problem';
 
 type Values = {
     name: string;
@@ -32,7 +31,13 @@ function valuesOf(zone: Zone): Values {
 export function EditZone() {
     const { zone: slug } = useParams();
     const { data: zone, error } = useZone(slug);
-    if (error) return <p className="warning">{inWords(error, 'The server does not answer. Load the page again.')}</p>;
+    if (error) {
+        return (
+            <main className="page">
+                <Problem error={error} />
+            </main>
+        );
+    }
     // What is typed before the zone has come would be lost when it does.
     if (slug !== undefined && zone === undefined) return null;
     return <ZoneForm key={slug ?? ''} slug={slug} values={zone ? valuesOf(zone) : EMPTY} />;
@@ -40,14 +45,10 @@ export function EditZone() {
 
 function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; values: Values }) {
     const form = useForm<Values>({ initialValues });
-    const [error, setError] = useState<string | null>(null);
-    const [busy, setBusy] = useState(false);
     const navigate = useNavigate();
-    const queries = useQueryClient();
+    const saving = useSaveZone(slug);
 
-    const save = async (values: Values) => {
-        setBusy(true);
-        setError(null);
+    const save = (values: Values) => {
         const body = {
             name: values.name,
             district: values.district,
@@ -58,26 +59,14 @@ function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; v
                 .filter((s) => s.name !== '' || s.postcode !== '')
                 .map((s) => ({ name: s.name, postcode: s.postcode === '' ? null : s.postcode })),
         };
-        try {
-            const saved = await taken(
-                slug
-                    ? api.PATCH('/api/zones/{zone}', { params: { path: { zone: slug } }, body })
-                    : api.POST('/api/zones', { body }),
-            );
-            queries.setQueryData(['zone', saved.slug], saved);
-            await queries.invalidateQueries({ queryKey: ['zones'] });
-            navigate(slug ? '/desk' : `/desk/zones/${saved.slug}/record`);
-        } catch (refusal) {
-            setBusy(false);
-            if (refusal instanceof Refusal) {
+        saving.mutate(body, {
+            onSuccess: (saved) => navigate(slug ? '/desk' : `/desk/zones/${saved.slug}/record`),
+            onError: (refusal) =>
+                refusal instanceof Refusal &&
                 form.setErrors(
                     Object.fromEntries(Object.entries(refusal.errors).map(([field, words]) => [field, words[0]])),
-                );
-                setError(refusal.message);
-            } else {
-                setError('The server does not answer. Nothing was saved; try again in a moment.');
-            }
-        }
+                ),
+        });
     };
     const latitude = form.values.latitude;
     return (
@@ -156,13 +145,9 @@ function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; v
                 >
                     Add a settlement
                 </Button>
-                {error && (
-                    <p role="alert" className="warning" style={{ marginTop: '1rem' }}>
-                        {error}
-                    </p>
-                )}
+                <Problem error={saving.error} />
                 <Group mt="lg">
-                    <Button type="submit" loading={busy}>
+                    <Button type="submit" loading={saving.isPending}>
                         Save
                     </Button>
                     <Button variant="subtle" color="gray" onClick={() => navigate('/desk')}>
