@@ -17,5 +17,11 @@ export default defineConfig({
     build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
     // The server bundle carries all it needs, so that rendering does not depend on node_modules.
     ssr: { noExternal: true },
-    test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'] },
+    test: {
+        environment: 'jsdom',
+        include: ['resources/js/**/*.test.{ts,tsx}'],
+        // How long a busy machine takes says nothing of the program; only a test that fails ever waits so long.
+        testTimeout: 300_000,
+        hookTimeout: 300_000,
+    },
 });

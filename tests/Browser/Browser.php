@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -19,7 +20,8 @@ use RuntimeException;
 /** A real, headless Chromium on the application that bin/test serves. */
 final class Browser
 {
-    private const WAIT_SECONDS = 20;
+    /** Long enough for a machine that is busy with other work; only a test that fails ever waits so long. */
+    private const WAIT_SECONDS = 90;
 
     private const ARGUMENTS = ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking',
         '--disable-component-update', '--disable-sync', '--disable-quic', '--window-size=1280,800'];
@@ -40,7 +42,10 @@ final class Browser
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
 
-        return new self(RemoteWebDriver::create($driver, $capabilities), $base, $profile);
+        $remote = RemoteWebDriver::create($driver, $capabilities);
+        $remote->manage()->timeouts()->setScriptTimeout(self::WAIT_SECONDS);
+
+        return new self($remote, $base, $profile);
     }
 
     public function close(): void
@@ -78,11 +83,31 @@ final class Browser
             WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)), "No {$css} on {$this->driver->getCurrentURL()}");
     }
 
+    /** Waits until the condition holds. What the page takes away while it is looked at is looked for again. */
+    public function until(callable $holds, string $message): void
+    {
+        $this->driver->wait(self::WAIT_SECONDS, 100)->until(static function () use ($holds): bool {
+            try {
+                return $holds();
+            } catch (StaleElementReferenceException) {
+                return false;
+            }
+        }, $message);
+    }
+
+    /** Waits until the text can no longer be read anywhere on the page. */
+    public function seeNoLonger(string $text): self
+    {
+        $this->until(fn (): bool => ! str_contains($this->text(), $text), "“{$text}” is still to be read on {$this->driver->getCurrentURL()}.");
+
+        return $this;
+    }
+
     /** The text of the first such element, waited for until it starts so. */
     public function first(string $css, string $start): string
     {
         $text = fn (): string => (string) $this->driver->executeScript('return document.querySelector(arguments[0])?.innerText ?? ""', [$css]);
-        $this->driver->wait(self::WAIT_SECONDS, 100)->until(static fn (): bool => str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
+        $this->until(static fn (): bool => str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
 
         return $text();
     }
@@ -91,7 +116,7 @@ final class Browser
     public function see(string $text): self
     {
         try {
-            $this->driver->wait(self::WAIT_SECONDS, 100)->until(fn (): bool => str_contains($this->text(), $text));
+            $this->until(fn (): bool => str_contains($this->text(), $text), '');
         } catch (TimeoutException) {
             Assert::fail("“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".mb_substr($this->text(), 0, 6000));
         }

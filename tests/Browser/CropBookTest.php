@@ -17,7 +17,7 @@ final class CropBookTest extends BrowserTestCase
         $this->browser->fill('Days to maturity', '160')->see('sow outdoors, then')->see('maturity_days: ');
         $this->browser->fill('Why, and where the number comes from', 'Three winters of trials.')->press('Save')->see('Three winters of trials.')->see('take it back');
         $this->browser->press('take it back')->see('Back to what it was before');
-        $this->browser->driver->wait(10)->until(fn (): bool => count($this->browser->driver->findElements(WebDriverBy::xpath("//button[normalize-space()='take it back']"))) === 2);
+        $this->browser->until(fn (): bool => count($this->browser->driver->findElements(WebDriverBy::xpath("//button[normalize-space()='take it back']"))) === 2, 'There are not two to take back.');
         self::assertSame([], array_values(array_filter($this->browser->errors(), static fn (string $e): bool => ! str_contains($e, 'status of 422'))));
     }
 
@@ -27,6 +27,6 @@ final class CropBookTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/crops/beet')->press('Add a variety')->fill('Variety’s name', $name)->fill('Own days', '44')->press('Save the variety')->see('44 from sowing');
         $this->browser->driver->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Take out']"))->click();
-        $this->browser->driver->wait(10)->until(fn (): bool => ! str_contains($this->browser->text(), $name));
+        $this->browser->seeNoLonger($name);
     }
 }

@@ -27,7 +27,7 @@ final class GardenerTest extends BrowserTestCase
         $this->browser->visit('/zones/basin-floor');
         $this->browser->fill('Find a crop', 'toma');
         $rows = fn (): array => array_map(static fn ($e): string => $e->getText(), $this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody th')));
-        $this->browser->driver->wait(5)->until(static fn (): bool => count($rows()) === 4);
+        $this->browser->until(static fn (): bool => count($rows()) === 4, 'The calendar does not come down to four rows.');
         self::assertSame(['Early tomato', 'Main-crop tomato', 'Cherry tomato', 'Tomatillo'], $rows());
         foreach (['this-week', 'crops/lettuce-leaf', 'crops/garlic-hardneck', 'weeks/52'] as $page) {
             $this->browser->visit("/zones/saltbush-flats/{$page}");

@@ -83,7 +83,7 @@ final class RecordTest extends BrowserTestCase
         $this->browser->driver->findElement(WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"))->click();
         $this->browser->fill('Why it counts', 'Two neighbours saw the same.')->press('Let it count')->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')->see('Computed.');
         $this->browser->press('undo')->see('left out by the rule');
-        $this->browser->driver->wait(10)->until(fn (): bool => ! str_contains($this->browser->text(), 'Two neighbours'));
+        $this->browser->seeNoLonger('Two neighbours');
         self::assertSame([], $this->browser->errors());
     }
 
@@ -95,17 +95,18 @@ final class RecordTest extends BrowserTestCase
         $this->browser->fill('Day', '06/15/2001')->fill('Why it does not count', 'The screen had blown open.')->press('Leave it out')
             ->see('left out: The screen had blown open.')->see('doubted by nothing but the person who left it out: 1')->see('Computed.');
         $this->browser->press('undo');
-        $this->browser->driver->wait(10)->until(fn (): bool => ! str_contains($this->browser->text(), 'blown open'));
+        $this->browser->seeNoLonger('blown open');
     }
 
     public function test_stations_say_what_they_fill_in_and_are_put_in_order(): void
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/record/files')->see('from Packing Shed')->see('for height; +');
+        $first = fn (): ?string => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value');
         $this->browser->press('up')->press('Save and compute')->see('Computed.')->see('Filled in: ');
-        $this->browser->driver->wait(10)->until(fn (): bool => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value') === 'Packing Shed');
+        $this->browser->until(fn (): bool => $first() === 'Packing Shed', 'The packing shed is not first.');
         $this->browser->press('up')->press('Save and compute');
-        $this->browser->driver->wait(10)->until(fn (): bool => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value') === 'Orchard Bench station');
+        $this->browser->until(fn (): bool => $first() === 'Orchard Bench station', 'The station is not first again.');
         self::assertSame([], $this->browser->errors());
     }
 
@@ -124,6 +125,6 @@ final class RecordTest extends BrowserTestCase
         $this->browser->fill('Rate', '9')->press('Save and compute')->see('This lies between 0.1 and 3.');
         $this->browser->press('Leave it');
         $this->browser->driver->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Take out']"))->click();
-        $this->browser->driver->wait(10)->until(fn (): bool => ! str_contains($this->browser->text(), $name));
+        $this->browser->seeNoLonger($name);
     }
 }

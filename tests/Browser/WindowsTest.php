@@ -44,7 +44,7 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('71 of 71 crops')->keys('/', 'snap');
-        $this->browser->driver->wait(10)->until(fn (): bool => $this->browser->find('.count')->getText() === '1 of 71 crops');
+        $this->browser->until(fn (): bool => $this->browser->find('.count')->getText() === '1 of 71 crops', 'The search does not leave one crop.');
         $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')
             ->see('On 3 April: harvest');
         $this->browser->follow('Open its dossier')->see('Schools side by side')->see('On 3 April')->see('The replay opens');
@@ -79,9 +79,9 @@ final class WindowsTest extends BrowserTestCase
         $radish = fn (): string => (string) $this->browser->driver->executeScript('return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""');
         $open = $radish();
         $this->choose('Site', 'cold frame');
-        $this->browser->driver->wait(20)->until(static fn (): bool => ! in_array($radish(), ['', $open], true), 'The windows of a cold frame differ from those of open ground.');
+        $this->browser->until(static fn (): bool => ! in_array($radish(), ['', $open], true), 'The windows of a cold frame differ from those of open ground.');
         $this->choose('Site', 'open ground');
-        $this->browser->driver->wait(20)->until(static fn (): bool => $radish() === $open);
+        $this->browser->until(static fn (): bool => $radish() === $open, 'Open ground does not bring its windows back.');
     }
 
     public function test_a_bolder_standard_widens_windows_and_crops_are_grouped_by_what_is_next(): void
@@ -92,7 +92,7 @@ final class WindowsTest extends BrowserTestCase
         $before = $brackets();
         $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='6 in 10']"))->click();
         $this->browser->see('Use in the calendar');
-        $this->browser->driver->wait(10)->until(static fn (): bool => $brackets() !== $before);
+        $this->browser->until(static fn (): bool => $brackets() !== $before, 'The brackets stay where they were.');
         $this->choose('Grouped', 'by what is next');
         $this->browser->see('Open now');
         $this->choose('Grouped', 'by season');

@@ -30,7 +30,7 @@ final class RedisQueueTest extends TestCase
         $this->server = new Process(['redis-server', '--port', '0', '--unixsocket', $socket, '--dir', $this->folder, '--save', '', '--appendonly', 'no']);
         $this->server->start();
         config(['database.redis.default' => ['scheme' => 'unix', 'path' => $socket, 'database' => 0], 'queue.default' => 'redis']);
-        for ($i = 0; $i < 50; $i++) {
+        for ($i = 0; $i < 600; $i++) {
             try {
                 Redis::connection()->command('ping');
 
