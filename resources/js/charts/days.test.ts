@@ -3,6 +3,7 @@ import {
     beforeSummer,
     contains,
     dateInWords,
+    datesInShort,
     daysUntil,
     hoursInWords,
     inShort,
@@ -35,6 +36,8 @@ describe('days of the sowing year', () => {
         expect(inWords('05-12')).toBe('12 May');
         expect(inShort('09-01')).toBe('1 Sep');
         expect(dateInWords('2026-05-12')).toBe('12 May 2026');
+        expect(datesInShort('2004-01-01', '2026-09-19')).toBe('1 Jan 2004 to 19 Sep 2026');
+        expect(datesInShort('2008-10-09', '2008-10-09')).toBe('9 Oct 2008');
         expect(spanInWords({ first: '10-19', last: '04-17', days: 181 })).toBe('19 October to 17 April');
         expect(spanInShort({ first: '07-01', last: '06-30', days: 365 })).toBe('all year');
         expect(hoursInWords(13.999)).toBe('14 h 00 min');

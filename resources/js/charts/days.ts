@@ -61,6 +61,12 @@ export function dateInWords(date: string): string {
     return `${inWords(date.slice(5, 10))} ${date.slice(0, 4)}`;
 }
 
+/** "1 Jan 2004 to 19 Apr 2026", or "19 Apr 2026" for a single day. */
+export function datesInShort(first: string, last: string): string {
+    const short = (date: string) => `${inShort(date.slice(5, 10))} ${date.slice(0, 4)}`;
+    return first === last ? short(first) : `${short(first)} to ${short(last)}`;
+}
+
 /** Days forward on the circle from one sow day to another, 0…364. */
 export function daysUntil(from: number, to: number): number {
     return (to - from + YEAR) % YEAR;

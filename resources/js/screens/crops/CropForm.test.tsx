@@ -48,7 +48,7 @@ describe('a crop of the book', () => {
         fakeServer(answers);
         show(<CropForm slug="radish" mayEdit />);
         expect(await screen.findByText('Sown: 26 days to harvest (26 days from sowing).')).toBeTruthy();
-        expect(screen.getByText('heat_c: 30 to 31')).toBeTruthy();
+        expect(screen.getByText('Heat: 30 to 31')).toBeTruthy();
         expect(screen.getByText('22 from sowing')).toBeTruthy();
         expect(screen.queryByText('Without a record')).toBeNull();
     });
@@ -57,7 +57,7 @@ describe('a crop of the book', () => {
         const asked = fakeServer({ ...answers, 'PATCH /api/crops/radish': crop });
         show(<CropForm slug="radish" mayEdit />);
         fireEvent.change(await screen.findByLabelText('Days to maturity'), { target: { value: '40' } });
-        expect(screen.getByText('maturity_days: 26 to 40')).toBeTruthy();
+        expect(screen.getByText('Days to maturity: 26 to 40')).toBeTruthy();
         expect(await screen.findByText('sow outdoors, then')).toBeTruthy();
         await waitFor(() =>
             expect(asked.filter((a) => a.what.endsWith('/trials')).at(-1)?.body).toEqual({

@@ -8,7 +8,7 @@ import { dateInWords, spanInShort } from '../../charts/days';
 import { Hatches } from '../../charts/Hatches';
 import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { yearScale } from '../../charts/yearScale';
-import { SECTIONS } from './columns';
+import { changeInWords, SECTIONS } from './columns';
 import { Varieties } from './Varieties';
 
 /** A crop's numbers, with what a change would do to its ribbon in a zone before it is saved. */
@@ -56,10 +56,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                     <div className="pending">
                         <p>
                             {changed
-                                .map(
-                                    ([column, cell]) =>
-                                        `${column}: ${crop.cells[column] || 'blank'} to ${cell || 'blank'}`,
-                                )
+                                .map(([column, cell]) => changeInWords(column, crop.cells[column], cell))
                                 .join('; ')}
                         </p>
                         <Group align="end" gap="xs">
@@ -118,9 +115,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                     {dateInWords(revision.at.slice(0, 10))}, {revision.by}
                                 </td>
                                 <td>
-                                    {revision.changed
-                                        .map((c) => `${c.column}: ${c.before || 'blank'} to ${c.after || 'blank'}`)
-                                        .join('; ')}
+                                    {revision.changed.map((c) => changeInWords(c.column, c.before, c.after)).join('; ')}
                                 </td>
                                 <td>{revision.note}</td>
                                 <td>

@@ -1,4 +1,4 @@
-/** The columns of the crop table as a person reads them: what each means, its unit, its range. The server checks them. */
+/** The columns of the crop table as a person reads them: a label that stands by itself, unit, range, what each means. The server checks them. */
 export type Column = { column: string; label: string; unit: string; help: string };
 
 export type Section = { title: string; columns: Column[] };
@@ -10,7 +10,12 @@ export const SECTIONS: Section[] = [
         title: 'Days',
         columns: [
             c('maturity_days', 'Days to maturity', '1 to 400 days', 'packet days to first harvest'),
-            c('maturity_basis', 'counted from', 'sowing, emergence or transplant', 'what the packet’s days count from'),
+            c(
+                'maturity_basis',
+                'Days counted from',
+                'sowing, emergence or transplant',
+                'what the packet’s days count from',
+            ),
             c('harvest_days', 'Harvest lasts', '1 to 365 days', 'from one sowing'),
             c('min_harvest_days', 'Shortest worth having', '1 to 365 days', 'a shorter harvest counts as none'),
             c('succession_days', 'Sow again after', 'days, or blank', 'for a steady supply'),
@@ -20,7 +25,7 @@ export const SECTIONS: Section[] = [
     {
         title: 'Days to come up, by soil temperature',
         columns: [0, 5, 10, 15, 20, 25, 30, 35, 40].map((celsius) =>
-            c(`em_${celsius}`, `${celsius} °C`, '0.5 to 400 days', 'blank: it does not come up'),
+            c(`em_${celsius}`, `In soil of ${celsius} °C`, '0.5 to 400 days', 'blank: it does not come up'),
         ),
     },
     {
@@ -42,8 +47,8 @@ export const SECTIONS: Section[] = [
             c('kill_c', 'Kills grown plants', '°C', 'screen minimum'),
             c('young_share', 'Young for', '0 to 1 of its growth', 'how long it is as tender as when young'),
             c('heat_c', 'Heat', '°C, daily maximum', 'bolts, turns bitter or drops its flowers'),
-            c('heat_days', 'after so many days', '1 to 365', 'days of that heat it stands'),
-            c('heat_from', 'counted from', '0 to 1 of its growth', 'earlier heat does no harm'),
+            c('heat_days', 'Days of heat', '1 to 365 days', 'so many end the crop'),
+            c('heat_from', 'Heat counted from', '0 to 1 of its growth', 'earlier heat does no harm'),
             c('bolt_chill_days', 'Runs to seed after', 'cold days, or blank', 'days of 0 to 10 °C, then long days'),
             c('chill_days', 'Needs cold', 'days, or blank', 'days of 0 to 10 °C before it crops'),
             c('critical_day_hours', 'Bulbs from', 'hours of day, or blank', 'day length that starts bulbing'),
@@ -53,10 +58,15 @@ export const SECTIONS: Section[] = [
     {
         title: 'Starting and spacing',
         columns: [
-            c('routes', 'Ways', 'direct, transplant or both', 'sown in place, raised under cover, or either'),
+            c(
+                'routes',
+                'Ways of growing',
+                'direct, transplant or both',
+                'sown in place, raised under cover, or either',
+            ),
             c('seedling_weeks_min', 'Under cover, at least', 'weeks, or blank', ''),
-            c('seedling_weeks', 'usually', 'weeks, or blank', 'blank: never set out'),
-            c('seedling_weeks_max', 'at most', 'weeks, or blank', ''),
+            c('seedling_weeks', 'Under cover, usually', 'weeks, or blank', 'blank: never set out'),
+            c('seedling_weeks_max', 'Under cover, at most', 'weeks, or blank', ''),
             c('indoor_c', 'Soil under cover', '°C', ''),
             c('transplant_check_days', 'Check at setting out', 'days', 'growth lost while roots take hold'),
             c(
@@ -88,3 +98,10 @@ export const SECTIONS: Section[] = [
         ],
     },
 ];
+
+const LABELS = new Map(SECTIONS.flatMap((section) => section.columns.map((column) => [column.column, column.label])));
+
+/** "Days to maturity: 54 to 70". */
+export function changeInWords(column: string, before: string | undefined, after: string): string {
+    return `${LABELS.get(column) ?? column}: ${before || 'blank'} to ${after || 'blank'}`;
+}

@@ -160,7 +160,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
 }
 
 function Around({ value }: { value: Value }) {
-    const shown = (celsius: number | null) => (celsius === null ? '–' : String(celsius).replace('-', '−'));
+    const shown = (celsius: number | null) => (celsius === null ? '–' : celsius.toFixed(1).replace('-', '−'));
     return (
         <span className="mono">
             {value.around.map((day, i) => (

@@ -1,6 +1,6 @@
 import type { Zone } from '../../api/client';
 import { useImportAgain, useRecordImports, useSession, useStations } from '../../app/data';
-import { dateInWords } from '../../charts/days';
+import { dateInWords, datesInShort } from '../../charts/days';
 import { BringFile } from './BringFile';
 import { updateInWords } from './Preview';
 import { Stations } from './Stations';
@@ -60,7 +60,7 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                                         </a>
                                     </td>
                                     <td>{item.station}</td>
-                                    <td>{item.first && item.last ? `${item.first} to ${item.last}` : ''}</td>
+                                    <td>{item.first && item.last ? datesInShort(item.first, item.last) : ''}</td>
                                     <td className="number">{item.rows}</td>
                                     <td className="number">{item.refused_count}</td>
                                     <td className="number">{item.marks_count}</td>

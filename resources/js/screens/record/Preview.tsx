@@ -114,7 +114,10 @@ export function Preview({
                     )}
                     {preview.marks_count > 0 && (
                         <>
-                            <h3>{preview.marks_count} values are doubtful: kept, and not used</h3>
+                            <h3>
+                                {preview.marks_count} values {preview.update && 'of the record so updated '}are
+                                doubtful: kept, and not used
+                            </h3>
                             <table className="ruled">
                                 <tbody>
                                     {preview.marks.slice(0, 10).map((mark) => (

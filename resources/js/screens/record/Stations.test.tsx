@@ -36,9 +36,8 @@ describe('the stations of a zone', () => {
     it('say what they are corrected by and which days they fill in', () => {
         show(<Stations zone={zone} data={data} mayEdit onComputing={() => {}} />);
         expect(screen.getByText('−1.2 for height; +0.3 and −0.2 from 8041 days shared')).toBeTruthy();
-        expect(
-            screen.getByText(/13 September 2004 to 20 September 2004 from Shed; 9 October 2008 from Shed/),
-        ).toBeTruthy();
+        expect(screen.getAllByText('1 Jan 1995 to 19 Apr 2026').length).toBe(2);
+        expect(screen.getByText(/Filled in: from Shed 13 Sep 2004 to 20 Sep 2004, 9 Oct 2008\./)).toBeTruthy();
         expect(screen.queryByText('Save and compute')).toBeNull();
     });
 

@@ -2,7 +2,7 @@ import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { Schema, Zone } from '../../api/client';
 import { useSaveStations } from '../../app/data';
-import { dateInWords } from '../../charts/days';
+import { datesInShort } from '../../charts/days';
 import { Problem } from '../../app/Problem';
 
 type Station = Schema['Station'];
@@ -108,7 +108,7 @@ export function Stations({
                                 )}
                             </td>
                             <td>
-                                {station.first && station.last ? `${station.first} to ${station.last}` : 'none yet'}
+                                {station.first && station.last ? datesInShort(station.first, station.last) : 'none yet'}
                             </td>
                             <td>{station.fit && corrections(station.fit, i)}</td>
                             <td className="number">{station.fit && `${station.fit.minima}, ${station.fit.maxima}`}</td>
@@ -172,15 +172,7 @@ export function Stations({
             <p>
                 {data.filled_in.length > 0 && (
                     <>
-                        Filled in:{' '}
-                        {data.filled_in
-                            .slice(0, 6)
-                            .map((span) =>
-                                span.from === span.to
-                                    ? `${dateInWords(span.from)} from ${span.station}`
-                                    : `${dateInWords(span.from)} to ${dateInWords(span.to)} from ${span.station}`,
-                            )
-                            .join('; ')}
+                        Filled in: {fillings(data.filled_in.slice(0, 6))}
                         {data.filled_in_count > 6 && `; and ${data.filled_in_count - 6} more spans`}.{' '}
                     </>
                 )}
@@ -190,6 +182,13 @@ export function Stations({
             </p>
         </section>
     );
+}
+
+/** "from Packing Shed 13 Sep 2004 to 20 Sep 2004, 9 Oct 2008; from Ferry Landing 2 Jan 2011". */
+function fillings(spans: Schema['Stations']['filled_in']): string {
+    const by = new Map<string, string[]>();
+    for (const span of spans) by.set(span.station, [...(by.get(span.station) ?? []), datesInShort(span.from, span.to)]);
+    return [...by].map(([station, dates]) => `from ${station} ${dates.join(', ')}`).join('; ');
 }
 
 function corrections(fit: NonNullable<Station['fit']>, i: number): string {
