@@ -68,7 +68,7 @@ final class StationToGardenerTest extends BrowserTestCase
         self::assertStringContainsString('None yet.', $this->browser->text());
 
         $this->browser->visit("/desk/zones/{$slug}/record/files")->attach($this->file('bench.csv', $celsius))
-            ->see('1 January 1996 to 31 December 2025, 10958 rows')->see('°C, as the file says')->see('40 days from')->see('values are doubtful')
+            ->see('1 January 1996 to 31 December 2025, 10958 rows')->see('°C, as the file says')->see('40 days from')->see('Doubtful values, kept and not used: ')
             ->press('Import and compute')->see('Computed. See the windows');
         $this->browser->follow('See the windows')->see('71 of 71 crops');
         $first = $this->radish();

@@ -61,10 +61,14 @@ export function dateInWords(date: string): string {
     return `${inWords(date.slice(5, 10))} ${date.slice(0, 4)}`;
 }
 
+/** "2026-05-12" is "12 May 2026", "2026-09-01" is "1 Sep 2026"; for tables. */
+export function dateInShort(date: string): string {
+    return `${inShort(date.slice(5, 10))} ${date.slice(0, 4)}`;
+}
+
 /** "1 Jan 2004 to 19 Apr 2026", or "19 Apr 2026" for a single day. */
 export function datesInShort(first: string, last: string): string {
-    const short = (date: string) => `${inShort(date.slice(5, 10))} ${date.slice(0, 4)}`;
-    return first === last ? short(first) : `${short(first)} to ${short(last)}`;
+    return first === last ? dateInShort(first) : `${dateInShort(first)} to ${dateInShort(last)}`;
 }
 
 /** Days forward on the circle from one sow day to another, 0…364. */

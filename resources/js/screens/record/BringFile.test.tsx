@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schema, Zone } from '../../api/client';
 import { fakeServer, Refused, show } from '../../testing';
@@ -58,10 +58,32 @@ describe('bringing a station file', () => {
         expect(screen.getByText('2, of which 1 without a missing day')).toBeTruthy();
         expect(screen.getByText('40 days from 1 March 1962')).toBeTruthy();
         expect(screen.getByText('−6.8 / –')).toBeTruthy();
+        expect(screen.getByText('Rows that cannot be read and will be left out: 1')).toBeTruthy();
         expect(screen.getByText('line 7')).toBeTruthy();
+        expect(screen.getByText('Doubtful values, kept and not used: 1')).toBeTruthy();
         expect(asked).toHaveLength(1);
         fireEvent.click(screen.getByText('Import and compute'));
         await waitFor(() => expect(computing).toHaveBeenCalledWith(3));
+    });
+
+    it('doubts a file that contradicts most of the record in use, and none that corrects a little of it', async () => {
+        const updating = (changed: number, unchanged: number) => {
+            fakeServer({
+                'POST /api/zones/bench/record-previews': {
+                    ...preview,
+                    update: { new: 41, changed, unchanged, kept: 12547 },
+                },
+            });
+            show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
+            choose();
+        };
+        updating(10084, 67);
+        expect(await screen.findByText(/Is this file of the same station/)).toBeTruthy();
+        expect(screen.getByText('41 values new, 10084 changed, 67 the same, 12547 only in the record')).toBeTruthy();
+        cleanup();
+        updating(67, 10084);
+        await screen.findByText('Doubtful values of the record so updated, kept and not used: 1');
+        expect(screen.queryByText(/Is this file of the same station/)).toBeNull();
     });
 
     it('lets one of several stations be chosen, and looks again', async () => {

@@ -1,6 +1,6 @@
 import type { Zone } from '../../api/client';
 import { useImportAgain, useRecordImports, useSession, useStations } from '../../app/data';
-import { dateInWords, datesInShort } from '../../charts/days';
+import { dateInShort, datesInShort } from '../../charts/days';
 import { BringFile } from './BringFile';
 import { updateInWords } from './Preview';
 import { Stations } from './Stations';
@@ -30,7 +30,7 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                 <h2>Files brought</h2>
                 {imports?.length === 0 && <p>None yet.</p>}
                 {imports && imports.length > 0 && (
-                    <table className="ruled">
+                    <table className="ruled dense">
                         <thead>
                             <tr>
                                 <th scope="col">File</th>
@@ -66,7 +66,7 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                                     <td className="number">{item.marks_count}</td>
                                     <td>{item.update && updateInWords(item.update)}</td>
                                     <td>
-                                        {item.imported_by}, {dateInWords(item.imported_at.slice(0, 10))}
+                                        {item.imported_by}, {dateInShort(item.imported_at)}
                                     </td>
                                     <td>
                                         {item.in_use ? 'in use' : item.state}

@@ -85,6 +85,12 @@ export function Preview({
                             </tr>
                         </tbody>
                     </table>
+                    {preview.update && contradicts(preview.update) && (
+                        <p className="warning">
+                            Most values of the days both have are different. Is this file of the same station, in the
+                            same unit? If not, choose another station above, or leave it.
+                        </p>
+                    )}
                     <Group mt="md">
                         <Button onClick={onKeep} loading={busy}>
                             Import and compute
@@ -98,7 +104,7 @@ export function Preview({
                     <Completeness years={preview.years} />
                     {preview.refused_count > 0 && (
                         <>
-                            <h3>{preview.refused_count} rows cannot be read and will be left out</h3>
+                            <h3>Rows that cannot be read and will be left out: {preview.refused_count}</h3>
                             <table className="ruled">
                                 <tbody>
                                     {preview.refused.slice(0, 8).map((row) => (
@@ -115,8 +121,8 @@ export function Preview({
                     {preview.marks_count > 0 && (
                         <>
                             <h3>
-                                {preview.marks_count} values {preview.update && 'of the record so updated '}are
-                                doubtful: kept, and not used
+                                Doubtful values{preview.update && ' of the record so updated'}, kept and not used:{' '}
+                                {preview.marks_count}
                             </h3>
                             <table className="ruled">
                                 <tbody>
@@ -174,6 +180,11 @@ function Completeness({ years }: { years: RecordPreview['years'] }) {
             ))}
         </svg>
     );
+}
+
+/** A file of another place or unit seldom agrees with the record; a corrected one mostly does. */
+function contradicts(update: NonNullable<RecordPreview['update']>): boolean {
+    return update.changed >= 30 && update.changed > update.unchanged;
 }
 
 /** "730 values new, 2 changed, 21 170 the same, 0 only in the record". */

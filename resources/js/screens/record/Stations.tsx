@@ -39,7 +39,7 @@ export function Stations({
                 Where the first has no value the next gives one, brought to the zone’s height ({zone.height_m} m) and,
                 from the days they share, to the level of the stations before it.
             </p>
-            <table className="ruled stations">
+            <table className="ruled dense">
                 <thead>
                     <tr>
                         <th scope="col">Station</th>
