@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Anthesis\Calendar\CropSheet;
+use Anthesis\Calendar\WindowDifference;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Record\Latitude;
@@ -71,10 +72,10 @@ final class CropComparison
                 $base = $routes;
                 foreach ($varieties as $variety) {
                     $grown = $variety->toCore($model);
-                    array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($replay, $grown, $site->name), $base));
+                    array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($replay, $grown, $site->name), $base, 'the crop'));
                 }
             }
-            array_push($out['sites'], ...self::rows($crop, $site->name, $routes, $i === 0 ? [] : $base));
+            array_push($out['sites'], ...self::rows($crop, $site->name, $routes, $i === 0 ? [] : $base, $sites[0]->name));
         }
 
         return $out;
@@ -83,35 +84,18 @@ final class CropComparison
     /**
      * @param  array<string, RouteWindows>  $routes
      * @param  array<string, RouteWindows>  $base  empty: these are the base themselves
+     * @param  string  $than  what the base is, in words
      * @return list<Compared>
      */
-    private static function rows(Crop $crop, string $name, array $routes, array $base): array
+    private static function rows(Crop $crop, string $name, array $routes, array $base, string $than): array
     {
         $rows = [];
         foreach ($routes as $route => $windows) {
             $sheet = CropSheet::routes($crop, [$windows])[0];
             $rows[] = ['name' => $name, 'route' => $route, 'act' => $sheet['act'], 'windows' => $sheet['windows'],
-                'in_words' => isset($base[$route]) ? self::gain($windows, $base[$route]) : ''];
+                'in_words' => isset($base[$route]) ? WindowDifference::inWords($sheet['windows'], array_map(CropSheet::span(...), $base[$route]->windows), $than) : ''];
         }
 
         return $rows;
-    }
-
-    /** What opens earlier and closes later, in words. */
-    private static function gain(RouteWindows $here, RouteWindows $there): string
-    {
-        if ($here->windows === [] || $there->windows === []) {
-            return $here->windows === [] ? ($there->windows === [] ? '' : 'no window') : 'a window where open ground has none';
-        }
-        $signed = static fn (int $days): int => $days > 182 ? $days - 365 : $days;
-        $first = $signed($here->windows[0]->first->daysUntil($there->windows[0]->first));
-        $last = $signed($there->windows[count($there->windows) - 1]->last->daysUntil($here->windows[count($here->windows) - 1]->last));
-        $days = static fn (int $n): string => abs($n).(abs($n) === 1 ? ' day' : ' days');
-        $words = array_filter([
-            $first === 0 ? '' : $days($first).($first > 0 ? ' earlier' : ' later to open'),
-            $last === 0 ? '' : $days($last).($last > 0 ? ' longer at the end' : ' shorter at the end'),
-        ]);
-
-        return $words === [] ? 'the same' : implode(', ', $words);
     }
 }

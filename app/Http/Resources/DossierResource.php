@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use Anthesis\Calendar\CropDossier;
 use Anthesis\Calendar\CropSheet;
-use Anthesis\Record\SowDay;
+use Anthesis\Calendar\WindowDifference;
 use App\Models\Crop;
 use App\Models\CropChoice;
 use App\Models\Variety;
@@ -61,18 +61,11 @@ class DossierResource extends JsonResource
     private function differences(array $replay, array $countBack): array
     {
         $counted = array_column($countBack, null, 'route');
-        $days = static function (string $from, string $to): int {
-            $between = SowDay::fromIso($from)->daysUntil(SowDay::fromIso($to));
-
-            return $between > 182 ? $between - SowDay::YEAR : $between;
-        };
         $differences = [];
         foreach ($replay as $route) {
-            $other = $counted[$route['route']]['windows'] ?? [];
-            $own = $route['windows'];
-            if ($own !== [] && $other !== []) {
-                $differences[] = ['route' => $route['route'], 'act' => $route['act'], 'opens' => $days($other[0]['first'], $own[0]['first']),
-                    'closes' => $days($other[count($other) - 1]['last'], $own[count($own) - 1]['last'])];
+            $days = WindowDifference::between($route['windows'], $counted[$route['route']]['windows'] ?? []);
+            if ($days !== null) {
+                $differences[] = ['route' => $route['route'], 'act' => $route['act'], ...$days];
             }
         }
 
