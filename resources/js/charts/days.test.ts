@@ -8,6 +8,7 @@ import {
     hoursInWords,
     inShort,
     inWords,
+    joined,
     monthDay,
     sowDay,
     sowDayOfDate,
@@ -52,6 +53,24 @@ describe('days of the sowing year', () => {
         const span = { first: '12-20', last: '01-10', days: 22 };
         expect(['12-20', '01-01', '01-10'].map((d) => contains(span, sowDay(d)))).toEqual([true, true, true]);
         expect(['12-19', '01-11', '07-01'].map((d) => contains(span, sowDay(d)))).toEqual([false, false, false]);
+    });
+
+    it('of spans that touch or overlap become one, in the order of the ruler', () => {
+        const span = (first: string, days: number) => ({ first, last: monthDay(sowDay(first) + days - 1), days });
+        expect(joined([span('08-06', 97), span('06-17', 59)], '01-01')).toEqual([span('06-17', 147)]);
+        expect(joined([span('05-01', 10), span('05-11', 5)], '01-01')).toEqual([span('05-01', 15)]);
+        const apart = [span('05-01', 10), span('05-12', 5)];
+        expect(joined(apart, '01-01')).toEqual(apart);
+        expect(joined([span('05-01', 90), span('05-12', 5)], '01-01')).toEqual([span('05-01', 90)]);
+    });
+
+    it('of spans join over the end of the ruler, north and south', () => {
+        const span = (first: string, days: number) => ({ first, last: monthDay(sowDay(first) + days - 1), days });
+        expect(joined([span('01-05', 30), span('11-01', 80)], '01-01')).toEqual([span('11-01', 95)]);
+        expect(joined([span('01-05', 30), span('11-01', 80)], '07-01')).toEqual([span('11-01', 95)]);
+        expect(joined([span('07-02', 5), span('08-01', 5), span('06-01', 70)], '07-01')).toEqual([span('06-01', 70)]);
+        expect(joined([span('01-10', 300), span('10-01', 120)], '01-01')[0]?.days).toBe(365);
+        expect(joined([], '01-01')).toEqual([]);
     });
 
     it('knows which ruler year a date lies in, north and south', () => {

@@ -95,6 +95,32 @@ export function spanInShort(span: Span): string {
     return span.days === YEAR ? 'all year' : `${inShort(span.first)} to ${inShort(span.last)}`;
 }
 
+/** The spans in the order of the ruler, those that overlap or follow on one another as one. */
+export function joined(spans: Span[], starts: MonthDay): Span[] {
+    const since = (span: Span) => daysUntil(sowDay(starts), sowDay(span.first));
+    const whole: Span[] = [];
+    for (const span of [...spans].sort((a, b) => since(a) - since(b))) {
+        const before = whole.at(-1);
+        if (before && since(span) <= since(before) + before.days) {
+            whole[whole.length - 1] = reaching(before, since(span) - since(before) + span.days);
+        } else {
+            whole.push(span);
+        }
+    }
+    // The last may run over the ruler's end into the first ones.
+    for (;;) {
+        const [first, last] = [whole[0], whole.at(-1)];
+        if (!first || !last || first === last || since(last) + last.days < YEAR + since(first)) return whole;
+        whole.shift();
+        whole[whole.length - 1] = reaching(last, YEAR + since(first) - since(last) + first.days);
+    }
+}
+
+function reaching(span: Span, days: number): Span {
+    const reach = Math.min(YEAR, Math.max(span.days, days));
+    return { first: span.first, last: monthDay(sowDay(span.first) + reach - 1), days: reach };
+}
+
 /** Whether a sow day lies between midwinter, where the ruler starts, and midsummer (15 July north, 15 January south). */
 export function beforeSummer(starts: MonthDay, day: number): boolean {
     return daysUntil(sowDay(starts), day) < 195;

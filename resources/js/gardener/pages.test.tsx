@@ -35,7 +35,13 @@ const route = (name: string, act: string) => ({
     act,
     windows: [{ first: '03-25', last: '09-08', days: 168 }],
     under_cover: name === 'transplant' ? [{ first: '02-25', last: '08-11', days: 168 }] : [],
-    harvests: [],
+    harvests:
+        name === 'transplant'
+            ? [
+                  { first: '06-17', last: '08-14', days: 59 },
+                  { first: '08-06', last: '11-10', days: 97 },
+              ]
+            : [],
 });
 const calendar: PageData = {
     page: 'calendar',
@@ -88,7 +94,7 @@ describe('gardener’s pages', () => {
             [...row.querySelectorAll('td')].map((cell) => cell.textContent),
         );
         expect(cells[0]).toEqual(['', '25 Mar to 8 Sep', '', '']);
-        expect(cells[1]).toEqual(['25 Feb to 11 Aug', '', '25 Mar to 8 Sep', '']);
+        expect(cells[1]).toEqual(['25 Feb to 11 Aug', '', '25 Mar to 8 Sep', '17 Jun to 10 Nov']);
         expect(document.body.textContent).toContain('Last freeze: 29 April (1 year in 2 later). First freeze: none.');
         fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'KAL' } });
         expect([...document.querySelectorAll('tbody th')].map((cell) => cell.textContent)).toEqual(['Kale']);

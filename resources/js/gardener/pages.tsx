@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { dateInWords, inWords, spanInShort, spanInWords, type MonthDay, type Span } from '../charts/days';
+import { dateInWords, inWords, joined, spanInShort, spanInWords, type MonthDay, type Span } from '../charts/days';
 import { DerivationTable, type Line } from '../charts/DerivationTable';
 import { HATCH, Hatches, OUTCOMES, REASONS, Swatch } from '../charts/Hatches';
 import { LANE_HEIGHT, WindowLane, type LaneData } from '../charts/WindowLane';
@@ -380,7 +380,13 @@ function Calendar(props: CalendarProps) {
                                     spans={transplant?.windows}
                                     none={transplant && 'no window here'}
                                 />
-                                <Spans title="Harvest" spans={harvest(crop.routes)} />
+                                <Spans
+                                    title="Harvest"
+                                    spans={joined(
+                                        crop.routes.flatMap((route) => route.harvests),
+                                        props.ruler.starts,
+                                    )}
+                                />
                             </tr>
                         );
                     })}
@@ -389,11 +395,6 @@ function Calendar(props: CalendarProps) {
             {crops.length === 0 && <p role="status">No crop here is called that.</p>}
         </Frame>
     );
-}
-
-/** The harvests of the route that has any, outdoors first. */
-function harvest(routes: Route[]): Span[] {
-    return routes.find((route) => route.harvests.length > 0)?.harvests ?? [];
 }
 
 function Spans({ title, spans, none }: { title: string; spans?: Span[]; none?: string }) {
@@ -428,7 +429,7 @@ function CropPage(props: CropProps) {
                                 <>; start under cover {route.under_cover.map(spanInWords).join(', and ')}</>
                             )}
                             {route.harvests.length > 0 && (
-                                <>; harvest {route.harvests.map(spanInWords).join(', and ')}</>
+                                <>; harvest {joined(route.harvests, ruler.starts).map(spanInWords).join(', and ')}</>
                             )}
                             .
                         </>
