@@ -151,6 +151,7 @@ final class Replay
 
                 continue;
             }
+            // As the sums fall, without ROUNDING: the worked results count the one exact tie they hold (3 growth-days) so.
             if (! $isBulb && $growth[$up + self::STUNTED_DAYS + 1] - $grownBefore < self::STUNTED_GROWTH
                 && (! $direct || ($meanSum[$up + self::STUNTED_DAYS + 1] - $meanSum[$up + 1]) / self::STUNTED_DAYS > $reference)) {
                 $outcomes[$sown] = $outcome = 5;
