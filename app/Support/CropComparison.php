@@ -69,7 +69,7 @@ final class CropComparison
             $replay = new Replay($record->used, $latitude, $site, LightSchool::from($zone->light));
             $routes = $windows($replay, $crop, $site->name);
             if ($i === 0) {
-                $base = $routes;
+                $base = array_map(static fn (RouteWindows $r): array => array_map(CropSheet::span(...), $r->windows), $routes);
                 foreach ($varieties as $variety) {
                     $grown = $variety->toCore($model);
                     array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($replay, $grown, $site->name), $base, 'the crop'));
@@ -83,7 +83,7 @@ final class CropComparison
 
     /**
      * @param  array<string, RouteWindows>  $routes
-     * @param  array<string, RouteWindows>  $base  empty: these are the base themselves
+     * @param  array<string, list<Span>>  $base  windows to hold them against; empty: these are the base themselves
      * @param  string  $than  what the base is, in words
      * @return list<Compared>
      */
@@ -93,7 +93,7 @@ final class CropComparison
         foreach ($routes as $route => $windows) {
             $sheet = CropSheet::routes($crop, [$windows])[0];
             $rows[] = ['name' => $name, 'route' => $route, 'act' => $sheet['act'], 'windows' => $sheet['windows'],
-                'in_words' => isset($base[$route]) ? WindowDifference::inWords($sheet['windows'], array_map(CropSheet::span(...), $base[$route]->windows), $than) : ''];
+                'in_words' => isset($base[$route]) ? WindowDifference::inWords($sheet['windows'], $base[$route], $than) : ''];
         }
 
         return $rows;
