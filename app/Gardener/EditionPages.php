@@ -100,9 +100,8 @@ final class EditionPages
     private function frostInWords(EditionDocument $edition, SowDay $day): string
     {
         $ruler = $edition->content['ruler'];
-        $north = $edition->content['zone']['hemisphere'] === 'north';
-        $midsummer = SowDay::of($north ? 7 : 1, 15);
-        $spring = $midsummer->daysUntil($day) >= 182;
+        // The ruler starts at midwinter, and midsummer is half a year on: as at the desk.
+        $spring = SowDay::fromIso($ruler['starts'])->daysUntil($day) < 182;
         $count = $ruler[$spring ? 'freeze_to_come' : 'freeze_has_come'][$day->number - 1];
 
         return $spring

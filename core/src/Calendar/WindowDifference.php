@@ -9,7 +9,8 @@ use Anthesis\Record\SowDay;
 /**
  * How the windows of a way of growing differ from others: when the first opens, and when the last closes.
  *
- * Where one is open all year it neither opens nor closes, and there are no days to tell.
+ * Where one is open all year it neither opens nor closes, and there are no days to tell. Where one would open or close more
+ * than half a year apart, "earlier" and "later" mean nothing on the circle of the year: then the lengths are told.
  *
  * @phpstan-import-type Span from CropSheet
  */
@@ -22,16 +23,18 @@ final class WindowDifference
      *
      * @param  list<Span>  $windows  in the order of the ruler, as the others
      * @param  list<Span>  $others
-     * @return array{opens: int, closes: int}|null null where either has no window, or is open all year
+     * @return array{opens: int, closes: int}|null null where either has no window, is open all year, or differs by more than half a year
      */
     public static function between(array $windows, array $others): ?array
     {
         if ($windows === [] || $others === [] || self::allYear($windows) || self::allYear($others)) {
             return null;
         }
+        $opens = self::days($others[0]['first'], $windows[0]['first']);
+        // From the first opening to the last closing, so that a window that grew is never told as one that shrank.
+        $closes = $opens + self::reach($windows) - self::reach($others);
 
-        return ['opens' => self::days($others[0]['first'], $windows[0]['first']),
-            'closes' => self::days($others[count($others) - 1]['last'], $windows[count($windows) - 1]['last'])];
+        return abs($closes) > self::HALF_A_YEAR ? null : ['opens' => $opens, 'closes' => $closes];
     }
 
     /**
@@ -49,7 +52,8 @@ final class WindowDifference
                 $windows === [] => $others === [] ? '' : 'no window',
                 $others === [] => "a window where {$than} has none",
                 self::allYear($windows) => self::allYear($others) ? 'the same' : 'open all year',
-                default => 'closed for '.self::count(SowDay::YEAR - array_sum(array_column($windows, 'days'))),
+                self::allYear($others) => 'closed for '.self::count(SowDay::YEAR - self::open($windows)),
+                default => 'open for '.self::count(self::open($windows)).", {$than} for ".self::open($others),
             };
         }
         ['opens' => $opens, 'closes' => $closes] = $difference;
@@ -64,7 +68,22 @@ final class WindowDifference
     /** @param  list<Span>  $windows */
     private static function allYear(array $windows): bool
     {
-        return array_sum(array_column($windows, 'days')) >= SowDay::YEAR;
+        return self::open($windows) >= SowDay::YEAR;
+    }
+
+    /** @param  list<Span>  $windows */
+    private static function open(array $windows): int
+    {
+        return array_sum(array_column($windows, 'days'));
+    }
+
+    /**
+     * @param  non-empty-list<Span>  $windows
+     * @return int days from the first opening to the last closing
+     */
+    private static function reach(array $windows): int
+    {
+        return SowDay::fromIso($windows[0]['first'])->daysUntil(SowDay::fromIso($windows[count($windows) - 1]['last']));
     }
 
     private static function days(string $from, string $to): int

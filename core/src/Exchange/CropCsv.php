@@ -48,14 +48,12 @@ final class CropCsv
      */
     public static function write(iterable $rows): string
     {
-        $stream = fopen('php://memory', 'w+') ?: throw FormatError::inFile('There is no memory to write the table to.');
-        fputcsv($stream, self::COLUMNS, ',', '"', '');
+        $table = [self::COLUMNS];
         foreach ($rows as $cells) {
-            fputcsv($stream, array_map(static fn (string $column): string => $cells[$column], self::COLUMNS), ',', '"', '');
+            $table[] = array_map(static fn (string $column): string => $cells[$column], self::COLUMNS);
         }
-        rewind($stream);
 
-        return (string) stream_get_contents($stream);
+        return CsvText::of($table, "\n");
     }
 
     /** @return array<string, array<string, string>> the rows of the table the application ships with */
@@ -118,7 +116,7 @@ final class CropCsv
             if (count($cells) !== count($names)) {
                 throw FormatError::at($line, 'there are '.count($cells).' cells and '.count($names).' columns. Check the commas and quotes of this row.');
             }
-            $row = array_combine($names, array_map(static fn (?string $c): string => trim((string) $c), $cells));
+            $row = array_combine($names, array_map(static fn (?string $c): string => CsvText::bare(trim((string) $c)), $cells));
             $crop = self::crop($row, $line);
             $this->cells[$crop->slug] = array_intersect_key($row, array_flip(self::COLUMNS));
             if (isset($lineOf[$crop->slug])) {

@@ -20,6 +20,8 @@ final readonly class DailyRecordReading
      * @param  string|null  $delimiter  null where columns have fixed widths
      * @param  list<RefusedRow>  $refused  the first hundred of them
      * @param  int  $rows  rows read, without heading and blank lines
+     * @param  float  $step  °C between two values as finely as the file writes them
+     * @param  int  $contradicted  days the file gives twice with different values
      */
     public function __construct(
         public RecordFormat $format,
@@ -35,6 +37,14 @@ final readonly class DailyRecordReading
         public array $refused,
         public int $refusedCount,
         public int $rows,
+        public float $step,
+        public int $contradicted,
     ) {
+    }
+
+    /** Most of its days have two different values: rows of two places, or of two kinds of reading, taken for one. */
+    public function contradictsItself(): bool
+    {
+        return 2 * $this->contradicted > $this->asRead->days();
     }
 }

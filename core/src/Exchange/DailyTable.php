@@ -24,10 +24,14 @@ final class DailyTable implements StationFormat
         'date' => ['date', 'day', 'datum', 'obs_date', 'observation_date'],
         'minimum' => ['tmin', 'min', 'minimum', 'tn', 'low', 'min_temp', 'temp_min', 'mintemp', 'minimum_temperature', 'temperature_min'],
         'maximum' => ['tmax', 'max', 'maximum', 'tx', 'high', 'max_temp', 'temp_max', 'maxtemp', 'maximum_temperature', 'temperature_max'],
-        'station' => ['station', 'station_id', 'id', 'stationid'],
+        // The first of these that is there.
+        'station' => ['station', 'station_id', 'stationid', 'station_name', 'site', 'place', 'location', 'town', 'name', 'id'],
         'minimum_flags' => ['tmin_attributes'],
         'maximum_flags' => ['tmax_attributes'],
     ];
+
+    /** A file of which so many rows and no other could be read has another column of dates. */
+    private const ENOUGH_REFUSED = 2000;
 
     private const IN_WORDS = ['date' => 'a date', 'minimum' => 'the daily minimum', 'maximum' => 'the daily maximum',
         'station' => 'the station', 'minimum_flags' => 'the attributes of the minimum', 'maximum_flags' => 'the attributes of the maximum'];
@@ -37,38 +41,96 @@ final class DailyTable implements StationFormat
         return true;
     }
 
-    public function read(LineSource $lines, ReadingChoices $choices): iterable
+    public function read(LineSource $lines, ReadingChoices $choices): StationSurvey
     {
         $head = array_values(array_filter($lines->peek(400), static fn (string $line): bool => trim($line) !== ''));
         $delimiter = $choices->delimiter ?? Delimited::delimiterOf($head[0]);
         $rows = array_map(static fn (string $line): array => Delimited::cells($line, $delimiter), $head);
         $hasHeading = ! $this->looksLikeARow($rows[0]);
         [$headingLine, $names] = $this->heading($lines, $hasHeading, $rows[0], $delimiter);
-        $columns = $this->columns($headingLine, $names, $hasHeading ? array_slice($rows, 1) : $rows, $hasHeading, $choices);
-        $stated = $hasHeading ? $this->statedUnit($headingLine, $names[$columns['minimum']], $names[$columns['maximum']]) : null;
-        $order = $choices->dateOrder ?? $this->dateOrder($headingLine, $names[$columns['date']],
-            array_map(static fn (array $row): string => $row[$columns['date']] ?? '', $hasHeading ? array_slice($rows, 1) : $rows));
-        $layout = new TableLayout($delimiter, $names, $columns, $stated, $order);
+        $data = $hasHeading ? array_slice($rows, 1) : $rows;
+        try {
+            $columns = $this->columns($headingLine, $names, $data, $hasHeading, $choices);
+            $stated = $hasHeading ? $this->statedUnit($headingLine, $names[$columns['minimum']], $names[$columns['maximum']]) : null;
+            $order = $choices->dateOrder ?? $this->dateOrder($headingLine, $names[$columns['date']],
+                array_map(static fn (array $row): string => $row[$columns['date']] ?? '', $data));
+            $layout = new TableLayout($delimiter, $names, $columns, $stated, $order,
+                isset($columns['station']) || $choices->places !== null ? [] : $this->perhapsPlaces($names, $columns, $data));
 
-        $stations = new StationSequence($choices);
+            return $this->rows($lines, $layout, $choices);
+        } catch (FormatError $error) {
+            // Whoever has to choose columns chooses among these.
+            throw $error->withHeadings($names);
+        }
+    }
+
+    private function rows(LineSource $lines, TableLayout $layout, ReadingChoices $choices): StationSurvey
+    {
+        $stations = new StationGathering($choices);
+        $place = $layout->columns['station'] ?? null;
+        [$before, $dayBefore] = [[], PHP_INT_MIN];
         while (($line = $lines->next()) !== null) {
             if (trim($line, " \t,;|") === '') {
                 continue;
             }
-            $cells = Delimited::cells($line, $delimiter);
-            $station = isset($columns['station']) ? ($cells[$columns['station']] ?? '') : null;
-            if (! $stations->wants($station)) {
-                continue;
+            $cells = Delimited::cells($line, $layout->delimiter);
+            $station = $place === null ? null : ($cells[$place] ?? '');
+            $day = $layout->order->read($cells[$layout->columns['date']] ?? '');
+            $stations->measure($station, $day);
+            if ($layout->perhapsPlaces !== [] && $day !== null) {
+                $this->lookForPlaces($layout, $before, $cells, $day, $dayBefore);
+                [$before, $dayBefore] = [$cells, $day];
             }
-            [$series, $ended] = $stations->turnTo($station, $lines->number);
-            if ($ended !== null) {
-                yield $this->reading($ended, $layout, $choices);
+            $series = $stations->seriesOf($station);
+            if ($series !== null) {
+                $this->row($series, $lines->number, $cells, $day, $layout);
             }
-            $this->row($series, $lines->number, $cells, $layout);
         }
-        if ($stations->current !== null || $choices->station === null) {
-            yield $this->reading($stations->current ?? new SeriesBuilder(null, null), $layout, $choices);
+        if ($stations->series === null && $choices->station !== null) {
+            return new StationSurvey(null, $stations->extents());
         }
+
+        return new StationSurvey($this->reading($stations->series ?? new SeriesBuilder(null, null), $layout, $choices), $stations->extents());
+    }
+
+    /**
+     * Where a date comes again or the dates start anew just as a column turns to another word, that column names places.
+     *
+     * @param  list<string>  $before  cells of the row before
+     * @param  list<string>  $cells
+     */
+    private function lookForPlaces(TableLayout $layout, array $before, array $cells, int $day, int $dayBefore): void
+    {
+        if ($day > $dayBefore) {
+            return;
+        }
+        foreach ($layout->perhapsPlaces as $column) {
+            if (($before[$column] ?? '') !== '' && ($cells[$column] ?? '') !== '' && $before[$column] !== $cells[$column]) {
+                throw new SeveralPlaces($column);
+            }
+        }
+    }
+
+    /**
+     * Columns that may name places: words, few enough that they come again.
+     *
+     * @param  list<string>  $names
+     * @param  array<string, int>  $columns  taken already
+     * @param  list<list<string>>  $rows
+     * @return list<int>
+     */
+    private function perhapsPlaces(array $names, array $columns, array $rows): array
+    {
+        $perhaps = [];
+        foreach (array_diff(array_keys($names), $columns) as $column) {
+            $cells = array_filter(array_map(static fn (array $row): string => $row[$column] ?? '', $rows), static fn (string $c): bool => $c !== '');
+            $words = array_filter($cells, static fn (string $c): bool => ! is_numeric(str_replace(',', '.', $c)) && ! in_array(strtolower($c), self::MISSING, true));
+            if ($words !== [] && 2 * count($words) > count($rows) && count(array_unique($words)) <= max(2, intdiv(count($rows), 2))) {
+                $perhaps[] = $column;
+            }
+        }
+
+        return $perhaps;
     }
 
     private function reading(SeriesBuilder $series, TableLayout $layout, ReadingChoices $choices): DailyRecordReading
@@ -86,15 +148,17 @@ final class DailyTable implements StationFormat
     }
 
     /** @param  list<string>  $cells */
-    private function row(SeriesBuilder $series, int $line, array $cells, TableLayout $layout): void
+    private function row(SeriesBuilder $series, int $line, array $cells, ?int $day, TableLayout $layout): void
     {
         $series->rows++;
         $columns = $layout->columns;
-        $date = $cells[$columns['date']] ?? '';
-        $day = $layout->order->read($date);
         if ($day === null) {
+            $date = $cells[$columns['date']] ?? '';
             $written = ['year-first' => 'YYYY-MM-DD', 'day-first' => 'DD.MM.YYYY', 'month-first' => 'MM/DD/YYYY'][$layout->order->value];
             $series->refuse($line, $layout->names[$columns['date']], '“'.Delimited::shown($date)."” is not a date written as {$written}");
+            if ($series->refusedCount >= self::ENOUGH_REFUSED && $series->isEmpty()) {
+                throw FormatError::at($line, 'none of the first '.self::ENOUGH_REFUSED." rows has a date written as {$written}. Choose the column of dates and their order.");
+            }
 
             return;
         }
@@ -195,14 +259,16 @@ final class DailyTable implements StationFormat
                 }
             }
 
-            return $choices->columns;
+            return $choices->columns + $this->places($names, $choices->columns, $rows, $choices);
         }
         if (! $hasHeading) {
-            return $this->guessed($rows);
+            $columns = $this->guessed($rows);
+
+            return $columns + $this->places([], $columns, $rows, $choices);
         }
         $columns = [];
         foreach (self::NAMES as $what => $known) {
-            foreach ($names as $i => $name) {
+            foreach ($what === 'station' ? [] : $names as $i => $name) {
                 if (in_array(Delimited::bare($name), $known, true)) {
                     if (isset($columns[$what])) {
                         throw FormatError::at($line, self::IN_WORDS[$what]." is given twice, as “{$names[$columns[$what]]}” and “{$name}”. Keep one of them.");
@@ -216,8 +282,36 @@ final class DailyTable implements StationFormat
             }
         }
 
-        /** @var array{date: int, minimum: int, maximum: int, station?: int, minimum_flags?: int, maximum_flags?: int} $columns */
-        return $columns;
+        /** @var array{date: int, minimum: int, maximum: int, minimum_flags?: int, maximum_flags?: int} $columns */
+        return $columns + $this->places($names, $columns, $rows, $choices);
+    }
+
+    /**
+     * The column that names places: the chosen one, else one of a known name whose words come again.
+     *
+     * @param  list<string>  $names  empty without a heading
+     * @param  array<string, int>  $columns  taken already
+     * @param  list<list<string>>  $rows
+     * @return array{station?: int}
+     */
+    private function places(array $names, array $columns, array $rows, ReadingChoices $choices): array
+    {
+        if ($choices->places !== null) {
+            return $choices->places < 0 || in_array($choices->places, $columns, true) ? [] : ['station' => $choices->places];
+        }
+        $bare = array_map(Delimited::bare(...), $names);
+        foreach (self::NAMES['station'] as $known) {
+            $column = array_search($known, $bare, true);
+            if ($column !== false && ! in_array($column, $columns, true)) {
+                $cells = array_map(static fn (array $row): string => $row[$column] ?? '', $rows);
+                // Numbers that never come again count rows.
+                if (count($cells) < 4 || 2 * count(array_unique($cells)) <= count($cells)) {
+                    return ['station' => $column];
+                }
+            }
+        }
+
+        return [];
     }
 
     /**

@@ -55,6 +55,8 @@ final class Delimited
     /** A cell as it can stand in a message. */
     public static function shown(string $text): string
     {
+        $text = mb_scrub($text, 'UTF-8');
+
         return mb_strlen($text) > 40 ? mb_substr($text, 0, 39).'…' : $text;
     }
 

@@ -19,23 +19,19 @@ final class EditionCsv
     /** @param  list<Sheet>  $sheets */
     public static function write(string $zone, array $sheets): string
     {
-        $stream = fopen('php://temp', 'w+') ?: throw FormatError::inFile('There is no room for a temporary table.');
-        fputcsv($stream, self::HEADING, ',', '"', '', "\r\n");
+        $rows = [self::HEADING];
         foreach ($sheets as $sheet) {
             foreach ($sheet['routes'] as $route) {
                 foreach ($route['windows'] as $i => $window) {
                     $cover = $route['under_cover'][$i] ?? null;
                     $harvest = $route['harvests'][$i] ?? null;
-                    fputcsv($stream, [$zone, $sheet['slug'], $sheet['name'], $route['route'], $route['act'], $window['first'],
+                    $rows[] = [$zone, $sheet['slug'], $sheet['name'], $route['route'], $route['act'], $window['first'],
                         $window['last'], $window['days'], $cover['first'] ?? '', $cover['last'] ?? '', $harvest['first'] ?? '',
-                        $harvest['last'] ?? '', $sheet['school']], ',', '"', '', "\r\n");
+                        $harvest['last'] ?? '', $sheet['school']];
                 }
             }
         }
-        rewind($stream);
-        $text = (string) stream_get_contents($stream);
-        fclose($stream);
 
-        return $text;
+        return CsvText::of($rows);
     }
 }

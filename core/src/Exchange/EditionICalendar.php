@@ -88,7 +88,10 @@ final class EditionICalendar
 
     private static function property(string $name, string $text): string
     {
-        return $name.':'.strtr($text, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\n" => '\\n']);
+        // A line may end nowhere but where we end it: RFC 5545, 3.3.11 knows line breaks in a text only as "\n".
+        $plain = (string) preg_replace('/[\x00-\x09\x0B-\x1F\x7F]/', ' ', str_replace(["\r\n", "\r"], "\n", mb_scrub($text, 'UTF-8')));
+
+        return $name.':'.strtr($plain, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\n" => '\\n']);
     }
 
     /** Lines are folded at 75 octets, never inside a character. */

@@ -9,10 +9,15 @@ use RuntimeException;
 /** A file that cannot be taken as it is. The message names the place and the remedy. */
 final class FormatError extends RuntimeException
 {
-    /** @param  string  $reason  the message without the place */
-    private function __construct(string $message, public readonly ?int $atLine, public readonly ?string $column, public readonly string $reason)
+    /**
+     * @param  string  $reason  the message without the place
+     * @param  list<string>  $headings  names of the file's columns, as far as they were understood
+     */
+    private function __construct(string $message, public readonly ?int $atLine, public readonly ?string $column, public readonly string $reason,
+        public readonly array $headings = [])
     {
-        parent::__construct($message);
+        // A cell of the file may stand in it, cut anywhere.
+        parent::__construct(mb_scrub($message, 'UTF-8'));
     }
 
     public static function inFile(string $message): self
@@ -25,5 +30,11 @@ final class FormatError extends RuntimeException
         $place = $column === null ? "Line {$line}" : "Line {$line}, column “{$column}”";
 
         return new self("{$place}: {$message}", $line, $column, $message);
+    }
+
+    /** @param  list<string>  $headings */
+    public function withHeadings(array $headings): self
+    {
+        return new self($this->getMessage(), $this->atLine, $this->column, $this->reason, array_map(static fn (string $h): string => mb_scrub($h, 'UTF-8'), $headings));
     }
 }

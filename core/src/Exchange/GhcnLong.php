@@ -26,9 +26,9 @@ final class GhcnLong implements StationFormat
         return preg_match(self::ROW, $head[0]) === 1;
     }
 
-    public function read(LineSource $lines, ReadingChoices $choices): iterable
+    public function read(LineSource $lines, ReadingChoices $choices): StationSurvey
     {
-        $stations = new StationSequence($choices);
+        $stations = new StationGathering($choices);
         while (($line = $lines->next()) !== null) {
             if (trim($line) === '') {
                 continue;
@@ -40,35 +40,39 @@ final class GhcnLong implements StationFormat
                 'TMAX' => Element::Maximum,
                 default => null,
             };
-            $station = $cells[0];
-            if (! $stations->wants($station)) {
+            if ($element === null) {
                 continue;
             }
-            [$series, $ended] = $stations->turnTo($station, $lines->number);
-            if ($ended !== null && ! $ended->isEmpty()) {
-                yield $this->reading($ended, $choices);
-            }
-            if ($element !== null) {
-                $this->row($series, $lines->number, $element, $cells);
+            $day = $this->day($cells[1]);
+            $stations->measure($cells[0], $day);
+            $series = $stations->seriesOf($cells[0]);
+            if ($series !== null) {
+                $this->row($series, $lines->number, $element, $cells, $day);
             }
         }
-        if ($stations->current !== null && ! $stations->current->isEmpty()) {
-            yield $this->reading($stations->current, $choices);
+        $series = $stations->series;
+
+        return new StationSurvey($series === null || $series->isEmpty() ? null : $this->reading($series, $choices), $stations->extents());
+    }
+
+    /** @return int|null days since 1970-01-01; null where the text is no day */
+    private function day(string $text): ?int
+    {
+        if ($text !== $this->lastDate) {
+            [$this->lastDate, $this->lastDay] = [$text, DateOrder::YearFirst->read($text)];
         }
+
+        return $this->lastDay;
     }
 
     /** @param  list<string>  $cells */
-    private function row(SeriesBuilder $series, int $number, Element $element, array $cells): void
+    private function row(SeriesBuilder $series, int $number, Element $element, array $cells, ?int $day): void
     {
         $series->rows++;
-        if ($cells[1] !== $this->lastDate) {
-            [$this->lastDate, $this->lastDay] = [$cells[1], DateOrder::YearFirst->read($cells[1])];
-        }
-        $day = $this->lastDay;
         if ($day === null) {
-            $series->refuse($number, 'day', "“{$cells[1]}” is not a day written as YYYYMMDD");
+            $series->refuse($number, 'day', '“'.Delimited::shown($cells[1]).'” is not a day written as YYYYMMDD');
         } elseif (! is_numeric($cells[3] ?? '')) {
-            $series->refuse($number, $cells[2], '“'.($cells[3] ?? '').'” is not a value');
+            $series->refuse($number, $cells[2], '“'.Delimited::shown($cells[3] ?? '').'” is not a value');
         } else {
             $series->day($number, 'day', $day);
             $value = (float) $cells[3];

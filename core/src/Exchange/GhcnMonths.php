@@ -30,9 +30,9 @@ final class GhcnMonths implements StationFormat
         return preg_match(self::LINE, $head[0]) === 1;
     }
 
-    public function read(LineSource $lines, ReadingChoices $choices): iterable
+    public function read(LineSource $lines, ReadingChoices $choices): StationSurvey
     {
-        $stations = new StationSequence($choices);
+        $stations = new StationGathering($choices);
         while (($line = $lines->next()) !== null) {
             if (trim($line) === '') {
                 continue;
@@ -45,19 +45,20 @@ final class GhcnMonths implements StationFormat
                 'TMAX' => Element::Maximum,
                 default => null,
             };
-            $station = substr($line, 0, 11);
-            if ($element === null || ! $stations->wants($station)) {
+            if ($element === null) {
                 continue;
             }
-            [$series, $ended] = $stations->turnTo($station, $lines->number);
-            if ($ended !== null && ! $ended->isEmpty()) {
-                yield $this->reading($ended, $choices);
+            $station = substr($line, 0, 11);
+            $first = Day::numberOf((int) substr($line, 11, 4), (int) substr($line, 15, 2), 1);
+            $stations->measure($station, $first);
+            $series = $stations->seriesOf($station);
+            if ($series !== null) {
+                $this->month($series, $lines->number, $line, $element);
             }
-            $this->month($series, $lines->number, $line, $element);
         }
-        if ($stations->current !== null && ! $stations->current->isEmpty()) {
-            yield $this->reading($stations->current, $choices);
-        }
+        $series = $stations->series;
+
+        return new StationSurvey($series === null || $series->isEmpty() ? null : $this->reading($series, $choices), $stations->extents());
     }
 
     private function month(SeriesBuilder $series, int $number, string $line, Element $element): void
@@ -74,7 +75,7 @@ final class GhcnMonths implements StationFormat
                 continue;
             }
             if (preg_match('/^-?\d+$/', $text) !== 1) {
-                $series->refuse($number, $element === Element::Minimum ? 'TMIN' : 'TMAX', "“{$text}” on day ".($i + 1).' is not a value');
+                $series->refuse($number, $element === Element::Minimum ? 'TMIN' : 'TMAX', '“'.Delimited::shown($text).'” on day '.($i + 1).' is not a value');
 
                 continue;
             }

@@ -10,6 +10,7 @@ use InflateContext;
  * The lines of a text file, plain or gzipped, read in pieces so that the file may be of any size.
  *
  * Lines come as UTF-8 (an older 8-bit text is taken for ISO 8859-1), without their ends and without a byte order mark.
+ * A gzipped file may have several members (RFC 1952, 2.2), which follow one another as one text; each must be whole.
  */
 final class LineSource
 {
@@ -17,7 +18,20 @@ final class LineSource
 
     private const PIECE = 262144;
 
+    /** Packed bytes taken at a time: deflate makes at most a thousandfold of them, so no step needs more than some MiB. */
+    private const SLICE = 8192;
+
+    /** Most bytes a packed file may come to. A daily record of 150 years has about 2 MiB. */
+    public const MOST_UNPACKED = 268435456;
+
+    /** Most lines a file may have: a hundred stations of 150 years have half as many. */
+    private const MOST_LINES = 10_000_000;
+
     private const NOT_TEXT = 'this is not text. Bring the station’s table as a CSV or text file, not a spreadsheet, archive or picture.';
+
+    private const DAMAGED = 'The gzipped file is damaged. Pack or fetch it again.';
+
+    private const CUT_SHORT = 'The gzipped file is cut short: its end is missing, and rows with it. Pack or fetch it again.';
 
     /** Number of the line last given, from 1. */
     public int $number = 0;
@@ -28,7 +42,15 @@ final class LineSource
 
     private bool $ended = false;
 
+    private bool $packed = false;
+
+    /** The member being unpacked; null between two. */
     private ?InflateContext $inflate = null;
+
+    /** Packed bytes read and not yet unpacked. */
+    private string $pending = '';
+
+    private int $unpacked = 0;
 
     /** @var list<string> lines read ahead */
     private array $ahead = [];
@@ -38,8 +60,9 @@ final class LineSource
     {
         $start = $this->piece();
         if (str_starts_with($start, "\x1f\x8b")) {
-            $this->inflate = inflate_init(ZLIB_ENCODING_GZIP) ?: throw FormatError::inFile('Gzipped files cannot be read here. Bring the file unpacked.');
-            $start = $this->inflated($start);
+            $this->packed = true;
+            $this->pending = $start;
+            $start = $this->unpack();
         }
         $this->buffer = (string) preg_replace('/^\xEF\xBB\xBF/', '', $start);
     }
@@ -48,8 +71,8 @@ final class LineSource
     public function next(): ?string
     {
         $line = array_shift($this->ahead) ?? $this->read($this->number + 1);
-        if ($line !== null) {
-            $this->number++;
+        if ($line !== null && ++$this->number > self::MOST_LINES) {
+            throw FormatError::inFile('The file has more than ten million lines. Bring the rows of fewer stations.');
         }
 
         return $line;
@@ -90,14 +113,15 @@ final class LineSource
         return rtrim($latin ? mb_convert_encoding($line, 'UTF-8', 'ISO-8859-1') : $line, "\r");
     }
 
+    /** @return string the text that follows; empty at the end, which is then noted */
     private function more(): string
     {
-        $piece = $this->piece();
-        if ($piece === '') {
+        $text = $this->packed ? $this->unpack() : $this->piece();
+        if ($text === '') {
             $this->ended = true;
         }
 
-        return $piece === '' || $this->inflate === null ? $piece : $this->inflated($piece);
+        return $text;
     }
 
     private function piece(): string
@@ -105,10 +129,55 @@ final class LineSource
         return feof($this->stream) ? '' : (string) fread($this->stream, self::PIECE);
     }
 
-    private function inflated(string $piece): string
+    /** @return string the text of the next slices of the packed file, until there is some; empty at its proper end */
+    private function unpack(): string
     {
-        $text = $this->inflate === null ? $piece : @inflate_add($this->inflate, $piece);
+        $text = '';
+        while ($text === '') {
+            if ($this->pending === '' && ($this->pending = $this->piece()) === '') {
+                return $this->inflate === null ? '' : throw FormatError::inFile(self::CUT_SHORT);
+            }
+            if ($this->inflate === null && ! $this->nextMember()) {
+                continue;
+            }
+            $text = $this->slice();
+        }
+        $this->unpacked += strlen($text);
+        if ($this->unpacked > self::MOST_UNPACKED) {
+            throw FormatError::inFile('Unpacked, the file is larger than '.intdiv(self::MOST_UNPACKED, 1048576).' MiB. Bring one station’s daily table.');
+        }
 
-        return $text !== false ? $text : throw FormatError::inFile('The gzipped file is damaged. Pack or fetch it again.');
+        return $text;
+    }
+
+    /** Begins the next member; false where only the padding some programs add is left of the piece. */
+    private function nextMember(): bool
+    {
+        $this->pending = ltrim($this->pending, "\0");
+        if ($this->pending === '') {
+            return false;
+        }
+        $this->inflate = inflate_init(ZLIB_ENCODING_GZIP) ?: throw FormatError::inFile('Gzipped files cannot be read here. Bring the file unpacked.');
+
+        return true;
+    }
+
+    private function slice(): string
+    {
+        $slice = substr($this->pending, 0, self::SLICE);
+        assert($this->inflate !== null);
+        $before = inflate_get_read_len($this->inflate);
+        $text = @inflate_add($this->inflate, $slice);
+        if ($text === false) {
+            throw FormatError::inFile(self::DAMAGED);
+        }
+        if (inflate_get_status($this->inflate) === ZLIB_STREAM_END) {
+            $this->pending = substr($this->pending, inflate_get_read_len($this->inflate) - $before);
+            $this->inflate = null;
+        } else {
+            $this->pending = substr($this->pending, strlen($slice));
+        }
+
+        return $text;
     }
 }

@@ -12,6 +12,7 @@ final readonly class ReadingChoices
     /**
      * @param  Day|null  $today  a later day refuses the file; null: any day is taken
      * @param  array{date: int, minimum: int, maximum: int}|null  $columns  counted from 0
+     * @param  int|null  $places  the column that names places or stations, counted from 0; −1: there is none; null: as found
      * @param  string|null  $station  which station's values to take of a file with several
      */
     public function __construct(
@@ -21,6 +22,12 @@ final readonly class ReadingChoices
         public ?string $delimiter = null,
         public ?DateOrder $dateOrder = null,
         public ?string $station = null,
+        public ?int $places = null,
     ) {
+    }
+
+    public function withPlaces(int $column): self
+    {
+        return new self($this->today, $this->unit, $this->columns, $this->delimiter, $this->dateOrder, $this->station, $column);
     }
 }

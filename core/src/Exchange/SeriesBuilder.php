@@ -26,6 +26,9 @@ final class SeriesBuilder
     /** So many such days in a year are no faults of the thermometer. */
     private const HOT_DAYS = 10;
 
+    /** No thermometer writes such a number, in whatever unit. */
+    private const LARGEST = 1.0e6;
+
     private const DAYS_TO_JUDGE_A_YEAR = 300;
 
     public const REFUSALS_KEPT = 100;
@@ -95,9 +98,17 @@ final class SeriesBuilder
         }
     }
 
-    /** @param  bool  $flagged the source itself doubts the value */
+    /**
+     * @param  float|null  $value  in the file's unit; a number too large to be one refuses it
+     * @param  bool  $flagged the source itself doubts the value
+     */
     public function value(int $line, int $day, Element $element, ?float $value, bool $flagged = false): void
     {
+        if ($value !== null && abs($value) > self::LARGEST) {
+            $this->refuse($line, $element->value, 'is no temperature: the number is too large');
+
+            return;
+        }
         $known = &$this->values[$element->value];
         if (array_key_exists($day, $known)) {
             if ($known[$day] !== $value) {
@@ -161,6 +172,34 @@ final class SeriesBuilder
         }
 
         return new DailyRecord(Day::fromNumber($this->first), $series['minimum'], $series['maximum']);
+    }
+
+    /** @return float °C between two neighbouring values, as finely as they are written: whole units, tenths or hundredths of one */
+    public function step(TemperatureUnit $unit): float
+    {
+        $fineness = 1;
+        foreach ($this->values as $values) {
+            foreach ($values as $value) {
+                while ($value !== null && $fineness < 100 && abs($value * $fineness - round($value * $fineness)) > 1e-6) {
+                    $fineness *= 10;
+                }
+            }
+        }
+
+        return $unit->degreeInCelsius() / $fineness;
+    }
+
+    /** Days that were given twice with different values. */
+    public function contradictedDays(): int
+    {
+        $days = [];
+        foreach ($this->marks as $mark) {
+            if ($mark->rule === QualityRule::Duplicate) {
+                $days[$mark->day->number] = true;
+            }
+        }
+
+        return count($days);
     }
 
     /** @return list<Mark> in order of day */

@@ -31,30 +31,40 @@ final class StationFileReader
      */
     public function read($stream, ReadingChoices $choices = new ReadingChoices): DailyRecordReading
     {
-        $only = null;
-        foreach ($this->readAll($stream, $choices) as $reading) {
-            if ($choices->station !== null && $reading->station !== $choices->station) {
-                continue;
-            }
-            if ($only !== null) {
-                throw FormatError::inFile("The file holds several stations, {$only->station} and {$reading->station} among them. Bring one station’s rows, or choose one.");
-            }
-            $only = $reading;
+        $survey = $this->survey($stream, $choices);
+        if ($choices->station === null && count($survey->stations) > 1) {
+            [$one, $other] = $survey->stations;
+            throw FormatError::inFile("The file holds several stations, {$one->station} and {$other->station} among them. Bring one station’s rows, or choose one.");
         }
 
-        return $only ?? throw FormatError::inFile($choices->station === null ? 'There is no daily minimum or maximum in this file.'
+        return $survey->reading ?? throw FormatError::inFile($choices->station === null ? 'There is no daily minimum or maximum in this file.'
             : "The station {$choices->station} is not in this file.");
     }
 
     /**
-     * All records of a file, a station at a time.
+     * The record of one station of a file, and which others it holds.
      *
      * @param  resource  $stream  open for reading
-     * @return iterable<DailyRecordReading>
      *
      * @throws FormatError
      */
-    public function readAll($stream, ReadingChoices $choices = new ReadingChoices): iterable
+    public function survey($stream, ReadingChoices $choices = new ReadingChoices): StationSurvey
+    {
+        $start = ftell($stream);
+        try {
+            return $this->surveyOnce($stream, $choices);
+        } catch (SeveralPlaces $found) {
+            // A pipe cannot be read twice; then the column has to be said.
+            if ($start === false || fseek($stream, $start) !== 0) {
+                throw FormatError::inFile('The rows seem to be of several places, told apart by column '.($found->column + 1).'. Choose it as the column of places.');
+            }
+
+            return $this->surveyOnce($stream, $choices->withPlaces($found->column));
+        }
+    }
+
+    /** @param  resource  $stream */
+    private function surveyOnce($stream, ReadingChoices $choices): StationSurvey
     {
         $lines = new LineSource($stream);
         $head = array_values(array_filter($lines->peek(self::HEAD), static fn (string $line): bool => trim($line) !== ''));
@@ -82,7 +92,7 @@ final class StationFileReader
         $unit = $choices->unit ?? $stated ?? $concluded;
 
         return new DailyRecordReading($format, $series->record($unit), $series->marks(), $series->station, $columns, $names, $unit, $stated !== null,
-            $order, $delimiter, $series->refused, $series->refusedCount, $series->rows);
+            $order, $delimiter, $series->refused, $series->refusedCount, $series->rows, $series->step($unit), $series->contradictedDays());
     }
 
     /** @internal for the formats */

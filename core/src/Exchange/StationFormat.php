@@ -11,9 +11,7 @@ interface StationFormat
     public function recognises(array $head): bool;
 
     /**
-     * @return iterable<DailyRecordReading> a station at a time, as they stand in the file
-     *
      * @throws FormatError when the file as a whole cannot be taken
      */
-    public function read(LineSource $lines, ReadingChoices $choices): iterable;
+    public function read(LineSource $lines, ReadingChoices $choices): StationSurvey;
 }

@@ -15,6 +15,7 @@ final readonly class TableLayout
      * @param  list<string>  $names  of all columns
      * @param  array{date: int, minimum: int, maximum: int, station?: int, minimum_flags?: int, maximum_flags?: int}  $columns
      * @param  TemperatureUnit|null  $stated  the unit its heading names
+     * @param  list<int>  $perhapsPlaces  columns that may turn out to name places
      */
     public function __construct(
         public string $delimiter,
@@ -22,6 +23,7 @@ final readonly class TableLayout
         public array $columns,
         public ?TemperatureUnit $stated,
         public DateOrder $order,
+        public array $perhapsPlaces,
     ) {
     }
 }

@@ -30,4 +30,14 @@ enum TemperatureUnit: string
             self::Fahrenheit => ($value - 32) * 5 / 9,
         }, 2);
     }
+
+    /** @return float °C that one degree (or tenth) of the unit is wide */
+    public function degreeInCelsius(): float
+    {
+        return match ($this) {
+            self::Celsius => 1.0,
+            self::TenthsCelsius => 0.1,
+            self::Fahrenheit => 5 / 9,
+        };
+    }
 }

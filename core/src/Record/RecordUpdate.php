@@ -7,9 +7,15 @@ namespace Anthesis\Record;
 /**
  * A record brought up to date by a newer file of the same station: days of the file take the place of what was there, days
  * it does not hold stay. A day the file leaves blank does not wipe out a known value.
+ *
+ * The same thermometer read in whole °F and in tenths of °C gives numbers that differ by the rounding: where both are written
+ * in different steps, values no further apart than half of both steps are one and the same, and the finer one stands.
  */
 final readonly class RecordUpdate
 {
+    /** Values are kept to a hundredth of a degree. */
+    private const KEPT = 0.005;
+
     /**
      * @param  DailyRecord  $updated  from the earlier first day to the later last one, as read
      * @param  list<Mark>  $marks  the readers' marks that still stand: the file's, and the old ones on days it does not change
@@ -39,9 +45,12 @@ final readonly class RecordUpdate
      * @param  list<Mark>  $marksBefore  the readers' marks of it
      * @param  DailyRecord  $file  as read
      * @param  list<Mark>  $marksOfFile
+     * @param  float|null  $stepBefore  °C between two neighbouring values as finely as the record is written; null: not known
+     * @param  float|null  $stepOfFile  the same of the file
      */
-    public static function of(DailyRecord $before, array $marksBefore, DailyRecord $file, array $marksOfFile): self
+    public static function of(DailyRecord $before, array $marksBefore, DailyRecord $file, array $marksOfFile, ?float $stepBefore = null, ?float $stepOfFile = null): self
     {
+        [$rounding, $coarser] = self::rounding($stepBefore, $stepOfFile);
         $first = min($before->first->number, $file->first->number);
         $last = max($before->last()->number, $file->last()->number);
         $counts = ['new' => 0, 'changed' => 0, 'unchanged' => 0, 'kept' => 0];
@@ -52,14 +61,15 @@ final readonly class RecordUpdate
             for ($day = $first; $day <= $last; $day++) {
                 $was = $old[$day - $before->first->number] ?? null;
                 $is = $new[$day - $file->first->number] ?? null;
-                $values[] = $is ?? $was;
+                $same = $is !== null && $was !== null && abs($is - $was) <= $rounding;
+                $values[] = $same && $coarser ? $was : $is ?? $was;
                 if ($is === null && $was === null) {
                     continue;
                 }
                 $what = match (true) {
                     $is === null => 'kept',
                     $was === null => 'new',
-                    $was === $is => 'unchanged',
+                    $same => 'unchanged',
                     default => 'changed',
                 };
                 $counts[$what]++;
@@ -76,5 +86,15 @@ final readonly class RecordUpdate
             array_merge(array_values($standing), $marksOfFile),
             ...$counts,
         );
+    }
+
+    /** @return array{float, bool} °C within which two values are the same, and whether the file is the coarser of the two */
+    private static function rounding(?float $before, ?float $file): array
+    {
+        if ($before === null || $file === null || abs($before - $file) < 1e-9) {
+            return [0.0, false];
+        }
+
+        return [($before + $file) / 2 + self::KEPT, $file > $before];
     }
 }

@@ -27,6 +27,10 @@ final class WindowDifferenceTest extends TestCase
             '19 days later to open, 103 days longer at the end'];
         yield 'over the turn of the year' => [[['first' => '12-28', 'last' => '02-01', 'days' => 36]], [['first' => '01-02', 'last' => '02-01', 'days' => 31]],
             ['opens' => -5, 'closes' => 0], '5 days earlier to open'];
+        $long = ['first' => '04-10', 'last' => '11-24', 'days' => 229];
+        yield 'grown by more than half a year' => [[$long], [self::SPRING], null, 'open for 229 days, open ground for 41'];
+        yield 'shrunk by more than half a year' => [[self::SPRING], [$long], null, 'open for 41 days, open ground for 229'];
+        yield 'grown by half a year' => [[['first' => '04-10', 'last' => '11-18', 'days' => 223]], [self::SPRING], ['opens' => 0, 'closes' => 182], '182 days longer at the end'];
         yield 'none' => [[], [self::SPRING], null, 'no window'];
         yield 'none against none' => [[], [], null, ''];
         yield 'none to be held against' => [[self::SPRING], [], null, 'a window where open ground has none'];

@@ -62,6 +62,15 @@ final class EditionFormatsTest extends TestCase
         EditionDocument::fromJson(str_replace('03-25', '03-26', $edition->json), $edition->checksum);
     }
 
+    public function test_no_name_can_write_a_line_of_its_own_into_the_feed(): void
+    {
+        $feed = EditionICalendar::write(self::edition('north', ['radish'], name: "Basin\rBEGIN:VEVENT\rSUMMARY:forged\r\nX: 1\nY\x00\x07"));
+        self::assertSame(0, preg_match('/\r(?!\n)|(?<!\r)\n|\x00|\x07/', $feed));
+        $calendar = Reader::read($feed);
+        self::assertSame(["Radish: sow outdoors"], array_map(static fn ($e): string => (string) $e->SUMMARY, $calendar->select('VEVENT')));
+        self::assertStringStartsWith("Basin\nBEGIN:VEVENT\nSUMMARY:forged\nX: 1\nY", (string) $calendar->select('VEVENT')[0]->LOCATION);
+    }
+
     public function test_what_is_no_edition_is_refused(): void
     {
         $this->expectExceptionMessage('not an edition of the format');

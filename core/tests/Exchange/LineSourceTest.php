@@ -6,6 +6,7 @@ namespace Anthesis\Tests\Exchange;
 
 use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\LineSource;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use RuntimeException;
 
@@ -70,5 +71,51 @@ final class LineSourceTest extends TestCase
     {
         self::assertSame([], self::all(self::of('')));
         self::assertSame([], self::of('')->peek(5));
+    }
+
+    public function test_all_members_of_a_gzipped_file_are_read(): void
+    {
+        $text = implode("\n", range(1, 5000));
+        $packed = gzencode(substr($text, 0, 9000)).gzencode(substr($text, 9000)).str_repeat("\0", 512);
+        self::assertSame(array_map(strval(...), range(1, 5000)), self::all(self::of($packed)));
+    }
+
+    /** @return array<string, array{int|null, string}> bytes kept (null: all), and what stands after them */
+    public static function brokenEnds(): array
+    {
+        return ['in the middle' => [9000, ''], 'one byte' => [-1, ''], 'the head alone' => [12, ''], 'something after it' => [null, 'more']];
+    }
+
+    #[DataProvider('brokenEnds')]
+    public function test_a_gzipped_file_without_its_proper_end_is_refused(?int $kept, string $after): void
+    {
+        $packed = (string) gzencode(implode("\n", array_map(static fn (int $i): string => md5((string) $i), range(1, 2000))));
+        $this->expectException(FormatError::class);
+        $this->expectExceptionMessage($after === '' ? 'cut short' : 'damaged');
+        self::all(self::of(substr($packed, 0, $kept).$after));
+    }
+
+    public function test_what_a_small_file_unpacks_to_is_bounded_in_size_and_memory(): void
+    {
+        $deflate = deflate_init(ZLIB_ENCODING_GZIP) ?: self::fail();
+        $packed = '';
+        $mebibyte = str_repeat(str_repeat('x', 65535)."\n", 16);
+        for ($i = 0; $i < 257; $i++) {
+            $packed .= deflate_add($deflate, $mebibyte, ZLIB_NO_FLUSH);
+        }
+        $packed .= deflate_add($deflate, '', ZLIB_FINISH);
+        $before = memory_get_usage();
+        $lines = self::of($packed);
+        unset($packed);
+        memory_reset_peak_usage();
+        try {
+            while ($lines->next() !== null) {
+                continue;
+            }
+            self::fail('It was taken.');
+        } catch (FormatError $error) {
+            self::assertSame('Unpacked, the file is larger than 256 MiB. Bring one station’s daily table.', $error->getMessage());
+        }
+        self::assertLessThan(40 * 1048576, memory_get_peak_usage() - $before);
     }
 }

@@ -8,7 +8,9 @@ use Anthesis\Exchange\DateOrder;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\ReadingChoices;
 use Anthesis\Exchange\RecordFormat;
+use Anthesis\Exchange\StationExtent;
 use Anthesis\Exchange\StationFileReader;
+use Anthesis\Exchange\StationSurvey;
 use Anthesis\Exchange\TemperatureUnit;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
@@ -69,6 +71,15 @@ final class StationFormatsTest extends TestCase
         }
 
         return $text;
+    }
+
+    private static function survey(string $text, ReadingChoices $choices = new ReadingChoices): StationSurvey
+    {
+        $stream = fopen('php://memory', 'w+') ?: self::fail();
+        fwrite($stream, $text);
+        rewind($stream);
+
+        return (new StationFileReader)->survey($stream, $choices);
     }
 
     /** @return array<string, array{string, RecordFormat, TemperatureUnit}> */
@@ -140,18 +151,14 @@ final class StationFormatsTest extends TestCase
         self::assertSame('minimum', $reading->marks[0]->element->value);
     }
 
-    public function test_several_stations_come_one_at_a_time(): void
+    public function test_of_several_stations_one_is_read_and_all_are_listed(): void
     {
         $record = self::known();
         $text = self::months($record, 'XX000000001').self::months($record, 'XX000000002');
-        $stream = fopen('php://memory', 'w+') ?: self::fail();
-        fwrite($stream, $text);
-        rewind($stream);
-        $stations = [];
-        foreach ((new StationFileReader)->readAll($stream) as $reading) {
-            $stations[$reading->station] = $reading->asRead->checksum();
-        }
-        self::assertSame(['XX000000001' => $record->checksum(), 'XX000000002' => $record->checksum()], $stations);
+        $survey = self::survey($text);
+        self::assertSame([['XX000000001', '1999-01-01', 122], ['XX000000002', '1999-01-01', 122]],
+            array_map(static fn (StationExtent $e): array => [$e->station, $e->first, $e->rows], $survey->stations));
+        self::assertSame($record->checksum(), $survey->reading?->asRead->checksum(), 'the first stands for the others until one is chosen');
         self::assertSame('XX000000002', Fixtures::read($text, new ReadingChoices(station: 'XX000000002'))->station);
         $this->expectExceptionMessage('The file holds several stations, XX000000001 and XX000000002 among them.');
         Fixtures::read($text);
@@ -180,8 +187,6 @@ final class StationFormatsTest extends TestCase
         $dly = self::STATION.'200001TMIN'.str_repeat('  -50   ', 31)."\n";
         yield 'dly with a stray line' => [$dly."hello\n", 'Line 2: this is not a line of a .dly file'];
         yield 'dly without temperatures' => [str_replace('TMIN', 'SNOW', $dly), 'There is no daily minimum or maximum in this file.'];
-        yield 'dly station comes back' => [$dly.str_replace(self::STATION, 'XX000000002', $dly).str_replace('200001', '200002', $dly),
-            'Line 3: the station XX000046800 comes back after another one. Sort the file by station.'];
         yield 'dly of the future' => [str_replace('200001', '203001', $dly), '2030-01-01 has not come yet'];
         yield 'station not there' => ["STATION,DATE,TMIN,TMAX\nA,2001-01-01,1,2\nB,2001-01-01,1,2\n", 'The file holds several stations, A and B among them.'];
         yield 'day or month first' => ["date,min,max\n03/04/2001,1,2\n04/04/2001,1,2\n", 'Line 1, column “date”: these dates could have the day or the month first.'];
@@ -205,5 +210,84 @@ final class StationFormatsTest extends TestCase
         $long = Fixtures::read(self::STATION.",20010101,TMIN,-50,,,S,\n".self::STATION.",20010231,TMIN,-50,,,S,\n".self::STATION.",20010102,TMIN,-45,,X,S,\n");
         self::assertSame([-5.0, -4.5], $long->asRead->minimum);
         self::assertSame(['day', 1], [$long->refused[0]->column, count($long->marks)]);
+    }
+
+    /** @return array<string, array{string}> two places in one table, told apart by a column of a known name or of any */
+    public static function tablesOfTwoPlaces(): array
+    {
+        $days = static fn (string $place, float $by): array => array_map(static fn (int $i): string => sprintf('%s,%s,%.1f,%.1f', $place, Day::of(2001, 3, 1)->plus($i)->iso(), $by + $i % 7, $by + 9 + $i % 5), range(0, 29));
+        [$low, $high] = [$days('Saddlewick', 1.0), $days('Upper Marl', -4.0)];
+        $turns = implode("\n", array_merge(...array_map(null, $low, $high)));
+        $blocks = implode("\n", [...$low, ...$high]);
+
+        return [
+            'known name, one after the other' => ["site,date,tmin_c,tmax_c\n{$blocks}\n"],
+            'known name, in turns' => ["site,date,tmin_c,tmax_c\n{$turns}\n"],
+            'any name, one after the other' => ["Ort,date,tmin_c,tmax_c\n{$blocks}\n"],
+            'any name, in turns' => ["Ort,date,tmin_c,tmax_c\n{$turns}\n"],
+            'no heading, in turns' => ["{$turns}\n"],
+        ];
+    }
+
+    #[DataProvider('tablesOfTwoPlaces')]
+    public function test_two_places_of_one_table_are_told_apart_and_never_mixed(string $text): void
+    {
+        $survey = self::survey($text);
+        self::assertSame(['Saddlewick', 'Upper Marl'], array_map(static fn (StationExtent $e): string => $e->station, $survey->stations));
+        self::assertSame(['Saddlewick', 30, 0], [$survey->reading?->station, $survey->reading?->rows, $survey->reading?->contradicted]);
+        $second = self::survey($text, new ReadingChoices(station: 'Upper Marl'))->reading;
+        self::assertSame([-4.0, -3.0], array_slice($second->asRead->minimum ?? [], 0, 2));
+        $this->expectExceptionMessage('The file holds several stations, Saddlewick and Upper Marl among them.');
+        Fixtures::read($text);
+    }
+
+    public function test_a_table_that_gives_most_days_twice_says_that_it_contradicts_itself(): void
+    {
+        $rows = implode('', array_map(static fn (int $d): string => sprintf("2001-03-%02d,1.0,9.0\n2001-03-%02d,-4.0,5.0\n", $d, $d), range(1, 20)));
+        $reading = Fixtures::read("date,tmin_c,tmax_c\n{$rows}");
+        self::assertSame([20, true], [$reading->contradicted, $reading->contradictsItself()]);
+        $half = Fixtures::read("date,tmin_c,tmax_c\n2001-03-01,1,9\n2001-03-01,2,9\n2001-03-02,1,9\n");
+        self::assertSame([1, false], [$half->contradicted, $half->contradictsItself()]);
+    }
+
+    public function test_remarks_and_numbers_of_rows_are_no_places(): void
+    {
+        $rows = static fn (callable $extra): string => implode('', array_map(static fn (int $d): string => sprintf("2001-03-%02d,1.0,9.0,%s\n", min($d, 20), $extra($d)), range(1, 21)));
+        self::assertSame([], self::survey("date,tmin_c,tmax_c,id\n{$rows(static fn (int $d): string => (string) $d)}")->stations);
+        self::assertSame([], self::survey("date,tmin_c,tmax_c,remark\n{$rows(static fn (int $d): string => "seen {$d}")}")->stations);
+    }
+
+    public function test_a_refused_table_names_its_columns(): void
+    {
+        try {
+            Fixtures::read("when,a,b\n03/04/2001,1,9\n");
+            self::fail('It has no column of dates.');
+        } catch (FormatError $error) {
+            self::assertSame(['when', 'a', 'b'], $error->headings);
+        }
+    }
+
+    public function test_numbers_no_thermometer_writes_are_refused_by_their_line(): void
+    {
+        $reading = Fixtures::read("date,tmin_c,tmax_c\n2001-03-01,1e400,9\n2001-03-02,".str_repeat('7', 310).",9\n2001-03-03,1,9\n");
+        self::assertSame([2, 2], [$reading->refusedCount, $reading->refused[0]->line]);
+        self::assertSame([null, null, 1.0], $reading->asRead->minimum);
+    }
+
+    public function test_a_mangled_line_is_told_in_text_that_can_be_sent(): void
+    {
+        $line = 'XX000046800200103TMIN'.str_repeat('-9999   ', 31);
+        $reading = Fixtures::read(substr_replace($line, ' 1é2 ', 21, 5)."\n".str_replace('-9999   ', '   12   ', $line)."\n");
+        self::assertNotFalse(json_encode(array_map(static fn ($r): string => $r->reason, $reading->refused)));
+        self::assertGreaterThan(0, $reading->refusedCount);
+    }
+
+    public function test_a_file_says_how_finely_it_is_written(): void
+    {
+        $step = static fn (string $rows): float => round(Fixtures::read("date,min,max\n{$rows}")->step, 4);
+        self::assertSame(1.0, $step("2001-03-01,1,9\n2001-03-02,2,11.0\n"));
+        self::assertSame(0.1, $step("2001-03-01,1,9\n2001-03-02,2.3,11\n"));
+        self::assertSame(0.01, $step("2001-03-01,1,9\n2001-03-02,2.3,11.27\n"));
+        self::assertSame(0.5556, round(Fixtures::read("date,tmin_f,tmax_f\n2001-03-01,31,49\n")->step, 4));
     }
 }

@@ -49,4 +49,25 @@ final class RecordUpdateTest extends TestCase
         $update = RecordUpdate::of($before, [$mark(1), $mark(2)], new DailyRecord(Day::of(2024, 1, 2), [2.5], [9.5]), []);
         self::assertSame(['2024-01-01'], array_map(static fn (Mark $m): string => $m->day->iso(), $update->marks));
     }
+
+    public function test_the_same_record_in_whole_fahrenheit_is_the_same(): void
+    {
+        $record = Fixtures::record('north');
+        $rounded = static fn (?float $c): ?float => $c === null ? null : round((round($c * 9 / 5 + 32) - 32) * 5 / 9, 2);
+        $file = new DailyRecord($record->first, array_map($rounded, $record->minimum), array_map($rounded, $record->maximum));
+        $update = RecordUpdate::of($record, [], $file, [], 0.1, 5 / 9);
+        self::assertSame(0, $update->changed);
+        self::assertSame($record->checksum(), $update->updated->checksum(), 'the finer values stand');
+        $back = RecordUpdate::of($file, [], $record, [], 5 / 9, 0.1);
+        self::assertSame([0, $record->checksum()], [$back->changed, $back->updated->checksum()], 'and come back with the finer file');
+        self::assertGreaterThan(1000, RecordUpdate::of($record, [], $file, [])->changed, 'without knowing the steps it would alarm');
+    }
+
+    public function test_a_difference_beyond_the_rounding_is_a_change(): void
+    {
+        $of = static fn (float $minimum): DailyRecord => new DailyRecord(Day::of(2024, 1, 1), [$minimum], [9.0]);
+        // 0.05 and 0.2778 °C, and half a hundredth: 0.3328.
+        self::assertSame([0, 1], array_map(static fn (float $m): int => RecordUpdate::of($of(0.0), [], $of($m), [], 0.1, 5 / 9)->changed, [0.33, 0.34]));
+        self::assertSame(1, RecordUpdate::of($of(0.0), [], $of(0.1), [], 0.1, 0.1)->changed, 'of the same step a step is a change');
+    }
 }
