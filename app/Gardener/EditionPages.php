@@ -7,6 +7,7 @@ namespace App\Gardener;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
+use Anthesis\Record\Latitude;
 use Anthesis\Record\SowDay;
 
 /**
@@ -100,8 +101,9 @@ final class EditionPages
     private function frostInWords(EditionDocument $edition, SowDay $day): string
     {
         $ruler = $edition->content['ruler'];
-        // The ruler starts at midwinter, and midsummer is half a year on: as at the desk.
-        $spring = SowDay::fromIso($ruler['starts'])->daysUntil($day) < 182;
+        // From midwinter to the day cold seasons are counted from, as at the desk.
+        $latitude = Latitude::of($edition->content['zone']['latitude']);
+        $spring = $latitude->midwinter()->daysUntil($day) < $latitude->midwinter()->daysUntil($latitude->coldSeasonStart());
         $count = $ruler[$spring ? 'freeze_to_come' : 'freeze_has_come'][$day->number - 1];
 
         return $spring

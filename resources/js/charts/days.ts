@@ -123,7 +123,9 @@ function reaching(span: Span, days: number): Span {
 
 /** Whether a sow day lies between midwinter, where the ruler starts, and midsummer (15 July north, 15 January south). */
 export function beforeSummer(starts: MonthDay, day: number): boolean {
-    return daysUntil(sowDay(starts), day) < 195;
+    // Cold seasons are counted from 15 July, in the south from 15 January.
+    const summer = starts === '01-01' ? '07-15' : '01-15';
+    return daysUntil(sowDay(starts), day) < daysUntil(sowDay(starts), sowDay(summer));
 }
 
 /** The ruler's year a date lies in: it starts at midwinter, so in the south with July. */
