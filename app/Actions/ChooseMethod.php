@@ -9,7 +9,6 @@ use Anthesis\Window\ProofStandard;
 use App\Models\Computation;
 use App\Models\User;
 use App\Models\Zone;
-use Illuminate\Support\Facades\DB;
 
 /** Chooses the standard of proof and the light school a zone's calendar follows, and computes it anew. */
 final class ChooseMethod
@@ -18,12 +17,12 @@ final class ChooseMethod
     {
     }
 
-    public function execute(Zone $zone, ProofStandard $standard, LightSchool $light, User $user): Computation
+    public function execute(Zone $zone, ProofStandard $standard, LightSchool $light, int $version, User $user): Computation
     {
-        return DB::transaction(function () use ($zone, $standard, $light, $user): Computation {
+        return $zone->editedAt($version, $user, function () use ($zone, $standard, $light, $user): Computation {
             $zone->update(['standard' => $standard->value, 'light' => $light->value]);
 
-            return $this->queue->execute($zone, $user);
+            return $this->queue->changed($zone, $user);
         });
     }
 }

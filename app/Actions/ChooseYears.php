@@ -7,7 +7,6 @@ namespace App\Actions;
 use App\Models\Computation;
 use App\Models\User;
 use App\Models\Zone;
-use Illuminate\Support\Facades\DB;
 
 /** Chooses how many of its latest years a zone leans on, and computes it anew. */
 final class ChooseYears
@@ -17,12 +16,12 @@ final class ChooseYears
     }
 
     /** @param  int|null  $years null: all */
-    public function execute(Zone $zone, ?int $years, User $user): Computation
+    public function execute(Zone $zone, ?int $years, int $version, User $user): Computation
     {
-        return DB::transaction(function () use ($zone, $years, $user): Computation {
+        return $zone->editedAt($version, $user, function () use ($zone, $years, $user): Computation {
             $zone->update(['years' => $years]);
 
-            return $this->queue->execute($zone, $user);
+            return $this->queue->changed($zone, $user);
         });
     }
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\StaleEdit;
 use App\Models\Computation;
 use App\Models\Station;
 use App\Models\StationDecision;
 use App\Models\User;
+use App\Models\Zone;
 use Illuminate\Support\Facades\DB;
 
 /** Writes down what a person decided on one value, in place of what was decided before, and computes the zone anew. */
@@ -17,10 +19,21 @@ final class DecideOnValue
     {
     }
 
-    /** @param  array{date: string, element: string, accepted: bool, note: string}  $decision */
-    public function execute(Station $station, array $decision, User $user): Computation
+    /**
+     * @param  array{date: string, element: string, accepted: bool, note: string}  $decision
+     * @param  int|null  $replaces  the decision that held when this one was made; null: none
+     *
+     * @throws StaleEdit when another was made meanwhile
+     */
+    public function execute(Station $station, array $decision, ?int $replaces, User $user): Computation
     {
-        return DB::transaction(function () use ($station, $decision, $user): Computation {
+        return DB::transaction(function () use ($station, $decision, $replaces, $user): Computation {
+            Zone::query()->whereKey($station->zone_id)->lockForUpdate()->first();
+            $held = $station->decisions()->with('user')->whereDate('day', $decision['date'])->where('element', $decision['element'])->first();
+            if ($held?->id !== $replaces) {
+                throw new StaleEdit($held === null ? [] : [['field' => 'decision', 'was' => null, 'is' => ($held->accepted ? 'use the value: ' : 'leave it out: ').$held->note,
+                    'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
+            }
             $station->decisions()->whereDate('day', $decision['date'])->where('element', $decision['element'])->update(['undone_at' => now()]);
             StationDecision::query()->create([
                 'station_id' => $station->id,
@@ -31,7 +44,7 @@ final class DecideOnValue
                 'note' => $decision['note'],
             ]);
 
-            return $this->queue->execute($station->zone, $user);
+            return $this->queue->changed($station->zone, $user);
         });
     }
 
@@ -39,9 +52,10 @@ final class DecideOnValue
     public function undo(StationDecision $decision, User $user): Computation
     {
         return DB::transaction(function () use ($decision, $user): Computation {
-            $decision->update(['undone_at' => now()]);
+            Zone::query()->whereKey($decision->station->zone_id)->lockForUpdate()->first();
+            StationDecision::query()->whereKey($decision->id)->whereNull('undone_at')->update(['undone_at' => now()]);
 
-            return $this->queue->execute($decision->station->zone, $user);
+            return $this->queue->changed($decision->station->zone, $user);
         });
     }
 }

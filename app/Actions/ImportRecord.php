@@ -6,7 +6,9 @@ namespace App\Actions;
 
 use Anthesis\Exchange\FormatError;
 use App\Models\RecordImport;
+use App\Models\Station;
 use App\Models\StationRecord;
+use App\Models\Zone;
 use App\Support\StationFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -20,13 +22,19 @@ final class ImportRecord
         if ($import->state === RecordImport::IMPORTED && $import->record !== null) {
             return $import->record;
         }
-        $file = StationFile::read(Storage::disk('originals')->path($import->checksum), $import->choices, $import->station->record);
+        if (! Storage::disk('originals')->exists($import->checksum)) {
+            throw FormatError::inFile("The file “{$import->file}” is no longer among the originals. Bring it again.");
+        }
 
-        return DB::transaction(static function () use ($import, $file): StationRecord {
+        return DB::transaction(static function () use ($import): StationRecord {
+            // The zone first, as everywhere. The record this file updates is read when no other import can put another in its place.
+            Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
+            $station = Station::query()->whereKey($import->station_id)->lockForUpdate()->firstOrFail();
+            $file = StationFile::read(Storage::disk('originals')->path($import->checksum), $import->choices, $station->record);
             $record = StationRecord::query()->create([
                 'station_id' => $import->station_id,
                 'record_import_id' => $import->id,
-            ] + StationRecord::columnsOf($file->asRead, $file->report));
+            ] + StationRecord::columnsOf($file->asRead, $file->report) + ['step' => $file->step]);
             $import->update([
                 'state' => RecordImport::IMPORTED,
                 'rows' => $file->reading->rows,
@@ -34,7 +42,9 @@ final class ImportRecord
                 'marks_count' => count($file->report->marks),
                 'update_counts' => $file->update?->counts(),
             ]);
-            $import->station->update(['record_id' => $record->id]);
+            $station->update(['record_id' => $record->id]);
+            $import->setRelation('station', $station);
+            Zone::query()->whereKey($station->zone_id)->increment('inputs');
 
             return $record;
         });

@@ -29,15 +29,21 @@ final class KeepStationFile
      * @param  Station|null  $station  whose file it is; null: of a new station, the primary one or the next to fill in
      * @param  Choices  $choices  what a person overruled
      * @param  array{name?: string|null, height_m?: int|null}  $new  what is said of a new station
+     * @param  string|null  $sentAs  a key of the sender's: the same file sent again under it is kept once
      */
-    public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, User $user, array $new = []): Computation
+    public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, User $user, array $new = [], ?string $sentAs = null): Computation
     {
         $checksum = (string) hash_file('sha256', $file->getRealPath());
         if (! Storage::disk('originals')->exists($checksum)) {
             Storage::disk('originals')->putFileAs('', $file, $checksum);
         }
 
-        return DB::transaction(function () use ($zone, $station, $file, $choices, $user, $checksum, $new): Computation {
+        return DB::transaction(function () use ($zone, $station, $file, $choices, $user, $checksum, $new, $sentAs): Computation {
+            Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $before = $sentAs === null ? null : Computation::query()->where('zone_id', $zone->id)->whereRelation('recordImport', 'sent_as', $sentAs)->first();
+            if ($before !== null) {
+                return $before;
+            }
             $station ??= $this->addStation($zone, $new);
             $import = RecordImport::query()->create([
                 'station_id' => $station->id,
@@ -47,6 +53,7 @@ final class KeepStationFile
                 'checksum' => $checksum,
                 'choices' => $choices,
                 'state' => RecordImport::QUEUED,
+                'sent_as' => $sentAs,
             ]);
 
             return $this->queue->execute($zone, $user, $import);

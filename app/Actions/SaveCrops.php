@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\StaleEdit;
 use App\Models\Crop;
 use App\Models\CropRevision;
 use App\Models\User;
@@ -18,6 +19,26 @@ final class SaveCrops
     }
 
     /**
+     * Changes one crop, as it was at a version.
+     *
+     * @param  array<string, string>  $cells  checked, by column
+     *
+     * @throws StaleEdit when the crop was edited since that version
+     */
+    public function edit(Crop $crop, array $cells, string $note, int $version, User $user): Crop
+    {
+        $crop->editedAt($version, $user, function () use ($crop, $cells, $note, $user): void {
+            if ($this->change($crop, $cells, $note, $user)) {
+                $this->computeAnew($user);
+            }
+        });
+
+        return $crop->refresh();
+    }
+
+    /**
+     * Takes a whole table: changed crops are changed, new ones added, others stay.
+     *
      * @param  array<string, array<string, string>>  $rows  checked cells by slug and column
      * @return array{new: int, changed: int, unchanged: int}
      */
@@ -33,21 +54,35 @@ final class SaveCrops
                 if ($crop === null) {
                     Crop::query()->create(['slug' => $slug, 'position' => ++$position, 'cells' => $cells]);
                     $counts['new']++;
-                } elseif ($crop->cells == $cells) {
-                    $counts['unchanged']++;
                 } else {
-                    CropRevision::query()->create(['crop_id' => $crop->id, 'user_id' => $user->id, 'cells' => $crop->cells, 'note' => $note]);
-                    $crop->update(['cells' => $cells]);
-                    $counts['changed']++;
+                    $changed = $crop->editedAt($crop->version, $user, fn (Crop $c): bool => $this->change($c, $cells, $note, $user));
+                    $counts[$changed ? 'changed' : 'unchanged']++;
                 }
             }
             if ($counts['new'] + $counts['changed'] > 0) {
-                foreach (Zone::query()->whereHas('currentComputation')->get() as $zone) {
-                    $this->queue->execute($zone, $user);
-                }
+                $this->computeAnew($user);
             }
 
             return $counts;
         });
+    }
+
+    /** @param  array<string, string>  $cells */
+    private function change(Crop $crop, array $cells, string $note, User $user): bool
+    {
+        if ($crop->cells == $cells) {
+            return false;
+        }
+        CropRevision::query()->create(['crop_id' => $crop->id, 'user_id' => $user->id, 'cells' => $crop->cells, 'note' => $note]);
+        $crop->update(['cells' => $cells]);
+
+        return true;
+    }
+
+    private function computeAnew(User $user): void
+    {
+        foreach (Zone::query()->whereHas('currentComputation')->orderBy('id')->get() as $zone) {
+            $this->queue->changed($zone, $user);
+        }
     }
 }

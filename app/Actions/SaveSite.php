@@ -17,14 +17,25 @@ final class SaveSite
     }
 
     /** @param  array<string, mixed>  $values */
-    public function execute(Site $site, array $values, User $user): Site
+    public function add(array $values, User $user): Site
     {
-        return DB::transaction(function () use ($site, $values, $user): Site {
-            $site->fill($values)->save();
+        return DB::transaction(function () use ($values, $user): Site {
+            $site = Site::query()->create($values);
             $this->compute($site, $user);
 
             return $site->refresh();
         });
+    }
+
+    /** @param  array<string, mixed>  $values */
+    public function edit(Site $site, array $values, int $version, User $user): Site
+    {
+        $site->editedAt($version, $user, function () use ($site, $values, $user): void {
+            $site->update($values);
+            $this->compute($site, $user);
+        });
+
+        return $site->refresh();
     }
 
     public function takeOut(Site $site, User $user): void
@@ -37,9 +48,9 @@ final class SaveSite
 
     private function compute(Site $site, User $user): void
     {
-        $zones = $site->zone === null ? Zone::query()->whereHas('currentComputation')->get() : [$site->zone];
+        $zones = $site->zone === null ? Zone::query()->whereHas('currentComputation')->orderBy('id')->get() : [$site->zone];
         foreach ($zones as $zone) {
-            $this->queue->execute($zone, $user);
+            $this->queue->changed($zone, $user);
         }
     }
 }

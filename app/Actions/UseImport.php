@@ -8,6 +8,7 @@ use App\Models\Computation;
 use App\Models\RecordImport;
 use App\Models\StationRecord;
 use App\Models\User;
+use App\Models\Zone;
 use Illuminate\Support\Facades\DB;
 
 /** Rolls a station back, or forward, to the record an import made, and computes its zone anew. */
@@ -20,9 +21,10 @@ final class UseImport
     public function execute(RecordImport $import, StationRecord $record, User $user): Computation
     {
         return DB::transaction(function () use ($import, $record, $user): Computation {
+            Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
             $import->station->update(['record_id' => $record->id]);
 
-            return $this->queue->execute($import->station->zone, $user);
+            return $this->queue->changed($import->station->zone, $user);
         });
     }
 }

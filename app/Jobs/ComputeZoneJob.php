@@ -10,51 +10,88 @@ use App\Actions\ComputeZone;
 use App\Actions\ImportRecord;
 use App\Models\Computation;
 use App\Models\RecordImport;
+use App\Models\Zone;
+use App\Support\NamedLock;
 use App\Support\ZoneRecord;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
 
-/** Imports the file a computation came with, if any, and computes the zone. Safe to run again after a worker was killed. */
+/**
+ * Works off all computations of a zone that wait, imports first where they came with a file. One worker a zone: the others
+ * leave it to the one that has it. Safe to run again after a worker was killed; what it had begun is begun anew.
+ */
 final class ComputeZoneJob implements ShouldQueue
 {
     use Queueable;
 
-    public int $tries = 3;
+    /** How often it may be taken up; Computation::TRIES bounds each computation. */
+    public int $tries = 25;
 
-    public int $timeout = 300;
+    public int $timeout = 600;
 
-    public function __construct(private readonly int $computationId)
+    private const STOPPED = 'Something went wrong on our side; nothing was changed. Try again, and tell the administrator if it stays.';
+
+    public function __construct(private readonly int $zoneId)
     {
+    }
+
+    /** The lock that the worker at work on a zone holds. */
+    public static function lockOf(int $zoneId): string
+    {
+        return "zone-{$zoneId}";
     }
 
     public function handle(ImportRecord $import, ComputeZone $compute): void
     {
-        $computation = Computation::query()->findOrFail($this->computationId);
-        if (in_array($computation->state, [Computation::DONE, Computation::CANCELLED], true)) {
+        $lock = NamedLock::take(self::lockOf($this->zoneId));
+        if ($lock === null) {
             return;
         }
-        $computation->update(['state' => Computation::RUNNING, 'step' => 'reading the record']);
+        try {
+            while (($computation = $this->next()) !== null) {
+                $this->work($computation, $import, $compute);
+            }
+        } finally {
+            $lock->release();
+        }
+        if ($this->next() !== null) {
+            // It came between the last look and the release of the lock.
+            self::dispatch($this->zoneId);
+        }
+    }
+
+    private function next(): ?Computation
+    {
+        return Computation::query()->where('zone_id', $this->zoneId)->whereIn('state', [Computation::QUEUED, Computation::RUNNING])
+            ->orderByRaw('site_id IS NOT NULL, id')->first();
+    }
+
+    private function work(Computation $computation, ImportRecord $import, ComputeZone $compute): void
+    {
+        $computation->update(['state' => Computation::RUNNING, 'step' => 'reading the record', 'attempts' => $computation->attempts + 1]);
+        if ($computation->attempts > Computation::TRIES) {
+            $this->giveUp($computation, self::STOPPED);
+
+            return;
+        }
         try {
             if ($computation->recordImport !== null) {
                 $import->execute($computation->recordImport);
             }
-            $record = ZoneRecord::of($computation->zone);
-            if ($record === null) {
-                throw new RecordTooShort('The zone has no record yet. Bring a station file first.');
-            }
+            /** @var Zone $zone */
+            $zone = $computation->zone()->firstOrFail();
+            $computation->update(['inputs' => $zone->inputs]);
+            $record = ZoneRecord::of($zone) ?? throw new RecordTooShort('The zone has no record yet. Bring a station file first.');
             $compute->execute($computation, $record);
         } catch (FormatError|RecordTooShort $error) {
             // Trying again would end the same way: what is wrong is the record, and that can be said.
             $this->giveUp($computation, $error->getMessage());
-        }
-    }
-
-    public function failed(?Throwable $error): void
-    {
-        $computation = Computation::query()->find($this->computationId);
-        if ($computation !== null) {
-            $this->giveUp($computation, 'Something went wrong on our side; nothing was changed. Try again, and tell the administrator if it stays.');
+        } catch (Throwable $error) {
+            report($error);
+            if ($computation->attempts >= Computation::TRIES) {
+                $this->giveUp($computation, self::STOPPED);
+            }
         }
     }
 

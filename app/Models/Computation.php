@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  * @property int|null $site_id null: open ground
  * @property string $state
  * @property string $step
+ * @property int $inputs of the zone, as they were when it began
+ * @property int $attempts how often it was begun
  * @property int $done
  * @property int $total
  * @property string|null $error
@@ -32,6 +34,9 @@ use Illuminate\Support\Carbon;
  */
 class Computation extends Model
 {
+    /** So often is a computing begun that a worker did not live to finish. */
+    public const TRIES = 3;
+
     public const QUEUED = 'queued';
 
     public const RUNNING = 'running';
@@ -45,7 +50,7 @@ class Computation extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'finished_at' => 'datetime'];
+    protected $casts = ['method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'inputs' => 'integer', 'attempts' => 'integer', 'finished_at' => 'datetime'];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo

@@ -24,10 +24,12 @@ use Illuminate\Support\Carbon;
  */
 class Crop extends Model
 {
+    use Versioned;
+
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['cells' => 'array'];
+    protected $casts = ['cells' => 'array', 'version' => 'integer'];
 
     public function getRouteKeyName(): string
     {
@@ -50,6 +52,12 @@ class Crop extends Model
         $varieties->orderBy('id');
 
         return $varieties;
+    }
+
+    /** @return array<string, string> */
+    public function editedFields(): array
+    {
+        return $this->cells;
     }
 
     public function toCore(): CropParameters

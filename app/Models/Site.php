@@ -26,12 +26,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Site extends Model
 {
+    use Versioned;
+
     public const NUMBERS = ['air', 'sun', 'rate', 'protection', 'offset'];
 
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['air' => 'float', 'sun' => 'float', 'rate' => 'float', 'protection' => 'float', 'offset' => 'float', 'preset' => 'boolean'];
+    protected $casts = ['air' => 'float', 'sun' => 'float', 'rate' => 'float', 'protection' => 'float', 'offset' => 'float', 'preset' => 'boolean', 'version' => 'integer'];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo
@@ -54,6 +56,12 @@ class Site extends Model
         $sites = array_map(static fn (self $s): SoilSite => $s->toCore(), array_values(self::seenIn($zone)->get()->all()));
 
         return $sites === [] ? [SoilSite::openGround()] : $sites;
+    }
+
+    /** @return array<string, mixed> */
+    public function editedFields(): array
+    {
+        return $this->only(['name', 'note', ...self::NUMBERS]);
     }
 
     public function toCore(): SoilSite

@@ -23,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $first_day
  * @property Carbon $last_day
  * @property string $series
+ * @property float|null $step °C between two neighbouring values as finely as it is written; null: not known
  * @property string $checksum fingerprint of the usable series as quality control left it
  * @property-read Station $station
  */
@@ -35,7 +36,7 @@ class StationRecord extends Model
     protected $hidden = ['series'];
 
     /** @var array<string, string> */
-    protected $casts = ['first_day' => 'date', 'last_day' => 'date'];
+    protected $casts = ['first_day' => 'date', 'last_day' => 'date', 'step' => 'float'];
 
     /** @return array<string, mixed> the columns that hold a record and what quality control said of it */
     public static function columnsOf(DailyRecord $asRead, QualityReport $report): array

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Variety extends Model
 {
+    use Versioned;
+
     /** What varieties are told apart by. */
     public const TAGS = ['quick', 'heat-proof', 'storage', 'winter', 'long-day', 'intermediate-day', 'short-day'];
 
@@ -30,12 +32,18 @@ class Variety extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['cells' => 'array', 'tags' => 'array'];
+    protected $casts = ['cells' => 'array', 'tags' => 'array', 'version' => 'integer'];
 
     /** @return BelongsTo<Crop, $this> */
     public function crop(): BelongsTo
     {
         return $this->belongsTo(Crop::class);
+    }
+
+    /** @return array<string, mixed> */
+    public function editedFields(): array
+    {
+        return ['name' => $this->name, 'cells' => $this->cells, 'tags' => $this->tags];
     }
 
     public function toCore(Crop $crop): CropParameters

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $standard of proof
  * @property string $light school
  * @property int|null $years latest years to lean on; null: all
+ * @property int $inputs how often anything was changed that its results are computed from
  * @property-read Collection<int, Settlement> $settlements
  * @property-read Collection<int, Station> $stations
  * @property-read Station|null $station
@@ -31,10 +32,12 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 class Zone extends Model
 {
+    use Versioned;
+
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer', 'years' => 'integer'];
+    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer', 'years' => 'integer', 'inputs' => 'integer', 'version' => 'integer'];
 
     public function getRouteKeyName(): string
     {
@@ -80,6 +83,26 @@ class Zone extends Model
         return $this->hasOne(Computation::class)->ofMany(['id' => 'max'], static fn ($query) => $query->where('state', Computation::DONE)->whereNull('site_id'));
     }
 
+    /**
+     * Whether what the screens show is not, or not yet, computed from all that is known: something was changed since, or is
+     * waiting to be. Such windows are not published.
+     */
+    public function isStale(): bool
+    {
+        $current = $this->currentComputation;
+
+        return $current === null || $current->inputs < $this->inputs
+            || Computation::query()->where('zone_id', $this->id)->whereNull('site_id')->whereIn('state', [Computation::QUEUED, Computation::RUNNING])->exists();
+    }
+
+    /** @return array<string, mixed> */
+    public function editedFields(): array
+    {
+        return ['settlements' => array_map(static fn (Settlement $s): array => $s->toArray(), array_values($this->settlements()->get()->all())),
+            'stations' => array_map(static fn (Station $s): array => $s->only(['id', 'name', 'height_m', 'lapse', 'matched']), array_values($this->stations()->get()->all()))]
+            + $this->only(['name', 'district', 'latitude', 'longitude', 'height_m', 'standard', 'light', 'years']);
+    }
+
     /** @return HasMany<Edition, $this> */
     public function editions(): HasMany
     {
@@ -89,10 +112,10 @@ class Zone extends Model
         return $editions;
     }
 
-    /** @return HasOne<Edition, $this> */
+    /** @return HasOne<Edition, $this> the one gardeners read */
     public function currentEdition(): HasOne
     {
-        return $this->hasOne(Edition::class)->ofMany('number', 'max');
+        return $this->hasOne(Edition::class)->ofMany(['number' => 'max'], static fn ($query) => $query->whereNotNull('in_force_at'));
     }
 
     public function toPlace(): Place

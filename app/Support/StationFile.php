@@ -8,6 +8,7 @@ use Anthesis\Exchange\DailyRecordReading;
 use Anthesis\Exchange\DateOrder;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\ReadingChoices;
+use Anthesis\Exchange\StationExtent;
 use Anthesis\Exchange\StationFileReader;
 use Anthesis\Exchange\TemperatureUnit;
 use Anthesis\Record\DailyRecord;
@@ -20,19 +21,24 @@ use Closure;
 /**
  * A station file read and checked, and not yet kept.
  *
- * @phpstan-type Choices array{unit?: string, date_order?: string, station?: string, replace?: bool, columns?: array{date: int, minimum: int, maximum: int}}
+ * @phpstan-type Choices array{unit?: string, date_order?: string, station?: string, replace?: bool, places?: int, columns?: array{date: int, minimum: int, maximum: int}}
  */
 final readonly class StationFile
 {
+    /** Fewer changed values than this are corrections, whatever share they are. */
+    private const FEW = 30;
+
     /**
      * @param  RecordUpdate|null  $update  how it changes the record in use; null: there is none, or the file replaces it
-     * @param  list<array{station: string, first: string, last: string, rows: int}>  $stations  all of the file, where it names them
+     * @param  float  $step  °C between two neighbouring values as finely as the record, so updated, is written
+     * @param  list<StationExtent>  $stations  all of the file, where it names them
      */
     private function __construct(
         public DailyRecordReading $reading,
         public ?RecordUpdate $update,
         public DailyRecord $asRead,
         public QualityReport $report,
+        public float $step,
         public array $stations = [],
     ) {
     }
@@ -60,37 +66,38 @@ final readonly class StationFile
     public static function preview(string $path, array $choices = [], ?StationRecord $before = null): self
     {
         return self::opened($path, static function ($stream) use ($choices, $before): self {
-            $wanted = $choices['station'] ?? null;
-            unset($choices['station']);
-            $stations = [];
-            $shown = null;
-            foreach ((new StationFileReader)->readAll($stream, self::choices($choices)) as $reading) {
-                if ($reading->station !== null) {
-                    $stations[] = ['station' => $reading->station, 'first' => $reading->asRead->first->iso(), 'last' => $reading->asRead->last()->iso(), 'rows' => $reading->rows];
-                }
-                if ($wanted === null ? $shown === null : $reading->station === $wanted) {
-                    $shown = $reading;
-                }
-            }
-            if ($shown === null) {
-                throw FormatError::inFile($wanted === null ? 'There is no daily minimum or maximum in this file.' : "The station {$wanted} is not in this file.");
-            }
+            $survey = (new StationFileReader)->survey($stream, self::choices($choices));
+            $reading = $survey->reading ?? throw FormatError::inFile(isset($choices['station']) ? "The station {$choices['station']} is not in this file."
+                : 'There is no daily minimum or maximum in this file.');
 
-            return self::of($shown, $choices, $before, $stations);
+            return self::of($reading, $choices, $before, $survey->stations);
         });
     }
 
     /**
+     * Whether it is more likely a file of another place, or of two places, than one of this station: most of its days have two
+     * different values, or most of what it shares with the record in use is different there.
+     */
+    public function isDoubtful(): bool
+    {
+        $update = $this->update;
+
+        return $this->reading->contradictsItself() || ($update !== null && $update->changed >= self::FEW && $update->changed > $update->unchanged);
+    }
+
+    /**
      * @param  Choices  $choices
-     * @param  list<array{station: string, first: string, last: string, rows: int}>  $stations
+     * @param  list<StationExtent>  $stations
      */
     private static function of(DailyRecordReading $reading, array $choices, ?StationRecord $before, array $stations = []): self
     {
         $update = $before === null || ($choices['replace'] ?? false) ? null
-            : RecordUpdate::of($before->asRead(), $before->marksOfReaders(), $reading->asRead, $reading->marks);
+            : RecordUpdate::of($before->asRead(), $before->marksOfReaders(), $reading->asRead, $reading->marks, $before->step, $reading->step);
         $asRead = $update->updated ?? $reading->asRead;
+        // The finer values stand, so a record stays as fine as it was.
+        $step = $update === null ? $reading->step : min($reading->step, $before->step ?? $reading->step);
 
-        return new self($reading, $update, $asRead, (new QualityControl)->check($asRead, $update->marks ?? $reading->marks, Today::day()), $stations);
+        return new self($reading, $update, $asRead, (new QualityControl)->check($asRead, $update->marks ?? $reading->marks, Today::day()), $step, $stations);
     }
 
     /** @param  Choices  $choices */
@@ -102,6 +109,7 @@ final readonly class StationFile
             columns: $choices['columns'] ?? null,
             dateOrder: isset($choices['date_order']) ? DateOrder::from($choices['date_order']) : null,
             station: $choices['station'] ?? null,
+            places: $choices['places'] ?? null,
         );
     }
 
