@@ -2,17 +2,20 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CleanInput;
 use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Validation\ValidationException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
-        health: '/up',
+        commands: __DIR__.'/../routes/console.php',
         then: static function (): void {
             Route::middleware('web')->group(base_path('routes/desk.php'));
             // Calendars are the same for everyone: no session, so that they can be cached anywhere.
@@ -23,9 +26,13 @@ return Application::configure(basePath: dirname(__DIR__))
         // Its package is one of those compat/README.md tells of; open data sets its own header.
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->append(CleanInput::class);
         $middleware->redirectGuestsTo('/desk/login');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
+        // Two of the same name at once: the second is refused as it would have been a moment later.
+        $exceptions->map(UniqueConstraintViolationException::class,
+            static fn (): ValidationException => ValidationException::withMessages(['name' => 'There is one of that name already.']));
         $exceptions->shouldRenderJsonWhen(
             static fn (Request $request): bool => $request->is('api/*') || str_ends_with($request->path(), '.json') || $request->expectsJson(),
         );

@@ -9,6 +9,12 @@ return [
     // The largest station file that is taken, in MiB. bin/serve lets somewhat more through, so that the refusal is ours.
     'upload_mib' => (int) env('ANTHESIS_UPLOAD_MIB', 240),
 
+    // What editions are sealed with; kept outside the database, and with the backups.
+    'seal_key' => env('ANTHESIS_SEAL_KEY'),
+
+    // Whether the demonstration's people, with their known password, may log in. bin/start says so; nobody else does.
+    'demonstration' => (bool) env('ANTHESIS_DEMONSTRATION', false),
+
     // The program that renders gardener's pages to HTML.
     'node' => env('ANTHESIS_NODE', 'node'),
 ];

@@ -23,6 +23,11 @@ use Illuminate\Support\Facades\Route;
 
 // The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
 
+// Numbers beyond what a row can have are no addresses.
+foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication'] as $numbered) {
+    Route::pattern($numbered, '[0-9]{1,18}');
+}
+
 Route::view('/desk/login', 'desk')->name('login');
 Route::view('/desk/{path?}', 'desk')->where('path', '.*')->middleware('auth')->name('desk');
 
@@ -40,22 +45,22 @@ Route::prefix('api')->group(static function (): void {
         Route::post('zones/{zone}/record-previews', [RecordPreviewController::class, 'store']);
         Route::get('zones/{zone}/record-imports', [RecordImportController::class, 'index']);
         Route::post('zones/{zone}/record-imports', [RecordImportController::class, 'store']);
-        Route::post('record-imports/{import}/use', [RecordImportController::class, 'use'])->whereNumber('import');
-        Route::post('zones/{zone}/computations', [ComputationController::class, 'store']);
-        Route::get('computations/{computation}', [ComputationController::class, 'show'])->whereNumber('computation');
-        Route::delete('computations/{computation}', [ComputationController::class, 'destroy'])->whereNumber('computation');
+        Route::post('record-imports/{import}/use', [RecordImportController::class, 'use']);
+        Route::post('zones/{zone}/computations', [ComputationController::class, 'store'])->middleware('throttle:computing');
+        Route::get('computations/{computation}', [ComputationController::class, 'show']);
+        Route::delete('computations/{computation}', [ComputationController::class, 'destroy']);
         Route::put('zones/{zone}/method', [MethodController::class, 'update']);
         Route::get('zones/{zone}/quality', [QualityController::class, 'index']);
         Route::post('zones/{zone}/quality', [QualityController::class, 'store']);
-        Route::delete('zones/{zone}/quality/{decision}', [QualityController::class, 'destroy'])->whereNumber('decision');
+        Route::delete('zones/{zone}/quality/{decision}', [QualityController::class, 'destroy']);
         Route::get('zones/{zone}/stations', [StationController::class, 'index']);
         Route::put('zones/{zone}/stations', [StationController::class, 'update']);
         Route::put('zones/{zone}/years', [StationController::class, 'years']);
         Route::post('zones/{zone}/calibrations', [CalibrationController::class, 'store']);
         Route::get('sites', [SiteController::class, 'index']);
         Route::post('sites', [SiteController::class, 'store']);
-        Route::patch('sites/{site}', [SiteController::class, 'update'])->whereNumber('site');
-        Route::delete('sites/{site}', [SiteController::class, 'destroy'])->whereNumber('site');
+        Route::patch('sites/{site}', [SiteController::class, 'update']);
+        Route::delete('sites/{site}', [SiteController::class, 'destroy']);
         Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
         Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);
@@ -63,22 +68,23 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/windows/{crop}/runs', [WindowsController::class, 'runs']);
         Route::get('zones/{zone}/windows/{crop}/compared', [WindowsController::class, 'compared']);
         Route::post('zones/{zone}/windows/{crop}/choices', [CropChoiceController::class, 'store']);
-        Route::delete('zones/{zone}/choices/{choice}', [CropChoiceController::class, 'destroy'])->whereNumber('choice');
+        Route::delete('zones/{zone}/choices/{choice}', [CropChoiceController::class, 'destroy']);
         Route::get('crops', [CropController::class, 'index']);
         Route::post('crops', [CropController::class, 'import']);
         Route::get('crops/{crop}', [CropController::class, 'show']);
         Route::patch('crops/{crop}', [CropController::class, 'update']);
         Route::post('crops/{crop}/trials', [CropController::class, 'trial']);
-        Route::post('crops/{crop}/revisions/{revision}', [CropController::class, 'revert'])->whereNumber('revision');
+        Route::post('crops/{crop}/revisions/{revision}', [CropController::class, 'revert']);
         Route::post('crops/{crop}/varieties', [VarietyController::class, 'store']);
-        Route::put('crops/{crop}/varieties/{variety}', [VarietyController::class, 'update'])->whereNumber('variety');
-        Route::delete('crops/{crop}/varieties/{variety}', [VarietyController::class, 'destroy'])->whereNumber('variety');
+        Route::put('crops/{crop}/varieties/{variety}', [VarietyController::class, 'update']);
+        Route::delete('crops/{crop}/varieties/{variety}', [VarietyController::class, 'destroy']);
         Route::get('zones/{zone}/editions', [EditionController::class, 'index']);
         Route::post('zones/{zone}/editions', [EditionController::class, 'store']);
+        Route::get('publications/{publication}', [EditionController::class, 'publication']);
     });
 });
 
 Route::get('/desk-files/crops.csv', [CropController::class, 'csv'])->middleware('auth')->name('crop-table');
 Route::get('/desk-files/zones/{zone}/record.csv', [StationController::class, 'csv'])->middleware('auth')->name('filled-record');
 Route::get('/desk-files/record-imports/{import}', [RecordImportController::class, 'original'])
-    ->whereNumber('import')->middleware('auth')->name('original');
+    ->middleware('auth')->name('original');

@@ -17,8 +17,27 @@ use Anthesis\Record\SowDay;
  */
 final class EditionPages
 {
-    public function __construct(private readonly PageRenderer $renderer)
+    /**
+     * @param  string  $base  the address the pages lie under
+     * @return array<string, Page> by address below the base; the calendar's is empty
+     */
+    public function all(EditionDocument $edition, string $base): array
     {
+        $pages = ['' => $this->calendar($edition, $base)];
+        foreach (range(1, WeekList::WEEKS) as $week) {
+            $pages["weeks/{$week}"] = $this->week($edition, $base, $week);
+        }
+        foreach ($edition->content['crops'] as $sheet) {
+            $pages["crops/{$sheet['slug']}"] = $this->crop($edition, $base, $sheet);
+        }
+
+        return $pages;
+    }
+
+    /** @return Page|null null where the edition has no such page */
+    public function at(EditionDocument $edition, string $base, string $path): ?Page
+    {
+        return $this->all($edition, $base)[$path] ?? null;
     }
 
     public function calendar(EditionDocument $edition, string $base): Page
@@ -34,7 +53,8 @@ final class EditionPages
                 'kind' => $sheet['kind'],
                 'routes' => array_map(self::withoutEvidence(...), $sheet['routes']),
             ], $content['crops']),
-        ], "Sowing calendar, {$content['zone']['name']}");
+        ], "Sowing calendar, {$content['zone']['name']}",
+            'When to sow, set out and harvest '.count($content['crops'])." crops in {$content['zone']['name']}, {$content['zone']['district']}, from the place’s own weather record.", "{$base}/calendar.ics");
     }
 
     public function week(EditionDocument $edition, string $base, int $week): Page
@@ -51,38 +71,22 @@ final class EditionPages
         return new Page('week', $this->common($edition, $base) + [
             'week' => $content,
             'cautions' => (object) $cautions,
+            'opens_next' => $content['tasks'] === [] ? $this->opensNext($edition, $week) : [],
             'previous' => $week === 1 ? WeekList::WEEKS : $week - 1,
             'next' => $week === WeekList::WEEKS ? 1 : $week + 1,
             'frost' => $this->frostInWords($edition, $first),
-        ], "Week of {$first->inWords()}, {$edition->content['zone']['name']}");
+        ], "Week of {$first->inWords()}, {$edition->content['zone']['name']}",
+            "What to sow, start under cover and set out in {$edition->content['zone']['name']} in the week of {$first->inWords()}.", "{$base}/calendar.ics");
     }
 
-    public function crop(EditionDocument $edition, string $base, string $slug): ?Page
+    /** @param  Sheet  $sheet */
+    public function crop(EditionDocument $edition, string $base, array $sheet): Page
     {
-        foreach ($edition->content['crops'] as $sheet) {
-            if ($sheet['slug'] === $slug) {
-                return new Page('crop', $this->common($edition, $base) + [
-                    'ruler' => $edition->content['ruler'],
-                    'crop' => $sheet,
-                ], "{$sheet['name']}, {$edition->content['zone']['name']}");
-            }
-        }
-
-        return null;
-    }
-
-    /** Renders every page of an edition once, so that none has to be rendered while a gardener waits. */
-    public function renderAll(EditionDocument $edition): void
-    {
-        $base = "/zones/{$edition->content['zone']['slug']}";
-        $pages = [$this->calendar($edition, $base)];
-        foreach (range(1, WeekList::WEEKS) as $week) {
-            $pages[] = $this->week($edition, $base, $week);
-        }
-        foreach ($edition->content['crops'] as $sheet) {
-            $pages[] = $this->crop($edition, $base, $sheet['slug']);
-        }
-        $this->renderer->render(array_values(array_filter($pages)));
+        return new Page('crop', $this->common($edition, $base) + [
+            'ruler' => $edition->content['ruler'],
+            'crop' => $sheet,
+        ], "{$sheet['name']}, {$edition->content['zone']['name']}",
+            "When to sow {$sheet['name']} in {$edition->content['zone']['name']}, and why: the years behind each date.", "{$base}/calendar.ics");
     }
 
     /** @return array<string, mixed> */
@@ -95,7 +99,22 @@ final class EditionPages
             'zone' => array_intersect_key($content['zone'], array_flip(['slug', 'name', 'district', 'hemisphere', 'height_m'])),
             'edition' => $content['edition'] + ['checksum' => $edition->checksum],
             'guidance' => $content['guidance'],
+            'first_guess' => $content['ruler']['short_record'] ? EditionDocument::firstGuess($content['ruler']['seasons']) : null,
         ];
+    }
+
+    /** @return list<array{crop: string, name: string, act: string, opens: string, week: int}> what opens in the next week in which something does */
+    private function opensNext(EditionDocument $edition, int $week): array
+    {
+        for ($i = 1; $i < WeekList::WEEKS; $i++) {
+            $next = $edition->content['weeks'][($week - 1 + $i) % WeekList::WEEKS];
+            $opening = array_filter($next['tasks'], static fn (array $task): bool => $task['opening']);
+            if ($opening !== []) {
+                return array_values(array_map(static fn (array $t): array => array_intersect_key($t, array_flip(['crop', 'name', 'act', 'opens'])) + ['week' => $next['week']], $opening));
+            }
+        }
+
+        return [];
     }
 
     private function frostInWords(EditionDocument $edition, SowDay $day): string

@@ -47,7 +47,7 @@ final class HomePage
                 'height_m' => $zone->height_m,
                 'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             ])->all(),
-        ], 'Sowing calendars');
+        ], 'Sowing calendars', 'When to sow, where you are: sowing calendars by town and postcode, from each place’s own weather record.');
     }
 
     private static function plain(string $text): string

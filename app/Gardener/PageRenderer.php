@@ -5,50 +5,34 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use Illuminate\Support\Facades\Process;
-use Illuminate\Support\Facades\Storage;
 use RuntimeException;
 
-/**
- * Renders gardener's pages to HTML with the same components the browser hydrates, and keeps each under a fingerprint of
- * the components and of all it shows. Node is only started for what has never been rendered.
- */
+/** Renders gardener's pages to HTML with Node, from the React components in resources/js/gardener. */
 final class PageRenderer
 {
-    private ?string $build = null;
+    private ?string $program = null;
 
     /**
-     * @param  list<Page>  $pages
-     * @return list<string> HTML, in the same order
+     * @template K of array-key
+     *
+     * @param  array<K, Page>  $pages
+     * @return array<K, string> whole HTML documents, under the same keys
      */
     public function render(array $pages): array
     {
-        $disk = Storage::disk('published');
-        $files = [];
         $html = [];
-        $missing = [];
-        foreach ($pages as $i => $page) {
-            $files[$i] = $this->file($page);
-            if ($disk->exists($files[$i])) {
-                $html[$i] = (string) $disk->get($files[$i]);
-            } else {
-                $missing[$i] = $page;
-            }
+        foreach (array_combine(array_keys($pages), $this->run(array_values($pages))) as $key => $body) {
+            $html[$key] = view('gardener', ['page' => $pages[$key], 'html' => $body])->render();
         }
-        foreach (array_combine(array_keys($missing), $this->run(array_values($missing))) as $i => $rendered) {
-            $disk->put($files[$i], $rendered);
-            $html[$i] = $rendered;
-        }
-        ksort($html);
 
-        return array_values($html);
+        return $html;
     }
 
-    private function file(Page $page): string
+    /** @return string fingerprint of the components, of the shell around them and of what they load: other ones make other pages */
+    public function program(): string
     {
-        $this->build ??= is_file($this->program()) ? (string) hash_file('sha256', $this->program()) : '';
-        $hash = hash('sha256', $this->build.$page->json());
-
-        return substr($hash, 0, 2)."/{$hash}.html";
+        return $this->program ??= hash('sha256', implode('', array_map(static fn (string $f): string => is_file($f) ? (string) hash_file('sha256', $f) : '',
+            [self::path(), public_path('build/manifest.json'), resource_path('views/gardener.blade.php')])));
     }
 
     /**
@@ -60,12 +44,12 @@ final class PageRenderer
         if ($pages === []) {
             return [];
         }
-        if (! is_file($this->program())) {
+        if (! is_file(self::path())) {
             throw new RuntimeException('The gardener’s pages are not built. Run: npm run build');
         }
-        $result = Process::timeout(60)
+        $result = Process::timeout(300)
             ->input('['.implode(',', array_map(static fn (Page $p): string => $p->json(), $pages)).']')
-            ->run([(string) config('anthesis.node'), $this->program()]);
+            ->run([(string) config('anthesis.node'), self::path()]);
         if ($result->failed()) {
             throw new RuntimeException('The gardener’s pages could not be rendered: '.trim($result->errorOutput()));
         }
@@ -75,7 +59,7 @@ final class PageRenderer
             : throw new RuntimeException('The renderer gave back another number of pages than it was asked for.');
     }
 
-    private function program(): string
+    private static function path(): string
     {
         return base_path('bootstrap/ssr/server.js');
     }

@@ -15,7 +15,7 @@ final class PublishedEdition
     {
         $edition = $number === null
             ? $zone->currentEdition
-            : Edition::query()->where('zone_id', $zone->id)->where('number', $number)->first();
+            : Edition::query()->where('zone_id', $zone->id)->where('number', $number)->whereNotNull('in_force_at')->first();
 
         return $edition ?? abort(404, $number === null
             ? "{$zone->name} has no published calendar yet."

@@ -42,6 +42,7 @@ final readonly class ZoneWindows
         public array $dossiers,
         public array $choices,
         public ProofStandard $standard,
+        public bool $stale,
     ) {
     }
 
@@ -74,13 +75,39 @@ final readonly class ZoneWindows
         $choices = CropChoice::holdingIn($zone)->get()->keyBy('crop')->all();
 
         return new self($zone->slug, (string) $computation->finished_at?->toIso8601String(), ['standard' => $standard->value] + $computation->method,
-            $computation->record, $ruler, $dossiers, $choices, $standard);
+            $computation->record, $ruler, $dossiers, $choices, $standard, $zone->isStale());
     }
 
     /** @return string the school the calendar follows for a crop */
     public function school(string $crop): string
     {
         return isset($this->choices[$crop]) ? $this->choices[$crop]->school : $this->method['school'];
+    }
+
+    /**
+     * The standards of proof that make a difference: none where windows are counted back, of a replay those that its years can
+     * tell apart.
+     *
+     * @return list<string>
+     */
+    public function standards(): array
+    {
+        if ($this->method['school'] === CropDossier::COUNT_BACK) {
+            return [];
+        }
+
+        return array_values(array_map(static fn (ProofStandard $s): string => $s->value,
+            array_filter(ProofStandard::cases(), fn (ProofStandard $s): bool => $s->canBeToldFrom($this->ruler['seasons']))));
+    }
+
+    /** @return list<string> where the record disagrees with dates that are not its own: counted back, or set by hand */
+    public function disagreements(string $crop): array
+    {
+        return match ($this->school($crop)) {
+            CropDossier::REPLAY => [],
+            CropDossier::OWN => CropDossier::disagreements($this->dossiers[$crop], $this->choices[$crop]->ownDates()->windows),
+            default => CropDossier::disagreements($this->dossiers[$crop], CropDossier::countedBack($this->dossiers[$crop])),
+        };
     }
 
     /** @return Sheet */

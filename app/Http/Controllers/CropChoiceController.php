@@ -21,7 +21,7 @@ class CropChoiceController
     public function store(CropChoiceRequest $request, Zone $zone, string $crop, ChooseSchool $choose): JsonResponse
     {
         $this->dossier($zone, $crop);
-        $choose->execute($zone, $crop, $request->school(), $request->school() === CropDossier::OWN ? $request->windows() : null, $request->reason(), $request->user());
+        $choose->execute($zone, $crop, $request->school(), $request->school() === CropDossier::OWN ? $request->windows() : null, $request->reason(), $request->replaces(), $request->user());
 
         return (new DossierResource($this->dossier($zone, $crop), $crop))->response()->setStatusCode(201);
     }
@@ -30,7 +30,7 @@ class CropChoiceController
     {
         Gate::authorize('update', $zone);
         abort_unless($choice->zone_id === $zone->id, 404, 'There is no such choice in this zone.');
-        $choice->update(['undone_at' => now()]);
+        CropChoice::query()->whereKey($choice->id)->whereNull('undone_at')->update(['undone_at' => now()]);
 
         return new DossierResource($this->dossier($zone, $choice->crop), $choice->crop);
     }

@@ -8,6 +8,7 @@ use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
 use App\Actions\SaveCrops;
 use App\Http\Requests\CropRequest;
+use App\Http\Requests\VersionedRequest;
 use App\Http\Resources\CropResource;
 use App\Models\Crop;
 use App\Models\CropRevision;
@@ -38,18 +39,16 @@ class CropController
 
     public function update(CropRequest $request, Crop $crop, SaveCrops $save): CropResource
     {
-        $save->execute([$crop->slug => $request->cells($crop)], $request->note(), $request->user());
-
-        return $this->show($crop->refresh());
+        return $this->show($save->edit($crop, $request->cells($crop), $request->note(), VersionedRequest::of($request), $request->user()));
     }
 
     public function revert(Request $request, Crop $crop, CropRevision $revision, SaveCrops $save): CropResource
     {
         Gate::authorize('update', $crop);
         abort_unless($revision->crop_id === $crop->id, 404, 'There is no such revision of this crop.');
-        $save->execute([$crop->slug => $revision->cells], 'Back to what it was before '.$revision->created_at->format('j F Y, H:i').'.', $request->user());
+        $note = 'Back to what it was before '.$revision->created_at->format('j F Y, H:i').'.';
 
-        return $this->show($crop->refresh());
+        return $this->show($save->edit($crop, $revision->cells, $note, VersionedRequest::of($request), $request->user()));
     }
 
     /** What changed numbers would do to a crop's ribbon in a zone; nothing is saved. */

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\PublishEdition;
+use App\Exceptions\CannotPublish;
 use App\Http\Resources\EditionResource;
+use App\Http\Resources\PublicationResource;
 use App\Models\Edition;
+use App\Models\Publication;
 use App\Models\Zone;
-use App\Support\ZoneWindows;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -26,12 +28,25 @@ class EditionController
     public function store(Request $request, Zone $zone, PublishEdition $publish): JsonResponse
     {
         Gate::authorize('publish', $zone);
-        $note = $request->validate(['note' => ['required', 'string', 'max:1000']],
-            ['note.required' => 'Say in a sentence what this edition is, or what changed.'])['note'];
-        $windows = ZoneWindows::of($zone)
-            ?? throw ValidationException::withMessages(['zone' => 'There is nothing to publish yet. Bring a station file first.']);
-        $edition = $publish->execute($zone, $windows, $note, $request->user());
+        $asked = $request->validate([
+            'note' => ['required', 'string', 'max:1000'],
+            'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+            'even_unchanged' => ['nullable', 'boolean'],
+        ], [
+            'note.required' => 'Say in a sentence what this edition is, or what changed.',
+            'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
+        ]);
+        try {
+            $publication = $publish->execute($zone, $asked['note'], $asked['key'], $request->user(), (bool) ($asked['even_unchanged'] ?? false));
+        } catch (CannotPublish $why) {
+            throw ValidationException::withMessages([$why->field => $why->getMessage()]);
+        }
 
-        return (new EditionResource($edition))->response()->setStatusCode(201);
+        return (new PublicationResource($publication))->response()->setStatusCode(202);
+    }
+
+    public function publication(Publication $publication): PublicationResource
+    {
+        return new PublicationResource($publication);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Window\ProofStandard;
 use App\Actions\ChooseMethod;
+use App\Http\Requests\VersionedRequest;
 use App\Http\Resources\ComputationResource;
 use App\Models\Zone;
 use Illuminate\Http\JsonResponse;
@@ -22,7 +23,7 @@ class MethodController
         Gate::authorize('update', $zone);
         $method = $request->validate(['standard' => ['required', new Enum(ProofStandard::class)], 'light' => ['required', new Enum(LightSchool::class)]]);
 
-        return (new ComputationResource($choose->execute($zone, ProofStandard::from($method['standard']), LightSchool::from($method['light']), $request->user())))
+        return (new ComputationResource($choose->execute($zone, ProofStandard::from($method['standard']), LightSchool::from($method['light']), VersionedRequest::of($request), $request->user())))
             ->response()->setStatusCode(202);
     }
 }

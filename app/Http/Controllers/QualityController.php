@@ -34,7 +34,8 @@ class QualityController
             'element' => ['required', new Enum(Element::class)],
             'accepted' => ['required', 'boolean'],
             'note' => ['required', 'string', 'max:500'],
-        ], ['note.required' => 'Say in a few words why, so that others can follow.']);
+            'replaces' => ['present', 'nullable', 'integer', 'between:1,9000000000000000'],
+        ], ['replaces.present' => 'Say which decision this one replaces (“replaces”; null for none). Load the page again.', 'note.required' => 'Say in a few words why, so that others can follow.']);
         $station = $this->station($zone, $request);
         $record = $station->record?->asRead();
         $at = $record === null ? -1 : Day::fromIso($decision['date'])->number - $record->first->number;
@@ -43,7 +44,7 @@ class QualityController
             throw ValidationException::withMessages(['date' => "The record holds no {$decision['element']} for {$decision['date']}."]);
         }
 
-        return (new ComputationResource($decide->execute($station, $decision, $request->user())))->response()->setStatusCode(202);
+        return (new ComputationResource($decide->execute($station, $decision, $decision['replaces'] === null ? null : (int) $decision['replaces'], $request->user())))->response()->setStatusCode(202);
     }
 
     public function destroy(Request $request, Zone $zone, StationDecision $decision, DecideOnValue $decide): JsonResponse

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use Anthesis\Exchange\FormatError;
 use App\Actions\KeepStationFile;
 use App\Actions\UseImport;
+use App\Exceptions\FileRefused;
 use App\Http\Requests\StationFileRequest;
 use App\Http\Resources\ComputationResource;
 use App\Http\Resources\RecordImportResource;
@@ -35,11 +36,15 @@ class RecordImportController
     {
         try {
             // Nothing is kept of a file that cannot be taken, so it is read once before it is queued.
-            StationFile::read($request->stationFile()->getRealPath(), $request->choices());
+            $station = $request->toStation();
+            $file = StationFile::read($request->stationFile()->getRealPath(), $request->choices(), $station?->record);
         } catch (FormatError $error) {
-            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+            throw new FileRefused($error);
         }
-        $computation = $keep->execute($zone, $request->toStation(), $request->stationFile(), $request->choices(), $request->user(), $request->newStation());
+        if ($file->isDoubtful() && ! $request->isConfirmed()) {
+            throw ValidationException::withMessages(['confirmed' => 'Most of its days contradict themselves or the record in use. Look whether it is of this station, in this unit; then confirm that it is.']);
+        }
+        $computation = $keep->execute($zone, $station, $request->stationFile(), $request->choices(), $request->user(), $request->newStation(), $request->key());
 
         return (new ComputationResource($computation))->response()->setStatusCode(202);
     }
@@ -55,6 +60,16 @@ class RecordImportController
     /** The file exactly as it was brought. */
     public function original(RecordImport $import): BinaryFileResponse
     {
-        return response()->download(Storage::disk('originals')->path($import->checksum), $import->file, ['Content-Type' => 'application/octet-stream']);
+        abort_unless(Storage::disk('originals')->exists($import->checksum), 404, "The file “{$import->file}” is no longer among the originals. Put it back from a backup, or bring it again.");
+
+        return response()->download(Storage::disk('originals')->path($import->checksum), self::safeName($import->file), ['Content-Type' => 'application/octet-stream', 'Cache-Control' => 'private, no-store']);
+    }
+
+    /** A name that can stand in a header. */
+    private static function safeName(string $name): string
+    {
+        $safe = trim((string) preg_replace('/[^\pL\pN._ -]+/u', '_', mb_scrub($name, 'UTF-8')), '. ');
+
+        return $safe === '' ? 'station-file' : $safe;
     }
 }

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Anthesis\Exchange\FormatError;
+use Anthesis\Record\Latitude;
+use App\Exceptions\FileRefused;
 use App\Http\Requests\StationFileRequest;
 use App\Http\Resources\RecordPreviewResource;
 use App\Models\Zone;
 use App\Support\StationFile;
-use Illuminate\Validation\ValidationException;
 
 class RecordPreviewController
 {
@@ -18,9 +19,9 @@ class RecordPreviewController
         try {
             $file = StationFile::preview($request->stationFile()->getRealPath(), $request->choices(), $request->toStation()?->record);
         } catch (FormatError $error) {
-            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+            throw new FileRefused($error);
         }
 
-        return new RecordPreviewResource($file, $request->stationFile());
+        return new RecordPreviewResource($file, $request->stationFile(), Latitude::of($zone->latitude));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\SaveSite;
 use App\Http\Requests\SiteRequest;
+use App\Http\Requests\VersionedRequest;
 use App\Http\Resources\SiteResource;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
@@ -24,12 +25,12 @@ class SiteController
 
     public function store(SiteRequest $request, SaveSite $save): JsonResponse
     {
-        return (new SiteResource($save->execute(new Site, $request->values(), $request->user())))->response()->setStatusCode(201);
+        return (new SiteResource($save->add($request->values(), $request->user())))->response()->setStatusCode(201);
     }
 
     public function update(SiteRequest $request, Site $site, SaveSite $save): SiteResource
     {
-        return new SiteResource($save->execute($site, $request->values(), $request->user()));
+        return new SiteResource($save->edit($site, $request->values(), VersionedRequest::of($request), $request->user()));
     }
 
     public function destroy(Request $request, Site $site, SaveSite $save): Response

@@ -8,6 +8,7 @@ use Anthesis\Climate\RecordYears;
 use App\Actions\ChooseYears;
 use App\Actions\SaveStations;
 use App\Http\Requests\StationsRequest;
+use App\Http\Requests\VersionedRequest;
 use App\Http\Resources\ComputationResource;
 use App\Http\Resources\StationsResource;
 use App\Models\Zone;
@@ -29,7 +30,7 @@ class StationController
 
     public function update(StationsRequest $request, Zone $zone, SaveStations $save): JsonResponse
     {
-        return (new ComputationResource($save->execute($zone, $request->stations(), $request->user())))->response()->setStatusCode(202);
+        return (new ComputationResource($save->execute($zone, $request->stations(), VersionedRequest::of($request), $request->user())))->response()->setStatusCode(202);
     }
 
     public function years(Request $request, Zone $zone, ChooseYears $choose): JsonResponse
@@ -38,7 +39,7 @@ class StationController
         $years = $request->validate(['years' => ['present', 'nullable', Rule::in(RecordYears::LATEST)]],
             ['years.in' => 'Choose all years, or the latest '.implode(', ', RecordYears::LATEST).'.'])['years'];
 
-        return (new ComputationResource($choose->execute($zone, $years === null ? null : (int) $years, $request->user())))->response()->setStatusCode(202);
+        return (new ComputationResource($choose->execute($zone, $years === null ? null : (int) $years, VersionedRequest::of($request), $request->user())))->response()->setStatusCode(202);
     }
 
     /** The filled series, each value with the station it came from. */

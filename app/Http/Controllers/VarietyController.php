@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
+use App\Http\Requests\VersionedRequest;
 use App\Http\Resources\CropResource;
 use App\Models\Crop;
 use App\Models\Variety;
@@ -27,7 +28,8 @@ class VarietyController
 
     public function update(Request $request, Crop $crop, Variety $variety): CropResource
     {
-        $variety->update($this->values($request, $crop, $variety));
+        $values = $this->values($request, $crop, $variety);
+        $variety->editedAt(VersionedRequest::of($request), $request->user(), static fn (Variety $v): bool => $v->update($values));
 
         return new CropResource($crop->load('revisions.user', 'varieties'));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SaveZone;
+use App\Http\Requests\VersionedRequest;
 use App\Http\Requests\ZoneRequest;
 use App\Http\Resources\ZoneResource;
 use App\Models\Zone;
@@ -20,7 +21,7 @@ class ZoneController
 
     public function store(ZoneRequest $request, SaveZone $save): JsonResponse
     {
-        return (new ZoneResource($save->execute(new Zone, $request->validated())))->response()->setStatusCode(201);
+        return (new ZoneResource($save->create($request->values())))->response()->setStatusCode(201);
     }
 
     public function show(Zone $zone): ZoneResource
@@ -30,6 +31,6 @@ class ZoneController
 
     public function update(ZoneRequest $request, Zone $zone, SaveZone $save): ZoneResource
     {
-        return new ZoneResource($save->execute($zone, $request->validated()));
+        return new ZoneResource($save->edit($zone, $request->values(), VersionedRequest::of($request), $request->user()));
     }
 }

@@ -24,7 +24,7 @@ class CropChoiceRequest extends FormRequest
     {
         $day = static function (string $field, mixed $value, Closure $fail): void {
             try {
-                SowDay::fromIso((string) $value);
+                SowDay::fromIso(is_string($value) ? $value : '');
             } catch (InvalidArgumentException $error) {
                 $fail($error->getMessage());
             }
@@ -32,6 +32,7 @@ class CropChoiceRequest extends FormRequest
 
         return [
             'school' => ['required', Rule::in([CropDossier::REPLAY, CropDossier::COUNT_BACK, CropDossier::OWN])],
+            'replaces' => ['present', 'nullable', 'integer', 'between:1,9000000000000000'],
             'reason' => ['required', 'string', 'max:500'],
             'windows' => ['required_if:school,'.CropDossier::OWN, 'array', 'max:12'],
             'windows.*.route' => ['required', Rule::enum(Route::class)],
@@ -44,6 +45,7 @@ class CropChoiceRequest extends FormRequest
     public function messages(): array
     {
         return [
+            'replaces.present' => 'Say which choice this one replaces (“replaces”; null for none). Load the page again.',
             'reason.required' => 'Say in a few words why, so that others can follow.',
             'windows.required_if' => 'Give at least one window of your own.',
         ];
@@ -52,6 +54,14 @@ class CropChoiceRequest extends FormRequest
     public function school(): string
     {
         return (string) $this->validated('school');
+    }
+
+    /** @return int|null the choice that held when this one was made */
+    public function replaces(): ?int
+    {
+        $replaces = $this->validated('replaces');
+
+        return $replaces === null ? null : (int) $replaces;
     }
 
     public function reason(): string

@@ -34,10 +34,13 @@ class StationFileRequest extends FormRequest
             'station_name' => ['nullable', 'string', 'max:120'],
             'station_height_m' => ['nullable', 'integer', 'between:-430,8800'],
             'replace' => ['nullable', 'boolean'],
+            'confirmed' => ['nullable', 'boolean'],
+            'key' => ['nullable', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+            'places' => ['nullable', 'integer', 'between:-1,500'],
             'columns' => ['nullable', 'array:date,minimum,maximum'],
-            'columns.date' => ['required_with:columns', 'integer', 'min:0', 'different:columns.minimum', 'different:columns.maximum'],
-            'columns.minimum' => ['required_with:columns', 'integer', 'min:0', 'different:columns.maximum'],
-            'columns.maximum' => ['required_with:columns', 'integer', 'min:0'],
+            'columns.date' => ['required_with:columns', 'integer', 'between:0,500', 'different:columns.minimum', 'different:columns.maximum'],
+            'columns.minimum' => ['required_with:columns', 'integer', 'between:0,500', 'different:columns.maximum'],
+            'columns.maximum' => ['required_with:columns', 'integer', 'between:0,500'],
         ];
     }
 
@@ -86,12 +89,27 @@ class StationFileRequest extends FormRequest
         return ['name' => $this->validated('station_name'), 'height_m' => $height === null ? null : (int) $height];
     }
 
+    /** @return string|null the sender's key for this request */
+    public function key(): ?string
+    {
+        return $this->validated('key');
+    }
+
+    /** Whether a person has said that a doubtful file is right. */
+    public function isConfirmed(): bool
+    {
+        return (bool) $this->validated('confirmed');
+    }
+
     /** @return Choices */
     public function choices(): array
     {
-        $chosen = array_filter($this->safe(['unit', 'date_order', 'station', 'replace', 'columns']), static fn (mixed $v): bool => $v !== null);
+        $chosen = array_filter($this->safe(['unit', 'date_order', 'station', 'replace', 'places', 'columns']), static fn (mixed $v): bool => $v !== null);
         if (isset($chosen['replace'])) {
             $chosen['replace'] = (bool) $chosen['replace'];
+        }
+        if (isset($chosen['places'])) {
+            $chosen['places'] = (int) $chosen['places'];
         }
         if (isset($chosen['columns'])) {
             $chosen['columns'] = array_map(intval(...), $chosen['columns']);

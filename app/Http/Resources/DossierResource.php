@@ -46,7 +46,8 @@ class DossierResource extends JsonResource
             'count_back' => $dossier['crop']['routes'],
             'differences' => $this->differences($replay, $dossier['crop']['routes']),
             'choice' => $choice === null ? null : $this->choice($choice),
-            'disagreements' => $choice?->school === CropDossier::OWN ? CropDossier::disagreements($dossier, $choice->ownDates()) : [],
+            'disagreements' => $windows->disagreements($this->crop),
+            'standards' => $windows->standards(),
             'varieties' => array_map(static fn (Variety $v): array => ['id' => $v->id, 'name' => $v->name, 'tags' => $v->tags], $varieties),
         ];
     }

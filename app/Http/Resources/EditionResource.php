@@ -12,7 +12,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 class EditionResource extends JsonResource
 {
     /** All but the document itself, which is large. */
-    public const COLUMNS = ['id', 'zone_id', 'number', 'published_on', 'published_by', 'note', 'checksum'];
+    public const COLUMNS = ['id', 'zone_id', 'number', 'published_on', 'published_by', 'note', 'checksum', 'in_force_at'];
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
@@ -25,6 +25,7 @@ class EditionResource extends JsonResource
             'published_by' => $edition->published_by,
             'note' => $edition->note,
             'checksum' => $edition->checksum,
+            'in_force' => $edition->in_force_at !== null,
             'url' => route('gardener.edition', ['zone' => $edition->zone->slug, 'number' => $edition->number], false),
         ];
     }

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Anthesis\Climate\FreezeStatistics;
+use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Exchange\RefusedRow;
+use Anthesis\Exchange\StationExtent;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Gap;
+use Anthesis\Record\Latitude;
 use Anthesis\Record\Mark;
 use App\Support\StationFile;
 use Illuminate\Http\Request;
@@ -21,7 +25,7 @@ class RecordPreviewResource extends JsonResource
 
     private const MOST = 100;
 
-    public function __construct(StationFile $file, private readonly UploadedFile $upload)
+    public function __construct(StationFile $file, private readonly UploadedFile $upload, private readonly Latitude $latitude)
     {
         parent::__construct($file);
     }
@@ -42,7 +46,10 @@ class RecordPreviewResource extends JsonResource
             'format' => $reading->format->value,
             'format_in_words' => $reading->format->inWords(),
             'station' => $reading->station,
-            'stations' => $this->resource->stations,
+            'stations' => array_map(static fn (StationExtent $s): array => ['station' => $s->station, 'first' => $s->first, 'last' => $s->last, 'rows' => $s->rows], $this->resource->stations),
+            'contradicted' => $reading->contradicted,
+            'doubtful' => $this->resource->isDoubtful(),
+            'cold_seasons' => FreezeStatistics::of($this->resource->report->usable, $this->latitude, FreezeThreshold::LightFreeze->celsius())->count(),
             'columns' => $reading->columns,
             'choices' => $reading->choices,
             'date_order' => $reading->dateOrder->value,

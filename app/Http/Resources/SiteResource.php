@@ -20,6 +20,7 @@ class SiteResource extends JsonResource
 
         return [
             'id' => $site->id,
+            'version' => $site->version,
             'name' => $site->name,
             'zone' => $site->zone?->slug,
             'preset' => $site->preset,

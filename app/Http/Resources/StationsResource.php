@@ -30,6 +30,7 @@ class StationsResource extends JsonResource
         $spans = $record?->filled->filledIn() ?? [];
 
         return [
+            'version' => $zone->version,
             'stations' => Station::usedBy($zone)->get()->map(fn (Station $s): array => $this->station($s, $fits[$s->id] ?? null))->all(),
             'set_aside' => Station::query()->with('record')->where('zone_id', $zone->id)->get()->whereNull('rank')->values()
                 ->map(fn (Station $s): array => $this->station($s, null))->all(),

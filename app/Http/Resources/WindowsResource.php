@@ -22,6 +22,8 @@ class WindowsResource extends JsonResource
             'computed_at' => $windows->computedAt,
             'method' => $windows->method,
             'record' => $windows->record,
+            'standards' => $windows->standards(),
+            'stale' => $windows->stale,
             'ruler' => $windows->ruler,
             'crops' => array_map(fn (string $crop): array => $this->crop($windows, $crop), array_keys($windows->dossiers)),
         ];

@@ -14,7 +14,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 class ZoneResource extends JsonResource
 {
     /** What has to be loaded with a zone for its resource. */
-    public const RELATIONS = ['settlements', 'stations:id,zone_id,rank,name,record_id', 'stations.record:id,station_id,first_day,last_day,checksum', 'currentEdition', 'latestComputation'];
+    public const RELATIONS = ['settlements', 'stations:id,zone_id,rank,name,record_id', 'stations.record:id,station_id,first_day,last_day,checksum', 'currentEdition', 'latestComputation', 'currentComputation'];
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
@@ -23,6 +23,7 @@ class ZoneResource extends JsonResource
 
         return [
             'slug' => $zone->slug,
+            'version' => $zone->version,
             'name' => $zone->name,
             'district' => $zone->district,
             'latitude' => $zone->latitude,
@@ -32,6 +33,7 @@ class ZoneResource extends JsonResource
             'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             'record' => $this->record($zone),
             'years' => $zone->years,
+            'stale' => $zone->isStale(),
             'standard' => $zone->standard,
             'light' => $zone->light,
             'edition' => $zone->currentEdition === null ? null : new EditionResource($zone->currentEdition->setRelation('zone', $zone)),

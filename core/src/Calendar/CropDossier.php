@@ -83,14 +83,29 @@ final class CropDossier
 
     /**
      * @param  Dossier  $dossier
-     * @return list<string> where the record disagrees with dates set by hand, a sentence a route
+     * @return array<string, list<SowingWindow>> the windows counted back, by value of Route
      */
-    public static function disagreements(array $dossier, OwnDates $own): array
+    public static function countedBack(array $dossier): array
+    {
+        $windows = [];
+        foreach ($dossier['crop']['routes'] as $route) {
+            $windows[$route['route']] = array_map(static fn (array $span): SowingWindow => new SowingWindow(SowDay::fromIso($span['first']), SowDay::fromIso($span['last'])), $route['windows']);
+        }
+
+        return $windows;
+    }
+
+    /**
+     * @param  Dossier  $dossier
+     * @param  array<string, list<SowingWindow>>  $windows  by value of Route: counted back, or set by hand
+     * @return list<string> where the years on record disagree with them, a sentence a route
+     */
+    public static function disagreements(array $dossier, array $windows): array
     {
         $sentences = [];
         foreach ($dossier['replay'] as $route) {
             $poor = $days = 0;
-            foreach ($own->windows[$route['route']] ?? [] as $window) {
+            foreach ($windows[$route['route']] ?? [] as $window) {
                 for ($i = 0; $i < $window->days; $i++) {
                     $days++;
                     $poor += $route['ribbon']['reliability'][$window->first->plus($i)->number - 1] < self::POOR ? 1 : 0;

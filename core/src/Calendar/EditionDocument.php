@@ -67,11 +67,23 @@ final readonly class EditionDocument
             'ruler' => $ruler,
             'crops' => $sheets,
             'weeks' => WeekList::of($sheets),
-            'guidance' => self::GUIDANCE,
+            'guidance' => ($ruler['short_record'] ? self::firstGuess($ruler['seasons']).' ' : '').self::GUIDANCE,
         ];
         $json = json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
 
         return new self($content, $json, hash('sha256', $json));
+    }
+
+    /** What is said wherever dates of a short record are shown. */
+    public static function firstGuess(int $seasons): string
+    {
+        return "From {$seasons} cold ".($seasons === 1 ? 'season' : 'seasons').': a first guess.';
+    }
+
+    /** Whether both tell gardeners the same: all but number, date, author and note. */
+    public function saysTheSameAs(self $other): bool
+    {
+        return array_diff_key($this->content, ['edition' => true]) == array_diff_key($other->content, ['edition' => true]);
     }
 
     /**

@@ -17,6 +17,12 @@ enum ProofStandard: string
     /** A shorter run of good days is no window. */
     public const LEAST_DAYS = 5;
 
+    /** Whether so many years can fail the standard in one of them and still reach it; with fewer it asks for all, as bolder ones do. */
+    public function canBeToldFrom(int $years): bool
+    {
+        return $years * (1 - $this->share()) >= 1 - 1e-9;
+    }
+
     /** @return float share of years */
     public function share(): float
     {

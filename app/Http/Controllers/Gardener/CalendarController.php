@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Gardener;
 
-use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
 use App\Gardener\EditionPages;
-use App\Gardener\Page;
 use App\Gardener\PageRenderer;
+use App\Gardener\PublicSite;
 use App\Gardener\PublishedEdition;
 use App\Models\Zone;
 use App\Support\Today;
 use Illuminate\Http\Response;
 
+/**
+ * The pages of an edition, for when the web server has not found them by itself: where it is not set up to, or while they are
+ * made anew after an update.
+ */
 class CalendarController
 {
     public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer)
@@ -22,45 +25,34 @@ class CalendarController
 
     public function calendar(Zone $zone, ?int $number = null): Response
     {
-        return $this->show($zone, $number, fn (EditionDocument $e, string $base): Page => $this->pages->calendar($e, $base));
+        return $this->show($zone, $number, '', '');
     }
 
     public function thisWeek(Zone $zone, ?int $number = null): Response
     {
-        $week = WeekList::weekOf(Today::day()->sowDay());
-
-        return $this->show($zone, $number, fn (EditionDocument $e, string $base): Page => $this->pages->week($e, $base, $week));
+        return $this->show($zone, $number, 'weeks/'.WeekList::weekOf(Today::day()->sowDay()), '');
     }
 
     // Route parameters arrive in the order of the address: zone, number where there is one, then week or crop.
     public function week(Zone $zone, int $numberOrWeek, ?int $week = null): Response
     {
-        $number = $week === null ? null : $numberOrWeek;
-        $week ??= $numberOrWeek;
-        abort_if($week < 1 || $week > WeekList::WEEKS, 404, 'A year has weeks 1 to '.WeekList::WEEKS.' here.');
-
-        return $this->show($zone, $number, fn (EditionDocument $e, string $base): Page => $this->pages->week($e, $base, $week));
+        return $this->show($zone, $week === null ? null : $numberOrWeek, 'weeks/'.($week ?? $numberOrWeek), 'A year has weeks 1 to '.WeekList::WEEKS.' here.');
     }
 
     public function crop(Zone $zone, string $numberOrCrop, ?string $crop = null): Response
     {
-        $number = $crop === null ? null : (int) $numberOrCrop;
-        $crop ??= $numberOrCrop;
-
-        return $this->show($zone, $number, fn (EditionDocument $e, string $base): Page => $this->pages->crop($e, $base, $crop)
-            ?? abort(404, 'There is no such crop in this calendar.'));
+        return $this->show($zone, $crop === null ? null : (int) $numberOrCrop, 'crops/'.($crop ?? $numberOrCrop), 'There is no such crop in this calendar.');
     }
 
-    /** @param  callable(EditionDocument, string): Page  $choose */
-    private function show(Zone $zone, ?int $number, callable $choose): Response
+    private function show(Zone $zone, ?int $number, string $path, string $missing): Response
     {
         $edition = PublishedEdition::find($zone, $number);
+        // A changed text is not shown, whatever files there are.
         $document = $edition->open();
         $base = PublishedEdition::base($zone, $number);
-        $page = $choose($document, $base);
-        $html = $this->renderer->render([$page])[0];
+        $html = PublicSite::read(rtrim(ltrim($base, '/')."/{$path}", '/'))
+            ?? $this->renderer->render([$this->pages->at($document, $base, $path) ?? abort(404, $missing)])[0];
 
-        return response()->view('gardener', ['page' => $page, 'html' => $html, 'title' => $page->title, 'feed' => "{$base}/calendar.ics"])
-            ->header('Cache-Control', 'public, max-age=300');
+        return response($html)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age='.($number === null ? 300 : 86400)]);
     }
 }

@@ -6,26 +6,26 @@ namespace App\Http\Controllers\Gardener;
 
 use App\Gardener\HomePage;
 use App\Gardener\PageRenderer;
-use App\Models\Zone;
+use App\Gardener\PublicSite;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Collection;
 
+/** Finds a gardener's zone. Without a question the web server sends the page by itself. */
 class HomeController
 {
     public function __invoke(Request $request, PageRenderer $renderer): Response|RedirectResponse
     {
-        $asked = trim(mb_substr((string) $request->query('place', ''), 0, 80));
-        /** @var Collection<int, Zone> $zones */
-        $zones = Zone::query()->with('settlements')->has('currentEdition')->orderBy('district')->orderBy('name')->get();
+        $asked = trim(mb_substr($request->string('place')->toString(), 0, 80));
+        $zones = PublicSite::zones();
         $found = HomePage::matching($zones, $asked);
         if ($asked !== '' && $found->count() === 1) {
-            return redirect()->route('gardener.this-week', ['zone' => $found->first()]);
+            // A path, not an address: what a reader calls this host is none of ours to repeat.
+            return new RedirectResponse(route('gardener.this-week', ['zone' => $found->first()], false));
         }
-        $page = HomePage::page($found->isEmpty() ? $zones : $found, $asked !== '', $found->isNotEmpty());
+        $html = $asked === '' ? PublicSite::read('') : null;
+        $html ??= $renderer->render([HomePage::page($found->isEmpty() ? $zones : $found, $asked !== '', $found->isNotEmpty())])[0];
 
-        return response()->view('gardener', ['page' => $page, 'html' => $renderer->render([$page])[0], 'title' => 'Sowing calendars'])
-            ->header('Cache-Control', 'public, max-age=60');
+        return response($html)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age=60']);
     }
 }

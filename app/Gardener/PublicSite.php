@@ -1,0 +1,251 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use Anthesis\Calendar\EditionDocument;
+use Anthesis\Calendar\WeekList;
+use Anthesis\Exchange\EditionCsv;
+use Anthesis\Exchange\EditionICalendar;
+use App\Models\Edition;
+use App\Models\Zone;
+use App\Support\Seal;
+use App\Support\Today;
+use Closure;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * The public pages as files the web server finds by itself, each beside its gzipped self:
+ *
+ *     index.html, sitemap.xml                   the page on which a zone is found
+ *     {zone}/current                            link to the number of the edition in force
+ *     {zone}/{number}/now/…                     the pages of /zones/{zone}, of the edition in force alone
+ *     {zone}/{number}/now/this-week             link to weeks/{n}
+ *     {zone}/{number}/lasting/…                 the pages of /zones/{zone}/editions/{number}
+ *     {zone}/{number}/manifest.json             the fingerprint of each file, sealed
+ *
+ * An address's page is its folder's index.html; calendar.ics, .csv and .json stand beside the calendar's.
+ */
+final class PublicSite
+{
+    /** Pages rendered at a time: often enough to tell how far it is. */
+    private const CHUNK = 36;
+
+    public const DOWNLOADS = ['ics', 'csv', 'json'];
+
+    public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer)
+    {
+    }
+
+    /**
+     * Makes all files of an edition, in place of those that are there.
+     *
+     * @param  Closure(int, int): void|null  $progress  pages made, pages in all
+     */
+    public function build(Edition $edition, ?Closure $progress = null): void
+    {
+        $document = $edition->open();
+        $folder = self::folder($edition->zone->slug, $edition->number);
+        $building = "{$folder}.building";
+        File::deleteDirectory($building);
+        /** @var array<string, Page> $pages by file */
+        $pages = [];
+        foreach (['now' => null, 'lasting' => $edition->number] as $set => $number) {
+            foreach ($this->pages->all($document, PublishedEdition::base($edition->zone, $number)) as $path => $page) {
+                $pages[ltrim("{$set}/{$path}/index.html", '/')] = $page;
+            }
+        }
+        $files = [];
+        $done = 0;
+        foreach (array_chunk($pages, self::CHUNK, true) as $chunk) {
+            foreach ($this->renderer->render($chunk) as $file => $html) {
+                $files[$file] = self::keep("{$building}/{$file}", $html);
+            }
+            $done += count($chunk);
+            $progress?->__invoke($done, count($pages));
+        }
+        foreach (['now', 'lasting'] as $set) {
+            foreach (self::DOWNLOADS as $format) {
+                $files["{$set}/calendar.{$format}"] = self::keep("{$building}/{$set}/calendar.{$format}", self::download($document, $format));
+            }
+        }
+        ksort($files);
+        $manifest = ['program' => $this->renderer->program(), 'files' => $files];
+        File::put("{$building}/manifest.json", json_encode($manifest + ['seal' => self::sealOf($edition, $manifest)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
+        $this->weekLink($building);
+        $old = "{$folder}.old";
+        File::deleteDirectory($old);
+        if (is_dir($folder)) {
+            rename($folder, $old);
+        }
+        rename($building, $folder);
+        File::deleteDirectory($old);
+    }
+
+    public static function download(EditionDocument $document, string $format): string
+    {
+        return match ($format) {
+            'ics' => EditionICalendar::write($document),
+            'csv' => EditionCsv::write($document->content['zone']['slug'], $document->content['crops']),
+            default => $document->json,
+        };
+    }
+
+    /** Whether an edition's files are there, made by the present program. */
+    public function isBuilt(Edition $edition): bool
+    {
+        $manifest = self::manifest($edition);
+
+        return $manifest !== null && $manifest['program'] === $this->renderer->program();
+    }
+
+    /** @return list<string> files of an edition that are not what was made, or missing; the manifest where it is not ours */
+    public function changedFiles(Edition $edition): array
+    {
+        $manifest = self::manifest($edition);
+        if ($manifest === null || ! Seal::holds($manifest['seal'], ...self::sealedParts($edition, $manifest))) {
+            return ['manifest.json'];
+        }
+        $folder = self::folder($edition->zone->slug, $edition->number);
+
+        return array_values(array_filter(array_keys($manifest['files']), static fn (string $file): bool => (str_starts_with($file, 'lasting/') || is_dir("{$folder}/now"))
+            && (! is_file("{$folder}/{$file}") || hash_file('sha256', "{$folder}/{$file}") !== $manifest['files'][$file]
+                || ! is_file("{$folder}/{$file}.gz") || hash('sha256', (string) @gzdecode((string) file_get_contents("{$folder}/{$file}.gz"))) !== $manifest['files'][$file])));
+    }
+
+    /** Takes the files of an edition away, so that nothing doubtful is served. */
+    public function takeAway(Edition $edition): void
+    {
+        File::deleteDirectory(self::folder($edition->zone->slug, $edition->number));
+    }
+
+    /** Has a zone's address lead to its edition in force, and the page of zones list it. */
+    public function turnTo(Zone $zone): void
+    {
+        $edition = $zone->currentEdition;
+        if ($edition !== null) {
+            self::link(self::root()."/{$zone->slug}/current", (string) $edition->number);
+            // Superseded editions keep their lasting addresses alone.
+            foreach (File::directories(self::root()."/{$zone->slug}") as $folder) {
+                if (ctype_digit(basename($folder)) && (int) basename($folder) < $edition->number) {
+                    File::deleteDirectory("{$folder}/now");
+                }
+            }
+        }
+        $this->home();
+    }
+
+    /** The page on which gardeners find their zone, and the list of addresses for search engines. */
+    public function home(): void
+    {
+        $zones = self::zones();
+        self::keep(self::root().'/index.html', $this->renderer->render([HomePage::page($zones, false, false)])[0]);
+        $today = Today::day()->iso();
+        $urls = array_map(static fn (string $path): string => '<url><loc>'.e(url($path))."</loc><lastmod>{$today}</lastmod></url>",
+            ['/', ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all()]);
+        self::keep(self::root().'/sitemap.xml', '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">'.implode('', $urls)."</urlset>\n");
+    }
+
+    /** @return Collection<int, Zone> those gardeners can read, in the order they are listed */
+    public static function zones(): Collection
+    {
+        return Zone::query()->with('settlements')->has('currentEdition')->orderBy('district')->orderBy('name')->get();
+    }
+
+    /** Has every zone's "this week" lead to the week of today. */
+    public function turnWeek(): void
+    {
+        foreach (self::zones() as $zone) {
+            $current = self::root()."/{$zone->slug}/current";
+            if (is_dir("{$current}/now")) {
+                $this->weekLink((string) realpath($current));
+            }
+        }
+    }
+
+    /**
+     * @param  string  $address  of a page or file: "zones/lakeshore/crops/radish"
+     * @return string|null what the web server would send; null where it is not there
+     */
+    public static function read(string $address): ?string
+    {
+        $file = match (true) {
+            $address === '' => 'index.html',
+            preg_match('#^zones/([^/]+)/editions/(\d+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/{$found[2]}/lasting".($found[3] ?? ''),
+            preg_match('#^zones/([^/]+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/current/now".($found[2] ?? ''),
+            default => $address,
+        };
+        foreach ([self::root()."/{$file}", self::root()."/{$file}/index.html"] as $path) {
+            if (is_file($path)) {
+                return (string) file_get_contents($path);
+            }
+        }
+
+        return null;
+    }
+
+    public static function root(): string
+    {
+        return rtrim(Storage::disk('published')->path(''), '/');
+    }
+
+    private static function folder(string $zone, int $number): string
+    {
+        return self::root()."/{$zone}/{$number}";
+    }
+
+    private function weekLink(string $folder): void
+    {
+        self::link("{$folder}/now/this-week", 'weeks/'.WeekList::weekOf(Today::day()->sowDay()));
+    }
+
+    /** A link that is there before and after, whoever reads meanwhile. */
+    private static function link(string $link, string $target): void
+    {
+        if (@readlink($link) === $target) {
+            return;
+        }
+        @unlink("{$link}.new");
+        symlink($target, "{$link}.new");
+        rename("{$link}.new", $link);
+    }
+
+    /** @return string the fingerprint of the content */
+    private static function keep(string $path, string $content): string
+    {
+        File::ensureDirectoryExists(dirname($path));
+        foreach (['.gz' => (string) gzencode($content, 9), '' => $content] as $end => $bytes) {
+            file_put_contents("{$path}{$end}.new", $bytes);
+            rename("{$path}{$end}.new", "{$path}{$end}");
+        }
+
+        return hash('sha256', $content);
+    }
+
+    /** @return array{program: string, files: array<string, string>, seal: string}|null */
+    private static function manifest(Edition $edition): ?array
+    {
+        $path = self::folder($edition->zone->slug, $edition->number).'/manifest.json';
+        $manifest = is_file($path) ? json_decode((string) file_get_contents($path), true) : null;
+
+        return is_array($manifest) && isset($manifest['program'], $manifest['files'], $manifest['seal']) ? $manifest : null;
+    }
+
+    /** @param  array{program: string, files: array<string, string>}  $manifest */
+    private static function sealOf(Edition $edition, array $manifest): string
+    {
+        return Seal::of(...self::sealedParts($edition, $manifest));
+    }
+
+    /**
+     * @param  array{program: string, files: array<string, string>, ...}  $manifest
+     * @return list<string>
+     */
+    private static function sealedParts(Edition $edition, array $manifest): array
+    {
+        return ['pages', $edition->checksum, $manifest['program'], json_encode($manifest['files'], JSON_THROW_ON_ERROR)];
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Edition;
+use App\Models\Publication;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** @property Publication $resource */
+class PublicationResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $publication = $this->resource->refresh();
+
+        return [
+            'id' => $publication->id,
+            'state' => $publication->state,
+            'done' => (int) $publication->done,
+            'total' => (int) $publication->total,
+            'error' => $publication->error,
+            'edition' => new EditionResource(Edition::query()->with('zone')->select(EditionResource::COLUMNS)->findOrFail($publication->edition_id)),
+        ];
+    }
+}
