@@ -122,7 +122,10 @@ ensure_env() {
     [ -f .env ] || cp .env.example .env
     chmod 600 .env
     grep -q '^APP_KEY=base64:' .env || set_env APP_KEY "base64:$(php -r 'echo base64_encode(random_bytes(32));')"
-    grep -q '^DB_PASSWORD=.\+' .env || set_env DB_PASSWORD "$(php -r 'echo bin2hex(random_bytes(16));')"
+    local key
+    for key in DB_PASSWORD DB_OWNER_PASSWORD ANTHESIS_SEAL_KEY; do
+        grep -q "^$key=.\+" .env || set_env "$key" "$(php -r 'echo bin2hex(random_bytes(24));')"
+    done
 }
 
 # ---- the private database ----------------------------------------------------------------------------------------------
@@ -140,169 +143,133 @@ database_running() { # the number may be another program's by now
     [ -f "$DATABASE_DIR/pid" ] && [ "$(cat "/proc/$(cat "$DATABASE_DIR/pid")/comm" 2>/dev/null)" = mariadbd ]
 }
 
-database_start() { # prints nothing; leaves the port in .env
+database_prepare() { # makes the data folder, chooses port and socket, writes down who may do what
     ensure_env
-    database_running && [ -f "$DATABASE_DIR/port" ] && { set_env DB_PORT "$(cat "$DATABASE_DIR/port")"; return 0; }
-    local user port socket fresh=no
+    local user socket
     mkdir -p "$DATABASE_DIR"
     user=$(database_user)
     if [ ! -d "$DATABASE_DIR/data/mysql" ]; then
-        fresh=yes
         rm -rf "$DATABASE_DIR/data"
         mkdir -p "$DATABASE_DIR/data"
         [ "$(id -u)" != 0 ] || chown "$user" "$DATABASE_DIR" "$DATABASE_DIR/data"
-        mariadb-install-db --no-defaults --auth-root-authentication-method=normal --skip-test-db --user="$user" \
+        mariadb-install-db --no-defaults --auth-root-authentication-method=socket --skip-test-db --user="$user" \
             --datadir="$DATABASE_DIR/data" >storage/logs/database.log 2>&1 \
             || fail 'The database could not be created. Look at storage/logs/database.log.'
     fi
-    port=$(free_port 13460)
-    # Socket paths are short by law of the kernel; the checkout's may be long.
-    socket=$(mktemp -u "${TMPDIR:-/tmp}/anthesis-XXXXXX.sock")
-    mariadbd --no-defaults --user="$user" --datadir="$DATABASE_DIR/data" --socket="$socket" --pid-file="$DATABASE_DIR/data/pid" \
-        --bind-address=127.0.0.1 --port="$port" --skip-log-bin --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
-        --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit=2 --max-allowed-packet=64M >>storage/logs/database.log 2>&1 &
-    local pid=$!
-    disown "$pid"
-    wait_for_port "$port" 60 || fail 'The database did not start within a minute. Look at storage/logs/database.log.'
-    echo "$pid" >"$DATABASE_DIR/pid"
-    echo "$port" >"$DATABASE_DIR/port"
+    chmod 700 "$DATABASE_DIR" "$DATABASE_DIR/data"
+    # Socket paths are short by law of the kernel, and the checkout's may be long: a folder of its own, open to nobody else.
+    socket=$(mktemp -d "${TMPDIR:-/tmp}/anthesis-XXXXXX")/database.sock
+    [ "$(id -u)" != 0 ] || chown "$user" "$(dirname "$socket")"
     echo "$socket" >"$DATABASE_DIR/socket"
-    set_env DB_PORT "$port"
-    local password
+    free_port 13460 >"$DATABASE_DIR/port"
+    set_env DB_PORT "$(cat "$DATABASE_DIR/port")"
+    database_accounts >"$DATABASE_DIR/accounts.sql"
+    chmod 600 "$DATABASE_DIR/accounts.sql"
+    [ "$(id -u)" != 0 ] || chown "$user" "$DATABASE_DIR/accounts.sql"
+}
+
+database_accounts() { # run by the server itself as it starts: nobody needs a password for it, and none is left without one
+    local me password owner name
+    me=$(id -un)
     password=$(sed -n 's/^DB_PASSWORD=//p' .env)
-    local name sql=''
-    for name in anthesis anthesis_test anthesis_browser; do
-        sql+="CREATE DATABASE IF NOT EXISTS $name; "
+    owner=$(sed -n 's/^DB_OWNER_PASSWORD=//p' .env)
+    # Whoever started the server administers it, through the socket alone.
+    echo "CREATE USER IF NOT EXISTS '$me'@'localhost' IDENTIFIED VIA unix_socket;"
+    echo "ALTER USER '$me'@'localhost' IDENTIFIED VIA unix_socket;"
+    echo "GRANT ALL PRIVILEGES ON *.* TO '$me'@'localhost' WITH GRANT OPTION;"
+    [ "$me" = root ] || echo "DROP USER IF EXISTS 'root'@'localhost';"
+    echo "DROP USER IF EXISTS 'root'@'127.0.0.1', 'root'@'::1', 'root'@'$(hostname)', ''@'localhost', ''@'$(hostname)';"
+    for name in anthesis anthesis_test anthesis_browser; do echo "CREATE DATABASE IF NOT EXISTS $name;"; done
+    # The application reads and writes rows; tables are made and changed by their owner, as part of an update.
+    echo "CREATE OR REPLACE USER 'anthesis'@'127.0.0.1' IDENTIFIED BY '$password';"
+    echo "CREATE OR REPLACE USER 'anthesis_owner'@'127.0.0.1' IDENTIFIED BY '$owner';"
+    echo "DROP USER IF EXISTS 'anthesis'@'localhost';"
+    for name in 'anthesis' 'anthesis\_browser'; do
+        echo "GRANT SELECT, INSERT, UPDATE, DELETE ON \`$name\`.* TO 'anthesis'@'127.0.0.1';"
+        echo "GRANT ALL ON \`$name\`.* TO 'anthesis_owner'@'127.0.0.1';"
     done
-    sql+="CREATE USER IF NOT EXISTS 'anthesis'@'127.0.0.1'; ALTER USER 'anthesis'@'127.0.0.1' IDENTIFIED BY '$password'; "
-    sql+="CREATE USER IF NOT EXISTS 'anthesis'@'localhost'; ALTER USER 'anthesis'@'localhost' IDENTIFIED BY '$password'; "
-    for name in anthesis anthesis_test anthesis_browser; do
-        sql+="GRANT ALL ON \`$name%\`.* TO 'anthesis'@'127.0.0.1'; GRANT ALL ON \`$name%\`.* TO 'anthesis'@'localhost'; "
-    done
-    mariadb --no-defaults --socket="$socket" --user=root -e "$sql" || fail 'The database started but its accounts could not be made.'
+    echo "GRANT ALL ON \`anthesis\_test%\`.* TO 'anthesis'@'127.0.0.1';"
+}
+
+database_exec() { # becomes the server
+    [ -f "$DATABASE_DIR/accounts.sql" ] && [ -d "$(dirname "$(cat "$DATABASE_DIR/socket")")" ] || database_prepare
+    echo $$ >"$DATABASE_DIR/pid"
+    exec mariadbd --no-defaults --user="$(database_user)" --datadir="$DATABASE_DIR/data" --socket="$(cat "$DATABASE_DIR/socket")" \
+        --pid-file="$DATABASE_DIR/data/pid" --bind-address=127.0.0.1 --port="$(cat "$DATABASE_DIR/port")" --init-file="$DATABASE_DIR/accounts.sql" \
+        --skip-log-bin --skip-symbolic-links --local-infile=0 --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
+        --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit=2 --max-allowed-packet=64M
+}
+
+database_start() { # prints nothing; leaves the port in .env; whatever ends the server, it is started again
+    ensure_env
+    database_running && [ -f "$DATABASE_DIR/port" ] && { set_env DB_PORT "$(cat "$DATABASE_DIR/port")"; return 0; }
+    database_prepare
+    supervise database bin/service database
+    echo "$SUPERVISOR" >"$DATABASE_DIR/supervisor"
+    disown "$SUPERVISOR"
+    wait_for_port "$(cat "$DATABASE_DIR/port")" 60 || fail 'The database did not start within a minute. Look at storage/logs/database.log.'
+}
+
+owner() { # owner COMMAND...: with the database account that may make and change tables
+    DB_USERNAME=anthesis_owner DB_PASSWORD=$(sed -n 's/^DB_OWNER_PASSWORD=//p' .env) "$@"
 }
 
 database_stop() {
     local i
+    [ ! -f "$DATABASE_DIR/supervisor" ] || kill "$(cat "$DATABASE_DIR/supervisor")" 2>/dev/null || true
     if database_running; then
         kill "$(cat "$DATABASE_DIR/pid")" 2>/dev/null || true
         for ((i = 0; i < 300; i++)); do database_running || break; sleep 0.1; done
     fi
-    rm -f "$DATABASE_DIR/pid" "$DATABASE_DIR/port" "$DATABASE_DIR/socket"
+    [ ! -f "$DATABASE_DIR/socket" ] || rmdir "$(dirname "$(cat "$DATABASE_DIR/socket")")" 2>/dev/null || true
+    rm -f "$DATABASE_DIR"/{pid,port,socket,supervisor,accounts.sql}
 }
 
 # ---- serving -----------------------------------------------------------------------------------------------------------
 
 SERVED=() # processes to stop
 
-serve() { # serve NAME PORT: nginx, php-fpm and queue workers, with the environment of the caller
-    local name=$1 port=$2 run=$ROOT/storage/run/$1 socket user_line='' as_root=()
-    rm -rf "$run"
-    mkdir -p "$run"/{body,tmp}
-    socket=$(mktemp -u "${TMPDIR:-/tmp}/anthesis-$name-XXXXXX.sock")
-    if [ "$(id -u)" = 0 ]; then
-        as_root=(--allow-to-run-as-root)
-        user_line=$'user = root\ngroup = root'
-    fi
-    cat >"$run/fpm.conf" <<EOF
-[global]
-error_log = $ROOT/storage/logs/fpm-$name.log
-daemonize = no
-[www]
-$user_line
-listen = $socket
-listen.mode = 0600
-pm = ondemand
-pm.max_children = 8
-pm.process_idle_timeout = 30s
-clear_env = no
-catch_workers_output = yes
-php_admin_value[memory_limit] = 256M
-php_admin_value[upload_max_filesize] = 256M
-php_admin_value[post_max_size] = 260M
-php_admin_value[expose_php] = off
-EOF
-    cat >"$run/nginx.conf" <<EOF
-$([ "$(id -u)" = 0 ] && echo 'user root;')
-worker_processes 2;
-daemon off;
-pid $run/nginx.pid;
-error_log $ROOT/storage/logs/nginx-$name.log warn;
-events { worker_connections 256; }
-http {
-    types {
-        text/html html; text/css css; text/javascript js; application/json json; image/svg+xml svg; font/woff2 woff2; text/plain txt;
-    }
-    default_type application/octet-stream;
-    access_log off;
-    server_tokens off;
-    sendfile on;
-    gzip on;
-    gzip_types text/css text/javascript application/json image/svg+xml text/calendar text/csv;
-    client_max_body_size 256m;
-    client_body_temp_path $run/body;
-    proxy_temp_path $run/tmp/proxy;
-    fastcgi_temp_path $run/tmp/fastcgi;
-    uwsgi_temp_path $run/tmp/uwsgi;
-    scgi_temp_path $run/tmp/scgi;
-    server {
-        listen 127.0.0.1:$port;
-        root $ROOT/public;
-        error_page 413 @too_large;
-        location @too_large {
-            default_type application/json;
-            return 413 '{"message":"The file is larger than 256 MiB. Bring one station’s daily table."}';
-        }
-        location /build/ {
-            add_header Cache-Control "public, max-age=31536000, immutable";
-            add_header X-Content-Type-Options nosniff;
-        }
-        location / { try_files \$uri @app; add_header X-Content-Type-Options nosniff; }
-        location @app {
-            fastcgi_pass unix:$socket;
-            fastcgi_buffers 16 64k;
-            fastcgi_buffer_size 64k;
-            fastcgi_read_timeout 120s;
-            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
-            fastcgi_param SCRIPT_NAME /index.php;
-            fastcgi_param QUERY_STRING \$query_string;
-            fastcgi_param REQUEST_METHOD \$request_method;
-            fastcgi_param CONTENT_TYPE \$content_type;
-            fastcgi_param CONTENT_LENGTH \$content_length;
-            fastcgi_param REQUEST_URI \$request_uri;
-            fastcgi_param DOCUMENT_ROOT \$document_root;
-            fastcgi_param SERVER_PROTOCOL \$server_protocol;
-            fastcgi_param REMOTE_ADDR \$remote_addr;
-            fastcgi_param SERVER_NAME \$server_name;
-            fastcgi_param SERVER_PORT \$server_port;
-            fastcgi_param HTTP_HOST \$http_host;
-        }
-    }
+supervise() { # supervise NAME COMMAND...: keeps it running, waiting longer each time it ends soon; its number is left in SUPERVISOR
+    local log=$ROOT/storage/logs/$1.log
+    shift
+    (
+        set +e
+        trap 'kill "$child" 2>/dev/null; wait "$child" 2>/dev/null; exit 0' TERM INT
+        pause=1
+        while :; do
+            began=$SECONDS
+            "$@" &
+            child=$!
+            wait "$child"
+            [ $((SECONDS - began)) -lt 60 ] || pause=1
+            echo "$(date '+%F %T') it ended; started again in $pause s"
+            sleep "$pause" &
+            child=$!
+            wait "$child"
+            pause=$((pause < 15 ? pause * 2 : 30))
+        done
+    ) >>"$log" 2>&1 &
+    SUPERVISOR=$!
 }
-EOF
-    php-fpm8.2 "${JIT[@]}" --nodaemonize "${as_root[@]}" --fpm-config "$run/fpm.conf" >"$ROOT/storage/logs/fpm-$name.out" 2>&1 &
-    SERVED+=($!)
-    nginx -c "$run/nginx.conf" -e "$ROOT/storage/logs/nginx-$name.log" &
-    SERVED+=($!)
-    # Workers share the work. One ends by itself when it has used much memory; another takes its place.
-    local worker
-    for ((worker = 1; worker <= ${WORKERS:-2}; worker++)); do
-        (
-            trap 'kill $! 2>/dev/null; exit 0' TERM INT
-            while :; do
-                php "${JIT[@]}" artisan queue:work --sleep=0.2 --tries=3 &
-                wait $! || true
-                sleep 1
-            done
-        ) >>"$ROOT/storage/logs/worker-$name-$worker.log" 2>&1 &
-        SERVED+=($!)
+
+serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, with the environment of the caller
+    local name=$1 port=$2 worker i
+    export SERVE=$name LISTEN=127.0.0.1:$2 APP_URL=http://127.0.0.1:$2
+    rm -rf "$ROOT/storage/run/$name"
+    for worker in php web schedule; do
+        supervise "$worker-$name" bin/service "$worker"
+        SERVED+=("$SUPERVISOR")
     done
-    local i
-    for ((i = 0; i < 200; i++)); do
+    # Workers share the work. One ends by itself now and then; another takes its place.
+    for ((worker = 1; worker <= ${WORKERS:-2}; worker++)); do
+        supervise "worker-$name-$worker" bin/service worker
+        SERVED+=("$SUPERVISOR")
+    done
+    for ((i = 0; i < 600; i++)); do
         php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "http://127.0.0.1:$port/up" && return 0
         sleep 0.1
     done
-    fail "The web server does not answer. Look at storage/logs/nginx-$name.log and fpm-$name.out."
+    fail "The application does not answer that it is well. Look at http://127.0.0.1:$port/up and storage/logs."
 }
 
 stop_serving() {

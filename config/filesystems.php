@@ -14,10 +14,10 @@ return [
             'root' => storage_path('app/originals'),
             'throw' => true,
         ],
-        // Gardener's pages, rendered from editions. Can be emptied: they are rendered again when asked for.
+        // Gardener's pages as files the web server finds by itself. Can be emptied: anthesis:render makes them anew.
         'published' => [
             'driver' => 'local',
-            'root' => storage_path('app/published'),
+            'root' => env('PUBLISHED') ?: storage_path('app/published'),
             'throw' => true,
         ],
     ],

@@ -6,6 +6,7 @@ namespace Tests;
 
 use App\Models\Role;
 use App\Models\User;
+use App\Models\Zone;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Http\Request;
@@ -60,5 +61,23 @@ abstract class TestCase extends FrameworkTestCase
     protected function textFile(string $text, string $name = 'station.csv'): UploadedFile
     {
         return UploadedFile::fake()->createWithContent($name, $text);
+    }
+
+    /** @param  array<string, mixed>  $values  without the version, which is the one the zone has */
+    protected function editZone(array $values, string $slug = 'test-basin'): TestResponse
+    {
+        return $this->patchJson("/api/zones/{$slug}", $values + ['version' => Zone::query()->where('slug', $slug)->value('version')]);
+    }
+
+    /** @param  array<string, mixed>  $values */
+    protected function putOnZone(string $what, array $values, string $slug = 'test-basin'): TestResponse
+    {
+        return $this->putJson("/api/zones/{$slug}/{$what}", $values + ['version' => Zone::query()->where('slug', $slug)->value('version')]);
+    }
+
+    /** @param  array<string, mixed>  $more */
+    protected function publish(string $note = 'The first edition.', array $more = [], string $slug = 'test-basin'): TestResponse
+    {
+        return $this->postJson("/api/zones/{$slug}/editions", $more + ['note' => $note, 'key' => uniqid('key-')]);
     }
 }

@@ -61,6 +61,8 @@ final class ComputeZone
         $computation->update(['step' => 'reading the freezes, the soil and the light', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
         $climate = $this->climate->execute($zone, $record->used);
         $known = array_flip(Result::query()->whereIn('hash', array_values($hashes))->pluck('hash')->all());
+        // What is leaned on anew is young again, so that nothing puts it away meanwhile.
+        Result::query()->whereIn('hash', [...array_values($climate), ...array_keys($known)])->update(['created_at' => now()]);
         $missing = array_values(array_filter($crops, static fn (Crop $c): bool => ! isset($known[$hashes[$c->slug]])));
         $evidence = PlaceEvidence::of($record->used, $latitude, $site);
         $replay = $missing === [] ? null : new Replay($record->used, $latitude, $site, $light);
@@ -80,13 +82,14 @@ final class ComputeZone
             Results::keep($results);
             $computation->update(['step' => 'replaying every sowing date on every year', 'done' => min(count($crops), $computation->done + count($chunk))]);
         }
-        $short = $evidence->freeze(FreezeThreshold::LightFreeze)->isShort();
+        $freezes = $evidence->freeze(FreezeThreshold::LightFreeze);
         $computation->update([
+            'cold_seasons' => $freezes->count(),
             'state' => Computation::DONE,
             'step' => 'done',
             'done' => count($crops),
             // A short record cannot be replayed to much effect; counting back needs less of it.
-            'method' => ['school' => $short ? CropDossier::COUNT_BACK : CropDossier::REPLAY] + $method,
+            'method' => ['school' => $freezes->isShort() ? CropDossier::COUNT_BACK : CropDossier::REPLAY] + $method,
             'ruler_hash' => $climate['ruler'],
             'climate_hash' => $climate['climate'],
             'sheet_hashes' => $hashes,

@@ -81,7 +81,7 @@ final class ComputeZoneJob implements ShouldQueue
             }
             /** @var Zone $zone */
             $zone = $computation->zone()->firstOrFail();
-            $computation->update(['inputs' => $zone->inputs]);
+            $computation->setRelation('zone', $zone)->update(['inputs' => $zone->inputs]);
             $record = ZoneRecord::of($zone) ?? throw new RecordTooShort('The zone has no record yet. Bring a station file first.');
             $compute->execute($computation, $record);
         } catch (FormatError|RecordTooShort $error) {

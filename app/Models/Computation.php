@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string $step
  * @property int $inputs of the zone, as they were when it began
  * @property int $attempts how often it was begun
+ * @property int|null $cold_seasons of the record it was computed from
  * @property int $done
  * @property int $total
  * @property string|null $error

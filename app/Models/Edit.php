@@ -34,7 +34,6 @@ class Edit extends Model
     }
 
     /**
-     * @param  Zone|Crop|Variety|Site  $subject
      * @return list<Change> what was changed after a version, field by field; several changes of a field are told as one
      */
     public static function since(Zone|Crop|Variety|Site $subject, int $version): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use Anthesis\Exchange\CsvText;
 use App\Models\Station;
 
 /** Prints a zone's filled series as CSV: a row a day, each value with the station it came from. */
@@ -17,11 +18,11 @@ final class FilledRecordCsv
         }
         $names = array_map(static fn (Station $s): string => $s->name, $record->stations);
         $filled = $record->filled;
-        fputcsv($out, ['date', 'tmin_c', 'tmax_c', 'tmin_from', 'tmax_from'], ',', '"', '');
+        CsvText::write($out, [['date', 'tmin_c', 'tmax_c', 'tmin_from', 'tmax_from']], "\n");
         foreach ($filled->record->minimum as $i => $minimum) {
             $from = [$filled->minimumFrom[$i], $filled->maximumFrom[$i]];
-            fputcsv($out, [$filled->record->first->plus($i)->iso(), $minimum, $filled->record->maximum[$i],
-                $from[0] === null ? '' : $names[$from[0]], $from[1] === null ? '' : $names[$from[1]]], ',', '"', '');
+            CsvText::write($out, [[$filled->record->first->plus($i)->iso(), $minimum, $filled->record->maximum[$i],
+                $from[0] === null ? '' : $names[$from[0]], $from[1] === null ? '' : $names[$from[1]]]], "\n");
         }
         fclose($out);
     }

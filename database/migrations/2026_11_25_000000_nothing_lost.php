@@ -35,6 +35,8 @@ return new class extends Migration
         Schema::table('computations', static function (Blueprint $table): void {
             $table->unsignedInteger('inputs')->default(0);
             $table->unsignedTinyInteger('attempts')->default(0);
+            // Of the record it was computed from; null: not computed yet.
+            $table->unsignedSmallInteger('cold_seasons')->nullable();
             $table->index(['zone_id', 'state']);
         });
         Schema::table('sites', static function (Blueprint $table): void {
@@ -93,7 +95,7 @@ return new class extends Migration
         });
         Schema::table('computations', static function (Blueprint $table): void {
             $table->dropIndex(['zone_id', 'state']);
-            $table->dropColumn(['inputs', 'attempts']);
+            $table->dropColumn(['inputs', 'attempts', 'cold_seasons']);
         });
         Schema::table('zones', static fn (Blueprint $table) => $table->dropColumn('inputs'));
         foreach (self::VERSIONED as $name) {

@@ -10,12 +10,12 @@ use App\Models\User;
 use App\Models\Zone;
 use Illuminate\Database\Seeder;
 
-/** Sows the demonstration into an empty database; in any other, has zones computed anew whose results an update put aside. */
+/** Sows the demonstration into an empty database where it is asked for; in any other, has zones computed anew whose results an update put aside. */
 class DatabaseSeeder extends Seeder
 {
     public function run(QueueComputation $queue): void
     {
-        if (User::query()->doesntExist()) {
+        if (config('anthesis.demonstration') && User::query()->doesntExist()) {
             $this->call(DemoSeeder::class);
         }
         foreach (Zone::query()->with('currentComputation', 'latestComputation')->get() as $zone) {

@@ -18,9 +18,9 @@ use App\Models\Zone;
 use App\StandIns\SimulatedClimate;
 use App\StandIns\SimulatedStation;
 use App\Support\Today;
-use App\Support\ZoneWindows;
 use Illuminate\Database\Seeder;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Str;
 use RuntimeException;
 
 /**
@@ -62,14 +62,13 @@ class DemoSeeder extends Seeder
         config(['queue.default' => 'sync']);
         $this->varieties();
         foreach ($this->zones() as [$values, $climate, $note]) {
-            $zone = $save->execute(new Zone, $values);
+            $zone = $save->create($values);
             $this->bringRecord($keep, $zone, $climate, $educator);
             if ($zone->slug === self::WITH_OWN_DATES) {
                 $choose->execute($zone, 'pumpkin', CropDossier::OWN, ['direct' => [['first' => '05-15', 'last' => '05-28']], 'transplant' => [['first' => '05-25', 'last' => '06-05']]],
-                    'The growers’ club sows together after the plant fair.', $educator);
+                    'The growers’ club sows together after the plant fair.', null, $educator);
             }
-            $windows = ZoneWindows::of($zone->refresh()) ?? throw new RuntimeException("{$zone->name} was not computed.");
-            $publish->execute($zone, $windows, $note, $educator);
+            $publish->execute($zone->refresh(), $note, (string) Str::uuid(), $educator);
         }
     }
 

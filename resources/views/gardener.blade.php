@@ -3,15 +3,15 @@
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
-    <title>{{ $title }}</title>
+    <title>{{ $page->title }}</title>
+    <meta name="description" content="{{ $page->description }}">
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    @isset($feed)
-        <link rel="alternate" type="text/calendar" href="{{ $feed }}" title="Sowing calendar">
+    @isset($page->feed)
+        <link rel="alternate" type="text/calendar" href="{{ $page->feed }}" title="Sowing calendar">
     @endisset
-    @vite('resources/js/gardener/client.tsx')
+    @vite('resources/js/gardener/client.ts')
 </head>
 <body class="gardener">
-<div id="gardener">{!! $html !!}</div>
-<script type="application/json" id="page">{!! $page->json() !!}</script>
+{!! $html !!}
 </body>
 </html>

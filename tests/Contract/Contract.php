@@ -63,7 +63,7 @@ final class Contract
         $result = $this->validator->validate(json_decode($json, false, 64, JSON_THROW_ON_ERROR),
             self::ID.str_replace(['{', '}'], ['%7B', '%7D'], $pointer).'/content/application~1json/schema');
         $error = $result->error();
-        Assert::assertNull($error, "{$method} {$template} {$status} breaks the contract: ".($error === null ? '' : json_encode((new ErrorFormatter)->format($error))));
+        Assert::assertTrue($error === null, "{$method} {$template} {$status} breaks the contract: ".($error === null ? '' : json_encode((new ErrorFormatter)->format($error)).''));
         $this->seen["{$method} {$template}"] = true;
     }
 

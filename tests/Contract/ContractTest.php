@@ -18,7 +18,7 @@ final class ContractTest extends TestCase
         $routes = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             /** @var LaravelRoute $route */
-            if (str_starts_with($route->uri(), 'api/') || str_contains($route->uri(), 'calendar.{format}')) {
+            if (str_starts_with($route->uri(), 'api/') || $route->uri() === 'up' || str_contains($route->uri(), 'calendar.{format}')) {
                 $routes[] = $route->methods()[0].' /'.str_replace('{format}', 'json', $route->uri());
             }
         }
@@ -30,13 +30,14 @@ final class ContractTest extends TestCase
 
     public function test_one_walk_through_every_operation_fits_the_contract(): void
     {
+        $this->getJson('/up')->assertOk();
         $this->getJson('/api/session')->assertOk();
         $this->getJson('/api/zones')->assertUnauthorized();
         $educator = $this->person();
         $this->postJson('/api/session', ['email' => $educator->email, 'password' => 'a good long password'])->assertOk()
             ->assertJsonPath('data.user.role', 'educator')->assertJsonPath('data.today', '2026-05-12');
         $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
-        $this->patchJson('/api/zones/test-basin', $this->zoneValues('Renamed Basin'))->assertOk()->assertJsonPath('data.slug', 'test-basin');
+        $this->patchJson('/api/zones/test-basin', ['version' => 1] + $this->zoneValues('Renamed Basin'))->assertOk()->assertJsonPath('data.slug', 'test-basin');
         $this->post('/api/zones/test-basin/record-previews', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertOk();
         $computation = $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])
             ->assertStatus(202)->json('data.id');
@@ -44,12 +45,12 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/record-imports')->assertOk()->assertJsonPath('data.0.in_use', true);
         $this->postJson('/api/record-imports/'.RecordImport::query()->value('id').'/use')->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
-        $this->postJson('/api/zones/test-basin/quality', ['date' => '2000-01-05', 'element' => 'minimum', 'accepted' => false, 'note' => 'Read wrong.'])->assertStatus(202);
+        $this->postJson('/api/zones/test-basin/quality', ['date' => '2000-01-05', 'element' => 'minimum', 'accepted' => false, 'note' => 'Read wrong.', 'replaces' => null])->assertStatus(202);
         $decision = $this->getJson('/api/zones/test-basin/quality')->assertOk()->json('data.values.0.decision.id');
         $this->deleteJson("/api/zones/test-basin/quality/{$decision}")->assertStatus(202);
         $station = $this->getJson('/api/zones/test-basin/stations')->assertOk()->json('data.stations.0');
-        $this->putJson('/api/zones/test-basin/stations', ['stations' => [['height_m' => 400] + $station]])->assertStatus(202);
-        $this->putJson('/api/zones/test-basin/years', ['years' => 15])->assertStatus(202);
+        $this->putJson('/api/zones/test-basin/stations', ['version' => 2, 'stations' => [['height_m' => 400] + $station]])->assertStatus(202);
+        $this->putJson('/api/zones/test-basin/years', ['version' => 3, 'years' => 15])->assertStatus(202);
         $site = $this->postJson('/api/sites', ['name' => 'roof', 'air' => 1, 'sun' => 3, 'rate' => 1, 'protection' => 0, 'offset' => 0, 'note' => null])->assertCreated()->json('data');
         $this->getJson('/api/sites')->assertOk()->assertJsonPath('data.0.name', 'open ground');
         $this->patchJson("/api/sites/{$site['id']}", ['sun' => 4] + $site)->assertOk();
@@ -62,21 +63,22 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/windows/radish')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/runs?route=direct')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/compared')->assertOk();
-        $choice = $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => 'Known here.', 'windows' => [['route' => 'direct', 'first' => '03-20', 'last' => '05-01']]])
+        $choice = $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => 'Known here.', 'replaces' => null, 'windows' => [['route' => 'direct', 'first' => '03-20', 'last' => '05-01']]])
             ->assertCreated()->json('data.choice.id');
         $this->deleteJson("/api/zones/test-basin/choices/{$choice}")->assertOk();
-        $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'none'])->assertStatus(202);
+        $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'none', 'version' => 4])->assertStatus(202);
         $this->deleteJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
         $this->getJson('/api/crops')->assertOk();
         $this->postJson('/api/crops/radish/trials', ['zone' => 'test-basin', 'cells' => ['maturity_days' => '40']])->assertOk();
-        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '40'], 'note' => 'Slower here.'])->assertOk();
+        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '40'], 'note' => 'Slower here.', 'version' => 1])->assertOk();
         $revision = $this->getJson('/api/crops/radish')->assertOk()->json('data.revisions.0.id');
-        $this->postJson("/api/crops/radish/revisions/{$revision}")->assertOk();
+        $this->postJson("/api/crops/radish/revisions/{$revision}", ['version' => 2])->assertOk();
         $variety = $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '22'], 'tags' => ['quick']])->assertCreated()->json('data.varieties.0.id');
-        $this->putJson("/api/crops/radish/varieties/{$variety}", ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '23'], 'tags' => []])->assertOk();
+        $this->putJson("/api/crops/radish/varieties/{$variety}", ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '23'], 'tags' => [], 'version' => 1])->assertOk();
         $this->deleteJson("/api/crops/radish/varieties/{$variety}")->assertOk();
         $this->post('/api/crops', ['file' => $this->textFile((string) file_get_contents(base_path('core/data/crops.csv')), 'crops.csv')], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('data.unchanged', 71);
-        $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.'])->assertCreated();
+        $publication = $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.', 'key' => 'contract-walk'])->assertStatus(202)->json('data.id');
+        $this->getJson("/api/publications/{$publication}")->assertOk()->assertJsonPath('data.state', 'done');
         $this->getJson('/api/zones/test-basin/editions')->assertOk();
         $this->getJson('/api/zones')->assertOk()->assertJsonPath('data.0.edition.number', 1);
         $this->getJson('/api/zones/test-basin')->assertOk();

@@ -17,7 +17,7 @@ final class AccessTest extends TestCase
 {
     private function zone(): Zone
     {
-        return (new SaveZone)->execute(new Zone, $this->zoneValues());
+        return app(SaveZone::class)->create($this->zoneValues());
     }
 
     public function test_a_guest_is_sent_to_the_login_and_told_so_in_json(): void
@@ -42,7 +42,7 @@ final class AccessTest extends TestCase
         $this->getJson('/api/zones/test-basin')->assertOk();
         $this->getJson('/api/session')->assertJsonPath('data.user.may_publish', false);
         $this->postJson('/api/zones', $this->zoneValues('Other'))->assertForbidden();
-        $this->patchJson('/api/zones/test-basin', $this->zoneValues('Other'))->assertForbidden();
+        $this->editZone($this->zoneValues('Other'))->assertForbidden();
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertForbidden();
         $this->postJson('/api/zones/test-basin/computations')->assertForbidden();
         foreach (['record-previews', 'record-imports'] as $what) {
@@ -56,7 +56,7 @@ final class AccessTest extends TestCase
         $person = $this->person();
         foreach (range(1, 5) as $try) {
             $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'])->assertUnprocessable()
-                ->assertJsonPath('message', 'Address and password do not belong together.');
+                ->assertJsonPath('message', 'E-mail or password is wrong.');
         }
         $this->postJson('/api/session', ['email' => $person->email, 'password' => 'a good long password'])->assertTooManyRequests();
         $this->assertGuest();

@@ -10,7 +10,6 @@ use App\Models\Crop;
 use App\Models\CropRevision;
 use App\Models\Role;
 use App\Models\Variety;
-use App\Models\Zone;
 use Tests\TestCase;
 
 final class CropBookTest extends TestCase
@@ -30,33 +29,33 @@ final class CropBookTest extends TestCase
 
     public function test_a_change_is_kept_with_author_and_reason_and_can_be_taken_back(): void
     {
-        $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '80', 'notes' => 'Thin early.'], 'note' => 'Three years of trials.'])->assertOk();
+        $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '80', 'notes' => 'Thin early.'], 'note' => 'Three years of trials.', 'version' => 1])->assertOk();
         $crop = $this->getJson('/api/crops/carrot')->assertOk()->json('data');
         self::assertSame('80', $crop['cells']['maturity_days']);
         self::assertSame(['Three years of trials.', 'Educator'], [$crop['revisions'][0]['note'], $crop['revisions'][0]['by']]);
         self::assertContains(['column' => 'maturity_days', 'before' => CropCsv::standardRows()['carrot']['maturity_days'], 'after' => '80'], $crop['revisions'][0]['changed']);
-        $this->postJson("/api/crops/carrot/revisions/{$crop['revisions'][0]['id']}")->assertOk();
+        $this->postJson("/api/crops/carrot/revisions/{$crop['revisions'][0]['id']}", ['version' => 2])->assertOk();
         self::assertSame(CropCsv::standardRows()['carrot'], Crop::query()->where('slug', 'carrot')->firstOrFail()->cells);
         self::assertSame(2, CropRevision::query()->count(), 'taking back is a change too');
     }
 
     public function test_numbers_that_cannot_be_are_refused_at_their_column(): void
     {
-        $this->patchJson('/api/crops/carrot', ['cells' => ['base_c' => '90'], 'note' => 'x'])->assertUnprocessable()
+        $this->patchJson('/api/crops/carrot', ['cells' => ['base_c' => '90'], 'note' => 'x', 'version' => 1])->assertUnprocessable()
             ->assertJsonPath('errors', ['cells.base_c' => ['“90” is not a number from -5 to 30.']]);
-        $this->patchJson('/api/crops/carrot', ['cells' => ['opt_low_c' => '40'], 'note' => 'x'])->assertUnprocessable()
+        $this->patchJson('/api/crops/carrot', ['cells' => ['opt_low_c' => '40'], 'note' => 'x', 'version' => 1])->assertUnprocessable()
             ->assertJsonPath('errors', ['cells.opt_low_c' => ['Growth temperatures must rise: base, lower optimum, upper optimum, ceiling.']]);
         $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '80']])->assertUnprocessable()
             ->assertJsonPath('errors.note.0', 'Say in a few words why, and where the number comes from.');
-        $this->patchJson('/api/crops/carrot', ['cells' => ['slug' => 'parrot'], 'note' => 'x'])->assertUnprocessable();
+        $this->patchJson('/api/crops/carrot', ['cells' => ['slug' => 'parrot'], 'note' => 'x', 'version' => 1])->assertUnprocessable();
         $this->actingAs($this->person(Role::Volunteer));
-        $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '80'], 'note' => 'x'])->assertForbidden();
+        $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '80'], 'note' => 'x', 'version' => 1])->assertForbidden();
         self::assertSame(0, CropRevision::query()->count());
     }
 
     public function test_a_trial_shows_what_a_number_would_do_and_saves_nothing(): void
     {
-        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        app(SaveZone::class)->create($this->zoneValues());
         $this->postJson('/api/crops/radish/trials', ['zone' => 'test-basin', 'cells' => ['heat_c' => '26']])->assertUnprocessable();
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $trial = $this->postJson('/api/crops/radish/trials', ['zone' => 'test-basin', 'cells' => ['heat_c' => '26']])->assertOk()->json('data');
@@ -85,7 +84,7 @@ final class CropBookTest extends TestCase
         $core = Variety::query()->firstOrFail()->toCore($crop);
         self::assertSame([95.0, 'emergence', $crop->toCore()->heatC], [$core->maturityDays, $core->maturityBasis->value, $core->heatC]);
         $this->postJson('/api/crops/carrot/varieties', $values)->assertUnprocessable()->assertJsonPath('errors.name.0', 'There is a variety of that name already.');
-        $this->putJson("/api/crops/carrot/varieties/{$variety['id']}", ['name' => 'Basin Long', 'cells' => ['maturity_days' => 'long'], 'tags' => []])->assertUnprocessable()
+        $this->putJson("/api/crops/carrot/varieties/{$variety['id']}", ['name' => 'Basin Long', 'cells' => ['maturity_days' => 'long'], 'tags' => [], 'version' => 1])->assertUnprocessable()
             ->assertJsonPath('errors', ['cells.maturity_days' => ['“long” is not a number from 1 to 400.']]);
         $this->deleteJson("/api/crops/radish/varieties/{$variety['id']}")->assertNotFound();
         $this->deleteJson("/api/crops/carrot/varieties/{$variety['id']}")->assertOk()->assertJsonPath('data.varieties', []);

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\SaveZone;
+use App\Exceptions\BrokenSeal;
 use App\Models\Edition;
-use App\Models\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
-use InvalidArgumentException;
 use LogicException;
 use Sabre\VObject\Reader;
 use Tests\TestCase;
@@ -19,28 +18,28 @@ final class EditionTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        app(SaveZone::class)->create($this->zoneValues());
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
     }
 
-    private function publish(string $note = 'The first edition.'): Edition
+    private function published(string $note = 'The first edition.'): Edition
     {
-        $number = $this->postJson('/api/zones/test-basin/editions', ['note' => $note])->assertCreated()->json('data.number');
+        $number = $this->publish($note)->assertStatus(202)->assertJsonPath('data.state', 'done')->json('data.edition.number');
 
         return Edition::query()->where('number', $number)->firstOrFail();
     }
 
     public function test_an_edition_has_number_date_note_and_checksum_and_stays_as_it_is(): void
     {
-        $first = $this->publish();
+        $first = $this->published();
         self::assertSame([1, '2026-05-12', 'Educator'], [$first->number, $first->published_on->format('Y-m-d'), $first->published_by]);
         self::assertSame(hash('sha256', $first->document), $first->checksum);
 
         // What happens afterwards does not reach it.
-        $this->patchJson('/api/zones/test-basin', $this->zoneValues('Renamed'))->assertOk();
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile('south')], ['Accept' => 'application/json'])->assertStatus(202);
-        $second = $this->publish('Another station.');
+        $this->editZone($this->zoneValues('Renamed'))->assertOk();
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile('south'), 'confirmed' => '1'], ['Accept' => 'application/json'])->assertStatus(202);
+        $second = $this->published('Another station.');
         self::assertSame(2, $second->number);
         self::assertSame($first->document, $first->refresh()->document);
         self::assertSame('Test Basin', $first->open()->content['zone']['name']);
@@ -52,30 +51,30 @@ final class EditionTest extends TestCase
 
     public function test_an_edition_is_not_deleted(): void
     {
-        $edition = $this->publish();
+        $edition = $this->published();
         $this->expectException(LogicException::class);
         $edition->delete();
     }
 
     public function test_a_document_changed_behind_our_back_is_noticed(): void
     {
-        $edition = $this->publish();
+        $edition = $this->published();
         DB::table('editions')->update(['document' => str_replace('Radish', 'Rubbish', $edition->document)]);
-        $this->expectException(InvalidArgumentException::class);
+        $this->expectException(BrokenSeal::class);
         $edition->refresh()->open();
     }
 
     public function test_a_note_is_asked_for(): void
     {
-        $this->postJson('/api/zones/test-basin/editions', ['note' => ' '])->assertUnprocessable()
+        $this->postJson('/api/zones/test-basin/editions', ['note' => ' ', 'key' => 'some-key-0'])->assertUnprocessable()
             ->assertJsonPath('errors.note.0', 'Say in a sentence what this edition is, or what changed.');
-        $this->postJson('/api/zones/test-basin/editions', ['note' => str_repeat('x', 1001)])->assertUnprocessable();
+        $this->postJson('/api/zones/test-basin/editions', ['note' => str_repeat('x', 1001), 'key' => 'some-key-1'])->assertUnprocessable();
         self::assertSame(0, Edition::query()->count());
     }
 
     public function test_gardeners_read_the_current_edition_without_an_account(): void
     {
-        $this->publish();
+        $this->published();
         $this->app['auth']->forgetGuards();
         $this->get('/zones/test-basin')->assertOk()->assertSee('The sowing year in')->assertSee('Radish')
             ->assertSee('31 Mar to 10 Jul')->assertSee('edition')->assertCookieMissing('anthesis-session');
@@ -92,7 +91,7 @@ final class EditionTest extends TestCase
 
     public function test_this_week_is_the_week_of_today(): void
     {
-        $this->publish();
+        $this->published();
         $page = $this->get('/zones/test-basin/this-week')->assertOk()->assertSee('7 May')->assertSee('13 May')
             ->assertSee('Sow outdoors')->assertSee('Early tomato')->assertSee('opens 13 May')->assertDontSee('Garlic');
         $page->assertSee('/zones/test-basin/weeks/18', false)->assertSee('/zones/test-basin/weeks/20', false);
@@ -103,8 +102,8 @@ final class EditionTest extends TestCase
 
     public function test_a_zone_is_found_by_settlement_postcode_or_name(): void
     {
-        (new SaveZone)->execute(new Zone, ['settlements' => [['name' => 'Fen End', 'postcode' => null]]] + $this->zoneValues('Fen Zone'));
-        $this->publish();
+        app(SaveZone::class)->create(['settlements' => [['name' => 'Fen End', 'postcode' => null]]] + $this->zoneValues('Fen Zone'));
+        $this->published();
         $this->get('/')->assertOk()->assertSee('Test Basin')->assertDontSee('Fen Zone');
         foreach (['Port Ilvane', 'port-ilvane', '70110', 'Test Basin', 'fen'] as $asked) {
             $this->get('/?place='.urlencode($asked))->assertRedirect('/zones/test-basin/this-week');
@@ -115,7 +114,7 @@ final class EditionTest extends TestCase
 
     public function test_downloads_are_open_to_everyone_and_carry_the_checksum(): void
     {
-        $edition = $this->publish();
+        $edition = $this->published();
         $json = $this->get('/zones/test-basin/calendar.json')->assertOk()->assertHeader('Access-Control-Allow-Origin', '*');
         self::assertSame($edition->document, $json->getContent());
         self::assertSame("\"{$edition->checksum}\"", $json->headers->get('ETag'));
@@ -129,7 +128,7 @@ final class EditionTest extends TestCase
 
     public function test_pages_are_rendered_at_publication_and_not_again(): void
     {
-        $this->publish();
+        $this->published();
         Process::preventStrayProcesses();
         $this->get('/zones/test-basin')->assertOk();
         $this->get('/zones/test-basin/this-week')->assertOk();

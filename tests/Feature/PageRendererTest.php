@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Gardener\Page;
 use App\Gardener\PageRenderer;
 use Illuminate\Support\Facades\Process;
-use Illuminate\Support\Facades\Storage;
 use RuntimeException;
 use Tests\TestCase;
 
@@ -15,36 +14,36 @@ final class PageRendererTest extends TestCase
 {
     private function home(string $zone): Page
     {
-        return new Page('home', ['asked' => false, 'found' => false, 'zones' => [['slug' => 'x', 'name' => $zone, 'district' => 'D', 'height_m' => 1, 'settlements' => []]]], 'Home');
+        return new Page('home', ['asked' => false, 'found' => false, 'zones' => [['slug' => 'x', 'name' => $zone, 'district' => 'D', 'height_m' => 1, 'settlements' => []]]], 'Home', 'Where to look.');
     }
 
-    public function test_pages_are_rendered_in_order_and_only_what_is_new(): void
+    public function test_pages_are_rendered_under_their_keys_as_whole_documents(): void
     {
-        $html = (new PageRenderer)->render([$this->home('North'), $this->home('South')]);
-        self::assertStringContainsString('North', $html[0]);
-        self::assertStringContainsString('South', $html[1]);
-        self::assertCount(2, Storage::disk('published')->allFiles());
-
-        Process::preventStrayProcesses();
-        self::assertSame([$html[1], $html[0]], (new PageRenderer)->render([$this->home('South'), $this->home('North')]));
+        $html = (new PageRenderer)->render(['n' => $this->home('North'), 's' => $this->home('South')]);
+        self::assertSame(['n', 's'], array_keys($html));
+        self::assertStringContainsString('North', $html['n']);
+        self::assertStringContainsString('<meta name="description" content="Where to look.">', $html['s']);
+        self::assertStringStartsWith('<!doctype html>', $html['s']);
+        self::assertStringNotContainsString('application/json', $html['s'], 'a page carries no data of its own to be worked on again');
     }
 
     public function test_what_a_zone_is_called_cannot_break_out_of_the_page(): void
     {
-        $page = $this->home('</script><script>alert(1)</script>');
-        self::assertStringNotContainsString('<', $page->json());
-        self::assertStringContainsString('&lt;script&gt;', (new PageRenderer)->render([$page])[0]);
+        $html = (new PageRenderer)->render([$this->home('</script><script>alert(1)</script>')])[0];
+        self::assertStringContainsString('&lt;script&gt;', $html);
+        self::assertStringNotContainsString('<script>alert', $html);
     }
 
-    public function test_a_renderer_that_fails_says_so_and_keeps_nothing(): void
+    public function test_a_renderer_that_fails_says_so(): void
     {
         Process::fake(['*' => Process::result(errorOutput: 'no such component', exitCode: 1)]);
-        try {
-            (new PageRenderer)->render([$this->home('North')]);
-            self::fail('It should have been refused.');
-        } catch (RuntimeException $error) {
-            self::assertStringContainsString('could not be rendered: no such component', $error->getMessage());
-        }
-        self::assertSame([], Storage::disk('published')->allFiles());
+        $this->expectException(RuntimeException::class);
+        $this->expectExceptionMessage('could not be rendered: no such component');
+        (new PageRenderer)->render([$this->home('North')]);
+    }
+
+    public function test_other_components_are_another_program(): void
+    {
+        self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', (new PageRenderer)->program());
     }
 }

@@ -8,7 +8,6 @@ use App\Actions\SaveZone;
 use App\Models\Role;
 use App\Models\Station;
 use App\Models\StationDecision;
-use App\Models\Zone;
 use Tests\TestCase;
 
 final class QualityTest extends TestCase
@@ -16,7 +15,7 @@ final class QualityTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        app(SaveZone::class)->create($this->zoneValues());
         $this->actingAs($this->person());
         // A killing frost of −31 °C on 10 July 2005: a spike, doubted.
         $text = (string) preg_replace('/^2005-07-10,[^,]*/m', '2005-07-10,-31.0', (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
@@ -24,9 +23,9 @@ final class QualityTest extends TestCase
     }
 
     /** @return array<string, mixed> */
-    private function decision(bool $accepted, string $date = '2005-07-10'): array
+    private function decision(bool $accepted, string $date = '2005-07-10', ?int $replaces = null): array
     {
-        return ['date' => $date, 'element' => 'minimum', 'accepted' => $accepted, 'note' => 'The observer remembers it.'];
+        return ['date' => $date, 'element' => 'minimum', 'accepted' => $accepted, 'note' => 'The observer remembers it.', 'replaces' => $replaces];
     }
 
     private function lastFreezeOf2005(): ?string
@@ -66,7 +65,8 @@ final class QualityTest extends TestCase
         $this->postJson('/api/zones/test-basin/quality', $this->decision(false, $last))->assertStatus(202);
         self::assertLessThan($last, (string) $this->lastFreezeOf2005());
         self::assertCount(2, $this->getJson('/api/zones/test-basin/quality')->json('data.values'));
-        $this->postJson('/api/zones/test-basin/quality', $this->decision(true, $last))->assertStatus(202);
+        $this->postJson('/api/zones/test-basin/quality', $this->decision(true, $last))->assertStatus(409)->assertJsonPath('changed.0.by', 'Educator');
+        $this->postJson('/api/zones/test-basin/quality', $this->decision(true, $last, StationDecision::query()->value('id')))->assertStatus(202);
         self::assertSame($last, $this->lastFreezeOf2005(), 'the later word holds');
         self::assertSame(1, Station::query()->firstOrFail()->decisions()->count());
     }

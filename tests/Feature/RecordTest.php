@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Exchange\CropCsv;
-use App\Actions\ComputeClimate;
-use App\Actions\ComputeZone;
-use App\Actions\ImportRecord;
 use App\Actions\SaveZone;
 use App\Jobs\ComputeZoneJob;
 use App\Models\Computation;
@@ -15,7 +12,6 @@ use App\Models\RecordImport;
 use App\Models\Result;
 use App\Models\Station;
 use App\Models\StationRecord;
-use App\Models\Zone;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -29,7 +25,7 @@ final class RecordTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        app(SaveZone::class)->create($this->zoneValues());
         $this->actingAs($this->person());
     }
 
@@ -137,30 +133,45 @@ final class RecordTest extends TestCase
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $crops = count(CropCsv::standard()->crops);
         self::assertSame($crops + 2, Result::query()->count());
-        $made = Result::query()->max('created_at');
+        $made = Result::query()->orderBy('hash')->pluck('payload', 'hash')->all();
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
         self::assertCount($crops + 2, Result::all());
-        self::assertSame($made, Result::query()->max('created_at'));
+        self::assertSame($made, Result::query()->orderBy('hash')->pluck('payload', 'hash')->all());
         self::assertSame(['done', 'done', 'done'], Computation::query()->pluck('state')->all());
         self::assertCount(1, Storage::disk('originals')->allFiles(), 'one file, however often it is brought');
     }
 
-    public function test_a_worker_killed_on_the_way_leaves_nothing_half_done_and_a_retry_completes(): void
+    public function test_what_fails_three_times_is_given_up_in_words_and_leaves_nothing_half_done(): void
+    {
+        Queue::fake();
+        $this->bring('record-imports', $this->stationFile())->assertStatus(202);
+        $computation = Computation::query()->firstOrFail();
+        StationRecord::created(static fn () => throw new RuntimeException('killed'));
+        app()->call((new ComputeZoneJob($computation->zone_id))->handle(...));
+        StationRecord::flushEventListeners();
+        self::assertSame(['failed', 3], [$computation->refresh()->state, $computation->attempts]);
+        self::assertStringContainsString('Something went wrong on our side', (string) $computation->error);
+        self::assertSame([0, 'failed', null], [StationRecord::query()->count(), RecordImport::query()->value('state'), Station::query()->value('record_id')]);
+    }
+
+    public function test_a_worker_stopped_on_the_way_leaves_nothing_half_done_and_a_retry_completes(): void
     {
         Queue::fake();
         $this->bring('record-imports', $this->stationFile())->assertStatus(202)->assertJsonPath('data.state', 'queued');
         $computation = Computation::query()->firstOrFail();
-        StationRecord::created(static fn () => throw new RuntimeException('killed'));
-        try {
-            (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone(new ComputeClimate));
-            self::fail('The job should have been killed.');
-        } catch (RuntimeException) {
-        }
-        self::assertSame([0, 'queued', null], [StationRecord::query()->count(), RecordImport::query()->value('state'), Station::query()->value('record_id')]);
+        $run = static fn () => app()->call((new ComputeZoneJob($computation->zone_id))->handle(...));
+        $states = [];
+        StationRecord::created(static function () use (&$states, $computation): void {
+            $states[] = [$computation->refresh()->state, $computation->attempts];
+            if (count($states) === 1) {
+                throw new RuntimeException('killed');
+            }
+        });
+        $run();
+        self::assertSame([['running', 1], ['running', 2]], $states, 'begun, left under way, and begun anew');
+        $run();
         StationRecord::flushEventListeners();
-        (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone(new ComputeClimate));
-        (new ComputeZoneJob($computation->id))->handle(new ImportRecord, new ComputeZone(new ComputeClimate));
         self::assertSame('done', $computation->refresh()->state);
         self::assertSame(1, StationRecord::query()->count());
     }

@@ -8,7 +8,6 @@ use Anthesis\Soil\Site as SoilSite;
 use App\Actions\SaveZone;
 use App\Models\Role;
 use App\Models\Site;
-use App\Models\Zone;
 use Tests\TestCase;
 
 final class SitesTest extends TestCase
@@ -18,7 +17,7 @@ final class SitesTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        app(SaveZone::class)->create($this->zoneValues());
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
     }
@@ -43,10 +42,10 @@ final class SitesTest extends TestCase
         $before = $this->soils()['raised bed'][100];
         $bed = Site::query()->where('name', 'raised bed')->firstOrFail();
         $changed = ['name' => 'raised bed', 'air' => 0, 'sun' => 6, 'rate' => 1.15, 'protection' => 0, 'offset' => 0.5, 'note' => 'Dark compost.'];
-        $site = $this->patchJson("/api/sites/{$bed->id}", $changed)->assertOk()->json('data');
+        $site = $this->patchJson("/api/sites/{$bed->id}", $changed + ['version' => 1])->assertOk()->json('data');
         self::assertSame([6, 2.8], [$site['sun'], $site['first_numbers']['sun']]);
         self::assertGreaterThan($before + 1.0, $this->soils()['raised bed'][100]);
-        $this->patchJson("/api/sites/{$bed->id}", $site['first_numbers'] + $changed)->assertOk();
+        $this->patchJson("/api/sites/{$bed->id}", $site['first_numbers'] + $changed + ['version' => 2])->assertOk();
         self::assertSame($before, $this->soils()['raised bed'][100]);
     }
 

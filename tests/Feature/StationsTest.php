@@ -8,7 +8,6 @@ use App\Actions\SaveZone;
 use App\Models\Computation;
 use App\Models\Role;
 use App\Models\Station;
-use App\Models\Zone;
 use Tests\TestCase;
 
 final class StationsTest extends TestCase
@@ -16,7 +15,7 @@ final class StationsTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        app(SaveZone::class)->create($this->zoneValues());
         $this->actingAs($this->person());
         // The primary station lacks the spring of 2005; a second one, 200 m higher and 1.3 °C cooler for it, has it.
         $text = (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'));
@@ -51,7 +50,7 @@ final class StationsTest extends TestCase
         $seasons = array_column($this->getJson('/api/zones/test-basin/climate')->json('data.climate.thresholds.1.seasons'), null, 'season');
         $filled = $seasons[2005]['last_date'];
         $text = (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'));
-        (new SaveZone)->execute(new Zone, $this->zoneValues('Whole Basin'));
+        app(SaveZone::class)->create($this->zoneValues('Whole Basin'));
         $this->post('/api/zones/whole-basin/record-imports', ['file' => $this->textFile($text)], ['Accept' => 'application/json'])->assertStatus(202);
         $whole = array_column($this->getJson('/api/zones/whole-basin/climate')->json('data.climate.thresholds.1.seasons'), null, 'season');
         self::assertSame($whole[2005]['last_date'], $filled);
@@ -60,9 +59,9 @@ final class StationsTest extends TestCase
     public function test_stations_are_put_in_order_named_and_set_aside_and_none_is_lost(): void
     {
         [$primary, $second] = $this->getJson('/api/zones/test-basin/stations')->json('data.stations');
-        $this->putJson('/api/zones/test-basin/stations', ['stations' => [['name' => 'Mast'] + $second, $primary]])->assertStatus(202);
+        $this->putOnZone('stations', ['stations' => [['name' => 'Mast'] + $second, $primary]])->assertStatus(202);
         self::assertSame(['Mast', 'Test Basin station'], array_column($this->getJson('/api/zones/test-basin/stations')->json('data.stations'), 'name'));
-        $this->putJson('/api/zones/test-basin/stations', ['stations' => [$primary]])->assertStatus(202);
+        $this->putOnZone('stations', ['stations' => [$primary]])->assertStatus(202);
         $data = $this->getJson('/api/zones/test-basin/stations')->json('data');
         self::assertSame([['Test Basin station'], ['Mast'], []], [array_column($data['stations'], 'name'), array_column($data['set_aside'], 'name'), $data['filled_in']]);
         self::assertSame(2, Station::query()->whereNotNull('record_id')->count());
@@ -71,7 +70,7 @@ final class StationsTest extends TestCase
     public function test_doubts_and_files_belong_to_their_station(): void
     {
         $second = Station::query()->where('rank', 2)->firstOrFail()->id;
-        $this->postJson('/api/zones/test-basin/quality', ['date' => '2005-04-10', 'element' => 'minimum', 'accepted' => false, 'note' => 'Sensor iced.', 'station' => $second])->assertStatus(202);
+        $this->postJson('/api/zones/test-basin/quality', ['date' => '2005-04-10', 'element' => 'minimum', 'accepted' => false, 'note' => 'Sensor iced.', 'replaces' => null, 'station' => $second])->assertStatus(202);
         self::assertCount(1, $this->getJson("/api/zones/test-basin/quality?station={$second}")->json('data.values'));
         self::assertCount(0, $this->getJson('/api/zones/test-basin/quality')->json('data.values'));
         self::assertSame(['Upper mast', 'Test Basin station'], array_column($this->getJson('/api/zones/test-basin/record-imports')->json('data'), 'station'));
@@ -80,9 +79,9 @@ final class StationsTest extends TestCase
 
     public function test_a_zone_leans_on_the_years_chosen(): void
     {
-        $this->putJson('/api/zones/test-basin/years', ['years' => 15])->assertStatus(202);
+        $this->putOnZone('years', ['years' => 15])->assertStatus(202);
         self::assertSame(15, $this->getJson('/api/zones/test-basin')->json('data.years'));
-        $this->putJson('/api/zones/test-basin/years', ['years' => 12])->assertUnprocessable()->assertJsonPath('errors.years.0', 'Choose all years, or the latest 30, 20, 15.');
+        $this->putOnZone('years', ['years' => 12])->assertUnprocessable()->assertJsonPath('errors.years.0', 'Choose all years, or the latest 30, 20, 15.');
         $period = $this->getJson('/api/zones/test-basin/climate?from=2003&to=2007')->assertOk()->json('data');
         self::assertSame([2003, 2004, 2005, 2006, 2007], array_column($period['climate']['thresholds'][1]['seasons'], 'season'));
         self::assertSame(5, $period['ruler']['seasons']);
@@ -93,13 +92,13 @@ final class StationsTest extends TestCase
     public function test_what_cannot_be_is_refused_in_words(): void
     {
         [$primary] = $this->getJson('/api/zones/test-basin/stations')->json('data.stations');
-        (new SaveZone)->execute(new Zone, $this->zoneValues('Other Basin'));
+        app(SaveZone::class)->create($this->zoneValues('Other Basin'));
         $this->putJson('/api/zones/other-basin/stations', ['stations' => [$primary]])->assertUnprocessable()
             ->assertJsonPath('errors', ['stations.0.id' => ['That station is not one of this zone’s. Load the page anew.']]);
-        $this->putJson('/api/zones/test-basin/stations', ['stations' => []])->assertUnprocessable();
-        $this->putJson('/api/zones/test-basin/stations', ['stations' => [['height_m' => 99999] + $primary]])->assertUnprocessable();
+        $this->putOnZone('stations', ['stations' => []])->assertUnprocessable();
+        $this->putOnZone('stations', ['stations' => [['height_m' => 99999] + $primary]])->assertUnprocessable();
         $this->actingAs($this->person(Role::Volunteer));
-        $this->putJson('/api/zones/test-basin/stations', ['stations' => [$primary]])->assertForbidden();
-        $this->putJson('/api/zones/test-basin/years', ['years' => 15])->assertForbidden();
+        $this->putOnZone('stations', ['stations' => [$primary]])->assertForbidden();
+        $this->putOnZone('years', ['years' => 15])->assertForbidden();
     }
 }

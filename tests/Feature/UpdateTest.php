@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Actions\SaveZone;
 use App\Models\Computation;
 use App\Models\User;
-use App\Models\Zone;
 use Database\Seeders\DatabaseSeeder;
 use Tests\TestCase;
 
@@ -15,7 +14,7 @@ final class UpdateTest extends TestCase
 {
     public function test_zones_whose_results_an_update_put_aside_are_computed_anew_when_it_starts(): void
     {
-        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        app(SaveZone::class)->create($this->zoneValues());
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         Computation::query()->update(['ruler_hash' => null]);

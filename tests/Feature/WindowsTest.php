@@ -10,7 +10,6 @@ use App\Models\CropChoice;
 use App\Models\Result;
 use App\Models\Role;
 use App\Models\Site;
-use App\Models\Zone;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 
@@ -19,7 +18,7 @@ final class WindowsTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        (new SaveZone)->execute(new Zone, $this->zoneValues());
+        app(SaveZone::class)->create($this->zoneValues());
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
     }
@@ -49,10 +48,10 @@ final class WindowsTest extends TestCase
         $reliable = $days('');
         self::assertGreaterThan($reliable, $days('?standard=bold'));
         self::assertLessThan($reliable, $days('?standard=cautious'));
-        $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'radiation'])->assertStatus(202);
+        $this->putOnZone('method', ['standard' => 'bold', 'light' => 'radiation'])->assertStatus(202);
         self::assertGreaterThan($reliable, $days(''));
         self::assertSame('bold', $this->radish()['method']['standard']);
-        $this->putJson('/api/zones/test-basin/method', ['standard' => 'rash', 'light' => 'radiation'])->assertUnprocessable();
+        $this->putOnZone('method', ['standard' => 'rash', 'light' => 'radiation'])->assertUnprocessable();
         $this->getJson('/api/zones/test-basin/windows?standard=rash')->assertUnprocessable();
     }
 
@@ -67,13 +66,13 @@ final class WindowsTest extends TestCase
 
     public function test_own_dates_stand_in_the_calendar_with_reason_and_author_until_undone(): void
     {
-        $own = ['school' => 'own', 'reason' => 'The club sows on the holiday.', 'windows' => [['route' => 'direct', 'first' => '02-10', 'last' => '02-20'], ['route' => 'direct', 'first' => '04-10', 'last' => '04-20']]];
+        $own = ['school' => 'own', 'reason' => 'The club sows on the holiday.', 'replaces' => null, 'windows' => [['route' => 'direct', 'first' => '02-10', 'last' => '02-20'], ['route' => 'direct', 'first' => '04-10', 'last' => '04-20']]];
         $data = $this->postJson('/api/zones/test-basin/windows/radish/choices', $own)->assertCreated()->json('data');
         self::assertSame(['own', '02-10', '02-20'], [$data['crop']['school'], $data['crop']['routes'][0]['windows'][0]['first'], $data['crop']['routes'][0]['windows'][0]['last']]);
         self::assertSame(['The club sows on the holiday.', 'Educator'], [$data['choice']['reason'], $data['choice']['by']]);
         self::assertSame(['Sow outdoors: on 11 of these 22 days fewer than half the years on record came to a harvest.'], $data['disagreements']);
 
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'Easier to explain.'])->assertCreated()
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'Easier to explain.', 'replaces' => $data['choice']['id']])->assertCreated()
             ->assertJsonPath('data.crop.school', 'count-back')->assertJsonPath('data.crop.routes.0.windows.0.first', '03-25');
         $id = CropChoice::query()->latest('id')->value('id');
         $this->deleteJson("/api/zones/test-basin/choices/{$id}")->assertOk()->assertJsonPath('data.crop.school', 'replay')->assertJsonPath('data.choice', null);
@@ -82,12 +81,12 @@ final class WindowsTest extends TestCase
 
     public function test_choices_without_reason_or_with_days_that_do_not_exist_are_refused(): void
     {
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => '', 'windows' => [['route' => 'direct', 'first' => '02-30', 'last' => '03-10']]])->assertUnprocessable()
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => '', 'replaces' => null, 'windows' => [['route' => 'direct', 'first' => '02-30', 'last' => '03-10']]])->assertUnprocessable()
             ->assertJsonPath('errors.reason.0', 'Say in a few words why, so that others can follow.')
             ->assertJsonFragment(['windows.0.first' => ['“02-30” is not a day of the year written as MM-DD.']]);
-        $this->postJson('/api/zones/test-basin/windows/unicorn/choices', ['school' => 'count-back', 'reason' => 'x'])->assertNotFound();
+        $this->postJson('/api/zones/test-basin/windows/unicorn/choices', ['school' => 'count-back', 'reason' => 'x', 'replaces' => null])->assertNotFound();
         $this->actingAs($this->person(Role::Volunteer));
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'x'])->assertForbidden();
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'x', 'replaces' => null])->assertForbidden();
         self::assertSame(0, CropChoice::query()->count());
     }
 
@@ -138,7 +137,7 @@ final class WindowsTest extends TestCase
     {
         $windows = $this->radish()['crop']['routes'][0]['windows'];
         $before = Result::query()->where('kind', Result::SHEET)->count();
-        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '45'], 'note' => 'Slower on our soils.'])->assertOk();
+        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '45'], 'note' => 'Slower on our soils.', 'version' => 1])->assertOk();
         self::assertSame($before + 1, Result::query()->where('kind', Result::SHEET)->count());
         self::assertNotEquals($windows, $this->radish()['crop']['routes'][0]['windows']);
     }
@@ -148,7 +147,7 @@ final class WindowsTest extends TestCase
         Queue::fake();
         $id = $this->postJson('/api/zones/test-basin/computations')->assertStatus(202)->json('data.id');
         $this->deleteJson("/api/computations/{$id}")->assertOk()->assertJsonPath('data.state', Computation::CANCELLED);
-        $job = new \App\Jobs\ComputeZoneJob($id);
+        $job = new \App\Jobs\ComputeZoneJob((int) Computation::query()->whereKey($id)->value('zone_id'));
         app()->call($job->handle(...));
         $this->getJson("/api/computations/{$id}")->assertJsonPath('data.state', Computation::CANCELLED);
         $this->getJson('/api/zones/test-basin/windows')->assertOk();
@@ -156,10 +155,10 @@ final class WindowsTest extends TestCase
 
     public function test_a_short_record_is_counted_back(): void
     {
-        (new SaveZone)->execute(new Zone, $this->zoneValues('Short Basin'));
+        app(SaveZone::class)->create($this->zoneValues('Short Basin'));
         $rows = array_filter(explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'))), static fn (string $l): bool => $l < '2006' || str_starts_with($l, 'date'));
         $this->post('/api/zones/short-basin/record-imports', ['file' => $this->textFile(implode("\n", $rows)."\n")], ['Accept' => 'application/json'])->assertStatus(202);
         $data = $this->getJson('/api/zones/short-basin/windows')->assertOk()->json('data');
-        self::assertSame(['count-back', 'count-back'], [$data['method']['school'], $data['crops'][0]['school']]);
+        self::assertSame(['count-back', 'count-back', []], [$data['method']['school'], $data['crops'][0]['school'], $data['standards']]);
     }
 }

@@ -20,7 +20,7 @@ final class ZoneTest extends TestCase
             ->assertJsonPath('data.settlements.0', ['name' => 'Fennick', 'postcode' => null])
             ->assertJsonPath('data.record', null)
             ->assertJsonPath('data.edition', null);
-        $this->postJson('/api/zones', $this->zoneValues('Équateur 0', 0))->assertCreated()
+        $this->postJson('/api/zones', ['far_off' => true] + $this->zoneValues('Équateur 0', 0))->assertCreated()
             ->assertJsonPath('data.slug', 'equateur-0')->assertJsonPath('data.hemisphere', 'north');
     }
 
@@ -30,9 +30,9 @@ final class ZoneTest extends TestCase
         $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
         $values = $this->zoneValues('New Name');
         $values['settlements'] = [['name' => 'Saddlewick', 'postcode' => '70122']];
-        $this->patchJson('/api/zones/test-basin', $values)->assertOk()->assertJsonPath('data.name', 'New Name');
+        $this->editZone($values)->assertOk()->assertJsonPath('data.name', 'New Name');
         self::assertSame(['Saddlewick'], Settlement::query()->pluck('name')->all());
-        $this->patchJson('/api/zones/test-basin', $values)->assertOk();
+        $this->editZone($values)->assertOk();
         $this->getJson('/api/zones/nowhere')->assertNotFound();
     }
 

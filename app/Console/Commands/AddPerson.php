@@ -16,13 +16,16 @@ use function Laravel\Prompts\text;
 /** Makes a person who may log in: on a bare installation the first administrator. Asks for what is not given; never for a password on the command line. */
 class AddPerson extends Command
 {
-    protected $signature = 'anthesis:add-person {--name=} {--email=} {--role=} {--password-stdin : read the password from the first line of standard input}';
+    protected $signature = 'anthesis:add-person {--name=} {--email=} {--role=} {--only-first : do nothing where there is somebody already} {--password-stdin : read the password from the first line of standard input}';
 
     protected $description = 'Add a person who may log in (the first one is an administrator)';
 
     public function handle(): int
     {
         $first = User::query()->doesntExist();
+        if ($this->option('only-first') && ! $first) {
+            return self::SUCCESS;
+        }
         $name = $this->option('name') ?? text('Name', required: true);
         $email = $this->option('email') ?? text('E-mail', required: true);
         $role = $this->option('role') ?? ($first ? Role::Administrator->value : select('Role', array_column(Role::cases(), 'value')));

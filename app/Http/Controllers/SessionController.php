@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Resources\SessionResource;
+use Database\Seeders\DemoSeeder;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
@@ -22,15 +23,19 @@ class SessionController
 
     public function store(Request $request): SessionResource
     {
-        $credentials = $request->validate(['email' => ['required', 'email'], 'password' => ['required', 'string']]);
+        $credentials = $request->validate(['email' => ['required', 'email', 'max:255'], 'password' => ['required', 'string', 'max:1000']]);
         // Only tries that fail count, for this address from this place.
         $tries = 'login|'.mb_strtolower($credentials['email']).'|'.$request->ip();
         if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
             abort(429, 'Too many tries. Wait '.RateLimiter::availableIn($tries).' seconds and try again.');
         }
+        if (! config('anthesis.demonstration') && $credentials['password'] === DemoSeeder::PASSWORD) {
+            RateLimiter::hit($tries);
+            throw ValidationException::withMessages(['password' => 'The password of the demonstration is known to everybody and is not taken here. Ask your administrator for one of your own.']);
+        }
         if (! Auth::attempt($credentials)) {
             RateLimiter::hit($tries);
-            throw ValidationException::withMessages(['email' => 'Address and password do not belong together.']);
+            throw ValidationException::withMessages(['email' => 'E-mail or password is wrong.']);
         }
         RateLimiter::clear($tries);
         $request->session()->regenerate();

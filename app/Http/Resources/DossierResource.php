@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Anthesis\Calendar\CropDossier;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\WindowDifference;
 use App\Models\Crop;

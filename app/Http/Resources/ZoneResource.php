@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Anthesis\Calendar\CropDossier;
 use App\Models\Settlement;
 use App\Models\Station;
 use App\Models\Zone;
@@ -34,6 +35,8 @@ class ZoneResource extends JsonResource
             'record' => $this->record($zone),
             'years' => $zone->years,
             'stale' => $zone->isStale(),
+            'cold_seasons' => $zone->currentComputation?->cold_seasons,
+            'short_record' => ($zone->currentComputation->method['school'] ?? null) === CropDossier::COUNT_BACK,
             'standard' => $zone->standard,
             'light' => $zone->light,
             'edition' => $zone->currentEdition === null ? null : new EditionResource($zone->currentEdition->setRelation('zone', $zone)),

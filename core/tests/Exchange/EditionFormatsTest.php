@@ -67,7 +67,7 @@ final class EditionFormatsTest extends TestCase
         $feed = EditionICalendar::write(self::edition('north', ['radish'], name: "Basin\rBEGIN:VEVENT\rSUMMARY:forged\r\nX: 1\nY\x00\x07"));
         self::assertSame(0, preg_match('/\r(?!\n)|(?<!\r)\n|\x00|\x07/', $feed));
         $calendar = Reader::read($feed);
-        self::assertSame(["Radish: sow outdoors"], array_map(static fn ($e): string => (string) $e->SUMMARY, $calendar->select('VEVENT')));
+        self::assertSame(['Radish: sow outdoors'], array_map(static fn ($e): string => (string) $e->SUMMARY, $calendar->select('VEVENT')));
         self::assertStringStartsWith("Basin\nBEGIN:VEVENT\nSUMMARY:forged\nX: 1\nY", (string) $calendar->select('VEVENT')[0]->LOCATION);
     }
 

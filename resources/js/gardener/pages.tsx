@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { dateInWords, inWords, joined, spanInShort, spanInWords, type MonthDay, type Span } from '../charts/days';
 import { DerivationTable, type Line } from '../charts/DerivationTable';
 import { HATCH, Hatches, OUTCOMES, REASONS, Swatch } from '../charts/Hatches';
@@ -12,6 +12,8 @@ type Common = {
     zone: { slug: string; name: string; district: string; hemisphere: string; height_m: number };
     edition: { number: number; published_on: string; published_by: string; note: string; checksum: string };
     guidance: string;
+    /** said where the record is short */
+    first_guess: string | null;
 };
 type Freeze = {
     threshold: string;
@@ -54,6 +56,8 @@ export type WeekProps = Common & {
         }[];
     };
     cautions: Record<string, string[]>;
+    /** what opens in the next week in which something does, where this one has nothing to do */
+    opens_next: { crop: string; name: string; act: string; opens: MonthDay; week: number }[];
     previous: number;
     next: number;
     frost: string;
@@ -165,7 +169,15 @@ function Frame({
                     <a href="/">Other zones</a>
                 </nav>
             </header>
-            <main>{children}</main>
+            <main>
+                {common.first_guess !== null && (
+                    <p className="warning" role="note">
+                        {common.first_guess} The weather record of this place is short; its dates are counted back from
+                        the freezes so far and may move by weeks.
+                    </p>
+                )}
+                {children}
+            </main>
             <footer>
                 <p>{common.guidance}</p>
                 <p className="take">
@@ -211,21 +223,42 @@ function Week(props: WeekProps) {
                 </a>
             </nav>
             {week.tasks.length === 0 && (
-                <p>
-                    Nothing to sow or set out this week. <a href={base}>See the whole year</a> for what opens next.
-                </p>
+                <>
+                    <p>Nothing to sow or set out this week.</p>
+                    {props.opens_next.length > 0 && (
+                        <section>
+                            <h2>What opens next</h2>
+                            <ul className="tasks">
+                                {props.opens_next.map((task) => (
+                                    <li key={task.crop + task.act}>
+                                        <a href={`${base}/crops/${task.crop}`}>{task.name}</a>
+                                        <span>
+                                            {task.act}, from {inWords(task.opens)}
+                                        </span>
+                                    </li>
+                                ))}
+                            </ul>
+                        </section>
+                    )}
+                    <p>
+                        <a href={base}>The whole year</a>
+                    </p>
+                </>
             )}
             {closing.length > 0 && (
-                <p className="closing">
-                    Last chance:{' '}
-                    {closing
-                        .map(
-                            (task) =>
-                                `${task.name.toLowerCase()} (${task.act}, to ${inWords(task.closes ?? week.last)})`,
-                        )
-                        .join('; ')}
-                    .
-                </p>
+                <section className="closing">
+                    <h2>Last chance</h2>
+                    <ul className="tasks">
+                        {closing.map((task) => (
+                            <li key={task.crop + task.act + task.opens}>
+                                <a href={`${base}/crops/${task.crop}`}>{task.name}</a>
+                                <span className="soon">
+                                    {task.act} to {inWords(task.closes ?? week.last)}
+                                </span>
+                            </li>
+                        ))}
+                    </ul>
+                </section>
             )}
             <div className="groups">
                 {GROUPS.map(([act, title]) => {
@@ -313,9 +346,6 @@ function ZoneChart({ ruler, routes, label }: { ruler: RulerData; routes: Route[]
 }
 
 function Calendar(props: CalendarProps) {
-    const [asked, setAsked] = useState('');
-    const plain = asked.trim().toLowerCase();
-    const crops = props.crops.filter((crop) => crop.name.toLowerCase().includes(plain));
     const light = props.ruler.freezes.find((freeze) => freeze.threshold === 'light-freeze');
     return (
         <Frame common={props} here="calendar">
@@ -346,9 +376,9 @@ function Calendar(props: CalendarProps) {
                     Blue: chance of freeze. Red: days of 30 °C. Line: soil at 5 cm. Ticks: hours of daylight.
                 </p>
             </div>
-            <p className="find filter">
+            <p className="find filter" hidden>
                 <label htmlFor="crop">Find a crop</label>
-                <input id="crop" type="search" value={asked} onChange={(event) => setAsked(event.target.value)} />
+                <input id="crop" type="search" />
             </p>
             <table className="ruled calendar">
                 <thead>
@@ -361,11 +391,11 @@ function Calendar(props: CalendarProps) {
                     </tr>
                 </thead>
                 <tbody>
-                    {crops.map((crop) => {
+                    {props.crops.map((crop) => {
                         const direct = crop.routes.find((route) => route.route === 'direct');
                         const transplant = crop.routes.find((route) => route.route === 'transplant');
                         return (
-                            <tr key={crop.slug}>
+                            <tr key={crop.slug} data-name={crop.name.toLowerCase()}>
                                 <th scope="row">
                                     <a href={`${props.base}/crops/${crop.slug}`}>{crop.name}</a>
                                 </th>
@@ -392,7 +422,9 @@ function Calendar(props: CalendarProps) {
                     })}
                 </tbody>
             </table>
-            {crops.length === 0 && <p role="status">No crop here is called that.</p>}
+            <p role="status" className="no-crop" hidden>
+                No crop here is called that.
+            </p>
         </Frame>
     );
 }

@@ -1,4 +1,4 @@
-import { renderToString } from 'react-dom/server';
+import { renderToStaticMarkup } from 'react-dom/server';
 import { GardenerPage, type PageData } from './pages';
 
 // Reads a JSON list of pages from standard input and writes a JSON list of their HTML to standard output.
@@ -6,5 +6,5 @@ const chunks: Buffer[] = [];
 process.stdin.on('data', (chunk: Buffer) => chunks.push(chunk));
 process.stdin.on('end', () => {
     const pages = JSON.parse(Buffer.concat(chunks).toString('utf8')) as PageData[];
-    process.stdout.write(JSON.stringify(pages.map((data) => renderToString(<GardenerPage data={data} />))));
+    process.stdout.write(JSON.stringify(pages.map((data) => renderToStaticMarkup(<GardenerPage data={data} />))));
 });
