@@ -63,19 +63,28 @@ abstract class TestCase extends FrameworkTestCase
         return UploadedFile::fake()->createWithContent($name, $text);
     }
 
-    /** @param  array<string, mixed>  $values  without the version, which is the one the zone has */
+    /**
+     * @param  array<string, mixed>  $values  without the version, which is the one the zone has
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
     protected function editZone(array $values, string $slug = 'test-basin'): TestResponse
     {
         return $this->patchJson("/api/zones/{$slug}", $values + ['version' => Zone::query()->where('slug', $slug)->value('version')]);
     }
 
-    /** @param  array<string, mixed>  $values */
+    /**
+     * @param  array<string, mixed>  $values
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
     protected function putOnZone(string $what, array $values, string $slug = 'test-basin'): TestResponse
     {
         return $this->putJson("/api/zones/{$slug}/{$what}", $values + ['version' => Zone::query()->where('slug', $slug)->value('version')]);
     }
 
-    /** @param  array<string, mixed>  $more */
+    /**
+     * @param  array<string, mixed>  $more
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
     protected function publish(string $note = 'The first edition.', array $more = [], string $slug = 'test-basin'): TestResponse
     {
         return $this->postJson("/api/zones/{$slug}/editions", $more + ['note' => $note, 'key' => uniqid('key-')]);

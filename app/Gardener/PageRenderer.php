@@ -47,7 +47,8 @@ final class PageRenderer
         if (! is_file(self::path())) {
             throw new RuntimeException('The gardener’s pages are not built. Run: npm run build');
         }
-        $result = Process::timeout(300)
+        // React checks and warns unless told that this is no development.
+        $result = Process::timeout(300)->env(['NODE_ENV' => 'production'])
             ->input('['.implode(',', array_map(static fn (Page $p): string => $p->json(), $pages)).']')
             ->run([(string) config('anthesis.node'), self::path()]);
         if ($result->failed()) {

@@ -14,6 +14,7 @@ use App\Models\Zone;
 use App\Support\NamedLock;
 use App\Support\ZoneRecord;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
 
@@ -55,16 +56,21 @@ final class ComputeZoneJob implements ShouldQueue
         } finally {
             $lock->release();
         }
-        if ($this->next() !== null) {
-            // It came between the last look and the release of the lock.
+        // One may have come between the last look and the release of the lock.
+        if ($this->waiting()->exists()) {
             self::dispatch($this->zoneId);
         }
     }
 
     private function next(): ?Computation
     {
-        return Computation::query()->where('zone_id', $this->zoneId)->whereIn('state', [Computation::QUEUED, Computation::RUNNING])
-            ->orderByRaw('site_id IS NOT NULL, id')->first();
+        return $this->waiting()->orderByRaw('site_id IS NOT NULL, id')->first();
+    }
+
+    /** @return Builder<Computation> */
+    private function waiting(): Builder
+    {
+        return Computation::query()->where('zone_id', $this->zoneId)->whereIn('state', [Computation::QUEUED, Computation::RUNNING]);
     }
 
     private function work(Computation $computation, ImportRecord $import, ComputeZone $compute): void

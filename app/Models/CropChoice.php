@@ -39,7 +39,7 @@ class CropChoice extends Model
         return $this->belongsTo(User::class);
     }
 
-    /** @return Builder<static> those that hold in a zone */
+    /** @return Builder<self> those that hold in a zone */
     public static function holdingIn(Zone $zone): Builder
     {
         $choices = self::query()->with('user')->where('zone_id', $zone->id);

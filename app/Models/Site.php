@@ -41,7 +41,7 @@ class Site extends Model
         return $this->belongsTo(Zone::class);
     }
 
-    /** @return Builder<static> those of every zone in their order, then the zone's own */
+    /** @return Builder<self> those of every zone in their order, then the zone's own */
     public static function seenIn(Zone $zone): Builder
     {
         $sites = self::query();

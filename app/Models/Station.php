@@ -51,7 +51,7 @@ class Station extends Model
         return $decisions;
     }
 
-    /** @return Builder<static> the stations a zone uses, the primary one first, with their records */
+    /** @return Builder<self> the stations a zone uses, the primary one first, with their records */
     public static function usedBy(Zone $zone): Builder
     {
         $stations = self::query()->with('record')->where('zone_id', $zone->id);
