@@ -87,7 +87,10 @@ class CleanInput
 
     private function refuse(string $field, string $words): never
     {
+        if (! request()->expectsJson() && ! request()->is('api/*')) {
+            abort(400, 'What is asked in the address cannot be read.');
+        }
         $name = mb_substr(str_replace(['_', '.'], ' ', mb_scrub($field, 'UTF-8')), 0, 80);
-        throw ValidationException::withMessages([mb_scrub($field, 'UTF-8') => "The field “{$name}” {$words}"])->redirectTo('/');
+        throw ValidationException::withMessages([mb_scrub($field, 'UTF-8') => "The field “{$name}” {$words}"]);
     }
 }
