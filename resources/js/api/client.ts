@@ -25,12 +25,18 @@ export type CropSheet = Schema['CropSheet'];
 export type RecordPreview = Schema['RecordPreview'];
 export type Computation = Schema['Computation'];
 
+export type Change = { field: string; was: unknown; is: unknown; by: string; at: string };
+
 /** A refusal of the server, in its own words. */
 export class Refusal extends Error {
     constructor(
         message: string,
         readonly status: number,
         readonly errors: Record<string, string[]> = {},
+        /** of a station file: its columns, as far as they were understood */
+        readonly columns: string[] = [],
+        /** what somebody else has changed since the version this was made on */
+        readonly changed: Change[] = [],
     ) {
         super(message);
     }
@@ -45,6 +51,8 @@ export async function taken<T>(answer: Promise<Answer<{ data: T }>>): Promise<T>
     const body = (typeof error === 'object' && error !== null ? error : {}) as {
         message?: string;
         errors?: Record<string, string[]>;
+        columns?: string[];
+        changed?: Change[];
     };
     const words =
         response.status === 419 ? 'The page was open too long. Load it again and repeat what you did.' : body.message;
@@ -52,6 +60,8 @@ export async function taken<T>(answer: Promise<Answer<{ data: T }>>): Promise<T>
         words || `The server answered ${response.status}. Try again in a moment.`,
         response.status,
         body.errors,
+        body.columns,
+        body.changed,
     );
 }
 
@@ -67,6 +77,12 @@ export type ReadingChoices = {
     /** the file takes the place of the record in use; else it updates it */
     replace?: boolean;
     columns?: { date: number; minimum: number; maximum: number };
+    /** the column that names places; −1: none does; left out: as found */
+    places?: number;
+    /** import it although most of it contradicts itself or the record in use */
+    confirmed?: boolean;
+    /** the same request sent again under it is carried out once */
+    key?: string;
 };
 
 /** A file in a request; openapi-fetch has no types for multipart bodies. */
@@ -85,6 +101,9 @@ export function stationFile(file: File, choices: ReadingChoices): FormData {
         if (choices.station_height_m !== undefined) form.set('station_height_m', String(choices.station_height_m));
     }
     if (choices.replace) form.set('replace', '1');
+    if (choices.places !== undefined) form.set('places', String(choices.places));
+    if (choices.confirmed) form.set('confirmed', '1');
+    if (choices.key) form.set('key', choices.key);
     for (const [what, column] of Object.entries(choices.columns ?? {})) form.set(`columns[${what}]`, String(column));
     return form;
 }

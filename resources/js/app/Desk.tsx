@@ -5,6 +5,7 @@ import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'reac
 import { api } from '../api/client';
 import { useSession, useZone } from './data';
 import { useKeys } from './keyboard';
+import { degrees } from './place';
 
 const SCREENS = [
     { path: 'record', name: 'Record', key: 'r' },
@@ -149,8 +150,4 @@ export function Desk() {
             </Modal>
         </>
     );
-}
-
-export function degrees(latitude: number): string {
-    return `${Math.abs(latitude)}° ${latitude < 0 ? 'S' : 'N'}`;
 }

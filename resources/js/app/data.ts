@@ -41,8 +41,16 @@ export function useZone(zone: string | undefined) {
     return useQuery({
         queryKey: ['zone', zone],
         enabled: zone !== undefined,
+        // While it is being computed, by whomever, it is looked at again.
+        refetchInterval: (query) =>
+            ['queued', 'running'].includes(query.state.data?.computation?.state ?? '') ? 2000 : false,
         queryFn: () => taken(api.GET('/api/zones/{zone}', { params: { path: { zone: zone ?? '' } } })),
     });
+}
+
+/** After a refusal of a stale edit, what others made of it is fetched, so that the form can go on from there. */
+function whenStale(error: Error, refetch: () => unknown) {
+    if (error instanceof Refusal && error.status === 409) void refetch();
 }
 
 type ZoneValues = NonNullable<paths['/api/zones']['post']['requestBody']>['content']['application/json'];
@@ -59,8 +67,14 @@ export function useSaveZone(slug: string | undefined) {
             ),
         onSuccess: (saved) => {
             queries.setQueryData(['zone', saved.slug], saved);
-            return queries.invalidateQueries({ queryKey: ['zones'] });
+            // A zone that was moved has other windows and another climate.
+            return Promise.all([
+                queries.invalidateQueries({ queryKey: ['zones'] }),
+                queries.invalidateQueries({ queryKey: ['windows', saved.slug] }),
+                queries.invalidateQueries({ queryKey: ['climate', saved.slug] }),
+            ]);
         },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', slug] })),
     });
 }
 
@@ -140,7 +154,12 @@ export function useCropComparison(zone: string, crop: string, standard?: Schema[
 }
 
 type Choice = Schema['School'] extends infer School
-    ? | { school: School; reason: string; windows?: { route: 'direct' | 'transplant'; first: string; last: string }[] }
+    ? | {
+            school: School;
+            reason: string;
+            replaces: number | null;
+            windows?: { route: 'direct' | 'transplant'; first: string; last: string }[];
+        }
       | { undo: number }
     : never;
 
@@ -160,6 +179,7 @@ export function useChoice(zone: string, crop: string) {
                       }),
             ),
         onSuccess: () => queries.invalidateQueries({ queryKey: ['windows', zone] }),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['windows', zone] })),
     });
 }
 
@@ -184,12 +204,13 @@ export function useCancel() {
 export function useChooseMethod(zone: string, onComputing: (computation: number) => void) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (method: { standard: Schema['Standard']; light: Schema['Light'] }) =>
+        mutationFn: (method: { standard: Schema['Standard']; light: Schema['Light']; version: number }) =>
             taken(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
         onSuccess: async (computation) => {
             await queries.invalidateQueries({ queryKey: ['zone', zone] });
             onComputing(computation.id);
         },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', zone] })),
     });
 }
 
@@ -231,18 +252,25 @@ function forgetCrops(queries: ReturnType<typeof useQueryClient>) {
 export function useSaveCrop(crop: string) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (body: { cells: Cells; note: string }) =>
+        mutationFn: (body: { cells: Cells; note: string; version: number }) =>
             taken(api.PATCH('/api/crops/{crop}', { params: { path: { crop } }, body })),
         onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
 
 export function useRevertCrop(crop: string) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (revision: number) =>
-            taken(api.POST('/api/crops/{crop}/revisions/{revision}', { params: { path: { crop, revision } } })),
+        mutationFn: ({ revision, version }: { revision: number; version: number }) =>
+            taken(
+                api.POST('/api/crops/{crop}/revisions/{revision}', {
+                    params: { path: { crop, revision } },
+                    body: { version },
+                }),
+            ),
         onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
 
@@ -255,10 +283,11 @@ export function useImportCrops() {
             return taken(api.POST('/api/crops', asForm(body)));
         },
         onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
 
-type VarietyValues = { id?: number; name: string; cells: Cells; tags: string[] };
+type VarietyValues = { id?: number; version?: number; name: string; cells: Cells; tags: string[] };
 
 export function useSaveVariety(crop: string) {
     const queries = useQueryClient();
@@ -273,6 +302,7 @@ export function useSaveVariety(crop: string) {
                       }),
             ),
         onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
 
@@ -282,6 +312,7 @@ export function useTakeOutVariety(crop: string) {
         mutationFn: (variety: number) =>
             taken(api.DELETE('/api/crops/{crop}/varieties/{variety}', { params: { path: { crop, variety } } })),
         onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
 
@@ -404,7 +435,14 @@ export function useCalibration(zone: string, file: File | null, site: number | u
 }
 
 type Decision =
-    | { date: string; element: 'minimum' | 'maximum'; accepted: boolean; note: string; station?: number }
+    | {
+          date: string;
+          element: 'minimum' | 'maximum';
+          accepted: boolean;
+          note: string;
+          replaces: number | null;
+          station?: number;
+      }
     | { undo: number };
 
 /** Decides on a value, or undoes a decision; tells which computation follows. */
@@ -423,39 +461,54 @@ export function useDecision(zone: string, onComputing: (computation: number) => 
             await queries.invalidateQueries({ queryKey: ['quality', zone] });
             onComputing(computation.id);
         },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['quality', zone] })),
     });
 }
 
 export function useSaveStations(zone: string, onComputing: (computation: number) => void) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (stations: Schema['Station'][]) =>
-            taken(api.PUT('/api/zones/{zone}/stations', { params: { path: { zone } }, body: { stations } })),
+        mutationFn: (body: { stations: Schema['Station'][]; version: number }) =>
+            taken(api.PUT('/api/zones/{zone}/stations', { params: { path: { zone } }, body })),
         onSuccess: async (computation) => {
-            await queries.invalidateQueries({ queryKey: ['stations', zone] });
+            await Promise.all([
+                queries.invalidateQueries({ queryKey: ['stations', zone] }),
+                queries.invalidateQueries({ queryKey: ['zone', zone] }),
+            ]);
             onComputing(computation.id);
         },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['stations', zone] })),
     });
 }
 
 export function useChooseYears(zone: string, onComputing: (computation: number) => void) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (years: number | null) =>
+        mutationFn: ({ years, version }: { years: number | null; version: number }) =>
             taken(
                 api.PUT('/api/zones/{zone}/years', {
                     params: { path: { zone } },
-                    body: { years: years as 30 | 20 | 15 | null },
+                    body: { years: years as 30 | 20 | 15 | null, version },
                 }),
             ),
         onSuccess: async (computation) => {
-            await queries.invalidateQueries({ queryKey: ['zone', zone] });
+            await Promise.all([
+                queries.invalidateQueries({ queryKey: ['stations', zone] }),
+                queries.invalidateQueries({ queryKey: ['zone', zone] }),
+            ]);
             onComputing(computation.id);
         },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', zone] })),
     });
 }
 
-type SiteValues = Schema['SiteNumbers'] & { id?: number; name: string; zone: string | null; note: string };
+type SiteValues = Schema['SiteNumbers'] & {
+    id?: number;
+    version?: number;
+    name: string;
+    zone: string | null;
+    note: string;
+};
 
 /** Adds a site, or saves a changed one; every zone may be computed anew for it. */
 export function useSaveSite() {
@@ -468,6 +521,7 @@ export function useSaveSite() {
                     : api.PATCH('/api/sites/{site}', { params: { path: { site: id } }, body }),
             ),
         onSuccess: () => queries.invalidateQueries(),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['sites'] })),
     });
 }
 
@@ -482,12 +536,30 @@ export function useTakeOutSite() {
     });
 }
 
+/** Publishes; tells which publication to follow. */
 export function usePublish(zone: string) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (note: string) =>
-            taken(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body: { note } })),
-        onSuccess: () => forgetZone(queries, zone),
+        mutationFn: (body: { note: string; key: string; even_unchanged: boolean }) =>
+            taken(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body })),
+        onSuccess: (publication) => queries.setQueryData(['publication', publication.id], publication),
+    });
+}
+
+/** Follows the making of an edition's pages until it is in force, then lets everything of its zone be fetched anew. */
+export function usePublication(zone: string, id: number | null) {
+    const queries = useQueryClient();
+    return useQuery({
+        queryKey: ['publication', id],
+        enabled: id !== null,
+        refetchInterval: (query) => (['done', 'failed'].includes(query.state.data?.state ?? '') ? false : 400),
+        queryFn: async () => {
+            const publication = await taken(
+                api.GET('/api/publications/{publication}', { params: { path: { publication: id ?? 0 } } }),
+            );
+            if (publication.state === 'done') await forgetZone(queries, zone);
+            return publication;
+        },
     });
 }
 

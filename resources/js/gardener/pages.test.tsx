@@ -1,6 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { renderToString } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
+import { filterCrops } from './filter';
 import { GardenerPage, type PageData } from './pages';
 
 const year = Array.from({ length: 365 }, (_, i) => i / 365);
@@ -9,6 +10,7 @@ const common = {
     zone: { slug: 'test', name: 'Test Bench', district: 'District', hemisphere: 'north', height_m: 400 },
     edition: { number: 2, published_on: '2026-05-12', published_by: 'W', note: 'A note.', checksum: 'ab'.repeat(32) },
     guidance: 'Guidance, not warranty.',
+    first_guess: null,
 };
 const task = {
     crop: 'kale',
@@ -25,6 +27,8 @@ const week = (tasks: (typeof task)[]): PageData => ({
         ...common,
         week: { week: 19, first: '05-07', last: '05-13', tasks },
         cautions: { kale: ['Take care with it.'] },
+        opens_next:
+            tasks.length > 0 ? [] : [{ crop: 'radish', name: 'Radish', act: 'sow outdoors', opens: '05-20', week: 20 }],
         previous: 18,
         next: 20,
         frost: 'In 3 of 29 seasons.',
@@ -75,7 +79,7 @@ const calendar: PageData = {
 describe('gardener’s pages', () => {
     it('name what closes, with its caution, and where the neighbouring weeks are', () => {
         const html = renderToString(<GardenerPage data={week([task])} />).replaceAll('<!-- -->', '');
-        expect(html).toContain('Last chance: kale (sow outdoors, to 14 May).');
+        expect(html).toMatch(/Last chance<\/h2>.*Kale<\/a>.*sow outdoors to 14 May/);
         expect(html).toContain('Take care with it.');
         expect(html).toContain('href="/zones/test/weeks/18"');
         expect(html).toContain('to 14 May');
@@ -85,21 +89,36 @@ describe('gardener’s pages', () => {
     it('say the next step when there is nothing to do', () => {
         const html = renderToString(<GardenerPage data={week([])} />);
         expect(html).toContain('Nothing to sow or set out this week.');
+        expect(html.replaceAll('<!-- -->', '')).toContain('sow outdoors, from 20 May');
         expect(html).not.toContain('Take care');
     });
 
     it('show a crop in the columns of its routes, and find it by a part of its name', () => {
         render(<GardenerPage data={calendar} />);
+        filterCrops(document);
         const cells = [...document.querySelectorAll('tbody tr')].map((row) =>
             [...row.querySelectorAll('td')].map((cell) => cell.textContent),
         );
         expect(cells[0]).toEqual(['', '25 Mar to 8 Sep', '', '']);
         expect(cells[1]).toEqual(['25 Feb to 11 Aug', '', '25 Mar to 8 Sep', '17 Jun to 10 Nov']);
         expect(document.body.textContent).toContain('Last freeze: 29 April (1 year in 2 later). First freeze: none.');
-        fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'KAL' } });
-        expect([...document.querySelectorAll('tbody th')].map((cell) => cell.textContent)).toEqual(['Kale']);
-        fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'moon' } });
+        fireEvent.input(screen.getByLabelText('Find a crop'), { target: { value: 'KAL' } });
+        const seen = () => [...document.querySelectorAll('tbody tr:not([hidden]) th')].map((cell) => cell.textContent);
+        expect(seen()).toEqual(['Kale']);
+        fireEvent.input(screen.getByLabelText('Find a crop'), { target: { value: 'moon' } });
+        expect(seen()).toEqual([]);
         expect(screen.getByRole('status').textContent).toBe('No crop here is called that.');
+    });
+
+    it('say on every page when they stand on a short record', () => {
+        const short = { ...common, first_guess: 'From 3 cold seasons: a first guess.' };
+        for (const data of [week([task]), calendar] as PageData[]) {
+            const html = renderToString(
+                <GardenerPage data={{ ...data, props: { ...data.props, ...short } } as PageData} />,
+            );
+            expect(html).toContain('From 3 cold seasons: a first guess.');
+            expect(renderToString(<GardenerPage data={data} />)).not.toContain('first guess');
+        }
     });
 
     it('tell a gardener whose place is not known what to do', () => {

@@ -1,6 +1,6 @@
 import { Button, Group, TextInput } from '@mantine/core';
 import { useDebouncedValue, useElementSize } from '@mantine/hooks';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
 import { useCrop, useCropTrial, useRevertCrop, useSaveCrop, useZones } from '../../app/data';
 import { Problem } from '../../app/Problem';
@@ -24,7 +24,6 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
     const computed = (zones ?? []).filter((z) => z.record);
     const at = zone || computed[0]?.slug || '';
     const trial = useCropTrial(slug, at, mayEdit ? tried : {});
-    useEffect(() => setChanges({}), [crop]);
     if (!crop) return null;
     const errors = {
         ...(trial.error instanceof Refusal ? trial.error.errors : {}),
@@ -49,7 +48,15 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
             <form
                 onSubmit={(event) => {
                     event.preventDefault();
-                    save.mutate({ cells: Object.fromEntries(changed), note }, { onSuccess: () => setNote('') });
+                    save.mutate(
+                        { cells: Object.fromEntries(changed), note, version: crop.version },
+                        {
+                            onSuccess: () => {
+                                setNote('');
+                                setChanges({});
+                            },
+                        },
+                    );
                 }}
             >
                 {changed.length > 0 && (
@@ -74,7 +81,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                 Save
                             </Button>
                             <Button size="xs" variant="subtle" color="gray" onClick={() => setChanges({})}>
-                                Leave it
+                                Cancel
                             </Button>
                         </Group>
                     </div>
@@ -84,21 +91,30 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                     <fieldset key={section.title}>
                         <legend>{section.title}</legend>
                         <div className="cells">
-                            {section.columns.map((column) => (
-                                <TextInput
-                                    key={column.column}
-                                    size="xs"
-                                    label={column.label}
-                                    description={[column.unit, column.help].filter(Boolean).join('; ') || undefined}
-                                    inputWrapperOrder={['label', 'input', 'description', 'error']}
-                                    readOnly={!mayEdit}
-                                    value={changes[column.column] ?? crop.cells[column.column] ?? ''}
-                                    error={errors[`cells.${column.column}`]?.[0]}
-                                    onChange={(event) =>
-                                        setChanges({ ...changes, [column.column]: event.currentTarget.value })
-                                    }
-                                />
-                            ))}
+                            {section.columns.map((column) =>
+                                mayEdit ? (
+                                    <TextInput
+                                        key={column.column}
+                                        size="xs"
+                                        label={column.label}
+                                        description={[column.unit, column.help].filter(Boolean).join('; ') || undefined}
+                                        inputWrapperOrder={['label', 'input', 'description', 'error']}
+                                        value={changes[column.column] ?? crop.cells[column.column] ?? ''}
+                                        error={errors[`cells.${column.column}`]?.[0]}
+                                        onChange={(event) =>
+                                            setChanges({ ...changes, [column.column]: event.currentTarget.value })
+                                        }
+                                    />
+                                ) : (
+                                    <p key={column.column}>
+                                        <strong>{column.label}</strong> {crop.cells[column.column] || '–'}
+                                        <br />
+                                        <small className="hint">
+                                            {[column.unit, column.help].filter(Boolean).join('; ')}
+                                        </small>
+                                    </p>
+                                ),
+                            )}
                         </div>
                     </fieldset>
                 ))}
@@ -123,7 +139,9 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                         <button
                                             type="button"
                                             className="plain"
-                                            onClick={() => revert.mutate(revision.id)}
+                                            onClick={() =>
+                                                revert.mutate({ revision: revision.id, version: crop.version })
+                                            }
                                         >
                                             take it back
                                         </button>

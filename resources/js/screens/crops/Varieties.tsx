@@ -1,6 +1,6 @@
 import { Button, Group, MultiSelect, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { Schema } from '../../api/client';
+import { Refusal, type Schema } from '../../api/client';
 import { useSaveVariety, useTakeOutVariety } from '../../app/data';
 import { Problem } from '../../app/Problem';
 
@@ -12,12 +12,14 @@ const TAGS = ['quick', 'heat-proof', 'storage', 'winter', 'long-day', 'intermedi
 export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
     const [edited, setEdited] = useState<{
         id?: number;
+        version?: number;
         name: string;
         days: string;
         basis: string;
         heat: string;
         tags: string[];
     } | null>(null);
+    const [stale, setStale] = useState(false);
     const save = useSaveVariety(crop.slug);
     const takeOut = useTakeOutVariety(crop.slug);
     return (
@@ -61,6 +63,7 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                                                 onClick={() =>
                                                     setEdited({
                                                         id: v.id,
+                                                        version: v.version,
                                                         name: v.name,
                                                         days: v.cells.maturity_days ?? '',
                                                         basis: v.cells.maturity_basis ?? '',
@@ -101,10 +104,12 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                     aria-label="Variety"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        const before = crop.varieties.find((v) => v.id === edited.id)?.cells ?? {};
+                        const now = crop.varieties.find((v) => v.id === edited.id);
+                        const before = now?.cells ?? {};
                         save.mutate(
                             {
                                 id: edited.id,
+                                version: stale ? now?.version : edited.version,
                                 name: edited.name,
                                 cells: {
                                     ...before,
@@ -114,7 +119,14 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                                 },
                                 tags: edited.tags,
                             },
-                            { onSuccess: () => setEdited(null) },
+                            {
+                                onSuccess: () => {
+                                    setEdited(null);
+                                    setStale(false);
+                                },
+                                // What others changed is said; saved again, it is on top of theirs.
+                                onError: (refusal) => setStale(refusal instanceof Refusal && refusal.status === 409),
+                            },
                         );
                     }}
                 >
@@ -166,7 +178,7 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                             Save the variety
                         </Button>
                         <Button size="xs" variant="subtle" color="gray" onClick={() => setEdited(null)}>
-                            Leave it
+                            Cancel
                         </Button>
                     </Group>
                     <Problem error={save.error} />

@@ -1,6 +1,6 @@
 import { FileInput, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { type ReadingChoices, type Schema, type Zone } from '../../api/client';
+import { Refusal, type ReadingChoices, type Schema, type Zone } from '../../api/client';
 import { useImportRecord, useRecordPreview } from '../../app/data';
 import { Layout } from './Layout';
 import { Preview } from './Preview';
@@ -20,6 +20,8 @@ export function BringFile({
 }) {
     const [file, setFile] = useState<File | null>(null);
     const [choices, setChoices] = useState<ReadingChoices>({});
+    // The same file sent again after an answer that got lost is kept once.
+    const [key, setKey] = useState(() => crypto.randomUUID());
     const tooLarge = file !== null && file.size > MOST_MIB * 1024 * 1024;
     const preview = useRecordPreview(zone.slug, tooLarge ? null : file, choices);
     const keep = useImportRecord(zone.slug, (computation) => {
@@ -28,6 +30,7 @@ export function BringFile({
     });
     const bring = (chosen: File | null, overruled: ReadingChoices) => {
         keep.reset();
+        setKey(crypto.randomUUID());
         setFile(chosen);
         setChoices(overruled);
     };
@@ -101,7 +104,11 @@ export function BringFile({
             </Group>
             {file && (
                 <Layout
-                    names={understood?.choices ?? []}
+                    names={
+                        understood?.choices ??
+                        (preview.error instanceof Refusal ? preview.error.columns : undefined) ??
+                        []
+                    }
                     stations={understood?.stations ?? []}
                     station={understood?.station ?? null}
                     hasRecord={zone.record !== null && !isNew}
@@ -122,7 +129,7 @@ export function BringFile({
                 <Preview
                     preview={understood}
                     busy={keep.isPending}
-                    onKeep={() => keep.mutate({ file, choices: { ...choices, station } })}
+                    onKeep={(confirmed) => keep.mutate({ file, choices: { ...choices, station, confirmed, key } })}
                     onLeave={() => bring(null, {})}
                 />
             )}

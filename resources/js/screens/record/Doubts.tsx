@@ -120,6 +120,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                                                                 element: value.element,
                                                                 accepted: true,
                                                                 note,
+                                                                replaces: null,
                                                                 station,
                                                             },
                                                             { onSuccess: close },
@@ -141,7 +142,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                                                             Let it count
                                                         </Button>
                                                         <Button size="xs" variant="subtle" color="gray" onClick={close}>
-                                                            Leave it
+                                                            Cancel
                                                         </Button>
                                                     </Group>
                                                 </form>
@@ -154,7 +155,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                     </table>
                 </section>
             ))}
-            {mayDecide && <LeaveOut decide={decide} station={station} />}
+            {mayDecide && <LeaveOut decide={decide} station={station} values={data?.values ?? []} />}
         </section>
     );
 }
@@ -217,7 +218,15 @@ function ByYear({ values }: { values: Value[] }) {
 }
 
 /** A value no rule doubts can be left out as well. */
-function LeaveOut({ decide, station }: { decide: ReturnType<typeof useDecision>; station: number | undefined }) {
+function LeaveOut({
+    decide,
+    station,
+    values,
+}: {
+    decide: ReturnType<typeof useDecision>;
+    station: number | undefined;
+    values: Value[];
+}) {
     const [open, setOpen] = useState(false);
     const [date, setDate] = useState('');
     const [element, setElement] = useState<Value['element']>('minimum');
@@ -235,7 +244,14 @@ function LeaveOut({ decide, station }: { decide: ReturnType<typeof useDecision>;
             onSubmit={(event) => {
                 event.preventDefault();
                 decide.mutate(
-                    { date, element, accepted: false, note, station },
+                    {
+                        date,
+                        element,
+                        accepted: false,
+                        note,
+                        replaces: values.find((v) => v.date === date && v.element === element)?.decision?.id ?? null,
+                        station,
+                    },
                     {
                         onSuccess: () => {
                             setOpen(false);

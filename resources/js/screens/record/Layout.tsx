@@ -95,6 +95,19 @@ export function Layout({
                     })
                 }
             />
+            <NativeSelect
+                size="xs"
+                label="Column: places"
+                data={[{ value: '', label: 'as found' }, { value: '-1', label: 'none' }, ...columns]}
+                value={choices.places === undefined ? '' : String(choices.places)}
+                onChange={(event) =>
+                    onChange({
+                        ...choices,
+                        station: undefined,
+                        places: event.currentTarget.value === '' ? undefined : Number(event.currentTarget.value),
+                    })
+                }
+            />
             {COLUMNS.map((what) => (
                 <NativeSelect
                     key={what}

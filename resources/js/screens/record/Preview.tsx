@@ -1,6 +1,12 @@
-import { Button, Group } from '@mantine/core';
+import { Button, Checkbox, Group } from '@mantine/core';
+import { useState } from 'react';
 import type { RecordPreview } from '../../api/client';
 import { dateInWords } from '../../charts/days';
+
+const ORDERS = { 'year-first': 'year first', 'day-first': 'day first', 'month-first': 'month first' };
+
+/** Fewer cold seasons than this make a first guess of every date. */
+const ENOUGH_SEASONS = 10;
 
 const UNITS = { celsius: '°C', 'tenths-celsius': 'tenths of °C', fahrenheit: '°F' };
 
@@ -13,9 +19,10 @@ export function Preview({
 }: {
     preview: RecordPreview;
     busy: boolean;
-    onKeep: () => void;
+    onKeep: (confirmed: boolean) => void;
     onLeave: () => void;
 }) {
+    const [confirmed, setConfirmed] = useState(false);
     const whole = preview.years.filter((year) => year.complete).length;
     return (
         <section aria-label="What was understood">
@@ -44,6 +51,10 @@ export function Preview({
                                     {preview.columns.maximum}”,{' '}
                                     {preview.delimiter === null ? 'of fixed width' : `parted by ${preview.delimiter}`}
                                 </td>
+                            </tr>
+                            <tr>
+                                <th scope="row">Dates</th>
+                                <td>read with the {ORDERS[preview.date_order]}</td>
                             </tr>
                             <tr>
                                 <th scope="row">Unit</th>
@@ -85,18 +96,37 @@ export function Preview({
                             </tr>
                         </tbody>
                     </table>
-                    {preview.update && contradicts(preview.update) && (
+                    {preview.cold_seasons < ENOUGH_SEASONS && (
                         <p className="warning">
-                            Most values of the days both have are different. Is this file of the same station, in the
-                            same unit? If not, choose another station above, or leave it.
+                            {preview.cold_seasons === 0
+                                ? 'There is no complete cold season in it, so no date can be worked out.'
+                                : `It holds ${preview.cold_seasons} cold ${preview.cold_seasons === 1 ? 'season' : 'seasons'}: dates from so few are a first guess, counted back instead of replayed. Bring ten years or more.`}
                         </p>
                     )}
+                    {preview.doubtful && (
+                        <div className="warning">
+                            <p>
+                                {2 * preview.contradicted > preview.rows / 2
+                                    ? `${preview.contradicted} days are given twice with different values. Are these rows of two places? If a column names them, choose it above.`
+                                    : 'Most values of the days both have are different. Is this file of the same station, in the same unit? If not, choose another station above, or cancel.'}
+                            </p>
+                            <Checkbox
+                                label="It is of this station, and in this unit"
+                                checked={confirmed}
+                                onChange={(event) => setConfirmed(event.currentTarget.checked)}
+                            />
+                        </div>
+                    )}
                     <Group mt="md">
-                        <Button onClick={onKeep} loading={busy}>
+                        <Button
+                            onClick={() => onKeep(confirmed)}
+                            loading={busy}
+                            disabled={preview.doubtful && !confirmed}
+                        >
                             Import and compute
                         </Button>
                         <Button variant="subtle" color="gray" onClick={onLeave}>
-                            Leave it
+                            Cancel
                         </Button>
                     </Group>
                 </div>
@@ -180,11 +210,6 @@ function Completeness({ years }: { years: RecordPreview['years'] }) {
             ))}
         </svg>
     );
-}
-
-/** A file of another place or unit seldom agrees with the record; a corrected one mostly does. */
-function contradicts(update: NonNullable<RecordPreview['update']>): boolean {
-    return update.changed >= 30 && update.changed > update.unchanged;
 }
 
 /** "730 values new, 2 changed, 21 170 the same, 0 only in the record". */

@@ -56,19 +56,30 @@ export function Record() {
                     </nav>
                     {charts && (
                         <>
-                            <NativeSelect
-                                size="xs"
-                                label="Years leaned on"
-                                disabled={!mayEdit || years.isPending}
-                                value={String(zone.years ?? '')}
-                                onChange={(event) => years.mutate(Number(event.currentTarget.value) || null)}
-                                data={[
-                                    { value: '', label: 'all' },
-                                    { value: '30', label: 'latest 30' },
-                                    { value: '20', label: 'latest 20' },
-                                    { value: '15', label: 'latest 15' },
-                                ]}
-                            />
+                            {mayEdit ? (
+                                <NativeSelect
+                                    size="xs"
+                                    label="Years used"
+                                    disabled={years.isPending}
+                                    value={String(zone.years ?? '')}
+                                    onChange={(event) =>
+                                        years.mutate({
+                                            years: Number(event.currentTarget.value) || null,
+                                            version: zone.version,
+                                        })
+                                    }
+                                    data={[
+                                        { value: '', label: 'all' },
+                                        { value: '30', label: 'latest 30' },
+                                        { value: '20', label: 'latest 20' },
+                                        { value: '15', label: 'latest 15' },
+                                    ]}
+                                />
+                            ) : (
+                                <span className="hint">
+                                    Years used: {zone.years === null ? 'all' : `latest ${zone.years}`}
+                                </span>
+                            )}
                             <Compare zone={slug} seasons={seasons} />
                         </>
                     )}

@@ -16,6 +16,7 @@ const station = (id: number, name: string, more: Partial<Schema['Station']> = {}
     ...more,
 });
 const data: Schema['Stations'] = {
+    version: 3,
     stations: [
         station(1, 'Bench'),
         station(2, 'Shed', {
@@ -72,7 +73,7 @@ describe('the stations of a zone', () => {
         show(<Stations zone={zone} data={aside} mayEdit onComputing={() => {}} />);
         fireEvent.click(screen.getByText('use again'));
         expect((screen.getByLabelText('Name of station 2') as HTMLInputElement).value).toBe('Shed');
-        fireEvent.click(screen.getByText('Leave it'));
+        fireEvent.click(screen.getByText('Cancel'));
         expect(screen.queryByLabelText('Name of station 2')).toBeNull();
     });
 

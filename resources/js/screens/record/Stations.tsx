@@ -1,5 +1,5 @@
 import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Schema, Zone } from '../../api/client';
 import { useSaveStations } from '../../app/data';
 import { datesInShort } from '../../charts/days';
@@ -21,7 +21,6 @@ export function Stations({
 }) {
     const [edited, setEdited] = useState<Station[] | null>(null);
     const save = useSaveStations(zone.slug, onComputing);
-    useEffect(() => setEdited(null), [data]);
     const stations = edited ?? data.stations;
     const change = (i: number, values: Partial<Station>) =>
         setEdited(stations.map((station, j) => (i === j ? { ...station, ...values } : station)));
@@ -60,49 +59,65 @@ export function Stations({
                     {stations.map((station, i) => (
                         <tr key={station.id}>
                             <td>
-                                <TextInput
-                                    size="xs"
-                                    aria-label={`Name of station ${i + 1}`}
-                                    value={station.name}
-                                    readOnly={!mayEdit}
-                                    onChange={(event) => change(i, { name: event.currentTarget.value })}
-                                />
+                                {mayEdit ? (
+                                    <TextInput
+                                        size="xs"
+                                        aria-label={`Name of station ${i + 1}`}
+                                        value={station.name}
+                                        onChange={(event) => change(i, { name: event.currentTarget.value })}
+                                    />
+                                ) : (
+                                    station.name
+                                )}
                             </td>
                             <td>
-                                <NumberInput
-                                    size="xs"
-                                    w={84}
-                                    aria-label={`Height of station ${i + 1}`}
-                                    placeholder="as zone"
-                                    allowDecimal={false}
-                                    value={station.height_m ?? ''}
-                                    readOnly={!mayEdit}
-                                    onChange={(height) =>
-                                        change(i, { height_m: typeof height === 'number' ? height : null })
-                                    }
-                                />
+                                {mayEdit ? (
+                                    <NumberInput
+                                        size="xs"
+                                        w={84}
+                                        aria-label={`Height of station ${i + 1}`}
+                                        placeholder="as zone"
+                                        allowDecimal={false}
+                                        value={station.height_m ?? ''}
+                                        onChange={(height) =>
+                                            change(i, { height_m: typeof height === 'number' ? height : null })
+                                        }
+                                    />
+                                ) : (
+                                    (station.height_m ?? 'as zone')
+                                )}
                             </td>
                             <td>
-                                <NumberInput
-                                    size="xs"
-                                    w={84}
-                                    aria-label={`Temperature per 100 m of station ${i + 1}`}
-                                    step={0.05}
-                                    decimalScale={2}
-                                    value={Math.round(station.lapse * 10000) / 100}
-                                    readOnly={!mayEdit}
-                                    onChange={(lapse) => typeof lapse === 'number' && change(i, { lapse: lapse / 100 })}
-                                />
+                                {mayEdit ? (
+                                    <NumberInput
+                                        size="xs"
+                                        w={84}
+                                        aria-label={`Temperature per 100 m of station ${i + 1}`}
+                                        step={0.05}
+                                        decimalScale={2}
+                                        value={Math.round(station.lapse * 10000) / 100}
+                                        onChange={(lapse) =>
+                                            typeof lapse === 'number' && change(i, { lapse: lapse / 100 })
+                                        }
+                                    />
+                                ) : (
+                                    String(Math.round(station.lapse * 10000) / 100).replace('-', '−')
+                                )}
                             </td>
                             <td>
                                 {i === 0 ? (
                                     'primary'
+                                ) : !mayEdit ? (
+                                    station.matched ? (
+                                        'yes'
+                                    ) : (
+                                        'no'
+                                    )
                                 ) : (
                                     <Checkbox
                                         size="xs"
                                         aria-label={`Match station ${i + 1} to those before it`}
                                         checked={station.matched}
-                                        disabled={!mayEdit}
                                         onChange={(event) => change(i, { matched: event.currentTarget.checked })}
                                     />
                                 )}
@@ -160,11 +175,20 @@ export function Stations({
             )}
             {edited && (
                 <Group mt="sm">
-                    <Button size="xs" loading={save.isPending} onClick={() => save.mutate(edited)}>
+                    <Button
+                        size="xs"
+                        loading={save.isPending}
+                        onClick={() =>
+                            save.mutate(
+                                { stations: edited, version: data.version },
+                                { onSuccess: () => setEdited(null) },
+                            )
+                        }
+                    >
                         Save and compute
                     </Button>
                     <Button size="xs" variant="subtle" color="gray" onClick={() => setEdited(null)}>
-                        Leave it
+                        Cancel
                     </Button>
                 </Group>
             )}

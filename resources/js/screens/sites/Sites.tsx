@@ -1,7 +1,8 @@
 import { Button, Group, NumberInput, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useSaveSite, useSession, useSites, useTakeOutSite, useZones } from '../../app/data';
+import { merged } from '../../app/merge';
 import { Problem } from '../../app/Problem';
 
 type Site = Schema['Site'];
@@ -31,14 +32,26 @@ export function Sites() {
     const { data: sites } = useSites();
     const { data: zones } = useZones();
     const [edited, setEdited] = useState<(Partial<Site> & typeof EMPTY) | null>(null);
+    const [base, setBase] = useState<Site | null>(null);
+    const edit = (site: Site) => {
+        setBase(site);
+        setEdited(site);
+    };
     const save = useSaveSite();
     const takeOut = useTakeOutSite();
     const mayEdit = session?.user?.may_publish ?? false;
+    const now = sites?.find((site) => site.id === edited?.id);
+    // Somebody else has saved the site meanwhile: what is typed here stays, everything else is theirs.
+    useEffect(() => {
+        if (now === undefined || base === null || now.version === base.version) return;
+        setEdited((mine) => mine && merged(base as typeof mine, mine, now));
+        setBase(now);
+    }, [now, base]);
     if (!sites) return null;
     const submit = () =>
         edited &&
         save.mutate(
-            { ...edited, zone: edited.zone ?? null },
+            { ...edited, zone: edited.zone ?? null, version: base?.version },
             {
                 onSuccess: () => setEdited(null),
             },
@@ -90,7 +103,7 @@ export function Sites() {
                                 <td>{site.note}</td>
                                 <td className="nowrap">
                                     {mayEdit && (
-                                        <button type="button" className="plain" onClick={() => setEdited(site)}>
+                                        <button type="button" className="plain" onClick={() => edit(site)}>
                                             Edit
                                         </button>
                                     )}
@@ -170,7 +183,7 @@ export function Sites() {
                             </Button>
                         )}
                         <Button variant="subtle" color="gray" onClick={() => setEdited(null)}>
-                            Leave it
+                            Cancel
                         </Button>
                     </Group>
                 </form>

@@ -1,7 +1,8 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../../api/client';
-import { useCropComparison, useDossier, useRuns, useSession } from '../../app/data';
+import { useCropComparison, useCrops, useDossier, useRuns, useSession } from '../../app/data';
+import { useKeys } from '../../app/keyboard';
 import { Problem } from '../../app/Problem';
 import { Behind } from '../../charts/Behind';
 import { inShort, inWords, monthDay, spanInShort, spanInWords } from '../../charts/days';
@@ -34,6 +35,20 @@ export function Dossier() {
     const standard = isStandard(asked) ? asked : undefined;
     const { data, error } = useDossier(zone, crop, { standard });
     const { data: session } = useSession();
+    const { data: crops } = useCrops();
+    const navigate = useNavigate();
+    /** The next crop of the book, or the one before; the date stays. */
+    const step = (to: number) => {
+        const at = crops?.findIndex((c) => c.slug === crop) ?? -1;
+        const next = at === -1 ? undefined : crops?.[at + to];
+        const on = params.get('on');
+        if (next) navigate(`/desk/zones/${zone}/windows/${next.slug}${on ? `?on=${on}` : ''}`);
+    };
+    useKeys({
+        j: () => step(1),
+        k: () => step(-1),
+        Escape: () => navigate(`/desk/zones/${zone}/windows?crop=${crop}`),
+    });
     if (error) {
         return (
             <main className="page">
@@ -79,13 +94,15 @@ export function Dossier() {
                         ]}
                     />
                 )}
-                <SegmentedControl
-                    size="xs"
-                    aria-label="Standard of proof"
-                    value={data.method.standard ?? 'reliable'}
-                    onChange={(value) => set('standard', value)}
-                    data={STANDARDS}
-                />
+                {data.standards.length > 1 && (
+                    <SegmentedControl
+                        size="xs"
+                        aria-label="Standard of proof"
+                        value={data.method.standard ?? 'reliable'}
+                        onChange={(value) => set('standard', value)}
+                        data={STANDARDS.filter((s) => data.standards.some((known) => known === s.value))}
+                    />
+                )}
                 <Link to={`/desk/zones/${zone}/windows?crop=${crop}`}>All crops</Link>
             </div>
             <p className="hint source">
@@ -98,13 +115,18 @@ export function Dossier() {
                     {caution.in_words}
                 </p>
             ))}
+            {data.ruler.short_record && (
+                <p className="warning">
+                    From {data.ruler.seasons} cold {data.ruler.seasons === 1 ? 'season' : 'seasons'}: a first guess.
+                </p>
+            )}
             {data.disagreements.map((sentence) => (
                 <p key={sentence} className="warning">
                     {sentence}
                 </p>
             ))}
             <Body
-                key={route.route}
+                key={`${crop} ${route.route}`}
                 zone={zone}
                 crop={crop}
                 data={data}

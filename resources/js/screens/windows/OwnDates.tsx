@@ -63,7 +63,7 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
             onSubmit={(event) => {
                 event.preventDefault();
                 choice.mutate(
-                    { school, reason, windows: school === 'own' ? rows : undefined },
+                    { school, reason, replaces: data.choice?.id ?? null, windows: school === 'own' ? rows : undefined },
                     { onSuccess: () => setSchool(null) },
                 );
             }}
@@ -84,25 +84,13 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                                     data={routes}
                                 />
                             )}
-                            <TextInput
-                                size="xs"
-                                w={76}
-                                aria-label={`From ${i + 1}`}
-                                placeholder="MM-DD"
-                                required
+                            <DayField
+                                label={`From ${i + 1}`}
                                 value={row.first}
-                                onChange={(event) => change(i, { first: event.currentTarget.value })}
+                                onChange={(first) => change(i, { first })}
                             />
                             to
-                            <TextInput
-                                size="xs"
-                                w={76}
-                                aria-label={`To ${i + 1}`}
-                                placeholder="MM-DD"
-                                required
-                                value={row.last}
-                                onChange={(event) => change(i, { last: event.currentTarget.value })}
-                            />
+                            <DayField label={`To ${i + 1}`} value={row.last} onChange={(last) => change(i, { last })} />
                             <button
                                 type="button"
                                 className="plain"
@@ -140,9 +128,32 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                     Save
                 </Button>
                 <Button size="xs" variant="subtle" color="gray" onClick={() => setSchool(null)}>
-                    Leave it
+                    Cancel
                 </Button>
             </Group>
         </form>
+    );
+}
+
+/** A day of the year, typed as MM-DD or picked from the browser's own calendar; the year picked does not matter. */
+function DayField({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+    return (
+        <span className="day-field">
+            <TextInput
+                size="xs"
+                w={70}
+                aria-label={label}
+                placeholder="MM-DD"
+                required
+                value={value}
+                onChange={(event) => onChange(event.currentTarget.value)}
+            />
+            <input
+                type="date"
+                aria-label={`${label}, from a calendar`}
+                value={/^\d\d-\d\d$/.test(value) ? `2001-${value}` : ''}
+                onChange={(event) => event.target.value !== '' && onChange(event.target.value.slice(5))}
+            />
+        </span>
     );
 }

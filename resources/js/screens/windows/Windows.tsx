@@ -2,7 +2,7 @@ import { Button, Group, NativeSelect, Progress, SegmentedControl, TextInput } fr
 import { useElementSize } from '@mantine/hooks';
 import { memo, useCallback, useEffect, useMemo, useRef, useState, type MouseEvent } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { Refusal, type Windows as WindowsData } from '../../api/client';
+import { Refusal, type Computation, type Windows as WindowsData } from '../../api/client';
 import {
     isOver,
     useCancel,
@@ -16,7 +16,8 @@ import {
     type View,
 } from '../../app/data';
 import { useKeys } from '../../app/keyboard';
-import { contains, daysUntil, monthDay, sowDay, sowDayOfDate, wrap } from '../../charts/days';
+import { Behind } from '../../charts/Behind';
+import { contains, daysUntil, monthDay, sowDay, sowDayOfDate, spanInWords, wrap } from '../../charts/days';
 import { HATCH, Hatches, OUTCOMES, REASONS, Swatch } from '../../charts/Hatches';
 import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { WindowLane } from '../../charts/WindowLane';
@@ -43,6 +44,7 @@ export function Windows() {
     const site = Number(params.get('site')) || undefined;
     const view: View = { site, standard: isStandard(standard) ? standard : undefined };
     const { data, error } = useWindows(zone, view);
+    const { data: here } = useZone(zone);
     if (error instanceof Refusal && error.status === 404 && site !== undefined) {
         return <AtSite key={site} zone={zone} site={site} />;
     }
@@ -50,13 +52,21 @@ export function Windows() {
         return (
             <main className="page">
                 <h2>No windows yet</h2>
-                <p>
-                    {error.message} <Link to={`/desk/zones/${zone}/record`}>Go to the record</Link>
+                <p role={here?.computation?.state === 'failed' ? 'alert' : undefined}>
+                    {whyNone(here?.computation ?? null) ?? error.message}{' '}
+                    <Link to={`/desk/zones/${zone}/record`}>Go to the record</Link>
                 </p>
             </main>
         );
     }
     return data ? <Sheet key={data.zone} zone={zone} data={data} view={view} /> : null;
+}
+
+/** Why there are no windows although somebody has brought a file; null where nobody has. */
+function whyNone(computation: Computation | null): string | null {
+    if (computation?.state === 'failed') return `The computing failed: ${computation.error ?? ''}`;
+    if (computation?.state === 'cancelled') return 'The computing was cancelled.';
+    return computation && !isOver(computation) ? 'They are being worked out.' : null;
 }
 
 /** Computes the windows at a site nobody has looked at since the zone was last computed. */
@@ -162,6 +172,18 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
             ),
         [setParams],
     );
+    const open = useCallback(
+        (crop: string) =>
+            setParams(
+                (before) => {
+                    const after = new URLSearchParams(before);
+                    after.set('crop', crop);
+                    return after;
+                },
+                { replace: true },
+            ),
+        [setParams],
+    );
     const move = (days: number) => set('on', monthDay(wrap(day + days)));
     const by = params.get('by') ?? 'family';
     const rows = useMemo(() => layOut(grouped(crops, by, day)), [crops, by, day]);
@@ -253,28 +275,36 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                             .filter((site) => site.zone === null || site.zone === zone)
                             .map((site) => ({ value: String(site.id), label: site.name }))}
                     />
-                    <NativeSelect
-                        size="xs"
-                        aria-label="Light"
-                        disabled={!mayEdit || method.isPending}
-                        value={here?.light ?? 'radiation'}
-                        onChange={(event) =>
-                            here &&
-                            method.mutate({
-                                standard: here.standard,
-                                light: event.currentTarget.value as typeof here.light,
-                            })
-                        }
-                        data={LIGHTS}
-                    />
-                    <span className="hint">harvest in</span>
-                    <SegmentedControl
-                        size="xs"
-                        aria-label="Standard of proof"
-                        value={data.method.standard ?? 'reliable'}
-                        onChange={(standard) => set('standard', standard === here?.standard ? null : standard)}
-                        data={STANDARDS}
-                    />
+                    {mayEdit && (
+                        <NativeSelect
+                            size="xs"
+                            aria-label="Light"
+                            disabled={method.isPending}
+                            value={here?.light ?? 'radiation'}
+                            onChange={(event) =>
+                                here &&
+                                method.mutate({
+                                    standard: here.standard,
+                                    light: event.currentTarget.value as typeof here.light,
+                                    version: here.version,
+                                })
+                            }
+                            data={LIGHTS}
+                        />
+                    )}
+                    {!mayEdit && <span className="hint">{LIGHTS.find((l) => l.value === here?.light)?.label}</span>}
+                    {data.standards.length > 1 && (
+                        <>
+                            <span className="hint">harvest in</span>
+                            <SegmentedControl
+                                size="xs"
+                                aria-label="Standard of proof"
+                                value={data.method.standard ?? 'reliable'}
+                                onChange={(standard) => set('standard', standard === here?.standard ? null : standard)}
+                                data={STANDARDS.filter((s) => data.standards.some((known) => known === s.value))}
+                            />
+                        </>
+                    )}
                     {mayEdit && here && data.method.standard && data.method.standard !== here.standard && (
                         <Button
                             size="compact-xs"
@@ -283,7 +313,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                             onClick={() =>
                                 data.method.standard &&
                                 method.mutate(
-                                    { standard: data.method.standard, light: here.light },
+                                    { standard: data.method.standard, light: here.light, version: here.version },
                                     { onSuccess: () => set('standard', null) },
                                 )
                             }
@@ -296,6 +326,20 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                         {crops.length} of {data.crops.length} crops
                     </span>
                 </div>
+                {data.ruler.short_record && (
+                    <p className="warning">
+                        From {data.ruler.seasons} cold {data.ruler.seasons === 1 ? 'season' : 'seasons'}: a first guess,
+                        counted back from the freezes so far. Ten years make dates to rely on.
+                    </p>
+                )}
+                {data.stale && (
+                    <p className="warning" role="status">
+                        {here?.computation?.state === 'failed'
+                            ? `The last computing failed: ${here.computation.error ?? ''} These windows are older.`
+                            : 'Something was changed since; these windows are being computed anew.'}
+                    </p>
+                )}
+                <Problem error={method.error} />
                 <div ref={ref}>
                     <svg
                         className="chart ruler"
@@ -345,6 +389,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                                 starts={data.ruler.starts}
                                 chosen={crop.slug === chosen}
                                 onChoose={choose}
+                                onOpen={open}
                             />
                         ))}
                         <g transform={`translate(${LABELS} 0)`} pointerEvents="none">
@@ -359,6 +404,20 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                     </svg>
                 </div>
                 {crops.length === 0 && <p role="status">No crop or family here is called that.</p>}
+                <Behind
+                    name="All windows"
+                    file={`${zone}-windows`}
+                    columns={['crop', 'act', 'windows', 'start under cover', 'by']}
+                    rows={crops.flatMap((crop) =>
+                        crop.routes.map((route) => [
+                            crop.name,
+                            route.act,
+                            route.windows.map(spanInWords).join(', ') || 'no window here',
+                            route.under_cover.map(spanInWords).join(', '),
+                            crop.school,
+                        ]),
+                    )}
+                />
                 <Legend counted={data.crops.some((crop) => crop.school === 'count-back')} />
             </div>
             <aside aria-live="polite">
@@ -450,6 +509,7 @@ const CropRow = memo(function CropRow({
     starts,
     chosen,
     onChoose,
+    onOpen,
 }: {
     crop: Crop;
     y: number;
@@ -458,6 +518,8 @@ const CropRow = memo(function CropRow({
     starts: string;
     chosen: boolean;
     onChoose: (crop: string) => void;
+    /** shows it, whether it was shown or not */
+    onOpen: (crop: string) => void;
 }) {
     return (
         <g
@@ -467,13 +529,13 @@ const CropRow = memo(function CropRow({
             tabIndex={0}
             role="button"
             aria-pressed={chosen}
-            aria-label={`${crop.name}: why these dates`}
+            aria-label={rowInWords(crop)}
             onClick={(event) => {
-                // On the ruler's width a click sets the date as well; the crop is chosen by its name.
+                // Beside the names a click sets the date as well, and opens the crop.
                 if (event.nativeEvent.offsetX < LABELS) {
                     event.stopPropagation();
                     onChoose(crop.slug);
-                }
+                } else onOpen(crop.slug);
             }}
             onKeyDown={(event) => {
                 if (event.key === 'Enter' || event.key === ' ') {
@@ -532,6 +594,16 @@ const CropRow = memo(function CropRow({
     );
 });
 
+/** "Spinach. Sow outdoors 31 March to 10 July; set out: no window here." */
+function rowInWords(crop: Crop): string {
+    const ways = crop.routes.map((route) =>
+        route.windows.length === 0
+            ? `${route.act}: no window here`
+            : `${route.act} ${route.windows.map(spanInWords).join(' and ')}`,
+    );
+    return `${crop.name}. ${ways.join('; ')}.`;
+}
+
 /** The ribbon in its lane, px. */
 const RIBBON = { top: 8, height: 17 };
 
@@ -556,7 +628,7 @@ function Legend({ counted }: { counted: boolean }) {
                 </Swatch>
                 own dates
             </li>
-            {Object.entries(counted ? { ...OUTCOMES, ...REASONS } : OUTCOMES).map(([reason, words]) => (
+            {signs(counted).map(([reason, words]) => (
                 <li key={reason}>
                     <Swatch>
                         <rect width="22" height="9" y="1" fill={HATCH[reason]} />
@@ -565,5 +637,14 @@ function Legend({ counted }: { counted: boolean }) {
                 </li>
             ))}
         </ul>
+    );
+}
+
+/** Outcomes, and where windows are counted back its reasons: each hatch and each word once. */
+function signs(counted: boolean): [string, string][] {
+    const all = Object.entries(counted ? { ...OUTCOMES, ...REASONS } : OUTCOMES);
+    return all.filter(
+        ([reason, words], i) =>
+            all.findIndex(([other, same]) => same === words || HATCH[other] === HATCH[reason]) === i,
     );
 }

@@ -1,9 +1,12 @@
-import { Button, Group, NumberInput, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
+import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal, type Zone } from '../../api/client';
-import { useSaveZone, useZone } from '../../app/data';
+import { useSaveZone, useSession, useZone } from '../../app/data';
+import { merged } from '../../app/merge';
 import { Problem } from '../../app/Problem';
+import { coordinates } from '../../app/place';
 
 type Values = {
     name: string;
@@ -23,14 +26,23 @@ const EMPTY: Values = {
     settlements: [{ name: '', postcode: '' }],
 };
 
-function valuesOf(zone: Zone): Values {
-    return { ...zone, settlements: zone.settlements.map((s) => ({ name: s.name, postcode: s.postcode ?? '' })) };
+/** What the form edits of a zone. */
+function valuesOf({ name, district, latitude, longitude, height_m, ...zone }: Zone): Values {
+    return {
+        name,
+        district,
+        latitude,
+        longitude,
+        height_m,
+        settlements: zone.settlements.map((s) => ({ name: s.name, postcode: s.postcode ?? '' })),
+    };
 }
 
 /** Creates a zone, or edits one. */
 export function EditZone() {
     const { zone: slug } = useParams();
     const { data: zone, error } = useZone(slug);
+    const { data: session } = useSession();
     if (error) {
         return (
             <main className="page">
@@ -38,17 +50,40 @@ export function EditZone() {
             </main>
         );
     }
+    if (session?.user && !session.user.may_publish) {
+        return (
+            <main className="page">
+                <p>Zones are the educator’s to edit.</p>
+            </main>
+        );
+    }
     // What is typed before the zone has come would be lost when it does.
     if (slug !== undefined && zone === undefined) return null;
-    return <ZoneForm key={slug ?? ''} slug={slug} values={zone ? valuesOf(zone) : EMPTY} />;
+    return <ZoneForm key={slug ?? ''} slug={slug} zone={zone} />;
 }
 
-function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; values: Values }) {
-    const form = useForm<Values>({ initialValues });
+function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undefined }) {
+    const saved = zone ? valuesOf(zone) : EMPTY;
+    const form = useForm<Values>({
+        initialValues: saved,
+        validate: {
+            latitude: (latitude) => (latitude === '' ? 'Give the latitude, in degrees.' : null),
+            longitude: (longitude) => (longitude === '' ? 'Give the longitude, in degrees.' : null),
+            height_m: (height) => (height === '' ? 'Give the height, in metres.' : null),
+        },
+    });
     const navigate = useNavigate();
     const saving = useSaveZone(slug);
+    const base = useRef({ version: zone?.version, values: saved });
+    // Somebody else has saved the zone meanwhile: what is typed here stays, everything else is theirs.
+    useEffect(() => {
+        if (zone === undefined || zone.version === base.current.version) return;
+        form.setValues(merged(base.current.values, form.getValues(), valuesOf(zone)));
+        base.current = { version: zone.version, values: valuesOf(zone) };
+    }, [zone, form]);
 
-    const save = (values: Values) => {
+    const farOff = saving.error instanceof Refusal ? saving.error.errors.far_off?.[0] : undefined;
+    const save = (values: Values, confirmed = false) => {
         const body = {
             name: values.name,
             district: values.district,
@@ -58,9 +93,11 @@ function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; v
             settlements: values.settlements
                 .filter((s) => s.name !== '' || s.postcode !== '')
                 .map((s) => ({ name: s.name, postcode: s.postcode === '' ? null : s.postcode })),
+            version: zone?.version,
+            far_off: confirmed,
         };
         saving.mutate(body, {
-            onSuccess: (saved) => navigate(slug ? '/desk' : `/desk/zones/${saved.slug}/record`),
+            onSuccess: (after) => navigate(slug ? '/desk' : `/desk/zones/${after.slug}/record`),
             onError: (refusal) =>
                 refusal instanceof Refusal &&
                 form.setErrors(
@@ -68,11 +105,11 @@ function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; v
                 ),
         });
     };
-    const latitude = form.values.latitude;
+    const { latitude, longitude } = form.values;
     return (
         <main className="page" style={{ maxWidth: '46rem' }}>
             <h2>{slug ? 'Edit the zone' : 'Add a zone'}</h2>
-            <form onSubmit={form.onSubmit(save)} noValidate>
+            <form onSubmit={form.onSubmit((values) => save(values))} noValidate>
                 <Group grow align="start">
                     <TextInput
                         label="Name"
@@ -90,11 +127,7 @@ function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; v
                 <Group grow align="start" mt="sm">
                     <NumberInput
                         label="Latitude, degrees"
-                        description={
-                            latitude === ''
-                                ? 'south is negative'
-                                : `${Number(latitude) < 0 ? 'southern' : 'northern'} hemisphere`
-                        }
+                        description="south is negative"
                         required
                         decimalScale={5}
                         {...form.getInputProps('latitude')}
@@ -114,6 +147,23 @@ function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; v
                         {...form.getInputProps('height_m')}
                     />
                 </Group>
+                <p role="status" className="hint">
+                    {latitude !== '' &&
+                        longitude !== '' &&
+                        `That is ${coordinates(Number(latitude), Number(longitude))}, on the ${
+                            Number(latitude) < 0 ? 'southern' : 'northern'
+                        } hemisphere.`}
+                </p>
+                {farOff && (
+                    <div role="alert" className="warning">
+                        <p>{farOff}</p>
+                        <Checkbox
+                            label="It is right; save it"
+                            checked={false}
+                            onChange={() => save(form.getValues(), true)}
+                        />
+                    </div>
+                )}
                 <h3>Settlements gardeners look up</h3>
                 {form.values.settlements.map((_, i) => (
                     <Group key={i} align="start" mb={6} wrap="nowrap">
@@ -145,13 +195,13 @@ function ZoneForm({ slug, values: initialValues }: { slug: string | undefined; v
                 >
                     Add a settlement
                 </Button>
-                <Problem error={saving.error} />
+                {!farOff && <Problem error={saving.error} />}
                 <Group mt="lg">
                     <Button type="submit" loading={saving.isPending}>
                         Save
                     </Button>
                     <Button variant="subtle" color="gray" onClick={() => navigate('/desk')}>
-                        Leave it
+                        Cancel
                     </Button>
                 </Group>
             </form>

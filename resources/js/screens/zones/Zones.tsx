@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
-import { degrees } from '../../app/Desk';
+import { coordinates } from '../../app/place';
 import { useSession, useZones } from '../../app/data';
 import { dateInWords } from '../../charts/days';
 import { Comparison } from './Comparison';
@@ -51,7 +51,7 @@ export function Zones() {
                                             </Link>
                                         </td>
                                         <td>
-                                            {degrees(zone.latitude)}, {zone.height_m} m
+                                            {coordinates(zone.latitude, zone.longitude)}, {zone.height_m} m
                                         </td>
                                         <td>{zone.settlements.map((s) => s.name).join(', ')}</td>
                                         <td>
