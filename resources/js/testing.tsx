@@ -8,7 +8,7 @@ import { afterEach, vi } from 'vitest';
 afterEach(cleanup);
 
 // As in vite.config.ts: patience with a busy machine.
-configure({ asyncUtilTimeout: 2_000 });
+configure({ asyncUtilTimeout: 60_000 });
 
 /** What a test has the server answer: data, or a refusal, by "METHOD /path". */
 export type Answers = Record<string, unknown>;
@@ -16,7 +16,12 @@ export type Answers = Record<string, unknown>;
 export class Refused {
     constructor(
         readonly status: number,
-        readonly body: { message: string; errors?: Record<string, string[]> },
+        readonly body: {
+            message: string;
+            errors?: Record<string, string[]>;
+            changed?: unknown[];
+            columns?: string[];
+        },
     ) {}
 }
 

@@ -128,6 +128,12 @@ final class CropDossier
         $routes = [];
         foreach ($dossier['replay'] as $route) {
             $windows = $own->windows[$route['route']] ?? [];
+            if ($windows === []) {
+                // Only what was set by hand is; the other way of growing keeps the record's word.
+                $routes[] = $route['standards'][$standard->value];
+
+                continue;
+            }
             $harvests = array_map(static fn (SowingWindow $w): ?SowingWindow => $w->harvest($route['harvested']), $windows);
             $weeks = $route['route'] === Route::Transplant->value ? $dossier['seedling_days'] : null;
             $routes[] = [

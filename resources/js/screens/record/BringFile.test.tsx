@@ -71,6 +71,7 @@ describe('bringing a station file', () => {
             fakeServer({
                 'POST /api/zones/bench/record-previews': {
                     ...preview,
+                    doubtful: changed > unchanged,
                     update: { new: 41, changed, unchanged, kept: 12547 },
                 },
             });
@@ -79,6 +80,10 @@ describe('bringing a station file', () => {
         };
         updating(10084, 67);
         expect(await screen.findByText(/Is this file of the same station/)).toBeTruthy();
+        const keep = () => screen.getByText('Import and compute').closest('button') as HTMLButtonElement;
+        expect(keep().disabled, 'no idle click imports it').toBe(true);
+        fireEvent.click(screen.getByLabelText('It is of this station, and in this unit'));
+        expect(keep().disabled).toBe(false);
         expect(screen.getByText('41 values new, 10084 changed, 67 the same, 12547 only in the record')).toBeTruthy();
         cleanup();
         updating(67, 10084);

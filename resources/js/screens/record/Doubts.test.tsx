@@ -53,6 +53,7 @@ describe('doubted values', () => {
             element: 'minimum',
             accepted: true,
             note: 'Two neighbours saw it.',
+            replaces: null,
         });
     });
 

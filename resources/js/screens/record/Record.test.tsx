@@ -134,9 +134,9 @@ describe('the record', () => {
             'GET /api/computations/3': { id: 3, state: 'cancelled', step: 'cancelled', done: 0, total: 0 },
         });
         show(<Record />, ...at('freezes'));
-        fireEvent.change(await screen.findByLabelText('Years leaned on'), { target: { value: '15' } });
+        fireEvent.change(await screen.findByLabelText('Years used'), { target: { value: '15' } });
         expect(await screen.findByText('Cancelled. What was there before stays in use.')).toBeTruthy();
-        expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({ years: 15 });
+        expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toMatchObject({ years: 15 });
     });
 
     it('tells soil, air and light of a day, at any site', async () => {

@@ -39,6 +39,7 @@ const dossier = {
     ruler: {
         starts: '01-01',
         seasons: 29,
+        short_record: false,
         freeze_chance: flat(0.1),
         hot_chance: flat(0),
         soil: flat(10),
@@ -52,6 +53,7 @@ const dossier = {
     differences: [{ route: 'direct', act: 'sow outdoors', opens: 6, closes: -1 }],
     choice: { id: 1, school: 'own', reason: 'The club.', by: 'Wren', at: '2026-03-01T10:00:00+00:00' },
     disagreements: ['Sow outdoors: on 11 of these 11 days fewer than half the years on record came to a harvest.'],
+    standards: ['cautious', 'reliable', 'bold'],
     varieties: [{ id: 7, name: 'Harrow Red', tags: ['quick'] }],
 };
 const runs = {

@@ -32,6 +32,7 @@ describe('the educator’s own word', () => {
         expect(asked[0]?.body).toEqual({
             school: 'own',
             reason: 'The club.',
+            replaces: null,
             windows: [
                 { route: 'direct', first: '03-31', last: '05-01' },
                 { route: 'transplant', first: '08-01', last: '08-10' },
@@ -47,7 +48,7 @@ describe('the educator’s own word', () => {
         fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'Easier to explain.' } });
         fireEvent.click(screen.getByText('Save'));
         await waitFor(() => expect(asked).toHaveLength(1));
-        expect(asked[0]?.body).toEqual({ school: 'count-back', reason: 'Easier to explain.' });
+        expect(asked[0]?.body).toEqual({ school: 'count-back', reason: 'Easier to explain.', replaces: null });
     });
 
     it('stays on the page with the reason when it is refused', async () => {
@@ -60,6 +61,14 @@ describe('the educator’s own word', () => {
         fireEvent.click(screen.getByText('Save'));
         expect(await screen.findByRole('alert')).toBeTruthy();
         expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('03-31');
+    });
+
+    it('is picked from a calendar as well, whatever the year', async () => {
+        fakeServer({});
+        show(<OwnDates zone="bench" crop="radish" data={dossier} />);
+        fireEvent.click(screen.getByText('Set own dates'));
+        fireEvent.change(screen.getByLabelText('From 1, from a calendar'), { target: { value: '2026-04-09' } });
+        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('04-09');
     });
 
     it('is undone', async () => {

@@ -28,9 +28,12 @@ const windows = {
     computed_at: '2026-04-20T08:00:00+00:00',
     method: { school: 'replay', standard: 'reliable', light: 'radiation', site: 'open ground' },
     record: {},
+    standards: ['cautious', 'reliable', 'bold'],
+    stale: false,
     ruler: {
         starts: '01-01',
         seasons: 29,
+        short_record: false,
         freeze_chance: flat(0.1),
         hot_chance: flat(0),
         soil: flat(10),
@@ -50,7 +53,7 @@ const sites = [
     { id: 1, name: 'open ground', zone: null },
     { id: 2, name: 'low tunnel', zone: null },
 ];
-const zone = { slug: 'bench', name: 'Bench', standard: 'reliable', light: 'radiation' };
+const zone = { slug: 'bench', name: 'Bench', version: 4, standard: 'reliable', light: 'radiation', computation: null };
 const answers = {
     'GET /api/session': EDUCATOR,
     'GET /api/sites': sites,
@@ -70,6 +73,67 @@ describe('the windows of a zone', () => {
         expect(groups()).toEqual(['Cool season', 'Warm season']);
         fireEvent.change(screen.getByLabelText('Grouped'), { target: { value: 'next' } });
         expect(groups()).toEqual(['Open now', 'Opens within four weeks', 'Later', 'No window here']);
+    });
+
+    it('from a short record say so, and offer no standard that makes no difference', async () => {
+        const short = { ...windows, standards: [], ruler: { ...windows.ruler, seasons: 3, short_record: true } };
+        fakeServer({ ...answers, 'GET /api/zones/bench/windows': short });
+        show(<Windows />, ...at());
+        expect(await screen.findByText(/From 3 cold seasons: a first guess/)).toBeTruthy();
+        expect(screen.queryByText('harvest in')).toBeNull();
+    });
+
+    it('say that they are older than what is known, and why', async () => {
+        const failed = {
+            id: 1,
+            state: 'failed',
+            error: 'The record is too short.',
+            step: 'stopped',
+            done: 0,
+            total: 0,
+        };
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench': { ...zone, stale: true, computation: failed },
+            'GET /api/zones/bench/windows': { ...windows, stale: true },
+        });
+        show(<Windows />, ...at());
+        expect(
+            await screen.findByText('The last computing failed: The record is too short. These windows are older.'),
+        ).toBeTruthy();
+    });
+
+    it('that could not be computed at all say what failed, not to bring a file that was brought', async () => {
+        const failed = {
+            id: 1,
+            state: 'failed',
+            error: 'No cold season is complete.',
+            step: 'stopped',
+            done: 0,
+            total: 0,
+        };
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench': { ...zone, computation: failed },
+            'GET /api/zones/bench/windows': new Refused(404, { message: 'Bring a station file first.' }),
+        });
+        show(<Windows />, ...at());
+        expect((await screen.findByRole('alert')).textContent).toContain('No cold season is complete.');
+        expect(screen.queryByText(/Bring a station file first/)).toBeNull();
+    });
+
+    it('are read by name and dates, and stand in a table behind', async () => {
+        fakeServer(answers);
+        show(<Windows />, ...at());
+        expect(
+            await screen.findByRole('button', { name: /^Radish\. sow outdoors 31 March to 21 June\.$/ }),
+        ).toBeTruthy();
+        fireEvent.click(screen.getByText(/^All windows/));
+        expect(
+            [...document.querySelectorAll('table tbody tr')].some((row) =>
+                row.textContent?.includes('31 March to 21 June'),
+            ),
+        ).toBe(true);
     });
 
     it('show own dates in plum', async () => {
@@ -131,7 +195,11 @@ describe('the windows of a zone', () => {
         fireEvent.click(await screen.findByLabelText('6 in 10'));
         fireEvent.click(await screen.findByText('Use in the calendar'));
         await waitFor(() => expect(asked.some((a) => a.what === 'PUT /api/zones/bench/method')).toBe(true));
-        expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({ standard: 'bold', light: 'radiation' });
+        expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({
+            standard: 'bold',
+            light: 'radiation',
+            version: 4,
+        });
     });
 
     it('at a site nobody has looked at are computed, with progress, and that can be cancelled', async () => {
