@@ -98,7 +98,7 @@ final class StationToGardenerTest extends BrowserTestCase
 
     private function radish(): string
     {
-        $this->browser->find('#row-radish')->sendKeys("\n");
+        $this->browser->find('#stop-radish')->sendKeys("\n");
 
         // Of the day read at first, the panel turns to the crop.
         return $this->browser->first('.windows aside h3', 'Sow outdoors: ');

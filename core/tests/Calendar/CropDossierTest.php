@@ -60,11 +60,12 @@ final class CropDossierTest extends TestCase
         );
     }
 
-    public function test_own_dates_bring_their_start_under_cover_and_their_reason_and_leave_other_ways_without_a_window(): void
+    public function test_own_dates_bring_their_start_under_cover_and_their_reason_and_leave_other_ways_to_the_record(): void
     {
         $sheet = CropDossier::sheet($this->dossier('broccoli'), CropDossier::OWN, ProofStandard::Reliable, $this->own());
         $routes = array_column($sheet['routes'], null, 'route');
-        self::assertSame([], $routes['direct']['windows']);
+        self::assertNotSame([], $routes['direct']['windows']);
+        self::assertSame('replay', $routes['direct']['derivation'][0]['key']);
         self::assertSame([['first' => '01-05', 'last' => '01-14', 'days' => 10]], $routes['transplant']['windows']);
         $weeks = CropCsv::standard()->find('broccoli')->seedling?->days() ?? 0;
         self::assertSame(SowDay::of(1, 5)->plus(-$weeks)->iso(), $routes['transplant']['under_cover'][0]['first']);

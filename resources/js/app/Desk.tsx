@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { api } from '../api/client';
 import { useSession, useZone } from './data';
+import { useKeptFocus } from './focus';
 import { useKeys } from './keyboard';
 import { degrees } from './place';
 
@@ -44,6 +45,7 @@ export function Desk() {
     const navigate = useNavigate();
     const location = useLocation();
     const queries = useQueryClient();
+    useKeptFocus();
     const to = (screen: string) => slug && navigate(`/desk/zones/${slug}/${screen}`);
     useKeys({
         '?': () => setHelp((shown) => !shown),

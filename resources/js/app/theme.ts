@@ -15,11 +15,12 @@ const leaf: MantineColorsTuple = [
 
 /** Square corners, hairlines, no shadows; the roles of the colours are in paper.css. */
 export const theme = createTheme({
-    fontFamily: "'Source Sans 3 Variable', 'Helvetica Neue', Arial, sans-serif",
-    headings: { fontFamily: "'Literata Variable', Georgia, serif", fontWeight: '650' },
+    fontFamily: 'var(--sans)',
+    headings: { fontFamily: 'var(--serif)', fontWeight: '650' },
     colors: { leaf },
     primaryColor: 'leaf',
-    primaryShade: { light: 7, dark: 5 },
+    // White on it reads in both schemes.
+    primaryShade: 7,
     defaultRadius: 0,
     shadows: { xs: 'none', sm: 'none', md: 'none', lg: 'none', xl: 'none' },
     cursorType: 'pointer',

@@ -28,7 +28,7 @@ export function Behind({
                     Take them as CSV
                 </button>
             </p>
-            <div className="scroll">
+            <div className="scroll" tabIndex={0}>
                 <table className="ruled">
                     <thead>
                         <tr>

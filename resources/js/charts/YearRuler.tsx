@@ -138,16 +138,36 @@ export function DateCursor({
     label: MonthDay;
 }) {
     const x = scale.x(day) + scale.width / 730;
-    const flag = Math.min(scale.width - 58, Math.max(0, x - 29));
+    const flag = flagAt(scale, x);
     return (
         <g pointerEvents="none">
             <line className="cursor" x1={x} x2={x} y1={0} y2={height} />
-            <rect className="flag" x={flag} y={-1} width="58" height="18" />
-            <text className="flag-text" x={flag + 29} y={12} textAnchor="middle">
+            <rect className="flag" x={flag} y={-1} width={FLAG} height="18" />
+            <text className="flag-text" x={flag + FLAG / 2} y={12} textAnchor="middle">
                 {inShort(label)}
             </text>
         </g>
     );
+}
+
+/** Width of the date's flag, and of a month's name, px. */
+const FLAG = 46;
+const MONTH_NAME = 28;
+
+/**
+ * Where the flag of a date stands: at its line, moved aside as far as needed to hide one month's name whole rather than the
+ * ends of two; the date says the month itself.
+ */
+export function flagAt(scale: YearScale, x: number): number {
+    const inside = (at: number) => Math.min(scale.width - FLAG, Math.max(0, at));
+    const middle = inside(x - FLAG / 2);
+    const touches = (at: number) =>
+        scale.months.filter(({ x: from }) => at < from + MONTH_NAME && at + FLAG > from + 2).length;
+    const near = Array.from({ length: FLAG + 1 }, (_, i) => inside(x - i));
+    return near.reduce((best, at) => {
+        const better = touches(at) - touches(best) || Math.abs(at - middle) - Math.abs(best - middle);
+        return better < 0 ? at : best;
+    }, middle);
 }
 
 /** Leaves out ticks that would write over the one before. */

@@ -20,6 +20,7 @@ export function Crops() {
     return (
         <main className="page book">
             <nav aria-label="Crops">
+                <h2 className="sr-only">Find a crop</h2>
                 <TextInput
                     size="xs"
                     aria-label="Find a crop"

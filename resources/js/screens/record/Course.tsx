@@ -212,7 +212,7 @@ const SHOWN = [5, 7, 10, 12, 15, 18];
 /** A row a site, a column a temperature: the date in half the years, and in four out of five. */
 function SoilDates({ climate }: { climate: Schema['Climate'] }) {
     return (
-        <div className="scroll">
+        <div className="scroll" tabIndex={0}>
             <table className="ruled dense">
                 <thead>
                     <tr>

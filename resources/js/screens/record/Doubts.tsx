@@ -187,7 +187,7 @@ function ByYear({ values }: { values: Value[] }) {
     const count = (rule: string, year: string) =>
         values.filter((v) => v.date.startsWith(year) && v.doubts.some((d) => d.in_words === rule)).length;
     return (
-        <div className="scroll">
+        <div className="scroll" tabIndex={0}>
             <table className="ruled dense" style={{ width: 'auto' }}>
                 <caption className="sr-only">Doubted values by rule and year</caption>
                 <thead>

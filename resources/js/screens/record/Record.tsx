@@ -93,6 +93,7 @@ export function Record() {
             )}
             <Problem error={years.error} />
             {computation !== null && progress && <Progressing zone={slug} progress={progress} mayEdit={mayEdit} />}
+            {charts && <h2 className="sr-only">{PARTS.find((p) => p.path === part)?.name}</h2>}
             {part === 'freezes' && climate && <Freezes zone={slug} data={climate} />}
             {part === 'course' && climate && <Course zone={slug} data={climate} />}
             {charts && !climate && (

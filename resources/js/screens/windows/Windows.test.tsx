@@ -126,7 +126,7 @@ describe('the windows of a zone', () => {
         fakeServer(answers);
         show(<Windows />, ...at());
         expect(
-            await screen.findByRole('button', { name: /^Radish\. sow outdoors 31 March to 21 June\.$/ }),
+            await screen.findByRole('button', { name: /^Radish: sow outdoors 31 March to 21 June\.$/ }),
         ).toBeTruthy();
         fireEvent.click(screen.getByText(/^All windows/));
         expect(

@@ -135,7 +135,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
     const mayEdit = session?.user?.may_publish ?? false;
     const [seen, setSeen] = useState({ top: 0, height: 900 });
     const find = useRef<HTMLInputElement>(null);
-    const sheet = useRef<HTMLDivElement>(null);
+    const sheet = useRef<HTMLElement>(null);
     const { ref, width } = useElementSize();
     const scale = useMemo(
         () => yearScale(data.ruler.starts, Math.max(280, (width || 960) - LABELS - RIGHT)),
@@ -194,6 +194,21 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
         const next = rows.crops[at === -1 ? (to > 0 ? 0 : last) : Math.min(last, Math.max(0, at + to))];
         if (next) set('crop', next.crop.slug);
     };
+    /** The same by the arrows, which take the keyboard along. */
+    const latest = useRef(step);
+    useEffect(() => {
+        latest.current = step;
+    });
+    const walking = useRef(false);
+    const walk = useCallback((to: number) => {
+        walking.current = true;
+        latest.current(to);
+    }, []);
+    useEffect(() => {
+        if (!walking.current || chosen === null) return;
+        walking.current = false;
+        requestAnimationFrame(() => document.getElementById(`stop-${chosen}`)?.focus());
+    }, [chosen]);
     useKeys({
         '/': () => find.current?.focus(),
         j: () => step(1),
@@ -230,7 +245,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
     return (
         <div className="windows">
             <Hatches />
-            <div
+            <main
                 ref={sheet}
                 className="sheet"
                 onScroll={(event) =>
@@ -390,6 +405,8 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                                 chosen={crop.slug === chosen}
                                 onChoose={choose}
                                 onOpen={open}
+                                onStep={walk}
+                                stop={crop.slug === (at?.crop.slug ?? rows.crops[0]?.crop.slug)}
                             />
                         ))}
                         <g transform={`translate(${LABELS} 0)`} pointerEvents="none">
@@ -419,8 +436,8 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                     )}
                 />
                 <Legend counted={data.crops.some((crop) => crop.school === 'count-back')} />
-            </div>
-            <aside aria-live="polite">
+            </main>
+            <aside aria-live="polite" aria-label={chosen ? 'The crop' : 'The day'}>
                 {chosen ? (
                     <CropPanel
                         zone={zone}
@@ -508,8 +525,10 @@ const CropRow = memo(function CropRow({
     scale,
     starts,
     chosen,
+    stop,
     onChoose,
     onOpen,
+    onStep,
 }: {
     crop: Crop;
     y: number;
@@ -517,19 +536,19 @@ const CropRow = memo(function CropRow({
     scale: YearScale;
     starts: string;
     chosen: boolean;
+    /** the one row of all that Tab comes to; arrows go on from it */
+    stop: boolean;
     onChoose: (crop: string) => void;
     /** shows it, whether it was shown or not */
     onOpen: (crop: string) => void;
+    /** to the next row, or the one before */
+    onStep: (to: number) => void;
 }) {
     return (
         <g
             id={`row-${crop.slug}`}
             className="row"
             transform={`translate(0 ${y})`}
-            tabIndex={0}
-            role="button"
-            aria-pressed={chosen}
-            aria-label={rowInWords(crop)}
             onClick={(event) => {
                 // Beside the names a click sets the date as well, and opens the crop.
                 if (event.nativeEvent.offsetX < LABELS) {
@@ -537,71 +556,86 @@ const CropRow = memo(function CropRow({
                     onChoose(crop.slug);
                 } else onOpen(crop.slug);
             }}
-            onKeyDown={(event) => {
-                if (event.key === 'Enter' || event.key === ' ') {
-                    event.preventDefault();
-                    onChoose(crop.slug);
-                }
-            }}
         >
-            <rect className={chosen ? 'chosen' : undefined} fill="transparent" width="100%" height={height - 2} />
-            {crop.routes.map((route, i) => (
-                <g key={route.route} transform={`translate(0 ${i * LANE + 2})`}>
-                    {i === 0 &&
-                        inLines(crop.name).map((line, n) => (
-                            <text key={line} className="name" x={0} y={17 + 15 * n}>
-                                {line}
-                            </text>
-                        ))}
-                    <text className="quiet" x={LABELS - 10} y={17} textAnchor="end" fontSize="10.5">
-                        {route.act}
-                    </text>
-                    <g transform={`translate(${LABELS} 0)`}>
-                        {route.ribbon ? (
-                            <>
-                                <OutcomeRibbon
-                                    scale={scale}
-                                    ribbon={route.ribbon}
-                                    starts={starts}
-                                    top={RIBBON.top}
-                                    height={RIBBON.height}
-                                    step={5}
-                                />
-                                <Brackets
-                                    scale={scale}
-                                    spans={route.under_cover}
-                                    at={0}
-                                    drop={4}
-                                    name="cover"
-                                    act="start under cover"
-                                />
-                                <Brackets
-                                    scale={scale}
-                                    spans={route.windows}
-                                    at={4}
-                                    drop={6}
-                                    name={crop.school === 'own' ? 'own' : 'bracket'}
-                                    act={route.act}
-                                />
-                            </>
-                        ) : (
-                            <WindowLane scale={scale} lane={route} />
-                        )}
+            <rect
+                id={`stop-${crop.slug}`}
+                className={chosen ? 'chosen' : undefined}
+                fill="transparent"
+                width="100%"
+                height={height - 2}
+                tabIndex={stop ? 0 : -1}
+                role="button"
+                aria-pressed={chosen}
+                aria-label={rowInWords(crop)}
+                onKeyDown={(event) => {
+                    if (event.key === 'Enter' || event.key === ' ') {
+                        event.preventDefault();
+                        onChoose(crop.slug);
+                    } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+                        event.preventDefault();
+                        onStep(event.key === 'ArrowDown' ? 1 : -1);
+                    }
+                }}
+            />
+            <g aria-hidden="true">
+                {crop.routes.map((route, i) => (
+                    <g key={route.route} transform={`translate(0 ${i * LANE + 2})`}>
+                        {i === 0 &&
+                            inLines(crop.name).map((line, n) => (
+                                <text key={line} className="name" x={0} y={17 + 15 * n}>
+                                    {line}
+                                </text>
+                            ))}
+                        <text className="quiet" x={LABELS - 10} y={17} textAnchor="end" fontSize="10.5">
+                            {route.act}
+                        </text>
+                        <g transform={`translate(${LABELS} 0)`}>
+                            {route.ribbon ? (
+                                <>
+                                    <OutcomeRibbon
+                                        scale={scale}
+                                        ribbon={route.ribbon}
+                                        starts={starts}
+                                        top={RIBBON.top}
+                                        height={RIBBON.height}
+                                        step={5}
+                                    />
+                                    <Brackets
+                                        scale={scale}
+                                        spans={route.under_cover}
+                                        at={0}
+                                        drop={4}
+                                        name="cover"
+                                        act="start under cover"
+                                    />
+                                    <Brackets
+                                        scale={scale}
+                                        spans={route.windows}
+                                        at={4}
+                                        drop={6}
+                                        name={crop.school === 'own' ? 'own' : 'bracket'}
+                                        act={route.act}
+                                    />
+                                </>
+                            ) : (
+                                <WindowLane scale={scale} lane={route} />
+                            )}
+                        </g>
                     </g>
-                </g>
-            ))}
+                ))}
+            </g>
         </g>
     );
 });
 
-/** "Spinach. Sow outdoors 31 March to 10 July; set out: no window here." */
+/** "Spinach: sow outdoors 31 March to 10 July; set out: no window here." */
 function rowInWords(crop: Crop): string {
     const ways = crop.routes.map((route) =>
         route.windows.length === 0
             ? `${route.act}: no window here`
             : `${route.act} ${route.windows.map(spanInWords).join(' and ')}`,
     );
-    return `${crop.name}. ${ways.join('; ')}.`;
+    return `${crop.name}: ${ways.join('; ')}.`;
 }
 
 /** The ribbon in its lane, px. */
