@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\CleanInput;
 use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -25,14 +26,16 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         // Its package is one of those compat/README.md tells of; open data sets its own header.
         $middleware->remove(HandleCors::class);
-        $middleware->append(SecurityHeaders::class);
-        $middleware->append(CleanInput::class);
+        // Before anything trims or turns what came in; its refusals carry the headers too.
+        $middleware->prepend([SecurityHeaders::class, CleanInput::class]);
         $middleware->redirectGuestsTo('/desk/login');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
         // Two of the same name at once: the second is refused as it would have been a moment later.
         $exceptions->map(UniqueConstraintViolationException::class,
             static fn (): ValidationException => ValidationException::withMessages(['name' => 'There is one of that name already.']));
+        $exceptions->map(AuthenticationException::class,
+            static fn (AuthenticationException $e): AuthenticationException => new AuthenticationException('Nobody is logged in. Log in and try again.', $e->guards(), $e->redirectTo(request())));
         $exceptions->shouldRenderJsonWhen(
             static fn (Request $request): bool => $request->is('api/*') || str_ends_with($request->path(), '.json') || $request->expectsJson(),
         );

@@ -7,31 +7,48 @@ namespace App\Gardener;
 use App\Models\Settlement;
 use App\Models\Zone;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Str;
 
 /** The page on which gardeners find their zone. */
 final class HomePage
 {
+    /** A postcode this close to a known one lies next to it. */
+    private const NEXT_POSTCODES = 20;
+
     /**
-     * Zones whose name, settlement or postcode is, or begins with, what was asked; an exact answer wins over beginnings.
+     * Zones whose name, district, settlement or postcode is what was asked; else begins with it; else, for words, differs from
+     * it by a letter or two, and for numbers is a neighbouring postcode. The first of these that finds something wins.
      *
      * @param  Collection<int, Zone>  $zones
      * @return Collection<int, Zone>
      */
     public static function matching(Collection $zones, string $asked): Collection
     {
-        if ($asked === '') {
+        $plain = self::plain($asked);
+        if ($plain === '') {
             return $zones;
         }
-        $plain = self::plain($asked);
-        $names = static fn (Zone $zone): array => array_map(self::plain(...), array_filter([
+        $names = $zones->mapWithKeys(static fn (Zone $zone): array => [$zone->id => array_values(array_map(self::plain(...), array_filter([
             $zone->name,
+            $zone->district,
             ...$zone->settlements->pluck('name')->all(),
             ...$zone->settlements->pluck('postcode')->all(),
-        ]));
-        $exact = $zones->filter(static fn (Zone $zone): bool => in_array($plain, $names($zone), true));
+        ])))]);
+        $number = ctype_digit($plain);
+        $slips = mb_strlen($plain) < 5 ? 1 : 2;
+        foreach ([
+            static fn (string $name): bool => $name === $plain,
+            static fn (string $name): bool => str_starts_with($name, $plain),
+            static fn (string $name): bool => $number ? ctype_digit($name) && strlen($name) === strlen($plain) && abs((int) $name - (int) $plain) <= self::NEXT_POSTCODES
+                : mb_strlen($plain) > 3 && ! ctype_digit($name) && levenshtein(Str::ascii($name), Str::ascii($plain)) <= $slips,
+        ] as $fits) {
+            $found = $zones->filter(static fn (Zone $zone): bool => array_filter($names[$zone->id], $fits) !== [])->values();
+            if ($found->isNotEmpty()) {
+                return $found;
+            }
+        }
 
-        return ($exact->isNotEmpty() ? $exact : $zones->filter(static fn (Zone $zone): bool => array_filter(
-            $names($zone), static fn (string $name): bool => str_starts_with($name, $plain)) !== []))->values();
+        return $zones->take(0);
     }
 
     /** @param  Collection<int, Zone>  $zones */

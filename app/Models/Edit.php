@@ -12,7 +12,7 @@ use Illuminate\Support\Carbon;
  * One edit of a row: what it changed, who made it and when.
  *
  * @property int $version that the row had afterwards
- * @property array<string, array{was: mixed, is: mixed}> $changes by field
+ * @property array<string, array{was: mixed, is: mixed}> $fields what it changed, by name
  * @property Carbon $created_at
  * @property-read User|null $user
  *
@@ -25,7 +25,7 @@ class Edit extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['changes' => 'array'];
+    protected $casts = ['fields' => 'array'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -42,7 +42,7 @@ class Edit extends Model
         $edits = self::query()->with('user')->where('subject', $subject->getTable())->where('subject_id', $subject->getKey())
             ->where('version', '>', $version)->orderBy('version')->get();
         foreach ($edits as $edit) {
-            foreach ($edit->changes as $field => $change) {
+            foreach ($edit->fields as $field => $change) {
                 $changes[$field] = ['field' => $field, 'was' => $changes[$field]['was'] ?? $change['was'], 'is' => $change['is'],
                     'by' => $edit->user->name ?? 'someone no longer here', 'at' => $edit->created_at->toIso8601String()];
             }

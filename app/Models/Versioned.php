@@ -44,7 +44,7 @@ trait Versioned
             if ($changes !== []) {
                 $this->forceFill(['version' => $this->version + 1])->save();
                 Edit::query()->create(['subject' => $this->getTable(), 'subject_id' => $this->getKey(), 'version' => $this->version,
-                    'user_id' => $user?->id, 'changes' => $changes]);
+                    'user_id' => $user?->id, 'fields' => $changes]);
             }
 
             return $result;

@@ -26,7 +26,7 @@ return new class extends Migration
             $table->unsignedBigInteger('subject_id');
             $table->unsignedInteger('version');
             $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
-            $table->json('changes');
+            $table->json('fields');
             $table->timestamp('created_at')->useCurrent();
             $table->index(['subject', 'subject_id', 'version']);
         });

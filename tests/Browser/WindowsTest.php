@@ -121,7 +121,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_wrong_password_is_said_where_it_is_typed(): void
     {
         $this->browser->visit('/desk/login')->fill('E-mail address', 'ines@kestrel.example')->fill('Password', 'guess')->press('Log in')
-            ->see('Address and password do not belong together.');
+            ->see('E-mail or password is wrong.');
     }
 
     public function test_the_desk_is_accessible(): void
@@ -130,9 +130,47 @@ final class WindowsTest extends BrowserTestCase
         foreach (['/desk' => 'Orchard Bench', '/desk/zones/new' => 'Add a zone', '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
             '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side', '/desk/crops/carrot' => 'It has never been changed.',
             '/desk/zones/basin-floor/record' => 'Is it shifting', '/desk/zones/orchard-bench/record/course' => 'low tunnel', '/desk/zones/basin-floor/record/doubts' => 'Leave out another value',
-            '/desk/zones/orchard-bench/record/files' => 'Files brought', '/desk/zones/basin-floor/record/readings' => 'Soil readings', '/desk/sites' => 'dark plastic mulch', '/desk/zones/basin-floor/press' => 'current'] as $path => $text) {
+            '/desk/zones/orchard-bench/record/files' => 'Files brought', '/desk/zones/basin-floor/record/readings' => 'Soil readings', '/desk/sites' => 'dark plastic mulch', '/desk/zones/basin-floor/press' => 'in force', '/desk/zones/basin-floor/edit' => 'Edit the zone'] as $path => $text) {
             $this->browser->visit($path)->see($text);
             $this->assertAccessible($path);
         }
+        $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => 'dark']]]);
+        foreach (['/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus', '/desk/zones/new' => 'Add a zone', '/desk/crops/carrot' => 'It has never been changed.'] as $path => $text) {
+            $this->browser->visit($path)->see($text);
+            $this->assertAccessible("{$path}, dark");
+        }
+        $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => []]);
+    }
+
+    public function test_narrow_and_magnified_screens_hold_the_desk(): void
+    {
+        $this->logIn();
+        // 640 points are 1280 at 200 %.
+        foreach ([820, 640] as $width) {
+            $this->browser->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]);
+            foreach (['/desk' => 'Orchard Bench', '/desk/zones/basin-floor/windows' => '71 of 71 crops', '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
+                '/desk/crops/carrot' => 'It has never been changed.', '/desk/sites' => 'dark plastic mulch'] as $path => $text) {
+                $this->browser->visit($path)->see($text);
+                $this->assertFitsTheWidth("{$path} at {$width}");
+            }
+        }
+        $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
+    }
+
+    public function test_the_keyboard_comes_to_a_crop_in_a_few_steps_and_is_never_lost(): void
+    {
+        $this->logIn();
+        $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
+        $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
+        $this->browser->visit('/desk/zones/basin-floor/windows')->see('71 of 71 crops');
+        for ($tabs = 0; $tabs < 25 && ! str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
+            $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::TAB);
+        }
+        self::assertLessThan(20, $tabs, 'one stop for all rows');
+        $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_DOWN);
+        $this->browser->see('Open its dossier');
+        $this->browser->until(static fn (): bool => str_starts_with((string) $at('id'), 'stop-'), 'The arrow takes the keyboard along.');
+        self::assertMatchesRegularExpression('/^[A-Z][^:]+: (sow outdoors|set out|plant)/', (string) $at('ariaLabel'));
+        self::assertSame('solid', $this->browser->driver->executeScript('return getComputedStyle(document.activeElement).outlineStyle'), 'and it is seen where it is');
     }
 }

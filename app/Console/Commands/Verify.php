@@ -26,6 +26,7 @@ class Verify extends Command
 
     public function handle(PublicSite $site): int
     {
+        $this->faults = [];
         $looked = ['editions' => 0, 'originals' => 0];
         foreach (Edition::query()->with('zone')->orderBy('id')->lazy(20) as $edition) {
             $looked['editions']++;

@@ -161,11 +161,16 @@ const MONTH_NAME = 28;
 export function flagAt(scale: YearScale, x: number): number {
     const inside = (at: number) => Math.min(scale.width - FLAG, Math.max(0, at));
     const middle = inside(x - FLAG / 2);
-    const touches = (at: number) =>
-        scale.months.filter(({ x: from }) => at < from + MONTH_NAME && at + FLAG > from + 2).length;
+    /** Names that stay readable cost nothing, one that is hidden whole little, one of which an end is left most. */
+    const cost = (at: number) =>
+        scale.months.reduce((sum, { x: from }) => {
+            const [begins, ends] = [from + 3, from + MONTH_NAME];
+            if (at >= ends || at + FLAG <= begins) return sum;
+            return sum + (at <= begins && at + FLAG >= ends ? 1 : 10);
+        }, 0);
     const near = Array.from({ length: FLAG + 1 }, (_, i) => inside(x - i));
     return near.reduce((best, at) => {
-        const better = touches(at) - touches(best) || Math.abs(at - middle) - Math.abs(best - middle);
+        const better = cost(at) - cost(best) || Math.abs(at - middle) - Math.abs(best - middle);
         return better < 0 ? at : best;
     }, middle);
 }

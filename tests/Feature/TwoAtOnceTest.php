@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\KeepStationFile;
+use App\Actions\QueueComputation;
+use App\Actions\SaveZone;
+use App\Jobs\ComputeZoneJob;
+use App\Models\Computation;
+use App\Models\Edition;
+use App\Models\Publication;
+use App\Models\Role;
+use App\Models\Site;
+use App\Models\StationRecord;
+use App\Models\Zone;
+use App\Support\NamedLock;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use PDO;
+use Tests\TestCase;
+
+/** Two people, two clicks or two workers at once: nothing is lost, nothing is done twice. */
+final class TwoAtOnceTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        app(SaveZone::class)->create($this->zoneValues());
+        $this->actingAs($this->person());
+    }
+
+    private function zone(): Zone
+    {
+        return Zone::query()->firstOrFail();
+    }
+
+    public function test_two_files_brought_to_one_station_at_once_are_both_in_its_record(): void
+    {
+        $day = static fn (string $from, int $days): string => "date,tmin_c,tmax_c\n".implode('', array_map(static fn (int $i): string => date('Y-m-d', (int) strtotime("{$from} +{$i} days")).",1.0,9.0\n", range(0, $days - 1)));
+        $keep = app(KeepStationFile::class);
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->textFile($day('2010-01-01', 500))], ['Accept' => 'application/json'])->assertStatus(202);
+        $station = $this->zone()->station;
+        Queue::fake();
+        // Both were read, and queued, when the record held neither.
+        $keep->execute($this->zone(), $station, $this->textFile($day('2012-01-01', 400), 'a.csv'), [], $this->person());
+        $keep->execute($this->zone(), $station, $this->textFile($day('2014-01-01', 400), 'b.csv'), [], $this->person());
+        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
+        $record = StationRecord::query()->findOrFail($station?->refresh()->record_id)->asRead();
+        self::assertSame(500 + 400 + 400, count(array_filter($record->minimum, static fn (?float $v): bool => $v !== null)));
+    }
+
+    public function test_a_zone_another_worker_is_at_is_left_to_it(): void
+    {
+        Queue::fake();
+        $computation = app(QueueComputation::class)->execute($this->zone(), null);
+        $other = $this->anotherConnection();
+        $name = DB::getDatabaseName().'-'.ComputeZoneJob::lockOf($this->zone()->id);
+        self::assertSame(1, (int) $other->query('SELECT GET_LOCK('.$other->quote($name).', 0)')->fetchColumn());
+        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
+        self::assertSame(Computation::QUEUED, $computation->refresh()->state);
+        self::assertFalse(NamedLock::isFree(ComputeZoneJob::lockOf($this->zone()->id)));
+        // The lock falls with its holder, however that ends.
+        $other = null;
+        for ($i = 0; $i < 100 && ! NamedLock::isFree(ComputeZoneJob::lockOf($this->zone()->id)); $i++) {
+            usleep(50_000);
+        }
+        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
+        self::assertSame(Computation::FAILED, $computation->refresh()->state, 'it was taken up, and there is no record');
+    }
+
+    private function anotherConnection(): PDO
+    {
+        $c = config('database.connections.mariadb');
+
+        return new PDO("mysql:host={$c['host']};port={$c['port']};dbname={$c['database']}", $c['username'], $c['password']);
+    }
+
+    public function test_what_a_killed_worker_left_behind_is_taken_up_again_at_once(): void
+    {
+        Queue::fake();
+        $computation = app(QueueComputation::class)->execute($this->zone(), null);
+        $computation->update(['state' => Computation::RUNNING]);
+        $this->artisan('anthesis:resume')->assertSuccessful();
+        Queue::assertPushed(ComputeZoneJob::class, 2);
+        $lock = NamedLock::take(ComputeZoneJob::lockOf($this->zone()->id));
+        self::assertNotNull($lock);
+        $lock->release();
+        self::assertGreaterThan(600, config('queue.connections.database.retry_after'), 'while work that its worker still does is never given to another');
+    }
+
+    public function test_a_volunteer_cannot_flood_the_queue(): void
+    {
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        Queue::fake();
+        $this->actingAs($this->person(Role::Volunteer));
+        $sites = Site::query()->pluck('id');
+        $before = Computation::query()->count();
+        $answers = [];
+        for ($i = 0; $i < 60; $i++) {
+            $answers[] = $this->postJson('/api/zones/test-basin/computations', ['site' => $sites[$i % 2]])->getStatusCode();
+        }
+        self::assertSame(2, Computation::query()->count() - $before, 'what waits already is not queued again');
+        self::assertSame([202, 429], [$answers[0], $answers[59]]);
+    }
+
+    public function test_a_stale_zone_form_undoes_nothing(): void
+    {
+        $opened = $this->getJson('/api/zones/test-basin')->json('data.version');
+        $this->editZone(['height_m' => 520] + $this->zoneValues())->assertOk()->assertJsonPath('data.version', $opened + 1);
+        $stale = $this->patchJson('/api/zones/test-basin', ['version' => $opened, 'district' => 'Other'] + $this->zoneValues());
+        $stale->assertStatus(409)->assertJsonPath('changed.0', ['field' => 'height_m', 'was' => 410, 'is' => 520, 'by' => 'Educator', 'at' => $stale->json('changed.0.at')]);
+        self::assertSame([520, 'Kestrel Basin'], [$this->zone()->height_m, $this->zone()->district]);
+        $this->patchJson('/api/zones/test-basin', $this->zoneValues())->assertUnprocessable()->assertJsonValidationErrorFor('version');
+    }
+
+    public function test_two_edits_of_one_crop_do_not_lose_one(): void
+    {
+        $edit = fn (array $cells, int $version) => $this->patchJson('/api/crops/radish', ['cells' => $cells, 'note' => 'x', 'version' => $version]);
+        $edit(['maturity_days' => '31'], 1)->assertOk();
+        $edit(['harvest_days' => '12'], 1)->assertStatus(409)->assertJsonPath('changed.0.field', 'maturity_days')->assertJsonPath('changed.0.is', '31');
+        $edit(['harvest_days' => '12'], 2)->assertOk()->assertJsonPath('data.cells.maturity_days', '31');
+        $variety = $this->postJson('/api/crops/radish/varieties', ['name' => 'A', 'cells' => [], 'tags' => []])->json('data.varieties.0.id');
+        $change = fn (string $name, int $version) => $this->putJson("/api/crops/radish/varieties/{$variety}", ['name' => $name, 'cells' => [], 'tags' => [], 'version' => $version]);
+        $change('B', 1)->assertOk();
+        $change('C', 1)->assertStatus(409);
+        $site = Site::query()->where('name', 'raised bed')->firstOrFail();
+        $values = ['name' => 'raised bed', 'air' => 0, 'sun' => 6, 'rate' => 1, 'protection' => 0, 'offset' => 0, 'note' => null];
+        $this->patchJson("/api/sites/{$site->id}", $values + ['version' => 1])->assertOk();
+        $this->patchJson("/api/sites/{$site->id}", ['sun' => 1] + $values + ['version' => 1])->assertStatus(409);
+    }
+
+    public function test_equal_names_at_once_are_refused_not_broken(): void
+    {
+        $values = ['name' => 'roof', 'air' => 1, 'sun' => 3, 'rate' => 1, 'protection' => 0, 'offset' => 0, 'note' => ''];
+        Site::query()->create($values);
+        // As if the second request had been checked before the first was saved.
+        Site::creating(static fn (): bool => true);
+        $this->withoutExceptionHandling();
+        $this->expectException(\Illuminate\Database\UniqueConstraintViolationException::class);
+        Site::query()->create($values);
+    }
+
+    public function test_a_name_taken_meanwhile_is_said_in_words(): void
+    {
+        Zone::saving(static function (): void {
+            DB::table('zones')->insertOrIgnore(['slug' => 'twin', 'name' => 'Twin', 'district' => 'D', 'latitude' => 46, 'longitude' => -98, 'height_m' => 1]);
+        });
+        $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertUnprocessable()->assertJsonPath('message', 'There is one of that name already.');
+        Zone::flushEventListeners();
+    }
+
+    public function test_publishing_twice_makes_one_edition(): void
+    {
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $first = $this->publish('Once.', ['key' => 'the-same-click'])->assertStatus(202)->json('data.id');
+        self::assertSame($first, $this->publish('Once.', ['key' => 'the-same-click'])->assertStatus(202)->json('data.id'));
+        self::assertSame([1, 1], [Edition::query()->count(), Publication::query()->count()]);
+        $this->publish('Again.')->assertUnprocessable()->assertJsonPath('errors.unchanged.0', 'Nothing has changed since edition 1: every window is the same.');
+        $this->publish('All the same.', ['even_unchanged' => true])->assertStatus(202)->assertJsonPath('data.edition.number', 2);
+    }
+
+    public function test_an_edition_is_in_force_when_its_pages_are_there(): void
+    {
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        Queue::fake();
+        $this->publish()->assertStatus(202)->assertJsonPath('data.state', 'queued')->assertJsonPath('data.edition.in_force', false);
+        $this->get('/zones/test-basin')->assertNotFound();
+        $this->get('/zones/test-basin/editions/1')->assertNotFound();
+        $this->publish('Impatient.')->assertUnprocessable()->assertJsonPath('errors.zone.0', 'Edition 1 is being published. Wait until it is in force.');
+        app()->call((new \App\Jobs\RenderEditionJob(Edition::query()->value('id')))->handle(...));
+        $publication = $this->getJson('/api/publications/'.Publication::query()->value('id'))->assertOk()->json('data');
+        self::assertSame(['done', true], [$publication['state'], $publication['edition']['in_force']]);
+        self::assertSame($publication['total'], $publication['done']);
+        $this->get('/zones/test-basin')->assertOk();
+    }
+
+    public function test_a_moved_zone_is_stale_at_once_and_not_published_until_it_is_computed(): void
+    {
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->getJson('/api/zones/test-basin')->assertJsonPath('data.stale', false);
+        Queue::fake();
+        $this->editZone(['latitude' => -47.45] + $this->zoneValues())->assertOk()->assertJsonPath('data.stale', true)->assertJsonPath('data.computation.state', 'queued');
+        $this->publish()->assertUnprocessable()->assertJsonPath('errors.zone.0', 'The windows are being computed. Wait until that is done, look at them, then publish.');
+        $this->deleteJson('/api/computations/'.Computation::query()->max('id'))->assertOk();
+        $this->publish()->assertUnprocessable()->assertJsonFragment(['message' => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.']);
+        self::assertSame(0, Edition::query()->count());
+        $this->editZone(['district' => 'A name moves nothing', 'latitude' => -47.45] + $this->zoneValues())->assertOk();
+        self::assertSame(0, Computation::query()->where('state', Computation::QUEUED)->count());
+    }
+
+    public function test_after_a_failed_computing_the_reason_is_said_and_nothing_is_published(): void
+    {
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->textFile("date,tmin_c,tmax_c\n2024-02-28,1,2\n")], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->getJson('/api/zones/test-basin')->assertJsonPath('data.computation.state', 'failed')->assertJsonPath('data.stale', true);
+        self::assertStringContainsString('no complete cold season', $this->publish()->assertUnprocessable()->json('errors.zone.0'));
+    }
+
+    public function test_a_file_sent_twice_is_kept_once(): void
+    {
+        $send = fn () => $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile(), 'to_station' => 'new', 'key' => 'one-and-the-same'], ['Accept' => 'application/json'])->assertStatus(202)->json('data.id');
+        self::assertSame($send(), $send());
+        self::assertSame(1, DB::table('stations')->count());
+    }
+}
