@@ -70,9 +70,9 @@ final class RecordTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/lakeshore/record/freezes')->see('29 cold seasons count.');
-        $this->choose('Years leaned on', 'latest 15');
+        $this->choose('Years used', 'latest 15');
         $this->browser->see('15 cold seasons count.')->see('of 15');
-        $this->choose('Years leaned on', 'all');
+        $this->choose('Years used', 'all');
         $this->browser->see('29 cold seasons count.');
     }
 
@@ -123,7 +123,7 @@ final class RecordTest extends BrowserTestCase
         $this->browser->visit('/desk/sites')->see($name)->see('From 10 readings at 5 cm;');
         $this->browser->driver->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Edit']"))->click();
         $this->browser->fill('Rate', '9')->press('Save and compute')->see('This lies between 0.1 and 3.');
-        $this->browser->press('Leave it');
+        $this->browser->press('Cancel');
         $this->browser->driver->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Take out']"))->click();
         $this->browser->seeNoLonger($name);
     }

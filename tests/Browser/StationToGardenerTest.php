@@ -81,7 +81,7 @@ final class StationToGardenerTest extends BrowserTestCase
         self::assertSame($first, $this->radish());
 
         $this->browser->visit("/desk/zones/{$slug}/press")->fill('Note to gardeners', 'The first calendar of the bench.')->press('Publish')
-            ->see('Edition 1 is published.')->see('1, current');
+            ->see('Edition 1 is published and in force.')->see('1, in force');
         self::assertSame([], $this->unexpected($this->browser->errors()));
 
         // A gardener, on a phone and without an account.
