@@ -51,6 +51,15 @@ final class DoorTest extends TestCase
         self::assertSame(0, Zone::query()->count());
     }
 
+    public function test_a_refusal_names_the_field_as_it_is_called_on_screen(): void
+    {
+        $this->actingAs($this->person());
+        $errors = $this->postJson('/api/zones', ['height_m' => 'tall', 'settlements' => [['name' => str_repeat('x', 90)]]] + $this->zoneValues())->assertUnprocessable()->json('errors');
+        self::assertSame('The height field must be an integer.', $errors['height_m'][0]);
+        self::assertSame('The settlement field must not be greater than 80 characters.', $errors['settlements.0.name'][0]);
+        self::assertSame('The e-mail address field is required.', $this->postJson('/api/session', [])->json('errors.email.0'));
+    }
+
     public function test_a_redirect_goes_to_this_service_whatever_a_request_calls_it(): void
     {
         foreach (['/desk', '/?place=70110'] as $path) {
