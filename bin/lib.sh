@@ -256,6 +256,7 @@ serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, wi
     local name=$1 port=$2 worker i
     export SERVE=$name LISTEN=127.0.0.1:$2 APP_URL=http://127.0.0.1:$2
     rm -rf "$ROOT/storage/run/$name"
+    mkdir -p "$ROOT/storage/run/$name"
     for worker in php web schedule; do
         supervise "$worker-$name" bin/service "$worker"
         SERVED+=("$SUPERVISOR")
