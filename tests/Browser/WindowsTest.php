@@ -139,6 +139,11 @@ final class WindowsTest extends BrowserTestCase
             $this->browser->visit($path)->see($text);
             $this->assertAccessible("{$path}, dark");
         }
+        foreach (['dark', 'light'] as $scheme) {
+            $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]);
+            $this->browser->visit('/desk/zones/new')->press('Save')->see('Give the latitude, in degrees.');
+            $this->assertAccessible("a form with errors, {$scheme}");
+        }
         $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => []]);
     }
 

@@ -74,7 +74,7 @@ final class DailyTable implements StationFormat
                 continue;
             }
             // Files of many stations have millions of rows: those of the others are cut in the quickest way.
-            if ($place !== null && ! str_contains($line, '"')) {
+            if ($place !== null && $layout->delimiter !== '' && ! str_contains($line, '"')) {
                 $raw = explode($layout->delimiter, $line);
                 $of = trim($raw[$place] ?? '');
                 if ($stations->passesBy($of)) {
