@@ -80,6 +80,7 @@ final class SealTest extends TestCase
     public function test_a_changed_or_missing_original_is_noticed_and_asked_for_in_words(): void
     {
         $checksum = (string) RecordImport::query()->value('checksum');
+        self::assertSame('no-store, private', $this->get('/desk-files/record-imports/'.RecordImport::query()->value('id'))->assertOk()->headers->get('Cache-Control'));
         Storage::disk('originals')->put($checksum, 'something else');
         $this->artisan('anthesis:verify')->assertFailed();
         self::assertStringContainsString('no longer what was brought', (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words);

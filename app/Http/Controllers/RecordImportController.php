@@ -62,7 +62,12 @@ class RecordImportController
     {
         abort_unless(Storage::disk('originals')->exists($import->checksum), 404, "The file “{$import->file}” is no longer among the originals. Put it back from a backup, or bring it again.");
 
-        return response()->download(Storage::disk('originals')->path($import->checksum), self::safeName($import->file), ['Content-Type' => 'application/octet-stream', 'Cache-Control' => 'private, no-store']);
+        $response = response()->download(Storage::disk('originals')->path($import->checksum), self::safeName($import->file), ['Content-Type' => 'application/octet-stream']);
+        // A download is public by default; this one is for who is logged in.
+        $response->setPrivate();
+        $response->headers->addCacheControlDirective('no-store');
+
+        return $response;
     }
 
     /** A name that can stand in a header. */
