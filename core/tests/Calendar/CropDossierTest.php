@@ -85,7 +85,7 @@ final class CropDossierTest extends TestCase
     public function test_dates_the_record_speaks_against_are_warned_of(): void
     {
         $dossier = $this->dossier('broccoli');
-        self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], CropDossier::disagreements($dossier, $this->own()));
+        self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], CropDossier::disagreements($dossier, $this->own()->windows));
         $windows = CropDossier::sheet($dossier, CropDossier::REPLAY, ProofStandard::Reliable)['routes'][1]['windows'][0];
         $good = new OwnDates(['transplant' => [new SowingWindow(SowDay::fromIso($windows['first']), SowDay::fromIso($windows['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
         self::assertSame([], CropDossier::disagreements($dossier, $good));
