@@ -88,7 +88,7 @@ final class CropDossierTest extends TestCase
         self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], CropDossier::disagreements($dossier, $this->own()->windows));
         $windows = CropDossier::sheet($dossier, CropDossier::REPLAY, ProofStandard::Reliable)['routes'][1]['windows'][0];
         $good = new OwnDates(['transplant' => [new SowingWindow(SowDay::fromIso($windows['first']), SowDay::fromIso($windows['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
-        self::assertSame([], CropDossier::disagreements($dossier, $good));
+        self::assertSame([], CropDossier::disagreements($dossier, $good->windows));
     }
 
     public function test_the_ribbon_accounts_for_every_year_of_every_day_and_holds_no_outcome_that_never_came(): void
