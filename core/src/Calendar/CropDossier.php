@@ -153,8 +153,8 @@ final class CropDossier
     private static function ribbon(OutcomeRibbon $ribbon): array
     {
         $outcomes = [];
-        foreach (Outcome::cases() as $i => $outcome) {
-            $counts = array_map(static fn (array $day): int => $day[$i + 1] ?? 0, $ribbon->counts);
+        foreach (Outcome::cases() as $outcome) {
+            $counts = array_map(static fn (array $day): int => $day[$outcome->code()] ?? 0, $ribbon->counts);
             if (max([0, ...$counts]) > 0) {
                 $outcomes[$outcome->value] = $counts;
             }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay;
 
-/** What became of a sowing, or a setting out, on the weather that followed. Runs keep the number of the case, from 1. */
+/** What became of a sowing, or a setting out, on the weather that followed. */
 enum Outcome: string
 {
     case Harvest = 'harvest';
@@ -18,6 +18,56 @@ enum Outcome: string
     case Heat = 'heat';
     case OutOfTime = 'out-of-time';
     case ShortHarvest = 'short-harvest';
+
+    /** The code of a run that does not count: its season lies beyond the record, or in a gap of it. */
+    public const NONE = 0;
+
+    /** @return int the number runs keep it under: 1 to count(), each its own; of two equally frequent reasons the lower is given */
+    public function code(): int
+    {
+        return match ($this) {
+            self::Harvest => 1,
+            self::NoEmergenceCold => 2,
+            self::NoEmergenceHot => 3,
+            self::FreezeYoung => 4,
+            self::Stunted => 5,
+            self::DayLength => 6,
+            self::FreezeLate => 7,
+            self::ColdBolt => 8,
+            self::Heat => 9,
+            self::OutOfTime => 10,
+            self::ShortHarvest => 11,
+        };
+    }
+
+    public static function count(): int
+    {
+        return count(self::cases());
+    }
+
+    /** @return self|null null for NONE, and for no outcome's number */
+    public static function fromCode(int $code): ?self
+    {
+        foreach (self::cases() as $outcome) {
+            if ($outcome->code() === $code) {
+                return $outcome;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether there was anything to pick, be it for too short a time. */
+    public function cameToHarvest(): bool
+    {
+        return $this === self::Harvest || $this === self::ShortHarvest;
+    }
+
+    /** Whether it came up, or was set out, before its end. */
+    public function cameUp(): bool
+    {
+        return $this !== self::NoEmergenceCold && $this !== self::NoEmergenceHot;
+    }
 
     /** @return string as in "21 of 29 years: …" */
     public function inWords(): string
@@ -35,11 +85,5 @@ enum Outcome: string
             self::OutOfTime => 'ran out of time',
             self::ShortHarvest => 'harvest too short',
         };
-    }
-
-    /** The outcome kept under a number in runs: 1 for the first case and so on; null for 0, a run that does not count. */
-    public static function fromCode(int $code): ?self
-    {
-        return $code < 1 ? null : (self::cases()[$code - 1] ?? null);
     }
 }

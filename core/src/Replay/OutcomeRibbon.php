@@ -12,8 +12,6 @@ final readonly class OutcomeRibbon
 {
     private const HALF_WEEK = 3;
 
-    private const CODES = 12;
-
     /**
      * @param  list<int>  $years  length 365, runs that count on sow day i+1
      * @param  list<array<int, int>>  $counts  length 365, runs by code of Outcome
@@ -29,17 +27,19 @@ final readonly class OutcomeRibbon
 
     public static function of(Runs $runs): self
     {
-        $flat = array_fill(0, SowDay::YEAR * self::CODES, 0);
+        $codes = Outcome::count() + 1;
+        $harvest = Outcome::Harvest->code();
+        $flat = array_fill(0, SowDay::YEAR * $codes, 0);
         $sowDays = $runs->sowDays;
         foreach ($runs->outcomes as $i => $code) {
-            $flat[($sowDays[$i] - 1) * self::CODES + $code]++;
+            $flat[($sowDays[$i] - 1) * $codes + $code]++;
         }
         $years = $counts = $shares = [];
         for ($day = 0; $day < SowDay::YEAR; $day++) {
             $own = [];
             $n = 0;
-            for ($code = 1; $code < self::CODES; $code++) {
-                $count = $flat[$day * self::CODES + $code];
+            for ($code = 1; $code < $codes; $code++) {
+                $count = $flat[$day * $codes + $code];
                 if ($count > 0) {
                     $own[$code] = $count;
                     $n += $count;
@@ -47,7 +47,7 @@ final readonly class OutcomeRibbon
             }
             $years[] = $n;
             $counts[] = $own;
-            $shares[] = $n === 0 ? 0.0 : ($own[1] ?? 0) / $n;
+            $shares[] = $n === 0 ? 0.0 : ($own[$harvest] ?? 0) / $n;
         }
         $reliability = [];
         for ($day = 0; $day < SowDay::YEAR; $day++) {
@@ -67,7 +67,7 @@ final readonly class OutcomeRibbon
      */
     public function yearsOnRecord(): int
     {
-        $harvested = array_filter($this->counts, static fn (array $counts): bool => isset($counts[1]));
+        $harvested = array_filter($this->counts, static fn (array $counts): bool => isset($counts[Outcome::Harvest->code()]));
         $days = array_count_values(array_intersect_key($this->years, $harvested === [] ? $this->years : $harvested));
         krsort($days);
         arsort($days);
@@ -78,16 +78,21 @@ final readonly class OutcomeRibbon
     /** @return Outcome|null the most frequent outcome other than a harvest on a sow day; of equals the one named first; null: none */
     public function reason(SowDay $day): ?Outcome
     {
-        $most = 0;
-        $reason = null;
+        $most = $reason = 0;
         foreach ($this->counts[$day->number - 1] as $code => $count) {
-            if ($code !== 1 && $count > $most) {
+            if ($count > $most && $code !== Outcome::Harvest->code()) {
                 $most = $count;
-                $reason = Outcome::fromCode($code);
+                $reason = $code;
             }
         }
 
-        return $reason;
+        return Outcome::fromCode($reason);
+    }
+
+    /** @return int years in which a sowing, or setting out, on the day came to an outcome */
+    public function yearsOf(SowDay $day, Outcome $outcome): int
+    {
+        return $this->counts[$day->number - 1][$outcome->code()] ?? 0;
     }
 
     /**
@@ -98,13 +103,15 @@ final readonly class OutcomeRibbon
      */
     public function daysToHarvest(): array
     {
+        $harvest = Outcome::Harvest->code();
         $waits = $ends = array_fill(0, SowDay::YEAR, []);
         $sowDays = $this->runs->sowDays;
         foreach ($this->runs->outcomes as $i => $code) {
-            if ($code === 1) {
+            if ($code === $harvest) {
                 $day = $sowDays[$i] - 1;
-                $waits[$day][] = (float) $this->runs->waits[$i];
-                $ends[$day][] = (float) ($this->runs->waits[$i] + max(0, $this->runs->harvests[$i] - 1));
+                $wait = $this->runs->mature[$i] - $i;
+                $waits[$day][] = (float) $wait;
+                $ends[$day][] = (float) ($wait + max(0, $this->runs->harvests[$i] - 1));
             }
         }
         $days = [];

@@ -15,8 +15,8 @@ final readonly class Runs
 {
     /**
      * @param  list<int>  $sowDays  1…365
-     * @param  array<int, int>  $outcomes  codes of Outcome; 0: does not count
-     * @param  array<int, int>  $waits  days from sowing or setting out to first harvest; only with a harvest, long enough or too short
+     * @param  array<int, int>  $outcomes  codes of Outcome; NONE: does not count
+     * @param  array<int, int>  $mature  day of first harvest; only with a harvest, long enough or too short
      * @param  array<int, int>  $harvests  days of harvest
      * @param  array<int, int>  $ups  day of emergence, or of setting out; the same as sown, or 0, where it did not come up
      * @param  array<int, int>  $ends  day on which the run ended
@@ -27,7 +27,7 @@ final readonly class Runs
         private Day $first,
         public array $sowDays,
         public array $outcomes,
-        public array $waits,
+        public array $mature,
         public array $harvests,
         private array $ups,
         private array $ends,
@@ -42,24 +42,23 @@ final readonly class Runs
         $outcomes = $this->outcomes;
         foreach ($outcomes as $i => $code) {
             if ($i < $from || $i > $to) {
-                $outcomes[$i] = 0;
+                $outcomes[$i] = Outcome::NONE;
             }
         }
 
-        return new self($this->first, $this->sowDays, $outcomes, $this->waits, $this->harvests, $this->ups, $this->ends);
+        return new self($this->first, $this->sowDays, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends);
     }
 
     /** @return list<Run> those that count, in order of sowing; of one sow day only, where one is given */
     public function all(?int $sowDay = null): array
     {
-        $runs = [];
+        $runs = $named = [];
         foreach ($this->outcomes as $i => $code) {
-            $outcome = Outcome::fromCode($code);
+            $outcome = $code === Outcome::NONE ? null : $named[$code] ??= Outcome::fromCode($code);
             if ($outcome !== null && ($sowDay === null || $this->sowDays[$i] === $sowDay)) {
-                $came = $outcome === Outcome::Harvest || $outcome === Outcome::ShortHarvest;
-                $lost = $outcome === Outcome::NoEmergenceCold || $outcome === Outcome::NoEmergenceHot;
-                $runs[] = new Run($this->first->plus($i), $outcome, $came ? $this->waits[$i] : null, $came ? $this->harvests[$i] : 0,
-                    $lost ? null : $this->first->plus($this->ups[$i]), $this->first->plus($this->ends[$i]));
+                $came = $outcome->cameToHarvest();
+                $runs[] = new Run($this->first->plus($i), $outcome, $came ? $this->mature[$i] - $i : null, $came ? $this->harvests[$i] : 0,
+                    $outcome->cameUp() ? $this->first->plus($this->ups[$i]) : null, $this->first->plus($this->ends[$i]));
             }
         }
 

@@ -130,35 +130,41 @@ final class SeasonTables
     /** @return list<int> next day on which screen minimum, with the site's help, is at or below so many °C */
     public function nextFreeze(float $celsius): array
     {
-        return $this->nextDay["freeze {$celsius}"] ??= $this->next(array_map(static fn (float $v): bool => $v <= $celsius, $this->night));
+        return $this->nextDay["freeze {$celsius}"] ??= $this->nextAtMost($this->night, $celsius);
     }
 
     /** @return list<int> next day of at least so many hours */
     public function nextDayOfHours(float $hours): array
     {
-        return $this->nextDay["hours {$hours}"] ??= $this->next(array_map(fn (int $day): bool => $this->hours[$day] >= $hours, $this->sowDay));
+        return $this->nextDay["hours {$hours}"] ??= $this->nextAtMost(array_map(fn (int $day): float => -$this->hours[$day], $this->sowDay), -$hours);
     }
 
     /** @return array{list<int>, list<int>} count of days with a maximum at or above so many °C, and those days */
     public function hotDays(float $celsius): array
     {
-        return $this->counted["hot {$celsius}"] ??= $this->count(array_map(static fn (float $v): bool => $v >= $celsius, $this->afternoon));
+        return $this->counted["hot {$celsius}"] ??= $this->countFrom($this->afternoon, $celsius);
     }
 
     /** @return array{list<int>, list<int>} count of days with a mean at or above so many °C, and those days */
     public function days(float $celsius): array
     {
-        return $this->counted["mean {$celsius}"] ??= $this->count(array_map(static fn (float $v): bool => $v >= $celsius, $this->mean));
+        return $this->counted["mean {$celsius}"] ??= $this->countFrom($this->mean, $celsius);
     }
 
     /** @return array{list<int>, list<int>} count of days with a mean of 0…10 °C, and those days */
     public function chillDays(): array
     {
-        return $this->counted['chill'] ??= $this->count(array_map(
-            fn (float $v, int $i): bool => $v >= self::CHILL[0] && $v <= self::CHILL[1] && $this->missing[$i + 1] === $this->missing[$i],
-            $this->mean,
-            array_keys($this->mean),
-        ));
+        if (! isset($this->counted['chill'])) {
+            [$low, $high] = self::CHILL;
+            // Missing days have a mean of 0 and are no cold ones.
+            $cold = [];
+            foreach ($this->mean as $i => $celsius) {
+                $cold[] = $celsius >= $low && $celsius <= $high && $this->missing[$i + 1] === $this->missing[$i] ? 1.0 : 0.0;
+            }
+            $this->counted['chill'] = $this->countFrom($cold, 1.0);
+        }
+
+        return $this->counted['chill'];
     }
 
     /** @return list<float> */
@@ -211,15 +217,15 @@ final class SeasonTables
     }
 
     /**
-     * @param  list<bool>  $happens
-     * @return list<int>
+     * @param  list<float>  $values
+     * @return list<int> next-day table of values at or below a limit
      */
-    private function next(array $happens): array
+    private function nextAtMost(array $values, float $limit): array
     {
         $next = array_fill(0, $this->days + 1, self::NEVER);
         $day = self::NEVER;
         for ($i = $this->days - 1; $i >= 0; $i--) {
-            if ($happens[$i]) {
+            if ($values[$i] <= $limit) {
                 $day = $i;
             }
             $next[$i] = $day;
@@ -229,16 +235,16 @@ final class SeasonTables
     }
 
     /**
-     * @param  list<bool>  $happens
-     * @return array{list<int>, list<int>}
+     * @param  list<float>  $values
+     * @return array{list<int>, list<int>} count of values at or above a limit, and their days
      */
-    private function count(array $happens): array
+    private function countFrom(array $values, float $limit): array
     {
         $before = [0];
         $days = [];
         $n = 0;
-        foreach ($happens as $i => $yes) {
-            if ($yes) {
+        foreach ($values as $i => $value) {
+            if ($value >= $limit) {
                 $days[] = $i;
                 $n++;
             }

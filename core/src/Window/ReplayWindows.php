@@ -126,7 +126,7 @@ final readonly class ReplayWindows
             }
         }
 
-        return new WindowEvidence($best, $this->ribbon->counts[$best->number - 1][1] ?? 0, $this->ribbon->years[$best->number - 1], $slack,
+        return new WindowEvidence($best, $this->ribbon->yearsOf($best, Outcome::Harvest), $this->ribbon->years[$best->number - 1], $slack,
             $this->firstHarvests($window->first), $this->firstHarvests($window->last));
     }
 
@@ -160,7 +160,7 @@ final readonly class ReplayWindows
     {
         $reason = $this->ribbon->reason($day);
 
-        return $reason === null ? '' : $lead.$reason->inWords().' in '.($this->ribbon->counts[$day->number - 1][self::codeOf($reason)] ?? 0).' of '.$this->ribbon->years[$day->number - 1];
+        return $reason === null ? '' : $lead.$reason->inWords().' in '.$this->ribbon->yearsOf($day, $reason).' of '.$this->ribbon->years[$day->number - 1];
     }
 
     /**
@@ -182,10 +182,5 @@ final readonly class ReplayWindows
     private static function share(float $share, int $years): string
     {
         return ceil(round($share * $years, 6)).' of '.$years.' years';
-    }
-
-    private static function codeOf(Outcome $outcome): int
-    {
-        return (int) array_search($outcome, Outcome::cases(), true) + 1;
     }
 }

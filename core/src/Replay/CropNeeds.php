@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Maturity;
+use Anthesis\Crop\Route;
+
+/**
+ * What a crop asks of its season by one route, in the units the steps of a replay work in: growth-days, counts of days, °C.
+ *
+ * Growth marks are reached within ROUNDING, for sums are differences of long ones.
+ *
+ * @internal to the replay
+ */
+final readonly class CropNeeds
+{
+    public const ROUNDING = 1e-9;
+
+    private const BULBING_FROM = 0.2;
+
+    private const FULL_SIZE = 0.75;
+
+    private const BULBING_TAKES = 0.4;
+
+    private const AFTER_CHILL = 0.1;
+
+    /** Growth-days from emergence, or setting out, to the end of youth. */
+    public float $youth;
+
+    /** … to maturity. */
+    public float $maturity;
+
+    /** … from which hot days count. */
+    public float $heatFrom;
+
+    /** … of a bulb, from which it may begin to bulb. */
+    public float $bulbingFrom;
+
+    /** … of a bulb, that make it big enough to be worth bulbing. */
+    public float $fullSize;
+
+    /** Growth-days from the start of bulbing to maturity. */
+    public float $bulbing;
+
+    /** Growth-days from the last cold day asked for to maturity. */
+    public float $afterChill;
+
+    /** Cold days asked for before it crops, or bulbs; 0: none. */
+    public int $chillDays;
+
+    /** Cold days after which it runs to seed as days lengthen; 0: it does not. */
+    public int $boltChillDays;
+
+    public function __construct(public Crop $crop, public Route $route, public LightSchool $light)
+    {
+        $maturity = new Maturity($crop);
+        $days = $maturity->growthDays($route);
+        $this->youth = $crop->youngShare * $days - self::ROUNDING;
+        $this->maturity = $days - self::ROUNDING;
+        $this->heatFrom = $crop->heatFrom * $days - self::ROUNDING;
+        $juvenile = $this->isBulb() ? $maturity->juvenileDays($route) : 0.0;
+        $this->bulbingFrom = self::BULBING_FROM * $juvenile - self::ROUNDING;
+        $this->fullSize = self::FULL_SIZE * $juvenile - self::ROUNDING;
+        $this->bulbing = self::BULBING_TAKES * $days - self::ROUNDING;
+        $this->afterChill = self::AFTER_CHILL * $days - self::ROUNDING;
+        $this->chillDays = (int) $crop->chillDays;
+        $this->boltChillDays = (int) $crop->boltChillDays;
+    }
+
+    /** Whether bulbing waits for a length of day. */
+    public function isBulb(): bool
+    {
+        return $this->crop->criticalDayHours !== null;
+    }
+
+    public function isSownInPlace(): bool
+    {
+        return $this->route === Route::Direct;
+    }
+}

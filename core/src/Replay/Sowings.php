@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay;
+
+use Anthesis\Record\Day;
+
+/**
+ * The sowings of a crop on every day of a record, on their way through the steps of a replay.
+ *
+ * Sowings that come up on the same day fare the same, and are followed as one **plant**, known by the first day it was sown
+ * on; only where something counts from the day of sowing is each a plant of its own. Days are indices of the record.
+ *
+ * A step takes the ledger of outcomes and ends, settles the plants that meet their end in it, and gives it back with those
+ * still under way, who go on to the next.
+ *
+ * @internal to the replay: plain lists for its hot loops
+ */
+final class Sowings
+{
+    /** @var list<int> plants under way, in order of sowing: the days on which they reach their marks never go back */
+    public array $left = [];
+
+    /** @var array<int, int> by sow day: day of emergence, or of setting out; 0 */
+    public array $ups;
+
+    /** @var array<int, int> plant of each sow day that came up together with an earlier one */
+    public array $twins = [];
+
+    /** @var array<int, int> by plant: day on which a grown plant freezes; NEVER */
+    public array $killed = [];
+
+    /** @var array<int, int> by plant: first day of harvest; NEVER */
+    public array $mature = [];
+
+    /** @var array<int, int> by plant: day after which heat counts */
+    public array $heatFrom = [];
+
+    /** @var array<int, int> by sow day: days of harvest; 0 */
+    public array $harvests;
+
+    /** @var array<int, int> by sow day: code of Outcome; NONE until settled */
+    private array $outcomes;
+
+    /** @var array<int, int> by sow day: day on which it ended; 0 until settled */
+    private array $ends;
+
+    public function __construct(int $days)
+    {
+        $this->ups = $this->harvests = $this->outcomes = $this->ends = array_fill(0, $days, 0);
+    }
+
+    /** @return array{array<int, int>, array<int, int>} outcomes and ends by sow day; lent, not copied, so they must come back by giveBack() */
+    public function ledger(): array
+    {
+        $ledger = [$this->outcomes, $this->ends];
+        $this->outcomes = $this->ends = [];
+
+        return $ledger;
+    }
+
+    /**
+     * @param  array<int, int>  $outcomes  codes of Outcome by sow day
+     * @param  array<int, int>  $ends  by sow day
+     * @param  list<int>  $left  plants still under way
+     */
+    public function giveBack(array $outcomes, array $ends, array $left): void
+    {
+        $this->outcomes = $outcomes;
+        $this->ends = $ends;
+        $this->left = $left;
+    }
+
+    /**
+     * @param  list<int>  $sowDays  1…365, of each day of the record
+     * @param  Day  $first  of the record
+     */
+    public function runs(Day $first, array $sowDays): Runs
+    {
+        [$outcomes, $ends] = $this->ledger();
+        [$ups, $harvests, $mature] = [$this->ups, $this->harvests, $this->mature];
+        $this->ups = $this->harvests = [];
+        foreach ($this->twins as $sown => $plant) {
+            $outcomes[$sown] = $outcomes[$plant];
+            $ends[$sown] = $ends[$plant];
+            $ups[$sown] = $ups[$plant];
+            $harvests[$sown] = $harvests[$plant];
+            $mature[$sown] = $mature[$plant];
+        }
+
+        return new Runs($first, $sowDays, $outcomes, $mature, $harvests, $ups, $ends);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay\Step;
+
+use Anthesis\Replay\CropNeeds;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Replay;
+use Anthesis\Replay\SeasonTables;
+use Anthesis\Replay\Sowings;
+
+/**
+ * From sowing to coming up, by soil temperature; what is set out is up at once.
+ *
+ * A sowing not up in its time is lost: to cold where the soil was below what the crop's packet days hold at, to warmth where
+ * it was above. Sowings whose season runs beyond the record, or into a gap of it, do not count and become no plant.
+ */
+final readonly class Emergence implements Step
+{
+    /** The soil is about this much warmer than the air at which packet days hold, °C. */
+    private const COLD_ABOVE_REFERENCE = 2.0;
+
+    public function __construct(private SeasonTables $tables, private CropNeeds $needs)
+    {
+    }
+
+    public function take(Sowings $sowings): void
+    {
+        if ($this->needs->isSownInPlace()) {
+            $this->sow($sowings);
+        } else {
+            $this->setOut($sowings);
+        }
+    }
+
+    private function setOut(Sowings $sowings): void
+    {
+        $missing = $this->tables->missing;
+        $left = [];
+        for ($day = 0, $until = $this->tables->days - Replay::HORIZON; $day < $until; $day++) {
+            if ($missing[$day + Replay::HORIZON + 1] === $missing[$day]) {
+                $left[] = $day;
+            }
+        }
+        $sowings->ups = range(0, $this->tables->days - 1);
+        $sowings->left = $left;
+    }
+
+    private function sow(Sowings $sowings): void
+    {
+        $emergence = $this->tables->emergence($this->needs->crop->emergence);
+        $limitDays = $this->needs->crop->emergence->maxDays;
+        [$missing, $soilSum, $days] = [$this->tables->missing, $this->tables->soilSum, $this->tables->days];
+        $coldBelow = ($this->needs->crop->refC + self::COLD_ABOVE_REFERENCE) * $limitDays;
+        [$cold, $hot] = [Outcome::NoEmergenceCold->code(), Outcome::NoEmergenceHot->code()];
+        // Where cold is counted from the day of sowing, sowings that come up together need not fare the same.
+        $apart = $this->needs->chillDays > 0;
+        [$outcomes, $ends] = $sowings->ledger();
+        $ups = $sowings->ups;
+        $sowings->ups = $left = $twins = [];
+        $up = $plant = 0;
+        $lastUp = -1;
+        for ($sown = 0; $sown < $days; $sown++) {
+            if ($up <= $sown) {
+                $up = $sown + 1;
+            }
+            $reached = $emergence[$sown + 1] + 1.0 - CropNeeds::ROUNDING;
+            while ($up < $days && $emergence[$up + 1] < $reached) {
+                $up++;
+            }
+            $limit = $sown + $limitDays;
+            if ($up > $limit) {
+                if ($limit >= $days) {
+                    break;
+                }
+                if ($missing[$limit + 1] === $missing[$sown]) {
+                    $outcomes[$sown] = $coldBelow > $soilSum[$limit + 1] - $soilSum[$sown + 1] ? $cold : $hot;
+                    $ends[$sown] = $limit;
+                }
+
+                continue;
+            }
+            $end = $up + Replay::HORIZON + 1;
+            if ($end > $days || $missing[$end] !== $missing[$sown]) {
+                continue;
+            }
+            if ($up === $lastUp && ! $apart) {
+                $twins[$sown] = $plant;
+
+                continue;
+            }
+            $left[] = $plant = $sown;
+            $ups[$sown] = $lastUp = $up;
+        }
+        [$sowings->ups, $sowings->twins] = [$ups, $twins];
+        $sowings->giveBack($outcomes, $ends, $left);
+    }
+}

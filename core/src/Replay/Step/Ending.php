@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay\Step;
+
+use Anthesis\Replay\CropNeeds;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Replay;
+use Anthesis\Replay\SeasonTables;
+use Anthesis\Replay\Sowings;
+
+/**
+ * What comes first: maturity, and then a harvest until the end; or the end, and none.
+ *
+ * The end is a freeze, running to seed, heat, or the horizon, in the order in which a tie is settled. Heat is so many hot days
+ * late in its growth, or three weeks at its ceiling at any time.
+ */
+final readonly class Ending implements Step
+{
+    private const DAYS_AT_CEILING = 21;
+
+    private const BOLTING_HOURS = 12.5;
+
+    public function __construct(private SeasonTables $tables, private CropNeeds $needs)
+    {
+    }
+
+    public function take(Sowings $sowings): void
+    {
+        $crop = $this->needs->crop;
+        [$hotBefore, $hotDays] = $this->tables->hotDays($crop->heatC);
+        [$ceilingBefore, $ceilingDays] = $this->tables->days($crop->ceilingC);
+        [$lastHot, $lastAtCeiling] = [$crop->heatDays - 1, self::DAYS_AT_CEILING - 1];
+        [$longest, $shortest] = [$crop->harvestDays, $crop->minHarvestDays];
+        [$harvested, $short, $frozen, $seeded, $heat, $late] = array_map(static fn (Outcome $o): int => $o->code(),
+            [Outcome::Harvest, Outcome::ShortHarvest, Outcome::FreezeLate, Outcome::ColdBolt, Outcome::Heat, Outcome::OutOfTime]);
+        $bolted = $this->needs->boltChillDays > 0 ? $this->bolted($sowings) : [];
+        [$ups, $killed, $mature, $heatFrom, $harvests] = [$sowings->ups, $sowings->killed, $sowings->mature, $sowings->heatFrom, $sowings->harvests];
+        $sowings->harvests = [];
+        [$outcomes, $ends] = $sowings->ledger();
+        foreach ($sowings->left as $plant) {
+            $up = $ups[$plant];
+            $stop = $killed[$plant];
+            $ended = $frozen;
+            if ($bolted !== [] && $bolted[$plant] < $stop) {
+                $stop = $bolted[$plant];
+                $ended = $seeded;
+            }
+            $hot = $hotDays[$hotBefore[$heatFrom[$plant] + 1] + $lastHot];
+            $ceiling = $ceilingDays[$ceilingBefore[$up + 1] + $lastAtCeiling];
+            if ($ceiling < $hot) {
+                $hot = $ceiling;
+            }
+            if ($hot < $stop) {
+                $stop = $hot;
+                $ended = $heat;
+            }
+            if ($up + Replay::HORIZON < $stop) {
+                $stop = $up + Replay::HORIZON;
+                $ended = $late;
+            }
+            $from = $mature[$plant];
+            if ($stop <= $from) {
+                $outcomes[$plant] = $ended;
+                $ends[$plant] = $stop;
+
+                continue;
+            }
+            $harvest = $stop - $from;
+            if ($harvest > $longest) {
+                $harvest = $longest;
+            }
+            $outcomes[$plant] = $harvest < $shortest ? $short : $harvested;
+            $ends[$plant] = $from + $harvest;
+            $harvests[$plant] = $harvest;
+        }
+        $sowings->harvests = $harvests;
+        $sowings->giveBack($outcomes, $ends, []);
+    }
+
+    /** @return array<int, int> by plant: the first long day after its cold days; NEVER */
+    private function bolted(Sowings $sowings): array
+    {
+        $days = $this->tables->days;
+        $nextLongDay = $this->tables->nextDayOfHours(self::BOLTING_HOURS);
+        [$chillBefore, $chillDays] = $this->tables->chillDays();
+        $asked = $this->needs->boltChillDays - 1;
+        $ups = $sowings->ups;
+        $bolted = array_fill(0, $days, SeasonTables::NEVER);
+        foreach ($sowings->left as $plant) {
+            $chilled = $chillDays[$chillBefore[$ups[$plant] + 1] + $asked];
+            if ($chilled < $days) {
+                $bolted[$plant] = $nextLongDay[$chilled];
+            }
+        }
+
+        return $bolted;
+    }
+}

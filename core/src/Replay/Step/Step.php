@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay\Step;
+
+use Anthesis\Replay\Sowings;
+
+/** A stretch of a crop's life in a replay. */
+interface Step
+{
+    /** Takes all sowings still under way through this stretch: settles those that end in it, and marks the others' days. */
+    public function take(Sowings $sowings): void;
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay\Step;
+
+use Anthesis\Replay\CropNeeds;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Replay;
+use Anthesis\Replay\SeasonTables;
+use Anthesis\Replay\Sowings;
+
+/**
+ * From coming up to the end of youth, in which a plant is as tender as when young: a freeze takes it, or two weeks of hardly
+ * any growth stunt it. Bulbs sit through such weeks; a sown plant does, too, where it is the cold that holds it.
+ *
+ * What gets through it is marked with the day it would freeze as a grown plant, and the days on which its growth would make
+ * it mature and open to heat.
+ */
+final readonly class Youth implements Step
+{
+    private const STUNTED_DAYS = 14;
+
+    private const STUNTED_GROWTH = 3.0;
+
+    public function __construct(private SeasonTables $tables, private CropNeeds $needs)
+    {
+    }
+
+    public function take(Sowings $sowings): void
+    {
+        $needs = $this->needs;
+        $days = $this->tables->days;
+        $growth = $this->tables->growth($needs->crop, $needs->light);
+        $meanSum = $this->tables->meanSum;
+        $nextYoungFreeze = $this->tables->nextFreeze($needs->crop->killYoungC);
+        $nextFreeze = $this->tables->nextFreeze($needs->crop->killC);
+        [$youth, $maturity, $share, $last] = [$needs->youth, $needs->maturity, $needs->heatFrom, $days - 1];
+        $mayStunt = ! $needs->isBulb();
+        // A plant set out is stunted whatever the weather; a mean above this cannot be the cold.
+        $warmSum = $needs->isSownInPlace() ? self::STUNTED_DAYS * $needs->crop->refC : -INF;
+        [$frozen, $stunted] = [Outcome::FreezeYoung->code(), Outcome::Stunted->code()];
+        $ups = $sowings->ups;
+        $killed = $mature = $heatFrom = array_fill(0, $days, SeasonTables::NEVER);
+        [$outcomes, $ends] = $sowings->ledger();
+        $left = [];
+        $young = $grown = $warm = 0;
+        foreach ($sowings->left as $plant) {
+            $up = $ups[$plant];
+            $before = $growth[$up + 1];
+            if ($young < $up) {
+                $young = $up;
+            }
+            $reached = $before + $youth;
+            while ($young < $days && $growth[$young + 1] < $reached) {
+                $young++;
+            }
+            $freeze = $nextYoungFreeze[$up + 1];
+            if ($freeze <= $young && $freeze <= $up + Replay::HORIZON) {
+                $outcomes[$plant] = $frozen;
+                $ends[$plant] = $freeze;
+
+                continue;
+            }
+            $check = $up + self::STUNTED_DAYS + 1;
+            // As the sums fall, without ROUNDING: the worked results count the one exact tie they hold (3 growth-days) so.
+            if ($mayStunt && $growth[$check] - $before < self::STUNTED_GROWTH && $warmSum < $meanSum[$check] - $meanSum[$up + 1]) {
+                $outcomes[$plant] = $stunted;
+                $ends[$plant] = $up + self::STUNTED_DAYS;
+
+                continue;
+            }
+            if ($young < $days) {
+                $killed[$plant] = $nextFreeze[$young + 1];
+            }
+            if ($grown < $up) {
+                $grown = $up;
+            }
+            $reached = $before + $maturity;
+            while ($grown < $days && $growth[$grown + 1] < $reached) {
+                $grown++;
+            }
+            $mature[$plant] = $grown;
+            if ($warm < $up) {
+                $warm = $up;
+            }
+            $reached = $before + $share;
+            while ($warm < $last && $growth[$warm + 1] < $reached) {
+                $warm++;
+            }
+            $heatFrom[$plant] = $warm;
+            $left[] = $plant;
+        }
+        [$sowings->killed, $sowings->mature, $sowings->heatFrom] = [$killed, $mature, $heatFrom];
+        $sowings->giveBack($outcomes, $ends, $left);
+    }
+}
