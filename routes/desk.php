@@ -71,6 +71,7 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('zones/{zone}/choices/{choice}', [CropChoiceController::class, 'destroy']);
         Route::get('crops', [CropController::class, 'index']);
         Route::post('crops', [CropController::class, 'import']);
+        Route::get('crop-columns', [CropController::class, 'columns']);
         Route::get('crops/{crop}', [CropController::class, 'show']);
         Route::patch('crops/{crop}', [CropController::class, 'update']);
         Route::post('crops/{crop}/trials', [CropController::class, 'trial']);

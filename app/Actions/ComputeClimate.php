@@ -31,7 +31,7 @@ final class ComputeClimate
         $sites = Site::forZone($zone);
         $crops = CropModel::book();
         $place = ['record' => $record->checksum(), 'latitude' => $latitude->degrees, 'site' => $sites[0]];
-        $soils = array_map(static fn (Crop $c): array => [$c->soilMinSowC, $c->soilMinSetOutC], $crops);
+        $soils = array_map(static fn (Crop $c): array => [$c->convention->soilMinSowC, $c->convention->soilMinSetOutC], $crops);
         $evidence = null;
         $see = static function () use (&$evidence, $record, $latitude, $sites): PlaceEvidence {
             return $evidence ??= PlaceEvidence::of($record, $latitude, $sites[0]);

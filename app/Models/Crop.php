@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Anthesis\Crop\Crop as CropParameters;
+use Anthesis\Crop\CropSchema;
 use Anthesis\Exchange\CropCsv;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -17,7 +19,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property string $slug
  * @property int $position
- * @property array<string, string> $cells by column of CropCsv::COLUMNS
+ * @property array<string, string> $cells one for every column of CropSchema
  * @property Carbon $updated_at
  * @property-read Collection<int, CropRevision> $revisions
  * @property-read Collection<int, Variety> $varieties
@@ -29,7 +31,16 @@ class Crop extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['cells' => 'array', 'version' => 'integer'];
+    protected $casts = ['version' => 'integer'];
+
+    /** @return Attribute<array<string, string>, array<string, string>> a row kept before there was some column has its default */
+    protected function cells(): Attribute
+    {
+        return Attribute::make(
+            get: static fn (string $json): array => CropSchema::complete((array) json_decode($json, true)),
+            set: static fn (array $cells): string => json_encode($cells, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+        );
+    }
 
     public function getRouteKeyName(): string
     {

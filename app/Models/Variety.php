@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $id
  * @property int $crop_id
  * @property string $name
- * @property array<string, string> $cells those that differ from the crop's
+ * @property array<string, string> $cells those that differ from the crop's, of CropSchema::byVariety()
  * @property list<string> $tags
  * @property-read Crop $crop
  */
@@ -25,9 +25,6 @@ class Variety extends Model
 
     /** What varieties are told apart by. */
     public const TAGS = ['quick', 'heat-proof', 'storage', 'winter', 'long-day', 'intermediate-day', 'short-day'];
-
-    /** Cells a variety may have of its own. */
-    public const CELLS = ['maturity_days', 'maturity_basis', 'heat_c', 'heat_days', 'kill_c', 'kill_young_c', 'harvest_days', 'min_harvest_days', 'critical_day_hours', 'bolt_chill_days'];
 
     protected $guarded = [];
 

@@ -69,6 +69,7 @@ final class ContractTest extends TestCase
         $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'none', 'version' => 4])->assertStatus(202);
         $this->deleteJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
         $this->getJson('/api/crops')->assertOk();
+        $this->getJson('/api/crop-columns')->assertOk();
         $this->postJson('/api/crops/radish/trials', ['zone' => 'test-basin', 'cells' => ['maturity_days' => '40']])->assertOk();
         $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '40'], 'note' => 'Slower here.', 'version' => 1])->assertOk();
         $revision = $this->getJson('/api/crops/radish')->assertOk()->json('data.revisions.0.id');

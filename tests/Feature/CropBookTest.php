@@ -10,6 +10,7 @@ use App\Models\Crop;
 use App\Models\CropRevision;
 use App\Models\Role;
 use App\Models\Variety;
+use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 final class CropBookTest extends TestCase
@@ -82,11 +83,20 @@ final class CropBookTest extends TestCase
         self::assertSame(['maturity_days' => '95', 'maturity_basis' => 'emergence'], $variety['cells']);
         $crop = Crop::query()->where('slug', 'carrot')->firstOrFail();
         $core = Variety::query()->firstOrFail()->toCore($crop);
-        self::assertSame([95.0, 'emergence', $crop->toCore()->heatC], [$core->maturityDays, $core->maturityBasis->value, $core->heatC]);
+        self::assertSame([95.0, 'emergence', $crop->toCore()->heat->maximumC], [$core->growth->maturityDays, $core->growth->maturityBasis->value, $core->heat->maximumC]);
         $this->postJson('/api/crops/carrot/varieties', $values)->assertUnprocessable()->assertJsonPath('errors.name.0', 'There is a variety of that name already.');
         $this->putJson("/api/crops/carrot/varieties/{$variety['id']}", ['name' => 'Basin Long', 'cells' => ['maturity_days' => 'long'], 'tags' => [], 'version' => 1])->assertUnprocessable()
             ->assertJsonPath('errors', ['cells.maturity_days' => ['“long” is not a number from 1 to 400.']]);
         $this->deleteJson("/api/crops/radish/varieties/{$variety['id']}")->assertNotFound();
         $this->deleteJson("/api/crops/carrot/varieties/{$variety['id']}")->assertOk()->assertJsonPath('data.varieties', []);
+    }
+
+    public function test_a_row_kept_before_there_was_a_column_is_whole_by_its_default(): void
+    {
+        $kept = CropCsv::standardRows()['carrot'];
+        DB::table('crops')->where('slug', 'carrot')->update(['cells' => json_encode(array_diff_key($kept, ['notes' => true, 'succession_days' => true]))]);
+        $cells = $this->getJson('/api/crops/carrot')->assertOk()->json('data.cells');
+        self::assertSame(['', ''], [$cells['notes'], $cells['succession_days']]);
+        self::assertSame(array_keys($kept), array_keys($cells));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Anthesis\Crop\CropColumn;
+use Anthesis\Crop\CropSchema;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
 use App\Actions\SaveCrops;
@@ -30,6 +32,16 @@ class CropController
         return response()->json(['data' => array_map(static fn (Crop $c): array => [
             'slug' => $c->slug, 'name' => $c->cells['name'], 'family' => $c->cells['family'], 'kind' => $c->cells['kind'],
         ], Crop::inOrder())]);
+    }
+
+    /** What may stand in a crop's cells, part by part of the form. */
+    public function columns(): JsonResponse
+    {
+        $columns = array_values(array_filter(CropSchema::columns(), static fn (CropColumn $c): bool => $c->name !== 'slug'));
+        usort($columns, static fn (CropColumn $a, CropColumn $b): int => array_search($a->group, CropSchema::GROUPS, true) <=> array_search($b->group, CropSchema::GROUPS, true));
+
+        return response()->json(['data' => array_map(static fn (CropColumn $c): array => ['column' => $c->name, 'type' => $c->type, 'group' => $c->group, 'unit' => $c->unit,
+            'least' => $c->least, 'most' => $c->most, 'choices' => $c->choices, 'optional' => $c->optional, 'by_variety' => $c->byVariety], $columns)]);
     }
 
     public function show(Crop $crop): CropResource

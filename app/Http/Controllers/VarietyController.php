@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Anthesis\Crop\CropSchema;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
 use App\Http\Requests\VersionedRequest;
@@ -50,7 +51,7 @@ class VarietyController
         abort_if($variety !== null && $variety->crop_id !== $crop->id, 404, 'There is no such variety of this crop.');
         $values = $request->validate([
             'name' => ['required', 'string', 'max:60', Rule::unique('varieties')->where('crop_id', $crop->id)->ignore($variety?->id)],
-            'cells' => ['present', 'array:'.implode(',', Variety::CELLS)],
+            'cells' => ['present', 'array:'.implode(',', CropSchema::byVariety())],
             'cells.*' => ['nullable', 'string', 'max:20'],
             'tags' => ['present', 'array'],
             'tags.*' => [Rule::in(Variety::TAGS)],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Anthesis\Crop\CropSchema;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
 use App\Models\Crop;
@@ -22,7 +23,7 @@ class CropRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'cells' => [$this->isMethod('PATCH') ? 'required' : 'present', 'array:'.implode(',', array_diff(CropCsv::COLUMNS, ['slug']))],
+            'cells' => [$this->isMethod('PATCH') ? 'required' : 'present', 'array:'.implode(',', array_diff(array_keys(CropSchema::columns()), ['slug']))],
             'cells.*' => ['nullable', 'string', 'max:500'],
             'note' => [$this->isMethod('PATCH') ? 'required' : 'nullable', 'string', 'max:500'],
             'zone' => ['nullable', 'string'],

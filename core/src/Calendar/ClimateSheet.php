@@ -171,7 +171,7 @@ final class ClimateSheet
     {
         $asked = [];
         foreach ($crops as $crop) {
-            foreach ([$crop->soilMinSowC, $crop->soilMinSetOutC] as $celsius) {
+            foreach ([$crop->convention->soilMinSowC, $crop->convention->soilMinSetOutC] as $celsius) {
                 if ($celsius !== null) {
                     $asked[(string) $celsius] = $celsius;
                 }

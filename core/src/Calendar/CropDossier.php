@@ -60,7 +60,7 @@ final class CropDossier
                 'harvested' => $windows->harvested(), 'standards' => $standards];
         }
 
-        return ['crop' => CropSheet::of($crop, self::COUNT_BACK, $countedBack), 'seedling_days' => $crop->seedling?->days(), 'replay' => $replay];
+        return ['crop' => CropSheet::of($crop, self::COUNT_BACK, $countedBack), 'seedling_days' => $crop->underCover->weeks?->days(), 'replay' => $replay];
     }
 
     /**

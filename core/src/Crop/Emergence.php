@@ -12,8 +12,8 @@ final readonly class Emergence
     /** °C between two columns of the table, which starts at 0 °C. */
     public const STEP = 5;
 
-    /** Table temperatures 0, 5 … 40 °C. */
-    public const COLUMNS = 9;
+    /** The temperatures of the table, °C. */
+    public const TEMPERATURES = [0, 5, 10, 15, 20, 25, 30, 35, 40];
 
     /**
      * @param  list<float|null>  $days  length 9: days to emergence at 0, 5 … 40 °C, null where it does not emerge
@@ -23,7 +23,7 @@ final readonly class Emergence
      */
     public function __construct(public array $days, public int $maxDays)
     {
-        if (count($days) !== self::COLUMNS) {
+        if (count($days) !== count(self::TEMPERATURES)) {
             throw new InvalidArgumentException('An emergence table has nine entries, for 0, 5 … 40 °C.');
         }
     }
@@ -31,7 +31,7 @@ final readonly class Emergence
     /** @return float share of emergence reached in a day at this soil temperature, linear between table temperatures */
     public function rateAt(float $celsius): float
     {
-        $top = self::COLUMNS - 1;
+        $top = count(self::TEMPERATURES) - 1;
         $position = $celsius / self::STEP;
         if ($position < 0.0 || $position > $top) {
             return 0.0;

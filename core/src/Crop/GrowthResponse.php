@@ -14,7 +14,7 @@ final readonly class GrowthResponse
 
     public function __construct(private Crop $crop)
     {
-        $this->atReference = $this->trapezoid($crop->refC);
+        $this->atReference = $this->trapezoid($crop->growth->refC);
     }
 
     /** @return float growth-days a day at this temperature gives in full light; 1 at ref_c; 0 where the crop cannot grow at ref_c */
@@ -28,10 +28,10 @@ final readonly class GrowthResponse
         $crop = $this->crop;
 
         return match (true) {
-            $celsius <= $crop->baseC, $celsius >= $crop->ceilingC => 0.0,
-            $celsius < $crop->optLowC => ($celsius - $crop->baseC) / ($crop->optLowC - $crop->baseC),
-            $celsius <= $crop->optHighC => 1.0,
-            default => ($crop->ceilingC - $celsius) / ($crop->ceilingC - $crop->optHighC),
+            $celsius <= $crop->growth->baseC, $celsius >= $crop->growth->ceilingC => 0.0,
+            $celsius < $crop->growth->optLowC => ($celsius - $crop->growth->baseC) / ($crop->growth->optLowC - $crop->growth->baseC),
+            $celsius <= $crop->growth->optHighC => 1.0,
+            default => ($crop->growth->ceilingC - $celsius) / ($crop->growth->ceilingC - $crop->growth->optHighC),
         };
     }
 }

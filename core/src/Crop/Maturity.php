@@ -25,20 +25,20 @@ final readonly class Maturity
     /** @throws LogicException when the crop's own table says it does not emerge where it is sown */
     public function __construct(private Crop $crop)
     {
-        $this->emergenceDays = self::emergence($crop, $crop->refC + self::SOIL_ABOVE_AIR);
-        $this->raisedDays = $crop->seedling === null ? 0.0 : max(
+        $this->emergenceDays = self::emergence($crop, $crop->growth->refC + self::SOIL_ABOVE_AIR);
+        $this->raisedDays = $crop->underCover->weeks === null ? 0.0 : max(
             0.0,
-            7 * $crop->seedling->usual - self::emergence($crop, $crop->indoorC) - $crop->transplantCheckDays,
+            7 * $crop->underCover->weeks->usual - self::emergence($crop, $crop->underCover->soilC) - $crop->underCover->checkDays,
         );
     }
 
     /** @return float growth-days from emergence, or from setting out, to maturity; at least 1 */
     public function growthDays(Route $route): float
     {
-        $direct = match ($this->crop->maturityBasis) {
-            MaturityBasis::Sowing => $this->crop->maturityDays - $this->emergenceDays,
-            MaturityBasis::Emergence => $this->crop->maturityDays,
-            MaturityBasis::Transplant => $this->crop->maturityDays + $this->raisedDays,
+        $direct = match ($this->crop->growth->maturityBasis) {
+            MaturityBasis::Sowing => $this->crop->growth->maturityDays - $this->emergenceDays,
+            MaturityBasis::Emergence => $this->crop->growth->maturityDays,
+            MaturityBasis::Transplant => $this->crop->growth->maturityDays + $this->raisedDays,
         };
 
         return $route === Route::Direct ? $direct : max(1.0, $direct - $this->raisedDays);
@@ -47,7 +47,7 @@ final readonly class Maturity
     /** @return float growth-days of a day-length bulb that it takes to be full-sized when bulbing starts; at least 5 when set out */
     public function juvenileDays(Route $route): float
     {
-        $days = (float) $this->crop->juvenileDays;
+        $days = (float) $this->crop->bulb?->juvenileDays;
 
         return $route === Route::Direct ? $days : max(self::LEAST_JUVENILE, $days - $this->raisedDays);
     }
@@ -61,8 +61,8 @@ final readonly class Maturity
     /** @return string how the days of a route follow from the packet, for a derivation */
     public function inWords(Route $route): string
     {
-        $packet = self::number($this->crop->maturityDays).' days from '.$this->crop->maturityBasis->inWords();
-        $basis = $this->crop->maturityBasis;
+        $packet = self::number($this->crop->growth->maturityDays).' days from '.$this->crop->growth->maturityBasis->inWords();
+        $basis = $this->crop->growth->maturityBasis;
 
         return match (true) {
             $route === Route::Direct && $basis === MaturityBasis::Sowing,

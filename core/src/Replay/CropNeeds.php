@@ -59,22 +59,22 @@ final readonly class CropNeeds
     {
         $maturity = new Maturity($crop);
         $days = $maturity->growthDays($route);
-        $this->youth = $crop->youngShare * $days - self::ROUNDING;
+        $this->youth = $crop->hardiness->youngShare * $days - self::ROUNDING;
         $this->maturity = $days - self::ROUNDING;
-        $this->heatFrom = $crop->heatFrom * $days - self::ROUNDING;
+        $this->heatFrom = $crop->heat->fromShare * $days - self::ROUNDING;
         $juvenile = $this->isBulb() ? $maturity->juvenileDays($route) : 0.0;
         $this->bulbingFrom = self::BULBING_FROM * $juvenile - self::ROUNDING;
         $this->fullSize = self::FULL_SIZE * $juvenile - self::ROUNDING;
         $this->bulbing = self::BULBING_TAKES * $days - self::ROUNDING;
         $this->afterChill = self::AFTER_CHILL * $days - self::ROUNDING;
-        $this->chillDays = (int) $crop->chillDays;
-        $this->boltChillDays = (int) $crop->boltChillDays;
+        $this->chillDays = (int) $crop->growth->chillDays;
+        $this->boltChillDays = (int) $crop->bolting->chillDays;
     }
 
     /** Whether bulbing waits for a length of day. */
     public function isBulb(): bool
     {
-        return $this->crop->criticalDayHours !== null;
+        return $this->crop->bulb !== null;
     }
 
     public function isSownInPlace(): bool

@@ -122,7 +122,7 @@ final class SeasonTables
     /** @return list<float> sum of growth-days */
     public function growth(Crop $crop, LightSchool $light): array
     {
-        $key = "growth {$crop->baseC} {$crop->optLowC} {$crop->optHighC} {$crop->ceilingC} {$crop->refC} {$light->value}";
+        $key = "growth {$crop->growth->baseC} {$crop->growth->optLowC} {$crop->growth->optHighC} {$crop->growth->ceilingC} {$crop->growth->refC} {$light->value}";
 
         return $this->sums[$key] ??= $this->growthSum($crop, $light);
     }
@@ -194,12 +194,12 @@ final class SeasonTables
     /** @return list<float> */
     private function growthSum(Crop $crop, LightSchool $light): array
     {
-        $full = (new GrowthResponse($crop))->at(($crop->optLowC + $crop->optHighC) / 2);
+        $full = (new GrowthResponse($crop))->at(($crop->growth->optLowC + $crop->growth->optHighC) / 2);
         $shares = [];
         foreach ($this->hours as $day => $hours) {
             $shares[] = $full * $light->share($this->radiation[$day], $hours);
         }
-        [$base, $low, $high, $ceiling] = [$crop->baseC, $crop->optLowC, $crop->optHighC, $crop->ceilingC];
+        [$base, $low, $high, $ceiling] = [$crop->growth->baseC, $crop->growth->optLowC, $crop->growth->optHighC, $crop->growth->ceilingC];
         $rise = 1 / ($low - $base);
         $fall = 1 / ($ceiling - $high);
         $sum = [0.0];

@@ -102,7 +102,7 @@ final readonly class CountBack
             $route,
             $windows,
             $underCover,
-            array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w, $days, $crop->harvestDays, $firstFreeze), $windows),
+            array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w, $days, $crop->harvest->days, $firstFreeze), $windows),
             ReasonSpan::of(array_values($reasons), $this->place->latitude->midwinter()),
             $derivation->lines(),
         );
@@ -165,8 +165,8 @@ final readonly class CountBack
     private function lastSowing(Crop $crop, Route $route, int $days, Maturity $maturity, Derivation $derivation): array
     {
         $threshold = match (true) {
-            $crop->killC >= -1.0 => FreezeThreshold::LightFreeze,
-            $crop->killC >= -3.0 => FreezeThreshold::KillingFreeze,
+            $crop->hardiness->killC >= -1.0 => FreezeThreshold::LightFreeze,
+            $crop->hardiness->killC >= -3.0 => FreezeThreshold::KillingFreeze,
             default => FreezeThreshold::SevereFreeze,
         };
         $freezes = $this->place->freeze($threshold);
@@ -181,8 +181,8 @@ final readonly class CountBack
         $freeze = SowDay::YEAR + (int) floor($first);
         $derivation->write('first-freeze', "First freeze ({$limit}), earlier in ".$this->settings->autumnRisk->inWords(),
             $this->day($freeze), null, $source);
-        $mature = $freeze - $crop->minHarvestDays;
-        $derivation->write('harvest', 'Shortest harvest worth having', $this->day($mature), -$crop->minHarvestDays,
+        $mature = $freeze - $crop->harvest->leastDays;
+        $derivation->write('harvest', 'Shortest harvest worth having', $this->day($mature), -$crop->harvest->leastDays,
             'crop table: shortest harvest');
         $sow = $mature - $days;
         $derivation->write('maturity', 'Days to maturity: '.$maturity->inWords($route), $this->day($sow), -$days,
@@ -207,9 +207,9 @@ final readonly class CountBack
     {
         $hotBefore = [0];
         for ($i = 0; $i < 3 * SowDay::YEAR; $i++) {
-            $hotBefore[] = $hotBefore[$i] + ($this->place->maximum->values[$i % SowDay::YEAR] >= $crop->heatC ? 1 : 0);
+            $hotBefore[] = $hotBefore[$i] + ($this->place->maximum->values[$i % SowDay::YEAR] >= $crop->heat->maximumC ? 1 : 0);
         }
-        $from = (int) ceil($crop->heatFrom * $days - 1e-9);
+        $from = (int) ceil($crop->heat->fromShare * $days - 1e-9);
         $meets = [];
         for ($sow = 0; $sow < SowDay::YEAR; $sow++) {
             $meets[] = $hotBefore[$sow + $days + 1] > $hotBefore[$sow + $from];
@@ -224,8 +224,8 @@ final readonly class CountBack
         $taken = array_map(static fn (?Reason $r): bool => $r === Reason::Heat, array_values($reasons));
         foreach (WindowFinder::runs($taken, $this->place->latitude->midwinter()) as $run) {
             $derivation->write('heat', 'Taken out until '.$run->last->inWords().': day '
-                .(int) ceil($crop->heatFrom * $days - 1e-9)." to {$days} of its growth would meet normal maxima of "
-                .self::degrees($crop->heatC).' or more', $run->first, $run->days, 'crop table: heat limit; normal maximum of the record');
+                .(int) ceil($crop->heat->fromShare * $days - 1e-9)." to {$days} of its growth would meet normal maxima of "
+                .self::degrees($crop->heat->maximumC).' or more', $run->first, $run->days, 'crop table: heat limit; normal maximum of the record');
         }
     }
 
@@ -244,10 +244,10 @@ final readonly class CountBack
      */
     private function underCover(Crop $crop, Route $route, array $windows, Derivation $derivation): array
     {
-        if ($route !== Route::Transplant || $crop->seedling === null) {
+        if ($route !== Route::Transplant || $crop->underCover->weeks === null) {
             return [];
         }
-        $weeks = $crop->seedling;
+        $weeks = $crop->underCover->weeks;
         foreach (array_slice($windows, 0, 1) as $window) {
             $derivation->write('under-cover', sprintf('Start under cover %s weeks (%s to %s) before the first setting out',
                 (float) $weeks->usual, (float) $weeks->least, (float) $weeks->most),

@@ -66,7 +66,7 @@ final readonly class ReplayWindows
         $harvested = $this->harvested();
         // Days that were never harvested are no window, so every window has its harvest.
         $harvests = array_map(static fn (SowingWindow $w): SowingWindow => $w->harvest($harvested) ?? $w, $windows);
-        $weeks = $this->route === Route::Transplant ? $this->crop->seedling : null;
+        $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
         $underCover = [];
         if ($weeks !== null) {
             $underCover = array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);

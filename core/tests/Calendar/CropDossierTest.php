@@ -67,7 +67,7 @@ final class CropDossierTest extends TestCase
         self::assertNotSame([], $routes['direct']['windows']);
         self::assertSame('replay', $routes['direct']['derivation'][0]['key']);
         self::assertSame([['first' => '01-05', 'last' => '01-14', 'days' => 10]], $routes['transplant']['windows']);
-        $weeks = CropCsv::standard()->find('broccoli')->seedling?->days() ?? 0;
+        $weeks = CropCsv::standard()->find('broccoli')->underCover->weeks?->days() ?? 0;
         self::assertSame(SowDay::of(1, 5)->plus(-$weeks)->iso(), $routes['transplant']['under_cover'][0]['first']);
         self::assertSame(['Set by Wren: The fair.', 'by hand, 1 March 2026'], [$routes['transplant']['derivation'][0]['label'], $routes['transplant']['derivation'][0]['source']]);
     }

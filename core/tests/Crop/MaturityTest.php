@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Crop;
 
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\CropSchema;
 use Anthesis\Crop\Emergence;
 use Anthesis\Crop\Maturity;
-use Anthesis\Crop\MaturityBasis;
 use Anthesis\Crop\Route;
-use Anthesis\Crop\SeedlingWeeks;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -53,19 +52,12 @@ final class MaturityTest extends TestCase
     /** @param  array<string, mixed>  $p */
     private function like(array $p): Crop
     {
-        $model = CropCsv::standard()->find('radish');
-        self::assertNotNull($model);
-        $values = get_object_vars($model);
-        $weeks = $p['seedling_days'] / 7;
+        $cells = ['max_emerge_days' => $p['max_emerge'], 'maturity_days' => $p['dtm'], 'maturity_basis' => $p['basis'], 'indoor_c' => $p['indoor'],
+            'transplant_check_days' => $p['check'], 'ref_c' => $p['ref'], 'seedling_weeks' => $p['seedling_days'] > 0 ? $p['seedling_days'] / 7 : '', 'seedling_weeks_min' => '', 'seedling_weeks_max' => ''];
+        foreach ($p['emerge'] as $i => $days) {
+            $cells['em_'.Emergence::TEMPERATURES[$i]] = $days;
+        }
 
-        return new Crop(...array_merge($values, [
-            'emergence' => new Emergence($p['emerge'], $p['max_emerge']),
-            'maturityDays' => $p['dtm'],
-            'maturityBasis' => MaturityBasis::from($p['basis']),
-            'seedling' => $weeks > 0 ? new SeedlingWeeks($weeks, $weeks, $weeks) : null,
-            'indoorC' => $p['indoor'],
-            'transplantCheckDays' => $p['check'],
-            'refC' => $p['ref'],
-        ]));
+        return CropSchema::crop(array_map('strval', $cells) + CropCsv::standardRows()['radish']);
     }
 }

@@ -37,7 +37,7 @@ final class CropCsvTest extends TestCase
         self::assertSame([Caution::TreatedSeed, Caution::ToxicParts], $bean->cautions);
         self::assertSame([Route::Direct], $bean->routes);
         self::assertSame([null, null, null, 16.0, 11.0, 8.0, 6.0, 6.0, null], $bean->emergence->days);
-        self::assertSame([54.0, MaturityBasis::Sowing, 15.0, null], [$bean->maturityDays, $bean->maturityBasis, $bean->soilMinSowC, $bean->soilMinSetOutC]);
+        self::assertSame([54.0, MaturityBasis::Sowing, 15.0, null], [$bean->growth->maturityDays, $bean->growth->maturityBasis, $bean->convention->soilMinSowC, $bean->convention->soilMinSetOutC]);
         self::assertTrue($table->find('garlic-hardneck')?->isAutumnPlantedBulb());
         self::assertNull($table->find('moonflower'));
         self::assertNotSame($bean->checksum(), $table->find('pole-bean')?->checksum());

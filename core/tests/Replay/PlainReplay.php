@@ -54,7 +54,7 @@ final class PlainReplay
                 $up = $sum >= 1 - 1e-9 ? $day : null;
             }
             if ($up === null) {
-                return $this->whole($sown, $limit) ? [$soil / $crop->emergence->maxDays < $crop->refC + 2 ? 'no-emergence-cold' : 'no-emergence-hot', null, 0] : null;
+                return $this->whole($sown, $limit) ? [$soil / $crop->emergence->maxDays < $crop->growth->refC + 2 ? 'no-emergence-cold' : 'no-emergence-hot', null, 0] : null;
             }
         }
         $horizon = $up + self::HORIZON;
@@ -71,7 +71,7 @@ final class PlainReplay
         $maturity = new Maturity($crop);
         $needed = $maturity->growthDays($route);
         $response = new GrowthResponse($crop);
-        $bulb = $crop->criticalDayHours;
+        $bulb = $crop->bulb?->criticalDayHours;
         $last = min($horizon + 60, $this->days->days() - 1);
         $growth = [$up => 0.0];
         for ($day = $up + 1; $day <= $last; $day++) {
@@ -86,9 +86,9 @@ final class PlainReplay
 
             return PHP_INT_MAX;
         };
-        $young = $reached($crop->youngShare * $needed, $up);
+        $young = $reached($crop->hardiness->youngShare * $needed, $up);
         for ($day = $up + 1; $day <= min($young, $horizon); $day++) {
-            if ($this->night($day) <= $crop->killYoungC) {
+            if ($this->night($day) <= $crop->hardiness->killYoungC) {
                 return ['freeze-young', null, 0];
             }
         }
@@ -97,17 +97,17 @@ final class PlainReplay
             for ($day = $up + 1; $day <= $up + 14; $day++) {
                 $warmth += $this->mean($day) / 14;
             }
-            if ($route === Route::Transplant || $warmth > $crop->refC) {
+            if ($route === Route::Transplant || $warmth > $crop->growth->refC) {
                 return ['stunted', null, 0];
             }
         }
         $killed = PHP_INT_MAX;
         for ($day = $young === PHP_INT_MAX ? $last + 1 : $young + 1; $day <= $last && $killed === PHP_INT_MAX; $day++) {
-            $killed = $this->night($day) <= $crop->killC ? $day : PHP_INT_MAX;
+            $killed = $this->night($day) <= $crop->hardiness->killC ? $day : PHP_INT_MAX;
         }
-        $chilled = $crop->chillDays > 0 ? $this->chillDay($sown, (int) $crop->chillDays, $last) : $sown;
+        $chilled = $crop->growth->chillDays > 0 ? $this->chillDay($sown, (int) $crop->growth->chillDays, $last) : $sown;
         $mature = $reached($needed, $up);
-        $heatFrom = $reached($crop->heatFrom * $needed, $up);
+        $heatFrom = $reached($crop->heat->fromShare * $needed, $up);
         if ($bulb !== null) {
             $juvenile = $maturity->juvenileDays($route);
             $start = PHP_INT_MAX;
@@ -120,7 +120,7 @@ final class PlainReplay
             }
             $mature = $start === PHP_INT_MAX ? PHP_INT_MAX : max($mature, $reached(0.4 * $needed, $start));
             $heatFrom = $start;
-        } elseif ($crop->chillDays > 0) {
+        } elseif ($crop->growth->chillDays > 0) {
             $mature = $chilled > $last ? PHP_INT_MAX : max($mature, $chilled < $up ? $this->afterChill($growth, $up, 0.1 * $needed, $last) : $reached(0.1 * $needed, $chilled));
         }
         $stops = ['freeze-late' => $killed, 'cold-bolt' => $this->bolted($crop, $up, $last), 'heat' => $this->heat($crop, $up, $heatFrom, $last), 'out-of-time' => $horizon];
@@ -128,9 +128,9 @@ final class PlainReplay
         if ($stop <= $mature) {
             return [(string) array_search($stop, $stops, true), null, 0];
         }
-        $harvest = min($crop->harvestDays, $stop - $mature);
+        $harvest = min($crop->harvest->days, $stop - $mature);
 
-        return [$harvest < $crop->minHarvestDays ? 'short-harvest' : 'harvest', $mature - $sown, $harvest];
+        return [$harvest < $crop->harvest->leastDays ? 'short-harvest' : 'harvest', $mature - $sown, $harvest];
     }
 
     /** @param  array<int, float>  $growth */
@@ -147,10 +147,10 @@ final class PlainReplay
 
     private function bolted(Crop $crop, int $up, int $last): int
     {
-        if (! $crop->boltChillDays) {
+        if (! $crop->bolting->chillDays) {
             return PHP_INT_MAX;
         }
-        for ($day = $this->chillDay($up, $crop->boltChillDays, $last); $day <= $last; $day++) {
+        for ($day = $this->chillDay($up, $crop->bolting->chillDays, $last); $day <= $last; $day++) {
             if ($this->hours($day) >= 12.5) {
                 return $day;
             }
@@ -163,9 +163,9 @@ final class PlainReplay
     {
         $hot = $scorched = 0;
         for ($day = $up + 1; $day <= $last; $day++) {
-            $hot += $day > $from && ($this->days->maximum[$day] ?? -99) + $this->site->air >= $crop->heatC ? 1 : 0;
-            $scorched += $this->mean($day) >= $crop->ceilingC ? 1 : 0;
-            if ($hot === $crop->heatDays || $scorched === 21) {
+            $hot += $day > $from && ($this->days->maximum[$day] ?? -99) + $this->site->air >= $crop->heat->maximumC ? 1 : 0;
+            $scorched += $this->mean($day) >= $crop->growth->ceilingC ? 1 : 0;
+            if ($hot === $crop->heat->days || $scorched === 21) {
                 return $day;
             }
         }

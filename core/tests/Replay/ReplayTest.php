@@ -130,7 +130,7 @@ final class ReplayTest extends TestCase
                     OutcomeRibbon::of($r[0]->runs($crop, $route))->reliability), $r[1], 5), $replays);
                 $windows += count($here);
                 if (! $this->withinDays($here, $there, 5)) {
-                    $off[] = $crop->criticalDayHours === null ? "{$crop->slug} {$route->value}" : 'a day-length bulb';
+                    $off[] = $crop->bulb?->criticalDayHours === null ? "{$crop->slug} {$route->value}" : 'a day-length bulb';
                 }
             }
         }

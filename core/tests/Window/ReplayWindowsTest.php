@@ -146,7 +146,7 @@ final class ReplayWindowsTest extends TestCase
     public function test_plants_that_are_set_out_are_started_their_weeks_before(): void
     {
         $windows = $this->windows(static fn (int $y, int $d): int => $d >= 100 && $d <= 200 ? self::HARVEST : self::HEAT, 'broccoli', Route::Transplant);
-        $days = $this->crop('broccoli')->seedling?->days() ?? 0;
+        $days = $this->crop('broccoli')->underCover->weeks?->days() ?? 0;
         self::assertSame([[102 - $days, 198 - $days]], array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $windows->underCover));
         self::assertContains('under-cover', array_map(static fn (DerivationLine $l): string => $l->key, $windows->derivation));
     }

@@ -218,6 +218,15 @@ export function useCrops() {
     return useQuery({ queryKey: ['crops'], queryFn: () => taken(api.GET('/api/crops')) });
 }
 
+/** What may stand in a crop's cells; it changes with the application alone. */
+export function useCropColumns() {
+    return useQuery({
+        queryKey: ['crop-columns'],
+        staleTime: Infinity,
+        queryFn: () => taken(api.GET('/api/crop-columns')),
+    });
+}
+
 export function useCrop(crop: string | undefined) {
     return useQuery({
         queryKey: ['crops', crop],

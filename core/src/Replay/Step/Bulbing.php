@@ -25,7 +25,7 @@ final readonly class Bulbing implements Step
         $needs = $this->needs;
         $days = $this->tables->days;
         $growth = $this->tables->growth($needs->crop, $needs->light);
-        $nextLongDay = $this->tables->nextDayOfHours((float) $needs->crop->criticalDayHours);
+        $nextLongDay = $this->tables->nextDayOfHours((float) $needs->crop->bulb?->criticalDayHours);
         [$chillBefore, $chillDays] = $this->tables->chillDays();
         $chill = $needs->chillDays;
         $wrongLength = Outcome::DayLength->code();

@@ -52,7 +52,7 @@ final readonly class Emergence implements Step
         $emergence = $this->tables->emergence($this->needs->crop->emergence);
         $limitDays = $this->needs->crop->emergence->maxDays;
         [$missing, $soilSum, $days] = [$this->tables->missing, $this->tables->soilSum, $this->tables->days];
-        $coldBelow = ($this->needs->crop->refC + self::COLD_ABOVE_REFERENCE) * $limitDays;
+        $coldBelow = ($this->needs->crop->growth->refC + self::COLD_ABOVE_REFERENCE) * $limitDays;
         [$cold, $hot] = [Outcome::NoEmergenceCold->code(), Outcome::NoEmergenceHot->code()];
         // Where cold is counted from the day of sowing, sowings that come up together need not fare the same.
         $apart = $this->needs->chillDays > 0;

@@ -29,10 +29,10 @@ final readonly class Ending implements Step
     public function take(Sowings $sowings): void
     {
         $crop = $this->needs->crop;
-        [$hotBefore, $hotDays] = $this->tables->hotDays($crop->heatC);
-        [$ceilingBefore, $ceilingDays] = $this->tables->days($crop->ceilingC);
-        [$lastHot, $lastAtCeiling] = [$crop->heatDays - 1, self::DAYS_AT_CEILING - 1];
-        [$longest, $shortest] = [$crop->harvestDays, $crop->minHarvestDays];
+        [$hotBefore, $hotDays] = $this->tables->hotDays($crop->heat->maximumC);
+        [$ceilingBefore, $ceilingDays] = $this->tables->days($crop->growth->ceilingC);
+        [$lastHot, $lastAtCeiling] = [$crop->heat->days - 1, self::DAYS_AT_CEILING - 1];
+        [$longest, $shortest] = [$crop->harvest->days, $crop->harvest->leastDays];
         [$harvested, $short, $frozen, $seeded, $heat, $late] = array_map(static fn (Outcome $o): int => $o->code(),
             [Outcome::Harvest, Outcome::ShortHarvest, Outcome::FreezeLate, Outcome::ColdBolt, Outcome::Heat, Outcome::OutOfTime]);
         $bolted = $this->needs->boltChillDays > 0 ? $this->bolted($sowings) : [];

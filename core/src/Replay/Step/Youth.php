@@ -33,12 +33,12 @@ final readonly class Youth implements Step
         $days = $this->tables->days;
         $growth = $this->tables->growth($needs->crop, $needs->light);
         $meanSum = $this->tables->meanSum;
-        $nextYoungFreeze = $this->tables->nextFreeze($needs->crop->killYoungC);
-        $nextFreeze = $this->tables->nextFreeze($needs->crop->killC);
+        $nextYoungFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killYoungC);
+        $nextFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killC);
         [$youth, $maturity, $share, $last] = [$needs->youth, $needs->maturity, $needs->heatFrom, $days - 1];
         $mayStunt = ! $needs->isBulb();
         // A plant set out is stunted whatever the weather; a mean above this cannot be the cold.
-        $warmSum = $needs->isSownInPlace() ? self::STUNTED_DAYS * $needs->crop->refC : -INF;
+        $warmSum = $needs->isSownInPlace() ? self::STUNTED_DAYS * $needs->crop->growth->refC : -INF;
         [$frozen, $stunted] = [Outcome::FreezeYoung->code(), Outcome::Stunted->code()];
         $ups = $sowings->ups;
         $killed = $mature = $heatFrom = array_fill(0, $days, SeasonTables::NEVER);

@@ -33,7 +33,23 @@ const crop = {
         },
     ],
 };
+const column = (name: string, type: string, group: string, unit: string | null, choices: string[] = []) => ({
+    column: name,
+    type,
+    group,
+    unit,
+    least: 1,
+    most: 400,
+    choices,
+    optional: false,
+    by_variety: true,
+});
 const answers = {
+    'GET /api/crop-columns': [
+        column('maturity_days', 'number', 'days', 'days'),
+        column('maturity_basis', 'choice', 'days', null, ['sowing', 'emergence', 'transplant']),
+        column('heat_c', 'number', 'cold-and-heat', 'celsius'),
+    ],
     'GET /api/session': EDUCATOR,
     'GET /api/zones': [
         { slug: 'bench', name: 'Bench', record: {} },

@@ -2,18 +2,20 @@ import { Button, Group, TextInput } from '@mantine/core';
 import { useDebouncedValue, useElementSize } from '@mantine/hooks';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
-import { useCrop, useCropTrial, useRevertCrop, useSaveCrop, useZones } from '../../app/data';
+import { useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop, useZones } from '../../app/data';
 import { Problem } from '../../app/Problem';
 import { dateInWords, spanInShort } from '../../charts/days';
 import { Hatches } from '../../charts/Hatches';
 import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { yearScale } from '../../charts/yearScale';
-import { changeInWords, SECTIONS } from './columns';
+import { changeInWords, meaning, sections } from './columns';
+import { say } from '../../words/words';
 import { Varieties } from './Varieties';
 
 /** A crop's numbers, with what a change would do to its ribbon in a zone before it is saved. */
 export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) {
     const { data: crop } = useCrop(slug);
+    const { data: columns } = useCropColumns();
     const { data: zones } = useZones();
     const [changes, setChanges] = useState<Record<string, string>>({});
     const [note, setNote] = useState('');
@@ -24,7 +26,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
     const computed = (zones ?? []).filter((z) => z.record);
     const at = zone || computed[0]?.slug || '';
     const trial = useCropTrial(slug, at, mayEdit ? tried : {});
-    if (!crop) return null;
+    if (!crop || !columns) return null;
     const errors = {
         ...(trial.error instanceof Refusal ? trial.error.errors : {}),
         ...(save.error instanceof Refusal ? save.error.errors : {}),
@@ -87,8 +89,8 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                     </div>
                 )}
                 <Problem error={save.error ?? revert.error} />
-                {SECTIONS.map((section) => (
-                    <fieldset key={section.title}>
+                {sections(columns).map((section) => (
+                    <fieldset key={section.group}>
                         <legend>{section.title}</legend>
                         <div className="cells">
                             {section.columns.map((column) =>
@@ -96,8 +98,8 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                     <TextInput
                                         key={column.column}
                                         size="xs"
-                                        label={column.label}
-                                        description={[column.unit, column.help].filter(Boolean).join('; ') || undefined}
+                                        label={say(`column.${column.column}.label`)}
+                                        description={meaning(column)}
                                         inputWrapperOrder={['label', 'input', 'description', 'error']}
                                         value={changes[column.column] ?? crop.cells[column.column] ?? ''}
                                         error={errors[`cells.${column.column}`]?.[0]}
@@ -107,11 +109,10 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                     />
                                 ) : (
                                     <p key={column.column}>
-                                        <strong>{column.label}</strong> {crop.cells[column.column] || '–'}
+                                        <strong>{say(`column.${column.column}.label`)}</strong>{' '}
+                                        {crop.cells[column.column] || '–'}
                                         <br />
-                                        <small className="hint">
-                                            {[column.unit, column.help].filter(Boolean).join('; ')}
-                                        </small>
+                                        <small className="hint">{meaning(column)}</small>
                                     </p>
                                 ),
                             )}

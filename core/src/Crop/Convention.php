@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Crop;
+
+/** What growers who count back from the frost go by. */
+final readonly class Convention
+{
+    /**
+     * @param  float|null  $soilMinSowC  soil temperature asked for before sowing outdoors, °C
+     * @param  float|null  $soilMinSetOutC  … before setting out
+     * @param  float|null  $springSowWeeks  weeks after (negative: before) the average last freeze; null: not done in spring
+     * @param  int|null  $successionDays  null: one sowing
+     */
+    public function __construct(
+        public ?float $soilMinSowC,
+        public ?float $soilMinSetOutC,
+        public ?float $springSowWeeks,
+        public ?float $springSetOutWeeks,
+        public ?int $successionDays,
+    ) {
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Crop;
+
+/**
+ * One column of the crop table: what may stand in its cells, and where a person meets it.
+ *
+ * Its words are `column.<name>.label` and `column.<name>.help`.
+ */
+final readonly class CropColumn
+{
+    public const TEXT = 'text';
+
+    public const CHOICE = 'choice';
+
+    public const NUMBER = 'number';
+
+    /** A whole number of days. */
+    public const COUNT = 'count';
+
+    /** Codes of Caution parted by |. */
+    public const CAUTIONS = 'cautions';
+
+    /**
+     * @param  string  $type  one of the constants
+     * @param  string  $group  the part of the form it stands in
+     * @param  string|null  $unit  `days`, `celsius`, `weeks`, `hours`, `cm`, `share`, `plants`, `kg`; null: none
+     * @param  list<string>  $choices  of a CHOICE
+     * @param  bool  $optional  whether its cells may be blank
+     * @param  string|null  $default  the cell of a row that was kept, or written, before there was such a column; null: the table's first
+     *                                columns, which a file must have
+     * @param  string|null  $parameter  its key in the parameter file of the command line
+     * @param  bool  $byVariety  whether a variety may have a cell of its own
+     */
+    public function __construct(
+        public string $name,
+        public string $type,
+        public string $group,
+        public ?string $unit = null,
+        public float $least = 0,
+        public float $most = 0,
+        public array $choices = [],
+        public bool $optional = false,
+        public ?string $default = null,
+        public ?string $parameter = null,
+        public bool $byVariety = false,
+    ) {
+    }
+
+    /**
+     * @return string|float|int|list<Caution>|null the cell's value; null where an optional one is blank
+     *
+     * @throws CropRefused when the cell cannot be taken
+     */
+    public function value(string $cell): string|float|int|array|null
+    {
+        return match ($this->type) {
+            self::CAUTIONS => $this->cautions($cell),
+            self::CHOICE => in_array($cell, $this->choices, true) ? $cell
+                : throw new CropRefused($this->name, "“{$cell}” should be one of: ".implode(', ', $this->choices)),
+            self::NUMBER => $this->number($cell),
+            self::COUNT => ($number = $this->number($cell)) === null ? null : (int) $number,
+            default => $cell !== '' ? $cell : ($this->optional ? null : throw new CropRefused($this->name, 'this must not be blank')),
+        };
+    }
+
+    private function number(string $cell): ?float
+    {
+        if ($cell === '') {
+            return $this->optional ? null : throw new CropRefused($this->name, "a number from {$this->least} to {$this->most} is needed");
+        }
+
+        return is_numeric($cell) && (float) $cell >= $this->least && (float) $cell <= $this->most ? (float) $cell
+            : throw new CropRefused($this->name, "“{$cell}” is not a number from {$this->least} to {$this->most}");
+    }
+
+    /** @return list<Caution> */
+    private function cautions(string $cell): array
+    {
+        return array_map(fn (string $code): Caution => Caution::tryFrom($code) ?? throw new CropRefused($this->name,
+            "“{$code}” is not a caution known here; use: ".implode(', ', array_column(Caution::cases(), 'value'))),
+            array_values(array_filter(explode('|', $cell))));
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Crop;
+
+/**
+ * Every column of the crop table, once. Reading and writing tables, the parameter file of the command line, validation, the
+ * form and docs/crop-table.md follow from it.
+ */
+final class CropSchema
+{
+    /** Parts of the form, in order. */
+    public const GROUPS = ['days', 'emergence', 'warmth', 'cold-and-heat', 'starting', 'spacing', 'identity'];
+
+    private const SLUG = '/^[a-z0-9]+(-[a-z0-9]+)*$/';
+
+    /** The soil is about this much warmer than the air at which packet days hold, °C. */
+    private const SOIL_ABOVE_AIR = 2.0;
+
+    /** @var array<string, CropColumn>|null */
+    private static ?array $columns = null;
+
+    /** @return array<string, CropColumn> by name, in the order of the table */
+    public static function columns(): array
+    {
+        return self::$columns ??= array_column([
+            new CropColumn('slug', CropColumn::TEXT, 'identity'),
+            new CropColumn('name', CropColumn::TEXT, 'identity'),
+            new CropColumn('latin', CropColumn::TEXT, 'identity'),
+            new CropColumn('family', CropColumn::TEXT, 'identity'),
+            new CropColumn('kind', CropColumn::CHOICE, 'identity', choices: ['cool', 'warm']),
+            new CropColumn('start', CropColumn::CHOICE, 'identity', choices: ['seed', 'clove', 'tuber', 'set', 'slip']),
+            new CropColumn('routes', CropColumn::CHOICE, 'starting', choices: ['direct', 'transplant', 'both']),
+            ...array_map(static fn (int $celsius): CropColumn => new CropColumn("em_{$celsius}", CropColumn::NUMBER, 'emergence', 'days', 0.5, 400, optional: true), Emergence::TEMPERATURES),
+            new CropColumn('max_emerge_days', CropColumn::COUNT, 'days', 'days', 1, 400, parameter: 'max_emerge'),
+            new CropColumn('maturity_days', CropColumn::NUMBER, 'days', 'days', 1, 400, parameter: 'dtm', byVariety: true),
+            new CropColumn('maturity_basis', CropColumn::CHOICE, 'days', choices: ['sowing', 'emergence', 'transplant'], parameter: 'basis', byVariety: true),
+            new CropColumn('seedling_weeks_min', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
+            new CropColumn('seedling_weeks', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
+            new CropColumn('seedling_weeks_max', CropColumn::NUMBER, 'starting', 'weeks', 1, 30, optional: true),
+            new CropColumn('indoor_c', CropColumn::NUMBER, 'starting', 'celsius', 0, 40, parameter: 'indoor'),
+            new CropColumn('transplant_check_days', CropColumn::NUMBER, 'starting', 'days', 0, 100, parameter: 'check'),
+            new CropColumn('base_c', CropColumn::NUMBER, 'warmth', 'celsius', -5, 30, parameter: 'base'),
+            new CropColumn('opt_low_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 45, parameter: 'opt1'),
+            new CropColumn('opt_high_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 50, parameter: 'opt2'),
+            new CropColumn('ceiling_c', CropColumn::NUMBER, 'warmth', 'celsius', 10, 60, parameter: 'ceil'),
+            new CropColumn('ref_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, parameter: 'ref'),
+            new CropColumn('kill_young_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', -60, 15, parameter: 'kill_young', byVariety: true),
+            new CropColumn('kill_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', -60, 15, parameter: 'kill', byVariety: true),
+            new CropColumn('young_share', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'young'),
+            new CropColumn('heat_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', 15, 60, parameter: 'heat', byVariety: true),
+            new CropColumn('heat_days', CropColumn::COUNT, 'cold-and-heat', 'days', 1, 365, parameter: 'heat_days', byVariety: true),
+            new CropColumn('heat_from', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'heat_from'),
+            new CropColumn('harvest_days', CropColumn::COUNT, 'days', 'days', 1, 365, parameter: 'harvest_days', byVariety: true),
+            new CropColumn('min_harvest_days', CropColumn::COUNT, 'days', 'days', 0, 365, parameter: 'min_harvest', byVariety: true),
+            new CropColumn('soil_min_sow_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, optional: true),
+            new CropColumn('soil_min_setout_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, optional: true),
+            new CropColumn('spring_sow_weeks', CropColumn::NUMBER, 'starting', 'weeks', -26, 26, optional: true),
+            new CropColumn('spring_setout_weeks', CropColumn::NUMBER, 'starting', 'weeks', -26, 26, optional: true),
+            new CropColumn('succession_days', CropColumn::COUNT, 'days', 'days', 1, 365, optional: true),
+            new CropColumn('critical_day_hours', CropColumn::NUMBER, 'cold-and-heat', 'hours', 8, 24, optional: true, parameter: 'critical', byVariety: true),
+            new CropColumn('juvenile_days', CropColumn::NUMBER, 'cold-and-heat', 'days', 1, 365, optional: true, parameter: 'juvenile'),
+            new CropColumn('chill_days', CropColumn::COUNT, 'cold-and-heat', 'days', 0, 365, optional: true, parameter: 'chill'),
+            new CropColumn('bolt_chill_days', CropColumn::COUNT, 'cold-and-heat', 'days', 1, 365, optional: true, parameter: 'bolt', byVariety: true),
+            new CropColumn('depth_cm', CropColumn::NUMBER, 'spacing', 'cm', 0, 50),
+            new CropColumn('spacing_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
+            new CropColumn('row_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
+            new CropColumn('per_square_foot', CropColumn::NUMBER, 'spacing', 'plants', 0, 100),
+            new CropColumn('yield_kg_per_m', CropColumn::NUMBER, 'spacing', 'kg', 0, 100, optional: true),
+            new CropColumn('feeder', CropColumn::CHOICE, 'identity', choices: ['light', 'medium', 'heavy', 'fixes']),
+            new CropColumn('follow_with', CropColumn::TEXT, 'identity', optional: true),
+            new CropColumn('cautions', CropColumn::CAUTIONS, 'identity', optional: true),
+            new CropColumn('notes', CropColumn::TEXT, 'identity', optional: true),
+        ], null, 'name');
+    }
+
+    /** @return list<string> columns in which a variety may differ from its crop */
+    public static function byVariety(): array
+    {
+        return array_keys(array_filter(self::columns(), static fn (CropColumn $c): bool => $c->byVariety));
+    }
+
+    /**
+     * @param  array<string, string>  $cells  as kept, perhaps by an older table
+     * @return array<string, string> a cell for every column
+     */
+    public static function complete(array $cells): array
+    {
+        return array_map(static fn (CropColumn $c): string => $cells[$c->name] ?? $c->default ?? '', self::columns());
+    }
+
+    /**
+     * @param  array<string, string>  $cells  by column; where one is missing, its default
+     *
+     * @throws CropRefused naming the column
+     */
+    public static function crop(array $cells): Crop
+    {
+        $cells = self::complete($cells);
+        if (preg_match(self::SLUG, $cells['slug']) !== 1) {
+            throw new CropRefused('slug', "“{$cells['slug']}” should be made of lower-case letters, digits and hyphens");
+        }
+        $v = new CropValues($cells);
+        $weeks = $v->optional('seedling_weeks');
+        $critical = $v->optional('critical_day_hours');
+        $crop = new Crop(
+            $cells['slug'], $v->text('name'), $v->text('latin'), $v->text('family'), $v->text('kind'), $v->text('start'),
+            $v->text('routes') === 'both' ? [Route::Direct, Route::Transplant] : [Route::from($v->text('routes'))],
+            new Emergence(array_map(static fn (int $celsius): ?float => $v->optional("em_{$celsius}"), Emergence::TEMPERATURES), $v->count('max_emerge_days')),
+            new Growth($v->number('maturity_days'), MaturityBasis::from($v->text('maturity_basis')), $v->number('base_c'), $v->number('opt_low_c'),
+                $v->number('opt_high_c'), $v->number('ceiling_c'), $v->number('ref_c'), $v->optionalCount('chill_days')),
+            new UnderCover($weeks === null ? null : new SeedlingWeeks($v->optional('seedling_weeks_min') ?? $weeks, $weeks, $v->optional('seedling_weeks_max') ?? $weeks),
+                $v->number('indoor_c'), $v->number('transplant_check_days')),
+            new Hardiness($v->number('kill_young_c'), $v->number('kill_c'), $v->number('young_share')),
+            new HeatLimit($v->number('heat_c'), $v->count('heat_days'), $v->number('heat_from')),
+            new Harvest($v->count('harvest_days'), $v->count('min_harvest_days')),
+            new Convention($v->optional('soil_min_sow_c'), $v->optional('soil_min_setout_c'), $v->optional('spring_sow_weeks'),
+                $v->optional('spring_setout_weeks'), $v->optionalCount('succession_days')),
+            $critical === null ? null : new Bulb($critical, (float) $v->optional('juvenile_days')),
+            new Bolting($v->optionalCount('bolt_chill_days')),
+            new Spacing($v->number('depth_cm'), $v->number('spacing_cm'), $v->number('row_cm'), $v->number('per_square_foot'), $v->optional('yield_kg_per_m')),
+            $v->text('feeder'), $v->optionalText('follow_with'), $v->cautions('cautions'), $v->optionalText('notes'),
+        );
+        self::checkSense($crop);
+
+        return $crop;
+    }
+
+    private static function checkSense(Crop $crop): void
+    {
+        $growth = $crop->growth;
+        if (! ($growth->baseC < $growth->optLowC && $growth->optLowC <= $growth->optHighC && $growth->optHighC < $growth->ceilingC)) {
+            throw new CropRefused('opt_low_c', 'growth temperatures must rise: base, lower optimum, upper optimum, ceiling');
+        }
+        if ($crop->emergence->daysAt($growth->refC + self::SOIL_ABOVE_AIR) === null) {
+            throw new CropRefused('ref_c', "the crop does not emerge at {$growth->refC} + 2 °C by its own table; fill em_ columns around it");
+        }
+        if (in_array(Route::Transplant, $crop->routes, true) && $crop->underCover->weeks === null) {
+            throw new CropRefused('seedling_weeks', 'a crop that is set out needs its weeks under cover');
+        }
+        if ($crop->underCover->weeks !== null && $crop->emergence->daysAt($crop->underCover->soilC) === null) {
+            throw new CropRefused('indoor_c', "the crop does not emerge at {$crop->underCover->soilC} °C by its own table");
+        }
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Exchange;
+
+use InvalidArgumentException;
+use MessageFormatter;
+
+/**
+ * The words for keys, from lang/<language>/*.json: ICU messages, the same files that the front end reads.
+ *
+ * `pseudo` is English made longer and accented, for looking at screens: what is not in brackets there is not from these files.
+ */
+final class Words
+{
+    public const PSEUDO = 'pseudo';
+
+    private const ACCENTED = ['a' => 'á', 'c' => 'ç', 'e' => 'é', 'i' => 'î', 'n' => 'ñ', 'o' => 'ö', 'u' => 'ü', 'y' => 'ý', 'A' => 'Å', 'E' => 'É', 'I' => 'Î', 'O' => 'Ø', 'S' => 'Š', 'U' => 'Û'];
+
+    /** @var array<string, self> */
+    private static array $languages = [];
+
+    /** @param  array<string, string>  $messages by key */
+    private function __construct(private readonly string $language, private readonly array $messages)
+    {
+    }
+
+    /** @throws InvalidArgumentException when there is no such language */
+    public static function in(string $language): self
+    {
+        return self::$languages[$language] ??= new self($language === self::PSEUDO ? 'en' : $language, self::messages($language));
+    }
+
+    /** @return list<string> languages there are words in */
+    public static function languages(): array
+    {
+        return array_map('basename', glob(self::folder().'/*', GLOB_ONLYDIR) ?: []);
+    }
+
+    /**
+     * @param  array<string, string|int|float>  $values
+     * @return string the message; the key itself where there are no words for it, so that a page still stands
+     */
+    public function say(string $key, array $values = []): string
+    {
+        $message = $this->messages[$key] ?? null;
+        if ($message === null) {
+            return $key;
+        }
+        // Most have nothing to fill in; an apostrophe alone is one in ICU, too.
+        if (! str_contains($message, '{')) {
+            return $message;
+        }
+
+        return MessageFormatter::formatMessage($this->language, $message, $values) ?: $key;
+    }
+
+    public function has(string $key): bool
+    {
+        return isset($this->messages[$key]);
+    }
+
+    /** @return list<string> */
+    public function keys(): array
+    {
+        return array_keys($this->messages);
+    }
+
+    /** @return array<string, string> */
+    private static function messages(string $language): array
+    {
+        if ($language === self::PSEUDO) {
+            return array_map(self::pseudo(...), self::messages('en'));
+        }
+        $files = glob(self::folder()."/{$language}/*.json") ?: throw new InvalidArgumentException("There are no words in lang/{$language}.");
+        $messages = [];
+        foreach ($files as $file) {
+            /** @var array<string, string> $own */
+            $own = json_decode((string) file_get_contents($file), true, 4, JSON_THROW_ON_ERROR);
+            $messages += $own;
+        }
+
+        return $messages;
+    }
+
+    /** Accented outside of braces, and a third longer. */
+    private static function pseudo(string $message): string
+    {
+        $depth = 0;
+        $words = '';
+        foreach (mb_str_split($message) as $character) {
+            $depth += match ($character) {
+                '{' => 1,
+                '}' => -1,
+                default => 0,
+            };
+            $words .= $depth === 0 ? strtr($character, self::ACCENTED) : $character;
+        }
+
+        return "[{$words}".str_repeat('~', intdiv(mb_strlen($message), 3)).']';
+    }
+
+    private static function folder(): string
+    {
+        return dirname(__DIR__, 3).'/lang';
+    }
+}
