@@ -10,17 +10,19 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\RecordTooShort;
-use Anthesis\Replay\OutcomeRibbon;
-use Anthesis\Replay\Replay;
-use Anthesis\Window\CountBack;
-use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
+use Anthesis\Window\School\CountBack;
+use Anthesis\Window\School\CountBackSettings;
+use Anthesis\Window\School\FromReplay;
+use Anthesis\Window\School\Grounds;
+use Anthesis\Window\School\Schools;
 use App\Models\Computation;
 use App\Models\Crop as CropModel;
 use App\Models\Result;
 use App\Models\Site;
 use App\Support\Results;
 use App\Support\ZoneRecord;
+use App\Support\ZoneReplay;
 
 /**
  * Computes the climate of a zone and, at one site, every crop by both schools, and keeps each under a fingerprint of what it
@@ -65,19 +67,14 @@ final class ComputeZone
         Result::query()->whereIn('hash', [...array_values($climate), ...array_keys($known)])->update(['created_at' => now()]);
         $missing = array_values(array_filter($crops, static fn (Crop $c): bool => ! isset($known[$hashes[$c->slug]])));
         $evidence = PlaceEvidence::of($record->used, $latitude, $site);
-        $replay = $missing === [] ? null : new Replay($record->used, $latitude, $site, $light);
-        $countBack = new CountBack($evidence, $settings);
+        $schools = Schools::on(new Grounds($evidence, ZoneReplay::of($zone, $record, $site), $settings));
         foreach (array_chunk($missing, self::STEP) as $chunk) {
             if ($computation->refresh()->state === Computation::CANCELLED) {
                 return;
             }
             $results = [];
             foreach ($chunk as $crop) {
-                $ribbons = [];
-                foreach ($crop->routes as $route) {
-                    $ribbons[$route->value] = OutcomeRibbon::of($replay->runs($crop, $route));
-                }
-                $results[] = [$hashes[$crop->slug], Result::SHEET, CropDossier::of($crop, $countBack->windows($crop), $ribbons, $latitude->midwinter(), $site->name)];
+                $results[] = [$hashes[$crop->slug], Result::SHEET, CropDossier::of($crop, $schools)];
             }
             Results::keep($results);
             $computation->update(['step' => 'replaying every sowing date on every year', 'done' => min(count($crops), $computation->done + count($chunk))]);
@@ -89,7 +86,7 @@ final class ComputeZone
             'step' => 'done',
             'done' => count($crops),
             // A short record cannot be replayed to much effect; counting back needs less of it.
-            'method' => ['school' => $freezes->isShort() ? CropDossier::COUNT_BACK : CropDossier::REPLAY] + $method,
+            'method' => ['school' => $freezes->isShort() ? CountBack::KEY : FromReplay::KEY] + $method,
             'ruler_hash' => $climate['ruler'],
             'climate_hash' => $climate['climate'],
             'sheet_hashes' => $hashes,

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Anthesis\Calendar\OwnDates;
 use Anthesis\Record\Day;
 use Anthesis\Record\SowDay;
+use Anthesis\Window\School\OwnDates;
 use Anthesis\Window\SowingWindow;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;

@@ -7,14 +7,11 @@ namespace App\Support;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\WindowDifference;
 use Anthesis\Crop\Crop;
-use Anthesis\Crop\LightSchool;
 use Anthesis\Record\Latitude;
-use Anthesis\Replay\OutcomeRibbon;
-use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use Anthesis\Window\ProofStandard;
-use Anthesis\Window\ReplayWindows;
 use Anthesis\Window\RouteWindows;
+use Anthesis\Window\School\FromReplay;
 use App\Models\Crop as CropModel;
 use App\Models\Result;
 use App\Models\Site as SiteModel;
@@ -54,25 +51,17 @@ final class CropComparison
     {
         $latitude = Latitude::of($zone->latitude);
         $crop = $model->toCore();
-        $windows = static function (Replay $replay, Crop $grown, string $site) use ($latitude, $standard): array {
-            $routes = [];
-            foreach ($grown->routes as $route) {
-                $ribbon = OutcomeRibbon::of($replay->runs($grown, $route));
-                $routes[$route->value] = (new ReplayWindows($grown, $route, $ribbon, $latitude->midwinter(), $site))->at($standard->share());
-            }
-
-            return $routes;
-        };
+        $windows = static fn (FromReplay $school, Crop $grown): array => array_combine(array_column($grown->routes, 'value'), $school->windows($grown, $standard));
         $out = ['sites' => [], 'varieties' => []];
         $base = [];
         foreach ($sites as $i => $site) {
-            $replay = new Replay($record->used, $latitude, $site, LightSchool::from($zone->light));
-            $routes = $windows($replay, $crop, $site->name);
+            $school = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->midwinter(), $site->name);
+            $routes = $windows($school, $crop);
             if ($i === 0) {
                 $base = array_map(static fn (RouteWindows $r): array => array_map(CropSheet::span(...), $r->windows), $routes);
                 foreach ($varieties as $variety) {
                     $grown = $variety->toCore($model);
-                    array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($replay, $grown, $site->name), $base, 'the crop'));
+                    array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($school, $grown), $base, 'the crop'));
                 }
             }
             array_push($out['sites'], ...self::rows($crop, $site->name, $routes, $i === 0 ? [] : $base, $sites[0]->name));

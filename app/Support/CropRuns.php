@@ -5,12 +5,9 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Anthesis\Crop\Crop;
-use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
 use Anthesis\Record\Day;
-use Anthesis\Record\Latitude;
 use Anthesis\Record\SowDay;
-use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use App\Models\Zone;
 
@@ -27,7 +24,7 @@ final class CropRuns
     /** @return array{route: string, outcomes: list<array{outcome: string, in_words: string}>, years: list<YearRuns>} */
     public static function of(Zone $zone, ZoneRecord $record, Site $site, Crop $crop, Route $route): array
     {
-        $replay = new Replay($record->used, Latitude::of($zone->latitude), $site, LightSchool::from($zone->light));
+        $replay = ZoneReplay::of($zone, $record, $site);
         $none = array_fill(0, SowDay::YEAR, -1);
         $outcomes = $years = [];
         foreach ($replay->runs($crop, $route)->all() as $run) {

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Anthesis\Calendar\CropDossier;
+use Anthesis\Calendar\CropSheet;
 use Anthesis\Crop\Crop;
-use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Route;
 use Anthesis\Record\Latitude;
-use Anthesis\Replay\OutcomeRibbon;
-use Anthesis\Replay\Replay;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\School\FromReplay;
 use App\Models\Site;
 use App\Models\Zone;
 
@@ -25,16 +26,12 @@ final class CropTrial
     {
         $latitude = Latitude::of($zone->latitude);
         $site = Site::forZone($zone)[0];
-        $replay = new Replay($record->used, $latitude, $site, LightSchool::from($zone->light));
-        $routes = static function (Crop $crop) use ($replay, $latitude, $site, $zone): array {
-            $ribbons = [];
-            foreach ($crop->routes as $route) {
-                $ribbons[$route->value] = OutcomeRibbon::of($replay->runs($crop, $route));
-            }
-
-            return array_map(static fn (array $route): array => ['ribbon' => $route['ribbon']] + $route['standards'][$zone->standard],
-                CropDossier::of($crop, [], $ribbons, $latitude->midwinter(), $site->name)['replay']);
-        };
+        $school = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->midwinter(), $site->name);
+        $share = ProofStandard::from($zone->standard)->share();
+        $routes = static fn (Crop $crop): array => array_map(static fn (Route $route): array => [
+            'ribbon' => CropDossier::ribbon($school->of($crop, $route)->ribbon),
+            ...CropSheet::routes($crop, [$school->of($crop, $route)->at($share)])[0],
+        ], $crop->routes);
 
         return ['starts' => $latitude->midwinter()->iso(), 'before' => $routes($before), 'after' => $routes($after)];
     }

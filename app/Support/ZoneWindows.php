@@ -8,8 +8,12 @@ use Anthesis\Calendar\CropDossier;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\YearRuler;
+use Anthesis\Crop\Crop;
 use Anthesis\Window\ProofStandard;
+use Anthesis\Window\School\FromReplay;
+use Anthesis\Window\School\OwnDates;
 use App\Models\Computation;
+use App\Models\Crop as CropModel;
 use App\Models\CropChoice;
 use App\Models\Result;
 use App\Models\Site;
@@ -32,6 +36,7 @@ final readonly class ZoneWindows
      * @param  Ruler  $ruler
      * @param  array<string, Dossier>  $dossiers  by crop, in the order of the book
      * @param  array<string, CropChoice>  $choices  by crop
+     * @param  array<string, Crop>  $byHand  crops with dates of the educator's own
      */
     private function __construct(
         public string $zone,
@@ -41,6 +46,7 @@ final readonly class ZoneWindows
         public array $ruler,
         public array $dossiers,
         public array $choices,
+        private array $byHand,
         public ProofStandard $standard,
         public bool $stale,
     ) {
@@ -75,7 +81,18 @@ final readonly class ZoneWindows
         $choices = CropChoice::holdingIn($zone)->get()->keyBy('crop')->all();
 
         return new self($zone->slug, (string) $computation->finished_at?->toIso8601String(), ['standard' => $standard->value] + $computation->method,
-            $computation->record, $ruler, $dossiers, $choices, $standard, $zone->isStale());
+            $computation->record, $ruler, $dossiers, $choices, self::byHand($choices), $standard, $zone->isStale());
+    }
+
+    /**
+     * @param  array<string, CropChoice>  $choices
+     * @return array<string, Crop>
+     */
+    private static function byHand(array $choices): array
+    {
+        $slugs = array_keys(array_filter($choices, static fn (CropChoice $c): bool => $c->school === OwnDates::KEY));
+
+        return $slugs === [] ? [] : array_map(static fn (CropModel $c): Crop => $c->toCore(), CropModel::query()->whereIn('slug', $slugs)->get()->keyBy('slug')->all());
     }
 
     /** @return string the school the calendar follows for a crop */
@@ -92,7 +109,7 @@ final readonly class ZoneWindows
      */
     public function standards(): array
     {
-        if ($this->method['school'] === CropDossier::COUNT_BACK) {
+        if ($this->method['school'] !== FromReplay::KEY) {
             return [];
         }
 
@@ -100,13 +117,16 @@ final readonly class ZoneWindows
             array_filter(ProofStandard::cases(), fn (ProofStandard $s): bool => $s->canBeToldFrom($this->ruler['seasons']))));
     }
 
-    /** @return list<string> where the record disagrees with dates that are not its own: counted back, or set by hand */
+    /** @return list<string> where the record disagrees with dates that are not its own: of another school, or set by hand */
     public function disagreements(string $crop): array
     {
-        return match ($this->school($crop)) {
-            CropDossier::REPLAY => [],
-            CropDossier::OWN => CropDossier::disagreements($this->dossiers[$crop], $this->choices[$crop]->ownDates()->windows),
-            default => CropDossier::disagreements($this->dossiers[$crop], CropDossier::countedBack($this->dossiers[$crop])),
+        $school = $this->school($crop);
+        $dossier = $this->dossiers[$crop];
+
+        return match ($school) {
+            FromReplay::KEY => [],
+            OwnDates::KEY => CropDossier::disagreements($dossier, $this->choices[$crop]->ownDates()->dates),
+            default => CropDossier::disagreements($dossier, CropDossier::windowsOf(CropDossier::routes($dossier, $school, $this->standard))),
         };
     }
 
@@ -115,7 +135,9 @@ final readonly class ZoneWindows
     {
         $school = $this->school($crop);
 
-        return CropDossier::sheet($this->dossiers[$crop], $school, $this->standard, $school === CropDossier::OWN ? $this->choices[$crop]->ownDates() : null);
+        return $school === OwnDates::KEY
+            ? CropDossier::ownSheet($this->dossiers[$crop], $this->byHand[$crop], $this->choices[$crop]->ownDates(), $this->standard)
+            : CropDossier::sheet($this->dossiers[$crop], $school, $this->standard);
     }
 
     /** @return list<Sheet> in the order of the book */

@@ -17,10 +17,10 @@ use Anthesis\Record\QualityControl;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
-use Anthesis\Window\CountBack;
-use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\School\CountBack;
+use Anthesis\Window\School\CountBackSettings;
 
 require dirname(__DIR__).'/autoload.php';
 

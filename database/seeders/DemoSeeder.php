@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use Anthesis\Calendar\CropDossier;
 use Anthesis\Record\Day;
+use Anthesis\Window\School\OwnDates;
 use App\Actions\ChooseSchool;
 use App\Actions\KeepStationFile;
 use App\Actions\PublishEdition;
@@ -65,7 +65,7 @@ class DemoSeeder extends Seeder
             $zone = $save->create($values);
             $this->bringRecord($keep, $zone, $climate, $educator);
             if ($zone->slug === self::WITH_OWN_DATES) {
-                $choose->execute($zone, 'pumpkin', CropDossier::OWN, ['direct' => [['first' => '05-15', 'last' => '05-28']], 'transplant' => [['first' => '05-25', 'last' => '06-05']]],
+                $choose->execute($zone, 'pumpkin', OwnDates::KEY, ['direct' => [['first' => '05-15', 'last' => '05-28']], 'transplant' => [['first' => '05-25', 'last' => '06-05']]],
                     'The growers’ club sows together after the plant fair.', null, $educator);
             }
             $publish->execute($zone->refresh(), $note, (string) Str::uuid(), $educator);

@@ -115,7 +115,7 @@ final class RecordTest extends TestCase
         self::assertSame(13, $windows->json('data.ruler.seasons'));
         self::assertSame('2012-12-31', $windows->json('data.record.last'));
         $sheet = $this->getJson('/api/zones/test-basin/windows/bush-bean')->assertOk();
-        self::assertSame('last-freeze', $sheet->json('data.count_back.0.derivation.0.key'));
+        self::assertSame('last-freeze', $sheet->json('data.schools.0.routes.0.derivation.0.key'));
         self::assertSame('treated_seed', $sheet->json('data.crop.cautions.0.code'));
         $this->getJson('/api/zones/test-basin/windows/moonflower')->assertNotFound();
     }

@@ -58,8 +58,8 @@ final class WindowsTest extends TestCase
     public function test_both_schools_stand_side_by_side_with_the_difference(): void
     {
         $radish = $this->radish();
-        self::assertSame(['03-25', '09-08'], [$radish['count_back'][0]['windows'][0]['first'], $radish['count_back'][0]['windows'][0]['last']]);
-        self::assertSame([6, -7], [$radish['differences'][0]['opens'], $radish['differences'][0]['closes']], '31 March against the 25th, 1 September against the 8th');
+        self::assertSame(['03-25', '09-08'], [$radish['schools'][0]['routes'][0]['windows'][0]['first'], $radish['schools'][0]['routes'][0]['windows'][0]['last']]);
+        self::assertSame([6, -7], [$radish['schools'][0]['differences'][0]['opens'], $radish['schools'][0]['differences'][0]['closes']], '31 March against the 25th, 1 September against the 8th');
         self::assertSame('replay', $radish['replay'][0]['derivation'][0]['key']);
         self::assertGreaterThanOrEqual(11, $radish['replay'][0]['evidence'][0]['harvests']);
     }

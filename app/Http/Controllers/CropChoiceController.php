@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Anthesis\Calendar\CropDossier;
+use Anthesis\Window\School\OwnDates;
 use App\Actions\ChooseSchool;
 use App\Http\Requests\CropChoiceRequest;
 use App\Http\Resources\DossierResource;
@@ -21,7 +21,7 @@ class CropChoiceController
     public function store(CropChoiceRequest $request, Zone $zone, string $crop, ChooseSchool $choose): JsonResponse
     {
         $this->dossier($zone, $crop);
-        $choose->execute($zone, $crop, $request->school(), $request->school() === CropDossier::OWN ? $request->windows() : null, $request->reason(), $request->replaces(), $request->user());
+        $choose->execute($zone, $crop, $request->school(), $request->school() === OwnDates::KEY ? $request->windows() : null, $request->reason(), $request->replaces(), $request->user());
 
         return (new DossierResource($this->dossier($zone, $crop), $crop))->response()->setStatusCode(201);
     }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Anthesis\Calendar\CropDossier;
 use Anthesis\Crop\Route;
 use Anthesis\Record\SowDay;
+use Anthesis\Window\School\OwnDates;
+use Anthesis\Window\School\Schools;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -31,10 +32,10 @@ class CropChoiceRequest extends FormRequest
         };
 
         return [
-            'school' => ['required', Rule::in([CropDossier::REPLAY, CropDossier::COUNT_BACK, CropDossier::OWN])],
+            'school' => ['required', Rule::in([...Schools::keys(), OwnDates::KEY])],
             'replaces' => ['present', 'nullable', 'integer', 'between:1,9000000000000000'],
             'reason' => ['required', 'string', 'max:500'],
-            'windows' => ['required_if:school,'.CropDossier::OWN, 'array', 'max:12'],
+            'windows' => ['required_if:school,'.OwnDates::KEY, 'array', 'max:12'],
             'windows.*.route' => ['required', Rule::enum(Route::class)],
             'windows.*.first' => ['required', $day],
             'windows.*.last' => ['required', $day],

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Anthesis\Calendar\CropDossier;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\WindowDifference;
+use Anthesis\Window\School\FromReplay;
 use App\Models\Crop;
 use App\Models\CropChoice;
 use App\Models\Variety;
@@ -17,6 +19,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
  * All that is known of one crop in a zone: what the calendar says, both schools, their difference, and what was decided.
  *
  * @phpstan-import-type RouteSheet from CropSheet
+ * @phpstan-import-type Dossier from CropDossier
  *
  * @property ZoneWindows $resource
  */
@@ -33,8 +36,8 @@ class DossierResource extends JsonResource
         $windows = $this->resource;
         $dossier = $windows->dossiers[$this->crop];
         $choice = $windows->choices[$this->crop] ?? null;
-        $standard = $windows->standard->value;
-        $replay = array_map(static fn (array $route): array => ['ribbon' => $route['ribbon']] + $route['standards'][$standard], $dossier['replay']);
+        $routes = CropDossier::routes($dossier, FromReplay::KEY, $windows->standard);
+        $replay = array_map(static fn (array $record, array $route): array => ['ribbon' => $record['ribbon']] + $route, $dossier['record'], $routes);
         $varieties = array_values(Crop::query()->where('slug', $this->crop)->firstOrFail()->varieties()->get()->all());
 
         return [
@@ -42,8 +45,7 @@ class DossierResource extends JsonResource
             'method' => $windows->method,
             'ruler' => $windows->ruler,
             'replay' => $replay,
-            'count_back' => $dossier['crop']['routes'],
-            'differences' => $this->differences($replay, $dossier['crop']['routes']),
+            'schools' => array_map(fn (string $school): array => $this->school($dossier, $school, $replay), array_values(array_diff(array_keys($dossier['schools']), [FromReplay::KEY]))),
             'choice' => $choice === null ? null : $this->choice($choice),
             'disagreements' => $windows->disagreements($this->crop),
             'standards' => $windows->standards(),
@@ -52,24 +54,25 @@ class DossierResource extends JsonResource
     }
 
     /**
-     * How much earlier (negative) or later the replay opens and closes than counting back, in days, by route.
+     * Another school's windows, and how much earlier (negative) or later the replay opens and closes than they do, in days, by route.
      *
+     * @param  Dossier  $dossier
      * @param  list<RouteSheet>  $replay
-     * @param  list<RouteSheet>  $countBack
-     * @return list<array{route: string, act: string, opens: int, closes: int}>
+     * @return array{school: string, routes: list<RouteSheet>, differences: list<array{route: string, act: string, opens: int, closes: int}>}
      */
-    private function differences(array $replay, array $countBack): array
+    private function school(array $dossier, string $school, array $replay): array
     {
-        $counted = array_column($countBack, null, 'route');
+        $routes = CropDossier::routes($dossier, $school, $this->resource->standard);
+        $windows = array_column($routes, 'windows', 'route');
         $differences = [];
         foreach ($replay as $route) {
-            $days = WindowDifference::between($route['windows'], $counted[$route['route']]['windows'] ?? []);
+            $days = WindowDifference::between($route['windows'], $windows[$route['route']] ?? []);
             if ($days !== null) {
                 $differences[] = ['route' => $route['route'], 'act' => $route['act'], ...$days];
             }
         }
 
-        return $differences;
+        return ['school' => $school, 'routes' => $routes, 'differences' => $differences];
     }
 
     /** @return array{id: int, school: string, reason: string, by: string, at: string} */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Anthesis\Calendar\CropDossier;
+use Anthesis\Window\School\FromReplay;
+use Anthesis\Window\School\OwnDates;
 use App\Support\ZoneWindows;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -33,7 +34,8 @@ class WindowsResource extends JsonResource
     private function crop(ZoneWindows $windows, string $crop): array
     {
         $sheet = $windows->sheet($crop);
-        $ribbons = array_column($windows->dossiers[$crop]['replay'], 'ribbon', 'route');
+        $ribbons = array_column($windows->dossiers[$crop]['record'], 'ribbon', 'route');
+        $byRecord = in_array($sheet['school'], [FromReplay::KEY, OwnDates::KEY], true);
 
         return [
             'slug' => $sheet['slug'],
@@ -42,7 +44,7 @@ class WindowsResource extends JsonResource
             'kind' => $sheet['kind'],
             'school' => $sheet['school'],
             'routes' => array_map(static fn (array $route): array => array_diff_key($route, ['derivation' => true, 'reasons' => true, 'evidence' => true])
-                + ['ribbon' => $sheet['school'] === CropDossier::COUNT_BACK ? null : ($ribbons[$route['route']] ?? null), 'reasons' => $sheet['school'] === CropDossier::COUNT_BACK ? $route['reasons'] : []], $sheet['routes']),
+                + ['ribbon' => $byRecord ? ($ribbons[$route['route']] ?? null) : null, 'reasons' => $byRecord ? [] : $route['reasons']], $sheet['routes']),
         ];
     }
 }

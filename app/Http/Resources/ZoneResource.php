@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Anthesis\Calendar\CropDossier;
+use Anthesis\Window\School\CountBack;
 use App\Models\Settlement;
 use App\Models\Station;
 use App\Models\Zone;
@@ -36,7 +36,7 @@ class ZoneResource extends JsonResource
             'years' => $zone->years,
             'stale' => $zone->isStale(),
             'cold_seasons' => $zone->currentComputation?->cold_seasons,
-            'short_record' => ($zone->currentComputation->method['school'] ?? null) === CropDossier::COUNT_BACK,
+            'short_record' => ($zone->currentComputation->method['school'] ?? null) === CountBack::KEY,
             'standard' => $zone->standard,
             'light' => $zone->light,
             'edition' => $zone->currentEdition === null ? null : new EditionResource($zone->currentEdition->setRelation('zone', $zone)),

@@ -5,90 +5,102 @@ declare(strict_types=1);
 namespace Anthesis\Calendar;
 
 use Anthesis\Crop\Crop;
-use Anthesis\Crop\Route;
 use Anthesis\Record\SowDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Window\ProofStandard;
-use Anthesis\Window\ReplayWindows;
-use Anthesis\Window\RouteWindows;
+use Anthesis\Window\School\FromReplay;
+use Anthesis\Window\School\OwnDates;
+use Anthesis\Window\School\School;
+use Anthesis\Window\School\Schools;
 use Anthesis\Window\SowingWindow;
 
 /**
- * All that is known of a crop at a place: both schools side by side, and the outcomes behind the replay.
+ * All that is known of a crop at a place: what its sowings on record came to, and the windows of each school side by side.
  *
  * A plain document, ready for JSON:
- * - `ribbon.outcomes`: by outcome, list<int> length 365, years in which a sowing on sow day i+1 came to it; only those that occur
- * - `ribbon.years`: years on record; `ribbon.reliability`: list<float> length 365
- * - `harvested`: length 365, days from sow day i+1 to the first and the last of its harvest; null: never harvested
- * - `standards`: the windows at each standard of proof
+ * - `record`: by route; `ribbon.outcomes`: by outcome, list<int> length 365, years in which a sowing on sow day i+1 came to it, only those
+ *   that occur; `ribbon.years`: years on record; `ribbon.reliability`: list<float> length 365; `harvested`: length 365, days from sow
+ *   day i+1 to the first and the last of its harvest, null: never harvested
+ * - `schools`: by key of School and by standard of proof, or under `any` where a school does not ask for proof
  *
+ * @phpstan-import-type Identity from CropSheet
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type RouteSheet from CropSheet
  *
  * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>}
- * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>, standards: array<string, RouteSheet>}
- * @phpstan-type Dossier array{crop: Sheet, seedling_days: int|null, replay: list<ReplayedRoute>}
+ * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>}
+ * @phpstan-type Dossier array{crop: Identity, record: list<ReplayedRoute>, schools: array<string, array<string, list<RouteSheet>>>}
  */
 final class CropDossier
 {
-    public const REPLAY = 'replay';
+    private const ANY = 'any';
 
-    public const COUNT_BACK = 'count-back';
-
-    public const OWN = 'own';
-
-    /** Own dates on days of a poorer chance than this are warned of. */
+    /** Dates on days of a poorer chance than this are warned of. */
     private const POOR = 0.5;
 
-    /**
-     * @param  list<RouteWindows>  $countedBack
-     * @param  array<string, OutcomeRibbon>  $ribbons  by value of Route
-     * @param  SowDay  $from  where the year is cut
-     * @return Dossier the school of `crop` is counting back
-     */
-    public static function of(Crop $crop, array $countedBack, array $ribbons, SowDay $from, string $site): array
+    /** @return Dossier */
+    public static function of(Crop $crop, Schools $schools): array
     {
-        $replay = [];
-        foreach ($ribbons as $route => $ribbon) {
-            $windows = new ReplayWindows($crop, Route::from($route), $ribbon, $from, $site);
-            $standards = [];
-            foreach (ProofStandard::cases() as $standard) {
-                $standards[$standard->value] = CropSheet::routes($crop, [$windows->at($standard->share())])[0];
-            }
-            $replay[] = ['route' => $route, 'act' => CropSheet::act($crop, Route::from($route)), 'ribbon' => self::ribbon($ribbon),
-                'harvested' => $windows->harvested(), 'standards' => $standards];
+        $record = $sheets = [];
+        foreach ($crop->routes as $route) {
+            $windows = $schools->replay->of($crop, $route);
+            $record[] = ['route' => $route->value, 'act' => $crop->act($route), 'ribbon' => self::ribbon($windows->ribbon), 'harvested' => $windows->harvested()];
+        }
+        foreach ($schools->all as $key => $school) {
+            $sheets[$key] = self::windows($crop, $school);
         }
 
-        return ['crop' => CropSheet::of($crop, self::COUNT_BACK, $countedBack), 'seedling_days' => $crop->underCover->weeks?->days(), 'replay' => $replay];
+        return ['crop' => CropSheet::identity($crop), 'record' => $record, 'schools' => $sheets];
     }
 
     /**
      * The sheet a calendar shows: by the school chosen.
      *
      * @param  Dossier  $dossier
-     * @param  OwnDates|null  $own  for the school `own`
      * @return Sheet
      */
-    public static function sheet(array $dossier, string $school, ProofStandard $standard, ?OwnDates $own = null): array
+    public static function sheet(array $dossier, string $school, ProofStandard $standard): array
     {
-        $routes = match (true) {
-            $school === self::COUNT_BACK => $dossier['crop']['routes'],
-            $school === self::OWN && $own !== null => self::own($dossier, $standard, $own),
-            default => array_map(static fn (array $route): array => $route['standards'][$standard->value], $dossier['replay']),
-        };
-
-        return ['school' => $school, 'routes' => $routes] + $dossier['crop'];
+        return ['school' => $school, 'routes' => self::routes($dossier, $school, $standard)] + $dossier['crop'];
     }
 
     /**
      * @param  Dossier  $dossier
-     * @return array<string, list<SowingWindow>> the windows counted back, by value of Route
+     * @return list<RouteSheet> none where the school has nothing to say of the crop
      */
-    public static function countedBack(array $dossier): array
+    public static function routes(array $dossier, string $school, ProofStandard $standard): array
+    {
+        return $dossier['schools'][$school][$standard->value] ?? $dossier['schools'][$school][self::ANY] ?? [];
+    }
+
+    /**
+     * The sheet by an educator's own dates. Only what was set by hand is; another way of growing keeps the record's word.
+     *
+     * @param  Dossier  $dossier
+     * @return Sheet
+     */
+    public static function ownSheet(array $dossier, Crop $crop, OwnDates $own, ProofStandard $standard): array
+    {
+        $windows = $own->harvestedBy(array_column($dossier['record'], 'harvested', 'route'))->windows($crop, $standard);
+        $set = array_column(CropSheet::routes($crop, $windows), null, 'route');
+        $routes = [];
+        foreach (self::routes($dossier, FromReplay::KEY, $standard) as $replayed) {
+            $dates = $set[$replayed['route']] ?? null;
+            $routes[] = $dates === null ? $replayed : ['fair' => $replayed['fair'], 'reasons' => $replayed['reasons']] + $dates;
+        }
+
+        return ['school' => OwnDates::KEY, 'routes' => $routes] + $dossier['crop'];
+    }
+
+    /**
+     * @param  list<RouteSheet>  $routes
+     * @return array<string, list<SowingWindow>> their windows, by value of Route
+     */
+    public static function windowsOf(array $routes): array
     {
         $windows = [];
-        foreach ($dossier['crop']['routes'] as $route) {
+        foreach ($routes as $route) {
             $windows[$route['route']] = array_map(static fn (array $span): SowingWindow => new SowingWindow(SowDay::fromIso($span['first']), SowDay::fromIso($span['last'])), $route['windows']);
         }
 
@@ -97,13 +109,13 @@ final class CropDossier
 
     /**
      * @param  Dossier  $dossier
-     * @param  array<string, list<SowingWindow>>  $windows  by value of Route: counted back, or set by hand
+     * @param  array<string, list<SowingWindow>>  $windows  by value of Route: of a school, or set by hand
      * @return list<string> where the years on record disagree with them, a sentence a route
      */
     public static function disagreements(array $dossier, array $windows): array
     {
         $sentences = [];
-        foreach ($dossier['replay'] as $route) {
+        foreach ($dossier['record'] as $route) {
             $poor = $days = 0;
             foreach ($windows[$route['route']] ?? [] as $window) {
                 for ($i = 0; $i < $window->days; $i++) {
@@ -119,38 +131,22 @@ final class CropDossier
         return $sentences;
     }
 
-    /**
-     * @param  Dossier  $dossier
-     * @return list<RouteSheet>
-     */
-    private static function own(array $dossier, ProofStandard $standard, OwnDates $own): array
+    /** @return array<string, list<RouteSheet>> by standard, or under ANY */
+    private static function windows(Crop $crop, School $school): array
     {
-        $routes = [];
-        foreach ($dossier['replay'] as $route) {
-            $windows = $own->windows[$route['route']] ?? [];
-            if ($windows === []) {
-                // Only what was set by hand is; the other way of growing keeps the record's word.
-                $routes[] = $route['standards'][$standard->value];
-
-                continue;
-            }
-            $harvests = array_map(static fn (SowingWindow $w): ?SowingWindow => $w->harvest($route['harvested']), $windows);
-            $weeks = $route['route'] === Route::Transplant->value ? $dossier['seedling_days'] : null;
-            $routes[] = [
-                'windows' => array_map(CropSheet::span(...), $windows),
-                'evidence' => [],
-                'under_cover' => $weeks === null ? [] : array_map(static fn (SowingWindow $w): array => CropSheet::span($w->shifted(-$weeks)), $windows),
-                // One for each window, or none: half a list would go with the wrong dates.
-                'harvests' => in_array(null, $harvests, true) ? [] : array_map(CropSheet::span(...), $harvests),
-                'derivation' => [['key' => 'own', 'label' => 'Set by '.$own->author.': '.$own->reason, 'date' => null, 'days' => null, 'source' => 'by hand, '.$own->on->sowDay()->inWords().' '.$own->on->year()]],
-            ] + $route['standards'][$standard->value];
+        if (! $school->asksProof()) {
+            return [self::ANY => CropSheet::routes($crop, $school->windows($crop, ProofStandard::Reliable))];
+        }
+        $sheets = [];
+        foreach (ProofStandard::cases() as $standard) {
+            $sheets[$standard->value] = CropSheet::routes($crop, $school->windows($crop, $standard));
         }
 
-        return $routes;
+        return $sheets;
     }
 
     /** @return Ribbon */
-    private static function ribbon(OutcomeRibbon $ribbon): array
+    public static function ribbon(OutcomeRibbon $ribbon): array
     {
         $outcomes = [];
         foreach (Outcome::cases() as $outcome) {

@@ -25,16 +25,23 @@ use Anthesis\Window\WindowEvidence;
  *   sowing on its first and on its last day; both empty when counting back
  * @phpstan-type Evidence array{best: string, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
  * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, in_words: string}>, derivation: list<Line>}
+ * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, in_words: string}>}
  * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, in_words: string}>, school: string, routes: list<RouteSheet>}
  */
 final class CropSheet
 {
     /**
-     * @param  string  $school  by which the windows were reached: `replay`, `count-back`, or `own`
+     * @param  string  $school  key of the School by which the windows were reached
      * @param  list<RouteWindows>  $routes
      * @return Sheet
      */
     public static function of(Crop $crop, string $school, array $routes): array
+    {
+        return ['school' => $school, 'routes' => self::routes($crop, $routes)] + self::identity($crop);
+    }
+
+    /** @return Identity */
+    public static function identity(Crop $crop): array
     {
         return [
             'slug' => $crop->slug,
@@ -48,8 +55,6 @@ final class CropSheet
             'row_cm' => $crop->spacing->rowCm,
             'notes' => $crop->notes,
             'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->value, 'in_words' => $c->inWords()], $crop->cautions),
-            'school' => $school,
-            'routes' => self::routes($crop, $routes),
         ];
     }
 
@@ -62,18 +67,12 @@ final class CropSheet
         return array_map(static fn (RouteWindows $r): array => self::route($crop, $r), $routes);
     }
 
-    /** @return string what the gardener does on a date of a route */
-    public static function act(Crop $crop, Route $route): string
-    {
-        return $crop->start === 'seed' || $route === Route::Transplant ? $route->act() : 'plant';
-    }
-
     /** @return RouteSheet */
     private static function route(Crop $crop, RouteWindows $route): array
     {
         return [
             'route' => $route->route->value,
-            'act' => self::act($crop, $route->route),
+            'act' => $crop->act($route->route),
             'windows' => array_map(self::span(...), $route->windows),
             'fair' => array_map(self::span(...), $route->fair),
             'evidence' => array_map(self::evidence(...), $route->evidence),

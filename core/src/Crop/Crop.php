@@ -46,6 +46,12 @@ final readonly class Crop
         return $this->start === 'clove' && $this->convention->springSowWeeks === null && $this->convention->springSetOutWeeks === null;
     }
 
+    /** @return string what the gardener does on a date of a route */
+    public function act(Route $route): string
+    {
+        return $this->start === 'seed' || $route === Route::Transplant ? $route->act() : 'plant';
+    }
+
     public function soilMinimum(Route $route): ?float
     {
         return $route === Route::Direct ? $this->convention->soilMinSowC : $this->convention->soilMinSetOutC;

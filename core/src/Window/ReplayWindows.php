@@ -28,7 +28,7 @@ final readonly class ReplayWindows
     public function __construct(
         private Crop $crop,
         private Route $route,
-        private OutcomeRibbon $ribbon,
+        public OutcomeRibbon $ribbon,
         private SowDay $from,
         private string $site,
     ) {
@@ -140,7 +140,7 @@ final readonly class ReplayWindows
 
     private function write(Derivation $derivation, SowingWindow $window, WindowEvidence $evidence, float $share, int $years): void
     {
-        $act = $this->crop->start === 'seed' || $this->route === Route::Transplant ? $this->route->act() : 'plant';
+        $act = $this->crop->act($this->route);
         $asked = 'harvest in '.self::share($share, $years).' (mean of 7 days)';
         if ($window->isAllYear()) {
             $derivation->write('all-year', 'Open all year', null, null, $asked);

@@ -5,39 +5,43 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\CropDossier;
-use Anthesis\Calendar\OwnDates;
+use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Day;
 use Anthesis\Record\SowDay;
-use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use Anthesis\Tests\Fixtures;
-use Anthesis\Window\CountBack;
-use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ProofStandard;
+use Anthesis\Window\School\CountBack;
+use Anthesis\Window\School\CountBackSettings;
+use Anthesis\Window\School\FromReplay;
+use Anthesis\Window\School\Grounds;
+use Anthesis\Window\School\OwnDates;
+use Anthesis\Window\School\Schools;
 use Anthesis\Window\SowingWindow;
 use PHPUnit\Framework\TestCase;
 
 /** @phpstan-import-type Dossier from CropDossier */
 final class CropDossierTest extends TestCase
 {
+    private function crop(string $slug): Crop
+    {
+        return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+    }
+
     /** @return Dossier */
     private function dossier(string $slug): array
     {
-        $crop = CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
+        $crop = $this->crop($slug);
         $record = Fixtures::record('north');
         $latitude = Fixtures::latitude('north');
+        $place = PlaceEvidence::of($record, $latitude, Site::openGround());
         $replay = new Replay($record, $latitude, Site::openGround());
-        $ribbons = [];
-        foreach ($crop->routes as $route) {
-            $ribbons[$route->value] = OutcomeRibbon::of($replay->runs($crop, $route));
-        }
 
-        return CropDossier::of($crop, (new CountBack(PlaceEvidence::of($record, $latitude, Site::openGround()), CountBackSettings::conventional()))->windows($crop),
-            $ribbons, $latitude->midwinter(), 'open ground');
+        return CropDossier::of($crop, Schools::on(new Grounds($place, $replay, CountBackSettings::conventional())));
     }
 
     private function own(): OwnDates
@@ -48,21 +52,21 @@ final class CropDossierTest extends TestCase
     public function test_the_sheet_follows_the_school_that_is_chosen(): void
     {
         $dossier = $this->dossier('broccoli');
-        $replay = CropDossier::sheet($dossier, CropDossier::REPLAY, ProofStandard::Reliable);
+        $replay = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable);
         self::assertSame(['replay', 'direct', 'transplant'], [$replay['school'], $replay['routes'][0]['route'], $replay['routes'][1]['route']]);
         self::assertSame('replay', $replay['routes'][0]['derivation'][0]['key']);
-        $back = CropDossier::sheet($dossier, CropDossier::COUNT_BACK, ProofStandard::Reliable);
+        $back = CropDossier::sheet($dossier, CountBack::KEY, ProofStandard::Reliable);
         self::assertSame(['count-back', 'last-freeze'], [$back['school'], $back['routes'][0]['derivation'][0]['key']]);
         self::assertSame($replay['name'], $back['name']);
         self::assertGreaterThanOrEqual(
             array_sum(array_column($replay['routes'][1]['windows'], 'days')),
-            array_sum(array_column(CropDossier::sheet($dossier, CropDossier::REPLAY, ProofStandard::Bold)['routes'][1]['windows'], 'days')),
+            array_sum(array_column(CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Bold)['routes'][1]['windows'], 'days')),
         );
     }
 
     public function test_own_dates_bring_their_start_under_cover_and_their_reason_and_leave_other_ways_to_the_record(): void
     {
-        $sheet = CropDossier::sheet($this->dossier('broccoli'), CropDossier::OWN, ProofStandard::Reliable, $this->own());
+        $sheet = CropDossier::ownSheet($this->dossier('broccoli'), $this->crop('broccoli'), $this->own(), ProofStandard::Reliable);
         $routes = array_column($sheet['routes'], null, 'route');
         self::assertNotSame([], $routes['direct']['windows']);
         self::assertSame('replay', $routes['direct']['derivation'][0]['key']);
@@ -75,30 +79,30 @@ final class CropDossierTest extends TestCase
     public function test_own_dates_are_harvested_when_the_record_says(): void
     {
         $dossier = $this->dossier('broccoli');
-        $first = $dossier['replay'][1]['standards']['reliable'];
+        $first = $dossier['schools']['replay']['reliable'][1];
         self::assertNotSame([], $first['windows']);
         $same = new OwnDates(['transplant' => [new SowingWindow(SowDay::fromIso($first['windows'][0]['first']), SowDay::fromIso($first['windows'][0]['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
-        self::assertSame([$first['harvests'][0]], CropDossier::sheet($dossier, CropDossier::OWN, ProofStandard::Reliable, $same)['routes'][1]['harvests']);
-        self::assertSame([], CropDossier::sheet($dossier, CropDossier::OWN, ProofStandard::Reliable, $this->own())['routes'][1]['harvests'], 'set out in January it never came to one');
+        self::assertSame([$first['harvests'][0]], CropDossier::ownSheet($dossier, $this->crop('broccoli'), $same, ProofStandard::Reliable)['routes'][1]['harvests']);
+        self::assertSame([], CropDossier::ownSheet($dossier, $this->crop('broccoli'), $this->own(), ProofStandard::Reliable)['routes'][1]['harvests'], 'set out in January it never came to one');
     }
 
     public function test_dates_the_record_speaks_against_are_warned_of(): void
     {
         $dossier = $this->dossier('broccoli');
-        self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], CropDossier::disagreements($dossier, $this->own()->windows));
-        $windows = CropDossier::sheet($dossier, CropDossier::REPLAY, ProofStandard::Reliable)['routes'][1]['windows'][0];
+        self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], CropDossier::disagreements($dossier, $this->own()->dates));
+        $windows = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable)['routes'][1]['windows'][0];
         $good = new OwnDates(['transplant' => [new SowingWindow(SowDay::fromIso($windows['first']), SowDay::fromIso($windows['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
-        self::assertSame([], CropDossier::disagreements($dossier, $good->windows));
+        self::assertSame([], CropDossier::disagreements($dossier, $good->dates));
     }
 
     public function test_the_ribbon_accounts_for_every_year_of_every_day_and_holds_no_outcome_that_never_came(): void
     {
-        $ribbon = $this->dossier('bush-bean')['replay'][0]['ribbon'];
+        $ribbon = $this->dossier('bush-bean')['record'][0]['ribbon'];
         self::assertArrayNotHasKey('day-length', $ribbon['outcomes']);
         foreach ([90, 140, 200] as $day) {
             self::assertContains(array_sum(array_map(static fn (array $counts): int => $counts[$day], $ribbon['outcomes'])), [13, 14]);
         }
         self::assertCount(365, $ribbon['reliability']);
-        self::assertSame(Route::Direct->value, $this->dossier('bush-bean')['replay'][0]['route']);
+        self::assertSame(Route::Direct->value, $this->dossier('bush-bean')['record'][0]['route']);
     }
 }

@@ -14,23 +14,21 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\EditionCsv;
-use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
-use Anthesis\Record\Latitude;
 use Anthesis\Record\RecordTooShort;
 use Anthesis\Record\SowDay;
 use Anthesis\Replay\OutcomeRibbon;
-use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
-use Anthesis\Window\CountBack;
-use Anthesis\Window\CountBackSettings;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ProofStandard;
-use Anthesis\Window\ReplayWindows;
-use Anthesis\Window\RouteWindows;
+use Anthesis\Window\School\CountBack;
+use Anthesis\Window\School\CountBackSettings;
+use Anthesis\Window\School\FromReplay;
+use Anthesis\Window\School\Grounds;
+use Anthesis\Window\School\Schools;
 use Anthesis\Window\SowingWindow;
 use Anthesis\Window\WindowFinder;
 
@@ -161,7 +159,7 @@ final class Application
         $crop = $options->crop();
         $route = Route::from($options->choice('route', array_column(Route::cases(), 'value'), $crop->routes[0]->value));
         [$from, $to] = $options->years();
-        $runs = (new Replay($options->record(), $options->latitude(), $options->site(), $options->light()))->runs($crop, $route);
+        $runs = $options->replay($options->record())->runs($crop, $route);
         if ($from !== null && $to !== null) {
             $runs = $runs->sownIn($from, $to);
         }
@@ -183,14 +181,14 @@ final class Application
 
     private function windows(Options $options): string
     {
-        $school = $options->choice('school', ['replay', 'count-back'], 'replay');
+        $school = $options->choice('school', [FromReplay::KEY, CountBack::KEY], FromReplay::KEY);
         $format = $options->choice('format', ['json', 'csv', 'text'], 'json');
         [$standard, $risk] = [$options->standard(), $options->risk()];
-        $crops = $options->crops()->crops;
-        $sheets = [];
-        foreach ($school === 'replay' ? $this->replayed($crops, $standard, $options) : $this->countedBack($crops, $risk, $options) as $i => $routes) {
-            $sheets[] = CropSheet::of($crops[$i], $school, $routes);
-        }
+        $record = $options->record();
+        $place = PlaceEvidence::of($record, $options->latitude(), $options->site());
+        $schools = Schools::on(new Grounds($place, $options->replay($record), new CountBackSettings($risk, $risk)));
+        $sheets = array_map(static fn (Crop $crop): array => CropSheet::of($crop, $school,
+            $school === FromReplay::KEY ? $schools->replay->at($crop, $standard) : $schools->all[$school]->windows($crop, ProofStandard::Reliable)), $options->crops()->crops);
         if ($format === 'csv') {
             return EditionCsv::write('', $sheets);
         }
@@ -202,36 +200,6 @@ final class Application
         }
 
         return $format === 'json' ? $this->json($rows) : $this->text($rows);
-    }
-
-    /**
-     * @param  list<Crop>  $crops
-     * @return list<list<RouteWindows>>
-     */
-    private function replayed(array $crops, float $standard, Options $options): array
-    {
-        $latitude = $options->latitude();
-        $site = $options->site();
-        $replay = new Replay($options->record(), $latitude, $site, $options->light());
-
-        return array_map(static fn (Crop $crop): array => array_map(static fn (Route $route): RouteWindows => (new ReplayWindows($crop, $route,
-            OutcomeRibbon::of($replay->runs($crop, $route)), $latitude->midwinter(), $site->name))->at($standard), $crop->routes), $crops);
-    }
-
-    /**
-     * @param  list<Crop>  $crops
-     * @return list<list<RouteWindows>>
-     */
-    private function countedBack(array $crops, FreezeRisk $risk, Options $options): array
-    {
-        $countBack = new CountBack($this->place($options->record(), $options->latitude(), $options), new CountBackSettings($risk, $risk));
-
-        return array_map($countBack->windows(...), $crops);
-    }
-
-    private function place(DailyRecord $record, Latitude $latitude, Options $options): PlaceEvidence
-    {
-        return PlaceEvidence::of($record, $latitude, $options->site());
     }
 
     /** @param list<array{name: string, act: string, windows: list<array{first: string, last: string, days: int}>, ...}> $rows */

@@ -15,6 +15,7 @@ use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
+use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use InvalidArgumentException;
 
@@ -90,6 +91,12 @@ final readonly class Options
     }
 
     /** @return float share of years, 0…1 */
+    /** The replay of a record at the place, site and school of light asked for. */
+    public function replay(DailyRecord $record): Replay
+    {
+        return new Replay($record, $this->latitude(), $this->site(), $this->light());
+    }
+
     public function standard(): float
     {
         $share = $this->number('standard', '0.8');

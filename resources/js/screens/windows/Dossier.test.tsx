@@ -49,8 +49,13 @@ const dossier = {
         sheet('direct', 'sow outdoors', [span('03-31', '07-10', 102)]),
         sheet('transplant', 'set out', [span('04-16', '06-26', 72)]),
     ],
-    count_back: [sheet('direct', 'sow outdoors', [span('03-25', '09-08', 168)])],
-    differences: [{ route: 'direct', act: 'sow outdoors', opens: 6, closes: -1 }],
+    schools: [
+        {
+            school: 'count-back',
+            routes: [sheet('direct', 'sow outdoors', [span('03-25', '09-08', 168)])],
+            differences: [{ route: 'direct', act: 'sow outdoors', opens: 6, closes: -1 }],
+        },
+    ],
     choice: { id: 1, school: 'own', reason: 'The club.', by: 'Wren', at: '2026-03-01T10:00:00+00:00' },
     disagreements: ['Sow outdoors: on 11 of these 11 days fewer than half the years on record came to a harvest.'],
     standards: ['cautious', 'reliable', 'bold'],

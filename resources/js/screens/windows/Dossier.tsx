@@ -4,28 +4,22 @@ import type { Schema } from '../../api/client';
 import { useCropComparison, useCrops, useDossier, useRuns, useSession } from '../../app/data';
 import { useKeys } from '../../app/keyboard';
 import { Problem } from '../../app/Problem';
-import { Behind } from '../../charts/Behind';
 import { inShort, inWords, monthDay, spanInShort, spanInWords } from '../../charts/days';
 import { DerivationTable } from '../../charts/DerivationTable';
 import { Hatches, OUTCOMES } from '../../charts/Hatches';
-import { Brackets, OutcomeRibbon, outcomesOn } from '../../charts/OutcomeRibbon';
-import { RUN_HEIGHT, runInWords, RunLines, runsOn } from '../../charts/RunLines';
-import { RuledChart } from '../../charts/RuledChart';
+import { outcomesOn } from '../../charts/OutcomeRibbon';
+import { runInWords, runsOn } from '../../charts/RunLines';
 import { useDateCursor } from '../../app/cursor';
+import { say } from '../../words/words';
+import { DossierChart, ownRoute } from './DossierChart';
+import { DossierTables } from './DossierTables';
 import { OwnDates } from './OwnDates';
 import { isStandard, STANDARDS } from './standards';
 
 type DossierData = Schema['Dossier'];
+type ReplayedRoute = DossierData['replay'][number];
+type DayRun = ReturnType<typeof runsOn>[number];
 type Route = 'direct' | 'transplant';
-
-const SCHOOLS: Record<string, string> = { replay: 'the replay', 'count-back': 'counting back', own: 'own dates' };
-
-/** Lines of a ribbon's part of the chart, px from its top. */
-const COUNTED_AT = 4;
-const WINDOW_AT = 16;
-const RIBBON_AT = 26;
-const RIBBON_HEIGHT = 96;
-const RUNS_AT = RIBBON_AT + RIBBON_HEIGHT + 16;
 
 /** One crop in one zone: what every sowing date came to in every year, both schools, and the educator's own word. */
 export function Dossier() {
@@ -106,7 +100,7 @@ export function Dossier() {
                 <Link to={`/desk/zones/${zone}/windows?crop=${crop}`}>All crops</Link>
             </div>
             <p className="hint source">
-                The calendar follows {SCHOOLS[data.crop.school]}.{' '}
+                The calendar follows {say(`school.${data.crop.school}.sentence`)}.{' '}
                 {data.choice &&
                     `${data.choice.by}, ${inWords(data.choice.at.slice(5, 10))} ${data.choice.at.slice(0, 4)}: ${data.choice.reason}`}
             </p>
@@ -149,7 +143,7 @@ function Body({
     zone: string;
     crop: string;
     data: DossierData;
-    route: DossierData['replay'][number];
+    route: ReplayedRoute;
     variety: number | undefined;
     mayEdit: boolean;
 }) {
@@ -157,154 +151,35 @@ function Body({
     const { data: runs } = useRuns(zone, crop, route.route as Route, undefined, variety);
     const { data: compared } = useCropComparison(zone, crop, data.method.standard);
     const today = runs ? runsOn(runs, day) : [];
-    const counted = data.count_back.find((r) => r.route === route.route);
-    const own = data.crop.school === 'own' ? data.crop.routes.find((r) => r.route === route.route) : undefined;
-    const difference = data.differences.find((d) => d.route === route.route);
     return (
         <div className="climate">
             <div>
-                <RuledChart
-                    ruler={data.ruler}
-                    day={day}
-                    onDay={set}
-                    below={RUNS_AT + Math.max(30, today.length * RUN_HEIGHT) + 6}
-                    label={`What every day to ${route.act} came to in ${route.ribbon.years} years; the tables give the numbers.`}
-                >
-                    {(scale) => (
-                        <>
-                            <text className="quiet" x={-10} y={COUNTED_AT + 6} textAnchor="end">
-                                counting back
-                            </text>
-                            <Brackets
-                                scale={scale}
-                                spans={counted?.windows ?? []}
-                                at={COUNTED_AT}
-                                drop={5}
-                                name="other"
-                                act={`counting back: ${route.act}`}
-                            />
-                            <text className="quiet" x={-10} y={WINDOW_AT + 8} textAnchor="end">
-                                {own ? 'own dates' : route.act}
-                            </text>
-                            <OutcomeRibbon
-                                scale={scale}
-                                ribbon={route.ribbon}
-                                starts={data.ruler.starts}
-                                top={RIBBON_AT}
-                                height={RIBBON_HEIGHT}
-                                step={1}
-                            />
-                            {[0.5, 1].map((share) => (
-                                <text
-                                    key={share}
-                                    className="quiet"
-                                    x={-10}
-                                    y={RIBBON_AT + RIBBON_HEIGHT * (1 - share) + 14}
-                                    textAnchor="end"
-                                    fontSize="10"
-                                >
-                                    {share === 1 ? `${route.ribbon.years} years` : 'half'}
-                                </text>
-                            ))}
-                            <Brackets
-                                scale={scale}
-                                spans={own ? own.windows : route.windows}
-                                at={WINDOW_AT}
-                                drop={9}
-                                name={own ? 'own' : 'bracket'}
-                                act={route.act}
-                            />
-                            <g transform={`translate(0 ${RUNS_AT})`}>
-                                <RunLines scale={scale} runs={today} day={day} />
-                            </g>
-                        </>
-                    )}
-                </RuledChart>
-                <p className="hint">
-                    Above, every day to {route.act}, stacked by what became of it: {legend(route.ribbon.outcomes)}.
-                    Below, the years of the day under the cursor: thin in the ground, thick growing, green in harvest, a
-                    mark where it was lost.
-                </p>
-                <Behind
-                    name={`What ${inWords(monthDay(day))} came to, year by year`}
-                    file={`${zone}-${crop}-${route.route}-${monthDay(day)}`}
-                    columns={['year', 'outcome', 'days to come up', 'days to first harvest', 'days to the end']}
-                    rows={today.map((run) => [run.year, run.in_words, run.up, run.harvest, run.end])}
-                />
-                <Behind
-                    name="Every sow day"
-                    file={`${zone}-${crop}-${route.route}`}
-                    columns={['day', 'reliability', ...Object.keys(route.ribbon.outcomes)]}
-                    rows={route.ribbon.reliability.map((share, i) => [
-                        monthDay(i + 1),
-                        share,
-                        ...Object.values(route.ribbon.outcomes).map((counts) => counts[i] ?? 0),
-                    ])}
-                />
+                <DossierChart data={data} route={route} day={day} onDay={set} runs={today} />
+                <DossierTables name={`${zone}-${crop}`} route={route} day={day} runs={today} />
                 <div className="columns">
                     <div>
-                        <h3>By the replay</h3>
+                        <h3>{say('school.replay.by')}</h3>
                         <DerivationTable lines={route.derivation} />
                     </div>
-                    <div>
-                        <h3>By counting back</h3>
-                        {counted ? (
-                            <DerivationTable lines={counted.derivation} />
-                        ) : (
-                            <p className="hint">There is no convention to count back by.</p>
-                        )}
-                    </div>
+                    {data.schools.map((beside) => {
+                        const own = beside.routes.find((r) => r.route === route.route);
+                        return (
+                            <div key={beside.school}>
+                                <h3>{say(`school.${beside.school}.by`)}</h3>
+                                {own ? (
+                                    <DerivationTable lines={own.derivation} />
+                                ) : (
+                                    <p className="hint">{say(`school.${beside.school}.nothing`)}</p>
+                                )}
+                            </div>
+                        );
+                    })}
                 </div>
             </div>
             <div>
-                <h3>On {inWords(monthDay(day))}</h3>
-                <table className="ruled">
-                    <tbody>
-                        {outcomesOn(route.ribbon, day).map((c) => (
-                            <tr key={c.outcome}>
-                                <td>{OUTCOMES[c.outcome]}</td>
-                                <td className="number nowrap">
-                                    {c.years} of {c.of} years
-                                </td>
-                            </tr>
-                        ))}
-                    </tbody>
-                </table>
-                <p className="hint">{today.at(-1) && `${runInWords(today.at(-1) as (typeof today)[number], day)}.`}</p>
-                <h3>Schools side by side</h3>
-                <table className="ruled">
-                    <tbody>
-                        <tr>
-                            <th scope="row">Replay</th>
-                            <td>{route.windows.map(spanInShort).join(', ') || 'no window'}</td>
-                        </tr>
-                        <tr>
-                            <th scope="row">Counting back</th>
-                            <td>{counted?.windows.map(spanInShort).join(', ') || 'no window'}</td>
-                        </tr>
-                        {own && (
-                            <tr>
-                                <th scope="row">Own dates</th>
-                                <td>{own.windows.map(spanInShort).join(', ') || 'none'}</td>
-                            </tr>
-                        )}
-                    </tbody>
-                </table>
-                {difference && (
-                    <p>
-                        The replay opens {days(difference.opens)} and closes {days(difference.closes)} than counting
-                        back.
-                    </p>
-                )}
-                {route.evidence?.map((evidence, i) => (
-                    <p key={i}>
-                        {route.windows[i] && spanInWords(route.windows[i])}: best {inShort(evidence.best)}, harvest in{' '}
-                        {evidence.harvests} of {evidence.years} years.
-                        {evidence.from_first && ` First harvest of the first sowing ${spread(evidence.from_first)}`}
-                        {evidence.from_last && `; of the last ${spread(evidence.from_last)}`}.
-                        {evidence.slack > 0 && ` ${evidence.slack} days of slack after it.`}
-                    </p>
-                ))}
+                <DayOutcomes ribbon={route.ribbon} day={day} last={today.at(-1)} />
+                <SideBySide data={data} route={route} />
+                <Evidence route={route} />
                 {mayEdit && <OwnDates zone={zone} crop={crop} data={data} />}
                 {compared && (
                     <>
@@ -317,6 +192,80 @@ function Body({
             </div>
         </div>
     );
+}
+
+/** What the day under the cursor came to. */
+function DayOutcomes({ ribbon, day, last }: { ribbon: Schema['Ribbon']; day: number; last: DayRun | undefined }) {
+    return (
+        <>
+            <h3>On {inWords(monthDay(day))}</h3>
+            <table className="ruled">
+                <tbody>
+                    {outcomesOn(ribbon, day).map((c) => (
+                        <tr key={c.outcome}>
+                            <td>{OUTCOMES[c.outcome]}</td>
+                            <td className="number nowrap">
+                                {c.years} of {c.of} years
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            <p className="hint">{last && `${runInWords(last, day)}.`}</p>
+        </>
+    );
+}
+
+/** Every school's windows, and how the replay differs from each. */
+function SideBySide({ data, route }: { data: DossierData; route: ReplayedRoute }) {
+    const own = ownRoute(data, route.route);
+    const rows = [
+        { school: 'replay', windows: route.windows },
+        ...data.schools.map(({ school, routes }) => ({
+            school,
+            windows: routes.find((r) => r.route === route.route)?.windows ?? [],
+        })),
+        ...(own ? [{ school: 'own', windows: own.windows }] : []),
+    ];
+    return (
+        <>
+            <h3>Schools side by side</h3>
+            <table className="ruled">
+                <tbody>
+                    {rows.map(({ school, windows }) => (
+                        <tr key={school}>
+                            <th scope="row">{say(`school.${school}.name`)}</th>
+                            <td>{windows.map(spanInShort).join(', ') || say('school.no-window')}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            {data.schools.map(({ school, differences }) => {
+                const difference = differences.find((d) => d.route === route.route);
+                return (
+                    difference && (
+                        <p key={school}>
+                            The replay opens {days(difference.opens)} and closes {days(difference.closes)} than{' '}
+                            {say(`school.${school}.sentence`)}.
+                        </p>
+                    )
+                );
+            })}
+        </>
+    );
+}
+
+/** A window's best day, first harvests and slack. */
+function Evidence({ route }: { route: ReplayedRoute }) {
+    return route.evidence?.map((evidence, i) => (
+        <p key={i}>
+            {route.windows[i] && spanInWords(route.windows[i])}: best {inShort(evidence.best)}, harvest in{' '}
+            {evidence.harvests} of {evidence.years} years.
+            {evidence.from_first && ` First harvest of the first sowing ${spread(evidence.from_first)}`}
+            {evidence.from_last && `; of the last ${spread(evidence.from_last)}`}.
+            {evidence.slack > 0 && ` ${evidence.slack} days of slack after it.`}
+        </p>
+    ));
 }
 
 function Compared({ title, rows, route }: { title: string; rows: Schema['Compared'][]; route: string }) {
@@ -350,11 +299,4 @@ function spread(dates: string[]): string {
 function days(by: number): string {
     if (by === 0) return 'on the same day';
     return `${Math.abs(by)} ${Math.abs(by) === 1 ? 'day' : 'days'} ${by < 0 ? 'earlier' : 'later'}`;
-}
-
-function legend(outcomes: Record<string, unknown>): string {
-    return Object.keys(OUTCOMES)
-        .filter((outcome) => outcome in outcomes)
-        .map((outcome) => OUTCOMES[outcome])
-        .join(', ');
 }

@@ -11,7 +11,7 @@ const dossier = {
         { route: 'direct', act: 'sow outdoors' },
         { route: 'transplant', act: 'set out' },
     ],
-    count_back: [{ route: 'direct' }],
+    schools: [{ school: 'count-back', routes: [{ route: 'direct' }], differences: [] }],
     choice: null,
 } as unknown as Schema['Dossier'];
 
@@ -43,7 +43,7 @@ describe('the educator’s own word', () => {
     it('may be to count back, which sends no dates', async () => {
         const asked = fakeServer({ 'POST /api/zones/bench/windows/radish/choices': dossier });
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
-        fireEvent.click(screen.getByText('Count back'));
+        fireEvent.click(screen.getByText('Counting back'));
         expect(screen.queryByLabelText('From 1')).toBeNull();
         fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'Easier to explain.' } });
         fireEvent.click(screen.getByText('Save'));

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useChoice } from '../../app/data';
 import { Problem } from '../../app/Problem';
+import { say } from '../../words/words';
 
 type Route = 'direct' | 'transplant';
 type Row = { route: Route; first: string; last: string };
@@ -43,16 +44,13 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                     <Button size="xs" variant="default" onClick={() => start('own')}>
                         Set own dates
                     </Button>
-                    {data.crop.school !== 'count-back' && data.count_back.length > 0 && (
-                        <Button size="xs" variant="default" onClick={() => start('count-back')}>
-                            Count back
-                        </Button>
-                    )}
-                    {data.crop.school !== 'replay' && (
-                        <Button size="xs" variant="default" onClick={() => start('replay')}>
-                            Replay
-                        </Button>
-                    )}
+                    {['replay', ...data.schools.filter((s) => s.routes.length > 0).map((s) => s.school)]
+                        .filter((key) => key !== data.crop.school)
+                        .map((key) => (
+                            <Button key={key} size="xs" variant="default" onClick={() => start(key)}>
+                                {say(`school.${key}.name`)}
+                            </Button>
+                        ))}
                 </Group>
             </>
         );
@@ -68,9 +66,7 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                 );
             }}
         >
-            <h3>
-                {school === 'own' ? 'Own dates' : school === 'replay' ? 'Follow the replay' : 'Follow counting back'}
-            </h3>
+            <h3>{say(`school.${school}.follow`)}</h3>
             {school === 'own' && (
                 <>
                     {rows.map((row, i) => (

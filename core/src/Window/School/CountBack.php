@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Anthesis\Window;
+namespace Anthesis\Window\School;
 
 use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Climate\FreezeThreshold;
@@ -10,6 +10,14 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
 use Anthesis\Record\SowDay;
+use Anthesis\Window\Derivation;
+use Anthesis\Window\PlaceEvidence;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\Reason;
+use Anthesis\Window\ReasonSpan;
+use Anthesis\Window\RouteWindows;
+use Anthesis\Window\SowingWindow;
+use Anthesis\Window\WindowFinder;
 
 /**
  * Sowing windows by counting back from the frost, as most growers learn it.
@@ -18,8 +26,10 @@ use Anthesis\Record\SowDay;
  * before the autumn that follows it (365 and on) and no hemisphere is a special case. Dates are rounded to the safe side:
  * up for the end of freezes, down for their return, up for days to maturity.
  */
-final readonly class CountBack
+final readonly class CountBack implements School
 {
+    public const KEY = 'count-back';
+
     /** Maturity on days shorter than this takes the short-day allowance, hours. */
     private const SHORT_DAY = 12.0;
 
@@ -42,8 +52,17 @@ final readonly class CountBack
         $this->midwinter = $this->seasonStart->daysUntil($place->latitude->midwinter());
     }
 
-    /** @return list<RouteWindows> one for each route by which the crop is grown */
-    public function windows(Crop $crop): array
+    public static function on(Grounds $grounds): self
+    {
+        return new self($grounds->place, $grounds->settings);
+    }
+
+    public function asksProof(): bool
+    {
+        return false;
+    }
+
+    public function windows(Crop $crop, ProofStandard $standard = ProofStandard::Reliable): array
     {
         if ($crop->isAutumnPlantedBulb()) {
             return [$this->autumnPlanted($crop)];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Anthesis\Window;
+namespace Anthesis\Window\School;
 
 use Anthesis\Climate\FreezeRisk;
 

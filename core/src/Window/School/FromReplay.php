@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Window\School;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Record\SowDay;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Replay;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\RouteWindows;
+
+/** Windows from what every sowing on record came to. */
+final class FromReplay implements School
+{
+    public const KEY = 'replay';
+
+    /** @var array<string, ReplayWindows> by route, of the crop last asked for: it is asked at each standard, and its runs are the same */
+    private array $known = [];
+
+    private string $crop = '';
+
+    /** @param  SowDay  $from  where the year is cut: windows are listed from there on */
+    public function __construct(private readonly Replay $replay, private readonly SowDay $from, private readonly string $site)
+    {
+    }
+
+    public static function on(Grounds $grounds): self
+    {
+        return new self($grounds->replay, $grounds->place->latitude->midwinter(), $grounds->place->site->name);
+    }
+
+    public function asksProof(): bool
+    {
+        return true;
+    }
+
+    public function windows(Crop $crop, ProofStandard $standard): array
+    {
+        return $this->at($crop, $standard->share());
+    }
+
+    /** @return list<RouteWindows> at any share of the years */
+    public function at(Crop $crop, float $share): array
+    {
+        return array_map(fn (Route $route): RouteWindows => $this->of($crop, $route)->at($share), $crop->routes);
+    }
+
+    /** A crop's runs by one route, gathered, and the windows they make. */
+    public function of(Crop $crop, Route $route): ReplayWindows
+    {
+        $checksum = $crop->checksum();
+        if ($checksum !== $this->crop) {
+            [$this->known, $this->crop] = [[], $checksum];
+        }
+
+        return $this->known[$route->value] ??= new ReplayWindows($crop, $route, OutcomeRibbon::of($this->replay->runs($crop, $route)), $this->from, $this->site);
+    }
+}

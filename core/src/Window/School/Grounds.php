@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Window\School;
+
+use Anthesis\Replay\Replay;
+use Anthesis\Window\PlaceEvidence;
+
+/** What schools argue from: a place's normals and freezes, its replay, and the settings of the convention. */
+final readonly class Grounds
+{
+    public function __construct(public PlaceEvidence $place, public Replay $replay, public CountBackSettings $settings)
+    {
+    }
+}

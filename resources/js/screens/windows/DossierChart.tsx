@@ -1,0 +1,115 @@
+import type { Schema } from '../../api/client';
+import { OUTCOMES } from '../../charts/Hatches';
+import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
+import { RuledChart } from '../../charts/RuledChart';
+import { RUN_HEIGHT, RunLines, type runsOn } from '../../charts/RunLines';
+import { say } from '../../words/words';
+
+type Dossier = Schema['Dossier'];
+
+/** Heights of the chart's parts, px. */
+const LANE = 12;
+const TOP = 4;
+const RIBBON_HEIGHT = 96;
+
+/** The educator's own dates for a way of growing, where there are any. */
+export function ownRoute(data: Dossier, route: string) {
+    return data.crop.school === 'own' ? data.crop.routes.find((r) => r.route === route) : undefined;
+}
+
+/** Under the year ruler: the other schools' windows, the ribbon with the window in force, the runs of the day. */
+export function DossierChart({
+    data,
+    route,
+    day,
+    onDay,
+    runs,
+}: {
+    data: Dossier;
+    route: Dossier['replay'][number];
+    day: number;
+    onDay: (day: number) => void;
+    runs: ReturnType<typeof runsOn>;
+}) {
+    const own = ownRoute(data, route.route);
+    const windowAt = TOP + LANE * data.schools.length;
+    const ribbonAt = windowAt + 10;
+    const runsAt = ribbonAt + RIBBON_HEIGHT + 16;
+    return (
+        <>
+            <RuledChart
+                ruler={data.ruler}
+                day={day}
+                onDay={onDay}
+                below={runsAt + Math.max(30, runs.length * RUN_HEIGHT) + 6}
+                label={`What every day to ${route.act} came to in ${route.ribbon.years} years; the tables give the numbers.`}
+            >
+                {(scale) => (
+                    <>
+                        {data.schools.map(({ school, routes }, i) => (
+                            <g key={school}>
+                                <text className="quiet" x={-10} y={TOP + LANE * i + 6} textAnchor="end">
+                                    {say(`school.${school}.lane`)}
+                                </text>
+                                <Brackets
+                                    scale={scale}
+                                    spans={routes.find((r) => r.route === route.route)?.windows ?? []}
+                                    at={TOP + LANE * i}
+                                    drop={5}
+                                    name="other"
+                                    act={`${say(`school.${school}.lane`)}: ${route.act}`}
+                                />
+                            </g>
+                        ))}
+                        <text className="quiet" x={-10} y={windowAt + 8} textAnchor="end">
+                            {own ? say('school.own.lane') : route.act}
+                        </text>
+                        <OutcomeRibbon
+                            scale={scale}
+                            ribbon={route.ribbon}
+                            starts={data.ruler.starts}
+                            top={ribbonAt}
+                            height={RIBBON_HEIGHT}
+                            step={1}
+                        />
+                        {[0.5, 1].map((share) => (
+                            <text
+                                key={share}
+                                className="quiet"
+                                x={-10}
+                                y={ribbonAt + RIBBON_HEIGHT * (1 - share) + 14}
+                                textAnchor="end"
+                                fontSize="10"
+                            >
+                                {share === 1 ? `${route.ribbon.years} years` : 'half'}
+                            </text>
+                        ))}
+                        <Brackets
+                            scale={scale}
+                            spans={own ? own.windows : route.windows}
+                            at={windowAt}
+                            drop={9}
+                            name={own ? 'own' : 'bracket'}
+                            act={route.act}
+                        />
+                        <g transform={`translate(0 ${runsAt})`}>
+                            <RunLines scale={scale} runs={runs} day={day} />
+                        </g>
+                    </>
+                )}
+            </RuledChart>
+            <p className="hint">
+                Above, every day to {route.act}, stacked by what became of it: {legend(route.ribbon.outcomes)}. Below,
+                the years of the day under the cursor: thin in the ground, thick growing, green in harvest, a mark where
+                it was lost.
+            </p>
+        </>
+    );
+}
+
+function legend(outcomes: Record<string, unknown>): string {
+    return Object.keys(OUTCOMES)
+        .filter((outcome) => outcome in outcomes)
+        .map((outcome) => OUTCOMES[outcome])
+        .join(', ');
+}

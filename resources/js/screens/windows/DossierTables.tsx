@@ -1,0 +1,38 @@
+import type { Schema } from '../../api/client';
+import { Behind } from '../../charts/Behind';
+import { inWords, monthDay } from '../../charts/days';
+import type { runsOn } from '../../charts/RunLines';
+
+/** The numbers behind the chart: the years of the day under the cursor, and every sow day. */
+export function DossierTables({
+    name,
+    route,
+    day,
+    runs,
+}: {
+    name: string;
+    route: Schema['Dossier']['replay'][number];
+    day: number;
+    runs: ReturnType<typeof runsOn>;
+}) {
+    return (
+        <>
+            <Behind
+                name={`What ${inWords(monthDay(day))} came to, year by year`}
+                file={`${name}-${route.route}-${monthDay(day)}`}
+                columns={['year', 'outcome', 'days to come up', 'days to first harvest', 'days to the end']}
+                rows={runs.map((run) => [run.year, run.in_words, run.up, run.harvest, run.end])}
+            />
+            <Behind
+                name="Every sow day"
+                file={`${name}-${route.route}`}
+                columns={['day', 'reliability', ...Object.keys(route.ribbon.outcomes)]}
+                rows={route.ribbon.reliability.map((share, i) => [
+                    monthDay(i + 1),
+                    share,
+                    ...Object.values(route.ribbon.outcomes).map((counts) => counts[i] ?? 0),
+                ])}
+            />
+        </>
+    );
+}
