@@ -106,7 +106,7 @@ ensure_dependencies() {
     [ -f public/build/manifest.json ] && [ -f bootstrap/ssr/server.js ] && [ -f resources/js/api/schema.ts ] || rm -f storage/stamps/build
     stamped composer "$(sha256sum <composer.json)" install_php || fail 'Composer could not install the PHP packages; its message is above.'
     stamped npm "$(sha256sum <package-lock.json)" install_node || fail 'npm could not install the front-end packages. Look at storage/logs/npm.log.'
-    stamped build "$(find resources docs/openapi.yaml vite.config.ts package-lock.json tsconfig.json -type f ! -path resources/js/api/schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)" \
+    stamped build "$(find resources lang docs/openapi.yaml vite.config.ts package-lock.json tsconfig.json -type f ! -path resources/js/api/schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)" \
         build_front_end || fail 'The front end could not be built. Look at storage/logs/build.log.'
 }
 
