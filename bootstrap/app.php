@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Http\Middleware\CleanInput;
-use App\Http\Middleware\SecurityHeaders;
+use App\Operations\CleanInput;
+use App\Operations\SecurityHeaders;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
@@ -23,6 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
             Route::group([], base_path('routes/gardener.php'));
         },
     )
+    ->withCommands([app_path('Console')])
     ->withMiddleware(static function (Middleware $middleware): void {
         // Its package is one of those compat/README.md tells of; open data sets its own header.
         $middleware->remove(HandleCors::class);

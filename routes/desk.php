@@ -2,23 +2,23 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\CalibrationController;
-use App\Http\Controllers\ClimateController;
-use App\Http\Controllers\ComputationController;
-use App\Http\Controllers\CropChoiceController;
-use App\Http\Controllers\CropController;
-use App\Http\Controllers\EditionController;
-use App\Http\Controllers\MethodController;
-use App\Http\Controllers\QualityController;
-use App\Http\Controllers\RecordImportController;
-use App\Http\Controllers\RecordPreviewController;
-use App\Http\Controllers\SessionController;
-use App\Http\Controllers\SiteController;
-use App\Http\Controllers\StationController;
-use App\Http\Controllers\VarietyController;
-use App\Http\Controllers\WindowsController;
-use App\Http\Controllers\ZoneComparisonController;
-use App\Http\Controllers\ZoneController;
+use App\Crops\CropController;
+use App\Crops\VarietyController;
+use App\Editions\EditionController;
+use App\People\SessionController;
+use App\Results\ClimateController;
+use App\Results\ComputationController;
+use App\Results\ZoneComparisonController;
+use App\Sites\CalibrationController;
+use App\Sites\SiteController;
+use App\Stations\QualityController;
+use App\Stations\RecordImportController;
+use App\Stations\RecordPreviewController;
+use App\Stations\StationController;
+use App\Windows\CropChoiceController;
+use App\Windows\WindowsController;
+use App\Zones\MethodController;
+use App\Zones\ZoneController;
 use Illuminate\Support\Facades\Route;
 
 // The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Gardener\CalendarController;
+use App\Gardener\DownloadController;
+use App\Gardener\HomeController;
 use App\Gardener\PublicSite;
-use App\Http\Controllers\Gardener\CalendarController;
-use App\Http\Controllers\Gardener\DownloadController;
-use App\Http\Controllers\Gardener\HomeController;
-use App\Http\Controllers\HealthController;
+use App\Operations\HealthController;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Models\Role;
-use App\Models\User;
-use App\Models\Zone;
+use App\People\Role;
+use App\People\User;
+use App\Zones\Zone;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Http\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use App\Models\Settlement;
-use App\Models\Zone;
+use App\Zones\Settlement;
+use App\Zones\Zone;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use App\Models\Edition;
-use App\Models\Zone;
+use App\Editions\Edition;
+use App\Zones\Zone;
 
 /** Finds the edition a gardener's address means. */
 final class PublishedEdition

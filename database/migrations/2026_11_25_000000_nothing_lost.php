@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\Edition;
-use App\Support\Seal;
+use App\Editions\Edition;
+use App\Operations\Seal;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Actions\QueueComputation;
-use App\Models\Computation;
-use App\Models\User;
-use App\Models\Zone;
+use App\People\User;
+use App\Results\Computation;
+use App\Results\QueueComputation;
+use App\Zones\Zone;
 use Illuminate\Database\Seeder;
 
 /** Sows the demonstration into an empty database where it is asked for; in any other, has zones computed anew whose results an update put aside. */

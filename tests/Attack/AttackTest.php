@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Attack;
 
-use App\Actions\SaveZone;
-use App\Models\Role;
+use App\People\Role;
+use App\Zones\SaveZone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;

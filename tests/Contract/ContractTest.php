@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Contract;
 
-use App\Models\RecordImport;
-use App\Models\Role;
+use App\People\Role;
+use App\Stations\RecordImport;
 use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\AssertionFailedError;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SaveZone;
-use App\Models\Edition;
-use App\Models\Role;
-use App\Models\Zone;
+use App\Editions\Edition;
+use App\People\Role;
+use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\TokenMismatchException;
 use PHPUnit\Framework\Attributes\TestWith;

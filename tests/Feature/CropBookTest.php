@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Exchange\CropCsv;
-use App\Actions\SaveZone;
-use App\Models\Crop;
-use App\Models\CropRevision;
-use App\Models\Role;
-use App\Models\Variety;
+use App\Crops\Crop;
+use App\Crops\CropRevision;
+use App\Crops\Variety;
+use App\People\Role;
+use App\Zones\SaveZone;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 

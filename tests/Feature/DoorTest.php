@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SaveZone;
-use App\Models\Edition;
-use App\Models\User;
-use App\Models\Zone;
+use App\Editions\Edition;
+use App\People\User;
+use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Database\Seeders\DatabaseSeeder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SaveZone;
-use App\Exceptions\BrokenSeal;
-use App\Models\Edition;
+use App\Editions\Edition;
+use App\Operations\BrokenSeal;
+use App\Zones\SaveZone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use LogicException;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SaveZone;
-use App\Models\Role;
-use App\Models\Station;
-use App\Models\StationDecision;
+use App\People\Role;
+use App\Stations\Station;
+use App\Stations\StationDecision;
+use App\Zones\SaveZone;
 use Tests\TestCase;
 
 final class QualityTest extends TestCase

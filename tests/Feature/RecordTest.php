@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Exchange\CropCsv;
-use App\Actions\SaveZone;
-use App\Jobs\ComputeZoneJob;
-use App\Models\Computation;
-use App\Models\RecordImport;
-use App\Models\Result;
-use App\Models\Station;
-use App\Models\StationRecord;
+use App\Results\Computation;
+use App\Results\ComputeZoneJob;
+use App\Results\Result;
+use App\Stations\RecordImport;
+use App\Stations\Station;
+use App\Stations\StationRecord;
+use App\Zones\SaveZone;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -241,7 +241,7 @@ final class RecordTest extends TestCase
 
         $this->bring('record-imports', $this->stationFile('south'), null, ['replace' => '1'])->assertStatus(202);
         self::assertSame(\Anthesis\Tests\Fixtures::record('south')->checksum(), Station::query()->firstOrFail()->record->checksum);
-        $this->actingAs($this->person(\App\Models\Role::Volunteer));
+        $this->actingAs($this->person(\App\People\Role::Volunteer));
         $this->postJson("/api/record-imports/{$imports->json('data.1.id')}/use")->assertForbidden();
     }
 

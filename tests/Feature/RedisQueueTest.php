@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\QueueComputation;
-use App\Actions\SaveZone;
-use App\Models\Computation;
-use App\Models\Zone;
+use App\Results\Computation;
+use App\Results\QueueComputation;
+use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Redis;
 use Symfony\Component\Process\Process;

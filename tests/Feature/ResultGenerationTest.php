@@ -15,7 +15,7 @@ use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBackSettings;
 use Anthesis\Window\School\Grounds;
 use Anthesis\Window\School\Schools;
-use App\Models\Result;
+use App\Results\Result;
 use PHPUnit\Framework\TestCase;
 
 /** Results are kept under a fingerprint of their inputs. Where the same inputs now give another result, the generation must be another. */

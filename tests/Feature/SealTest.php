@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SaveZone;
+use App\Editions\Edition;
 use App\Gardener\PublicSite;
-use App\Models\Computation;
-use App\Models\Edition;
-use App\Models\Heartbeat;
-use App\Models\RecordImport;
-use App\Models\Result;
+use App\Operations\Heartbeat;
+use App\Results\Computation;
+use App\Results\Result;
+use App\Stations\RecordImport;
+use App\Zones\SaveZone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\TestWith;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Soil\Site as SoilSite;
-use App\Actions\SaveZone;
-use App\Models\Role;
-use App\Models\Site;
+use App\People\Role;
+use App\Sites\Site;
+use App\Zones\SaveZone;
 use Tests\TestCase;
 
 final class SitesTest extends TestCase

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SaveZone;
-use App\Models\Computation;
-use App\Models\Role;
-use App\Models\Station;
+use App\People\Role;
+use App\Results\Computation;
+use App\Stations\Station;
+use App\Zones\SaveZone;
 use Tests\TestCase;
 
 final class StationsTest extends TestCase

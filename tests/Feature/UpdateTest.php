@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SaveZone;
-use App\Models\Computation;
-use App\Models\User;
+use App\People\User;
+use App\Results\Computation;
+use App\Zones\SaveZone;
 use Database\Seeders\DatabaseSeeder;
 use Tests\TestCase;
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SaveZone;
-use App\Models\Computation;
-use App\Models\CropChoice;
-use App\Models\Result;
-use App\Models\Role;
-use App\Models\Site;
+use App\People\Role;
+use App\Results\Computation;
+use App\Results\Result;
+use App\Sites\Site;
+use App\Windows\CropChoice;
+use App\Zones\SaveZone;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 
@@ -147,7 +147,7 @@ final class WindowsTest extends TestCase
         Queue::fake();
         $id = $this->postJson('/api/zones/test-basin/computations')->assertStatus(202)->json('data.id');
         $this->deleteJson("/api/computations/{$id}")->assertOk()->assertJsonPath('data.state', Computation::CANCELLED);
-        $job = new \App\Jobs\ComputeZoneJob((int) Computation::query()->whereKey($id)->value('zone_id'));
+        $job = new \App\Results\ComputeZoneJob((int) Computation::query()->whereKey($id)->value('zone_id'));
         app()->call($job->handle(...));
         $this->getJson("/api/computations/{$id}")->assertJsonPath('data.state', Computation::CANCELLED);
         $this->getJson('/api/zones/test-basin/windows')->assertOk();

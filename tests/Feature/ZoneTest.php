@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Settlement;
-use App\Models\Zone;
+use App\Zones\Settlement;
+use App\Zones\Zone;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Editions\Edition;
+use App\Gardener\PublicSite;
+use App\Results\Computation;
+use App\Results\Result;
+use App\Zones\Zone;
+use Illuminate\Console\Command;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\File;
+
+/**
+ * Puts away what nothing refers to: computations that later ones have replaced, results of none of those that are kept, files of
+ * no edition. Editions hold all they need in their own text, so nothing of theirs is ever touched.
+ */
+class Prune extends Command
+{
+    /** Computations kept of each zone and site: the one shown, and some to look back on. */
+    private const KEPT = 3;
+
+    /** What was computed or seen this recently may be somebody's who is just looking, or a computation's under way. */
+    private const HOURS = 1;
+
+    protected $signature = 'anthesis:prune';
+
+    protected $description = 'Put away computations, results and files that nothing refers to any longer';
+
+    public function handle(): int
+    {
+        $computations = $this->computations();
+        $results = $this->results();
+        $folders = $this->folders();
+        $this->line("put away: {$computations} computations, {$results} results, {$folders} folders");
+
+        return self::SUCCESS;
+    }
+
+    private function computations(): int
+    {
+        $gone = 0;
+        foreach (Computation::query()->select('zone_id', 'site_id')->distinct()->get() as $of) {
+            $these = static fn (): Builder => Computation::query()->where('zone_id', $of->zone_id)->where('site_id', $of->site_id);
+            $kept = [...$these()->where('state', Computation::DONE)->latest('id')->limit(self::KEPT)->pluck('id'), ...$these()->latest('id')->limit(self::KEPT)->pluck('id')];
+            $gone += $these()->whereNotIn('id', $kept)->whereIn('state', [Computation::DONE, Computation::FAILED, Computation::CANCELLED])
+                ->where('updated_at', '<', now()->subHours(self::HOURS))->delete();
+        }
+
+        return $gone;
+    }
+
+    private function results(): int
+    {
+        $referred = [];
+        foreach (Computation::query()->whereNotNull('ruler_hash')->get(['ruler_hash', 'climate_hash', 'sheet_hashes']) as $computation) {
+            foreach ([$computation->ruler_hash, $computation->climate_hash, ...array_values($computation->sheet_hashes ?? [])] as $hash) {
+                $referred[(string) $hash] = true;
+            }
+        }
+        $gone = 0;
+        $old = Result::query()->where('created_at', '<', now()->subHours(self::HOURS))->pluck('hash')->all();
+        foreach (array_chunk(array_filter($old, static fn (string $hash): bool => ! isset($referred[$hash])), 500) as $hashes) {
+            // Looked at again while deleting: a computation that has just begun to lean on one has made it young.
+            $gone += Result::query()->whereIn('hash', $hashes)->where('created_at', '<', now()->subHours(self::HOURS))->delete();
+        }
+
+        return $gone;
+    }
+
+    private function folders(): int
+    {
+        $gone = 0;
+        foreach (is_dir(PublicSite::root()) ? File::directories(PublicSite::root()) : [] as $folder) {
+            $zone = Zone::query()->where('slug', basename($folder))->first();
+            $numbers = $zone === null ? [] : Edition::query()->where('zone_id', $zone->id)->pluck('number')->all();
+            foreach (File::directories($folder) as $inner) {
+                $name = basename($inner);
+                $known = ctype_digit($name) ? in_array((int) $name, $numbers, true) : $name === 'current' || filemtime($inner) > time() - 3600 * self::HOURS;
+                if (! $known && ! is_link($inner)) {
+                    File::deleteDirectory($inner);
+                    $gone++;
+                }
+            }
+            if ($zone === null) {
+                File::deleteDirectory($folder);
+                $gone++;
+            }
+        }
+
+        return $gone;
+    }
+}

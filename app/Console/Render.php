@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Editions\Edition;
+use App\Gardener\PublicSite;
+use App\Gardener\RenderEditionJob;
+use Illuminate\Console\Command;
+
+/** Has the pages of editions made anew that another program made, as after an update; those in force first. */
+class Render extends Command
+{
+    protected $signature = 'anthesis:render';
+
+    protected $description = 'Make the pages of editions anew where the program has changed';
+
+    public function handle(PublicSite $site): int
+    {
+        $editions = Edition::query()->with('zone')->orderByDesc('number')->get()
+            ->filter(static fn (Edition $e): bool => $e->isSound() && ! $site->isBuilt($e));
+        foreach ($editions as $edition) {
+            RenderEditionJob::dispatch($edition->id)->onQueue('sites');
+        }
+        if ($editions->isNotEmpty()) {
+            $this->line("the pages of {$editions->count()} editions are made anew");
+        }
+        $site->turnWeek();
+        $site->home();
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Editions\Publication;
+use App\Gardener\RenderEditionJob;
+use App\Operations\Heartbeat;
+use App\Operations\NamedLock;
+use App\Results\Computation;
+use App\Results\ComputeZoneJob;
+use Illuminate\Console\Command;
+
+/**
+ * Takes up what a worker left behind when it was killed. Whoever works holds a lock that falls with its connection: work that is
+ * under way and not locked has nobody, however long the queue would still wait for it.
+ */
+class Resume extends Command
+{
+    /** Something queued this long may have lost its job; a second one does no harm. */
+    private const WAITED_S = 60;
+
+    private const FAILED_AGAIN_S = 300;
+
+    protected $signature = 'anthesis:resume';
+
+    protected $description = 'Take up computations and publications that a killed worker left behind';
+
+    public function handle(): int
+    {
+        Heartbeat::beat(Heartbeat::SCHEDULER);
+        $zones = Computation::query()->where('state', Computation::RUNNING)
+            ->orWhere(static fn ($q) => $q->where('state', Computation::QUEUED)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))
+            ->distinct()->pluck('zone_id');
+        foreach ($zones as $zone) {
+            if (NamedLock::isFree(ComputeZoneJob::lockOf((int) $zone))) {
+                Computation::query()->where('zone_id', $zone)->where('state', Computation::QUEUED)->update(['updated_at' => now()]);
+                ComputeZoneJob::dispatch((int) $zone);
+                $this->line("zone {$zone} is taken up again");
+            }
+        }
+        $publications = Publication::query()->where('state', Publication::RUNNING)
+            ->orWhere(static fn ($q) => $q->where('state', Publication::QUEUED)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))
+            ->orWhere(static fn ($q) => $q->where('state', Publication::FAILED)->where('updated_at', '<', now()->subSeconds(self::FAILED_AGAIN_S)))->get();
+        foreach ($publications as $publication) {
+            if (NamedLock::isFree(RenderEditionJob::lockOf($publication->edition_id))) {
+                $publication->touch();
+                RenderEditionJob::dispatch($publication->edition_id);
+                $this->line("edition {$publication->edition_id} is taken up again");
+            }
+        }
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crops;
+
+use Anthesis\Crop\CropColumn;
+use Anthesis\Crop\CropSchema;
+use Anthesis\Exchange\CropCsv;
+use Anthesis\Exchange\FormatError;
+use App\People\User;
+use App\People\VersionedRequest;
+use App\Stations\ZoneRecord;
+use App\Windows\CropTrial;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** The crop book. */
+class CropController
+{
+    public function index(): JsonResponse
+    {
+        return response()->json(['data' => array_map(static fn (Crop $c): array => [
+            'slug' => $c->slug, 'name' => $c->cells['name'], 'family' => $c->cells['family'], 'kind' => $c->cells['kind'],
+        ], Crop::inOrder())]);
+    }
+
+    /** What may stand in a crop's cells, part by part of the form. */
+    public function columns(): JsonResponse
+    {
+        $columns = array_values(array_filter(CropSchema::columns(), static fn (CropColumn $c): bool => $c->name !== 'slug'));
+        usort($columns, static fn (CropColumn $a, CropColumn $b): int => array_search($a->group, CropSchema::GROUPS, true) <=> array_search($b->group, CropSchema::GROUPS, true));
+
+        return response()->json(['data' => array_map(static fn (CropColumn $c): array => ['column' => $c->name, 'type' => $c->type, 'group' => $c->group, 'unit' => $c->unit,
+            'least' => $c->least, 'most' => $c->most, 'choices' => $c->choices, 'optional' => $c->optional, 'by_variety' => $c->byVariety], $columns)]);
+    }
+
+    public function show(Crop $crop): CropResource
+    {
+        return new CropResource($crop->load('revisions.user', 'varieties'));
+    }
+
+    public function update(CropRequest $request, Crop $crop, SaveCrops $save): CropResource
+    {
+        return $this->show($save->edit($crop, $request->cells($crop), $request->note(), VersionedRequest::of($request), $request->user()));
+    }
+
+    public function revert(Request $request, Crop $crop, CropRevision $revision, SaveCrops $save): CropResource
+    {
+        Gate::authorize('update', $crop);
+        abort_unless($revision->crop_id === $crop->id, 404, 'There is no such revision of this crop.');
+        $note = 'Back to what it was before '.$revision->created_at->format('j F Y, H:i').'.';
+
+        return $this->show($save->edit($crop, $revision->cells, $note, VersionedRequest::of($request), $request->user()));
+    }
+
+    /** What changed numbers would do to a crop's ribbon in a zone; nothing is saved. */
+    public function trial(CropRequest $request, Crop $crop): JsonResponse
+    {
+        $zone = Zone::query()->where('slug', (string) $request->input('zone'))->first() ?? throw ValidationException::withMessages(['zone' => 'There is no such zone.']);
+        $record = ZoneRecord::of($zone) ?? throw ValidationException::withMessages(['zone' => 'That zone has no record yet. Choose another one.']);
+
+        return response()->json(['data' => CropTrial::of($zone, $record, $crop->toCore(), CropCsv::crop($request->cells($crop)))]);
+    }
+
+    /** Takes a crop table: changed crops are changed, new ones added, others stay. All of it or nothing. */
+    public function import(Request $request, SaveCrops $save): JsonResponse
+    {
+        Gate::authorize('create', Crop::class);
+        $file = $request->validate(['file' => ['required', 'file', 'max:2048']], ['file.required' => 'Choose a crop table first.'])['file'];
+        $stream = fopen($file->getRealPath(), 'r') ?: throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
+        try {
+            $rows = CropCsv::rows($stream);
+        } catch (FormatError $error) {
+            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+        } finally {
+            fclose($stream);
+        }
+        /** @var User $user */
+        $user = $request->user();
+
+        return response()->json(['data' => $save->execute($rows, 'From the crop table '.mb_substr(mb_scrub($file->getClientOriginalName()), 0, 100).'.', $user)]);
+    }
+
+    public function csv(): StreamedResponse
+    {
+        $rows = array_map(static fn (Crop $c): array => $c->cells, Crop::inOrder());
+
+        return response()->streamDownload(static function () use ($rows): void {
+            echo CropCsv::write($rows);
+        }, 'crops.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+}

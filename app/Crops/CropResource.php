@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crops;
+
+use Anthesis\Crop\Maturity;
+use Anthesis\Crop\Route;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** @property Crop $resource */
+class CropResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $crop = $this->resource;
+        $parameters = $crop->toCore();
+        $maturity = new Maturity($parameters);
+
+        return [
+            'slug' => $crop->slug,
+            'version' => $crop->version,
+            'cells' => $crop->cells,
+            'days' => array_map(static fn (Route $r): array => ['route' => $r->value, 'days' => round($maturity->days($r)), 'in_words' => $maturity->inWords($r)], $parameters->routes),
+            'varieties' => $crop->varieties->map(static fn (Variety $v): array => ['id' => $v->id, 'version' => $v->version, 'name' => $v->name, 'cells' => (object) $v->cells, 'tags' => $v->tags])->all(),
+            'revisions' => $crop->revisions->take(20)->values()->map(fn (CropRevision $r, int $i): array => [
+                'id' => $r->id,
+                'note' => $r->note,
+                'by' => $r->user->name ?? 'someone no longer here',
+                'at' => $r->created_at->toIso8601String(),
+                'changed' => $this->changed($r->cells, $i === 0 ? $crop->cells : $crop->revisions[$i - 1]->cells),
+            ])->all(),
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $before
+     * @param  array<string, string>  $after
+     * @return list<array{column: string, before: string, after: string}>
+     */
+    private function changed(array $before, array $after): array
+    {
+        $changed = [];
+        foreach ($before as $column => $cell) {
+            if (($after[$column] ?? '') !== $cell) {
+                $changed[] = ['column' => $column, 'before' => $cell, 'after' => $after[$column] ?? ''];
+            }
+        }
+
+        return $changed;
+    }
+}

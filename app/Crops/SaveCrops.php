@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crops;
+
+use App\People\StaleEdit;
+use App\People\User;
+use App\Results\QueueComputation;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Saves changed crops, keeps what they were, adds new ones, and has every zone computed anew, which costs only what changed. */
+final class SaveCrops
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /**
+     * Changes one crop, as it was at a version.
+     *
+     * @param  array<string, string>  $cells  checked, by column
+     *
+     * @throws StaleEdit when the crop was edited since that version
+     */
+    public function edit(Crop $crop, array $cells, string $note, int $version, User $user): Crop
+    {
+        $crop->editedAt($version, $user, function () use ($crop, $cells, $note, $user): void {
+            if ($this->change($crop, $cells, $note, $user)) {
+                $this->computeAnew($user);
+            }
+        });
+
+        return $crop->refresh();
+    }
+
+    /**
+     * Takes a whole table: changed crops are changed, new ones added, others stay.
+     *
+     * @param  array<string, array<string, string>>  $rows  checked cells by slug and column
+     * @return array{new: int, changed: int, unchanged: int}
+     */
+    public function execute(array $rows, string $note, User $user): array
+    {
+        return DB::transaction(function () use ($rows, $note, $user): array {
+            $counts = ['new' => 0, 'changed' => 0, 'unchanged' => 0];
+            /** @var array<string, Crop> $known */
+            $known = Crop::query()->whereIn('slug', array_keys($rows))->lockForUpdate()->get()->keyBy('slug')->all();
+            $position = (int) Crop::query()->max('position');
+            foreach ($rows as $slug => $cells) {
+                $crop = $known[$slug] ?? null;
+                if ($crop === null) {
+                    Crop::query()->create(['slug' => $slug, 'position' => ++$position, 'cells' => $cells]);
+                    $counts['new']++;
+                } else {
+                    $changed = $crop->editedAt($crop->version, $user, fn (Crop $c): bool => $this->change($c, $cells, $note, $user));
+                    $counts[$changed ? 'changed' : 'unchanged']++;
+                }
+            }
+            if ($counts['new'] + $counts['changed'] > 0) {
+                $this->computeAnew($user);
+            }
+
+            return $counts;
+        });
+    }
+
+    /** @param  array<string, string>  $cells */
+    private function change(Crop $crop, array $cells, string $note, User $user): bool
+    {
+        if ($crop->cells == $cells) {
+            return false;
+        }
+        CropRevision::query()->create(['crop_id' => $crop->id, 'user_id' => $user->id, 'cells' => $crop->cells, 'note' => $note]);
+        $crop->update(['cells' => $cells]);
+
+        return true;
+    }
+
+    private function computeAnew(User $user): void
+    {
+        foreach (Zone::query()->whereHas('currentComputation')->orderBy('id')->get() as $zone) {
+            $this->queue->changed($zone, $user);
+        }
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * The making of an edition's pages: how far it is. The edition is in force when it is done.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property int $edition_id
+ * @property string $sent_as a key of the sender's: the same request sent again finds this
+ * @property string $state
+ * @property int $done pages
+ * @property int $total
+ * @property string|null $error
+ * @property-read Edition $edition
+ */
+class Publication extends Model
+{
+    public const QUEUED = 'queued';
+
+    public const RUNNING = 'running';
+
+    public const DONE = 'done';
+
+    public const FAILED = 'failed';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Edition, $this> */
+    public function edition(): BelongsTo
+    {
+        return $this->belongsTo(Edition::class);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use App\Editions\Edition;
+use App\Editions\Publication;
+use App\Operations\NamedLock;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/** Makes the pages of an edition, and puts a new one in force when they are there. Safe to run again after a worker was killed. */
+final class RenderEditionJob implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 5;
+
+    public int $timeout = 600;
+
+    public int $backoff = 5;
+
+    public function __construct(private readonly int $editionId)
+    {
+    }
+
+    public static function lockOf(int $editionId): string
+    {
+        return "edition-{$editionId}";
+    }
+
+    public function handle(PublicSite $site): void
+    {
+        $lock = NamedLock::take(self::lockOf($this->editionId));
+        if ($lock === null) {
+            return;
+        }
+        try {
+            $edition = Edition::query()->with('zone')->findOrFail($this->editionId);
+            $publication = $this->publication();
+            $publication?->update(['state' => Publication::RUNNING]);
+            $site->build($edition, static function (int $done, int $total) use ($publication): void {
+                $publication?->update(['done' => $done, 'total' => $total]);
+            });
+            if ($edition->in_force_at === null) {
+                $edition->putInForce();
+            }
+            $site->turnTo($edition->zone->refresh());
+            $publication?->update(['state' => Publication::DONE]);
+        } finally {
+            $lock->release();
+        }
+    }
+
+    public function failed(?Throwable $error): void
+    {
+        $this->publication()?->update(['state' => Publication::FAILED,
+            'error' => 'The pages could not be made, so the edition is not in force. Tell the administrator; it is tried again when the application starts.']);
+    }
+
+    private function publication(): ?Publication
+    {
+        return Publication::query()->where('edition_id', $this->editionId)->where('state', '!=', Publication::DONE)->first();
+    }
+}

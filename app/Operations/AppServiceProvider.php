@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations;
+
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\URL;
+use Illuminate\Support\Facades\Vite;
+use Illuminate\Support\ServiceProvider;
+
+class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        // The client that needs no extension, where the extension is not there.
+        if (! extension_loaded('redis')) {
+            config(['database.redis.client' => 'predis']);
+        }
+    }
+
+    public function boot(): void
+    {
+        // Addresses without a host, so that a page is the same whatever name it is served under.
+        Vite::createAssetPathsUsing(static fn (string $path): string => '/'.ltrim($path, '/'));
+        Model::shouldBeStrict(! $this->app->environment('production'));
+        // A policy stands beside its model.
+        Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
+        // Links are made of what this service is called, not of what a request calls it.
+        URL::forceRootUrl((string) config('app.url'));
+        // A computing takes a worker seconds; nobody needs more in a minute.
+        RateLimiter::for('computing', static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()));
+        // However many addresses are tried from one place; SessionController counts the tries for one address.
+        RateLimiter::for('login', static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
+    }
+}

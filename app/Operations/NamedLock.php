@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * A lock that its holder's database connection holds: it falls with the connection, so that a killed worker leaves none behind.
+ * Shared by all machines that share the database, whatever the queue.
+ */
+final class NamedLock
+{
+    private function __construct(private readonly string $name)
+    {
+    }
+
+    /** @return self|null null: another connection has it */
+    public static function take(string $name): ?self
+    {
+        $name = self::full($name);
+
+        return (int) DB::scalar('SELECT GET_LOCK(?, 0)', [$name]) === 1 ? new self($name) : null;
+    }
+
+    public static function isFree(string $name): bool
+    {
+        return (int) DB::scalar('SELECT IS_FREE_LOCK(?)', [self::full($name)]) === 1;
+    }
+
+    public function release(): void
+    {
+        DB::scalar('SELECT RELEASE_LOCK(?)', [$this->name]);
+    }
+
+    /** Locks are the server's, not the database's. */
+    private static function full(string $name): string
+    {
+        return DB::getDatabaseName().'-'.$name;
+    }
+}

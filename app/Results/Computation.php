@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Results;
+
+use App\Sites\Site;
+use App\Stations\RecordImport;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One computing of a zone: how far it is, and under which fingerprints its results lie.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property int|null $record_import_id
+ * @property int|null $site_id null: open ground
+ * @property string $state
+ * @property string $step
+ * @property int $inputs of the zone, as they were when it began
+ * @property int $attempts how often it was begun
+ * @property int|null $cold_seasons of the record it was computed from
+ * @property int $done
+ * @property int $total
+ * @property string|null $error
+ * @property array{school: string, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}|null $method
+ * @property array{station: string, first: string, last: string, checksum: string}|null $record what it was computed from
+ * @property string|null $ruler_hash
+ * @property string|null $climate_hash
+ * @property array<string, string>|null $sheet_hashes by crop, in the order of the crop table
+ * @property Carbon|null $finished_at
+ * @property-read Zone $zone
+ * @property-read Site|null $site
+ * @property-read RecordImport|null $recordImport
+ */
+class Computation extends Model
+{
+    /** So often is a computing begun that a worker did not live to finish. */
+    public const TRIES = 3;
+
+    public const QUEUED = 'queued';
+
+    public const RUNNING = 'running';
+
+    public const DONE = 'done';
+
+    public const FAILED = 'failed';
+
+    public const CANCELLED = 'cancelled';
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'inputs' => 'integer', 'attempts' => 'integer', 'finished_at' => 'datetime'];
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** @return BelongsTo<Site, $this> */
+    public function site(): BelongsTo
+    {
+        return $this->belongsTo(Site::class);
+    }
+
+    /**
+     * The latest computing of a zone at a site that came to an end. One at another site than open ground is out of date as
+     * soon as the zone is computed anew.
+     */
+    public static function currentOf(Zone $zone, ?Site $site): ?self
+    {
+        $of = static fn (?int $siteId): ?self => self::query()->where('zone_id', $zone->id)->where('site_id', $siteId)->where('state', self::DONE)->latest('id')->first();
+        $open = $of(null);
+        if ($site === null || $open === null) {
+            return $open;
+        }
+        $own = $of($site->id);
+
+        return $own !== null && $own->id > $open->id ? $own : null;
+    }
+
+    /** @return BelongsTo<RecordImport, $this> */
+    public function recordImport(): BelongsTo
+    {
+        return $this->belongsTo(RecordImport::class);
+    }
+}

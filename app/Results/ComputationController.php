@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Results;
+
+use App\Sites\Site;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+
+class ComputationController
+{
+    public function show(Computation $computation): ComputationResource
+    {
+        return new ComputationResource($computation);
+    }
+
+    /** Computes the zone anew; or at one site, which anyone at the desk may ask for, since nothing published hangs on it. */
+    public function store(Request $request, Zone $zone, QueueComputation $queue): JsonResponse
+    {
+        $siteId = $request->validate(['site' => ['nullable', 'integer']])['site'] ?? null;
+        if ($siteId === null) {
+            Gate::authorize('update', $zone);
+        }
+        if ($zone->stations()->whereNotNull('record_id')->doesntExist()) {
+            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
+        }
+        $site = $siteId === null ? null : (Site::seenIn($zone)->find((int) $siteId)
+            ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']));
+
+        return (new ComputationResource($queue->execute($zone, $request->user(), null, $site)))->response()->setStatusCode(202);
+    }
+
+    /** Stops it at the next crop; what was computed until then is kept and not computed again. */
+    public function destroy(Computation $computation): ComputationResource
+    {
+        Gate::authorize('update', $computation->zone);
+        Computation::query()->whereKey($computation->id)->whereIn('state', [Computation::QUEUED, Computation::RUNNING])
+            ->update(['state' => Computation::CANCELLED, 'step' => 'cancelled', 'finished_at' => now()]);
+
+        return new ComputationResource($computation->refresh());
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Results;
+
+use Anthesis\Calendar\CropDossier;
+use Anthesis\Climate\FreezeThreshold;
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\RecordTooShort;
+use Anthesis\Window\PlaceEvidence;
+use Anthesis\Window\School\CountBack;
+use Anthesis\Window\School\CountBackSettings;
+use Anthesis\Window\School\FromReplay;
+use Anthesis\Window\School\Grounds;
+use Anthesis\Window\School\Schools;
+use App\Crops\Crop as CropModel;
+use App\Sites\Site;
+use App\Stations\ZoneRecord;
+
+/**
+ * Computes the climate of a zone and, at one site, every crop by both schools, and keeps each under a fingerprint of what it
+ * was computed from. What is there already is not computed again, so that an edited crop costs that crop alone.
+ */
+final class ComputeZone
+{
+    /** Results are kept, progress told and a cancelling seen each time this many crops are done. */
+    private const STEP = 10;
+
+    public function __construct(private readonly ComputeClimate $climate)
+    {
+    }
+
+    /** @throws RecordTooShort when the record holds too little to compute from */
+    public function execute(Computation $computation, ZoneRecord $record): void
+    {
+        $settings = CountBackSettings::conventional();
+        $zone = $computation->zone;
+        $latitude = Latitude::of($zone->latitude);
+        $site = $computation->site === null ? Site::forZone($zone)[0] : $computation->site->toCore();
+        $light = LightSchool::from($zone->light);
+        $crops = CropModel::book();
+        $method = [
+            'light' => $light->value,
+            'spring_risk' => $settings->springRisk->chance,
+            'autumn_risk' => $settings->autumnRisk->chance,
+            'hold_for_soil' => $settings->holdForSoil,
+            'short_day_allowance' => $settings->shortDayAllowance,
+            'site' => $site->name,
+        ];
+        $place = ['record' => $record->used->checksum(), 'latitude' => $latitude->degrees, 'site' => $site];
+        $hashes = [];
+        foreach ($crops as $crop) {
+            $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum()]);
+        }
+
+        $computation->update(['step' => 'reading the freezes, the soil and the light', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
+        $climate = $this->climate->execute($zone, $record->used);
+        $known = array_flip(Result::query()->whereIn('hash', array_values($hashes))->pluck('hash')->all());
+        // What is leaned on anew is young again, so that nothing puts it away meanwhile.
+        Result::query()->whereIn('hash', [...array_values($climate), ...array_keys($known)])->update(['created_at' => now()]);
+        $missing = array_values(array_filter($crops, static fn (Crop $c): bool => ! isset($known[$hashes[$c->slug]])));
+        $evidence = PlaceEvidence::of($record->used, $latitude, $site);
+        $schools = Schools::on(new Grounds($evidence, ZoneReplay::of($zone, $record, $site), $settings));
+        foreach (array_chunk($missing, self::STEP) as $chunk) {
+            if ($computation->refresh()->state === Computation::CANCELLED) {
+                return;
+            }
+            $results = [];
+            foreach ($chunk as $crop) {
+                $results[] = [$hashes[$crop->slug], Result::SHEET, CropDossier::of($crop, $schools)];
+            }
+            Results::keep($results);
+            $computation->update(['step' => 'replaying every sowing date on every year', 'done' => min(count($crops), $computation->done + count($chunk))]);
+        }
+        $freezes = $evidence->freeze(FreezeThreshold::LightFreeze);
+        $computation->update([
+            'cold_seasons' => $freezes->count(),
+            'state' => Computation::DONE,
+            'step' => 'done',
+            'done' => count($crops),
+            // A short record cannot be replayed to much effect; counting back needs less of it.
+            'method' => ['school' => $freezes->isShort() ? CountBack::KEY : FromReplay::KEY] + $method,
+            'ruler_hash' => $climate['ruler'],
+            'climate_hash' => $climate['climate'],
+            'sheet_hashes' => $hashes,
+            'finished_at' => now(),
+        ]);
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Results;
+
+use Anthesis\Exchange\FormatError;
+use Anthesis\Record\RecordTooShort;
+use App\Operations\NamedLock;
+use App\Stations\ImportRecord;
+use App\Stations\RecordImport;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/**
+ * Works off all computations of a zone that wait, imports first where they came with a file. One worker a zone: the others
+ * leave it to the one that has it. Safe to run again after a worker was killed; what it had begun is begun anew.
+ */
+final class ComputeZoneJob implements ShouldQueue
+{
+    use Queueable;
+
+    /** How often it may be taken up; Computation::TRIES bounds each computation. */
+    public int $tries = 25;
+
+    public int $timeout = 600;
+
+    private const STOPPED = 'Something went wrong on our side; nothing was changed. Try again, and tell the administrator if it stays.';
+
+    public function __construct(private readonly int $zoneId)
+    {
+    }
+
+    /** The lock that the worker at work on a zone holds. */
+    public static function lockOf(int $zoneId): string
+    {
+        return "zone-{$zoneId}";
+    }
+
+    public function handle(ImportRecord $import, ComputeZone $compute): void
+    {
+        $lock = NamedLock::take(self::lockOf($this->zoneId));
+        if ($lock === null) {
+            return;
+        }
+        try {
+            while (($computation = $this->next()) !== null) {
+                $this->work($computation, $import, $compute);
+            }
+        } finally {
+            $lock->release();
+        }
+        // One may have come between the last look and the release of the lock.
+        if ($this->waiting()->exists()) {
+            self::dispatch($this->zoneId);
+        }
+    }
+
+    private function next(): ?Computation
+    {
+        return $this->waiting()->orderByRaw('site_id IS NOT NULL, id')->first();
+    }
+
+    /** @return Builder<Computation> */
+    private function waiting(): Builder
+    {
+        return Computation::query()->where('zone_id', $this->zoneId)->whereIn('state', [Computation::QUEUED, Computation::RUNNING]);
+    }
+
+    private function work(Computation $computation, ImportRecord $import, ComputeZone $compute): void
+    {
+        $computation->update(['state' => Computation::RUNNING, 'step' => 'reading the record', 'attempts' => $computation->attempts + 1]);
+        if ($computation->attempts > Computation::TRIES) {
+            $this->giveUp($computation, self::STOPPED);
+
+            return;
+        }
+        try {
+            if ($computation->recordImport !== null) {
+                $import->execute($computation->recordImport);
+            }
+            /** @var Zone $zone */
+            $zone = $computation->zone()->firstOrFail();
+            $computation->setRelation('zone', $zone)->update(['inputs' => $zone->inputs]);
+            $record = ZoneRecord::of($zone) ?? throw new RecordTooShort('The zone has no record yet. Bring a station file first.');
+            $compute->execute($computation, $record);
+        } catch (FormatError|RecordTooShort $error) {
+            // Trying again would end the same way: what is wrong is the record, and that can be said.
+            $this->giveUp($computation, $error->getMessage());
+        } catch (Throwable $error) {
+            report($error);
+            if ($computation->attempts >= Computation::TRIES) {
+                $this->giveUp($computation, self::STOPPED);
+            }
+        }
+    }
+
+    private function giveUp(Computation $computation, string $why): void
+    {
+        $computation->update(['state' => Computation::FAILED, 'step' => 'stopped', 'error' => $why, 'finished_at' => now()]);
+        $import = $computation->recordImport;
+        if ($import !== null && $import->state === RecordImport::QUEUED) {
+            $import->update(['state' => RecordImport::FAILED]);
+        }
+    }
+}

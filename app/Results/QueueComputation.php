@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Results;
+
+use App\People\User;
+use App\Sites\Site;
+use App\Stations\RecordImport;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Sets a zone's computing going in the background, at open ground or another site, after the import of a file where there is
+ * one. What waits already is not queued again.
+ */
+final class QueueComputation
+{
+    public function execute(Zone $zone, ?User $user, ?RecordImport $import = null, ?Site $site = null): Computation
+    {
+        return DB::transaction(function () use ($zone, $user, $import, $site): Computation {
+            Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $waiting = $import !== null ? null : Computation::query()->where('zone_id', $zone->id)->where('site_id', $site?->id)
+                ->whereNull('record_import_id')->where('state', Computation::QUEUED)->first();
+            if ($waiting !== null) {
+                return $waiting;
+            }
+            $computation = Computation::query()->create([
+                'zone_id' => $zone->id,
+                'site_id' => $site?->id,
+                'user_id' => $user?->id,
+                'record_import_id' => $import?->id,
+                'state' => Computation::QUEUED,
+                'step' => 'waiting for its turn',
+            ]);
+            // Sites are looked at by one person; what calendars are made of goes first.
+            ComputeZoneJob::dispatch($zone->id)->onQueue($site === null ? 'default' : 'sites')->afterCommit();
+
+            return $computation->refresh();
+        });
+    }
+
+    /** The same, after something was changed that the zone's results are computed from: from now on they are out of date. */
+    public function changed(Zone $zone, ?User $user): Computation
+    {
+        return DB::transaction(function () use ($zone, $user): Computation {
+            Zone::query()->whereKey($zone->id)->increment('inputs');
+
+            return $this->execute($zone->refresh(), $user);
+        });
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sites;
+
+use Anthesis\Exchange\FormatError;
+use Anthesis\Exchange\ProbeCsv;
+use Anthesis\Record\Latitude;
+use Anthesis\Soil\ProbeCalibration;
+use App\Operations\Today;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
+
+/** The soil model of a site held against readings. Nothing is kept: what it comes to can be saved as a site. */
+class CalibrationController
+{
+    public function store(CalibrationRequest $request, Zone $zone): CalibrationResource
+    {
+        $record = ZoneRecord::of($zone) ?? throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
+        $stream = fopen($request->readings()->getRealPath(), 'r') ?: throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
+        try {
+            $log = ProbeCsv::read($stream, Today::day(), $request->unit());
+            $depth = $request->depth() ?? $log->depths()[0]['depth'];
+            $calibration = ProbeCalibration::of($record->filled->record, Latitude::of($zone->latitude), $request->site()->toCore(), $log->atDepth($depth));
+        } catch (FormatError|InvalidArgumentException $error) {
+            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+        } finally {
+            fclose($stream);
+        }
+
+        return new CalibrationResource(['site' => $request->site(), 'depth' => $depth, 'log' => $log, 'calibration' => $calibration]);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sites;
+
+use App\People\User;
+use App\Results\QueueComputation;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Saves or takes out a site, and computes anew the zones that have it. */
+final class SaveSite
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /** @param  array<string, mixed>  $values */
+    public function add(array $values, User $user): Site
+    {
+        return DB::transaction(function () use ($values, $user): Site {
+            $site = Site::query()->create($values);
+            $this->compute($site, $user);
+
+            return $site->refresh();
+        });
+    }
+
+    /** @param  array<string, mixed>  $values */
+    public function edit(Site $site, array $values, int $version, User $user): Site
+    {
+        $site->editedAt($version, $user, function () use ($site, $values, $user): void {
+            $site->update($values);
+            $this->compute($site, $user);
+        });
+
+        return $site->refresh();
+    }
+
+    public function takeOut(Site $site, User $user): void
+    {
+        DB::transaction(function () use ($site, $user): void {
+            $site->delete();
+            $this->compute($site, $user);
+        });
+    }
+
+    private function compute(Site $site, User $user): void
+    {
+        $zones = $site->zone === null ? Zone::query()->whereHas('currentComputation')->orderBy('id')->get() : [$site->zone];
+        foreach ($zones as $zone) {
+            $this->queue->changed($zone, $user);
+        }
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sites;
+
+use App\People\Role;
+use App\People\User;
+
+/** Sites are the educator's: every sum of a zone leans on them. */
+class SitePolicy
+{
+    public function update(User $user, Site $site): bool
+    {
+        return $user->role === Role::Educator;
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sites;
+
+use App\Zones\Zone;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Unique;
+
+class SiteRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return $this->user()?->can('update', $this->site()) === true;
+    }
+
+    /** @return array<string, list<string|Unique>> */
+    public function rules(): array
+    {
+        $zoneId = $this->zoneId();
+        $unique = Rule::unique('sites', 'name')->where(static fn ($query) => $zoneId === null ? $query->whereNull('zone_id') : $query->where('zone_id', $zoneId));
+
+        return [
+            'name' => ['required', 'string', 'max:60', $unique->ignore($this->site()->id)],
+            'zone' => ['nullable', 'string', 'exists:zones,slug'],
+            'air' => ['required', 'numeric', 'between:-15,15'],
+            'sun' => ['required', 'numeric', 'between:-5,15'],
+            'rate' => ['required', 'numeric', 'between:0.1,3'],
+            'protection' => ['required', 'numeric', 'between:-15,15'],
+            'offset' => ['required', 'numeric', 'between:-15,15'],
+            'note' => ['present', 'nullable', 'string', 'max:500'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'A site needs a name.',
+            'name.unique' => 'There is a site of that name already.',
+            '*.between' => 'This lies between :min and :max.',
+            '*.numeric' => 'Give a number.',
+            '*.required' => 'Give a number.',
+        ];
+    }
+
+    /** @return array<string, mixed> a preset keeps its name; a site keeps its zone */
+    public function values(): array
+    {
+        $site = $this->site();
+        $values = $this->validated();
+        unset($values['zone']);
+        $values['note'] ??= '';
+        if ($site->preset) {
+            unset($values['name']);
+        }
+
+        return $site->exists ? $values : $values + ['zone_id' => $this->zoneId()];
+    }
+
+    private function site(): Site
+    {
+        $site = $this->route('site');
+
+        return $site instanceof Site ? $site : new Site;
+    }
+
+    private function zoneId(): ?int
+    {
+        return $this->site()->exists ? $this->site()->zone_id : Zone::query()->where('slug', (string) $this->input('zone'))->value('id');
+    }
+}

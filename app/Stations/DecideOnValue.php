@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use App\People\StaleEdit;
+use App\People\User;
+use App\Results\Computation;
+use App\Results\QueueComputation;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Writes down what a person decided on one value, in place of what was decided before, and computes the zone anew. */
+final class DecideOnValue
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /**
+     * @param  array{date: string, element: string, accepted: bool, note: string}  $decision
+     * @param  int|null  $replaces  the decision that held when this one was made; null: none
+     *
+     * @throws StaleEdit when another was made meanwhile
+     */
+    public function execute(Station $station, array $decision, ?int $replaces, User $user): Computation
+    {
+        return DB::transaction(function () use ($station, $decision, $replaces, $user): Computation {
+            Zone::query()->whereKey($station->zone_id)->lockForUpdate()->first();
+            $held = $station->decisions()->with('user')->whereDate('day', $decision['date'])->where('element', $decision['element'])->first();
+            if ($held?->id !== $replaces) {
+                throw new StaleEdit($held === null ? [] : [['field' => 'decision', 'was' => null, 'is' => ($held->accepted ? 'use the value: ' : 'leave it out: ').$held->note,
+                    'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
+            }
+            $station->decisions()->whereDate('day', $decision['date'])->where('element', $decision['element'])->update(['undone_at' => now()]);
+            StationDecision::query()->create([
+                'station_id' => $station->id,
+                'user_id' => $user->id,
+                'day' => $decision['date'],
+                'element' => $decision['element'],
+                'accepted' => $decision['accepted'],
+                'note' => $decision['note'],
+            ]);
+
+            return $this->queue->changed($station->zone, $user);
+        });
+    }
+
+    /** The mark of quality control stands again. */
+    public function undo(StationDecision $decision, User $user): Computation
+    {
+        return DB::transaction(function () use ($decision, $user): Computation {
+            Zone::query()->whereKey($decision->station->zone_id)->lockForUpdate()->first();
+            StationDecision::query()->whereKey($decision->id)->whereNull('undone_at')->update(['undone_at' => now()]);
+
+            return $this->queue->changed($decision->station->zone, $user);
+        });
+    }
+}

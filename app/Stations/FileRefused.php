@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Exchange\FormatError;
+use Illuminate\Http\JsonResponse;
+use RuntimeException;
+
+/** A station file that cannot be taken as it is; its columns, where they are known, are there to choose from. */
+final class FileRefused extends RuntimeException
+{
+    public function __construct(private readonly FormatError $why)
+    {
+        parent::__construct($why->getMessage());
+    }
+
+    public function render(): JsonResponse
+    {
+        return response()->json(['message' => $this->getMessage(), 'errors' => ['file' => [$this->getMessage()]], 'columns' => $this->why->headings], 422);
+    }
+}

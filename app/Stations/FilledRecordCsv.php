@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Exchange\CsvText;
+
+/** Prints a zone's filled series as CSV: a row a day, each value with the station it came from. */
+final class FilledRecordCsv
+{
+    public static function write(ZoneRecord $record): void
+    {
+        $out = fopen('php://output', 'w');
+        if ($out === false) {
+            return;
+        }
+        $names = array_map(static fn (Station $s): string => $s->name, $record->stations);
+        $filled = $record->filled;
+        CsvText::write($out, [['date', 'tmin_c', 'tmax_c', 'tmin_from', 'tmax_from']], "\n");
+        foreach ($filled->record->minimum as $i => $minimum) {
+            $from = [$filled->minimumFrom[$i], $filled->maximumFrom[$i]];
+            CsvText::write($out, [[$filled->record->first->plus($i)->iso(), $minimum, $filled->record->maximum[$i],
+                $from[0] === null ? '' : $names[$from[0]], $from[1] === null ? '' : $names[$from[1]]]], "\n");
+        }
+        fclose($out);
+    }
+}

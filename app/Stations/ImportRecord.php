@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Exchange\FormatError;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/** Turns a kept station file into the station's record. All of it or nothing; doing it again changes nothing. */
+final class ImportRecord
+{
+    /** @throws FormatError */
+    public function execute(RecordImport $import): StationRecord
+    {
+        if ($import->state === RecordImport::IMPORTED && $import->record !== null) {
+            return $import->record;
+        }
+        if (! Storage::disk('originals')->exists($import->checksum)) {
+            throw FormatError::inFile("The file “{$import->file}” is no longer among the originals. Bring it again.");
+        }
+
+        return DB::transaction(static function () use ($import): StationRecord {
+            // The zone first, as everywhere. The record this file updates is read when no other import can put another in its place.
+            Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
+            $station = Station::query()->whereKey($import->station_id)->lockForUpdate()->firstOrFail();
+            $file = StationFile::read(Storage::disk('originals')->path($import->checksum), $import->choices, $station->record);
+            $record = StationRecord::query()->create([
+                'station_id' => $import->station_id,
+                'record_import_id' => $import->id,
+            ] + StationRecord::columnsOf($file->asRead, $file->report) + ['step' => $file->step]);
+            $import->update([
+                'state' => RecordImport::IMPORTED,
+                'rows' => $file->reading->rows,
+                'refused_count' => $file->reading->refusedCount,
+                'marks_count' => count($file->report->marks),
+                'update_counts' => $file->update?->counts(),
+            ]);
+            $station->update(['record_id' => $record->id]);
+            $import->setRelation('station', $station);
+            Zone::query()->whereKey($station->zone_id)->increment('inputs');
+
+            return $record;
+        });
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use App\People\User;
+use App\Results\Computation;
+use App\Results\QueueComputation;
+use App\Zones\Zone;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * Keeps a station file as it was brought and sets its import and the zone's computing going.
+ *
+ * @phpstan-import-type Choices from StationFile
+ */
+final class KeepStationFile
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /**
+     * @param  Station|null  $station  whose file it is; null: of a new station, the primary one or the next to fill in
+     * @param  Choices  $choices  what a person overruled
+     * @param  array{name?: string|null, height_m?: int|null}  $new  what is said of a new station
+     * @param  string|null  $sentAs  a key of the sender's: the same file sent again under it is kept once
+     */
+    public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, User $user, array $new = [], ?string $sentAs = null): Computation
+    {
+        $checksum = (string) hash_file('sha256', $file->getRealPath());
+        if (! Storage::disk('originals')->exists($checksum)) {
+            Storage::disk('originals')->putFileAs('', $file, $checksum);
+        }
+
+        return DB::transaction(function () use ($zone, $station, $file, $choices, $user, $checksum, $new, $sentAs): Computation {
+            Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $before = $sentAs === null ? null : Computation::query()->where('zone_id', $zone->id)->whereRelation('recordImport', 'sent_as', $sentAs)->first();
+            if ($before !== null) {
+                return $before;
+            }
+            $station ??= $this->addStation($zone, $new);
+            $import = RecordImport::query()->create([
+                'station_id' => $station->id,
+                'user_id' => $user->id,
+                'file' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
+                'bytes' => $file->getSize(),
+                'checksum' => $checksum,
+                'choices' => $choices,
+                'state' => RecordImport::QUEUED,
+                'sent_as' => $sentAs,
+            ]);
+
+            return $this->queue->execute($zone, $user, $import);
+        });
+    }
+
+    /** @param  array{name?: string|null, height_m?: int|null}  $new */
+    private function addStation(Zone $zone, array $new): Station
+    {
+        $rank = (int) Station::query()->where('zone_id', $zone->id)->max('rank') + 1;
+
+        return Station::query()->create([
+            'zone_id' => $zone->id,
+            'rank' => $rank,
+            'name' => $new['name'] ?? ($rank === 1 ? "{$zone->name} station" : "{$zone->name} station {$rank}"),
+            'height_m' => $new['height_m'] ?? null,
+        ]);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Element;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/**
+ * Each doubted value with the days around it and what was decided, in order of day; refused values that no rule doubts too.
+ *
+ * @property Station $resource
+ */
+class QualityResource extends JsonResource
+{
+    /** Days shown before and after. */
+    private const AROUND = 2;
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $record = $this->resource->record;
+        if ($record === null) {
+            return ['values' => []];
+        }
+        $decisions = $this->resource->decisions()->with('user')->get()->keyBy(static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}");
+        $rules = [];
+        foreach ($record->marks() as $mark) {
+            $rules["{$mark->day->iso()} {$mark->element->value}"][] = ['rule' => $mark->rule->value, 'in_words' => $mark->rule->inWords()];
+        }
+        foreach ($decisions->keys() as $key) {
+            $rules[$key] ??= [];
+        }
+        ksort($rules);
+        $asRead = $record->asRead();
+        $values = [];
+        foreach ($rules as $key => $doubts) {
+            [$date, $element] = explode(' ', (string) $key);
+            $values[] = [
+                'date' => $date,
+                'element' => $element,
+                'doubts' => $doubts,
+                'around' => $this->around($asRead, $date),
+                'decision' => $this->decision($decisions->get($key)),
+            ];
+        }
+
+        return ['values' => $values];
+    }
+
+    /** @return list<array{date: string, minimum: float|null, maximum: float|null}> */
+    private function around(DailyRecord $record, string $date): array
+    {
+        $at = Day::fromIso($date)->number - $record->first->number;
+        $days = [];
+        for ($i = max(0, $at - self::AROUND); $i <= min($record->days() - 1, $at + self::AROUND); $i++) {
+            $days[] = ['date' => $record->first->plus($i)->iso(), Element::Minimum->value => $record->minimum[$i], Element::Maximum->value => $record->maximum[$i]];
+        }
+
+        return $days;
+    }
+
+    /** @return array{id: int, accepted: bool, note: string, by: string, at: string}|null */
+    private function decision(?StationDecision $decision): ?array
+    {
+        return $decision === null ? null : [
+            'id' => $decision->id,
+            'accepted' => $decision->accepted,
+            'note' => $decision->note,
+            'by' => $decision->user->name ?? 'someone no longer here',
+            'at' => $decision->created_at->toIso8601String(),
+        ];
+    }
+}

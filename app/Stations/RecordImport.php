@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use App\People\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+
+/**
+ * A station file someone brought.
+ *
+ * @phpstan-import-type Choices from StationFile
+ *
+ * @property int $id
+ * @property int $station_id
+ * @property string $file the name it was brought under
+ * @property int $bytes
+ * @property string $checksum SHA-256 of the file; also its name on the disk of originals
+ * @property Choices $choices what a person overruled
+ * @property string $state
+ * @property int $rows
+ * @property int $refused_count
+ * @property int $marks_count
+ * @property array{new: int, changed: int, unchanged: int, kept: int}|null $update_counts values, against the record before; null: it was the first, or replaced it
+ * @property Carbon $created_at
+ * @property-read Station $station
+ * @property-read User|null $user
+ * @property-read StationRecord|null $record
+ */
+class RecordImport extends Model
+{
+    public const QUEUED = 'queued';
+
+    public const IMPORTED = 'imported';
+
+    public const FAILED = 'failed';
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['choices' => 'array', 'update_counts' => 'array'];
+
+    /** @return BelongsTo<Station, $this> */
+    public function station(): BelongsTo
+    {
+        return $this->belongsTo(Station::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasOne<StationRecord, $this> */
+    public function record(): HasOne
+    {
+        return $this->hasOne(StationRecord::class);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Exchange\FormatError;
+use Anthesis\Record\Latitude;
+use App\Zones\Zone;
+
+class RecordPreviewController
+{
+    public function store(StationFileRequest $request, Zone $zone): RecordPreviewResource
+    {
+        try {
+            $file = StationFile::preview($request->stationFile()->getRealPath(), $request->choices(), $request->toStation()?->record);
+        } catch (FormatError $error) {
+            throw new FileRefused($error);
+        }
+
+        return new RecordPreviewResource($file, $request->stationFile(), Latitude::of($zone->latitude));
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Climate\FreezeStatistics;
+use Anthesis\Climate\FreezeThreshold;
+use Anthesis\Exchange\RefusedRow;
+use Anthesis\Exchange\StationExtent;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Gap;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\Mark;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Http\UploadedFile;
+
+/** @property StationFile $resource */
+class RecordPreviewResource extends JsonResource
+{
+    private const DELIMITERS = [',' => 'comma', ';' => 'semicolon', "\t" => 'tab', '|' => 'bar'];
+
+    private const MOST = 100;
+
+    public function __construct(StationFile $file, private readonly UploadedFile $upload, private readonly Latitude $latitude)
+    {
+        parent::__construct($file);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $reading = $this->resource->reading;
+        $record = $reading->asRead;
+        $marks = $this->resource->report->marks;
+
+        return [
+            'file' => [
+                'name' => mb_scrub($this->upload->getClientOriginalName()),
+                'bytes' => $this->upload->getSize(),
+                'checksum' => hash_file('sha256', $this->upload->getRealPath()),
+            ],
+            'format' => $reading->format->value,
+            'format_in_words' => $reading->format->inWords(),
+            'station' => $reading->station,
+            'stations' => array_map(static fn (StationExtent $s): array => ['station' => $s->station, 'first' => $s->first, 'last' => $s->last, 'rows' => $s->rows], $this->resource->stations),
+            'contradicted' => $reading->contradicted,
+            'doubtful' => $this->resource->isDoubtful(),
+            'cold_seasons' => FreezeStatistics::of($this->resource->report->usable, $this->latitude, FreezeThreshold::LightFreeze->celsius())->count(),
+            'columns' => $reading->columns,
+            'choices' => $reading->choices,
+            'date_order' => $reading->dateOrder->value,
+            'unit' => $reading->unit->value,
+            'unit_stated' => $reading->unitStated,
+            'delimiter' => $reading->delimiter === null ? null : self::DELIMITERS[$reading->delimiter],
+            'rows' => $reading->rows,
+            'first' => $record->first->iso(),
+            'last' => $record->last()->iso(),
+            'years' => $this->years($record),
+            'gaps' => $this->gaps($record),
+            'update' => $this->resource->update?->counts(),
+            'refused' => array_map(static fn (RefusedRow $r): array => ['line' => $r->line, 'column' => $r->column, 'reason' => $r->reason], $reading->refused),
+            'refused_count' => $reading->refusedCount,
+            'marks' => array_map(static fn (Mark $m): array => ['date' => $m->day->iso(), 'element' => $m->element->value,
+                'rule' => $m->rule->value, 'in_words' => $m->rule->inWords()], array_slice($marks, 0, self::MOST)),
+            'marks_count' => count($marks),
+            'sample' => array_map(static fn (int $i): array => ['date' => $record->first->plus($i)->iso(),
+                'minimum' => $record->minimum[$i], 'maximum' => $record->maximum[$i]], range(0, min(4, $record->days() - 1))),
+        ];
+    }
+
+    /** @return list<array{year: int, days: int, complete: bool}> */
+    private function years(DailyRecord $record): array
+    {
+        $days = [];
+        foreach ($record->minimum as $i => $minimum) {
+            $year = $record->first->plus($i)->year();
+            $days[$year] = ($days[$year] ?? 0) + ($minimum !== null && $record->maximum[$i] !== null ? 1 : 0);
+        }
+        $years = [];
+        foreach ($days as $year => $count) {
+            $years[] = ['year' => $year, 'days' => $count, 'complete' => $count === (Day::isLeap($year) ? 366 : 365)];
+        }
+
+        return $years;
+    }
+
+    /** @return list<array{first: string, days: int}> */
+    private function gaps(DailyRecord $record): array
+    {
+        $gaps = array_filter($record->gaps(), static fn (Gap $g): bool => $g->days > 1);
+        usort($gaps, static fn (Gap $a, Gap $b): int => $b->days <=> $a->days);
+
+        return array_map(static fn (Gap $g): array => ['first' => $g->first->iso(), 'days' => $g->days], array_slice($gaps, 0, 10));
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use App\People\User;
+use App\Results\Computation;
+use App\Results\QueueComputation;
+use App\Zones\Zone;
+
+/** Puts a zone's stations in order, with their heights, and computes it anew. A station not named is set aside, not lost. */
+final class SaveStations
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /** @param  list<array{id: int, name: string, height_m: int|null, lapse: float, matched: bool}>  $stations the primary one first */
+    public function execute(Zone $zone, array $stations, int $version, User $user): Computation
+    {
+        return $zone->editedAt($version, $user, function () use ($zone, $stations, $user): Computation {
+            // Ranks are unique in a zone, so all are freed before they are dealt out.
+            Station::query()->where('zone_id', $zone->id)->update(['rank' => null]);
+            foreach ($stations as $i => $values) {
+                Station::query()->where('zone_id', $zone->id)->findOrFail($values['id'])->update(['rank' => $i + 1] + $values);
+            }
+
+            return $this->queue->changed($zone, $user);
+        });
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Record\StationSeries;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use LogicException;
+
+/**
+ * @property int $id
+ * @property int $zone_id
+ * @property string $name
+ * @property int|null $rank 1 is the primary one, then the fall-backs in order; null: set aside
+ * @property int|null $height_m null: as the zone
+ * @property float $lapse °C/m
+ * @property bool $matched
+ * @property int|null $record_id
+ * @property-read StationRecord|null $record
+ * @property-read Zone $zone
+ */
+class Station extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['rank' => 'integer', 'height_m' => 'integer', 'lapse' => 'float', 'matched' => 'boolean'];
+
+    /** @return BelongsTo<StationRecord, $this> the record in use */
+    public function record(): BelongsTo
+    {
+        return $this->belongsTo(StationRecord::class);
+    }
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** @return HasMany<StationDecision, $this> those that hold */
+    public function decisions(): HasMany
+    {
+        $decisions = $this->hasMany(StationDecision::class);
+        $decisions->whereNull('undone_at');
+
+        return $decisions;
+    }
+
+    /** @return Builder<self> the stations a zone uses, the primary one first, with their records */
+    public static function usedBy(Zone $zone): Builder
+    {
+        $stations = self::query()->with('record')->where('zone_id', $zone->id);
+        $stations->whereNotNull('rank')->orderBy('rank');
+
+        return $stations;
+    }
+
+    /** Its usable series, and how it is brought to the zone. */
+    public function toCore(Zone $zone): StationSeries
+    {
+        $usable = $this->record?->setRelation('station', $this)->usable() ?? throw new LogicException("The station {$this->name} has no record.");
+
+        return new StationSeries($usable, $this->height_m === null ? 0.0 : (float) ($this->height_m - $zone->height_m), $this->lapse, $this->matched);
+    }
+
+    /** @return HasMany<RecordImport, $this> */
+    public function imports(): HasMany
+    {
+        return $this->hasMany(RecordImport::class);
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Exchange\DailyRecordReading;
+use Anthesis\Exchange\DateOrder;
+use Anthesis\Exchange\FormatError;
+use Anthesis\Exchange\ReadingChoices;
+use Anthesis\Exchange\StationExtent;
+use Anthesis\Exchange\StationFileReader;
+use Anthesis\Exchange\TemperatureUnit;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\QualityControl;
+use Anthesis\Record\QualityReport;
+use Anthesis\Record\RecordUpdate;
+use App\Operations\Today;
+use Closure;
+
+/**
+ * A station file read and checked, and not yet kept.
+ *
+ * @phpstan-type Choices array{unit?: string, date_order?: string, station?: string, replace?: bool, places?: int, columns?: array{date: int, minimum: int, maximum: int}}
+ */
+final readonly class StationFile
+{
+    /** Fewer changed values than this are corrections, whatever share they are. */
+    private const FEW = 30;
+
+    /**
+     * @param  RecordUpdate|null  $update  how it changes the record in use; null: there is none, or the file replaces it
+     * @param  float  $step  °C between two neighbouring values as finely as the record, so updated, is written
+     * @param  list<StationExtent>  $stations  all of the file, where it names them
+     */
+    private function __construct(
+        public DailyRecordReading $reading,
+        public ?RecordUpdate $update,
+        public DailyRecord $asRead,
+        public QualityReport $report,
+        public float $step,
+        public array $stations = [],
+    ) {
+    }
+
+    /**
+     * The one station of the file, or the chosen one of several.
+     *
+     * @param  Choices  $choices  what a person overrules
+     * @param  StationRecord|null  $before  the record in use, which the file updates unless it is to replace it
+     *
+     * @throws FormatError when the file as a whole cannot be taken
+     */
+    public static function read(string $path, array $choices = [], ?StationRecord $before = null): self
+    {
+        return self::opened($path, static fn ($stream): self => self::of((new StationFileReader)->read($stream, self::choices($choices)), $choices, $before));
+    }
+
+    /**
+     * The same, but the first station of several stands for the others until one is chosen; all are listed.
+     *
+     * @param  Choices  $choices
+     *
+     * @throws FormatError
+     */
+    public static function preview(string $path, array $choices = [], ?StationRecord $before = null): self
+    {
+        return self::opened($path, static function ($stream) use ($choices, $before): self {
+            $survey = (new StationFileReader)->survey($stream, self::choices($choices));
+            $reading = $survey->reading ?? throw FormatError::inFile(isset($choices['station']) ? "The station {$choices['station']} is not in this file."
+                : 'There is no daily minimum or maximum in this file.');
+
+            return self::of($reading, $choices, $before, $survey->stations);
+        });
+    }
+
+    /**
+     * Whether it is more likely a file of another place, or of two places, than one of this station: most of its days have two
+     * different values, or most of what it shares with the record in use is different there.
+     */
+    public function isDoubtful(): bool
+    {
+        $update = $this->update;
+
+        return $this->reading->contradictsItself() || ($update !== null && $update->changed >= self::FEW && $update->changed > $update->unchanged);
+    }
+
+    /**
+     * @param  Choices  $choices
+     * @param  list<StationExtent>  $stations
+     */
+    private static function of(DailyRecordReading $reading, array $choices, ?StationRecord $before, array $stations = []): self
+    {
+        $update = $before === null || ($choices['replace'] ?? false) ? null
+            : RecordUpdate::of($before->asRead(), $before->marksOfReaders(), $reading->asRead, $reading->marks, $before->step, $reading->step);
+        $asRead = $update->updated ?? $reading->asRead;
+        // The finer values stand, so a record stays as fine as it was.
+        $step = $update === null ? $reading->step : min($reading->step, $before->step ?? $reading->step);
+
+        return new self($reading, $update, $asRead, (new QualityControl)->check($asRead, $update->marks ?? $reading->marks, Today::day()), $step, $stations);
+    }
+
+    /** @param  Choices  $choices */
+    private static function choices(array $choices): ReadingChoices
+    {
+        return new ReadingChoices(
+            today: Today::day(),
+            unit: isset($choices['unit']) ? TemperatureUnit::from($choices['unit']) : null,
+            columns: $choices['columns'] ?? null,
+            dateOrder: isset($choices['date_order']) ? DateOrder::from($choices['date_order']) : null,
+            station: $choices['station'] ?? null,
+            places: $choices['places'] ?? null,
+        );
+    }
+
+    /** @param  Closure(resource): self  $read */
+    private static function opened(string $path, Closure $read): self
+    {
+        $stream = fopen($path, 'r') ?: throw FormatError::inFile('The file cannot be opened. Bring it again.');
+        try {
+            return $read($stream);
+        } finally {
+            fclose($stream);
+        }
+    }
+}

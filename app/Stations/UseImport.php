@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use App\People\User;
+use App\Results\Computation;
+use App\Results\QueueComputation;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Rolls a station back, or forward, to the record an import made, and computes its zone anew. */
+final class UseImport
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    public function execute(RecordImport $import, StationRecord $record, User $user): Computation
+    {
+        return DB::transaction(function () use ($import, $record, $user): Computation {
+            Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
+            $import->station->update(['record_id' => $record->id]);
+
+            return $this->queue->changed($import->station->zone, $user);
+        });
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Calendar\EditionDocument;
+use Anthesis\Climate\RecordYears;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\FilledRecord;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\StationSeries;
+use App\Zones\Zone;
+
+/**
+ * The one series of a zone: its stations in order, each filling in for those before it, over the years it leans on.
+ *
+ * @phpstan-import-type RecordNote from EditionDocument
+ */
+final readonly class ZoneRecord
+{
+    /** @param  list<Station>  $stations those that have a record, in order */
+    private function __construct(
+        public array $stations,
+        public FilledRecord $filled,
+        public DailyRecord $used,
+    ) {
+    }
+
+    /** @return self|null null without a station that has a record */
+    public static function of(Zone $zone): ?self
+    {
+        $stations = array_values(Station::usedBy($zone)->get()->filter(static fn (Station $s): bool => $s->record !== null)->all());
+        if ($stations === []) {
+            return null;
+        }
+        $filled = FilledRecord::of(array_map(static fn (Station $s): StationSeries => $s->toCore($zone), $stations));
+        $used = $zone->years === null ? $filled->record : RecordYears::latest($filled->record, Latitude::of($zone->latitude), $zone->years);
+
+        return new self($stations, $filled, $used);
+    }
+
+    /** @return RecordNote */
+    public function note(): array
+    {
+        return [
+            'station' => implode(', filled in from ', array_map(static fn (Station $s): string => $s->name, $this->stations)),
+            'first' => $this->used->first->iso(),
+            'last' => $this->used->last()->iso(),
+            'checksum' => $this->used->checksum(),
+        ];
+    }
+}

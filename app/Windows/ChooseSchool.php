@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Windows;
+
+use App\People\StaleEdit;
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Has a zone's calendar follow a school for one crop, or dates of the educator's own; what held before is kept as undone. */
+final class ChooseSchool
+{
+    /**
+     * @param  array<string, list<array{first: string, last: string}>>|null  $windows  by route; only with own dates
+     * @param  int|null  $replaces  the choice that held when this one was made; null: none
+     *
+     * @throws StaleEdit when another was made meanwhile
+     */
+    public function execute(Zone $zone, string $crop, string $school, ?array $windows, string $reason, ?int $replaces, User $user): CropChoice
+    {
+        return DB::transaction(static function () use ($zone, $crop, $school, $windows, $reason, $replaces, $user): CropChoice {
+            Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $held = CropChoice::holdingIn($zone)->where('crop', $crop)->first();
+            if ($held?->id !== $replaces) {
+                throw new StaleEdit($held === null ? [] : [['field' => 'school', 'was' => null, 'is' => "{$held->school}: {$held->reason}",
+                    'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
+            }
+            CropChoice::holdingIn($zone)->where('crop', $crop)->update(['undone_at' => now()]);
+
+            return CropChoice::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'crop' => $crop, 'school' => $school, 'windows' => $windows, 'reason' => $reason]);
+        });
+    }
+}

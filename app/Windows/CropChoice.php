@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Windows;
+
+use Anthesis\Record\Day;
+use Anthesis\Record\SowDay;
+use Anthesis\Window\School\OwnDates;
+use Anthesis\Window\SowingWindow;
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * The school a zone's calendar follows for one crop, or dates of the educator's own, with the reason.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property string $crop slug
+ * @property string $school
+ * @property array<string, list<array{first: string, last: string}>>|null $windows by route, MM-DD
+ * @property string $reason
+ * @property Carbon|null $undone_at
+ * @property Carbon $created_at
+ * @property-read User|null $user
+ */
+class CropChoice extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['windows' => 'array', 'undone_at' => 'datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return Builder<self> those that hold in a zone */
+    public static function holdingIn(Zone $zone): Builder
+    {
+        $choices = self::query()->with('user')->where('zone_id', $zone->id);
+        $choices->whereNull('undone_at');
+
+        return $choices;
+    }
+
+    public function ownDates(): OwnDates
+    {
+        $windows = array_map(static fn (array $spans): array => array_map(
+            static fn (array $span): SowingWindow => new SowingWindow(SowDay::fromIso($span['first']), SowDay::fromIso($span['last'])), $spans), $this->windows ?? []);
+
+        return new OwnDates($windows, $this->reason, $this->user->name ?? 'someone no longer here', Day::fromIso($this->created_at->format('Y-m-d')));
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Windows;
+
+use Anthesis\Window\School\OwnDates;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** Which school a zone's calendar follows for a crop, or the educator's own dates; each with its reason, each undoable. */
+class CropChoiceController
+{
+    public function store(CropChoiceRequest $request, Zone $zone, string $crop, ChooseSchool $choose): JsonResponse
+    {
+        $this->dossier($zone, $crop);
+        $choose->execute($zone, $crop, $request->school(), $request->school() === OwnDates::KEY ? $request->windows() : null, $request->reason(), $request->replaces(), $request->user());
+
+        return (new DossierResource($this->dossier($zone, $crop), $crop))->response()->setStatusCode(201);
+    }
+
+    public function destroy(Request $request, Zone $zone, CropChoice $choice): DossierResource
+    {
+        Gate::authorize('update', $zone);
+        abort_unless($choice->zone_id === $zone->id, 404, 'There is no such choice in this zone.');
+        CropChoice::query()->whereKey($choice->id)->whereNull('undone_at')->update(['undone_at' => now()]);
+
+        return new DossierResource($this->dossier($zone, $choice->crop), $choice->crop);
+    }
+
+    private function dossier(Zone $zone, string $crop): ZoneWindows
+    {
+        $windows = ZoneWindows::of($zone, null, null, $crop);
+        abort_unless(isset($windows->dossiers[$crop]), 404, "There is no crop “{$crop}” in this zone’s windows.");
+
+        return $windows;
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Windows;
+
+use Anthesis\Calendar\CropSheet;
+use Anthesis\Calendar\WindowDifference;
+use Anthesis\Crop\Crop;
+use Anthesis\Record\Latitude;
+use Anthesis\Soil\Site;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\RouteWindows;
+use Anthesis\Window\School\FromReplay;
+use App\Crops\Crop as CropModel;
+use App\Crops\Variety;
+use App\Results\Result;
+use App\Results\Results;
+use App\Results\ZoneReplay;
+use App\Sites\Site as SiteModel;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+
+/**
+ * The windows of one crop at every site, and of its varieties in open ground, with what each gains against the crop there.
+ *
+ * @phpstan-import-type Span from CropSheet
+ *
+ * @phpstan-type Compared array{name: string, route: string, act: string, windows: list<Span>, in_words: string}
+ */
+final class CropComparison
+{
+    /** @return array{sites: list<Compared>, varieties: list<Compared>} kept under a fingerprint of all they come from */
+    public static function of(Zone $zone, ZoneRecord $record, CropModel $model, ProofStandard $standard): array
+    {
+        $sites = SiteModel::forZone($zone);
+        $varieties = array_values($model->varieties()->get()->all());
+        $inputs = [$record->used->checksum(), $zone->latitude, $zone->light, $standard->value, $sites, $model->cells,
+            array_map(static fn (Variety $v): array => [$v->name, $v->cells], $varieties)];
+        $hash = Results::remember(Result::COMPARED, Result::hashOf(Result::COMPARED, $inputs),
+            static fn (): array => self::compute($zone, $record, $model, $varieties, $sites, $standard));
+        /** @var array{sites: list<Compared>, varieties: list<Compared>} $content */
+        $content = Result::query()->findOrFail($hash)->content();
+
+        return $content;
+    }
+
+    /**
+     * @param  list<Variety>  $varieties
+     * @param  non-empty-list<Site>  $sites
+     * @return array{sites: list<Compared>, varieties: list<Compared>}
+     */
+    private static function compute(Zone $zone, ZoneRecord $record, CropModel $model, array $varieties, array $sites, ProofStandard $standard): array
+    {
+        $latitude = Latitude::of($zone->latitude);
+        $crop = $model->toCore();
+        $windows = static fn (FromReplay $school, Crop $grown): array => array_combine(array_column($grown->routes, 'value'), $school->windows($grown, $standard));
+        $out = ['sites' => [], 'varieties' => []];
+        $base = [];
+        foreach ($sites as $i => $site) {
+            $school = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->midwinter(), $site->name);
+            $routes = $windows($school, $crop);
+            if ($i === 0) {
+                $base = array_map(static fn (RouteWindows $r): array => array_map(CropSheet::span(...), $r->windows), $routes);
+                foreach ($varieties as $variety) {
+                    $grown = $variety->toCore($model);
+                    array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($school, $grown), $base, 'the crop'));
+                }
+            }
+            array_push($out['sites'], ...self::rows($crop, $site->name, $routes, $i === 0 ? [] : $base, $sites[0]->name));
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  array<string, RouteWindows>  $routes
+     * @param  array<string, list<Span>>  $base  windows to hold them against; empty: these are the base themselves
+     * @param  string  $than  what the base is, in words
+     * @return list<Compared>
+     */
+    private static function rows(Crop $crop, string $name, array $routes, array $base, string $than): array
+    {
+        $rows = [];
+        foreach ($routes as $route => $windows) {
+            $sheet = CropSheet::routes($crop, [$windows])[0];
+            $rows[] = ['name' => $name, 'route' => $route, 'act' => $sheet['act'], 'windows' => $sheet['windows'],
+                'in_words' => isset($base[$route]) ? WindowDifference::inWords($sheet['windows'], $base[$route], $than) : ''];
+        }
+
+        return $rows;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Windows;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Record\Day;
+use Anthesis\Record\SowDay;
+use Anthesis\Soil\Site;
+use App\Results\ZoneReplay;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+
+/**
+ * Every run of a crop, laid out by year and sow day so that a moved cursor reads arrays and asks nobody.
+ *
+ * `outcomes` names the outcomes that occur; a year's `outcome` has for each sow day (i+1) the index of its own, or −1 where no
+ * run counts; `up`, `harvest`, `end` are days from sowing to emergence, first harvest and the end, −1 where there is none.
+ *
+ * @phpstan-type YearRuns array{year: int, outcome: list<int>, up: list<int>, harvest: list<int>, end: list<int>}
+ */
+final class CropRuns
+{
+    /** @return array{route: string, outcomes: list<array{outcome: string, in_words: string}>, years: list<YearRuns>} */
+    public static function of(Zone $zone, ZoneRecord $record, Site $site, Crop $crop, Route $route): array
+    {
+        $replay = ZoneReplay::of($zone, $record, $site);
+        $none = array_fill(0, SowDay::YEAR, -1);
+        $outcomes = $years = [];
+        foreach ($replay->runs($crop, $route)->all() as $run) {
+            [$year] = Day::civil($run->sown->number);
+            $years[$year] ??= ['outcome' => $none, 'up' => $none, 'harvest' => $none, 'end' => $none];
+            $at = $run->sown->sowDay()->number - 1;
+            $outcomes[$run->outcome->value] ??= ['index' => count($outcomes), 'in_words' => $run->outcome->inWords()];
+            $years[$year]['outcome'][$at] = $outcomes[$run->outcome->value]['index'];
+            $years[$year]['up'][$at] = $run->up === null ? -1 : $run->up->number - $run->sown->number;
+            $years[$year]['harvest'][$at] = $run->daysToHarvest ?? -1;
+            $years[$year]['end'][$at] = $run->ended->number - $run->sown->number;
+        }
+
+        return [
+            'route' => $route->value,
+            'outcomes' => array_map(static fn (string $outcome, array $o): array => ['outcome' => $outcome, 'in_words' => $o['in_words']], array_keys($outcomes), array_values($outcomes)),
+            'years' => array_map(static fn (int $year, array $runs): array => ['year' => $year, 'outcome' => array_values($runs['outcome']),
+                'up' => array_values($runs['up']), 'harvest' => array_values($runs['harvest']), 'end' => array_values($runs['end'])], array_keys($years), array_values($years)),
+        ];
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Windows;
+
+use Anthesis\Window\ProofStandard;
+use App\Crops\Crop;
+use App\Sites\Site;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
+
+class WindowsController
+{
+    private const NOT_YET = 'The zone has not been computed yet. Bring a station file first.';
+
+    private const NOT_THERE_YET = 'The windows have not been computed for this site yet.';
+
+    public function index(Request $request, Zone $zone): WindowsResource
+    {
+        [$site, $standard] = $this->asked($request, $zone);
+
+        return new WindowsResource(ZoneWindows::of($zone, $site, $standard) ?? abort(404, $site === null ? self::NOT_YET : self::NOT_THERE_YET));
+    }
+
+    public function show(Request $request, Zone $zone, string $crop): DossierResource
+    {
+        [$site, $standard] = $this->asked($request, $zone);
+        $windows = ZoneWindows::of($zone, $site, $standard, $crop) ?? abort(404, $site === null ? self::NOT_YET : self::NOT_THERE_YET);
+        abort_unless(isset($windows->dossiers[$crop]), 404, "There is no crop “{$crop}” in this zone’s windows.");
+
+        return new DossierResource($windows, $crop);
+    }
+
+    /** What every sowing of a crop came to, year by year. */
+    public function runs(Request $request, Zone $zone, Crop $crop): JsonResponse
+    {
+        [$site] = $this->asked($request, $zone);
+        $variety = $request->integer('variety');
+        $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
+        $grown = $variety === 0 ? $crop->toCore() : ($crop->varieties()->find($variety) ?? abort(404, 'There is no such variety.'))->toCore($crop);
+        $route = array_filter($grown->routes, static fn ($r): bool => $r->value === $request->query('route'));
+
+        return response()->json(['data' => CropRuns::of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0], $grown, array_values($route)[0] ?? $grown->routes[0])]);
+    }
+
+    /** The crop at every site, and its varieties, against the crop in open ground. */
+    public function compared(Request $request, Zone $zone, Crop $crop): JsonResponse
+    {
+        [, $standard] = $this->asked($request, $zone);
+        $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
+
+        return response()->json(['data' => CropComparison::of($zone, $record, $crop, $standard ?? ProofStandard::from($zone->standard))]);
+    }
+
+    /** @return array{Site|null, ProofStandard|null} */
+    private function asked(Request $request, Zone $zone): array
+    {
+        $asked = $request->validate(['site' => ['nullable', 'integer'], 'standard' => ['nullable', new Enum(ProofStandard::class)]]);
+        $site = isset($asked['site']) ? Site::seenIn($zone)->find((int) $asked['site']) : null;
+        if (isset($asked['site']) && $site === null) {
+            throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
+        }
+
+        // Open ground is what the zone itself is computed at.
+        return [$site?->toCore() == Site::forZone($zone)[0] ? null : $site, isset($asked['standard']) ? ProofStandard::from($asked['standard']) : null];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use Anthesis\Crop\LightSchool;
+use Anthesis\Window\ProofStandard;
+use App\People\User;
+use App\Results\Computation;
+use App\Results\QueueComputation;
+
+/** Chooses the standard of proof and the light school a zone's calendar follows, and computes it anew. */
+final class ChooseMethod
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    public function execute(Zone $zone, ProofStandard $standard, LightSchool $light, int $version, User $user): Computation
+    {
+        return $zone->editedAt($version, $user, function () use ($zone, $standard, $light, $user): Computation {
+            $zone->update(['standard' => $standard->value, 'light' => $light->value]);
+
+            return $this->queue->changed($zone, $user);
+        });
+    }
+}

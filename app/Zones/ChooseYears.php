@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use App\People\User;
+use App\Results\Computation;
+use App\Results\QueueComputation;
+
+/** Chooses how many of its latest years a zone leans on, and computes it anew. */
+final class ChooseYears
+{
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /** @param  int|null  $years null: all */
+    public function execute(Zone $zone, ?int $years, int $version, User $user): Computation
+    {
+        return $zone->editedAt($version, $user, function () use ($zone, $years, $user): Computation {
+            $zone->update(['years' => $years]);
+
+            return $this->queue->changed($zone, $user);
+        });
+    }
+}

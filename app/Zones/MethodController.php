@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use Anthesis\Crop\LightSchool;
+use Anthesis\Window\ProofStandard;
+use App\People\VersionedRequest;
+use App\Results\ComputationResource;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rules\Enum;
+
+/** The standard of proof and the light school a zone's calendar follows. */
+class MethodController
+{
+    public function update(Request $request, Zone $zone, ChooseMethod $choose): JsonResponse
+    {
+        Gate::authorize('update', $zone);
+        $method = $request->validate(['standard' => ['required', new Enum(ProofStandard::class)], 'light' => ['required', new Enum(LightSchool::class)]]);
+
+        return (new ComputationResource($choose->execute($zone, ProofStandard::from($method['standard']), LightSchool::from($method['light']), VersionedRequest::of($request), $request->user())))
+            ->response()->setStatusCode(202);
+    }
+}

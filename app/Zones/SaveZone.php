@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use App\People\StaleEdit;
+use App\People\User;
+use App\Results\QueueComputation;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * Creates or edits a zone with its settlements. A zone keeps the address it was created under. One that is moved or raised has
+ * results of another place, so it is computed anew.
+ *
+ * @phpstan-type ZoneValues array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode?: string|null}>}
+ */
+final class SaveZone
+{
+    /** What a zone's results are computed from: the latitude gives sun and seasons, the height its stations' adjustment. */
+    private const COMPUTED_FROM = ['latitude', 'height_m'];
+
+    public function __construct(private readonly QueueComputation $queue)
+    {
+    }
+
+    /** @param  ZoneValues  $values */
+    public function create(array $values): Zone
+    {
+        return DB::transaction(static function () use ($values): Zone {
+            $zone = new Zone(array_diff_key($values, ['settlements' => true]));
+            $zone->slug = self::freeSlug($zone->name);
+            $zone->save();
+            self::settle($zone, $values['settlements']);
+
+            return $zone->refresh()->load(ZoneResource::RELATIONS);
+        });
+    }
+
+    /**
+     * @param  ZoneValues  $values
+     *
+     * @throws StaleEdit when the zone was edited since that version
+     */
+    public function edit(Zone $zone, array $values, int $version, ?User $user): Zone
+    {
+        $zone->editedAt($version, $user, function () use ($zone, $values, $user): void {
+            $zone->fill(array_diff_key($values, ['settlements' => true]));
+            $moved = $zone->isDirty(self::COMPUTED_FROM);
+            $zone->save();
+            self::settle($zone, $values['settlements']);
+            if ($moved && $zone->stations()->whereNotNull('record_id')->exists()) {
+                $this->queue->changed($zone, $user);
+            }
+        });
+
+        return $zone->refresh()->load(ZoneResource::RELATIONS);
+    }
+
+    /** @param  list<array{name: string, postcode?: string|null}>  $settlements */
+    private static function settle(Zone $zone, array $settlements): void
+    {
+        $zone->settlements()->delete();
+        $zone->settlements()->createMany(array_map(
+            static fn (array $s): array => ['name' => $s['name'], 'postcode' => $s['postcode'] ?? null],
+            $settlements,
+        ));
+    }
+
+    private static function freeSlug(string $name): string
+    {
+        $base = Str::limit(Str::slug($name), 70, '') ?: 'zone';
+        $slug = $base;
+        for ($n = 2; Zone::query()->where('slug', $slug)->exists(); $n++) {
+            $slug = "{$base}-{$n}";
+        }
+
+        return $slug;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A place gardeners look their zone up by.
+ *
+ * @property string $name
+ * @property string|null $postcode
+ */
+class Settlement extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array{name: string, postcode: string|null} */
+    public function toArray(): array
+    {
+        return ['name' => $this->name, 'postcode' => $this->postcode];
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use Anthesis\Calendar\Place;
+use Anthesis\Record\Latitude;
+use App\Editions\Edition;
+use App\People\Versioned;
+use App\Results\Computation;
+use App\Stations\Station;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * @property int $id
+ * @property string $slug
+ * @property string $name
+ * @property string $district
+ * @property float $latitude
+ * @property float $longitude
+ * @property int $height_m
+ * @property string $standard of proof
+ * @property string $light school
+ * @property int|null $years latest years to lean on; null: all
+ * @property int $inputs how often anything was changed that its results are computed from
+ * @property-read Collection<int, Settlement> $settlements
+ * @property-read Collection<int, Station> $stations
+ * @property-read Station|null $station
+ * @property-read Computation|null $latestComputation
+ * @property-read Computation|null $currentComputation
+ * @property-read Edition|null $currentEdition
+ */
+class Zone extends Model
+{
+    use Versioned;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer', 'years' => 'integer', 'inputs' => 'integer', 'version' => 'integer'];
+
+    public function getRouteKeyName(): string
+    {
+        return 'slug';
+    }
+
+    /** @return HasMany<Settlement, $this> */
+    public function settlements(): HasMany
+    {
+        $settlements = $this->hasMany(Settlement::class);
+        $settlements->orderBy('name');
+
+        return $settlements;
+    }
+
+    /** @return HasMany<Station, $this> those in use, the primary one first */
+    public function stations(): HasMany
+    {
+        $stations = $this->hasMany(Station::class);
+        $stations->whereNotNull('rank')->orderBy('rank');
+
+        return $stations;
+    }
+
+    /** @return HasOne<Station, $this> the primary one */
+    public function station(): HasOne
+    {
+        $station = $this->hasOne(Station::class);
+        $station->where('rank', 1);
+
+        return $station;
+    }
+
+    /** @return HasOne<Computation, $this> */
+    public function latestComputation(): HasOne
+    {
+        return $this->hasOne(Computation::class)->latestOfMany();
+    }
+
+    /** @return HasOne<Computation, $this> the latest that came to an end: what the screens show */
+    public function currentComputation(): HasOne
+    {
+        return $this->hasOne(Computation::class)->ofMany(['id' => 'max'], static fn ($query) => $query->where('state', Computation::DONE)->whereNull('site_id'));
+    }
+
+    /**
+     * Whether what the screens show is not, or not yet, computed from all that is known: something was changed since, or is
+     * waiting to be. Such windows are not published.
+     */
+    public function isStale(): bool
+    {
+        $current = $this->currentComputation;
+
+        return $current === null || $current->inputs < $this->inputs
+            || Computation::query()->where('zone_id', $this->id)->whereNull('site_id')->whereIn('state', [Computation::QUEUED, Computation::RUNNING])->exists();
+    }
+
+    /** @return array<string, mixed> */
+    public function editedFields(): array
+    {
+        return ['settlements' => array_map(static fn (Settlement $s): array => $s->toArray(), array_values($this->settlements()->get()->all())),
+            'stations' => array_map(static fn (Station $s): array => $s->only(['id', 'name', 'height_m', 'lapse', 'matched']), array_values($this->stations()->get()->all()))]
+            + $this->only(['name', 'district', 'latitude', 'longitude', 'height_m', 'standard', 'light', 'years']);
+    }
+
+    /** @return HasMany<Edition, $this> */
+    public function editions(): HasMany
+    {
+        $editions = $this->hasMany(Edition::class);
+        $editions->orderByDesc('number');
+
+        return $editions;
+    }
+
+    /** @return HasOne<Edition, $this> the one gardeners read */
+    public function currentEdition(): HasOne
+    {
+        return $this->hasOne(Edition::class)->ofMany(['number' => 'max'], static fn ($query) => $query->whereNotNull('in_force_at'));
+    }
+
+    public function toPlace(): Place
+    {
+        return new Place(
+            $this->slug,
+            $this->name,
+            $this->district,
+            Latitude::of($this->latitude),
+            $this->longitude,
+            $this->height_m,
+            array_values($this->settlements->map(static fn (Settlement $s): array => $s->toArray())->all()),
+        );
+    }
+}

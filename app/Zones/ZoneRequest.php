@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use Closure;
+use Illuminate\Contracts\Validation\Rule;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rules\Unique;
+use Illuminate\Validation\Validator;
+
+class ZoneRequest extends FormRequest
+{
+    /** An office's zones lie nearer to each other than this; partner districts are confirmed. */
+    private const FAR_KM = 500.0;
+
+    public function authorize(): bool
+    {
+        $zone = $this->route('zone');
+
+        return $zone instanceof Zone ? $this->user()?->can('update', $zone) === true : $this->user()?->can('create', Zone::class) === true;
+    }
+
+    /** @return array<string, list<string|Rule|Unique>> */
+    public function rules(): array
+    {
+        $zone = $this->route('zone');
+
+        return [
+            'name' => ['required', 'string', 'max:80', 'regex:/\pL/u',
+                (new Unique('zones', 'name'))->ignore($zone instanceof Zone ? $zone->id : null)],
+            'district' => ['required', 'string', 'max:80'],
+            'latitude' => ['required', 'numeric', 'between:-90,90'],
+            'longitude' => ['required', 'numeric', 'between:-180,180'],
+            'far_off' => ['nullable', 'boolean'],
+            'height_m' => ['required', 'integer', 'between:-430,6000'],
+            'settlements' => ['present', 'array', 'max:500'],
+            'settlements.*.name' => ['required', 'string', 'max:80'],
+            'settlements.*.postcode' => ['nullable', 'string', 'max:12'],
+        ];
+    }
+
+    /** @return list<Closure(Validator): void> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            if ($validator->errors()->isNotEmpty() || $this->boolean('far_off')) {
+                return;
+            }
+            $place = ['latitude' => (float) $this->input('latitude'), 'longitude' => (float) $this->input('longitude')];
+            $zone = $this->route('zone');
+            if ($zone instanceof Zone && $zone->latitude === $place['latitude'] && $zone->longitude === $place['longitude']) {
+                return;
+            }
+            $others = Zone::query()->when($zone instanceof Zone, static fn ($q) => $q->whereKeyNot($zone->id))->get();
+            $nearest = $others->sortBy(static fn (Zone $z): float => GreatCircle::kilometres($z->latitude, $z->longitude, $place['latitude'], $place['longitude']))->first();
+            if ($nearest !== null) {
+                $far = GreatCircle::kilometres($nearest->latitude, $nearest->longitude, $place['latitude'], $place['longitude']);
+                if ($far > self::FAR_KM) {
+                    $validator->errors()->add('far_off', Coordinates::inWords($place['latitude'], $place['longitude']).' is '.number_format(round($far, -1), 0, '.', ' ')
+                        ." km from the nearest other zone, {$nearest->name} (".Coordinates::inWords($nearest->latitude, $nearest->longitude).'). Check the signs; if it is right, confirm it.');
+                }
+            }
+        }];
+    }
+
+    /** @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode?: string|null}>} */
+    public function values(): array
+    {
+        $values = array_diff_key($this->validated(), ['far_off' => true]);
+
+        return ['latitude' => (float) $values['latitude'], 'longitude' => (float) $values['longitude'], 'height_m' => (int) $values['height_m'],
+            'settlements' => array_values($values['settlements'])] + $values;
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.unique' => 'There is a zone of this name already.',
+            'name.regex' => 'A name needs at least one letter.',
+            'latitude.between' => 'A latitude lies between −90 and 90 degrees; :input does not.',
+            'longitude.between' => 'A longitude lies between −180 and 180 degrees; :input does not.',
+            'height_m.between' => 'A height lies between −430 and 6000 m; :input does not.',
+            'settlements.*.name.required' => 'Settlement :position needs a name, or take its row out.',
+            'settlements.*.postcode.max' => 'The postcode of settlement :position is longer than 12 characters.',
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function attributes(): array
+    {
+        return ['height_m' => 'height'];
+    }
+}
