@@ -3,5 +3,5 @@
 declare(strict_types=1);
 
 return [
-    App\Operations\AppServiceProvider::class,
+    App\AppServiceProvider::class,
 ];

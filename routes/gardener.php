@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Console\HealthController;
 use App\Gardener\CalendarController;
 use App\Gardener\DownloadController;
 use App\Gardener\HomeController;
 use App\Gardener\PublicSite;
-use App\Operations\HealthController;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
 

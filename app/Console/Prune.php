@@ -6,8 +6,8 @@ namespace App\Console;
 
 use App\Editions\Edition;
 use App\Gardener\PublicSite;
-use App\Results\Computation;
 use App\Results\Result;
+use App\Zones\Computation;
 use App\Zones\Zone;
 use Illuminate\Console\Command;
 use Illuminate\Database\Eloquent\Builder;

@@ -8,8 +8,8 @@ use App\Editions\Publication;
 use App\Gardener\RenderEditionJob;
 use App\Operations\Heartbeat;
 use App\Operations\NamedLock;
-use App\Results\Computation;
 use App\Results\ComputeZoneJob;
+use App\Zones\Computation;
 use Illuminate\Console\Command;
 
 /**

@@ -10,9 +10,6 @@ use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
 use App\People\User;
 use App\People\VersionedRequest;
-use App\Stations\ZoneRecord;
-use App\Windows\CropTrial;
-use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -56,15 +53,6 @@ class CropController
         $note = 'Back to what it was before '.$revision->created_at->format('j F Y, H:i').'.';
 
         return $this->show($save->edit($crop, $revision->cells, $note, VersionedRequest::of($request), $request->user()));
-    }
-
-    /** What changed numbers would do to a crop's ribbon in a zone; nothing is saved. */
-    public function trial(CropRequest $request, Crop $crop): JsonResponse
-    {
-        $zone = Zone::query()->where('slug', (string) $request->input('zone'))->first() ?? throw ValidationException::withMessages(['zone' => 'There is no such zone.']);
-        $record = ZoneRecord::of($zone) ?? throw ValidationException::withMessages(['zone' => 'That zone has no record yet. Choose another one.']);
-
-        return response()->json(['data' => CropTrial::of($zone, $record, $crop->toCore(), CropCsv::crop($request->cells($crop)))]);
     }
 
     /** Takes a crop table: changed crops are changed, new ones added, others stay. All of it or nothing. */

@@ -6,7 +6,7 @@ namespace App\Crops;
 
 use App\People\StaleEdit;
 use App\People\User;
-use App\Results\QueueComputation;
+use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 

@@ -17,26 +17,25 @@ use Illuminate\Validation\ValidationException;
 /** Varieties of a crop: their own days, and what these count from. */
 class VarietyController
 {
-    public function store(Request $request, Crop $crop): JsonResponse
+    public function store(Request $request, Crop $crop, SaveVariety $save): JsonResponse
     {
-        $crop->varieties()->create($this->values($request, $crop, null));
+        $save->add($crop, $this->values($request, $crop, null));
 
         return (new CropResource($crop->load('revisions.user', 'varieties')))->response()->setStatusCode(201);
     }
 
-    public function update(Request $request, Crop $crop, Variety $variety): CropResource
+    public function update(Request $request, Crop $crop, Variety $variety, SaveVariety $save): CropResource
     {
-        $values = $this->values($request, $crop, $variety);
-        $variety->editedAt(VersionedRequest::of($request), $request->user(), static fn (Variety $v): bool => $v->update($values));
+        $save->edit($variety, $this->values($request, $crop, $variety), VersionedRequest::of($request), $request->user());
 
         return new CropResource($crop->load('revisions.user', 'varieties'));
     }
 
-    public function destroy(Crop $crop, Variety $variety): CropResource
+    public function destroy(Crop $crop, Variety $variety, SaveVariety $save): CropResource
     {
         Gate::authorize('update', $crop);
         abort_unless($variety->crop_id === $crop->id, 404, 'There is no such variety of this crop.');
-        $variety->delete();
+        $save->takeOut($variety);
 
         return new CropResource($crop->load('revisions.user', 'varieties'));
     }

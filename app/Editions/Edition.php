@@ -31,6 +31,9 @@ use LogicException;
  */
 class Edition extends Model
 {
+    /** All but the document itself, which is large. */
+    public const TOLD = ['id', 'zone_id', 'number', 'published_on', 'published_by', 'note', 'checksum', 'in_force_at'];
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

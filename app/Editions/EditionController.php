@@ -15,7 +15,7 @@ class EditionController
 {
     public function index(Zone $zone): AnonymousResourceCollection
     {
-        return EditionResource::collection(Edition::query()->with('zone')->select(EditionResource::COLUMNS)
+        return EditionResource::collection(Edition::query()->with('zone')->select(Edition::TOLD)
             ->where('zone_id', $zone->id)->orderByDesc('number')->get());
     }
 
@@ -36,11 +36,11 @@ class EditionController
             throw ValidationException::withMessages([$why->field => $why->getMessage()]);
         }
 
-        return (new PublicationResource($publication))->response()->setStatusCode(202);
+        return (new PublicationResource($publication->asItStands()))->response()->setStatusCode(202);
     }
 
     public function publication(Publication $publication): PublicationResource
     {
-        return new PublicationResource($publication);
+        return new PublicationResource($publication->asItStands());
     }
 }

@@ -10,9 +10,6 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** @property Edition $resource */
 class EditionResource extends JsonResource
 {
-    /** All but the document itself, which is large. */
-    public const COLUMNS = ['id', 'zone_id', 'number', 'published_on', 'published_by', 'note', 'checksum', 'in_force_at'];
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

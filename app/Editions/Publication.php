@@ -6,6 +6,7 @@ namespace App\Editions;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\Relation;
 
 /**
  * The making of an edition's pages: how far it is. The edition is in force when it is done.
@@ -36,5 +37,11 @@ class Publication extends Model
     public function edition(): BelongsTo
     {
         return $this->belongsTo(Edition::class);
+    }
+
+    /** The publication as a worker last left it, with its edition, but for the document, which is large. */
+    public function asItStands(): self
+    {
+        return $this->refresh()->load(['edition' => static fn (Relation $edition) => $edition->select(Edition::TOLD), 'edition.zone']);
     }
 }

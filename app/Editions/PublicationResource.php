@@ -13,7 +13,7 @@ class PublicationResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $publication = $this->resource->refresh();
+        $publication = $this->resource;
 
         return [
             'id' => $publication->id,
@@ -21,7 +21,7 @@ class PublicationResource extends JsonResource
             'done' => (int) $publication->done,
             'total' => (int) $publication->total,
             'error' => $publication->error,
-            'edition' => new EditionResource(Edition::query()->with('zone')->select(EditionResource::COLUMNS)->findOrFail($publication->edition_id)),
+            'edition' => new EditionResource($publication->edition),
         ];
     }
 }

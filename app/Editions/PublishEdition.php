@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Anthesis\Calendar\EditionDocument;
-use App\Gardener\RenderEditionJob;
 use App\Operations\Today;
 use App\People\User;
-use App\Results\Computation;
 use App\Windows\ZoneWindows;
+use App\Zones\Computation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
@@ -47,7 +46,7 @@ final class PublishEdition
             $edition = Edition::freeze($zone, $number, $today, $user->name, $note, $document);
             $publication = Publication::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'edition_id' => $edition->id,
                 'sent_as' => $sentAs, 'state' => Publication::QUEUED]);
-            RenderEditionJob::dispatch($edition->id)->afterCommit();
+            event(new EditionFrozen($edition->id));
 
             return $publication;
         });

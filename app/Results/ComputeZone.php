@@ -19,6 +19,7 @@ use Anthesis\Window\School\Schools;
 use App\Crops\Crop as CropModel;
 use App\Sites\Site;
 use App\Stations\ZoneRecord;
+use App\Zones\Computation;
 
 /**
  * Computes the climate of a zone and, at one site, every crop by both schools, and keeps each under a fingerprint of what it

@@ -10,6 +10,7 @@ use App\Operations\NamedLock;
 use App\Stations\ImportRecord;
 use App\Stations\RecordImport;
 use App\Stations\ZoneRecord;
+use App\Zones\Computation;
 use App\Zones\Zone;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Builder;

@@ -6,6 +6,7 @@ namespace App\Results;
 
 use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Calendar\YearRuler;
+use App\Zones\Computation;
 use App\Zones\Zone;
 
 /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Sites;
 
 use App\People\User;
-use App\Results\QueueComputation;
+use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 

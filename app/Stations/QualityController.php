@@ -6,7 +6,7 @@ namespace App\Stations;
 
 use Anthesis\Record\Day;
 use Anthesis\Record\Element;
-use App\Results\ComputationResource;
+use App\Zones\ComputationResource;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,7 +19,7 @@ class QualityController
 {
     public function index(Request $request, Zone $zone): QualityResource
     {
-        return new QualityResource($this->station($zone, $request));
+        return new QualityResource($this->station($zone, $request)->load('decisions.user'));
     }
 
     public function store(Request $request, Zone $zone, DecideOnValue $decide): JsonResponse

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Exchange\FormatError;
-use App\Results\ComputationResource;
+use App\Zones\ComputationResource;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

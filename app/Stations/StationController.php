@@ -6,8 +6,8 @@ namespace App\Stations;
 
 use Anthesis\Climate\RecordYears;
 use App\People\VersionedRequest;
-use App\Results\ComputationResource;
 use App\Zones\ChooseYears;
+use App\Zones\ComputationResource;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,7 +20,8 @@ class StationController
 {
     public function index(Zone $zone): StationsResource
     {
-        return new StationsResource($zone);
+        return new StationsResource($zone, ZoneRecord::of($zone), array_values(Station::usedBy($zone)->get()->all()),
+            array_values(Station::query()->with('record')->where('zone_id', $zone->id)->whereNull('rank')->get()->all()));
     }
 
     public function update(StationsRequest $request, Zone $zone, SaveStations $save): JsonResponse

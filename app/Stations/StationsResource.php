@@ -15,11 +15,20 @@ class StationsResource extends JsonResource
     /** Spans listed; the CSV has every day. */
     private const MOST = 60;
 
+    /**
+     * @param  list<Station>  $used  in order
+     * @param  list<Station>  $setAside
+     */
+    public function __construct(Zone $zone, private readonly ?ZoneRecord $record, private readonly array $used, private readonly array $setAside)
+    {
+        parent::__construct($zone);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
         $zone = $this->resource;
-        $record = ZoneRecord::of($zone);
+        $record = $this->record;
         $fits = $names = [];
         foreach ($record->stations ?? [] as $i => $station) {
             $fits[$station->id] = $record?->filled->fits[$i];
@@ -29,9 +38,8 @@ class StationsResource extends JsonResource
 
         return [
             'version' => $zone->version,
-            'stations' => Station::usedBy($zone)->get()->map(fn (Station $s): array => $this->station($s, $fits[$s->id] ?? null))->all(),
-            'set_aside' => Station::query()->with('record')->where('zone_id', $zone->id)->get()->whereNull('rank')->values()
-                ->map(fn (Station $s): array => $this->station($s, null))->all(),
+            'stations' => array_map(fn (Station $s): array => $this->station($s, $fits[$s->id] ?? null), $this->used),
+            'set_aside' => array_map(fn (Station $s): array => $this->station($s, null), $this->setAside),
             'filled_in' => array_map(static fn (array $span): array => ['from' => $span['from']->iso(), 'to' => $span['to']->iso(), 'station' => $names[$span['station']]], array_slice($spans, 0, self::MOST)),
             'filled_in_count' => count($spans),
         ];

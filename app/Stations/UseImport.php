@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\People\User;
-use App\Results\Computation;
-use App\Results\QueueComputation;
+use App\Zones\Computation;
+use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 

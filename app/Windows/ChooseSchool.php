@@ -32,4 +32,10 @@ final class ChooseSchool
             return CropChoice::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'crop' => $crop, 'school' => $school, 'windows' => $windows, 'reason' => $reason]);
         });
     }
+
+    /** Takes a choice back, once: the calendar follows the zone's school again. */
+    public function undo(CropChoice $choice): void
+    {
+        CropChoice::query()->whereKey($choice->id)->whereNull('undone_at')->update(['undone_at' => now()]);
+    }
 }

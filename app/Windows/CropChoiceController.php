@@ -21,11 +21,11 @@ class CropChoiceController
         return (new DossierResource($this->dossier($zone, $crop), $crop))->response()->setStatusCode(201);
     }
 
-    public function destroy(Request $request, Zone $zone, CropChoice $choice): DossierResource
+    public function destroy(Request $request, Zone $zone, CropChoice $choice, ChooseSchool $choose): DossierResource
     {
         Gate::authorize('update', $zone);
         abort_unless($choice->zone_id === $zone->id, 404, 'There is no such choice in this zone.');
-        CropChoice::query()->whereKey($choice->id)->whereNull('undone_at')->update(['undone_at' => now()]);
+        $choose->undo($choice);
 
         return new DossierResource($this->dossier($zone, $choice->crop), $choice->crop);
     }

@@ -8,7 +8,6 @@ use Anthesis\Calendar\CropDossier;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\WindowDifference;
 use Anthesis\Window\School\FromReplay;
-use App\Crops\Crop;
 use App\Crops\Variety;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -36,7 +35,6 @@ class DossierResource extends JsonResource
         $choice = $windows->choices[$this->crop] ?? null;
         $routes = CropDossier::routes($dossier, FromReplay::KEY, $windows->standard);
         $replay = array_map(static fn (array $record, array $route): array => ['ribbon' => $record['ribbon']] + $route, $dossier['record'], $routes);
-        $varieties = array_values(Crop::query()->where('slug', $this->crop)->firstOrFail()->varieties()->get()->all());
 
         return [
             'crop' => $windows->sheet($this->crop),
@@ -47,7 +45,7 @@ class DossierResource extends JsonResource
             'choice' => $choice === null ? null : $this->choice($choice),
             'disagreements' => $windows->disagreements($this->crop),
             'standards' => $windows->standards(),
-            'varieties' => array_map(static fn (Variety $v): array => ['id' => $v->id, 'name' => $v->name, 'tags' => $v->tags], $varieties),
+            'varieties' => array_map(static fn (Variety $v): array => ['id' => $v->id, 'name' => $v->name, 'tags' => $v->tags], $windows->varieties($this->crop)),
         ];
     }
 

@@ -13,9 +13,10 @@ use Anthesis\Window\ProofStandard;
 use Anthesis\Window\School\FromReplay;
 use Anthesis\Window\School\OwnDates;
 use App\Crops\Crop as CropModel;
-use App\Results\Computation;
+use App\Crops\Variety;
 use App\Results\Result;
 use App\Sites\Site;
+use App\Zones\Computation;
 use App\Zones\Zone;
 
 /**
@@ -127,6 +128,12 @@ final readonly class ZoneWindows
             OwnDates::KEY => CropDossier::disagreements($dossier, $this->choices[$crop]->ownDates()->dates),
             default => CropDossier::disagreements($dossier, CropDossier::windowsOf(CropDossier::routes($dossier, $school, $this->standard))),
         };
+    }
+
+    /** @return list<Variety> of a crop, in the order in which they were added */
+    public function varieties(string $crop): array
+    {
+        return array_values(CropModel::query()->where('slug', $crop)->firstOrFail()->varieties()->get()->all());
     }
 
     /** @return Sheet */

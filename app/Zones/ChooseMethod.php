@@ -7,8 +7,6 @@ namespace App\Zones;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Window\ProofStandard;
 use App\People\User;
-use App\Results\Computation;
-use App\Results\QueueComputation;
 
 /** Chooses the standard of proof and the light school a zone's calendar follows, and computes it anew. */
 final class ChooseMethod

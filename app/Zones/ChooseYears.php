@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Zones;
 
 use App\People\User;
-use App\Results\Computation;
-use App\Results\QueueComputation;
 
 /** Chooses how many of its latest years a zone leans on, and computes it anew. */
 final class ChooseYears

@@ -7,7 +7,6 @@ namespace App\Zones;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Window\ProofStandard;
 use App\People\VersionedRequest;
-use App\Results\ComputationResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

@@ -6,7 +6,6 @@ namespace App\Zones;
 
 use App\People\StaleEdit;
 use App\People\User;
-use App\Results\QueueComputation;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -34,7 +33,7 @@ final class SaveZone
             $zone->save();
             self::settle($zone, $values['settlements']);
 
-            return $zone->refresh()->load(ZoneResource::RELATIONS);
+            return $zone->refresh();
         });
     }
 
@@ -55,7 +54,7 @@ final class SaveZone
             }
         });
 
-        return $zone->refresh()->load(ZoneResource::RELATIONS);
+        return $zone->refresh();
     }
 
     /** @param  list<array{name: string, postcode?: string|null}>  $settlements */

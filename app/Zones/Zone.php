@@ -8,7 +8,6 @@ use Anthesis\Calendar\Place;
 use Anthesis\Record\Latitude;
 use App\Editions\Edition;
 use App\People\Versioned;
-use App\Results\Computation;
 use App\Stations\Station;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;

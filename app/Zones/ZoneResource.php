@@ -6,7 +6,6 @@ namespace App\Zones;
 
 use Anthesis\Window\School\CountBack;
 use App\Editions\EditionResource;
-use App\Results\ComputationResource;
 use App\Stations\Station;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;

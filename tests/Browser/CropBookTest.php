@@ -15,9 +15,9 @@ final class CropBookTest extends BrowserTestCase
         $this->browser->visit('/desk/crops')->see('71 crops')->fill('Find a crop', 'parsnip')->follow('Parsnip')->see('It has never been changed.');
         $this->browser->fill('Days to maturity', '9999')->see('“9999” is not a number from 1 to 400.');
         $this->browser->fill('Days to maturity', '160')->see('sow outdoors, then')->see('Days to maturity: ');
-        $this->browser->fill('Why, and where the number comes from', 'Three winters of trials.')->press('Save')->see('Three winters of trials.')->see('take it back');
-        $this->browser->press('take it back')->see('Back to what it was before');
-        $this->browser->until(fn (): bool => count($this->browser->driver->findElements(WebDriverBy::xpath("//button[normalize-space()='take it back']"))) === 2, 'There are not two to take back.');
+        $this->browser->fill('Why, and where the number comes from', 'Three winters of trials.')->press('Save')->see('Three winters of trials.')->see('Restore');
+        $this->browser->press('Restore')->see('Back to what it was before');
+        $this->browser->until(fn (): bool => count($this->browser->driver->findElements(WebDriverBy::xpath("//button[normalize-space()='Restore']"))) === 2, 'There are not two to take back.');
         self::assertSame([], array_values(array_filter($this->browser->errors(), static fn (string $e): bool => ! str_contains($e, 'status of 422'))));
     }
 

@@ -53,11 +53,11 @@ final class RecordTest extends BrowserTestCase
         $this->browser->visit('/desk/zones/orchard-bench/record/freezes')->see('Dates and how sure they are');
         $plum = fn (): int => count($this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg [stroke="var(--plum)"]')));
         self::assertSame(0, $plum());
-        $this->choose('Held against', 'High Meadow');
+        $this->choose('Compare with', 'High Meadow');
         $this->browser->see('In plum: High Meadow.');
         $this->browser->find('.climate svg [stroke="var(--plum)"]');
         self::assertGreaterThanOrEqual(3, $plum());
-        $this->choose('Held against', '1996 to 2010');
+        $this->choose('Compare with', '1996 to 2010');
         $this->browser->see('In plum: 1996 to 2010.')->follow('Soil, air and light')->see('In plum: 1996 to 2010.');
         $this->choose('Year laid over', '2012');
         $this->browser->see('In 2012: ');
@@ -81,7 +81,7 @@ final class RecordTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/record/doubts')->see('Doubted values')->see('outside −70 to 60 °C: ');
         $this->browser->driver->findElement(WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"))->click();
-        $this->browser->fill('Why it counts', 'Two neighbours saw the same.')->press('Let it count')->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')->see('Computed.');
+        $this->browser->fill('Why it counts', 'Two neighbours saw the same.')->press('Use value')->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')->see('Computed.');
         $this->browser->press('undo')->see('left out by the rule');
         $this->browser->seeNoLonger('Two neighbours');
         self::assertSame([], $this->browser->errors());
@@ -92,7 +92,7 @@ final class RecordTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/record/doubts')->press('Leave out another value');
         $this->browser->driver->executeScript('document.querySelector("input[type=date]").focus()');
-        $this->browser->fill('Day', '06/15/2001')->fill('Why it does not count', 'The screen had blown open.')->press('Leave it out')
+        $this->browser->fill('Day', '06/15/2001')->fill('Why it does not count', 'The screen had blown open.')->press('Leave out')
             ->see('left out: The screen had blown open.')->see('doubted by nothing but the person who left it out: 1')->see('Computed.');
         $this->browser->press('undo');
         $this->browser->seeNoLonger('blown open');

@@ -80,7 +80,7 @@ final class StationToGardenerTest extends BrowserTestCase
         $this->browser->visit("/desk/zones/{$slug}/windows")->see('71 of 71 crops');
         self::assertSame($first, $this->radish());
 
-        $this->browser->visit("/desk/zones/{$slug}/press")->fill('Note to gardeners', 'The first calendar of the bench.')->press('Publish')
+        $this->browser->visit("/desk/zones/{$slug}/editions")->fill('Note to gardeners', 'The first calendar of the bench.')->press('Publish')
             ->see('Edition 1 is published and in force.')->see('1, in force');
         self::assertSame([], $this->unexpected($this->browser->errors()));
 

@@ -62,7 +62,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_own_dates_are_set_with_a_reason_shown_in_plum_and_undone(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/lakeshore/windows/dill')->see('The calendar follows the replay.')->press('Set own dates')
+        $this->browser->visit('/desk/zones/lakeshore/windows/dill')->see('The calendar follows the replay.')->press('Override dates')
             ->fill('From 1', '02-01')->fill('To 1', '02-30')->fill('Why', 'The herb club sows early.')->press('Save')->see('“02-30” is not a day of the year written as MM-DD.');
         $this->browser->fill('To 1', '02-20')->press('Save')->see('The calendar follows own dates.')->see('Wren Adeyemi-Holt, ')->see('The herb club sows early.')
             ->see('fewer than half the years on record came to a harvest');
@@ -109,7 +109,7 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn('tobias@kestrel.example');
         self::assertStringNotContainsString('Add a zone', $this->browser->text());
-        $this->browser->visit('/desk/zones/basin-floor/press')->see('Editions');
+        $this->browser->visit('/desk/zones/basin-floor/editions')->see('Editions');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('form')));
         $this->browser->visit('/desk/zones/basin-floor/record/files')->see('Files brought');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('input[type=file]')));
@@ -130,7 +130,7 @@ final class WindowsTest extends BrowserTestCase
         foreach (['/desk' => 'Orchard Bench', '/desk/zones/new' => 'Add a zone', '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
             '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side', '/desk/crops/carrot' => 'It has never been changed.',
             '/desk/zones/basin-floor/record' => 'Is it shifting', '/desk/zones/orchard-bench/record/course' => 'low tunnel', '/desk/zones/basin-floor/record/doubts' => 'Leave out another value',
-            '/desk/zones/orchard-bench/record/files' => 'Files brought', '/desk/zones/basin-floor/record/readings' => 'Soil readings', '/desk/sites' => 'dark plastic mulch', '/desk/zones/basin-floor/press' => 'in force', '/desk/zones/basin-floor/edit' => 'Edit the zone'] as $path => $text) {
+            '/desk/zones/orchard-bench/record/files' => 'Files brought', '/desk/zones/basin-floor/record/readings' => 'Soil readings', '/desk/sites' => 'dark plastic mulch', '/desk/zones/basin-floor/editions' => 'in force', '/desk/zones/basin-floor/edit' => 'Edit the zone'] as $path => $text) {
             $this->browser->visit($path)->see($text);
             $this->assertAccessible($path);
         }

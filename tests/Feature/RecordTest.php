@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Exchange\CropCsv;
-use App\Results\Computation;
 use App\Results\ComputeZoneJob;
 use App\Results\Result;
 use App\Stations\RecordImport;
 use App\Stations\Station;
 use App\Stations\StationRecord;
+use App\Zones\Computation;
 use App\Zones\SaveZone;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Queue;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Results\Computation;
-use App\Results\QueueComputation;
+use App\Zones\Computation;
+use App\Zones\QueueComputation;
 use App\Zones\SaveZone;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Artisan;

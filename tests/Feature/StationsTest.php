@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\People\Role;
-use App\Results\Computation;
 use App\Stations\Station;
+use App\Zones\Computation;
 use App\Zones\SaveZone;
 use Tests\TestCase;
 

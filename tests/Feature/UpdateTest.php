@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\People\User;
-use App\Results\Computation;
+use App\Zones\Computation;
 use App\Zones\SaveZone;
 use Database\Seeders\DatabaseSeeder;
 use Tests\TestCase;

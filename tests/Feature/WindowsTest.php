@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\People\Role;
-use App\Results\Computation;
 use App\Results\Result;
 use App\Sites\Site;
 use App\Windows\CropChoice;
+use App\Zones\Computation;
 use App\Zones\SaveZone;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;

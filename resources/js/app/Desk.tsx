@@ -11,7 +11,7 @@ import { degrees } from './place';
 const SCREENS = [
     { path: 'record', name: 'Record', key: 'r' },
     { path: 'windows', name: 'Windows', key: 'w' },
-    { path: 'press', name: 'Press', key: 'p' },
+    { path: 'editions', name: 'Editions', key: 'e' },
 ];
 
 /** Screens that belong to no zone. */
@@ -30,7 +30,7 @@ const KEYS: [string, string][] = [
     ['g z', 'zones'],
     ['g r', 'record'],
     ['g w', 'windows'],
-    ['g p', 'press'],
+    ['g e', 'editions'],
     ['g c', 'crop book'],
     ['g s', 'sites'],
     ['?', 'these keys'],
@@ -52,7 +52,7 @@ export function Desk() {
         'g z': () => navigate('/desk'),
         'g r': () => to('record'),
         'g w': () => to('windows'),
-        'g p': () => to('press'),
+        'g e': () => to('editions'),
         'g s': () => navigate('/desk/sites'),
         'g c': () => navigate('/desk/crops'),
     });

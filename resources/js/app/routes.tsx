@@ -1,7 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { Crops } from '../screens/crops/Crops';
 import { Login } from '../screens/login/Login';
-import { Press } from '../screens/press/Press';
+import { Editions } from '../screens/editions/Editions';
 import { Record } from '../screens/record/Record';
 import { Sites } from '../screens/sites/Sites';
 import { Dossier } from '../screens/windows/Dossier';
@@ -25,7 +25,7 @@ export const router = createBrowserRouter([
             { path: 'zones/:zone/record/:part?', element: <Record /> },
             { path: 'zones/:zone/windows', element: <Windows /> },
             { path: 'zones/:zone/windows/:crop', element: <Dossier /> },
-            { path: 'zones/:zone/press', element: <Press /> },
+            { path: 'zones/:zone/editions', element: <Editions /> },
             { path: '*', element: <Navigate to="/desk" replace /> },
         ],
     },

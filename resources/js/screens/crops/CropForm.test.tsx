@@ -114,7 +114,7 @@ describe('a crop of the book', () => {
             'DELETE /api/crops/radish/varieties/5': crop,
         });
         show(<CropForm slug="radish" mayEdit />);
-        fireEvent.click(await screen.findByText('take it back'));
+        fireEvent.click(await screen.findByText('Restore'));
         const varieties = screen.getByRole('region', { name: 'Varieties' });
         fireEvent.click(within(varieties).getByRole('button', { name: 'Edit' }));
         fireEvent.change(within(varieties).getByLabelText('Own days'), { target: { value: '24' } });
@@ -135,7 +135,7 @@ describe('a crop of the book', () => {
         show(<CropForm slug="radish" mayEdit={false} />);
         expect(await screen.findByText('Days to maturity')).toBeTruthy();
         expect(screen.queryByLabelText('Days to maturity'), 'numbers to read, not fields').toBeNull();
-        expect(screen.queryByText('take it back')).toBeNull();
+        expect(screen.queryByText('Restore')).toBeNull();
         expect(screen.queryByText('Add a variety')).toBeNull();
     });
 });

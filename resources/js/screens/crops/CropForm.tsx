@@ -121,7 +121,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                 ))}
             </form>
             <Varieties crop={crop} mayEdit={mayEdit} />
-            <h3>What it was</h3>
+            <h3>History</h3>
             {crop.revisions.length === 0 && <p className="hint">It has never been changed.</p>}
             {crop.revisions.length > 0 && (
                 <table className="ruled">
@@ -144,7 +144,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                                 revert.mutate({ revision: revision.id, version: crop.version })
                                             }
                                         >
-                                            take it back
+                                            Restore
                                         </button>
                                     )}
                                 </td>

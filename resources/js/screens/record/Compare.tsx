@@ -52,7 +52,7 @@ export function Compare({ zone, seasons }: { zone: string; seasons: number[] }) 
     return (
         <NativeSelect
             size="xs"
-            label="Held against"
+            label="Compare with"
             value={against}
             onChange={(event) => choose(event.currentTarget.value)}
             data={[

@@ -46,7 +46,7 @@ describe('doubted values', () => {
         show(<Doubts zone="bench" onComputing={computing} />);
         fireEvent.click(await screen.findByText('let it count'));
         fireEvent.change(screen.getByLabelText('Why it counts'), { target: { value: 'Two neighbours saw it.' } });
-        fireEvent.click(screen.getByText('Let it count'));
+        fireEvent.click(screen.getByText('Use value'));
         await waitFor(() => expect(computing).toHaveBeenCalledWith(9));
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({
             date: '2005-07-10',
@@ -73,7 +73,7 @@ describe('doubted values', () => {
         fireEvent.change(screen.getByLabelText(/^Day/), { target: { value: '2001-06-15' } });
         fireEvent.change(screen.getByLabelText('Value'), { target: { value: 'maximum' } });
         fireEvent.change(screen.getByLabelText(/^Why it does not count/), { target: { value: 'Door open.' } });
-        fireEvent.click(screen.getByText('Leave it out'));
+        fireEvent.click(screen.getByText('Leave out'));
         await waitFor(() => expect(asked.some((a) => a.what.startsWith('POST'))).toBe(true));
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toMatchObject({
             date: '2001-06-15',

@@ -139,7 +139,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                                                             onChange={(event) => setNote(event.currentTarget.value)}
                                                         />
                                                         <Button size="xs" type="submit" loading={decide.isPending}>
-                                                            Let it count
+                                                            Use value
                                                         </Button>
                                                         <Button size="xs" variant="subtle" color="gray" onClick={close}>
                                                             Cancel
@@ -286,7 +286,7 @@ function LeaveOut({
                     onChange={(event) => setNote(event.currentTarget.value)}
                 />
                 <Button type="submit" loading={decide.isPending}>
-                    Leave it out
+                    Leave out
                 </Button>
                 <Button variant="subtle" color="gray" onClick={() => setOpen(false)}>
                     Cancel

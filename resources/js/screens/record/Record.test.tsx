@@ -118,7 +118,7 @@ describe('the record', () => {
     it('is held against another zone, and against other years', async () => {
         fakeServer(answers);
         show(<Record />, ...at('freezes'));
-        const against = await screen.findByLabelText('Held against');
+        const against = await screen.findByLabelText('Compare with');
         await waitFor(() => expect(against.textContent).toContain('1996 to 2005'));
         expect(against.textContent).not.toContain('New');
         fireEvent.change(against, { target: { value: 'meadow' } });

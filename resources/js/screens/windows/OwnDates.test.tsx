@@ -19,7 +19,7 @@ describe('the educator’s own word', () => {
     it('starts from the dates there are and is sent with its reason', async () => {
         const asked = fakeServer({ 'POST /api/zones/bench/windows/radish/choices': dossier });
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
-        fireEvent.click(screen.getByText('Set own dates'));
+        fireEvent.click(screen.getByText('Override dates'));
         expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('03-31');
         fireEvent.change(screen.getByLabelText('To 1'), { target: { value: '05-01' } });
         fireEvent.click(screen.getByText('Another window'));
@@ -56,7 +56,7 @@ describe('the educator’s own word', () => {
             'POST /api/zones/bench/windows/radish/choices': new Refused(422, { message: '“02-30” is not a day.' }),
         });
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
-        fireEvent.click(screen.getByText('Set own dates'));
+        fireEvent.click(screen.getByText('Override dates'));
         fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'x' } });
         fireEvent.click(screen.getByText('Save'));
         expect(await screen.findByRole('alert')).toBeTruthy();
@@ -66,7 +66,7 @@ describe('the educator’s own word', () => {
     it('is picked from a calendar as well, whatever the year', async () => {
         fakeServer({});
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
-        fireEvent.click(screen.getByText('Set own dates'));
+        fireEvent.click(screen.getByText('Override dates'));
         fireEvent.change(screen.getByLabelText('From 1, from a calendar'), { target: { value: '2026-04-09' } });
         expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('04-09');
     });

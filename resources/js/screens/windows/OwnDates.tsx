@@ -42,7 +42,7 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                         </Button>
                     ) : null}
                     <Button size="xs" variant="default" onClick={() => start('own')}>
-                        Set own dates
+                        Override dates
                     </Button>
                     {['replay', ...data.schools.filter((s) => s.routes.length > 0).map((s) => s.school)]
                         .filter((key) => key !== data.crop.school)

@@ -65,7 +65,7 @@ export function Comparison({ zones }: { zones: Zone[] }) {
                             Hardiness
                         </th>
                         <th rowSpan={2} scope="col">
-                            Not told apart from
+                            No clear difference from
                         </th>
                     </tr>
                     <tr>
@@ -97,8 +97,8 @@ export function Comparison({ zones }: { zones: Zone[] }) {
                 </tbody>
             </table>
             <p className="hint">
-                Freezes at 0 °C. Zones are not told apart where the 90 % intervals of both average dates overlap: their
-                gardeners may share a calendar, or need a longer record.
+                Freezes at 0 °C. Zones show no clear difference where the 90 % intervals of both average dates overlap:
+                their gardeners may share a calendar, or need a longer record.
             </p>
         </section>
     );

@@ -7,7 +7,7 @@ import { dateInWords } from '../../charts/days';
 import { Problem } from '../../app/Problem';
 
 /** Where editions are published, and where those that were are found. */
-export function Press() {
+export function Editions() {
     const { zone: slug = '' } = useParams();
     const { data: session } = useSession();
     const { data: zone } = useZone(slug);

@@ -2,17 +2,23 @@
 
 declare(strict_types=1);
 
-namespace App\Operations;
+namespace App;
 
+use App\Editions\EditionFrozen;
+use App\Gardener\RenderEditionJob;
+use App\Results\ComputeZoneJob;
+use App\Zones\ComputationQueued;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
+/** Puts the features together: who listens to what, what is limited, and how Laravel is set. */
 class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
@@ -30,6 +36,12 @@ class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->environment('production'));
         // A policy stands beside its model.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
+        Event::listen(static function (ComputationQueued $queued): void {
+            ComputeZoneJob::dispatch($queued->zoneId)->onQueue($queued->queue)->afterCommit();
+        });
+        Event::listen(static function (EditionFrozen $frozen): void {
+            RenderEditionJob::dispatch($frozen->editionId)->afterCommit();
+        });
         // Links are made of what this service is called, not of what a request calls it.
         URL::forceRootUrl((string) config('app.url'));
         // A computing takes a worker seconds; nobody needs more in a minute.

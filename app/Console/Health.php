@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Operations;
+namespace App\Console;
 
-use App\Results\Computation;
+use App\Operations\Heartbeat;
+use App\Zones\Computation;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 

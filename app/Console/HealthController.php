@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Operations;
+namespace App\Console;
 
 use Illuminate\Http\JsonResponse;
 

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Results;
+namespace App\Zones;
 
 use App\Sites\Site;
 use App\Stations\RecordImport;
-use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Results;
+namespace App\Zones;
 
 use App\People\User;
 use App\Sites\Site;
 use App\Stations\RecordImport;
-use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -34,7 +33,7 @@ final class QueueComputation
                 'step' => 'waiting for its turn',
             ]);
             // Sites are looked at by one person; what calendars are made of goes first.
-            ComputeZoneJob::dispatch($zone->id)->onQueue($site === null ? 'default' : 'sites')->afterCommit();
+            event(new ComputationQueued($zone->id, $site === null ? 'default' : 'sites'));
 
             return $computation->refresh();
         });

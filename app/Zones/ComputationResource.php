@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Results;
+namespace App\Zones;
 
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;

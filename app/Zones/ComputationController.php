@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Results;
+namespace App\Zones;
 
 use App\Sites\Site;
-use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -34,13 +33,10 @@ class ComputationController
         return (new ComputationResource($queue->execute($zone, $request->user(), null, $site)))->response()->setStatusCode(202);
     }
 
-    /** Stops it at the next crop; what was computed until then is kept and not computed again. */
-    public function destroy(Computation $computation): ComputationResource
+    public function destroy(Computation $computation, CancelComputation $cancel): ComputationResource
     {
         Gate::authorize('update', $computation->zone);
-        Computation::query()->whereKey($computation->id)->whereIn('state', [Computation::QUEUED, Computation::RUNNING])
-            ->update(['state' => Computation::CANCELLED, 'step' => 'cancelled', 'finished_at' => now()]);
 
-        return new ComputationResource($computation->refresh());
+        return new ComputationResource($cancel->execute($computation));
     }
 }

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+/** Stops a computing at the next crop; what was computed until then is kept and not computed again. */
+final class CancelComputation
+{
+    public function execute(Computation $computation): Computation
+    {
+        Computation::query()->whereKey($computation->id)->whereIn('state', [Computation::QUEUED, Computation::RUNNING])
+            ->update(['state' => Computation::CANCELLED, 'step' => 'cancelled', 'finished_at' => now()]);
+
+        return $computation->refresh();
+    }
+}

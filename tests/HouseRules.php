@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use PHPat\Selector\Selector;
+use PHPat\Selector\SelectorInterface;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/**
+ * The application's features have one direction, and its kinds of class know their place. Models are nouns that any feature
+ * may name, for rows refer to each other both ways; resources shape what hangs on a row. All else uses only what stands above.
+ */
+final class HouseRules
+{
+    private const FEATURES = ['Operations', 'People', 'Zones', 'Stations', 'Sites', 'Crops', 'Results', 'Windows', 'Editions', 'Gardener', 'StandIns', 'Console'];
+
+    /** @return iterable<string, Rule> */
+    public function test_a_feature_uses_only_features_above_it(): iterable
+    {
+        foreach (self::FEATURES as $i => $feature) {
+            $below = array_map(static fn (string $f) => Selector::inNamespace("App\\{$f}"), array_slice(self::FEATURES, $i + 1));
+            if ($below !== []) {
+                yield $feature => PHPat::rule()
+                    ->classes(Selector::AllOf(Selector::inNamespace("App\\{$feature}"), ...self::neitherRowNorShape()))
+                    ->shouldNot()->dependOn()
+                    ->classes(Selector::AllOf(Selector::AnyOf(...$below), Selector::NOT(Selector::extends(Model::class))))
+                    ->because("{$feature} stands above them; let it tell an event instead");
+            }
+        }
+    }
+
+    public function test_nothing_but_routes_uses_a_controller(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname('/Controller$/', true))
+            ->because('a controller translates requests, and is nobody’s helper');
+    }
+
+    public function test_actions_and_models_know_nothing_of_http(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::AnyOf(Selector::classname('/\\\\(Save|Choose|Keep|Import|Use|Decide|Publish|Queue|Compute|Cancel)[A-Z]\w+$/', true), Selector::AllOf(Selector::inNamespace('App'), Selector::extends(Model::class))))
+            ->excluding(Selector::classname('/(Controller|Request|Resource)$/', true))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname('/(Controller|Request|Resource)$/', true), Selector::classname(Request::class))
+            ->because('what is done does not hang on who asks for it');
+    }
+
+    /** @return list<SelectorInterface> */
+    private static function neitherRowNorShape(): array
+    {
+        return [Selector::NOT(Selector::extends(Model::class)), Selector::NOT(Selector::extends(JsonResource::class))];
+    }
+}
