@@ -49,4 +49,28 @@ final class ZoneComparisonTest extends TestCase
         self::assertSame(['island', null, null], [$rows[0]['zone'], $rows[0]['free_days'], $rows[0]['last'][0]]);
         self::assertSame([], $rows[0]['like']);
     }
+
+    /**
+     * @param  array{string, string, string}  $first  the average first freeze, its earliest and its latest
+     * @return array{ruler: array<string, mixed>, climate: array<string, mixed>}
+     */
+    private function withFreezes(string $starts, array $first): array
+    {
+        $dates = static fn (array $d): array => [['date' => $d[0], 'earliest' => $d[1], 'latest' => $d[2]]];
+        $last = $starts === '07-01' ? ['09-10', '09-01', '09-20'] : ['03-10', '03-01', '03-20'];
+
+        return ['ruler' => ['starts' => $starts, 'seasons' => 20, 'freezes' => [1 => ['last' => $dates($last), 'first' => $dates($first), 'free_days' => [200]]]],
+            'climate' => ['sites' => [['soil_dates' => []]], 'heat' => [['days_a_year' => 0.0]], 'hardiness' => null]];
+    }
+
+    public function test_dates_are_laid_out_from_the_cold_season_of_their_own_hemisphere(): void
+    {
+        // Around 1 July in the south, and around 1 January in the north, the dates run on.
+        $like = static fn (array $zones): array => array_column(ZoneComparison::of($zones), 'like');
+        self::assertSame([['b'], ['a']], $like(['a' => $this->withFreezes('07-01', ['07-01', '06-20', '07-10']), 'b' => $this->withFreezes('07-01', ['06-25', '06-22', '06-28'])]));
+        self::assertSame([['b'], ['a']], $like(['a' => $this->withFreezes('01-01', ['01-01', '12-20', '01-10']), 'b' => $this->withFreezes('01-01', ['12-25', '12-22', '12-28'])]));
+        self::assertSame([[], []], $like(['a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-10']), 'b' => $this->withFreezes('01-01', ['11-20', '11-11', '11-28'])]), 'a day apart');
+        self::assertSame([['b'], ['a']], $like(['a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-11']), 'b' => $this->withFreezes('01-01', ['11-20', '11-11', '11-28'])]), 'that touch');
+        self::assertSame([[], []], $like(['a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-11']), 'b' => $this->withFreezes('07-01', ['11-01', '10-20', '11-11'])]), 'of two hemispheres');
+    }
 }

@@ -83,6 +83,24 @@ final class QualityControlTest extends TestCase
         self::assertSame([], $this->marks($this->record([15 => null] + $equal)), 'a missing day breaks the run');
     }
 
+    public function test_what_follows_a_gap_is_looked_at_too(): void
+    {
+        self::assertSame(['2024-02-21 maximum spike'], $this->marks($this->record([], [5 => null, 20 => 41.0])));
+        self::assertSame(['2024-02-06 maximum spike', '2024-02-21 maximum spike'], $this->marks($this->record([], [5 => 41.0, 20 => 41.0])));
+        self::assertSame(['2024-02-21 maximum-below-minimum', '2024-02-21 maximum-below-minimum'],
+            array_map(static fn (string $m): string => str_replace(['maximum ', 'minimum '], '', $m), $this->marks($this->record([5 => null, 20 => 7.0], [20 => 6.9]))));
+    }
+
+    public function test_values_on_a_limit_are_taken(): void
+    {
+        // 15.1 on both sides: 25 more or less is no spike, a little beyond is.
+        $beside = [4 => 15.0, 6 => 15.0];
+        self::assertSame([], $this->marks($this->record([], [5 => 40.0] + $beside)));
+        self::assertSame(['2024-02-06 maximum spike'], $this->marks($this->record([], [5 => 40.1] + $beside)));
+        self::assertSame([], $this->marks($this->record([5 => 9.0], [5 => 9.0])), 'a maximum at the minimum');
+        self::assertSame([], $this->marks($this->record([], [39 => 41.0])), 'the last day has one neighbour');
+    }
+
     public function test_days_to_come_are_marked(): void
     {
         $marks = $this->marks($this->record(), Day::of(2024, 3, 9));
