@@ -179,7 +179,7 @@ database_accounts() { # run by the server itself as it starts: nobody needs a pa
     echo "GRANT ALL PRIVILEGES ON *.* TO '$me'@'localhost' WITH GRANT OPTION;"
     [ "$me" = root ] || echo "DROP USER IF EXISTS 'root'@'localhost';"
     echo "DROP USER IF EXISTS 'root'@'127.0.0.1', 'root'@'::1', 'root'@'$(hostname)', ''@'localhost', ''@'$(hostname)';"
-    for name in anthesis anthesis_test anthesis_browser; do echo "CREATE DATABASE IF NOT EXISTS $name;"; done
+    for name in anthesis anthesis_test anthesis_test_{1..8} anthesis_browser; do echo "CREATE DATABASE IF NOT EXISTS $name;"; done
     # The application reads and writes rows; tables are made and changed by their owner, as part of an update.
     echo "CREATE OR REPLACE USER 'anthesis'@'127.0.0.1' IDENTIFIED BY '$password';"
     echo "CREATE OR REPLACE USER 'anthesis_owner'@'127.0.0.1' IDENTIFIED BY '$owner';"

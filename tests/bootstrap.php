@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+// Tests have databases of their own: one, or where several processes run them one for each. Never the application's.
+
+$database = rtrim('anthesis_test_'.getenv('TEST_TOKEN'), '_');
+putenv("DB_DATABASE={$database}");
+$_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = $database;
+
+require dirname(__DIR__).'/vendor/autoload.php';
