@@ -19,7 +19,7 @@ final class WindowsTest extends BrowserTestCase
         $this->browser->keys('j')->see('Raphanus sativus')->see('Sow outdoors: ')->keys('j')->see('var. longipinnatus')->keys('k')->see('Turns hot and hollow');
         $this->browser->keys(WebDriverKeys::ESCAPE)->see('On 12 May');
         $this->browser->keys('/', 'garlic')->see('2 of 71 crops')->keys(WebDriverKeys::ENTER)->see('Sown on every day of every year on record');
-        $this->browser->keys('g', 'p')->see('Publish edition')->keys('g', 'r')->see('Dates and how sure they are')->keys('g', 'z')->see('Orchard Bench');
+        $this->browser->keys('g', 'e')->see('Publish edition')->keys('g', 'r')->see('Dates and how sure they are')->keys('g', 'z')->see('Orchard Bench');
         $this->browser->keys('?')->see('a week back');
         self::assertSame([], $this->browser->errors());
     }
