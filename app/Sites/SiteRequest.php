@@ -69,6 +69,13 @@ class SiteRequest extends FormRequest
 
     private function zoneId(): ?int
     {
-        return $this->site()->exists ? $this->site()->zone_id : Zone::query()->where('slug', (string) $this->input('zone'))->value('id');
+        $zone = $this->input('zone');
+
+        return match (true) {
+            $this->site()->exists => $this->site()->zone_id,
+            // Anything else is refused by its rule.
+            is_string($zone) => Zone::query()->where('slug', $zone)->value('id'),
+            default => null,
+        };
     }
 }

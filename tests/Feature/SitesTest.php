@@ -63,6 +63,8 @@ final class SitesTest extends TestCase
 
     public function test_numbers_out_of_range_and_people_without_the_right_are_refused(): void
     {
+        $this->postJson('/api/sites', ['name' => 'Bank', 'zone' => ['test-basin'], 'air' => 0, 'sun' => 2, 'rate' => 1, 'protection' => 0, 'offset' => 0, 'note' => ''])
+            ->assertUnprocessable()->assertJsonPath('errors.zone.0', 'The zone field must be a string.');
         $this->postJson('/api/sites', ['rate' => 9, 'sun' => 'hot'] + self::ROOF)->assertUnprocessable()
             ->assertJsonPath('errors.rate.0', 'This lies between 0.1 and 3.')->assertJsonPath('errors.sun.0', 'Give a number.');
         $this->actingAs($this->person(Role::Volunteer));
