@@ -64,7 +64,7 @@ final class ComputeZone
         Result::query()->whereIn('hash', [...array_values($climate), ...array_keys($known)])->update(['created_at' => now()]);
         $missing = array_values(array_filter($crops, static fn (Crop $c): bool => ! isset($known[$hashes[$c->slug]])));
         $evidence = PlaceEvidence::of($record->used, $latitude, $site);
-        $schools = Schools::on(new Grounds($evidence, ZoneReplay::of($zone, $record, $site), $settings));
+        $schools = $missing === [] ? null : Schools::on(new Grounds($evidence, ZoneReplay::of($zone, $record, $site), $settings));
         foreach (array_chunk($missing, self::STEP) as $chunk) {
             if ($computation->refresh()->state === Computation::CANCELLED) {
                 return;

@@ -18,8 +18,6 @@ use App\Zones\Zone;
 
 /**
  * A crop as it is and as it would be, in one zone: ribbons and windows side by side.
- *
- * @phpstan-import-type Dossier from CropDossier
  */
 final class CropTrial
 {

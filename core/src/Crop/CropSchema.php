@@ -15,9 +15,6 @@ final class CropSchema
 
     private const SLUG = '/^[a-z0-9]+(-[a-z0-9]+)*$/';
 
-    /** The soil is about this much warmer than the air at which packet days hold, °C. */
-    private const SOIL_ABOVE_AIR = 2.0;
-
     /** @var array<string, CropColumn>|null */
     private static ?array $columns = null;
 
@@ -133,7 +130,7 @@ final class CropSchema
         if (! ($growth->baseC < $growth->optLowC && $growth->optLowC <= $growth->optHighC && $growth->optHighC < $growth->ceilingC)) {
             throw new CropRefused('opt_low_c', 'growth temperatures must rise: base, lower optimum, upper optimum, ceiling');
         }
-        if ($crop->emergence->daysAt($growth->refC + self::SOIL_ABOVE_AIR) === null) {
+        if ($crop->emergence->daysAt($growth->refC + Maturity::SOIL_ABOVE_AIR) === null) {
             throw new CropRefused('ref_c', "the crop does not emerge at {$growth->refC} + 2 °C by its own table; fill em_ columns around it");
         }
         if (in_array(Route::Transplant, $crop->routes, true) && $crop->underCover->weeks === null) {

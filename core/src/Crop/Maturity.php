@@ -14,7 +14,7 @@ use LogicException;
 final readonly class Maturity
 {
     /** Packet days hold at ref_c of the air; the soil is then about this much warmer, °C. */
-    private const SOIL_ABOVE_AIR = 2.0;
+    public const SOIL_ABOVE_AIR = 2.0;
 
     private const LEAST_JUVENILE = 5.0;
 

@@ -22,14 +22,14 @@ final class Words
     private static array $languages = [];
 
     /** @param  array<string, string>  $messages by key */
-    private function __construct(private readonly string $language, private readonly array $messages)
+    private function __construct(private readonly string $language, public readonly array $messages)
     {
     }
 
     /** @throws InvalidArgumentException when there is no such language */
     public static function in(string $language): self
     {
-        return self::$languages[$language] ??= new self($language === self::PSEUDO ? 'en' : $language, self::messages($language));
+        return self::$languages[$language] ??= new self($language === self::PSEUDO ? 'en' : $language, self::read($language));
     }
 
     /** @return list<string> languages there are words in */
@@ -61,17 +61,11 @@ final class Words
         return isset($this->messages[$key]);
     }
 
-    /** @return list<string> */
-    public function keys(): array
-    {
-        return array_keys($this->messages);
-    }
-
     /** @return array<string, string> */
-    private static function messages(string $language): array
+    private static function read(string $language): array
     {
         if ($language === self::PSEUDO) {
-            return array_map(self::pseudo(...), self::messages('en'));
+            return array_map(self::pseudo(...), self::read('en'));
         }
         $files = glob(self::folder()."/{$language}/*.json") ?: throw new InvalidArgumentException("There are no words in lang/{$language}.");
         $messages = [];

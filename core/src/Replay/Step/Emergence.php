@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay\Step;
 
+use Anthesis\Crop\Maturity;
 use Anthesis\Replay\CropNeeds;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
@@ -18,9 +19,6 @@ use Anthesis\Replay\Sowings;
  */
 final readonly class Emergence implements Step
 {
-    /** The soil is about this much warmer than the air at which packet days hold, °C. */
-    private const COLD_ABOVE_REFERENCE = 2.0;
-
     public function __construct(private SeasonTables $tables, private CropNeeds $needs)
     {
     }
@@ -52,7 +50,7 @@ final readonly class Emergence implements Step
         $emergence = $this->tables->emergence($this->needs->crop->emergence);
         $limitDays = $this->needs->crop->emergence->maxDays;
         [$missing, $soilSum, $days] = [$this->tables->missing, $this->tables->soilSum, $this->tables->days];
-        $coldBelow = ($this->needs->crop->growth->refC + self::COLD_ABOVE_REFERENCE) * $limitDays;
+        $coldBelow = ($this->needs->crop->growth->refC + Maturity::SOIL_ABOVE_AIR) * $limitDays;
         [$cold, $hot] = [Outcome::NoEmergenceCold->code(), Outcome::NoEmergenceHot->code()];
         // Where cold is counted from the day of sowing, sowings that come up together need not fare the same.
         $apart = $this->needs->chillDays > 0;
