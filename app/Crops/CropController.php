@@ -8,6 +8,7 @@ use Anthesis\Crop\CropColumn;
 use Anthesis\Crop\CropSchema;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
+use App\Operations\Say;
 use App\People\User;
 use App\People\VersionedRequest;
 use Illuminate\Http\JsonResponse;
@@ -64,7 +65,7 @@ class CropController
         try {
             $rows = CropCsv::rows($stream);
         } catch (FormatError $error) {
-            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+            throw ValidationException::withMessages(['file' => Say::phrase($error->why)]);
         } finally {
             fclose($stream);
         }

@@ -7,6 +7,7 @@ namespace App\Crops;
 use Anthesis\Crop\CropSchema;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
+use App\Operations\Say;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 
@@ -47,7 +48,7 @@ class CropRequest extends FormRequest
             CropCsv::crop($cells);
         } catch (FormatError $error) {
             // The line says nothing here: there is one crop.
-            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst($error->reason)]);
+            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst(Say::phrase($error->reason))]);
         }
 
         return $cells;

@@ -23,7 +23,7 @@ class CropResource extends JsonResource
             'slug' => $crop->slug,
             'version' => $crop->version,
             'cells' => $crop->cells,
-            'days' => array_map(static fn (Route $r): array => ['route' => $r->value, 'days' => round($maturity->days($r)), 'in_words' => $maturity->inWords($r)], $parameters->routes),
+            'days' => array_map(static fn (Route $r): array => ['route' => $r->value, 'days' => round($maturity->days($r)), 'phrase' => $maturity->phrase($r)], $parameters->routes),
             'varieties' => $crop->varieties->map(static fn (Variety $v): array => ['id' => $v->id, 'version' => $v->version, 'name' => $v->name, 'cells' => (object) $v->cells, 'tags' => $v->tags])->all(),
             'revisions' => $crop->revisions->take(20)->values()->map(fn (CropRevision $r, int $i): array => [
                 'id' => $r->id,

@@ -7,6 +7,7 @@ namespace App\Crops;
 use Anthesis\Crop\CropSchema;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
+use App\Operations\Say;
 use App\People\VersionedRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -56,7 +57,7 @@ class VarietyController
         try {
             CropCsv::crop($cells + $crop->cells);
         } catch (FormatError $error) {
-            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst($error->reason)]);
+            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst(Say::phrase($error->reason))]);
         }
 
         return ['name' => $values['name'], 'cells' => $cells, 'tags' => array_values($values['tags'])];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Anthesis\Calendar\EditionDocument;
+use Anthesis\Calendar\EditionReader;
 use Anthesis\Record\Day;
 use App\Operations\BrokenSeal;
 use App\Operations\Seal;
@@ -93,6 +94,6 @@ class Edition extends Model
             throw new BrokenSeal($this->zone->name, $this->number);
         }
 
-        return EditionDocument::fromJson($this->document, $this->checksum);
+        return EditionReader::open($this->document, $this->checksum);
     }
 }

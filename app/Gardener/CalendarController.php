@@ -26,7 +26,7 @@ class CalendarController
 
     public function thisWeek(Zone $zone, ?int $number = null): Response
     {
-        return $this->show($zone, $number, 'weeks/'.WeekList::weekOf(Today::day()->sowDay()), '');
+        return $this->show($zone, $number, 'weeks/'.WeekList::weekOf(Today::day()->yearDay()), '');
     }
 
     // Route parameters arrive in the order of the address: zone, number where there is one, then week or crop.

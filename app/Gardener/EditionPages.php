@@ -7,8 +7,9 @@ namespace App\Gardener;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
-use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
+use Anthesis\Words\Phrase;
+use App\Operations\Say;
 
 /**
  * The pages of an edition. Each takes from the frozen document what it shows, and nothing from anywhere else.
@@ -53,8 +54,8 @@ final class EditionPages
                 'kind' => $sheet['kind'],
                 'routes' => array_map(self::withoutEvidence(...), $sheet['routes']),
             ], $content['crops']),
-        ], "Sowing calendar, {$content['zone']['name']}",
-            'When to sow, set out and harvest '.count($content['crops'])." crops in {$content['zone']['name']}, {$content['zone']['district']}, from the place’s own weather record.", "{$base}/calendar.ics");
+        ], Say::key('page.calendar.title', ['zone' => $content['zone']['name']]),
+            Say::key('page.calendar.description', ['crops' => count($content['crops']), 'zone' => $content['zone']['name'], 'district' => $content['zone']['district']]), "{$base}/calendar.ics");
     }
 
     public function week(EditionDocument $edition, string $base, int $week): Page
@@ -63,10 +64,11 @@ final class EditionPages
         $cautions = [];
         foreach ($edition->content['crops'] as $sheet) {
             if ($sheet['cautions'] !== [] && in_array($sheet['slug'], array_column($content['tasks'], 'crop'), true)) {
-                $cautions[$sheet['slug']] = array_column($sheet['cautions'], 'in_words');
+                $cautions[$sheet['slug']] = array_column($sheet['cautions'], 'phrase');
             }
         }
-        $first = SowDay::fromNumber(7 * $week - 6);
+        $first = YearDay::fromNumber(7 * $week - 6);
+        $words = ['day' => Phrase::day($first), 'zone' => $edition->content['zone']['name']];
 
         return new Page('week', $this->common($edition, $base) + [
             'week' => $content,
@@ -74,19 +76,19 @@ final class EditionPages
             'opens_next' => $content['tasks'] === [] ? $this->opensNext($edition, $week) : [],
             'previous' => $week === 1 ? WeekList::WEEKS : $week - 1,
             'next' => $week === WeekList::WEEKS ? 1 : $week + 1,
-            'frost' => $this->frostInWords($edition, $first),
-        ], "Week of {$first->inWords()}, {$edition->content['zone']['name']}",
-            "What to sow, start under cover and set out in {$edition->content['zone']['name']} in the week of {$first->inWords()}.", "{$base}/calendar.ics");
+            'freezes' => $this->freezes($edition, $first),
+        ], Say::key('page.week.title', $words), Say::key('page.week.description', $words), "{$base}/calendar.ics");
     }
 
     /** @param  Sheet  $sheet */
     public function crop(EditionDocument $edition, string $base, array $sheet): Page
     {
+        $words = ['crop' => $sheet['name'], 'zone' => $edition->content['zone']['name']];
+
         return new Page('crop', $this->common($edition, $base) + [
             'ruler' => $edition->content['ruler'],
             'crop' => $sheet,
-        ], "{$sheet['name']}, {$edition->content['zone']['name']}",
-            "When to sow {$sheet['name']} in {$edition->content['zone']['name']}, and why: the years behind each date.", "{$base}/calendar.ics");
+        ], Say::key('page.crop.title', $words), Say::key('page.crop.description', $words), "{$base}/calendar.ics");
     }
 
     /** @return array<string, mixed> */
@@ -117,17 +119,13 @@ final class EditionPages
         return [];
     }
 
-    private function frostInWords(EditionDocument $edition, SowDay $day): string
+    /** @return array{starts: string, seasons: int, to_come: int, has_come: int} seasons in which a freeze was still to come on the day, or had come by it */
+    private function freezes(EditionDocument $edition, YearDay $day): array
     {
         $ruler = $edition->content['ruler'];
-        // From midwinter to the day cold seasons are counted from, as at the desk.
-        $latitude = Latitude::of($edition->content['zone']['latitude']);
-        $spring = $latitude->midwinter()->daysUntil($day) < $latitude->midwinter()->daysUntil($latitude->coldSeasonStart());
-        $count = $ruler[$spring ? 'freeze_to_come' : 'freeze_has_come'][$day->number - 1];
 
-        return $spring
-            ? "In {$count} of {$ruler['seasons']} seasons on record a freeze still came on or after {$day->inWords()}."
-            : "In {$count} of {$ruler['seasons']} seasons on record the first freeze had come by {$day->inWords()}.";
+        return ['starts' => $ruler['starts'], 'seasons' => $ruler['seasons'],
+            'to_come' => $ruler['freeze_to_come'][$day->number - 1], 'has_come' => $ruler['freeze_has_come'][$day->number - 1]];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use App\Operations\Say;
 use App\Zones\Settlement;
 use App\Zones\Zone;
 use Illuminate\Support\Collection;
@@ -64,7 +65,7 @@ final class HomePage
                 'height_m' => $zone->height_m,
                 'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             ])->all(),
-        ], 'Sowing calendars', 'When to sow, where you are: sowing calendars by town and postcode, from each place’s own weather record.');
+        ], Say::key('page.home.head'), Say::key('page.home.description'));
     }
 
     private static function plain(string $text): string

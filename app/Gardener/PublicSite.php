@@ -8,6 +8,7 @@ use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Exchange\EditionCsv;
 use Anthesis\Exchange\EditionICalendar;
+use Anthesis\Exchange\Words;
 use App\Editions\Edition;
 use App\Operations\Seal;
 use App\Operations\Today;
@@ -88,8 +89,8 @@ final class PublicSite
     public static function download(EditionDocument $document, string $format): string
     {
         return match ($format) {
-            'ics' => EditionICalendar::write($document),
-            'csv' => EditionCsv::write($document->content['zone']['slug'], $document->content['crops']),
+            'ics' => EditionICalendar::write($document, Words::in('en')),
+            'csv' => EditionCsv::write($document->content['zone']['slug'], $document->content['crops'], Words::in('en')),
             default => $document->json,
         };
     }
@@ -199,7 +200,7 @@ final class PublicSite
 
     private function weekLink(string $folder): void
     {
-        self::link("{$folder}/now/this-week", 'weeks/'.WeekList::weekOf(Today::day()->sowDay()));
+        self::link("{$folder}/now/this-week", 'weeks/'.WeekList::weekOf(Today::day()->yearDay()));
     }
 
     /** A link that is there before and after, whoever reads meanwhile. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Crops\Crop;
 use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
@@ -23,8 +24,19 @@ class SessionResource extends JsonResource
                 'name' => $user->name,
                 'email' => $user->email,
                 'role' => $user->role->value,
-                'may_publish' => $user->can('publish', Zone::class),
+                'can' => self::abilities($user),
             ],
         ];
+    }
+
+    /** @return list<string> what the person may do at the desk */
+    private static function abilities(User $user): array
+    {
+        return array_keys(array_filter([
+            'edit-zones' => $user->can('create', Zone::class),
+            'edit-sites' => $user->can('create', Zone::class),
+            'edit-crops' => $user->can('create', Crop::class),
+            'publish' => $user->can('publish', Zone::class),
+        ]));
     }
 }

@@ -7,14 +7,14 @@ namespace App\Results;
 use Anthesis\Calendar\YearCourse;
 use Anthesis\Climate\RecordYears;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\RecordTooShort;
+use Anthesis\Words\Refused;
+use App\Operations\Say;
 use App\Sites\Site;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use InvalidArgumentException;
 
 class ClimateController
 {
@@ -49,8 +49,8 @@ class ClimateController
         $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
         try {
             return $compute->execute($zone, RecordYears::period($record->filled->record, Latitude::of($zone->latitude), $from, $to));
-        } catch (InvalidArgumentException|RecordTooShort $error) {
-            throw ValidationException::withMessages(['from' => $error->getMessage()]);
+        } catch (Refused $error) {
+            throw ValidationException::withMessages(['from' => Say::phrase($error->why)]);
         }
     }
 }

@@ -6,10 +6,10 @@ namespace App\Results;
 
 use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Calendar\YearRuler;
+use Anthesis\Climate\RecordTooShort;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\RecordTooShort;
 use Anthesis\Window\PlaceEvidence;
 use App\Crops\Crop as CropModel;
 use App\Sites\Site;

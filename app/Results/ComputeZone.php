@@ -6,10 +6,10 @@ namespace App\Results;
 
 use Anthesis\Calendar\CropDossier;
 use Anthesis\Climate\FreezeThreshold;
+use Anthesis\Climate\RecordTooShort;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\RecordTooShort;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBack;
 use Anthesis\Window\School\CountBackSettings;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Results;
 
-use Anthesis\Exchange\FormatError;
-use Anthesis\Record\RecordTooShort;
+use Anthesis\Climate\RecordTooShort;
+use Anthesis\Words\Phrase;
+use Anthesis\Words\Refused;
 use App\Operations\NamedLock;
+use App\Operations\Say;
 use App\Stations\ImportRecord;
 use App\Stations\RecordImport;
 use App\Stations\ZoneRecord;
@@ -87,11 +89,11 @@ final class ComputeZoneJob implements ShouldQueue
             /** @var Zone $zone */
             $zone = $computation->zone()->firstOrFail();
             $computation->setRelation('zone', $zone)->update(['inputs' => $zone->inputs]);
-            $record = ZoneRecord::of($zone) ?? throw new RecordTooShort('The zone has no record yet. Bring a station file first.');
+            $record = ZoneRecord::of($zone) ?? throw new RecordTooShort(Phrase::of('error.no-record'));
             $compute->execute($computation, $record);
-        } catch (FormatError|RecordTooShort $error) {
+        } catch (Refused $error) {
             // Trying again would end the same way: what is wrong is the record, and that can be said.
-            $this->giveUp($computation, $error->getMessage());
+            $this->giveUp($computation, Say::phrase($error->why));
         } catch (Throwable $error) {
             report($error);
             if ($computation->attempts >= Computation::TRIES) {

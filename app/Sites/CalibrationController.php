@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Sites;
 
-use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\ProbeCsv;
 use Anthesis\Record\Latitude;
 use Anthesis\Soil\ProbeCalibration;
+use Anthesis\Words\Refused;
+use App\Operations\Say;
 use App\Operations\Today;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Validation\ValidationException;
-use InvalidArgumentException;
 
 /** The soil model of a site held against readings. Nothing is kept: what it comes to can be saved as a site. */
 class CalibrationController
@@ -25,8 +25,8 @@ class CalibrationController
             $log = ProbeCsv::read($stream, Today::day(), $request->unit());
             $depth = $request->depth() ?? $log->depths()[0]['depth'];
             $calibration = ProbeCalibration::of($record->filled->record, Latitude::of($zone->latitude), $request->site()->toCore(), $log->atDepth($depth));
-        } catch (FormatError|InvalidArgumentException $error) {
-            throw ValidationException::withMessages(['file' => $error->getMessage()]);
+        } catch (Refused $error) {
+            throw ValidationException::withMessages(['file' => Say::phrase($error->why)]);
         } finally {
             fclose($stream);
         }

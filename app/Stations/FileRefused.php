@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Exchange\FormatError;
+use App\Operations\Say;
 use Illuminate\Http\JsonResponse;
 use RuntimeException;
 
@@ -13,7 +14,7 @@ final class FileRefused extends RuntimeException
 {
     public function __construct(private readonly FormatError $why)
     {
-        parent::__construct($why->getMessage());
+        parent::__construct(Say::phrase($why->why));
     }
 
     public function render(): JsonResponse

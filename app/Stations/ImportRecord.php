@@ -19,7 +19,7 @@ final class ImportRecord
             return $import->record;
         }
         if (! Storage::disk('originals')->exists($import->checksum)) {
-            throw FormatError::inFile("The file “{$import->file}” is no longer among the originals. Bring it again.");
+            throw FormatError::inFile('file.original-gone', ['file' => $import->file]);
         }
 
         return DB::transaction(static function () use ($import): StationRecord {

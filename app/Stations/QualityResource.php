@@ -30,7 +30,7 @@ class QualityResource extends JsonResource
         $decisions = $this->resource->decisions->keyBy(static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}");
         $rules = [];
         foreach ($record->marks() as $mark) {
-            $rules["{$mark->day->iso()} {$mark->element->value}"][] = ['rule' => $mark->rule->value, 'in_words' => $mark->rule->inWords()];
+            $rules["{$mark->day->iso()} {$mark->element->value}"][] = $mark->rule->value;
         }
         foreach ($decisions->keys() as $key) {
             $rules[$key] ??= [];

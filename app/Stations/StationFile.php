@@ -67,8 +67,8 @@ final readonly class StationFile
     {
         return self::opened($path, static function ($stream) use ($choices, $before): self {
             $survey = (new StationFileReader)->survey($stream, self::choices($choices));
-            $reading = $survey->reading ?? throw FormatError::inFile(isset($choices['station']) ? "The station {$choices['station']} is not in this file."
-                : 'There is no daily minimum or maximum in this file.');
+            $reading = $survey->reading ?? throw (isset($choices['station']) ? FormatError::inFile('file.no-such-station', ['station' => $choices['station']])
+                : FormatError::inFile('file.no-temperatures'));
 
             return self::of($reading, $choices, $before, $survey->stations);
         });
@@ -116,7 +116,7 @@ final readonly class StationFile
     /** @param  Closure(resource): self  $read */
     private static function opened(string $path, Closure $read): self
     {
-        $stream = fopen($path, 'r') ?: throw FormatError::inFile('The file cannot be opened. Bring it again.');
+        $stream = fopen($path, 'r') ?: throw FormatError::inFile('file.cannot-be-opened');
         try {
             return $read($stream);
         } finally {

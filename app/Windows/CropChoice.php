@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Windows;
 
 use Anthesis\Record\Day;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Window\School\OwnDates;
 use Anthesis\Window\SowingWindow;
 use App\People\User;
@@ -53,7 +53,7 @@ class CropChoice extends Model
     public function ownDates(): OwnDates
     {
         $windows = array_map(static fn (array $spans): array => array_map(
-            static fn (array $span): SowingWindow => new SowingWindow(SowDay::fromIso($span['first']), SowDay::fromIso($span['last'])), $spans), $this->windows ?? []);
+            static fn (array $span): SowingWindow => new SowingWindow(YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])), $spans), $this->windows ?? []);
 
         return new OwnDates($windows, $this->reason, $this->user->name ?? 'someone no longer here', Day::fromIso($this->created_at->format('Y-m-d')));
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Windows;
 
 use Anthesis\Crop\Route;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Window\School\OwnDates;
 use Anthesis\Window\School\Schools;
 use Closure;
@@ -25,7 +25,7 @@ class CropChoiceRequest extends FormRequest
     {
         $day = static function (string $field, mixed $value, Closure $fail): void {
             try {
-                SowDay::fromIso(is_string($value) ? $value : '');
+                YearDay::fromIso(is_string($value) ? $value : '');
             } catch (InvalidArgumentException $error) {
                 $fail($error->getMessage());
             }

@@ -12,6 +12,7 @@ use Anthesis\Soil\Site;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\School\FromReplay;
+use Anthesis\Words\Phrase;
 use App\Crops\Crop as CropModel;
 use App\Crops\Variety;
 use App\Results\Result;
@@ -26,7 +27,9 @@ use App\Zones\Zone;
  *
  * @phpstan-import-type Span from CropSheet
  *
- * @phpstan-type Compared array{name: string, route: string, act: string, windows: list<Span>, in_words: string}
+ * @phpstan-import-type Words from Phrase
+ *
+ * @phpstan-type Compared array{name: string, route: string, act: string, windows: list<Span>, phrase: Words|null}
  */
 final class CropComparison
 {
@@ -58,13 +61,13 @@ final class CropComparison
         $out = ['sites' => [], 'varieties' => []];
         $base = [];
         foreach ($sites as $i => $site) {
-            $school = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->midwinter(), $site->name);
+            $school = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->yearStart(), $site->name);
             $routes = $windows($school, $crop);
             if ($i === 0) {
                 $base = array_map(static fn (RouteWindows $r): array => array_map(CropSheet::span(...), $r->windows), $routes);
                 foreach ($varieties as $variety) {
                     $grown = $variety->toCore($model);
-                    array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($school, $grown), $base, 'the crop'));
+                    array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($school, $grown), $base, Phrase::of('difference.the-crop')));
                 }
             }
             array_push($out['sites'], ...self::rows($crop, $site->name, $routes, $i === 0 ? [] : $base, $sites[0]->name));
@@ -76,16 +79,16 @@ final class CropComparison
     /**
      * @param  array<string, RouteWindows>  $routes
      * @param  array<string, list<Span>>  $base  windows to hold them against; empty: these are the base themselves
-     * @param  string  $than  what the base is, in words
+     * @param  string|Phrase  $than  what the base is
      * @return list<Compared>
      */
-    private static function rows(Crop $crop, string $name, array $routes, array $base, string $than): array
+    private static function rows(Crop $crop, string $name, array $routes, array $base, string|Phrase $than): array
     {
         $rows = [];
         foreach ($routes as $route => $windows) {
             $sheet = CropSheet::routes($crop, [$windows])[0];
             $rows[] = ['name' => $name, 'route' => $route, 'act' => $sheet['act'], 'windows' => $sheet['windows'],
-                'in_words' => isset($base[$route]) ? WindowDifference::inWords($sheet['windows'], $base[$route], $than) : ''];
+                'phrase' => isset($base[$route]) ? WindowDifference::phrase($sheet['windows'], $base[$route], $than)?->toArray() : null];
         }
 
         return $rows;

@@ -7,7 +7,7 @@ namespace App\Windows;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Record\Day;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use App\Results\ZoneReplay;
 use App\Stations\ZoneRecord;
@@ -23,18 +23,18 @@ use App\Zones\Zone;
  */
 final class CropRuns
 {
-    /** @return array{route: string, outcomes: list<array{outcome: string, in_words: string}>, years: list<YearRuns>} */
+    /** @return array{route: string, outcomes: list<string>, years: list<YearRuns>} */
     public static function of(Zone $zone, ZoneRecord $record, Site $site, Crop $crop, Route $route): array
     {
         $replay = ZoneReplay::of($zone, $record, $site);
-        $none = array_fill(0, SowDay::YEAR, -1);
+        $none = array_fill(0, YearDay::YEAR, -1);
         $outcomes = $years = [];
         foreach ($replay->runs($crop, $route)->all() as $run) {
             [$year] = Day::civil($run->sown->number);
             $years[$year] ??= ['outcome' => $none, 'up' => $none, 'harvest' => $none, 'end' => $none];
-            $at = $run->sown->sowDay()->number - 1;
-            $outcomes[$run->outcome->value] ??= ['index' => count($outcomes), 'in_words' => $run->outcome->inWords()];
-            $years[$year]['outcome'][$at] = $outcomes[$run->outcome->value]['index'];
+            $at = $run->sown->yearDay()->number - 1;
+            $outcomes[$run->outcome->value] ??= count($outcomes);
+            $years[$year]['outcome'][$at] = $outcomes[$run->outcome->value];
             $years[$year]['up'][$at] = $run->up === null ? -1 : $run->up->number - $run->sown->number;
             $years[$year]['harvest'][$at] = $run->daysToHarvest ?? -1;
             $years[$year]['end'][$at] = $run->ended->number - $run->sown->number;
@@ -42,7 +42,7 @@ final class CropRuns
 
         return [
             'route' => $route->value,
-            'outcomes' => array_map(static fn (string $outcome, array $o): array => ['outcome' => $outcome, 'in_words' => $o['in_words']], array_keys($outcomes), array_values($outcomes)),
+            'outcomes' => array_keys($outcomes),
             'years' => array_map(static fn (int $year, array $runs): array => ['year' => $year, 'outcome' => array_values($runs['outcome']),
                 'up' => array_values($runs['up']), 'harvest' => array_values($runs['harvest']), 'end' => array_values($runs['end'])], array_keys($years), array_values($years)),
         ];

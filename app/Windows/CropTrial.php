@@ -26,13 +26,13 @@ final class CropTrial
     {
         $latitude = Latitude::of($zone->latitude);
         $site = Site::forZone($zone)[0];
-        $school = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->midwinter(), $site->name);
+        $school = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->yearStart(), $site->name);
         $share = ProofStandard::from($zone->standard)->share();
         $routes = static fn (Crop $crop): array => array_map(static fn (Route $route): array => [
             'ribbon' => CropDossier::ribbon($school->of($crop, $route)->ribbon),
             ...CropSheet::routes($crop, [$school->of($crop, $route)->at($share)])[0],
         ], $crop->routes);
 
-        return ['starts' => $latitude->midwinter()->iso(), 'before' => $routes($before), 'after' => $routes($after)];
+        return ['starts' => $latitude->yearStart()->iso(), 'before' => $routes($before), 'after' => $routes($after)];
     }
 }

@@ -12,6 +12,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\School\FromReplay;
 use Anthesis\Window\School\OwnDates;
+use Anthesis\Words\Phrase;
 use App\Crops\Crop as CropModel;
 use App\Crops\Variety;
 use App\Results\Result;
@@ -27,6 +28,7 @@ use App\Zones\Zone;
  * @phpstan-import-type Dossier from CropDossier
  * @phpstan-import-type Method from EditionDocument
  * @phpstan-import-type RecordNote from EditionDocument
+ * @phpstan-import-type Words from Phrase
  */
 final readonly class ZoneWindows
 {
@@ -117,7 +119,7 @@ final readonly class ZoneWindows
             array_filter(ProofStandard::cases(), fn (ProofStandard $s): bool => $s->canBeToldFrom($this->ruler['seasons']))));
     }
 
-    /** @return list<string> where the record disagrees with dates that are not its own: of another school, or set by hand */
+    /** @return list<Words> where the record disagrees with dates that are not its own: of another school, or set by hand */
     public function disagreements(string $crop): array
     {
         $school = $this->school($crop);

@@ -33,7 +33,7 @@ function stationFile(int $years): string
     $text = "date,tmin_c,tmax_c\n";
     $first = Day::of(2026 - $years, 1, 1)->number;
     for ($number = $first, $end = Day::of(2025, 12, 31)->number; $number <= $end; $number++) {
-        $mean = 9.2 - 11.9 * cos(2 * M_PI * (Day::sowDayOf($number) - 18) / 365) + mt_rand(-60, 60) / 10;
+        $mean = 9.2 - 11.9 * cos(2 * M_PI * (Day::yearDayOf($number) - 18) / 365) + mt_rand(-60, 60) / 10;
         $text .= Day::fromNumber($number)->iso().sprintf(",%.1f,%.1f\n", $mean - 6, $mean + 6.4);
     }
 
@@ -107,7 +107,7 @@ function replayAll(DailyRecord $record, array $crops, array $sites): array
             foreach ($crop->routes as $route) {
                 $sown = $replay->runs($crop, $route);
                 $runs += count($sown->outcomes);
-                $found = new ReplayWindows($crop, $route, OutcomeRibbon::of($sown), Latitude::of(46.8)->midwinter(), $site->name);
+                $found = new ReplayWindows($crop, $route, OutcomeRibbon::of($sown), Latitude::of(46.8)->yearStart(), $site->name);
                 $windows += count($found->at(0.8)->windows);
             }
         }

@@ -6,7 +6,7 @@
     <meta name="robots" content="noindex">
     <title>Anthesis</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    @vite('resources/js/app/main.tsx')
+    @vite('resources/js/shell/main.tsx')
 </head>
 <body>
 <div id="desk"></div>

@@ -108,7 +108,7 @@ final class DoorTest extends TestCase
             $this->get("/zones/test-basin{$page}")->assertOk()->assertSee('From 3 cold seasons: a first guess.');
         }
         self::assertStringContainsString('From 3 cold seasons: a first guess.', str_replace("\r\n ", '', (string) $this->get('/zones/test-basin/calendar.ics')->getContent()));
-        self::assertStringStartsWith('From 3 cold seasons: a first guess.', Edition::query()->firstOrFail()->open()->content['guidance']);
+        self::assertStringStartsWith('From 3 cold seasons: a first guess.', $this->words(Edition::query()->firstOrFail()->open()->content['guidance'][0]));
     }
 
     public function test_a_file_that_contradicts_itself_or_the_record_is_imported_only_when_somebody_says_so(): void

@@ -16,7 +16,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
@@ -24,6 +24,7 @@ use Anthesis\Sun\DayLength;
 use Anthesis\Sun\DayLengthDates;
 use Anthesis\Sun\Radiation;
 use Anthesis\Window\PlaceEvidence;
+use Anthesis\Words\Phrase;
 
 /**
  * What the record tells of a place, beyond the year ruler: freezes season by season, trend, heat, warmth, soil, completeness.
@@ -35,8 +36,10 @@ use Anthesis\Window\PlaceEvidence;
  * - `twilight`: hours with civil twilight; `radiation`: at the top of the atmosphere, MJ m⁻² d⁻¹; both of each sow day
  * - `sites`: per site the normal soil of each sow day (°C at 5 cm) and when soil first holds a temperature for five days
  *
+ * @phpstan-import-type Words from Phrase
+ *
  * @phpstan-type SeasonFreezes array{season: int, first: string|null, last: string|null, first_date: string|null, last_date: string|null}
- * @phpstan-type ThresholdSheet array{threshold: string, celsius: float, in_words: string, seasons: list<SeasonFreezes>, to_come: list<int>, has_come: list<int>, trend: array{days_per_decade: float, p: float, in_words: string}|null}
+ * @phpstan-type ThresholdSheet array{threshold: string, celsius: float, phrase: Words, seasons: list<SeasonFreezes>, to_come: list<int>, has_come: list<int>, trend: array{days_per_decade: float, p: float, phrase: Words}|null}
  * @phpstan-type DatedSoil array{celsius: float, one_year_in_two: string|null, four_years_in_five: string|null}
  * @phpstan-type SiteSoil array{site: string, soil: list<float>, soil_dates: list<DatedSoil>}
  * @phpstan-type Climate array{season_starts: string, thresholds: list<ThresholdSheet>, hardiness: array{mean_extreme_minimum: float, half_zone: string}|null, heat: list<array{celsius: float, days_a_year: float|null, first: string|null, last: string|null}>, degree_days: list<array{base: float, a_year: float|null}>, day_lengths: list<array{hours: float, reached: string|null, lost: string|null, days: int}>, twilight: list<float>, radiation: list<float>, sites: list<SiteSoil>, normals: array{minimum: list<float>, maximum: list<float>}, completeness: list<array{year: int, months: list<int>}>}
@@ -96,20 +99,20 @@ final class ClimateSheet
     /** @return ThresholdSheet */
     private static function threshold(Latitude $latitude, FreezeThreshold $threshold, FreezeStatistics $freezes): array
     {
-        $offsets = array_map(static fn (int $day): int => $freezes->seasonStart->daysUntil(SowDay::fromNumber($day)), range(1, SowDay::YEAR));
+        $offsets = array_map(static fn (int $day): int => $freezes->seasonStart->daysUntil(YearDay::fromNumber($day)), range(1, YearDay::YEAR));
         $trend = $freezes->trendOfLast();
 
         return [
             'threshold' => $threshold->value,
             'celsius' => $threshold->celsius(),
-            'in_words' => $threshold->inWords(),
+            'phrase' => Phrase::of("threshold.{$threshold->value}")->toArray(),
             'seasons' => array_map(static fn (ColdSeason $s): array => self::season($latitude, $s), $freezes->seasons),
             'to_come' => array_map($freezes->seasonsWithFreezeOnOrAfter(...), $offsets),
             'has_come' => array_map($freezes->seasonsWithFreezeOnOrBefore(...), $offsets),
             'trend' => $trend === null ? null : [
                 'days_per_decade' => round($trend->daysPerDecade, 1),
                 'p' => round($trend->p, 3),
-                'in_words' => self::trendInWords($trend),
+                'phrase' => self::trend($trend)->toArray(),
             ],
         ];
     }
@@ -122,22 +125,22 @@ final class ClimateSheet
 
         return [
             'season' => $season->season,
-            'first' => $date($season->first)?->sowDay()->iso(),
-            'last' => $date($season->last)?->sowDay()->iso(),
+            'first' => $date($season->first)?->yearDay()->iso(),
+            'last' => $date($season->last)?->yearDay()->iso(),
             'first_date' => $date($season->first)?->iso(),
             'last_date' => $date($season->last)?->iso(),
         ];
     }
 
-    private static function trendInWords(Trend $trend): string
+    private static function trend(Trend $trend): Phrase
     {
-        $days = round(abs($trend->daysPerDecade), 1);
-        if ($trend->p >= self::TREND_P || $days < 0.1) {
-            return 'No shift of the last freeze can be told from chance (p '.number_format($trend->p, 2).').';
-        }
+        $with = ['days' => round(abs($trend->daysPerDecade), 1), 'p' => round($trend->p, 2)];
 
-        return "The last freeze comes {$days} days ".($trend->daysPerDecade < 0 ? 'earlier' : 'later').' per decade (p '
-            .number_format($trend->p, 2).'). It is shown, not applied: choose for yourself whether to lean on recent years.';
+        return Phrase::of('trend.'.match (true) {
+            $trend->p >= self::TREND_P || $with['days'] < 0.1 => 'none',
+            $trend->daysPerDecade < 0 => 'earlier',
+            default => 'later',
+        }, $with);
     }
 
     /** @return array{hours: float, reached: string|null, lost: string|null, days: int} */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Calendar;
 
 use Anthesis\Crop\Crop;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Window\ProofStandard;
@@ -14,6 +14,7 @@ use Anthesis\Window\School\OwnDates;
 use Anthesis\Window\School\School;
 use Anthesis\Window\School\Schools;
 use Anthesis\Window\SowingWindow;
+use Anthesis\Words\Phrase;
 
 /**
  * All that is known of a crop at a place: what its sowings on record came to, and the windows of each school side by side.
@@ -27,6 +28,7 @@ use Anthesis\Window\SowingWindow;
  * @phpstan-import-type Identity from CropSheet
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type RouteSheet from CropSheet
+ * @phpstan-import-type Words from Phrase
  *
  * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>}
  * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>}
@@ -45,7 +47,7 @@ final class CropDossier
         $record = $sheets = [];
         foreach ($crop->routes as $route) {
             $windows = $schools->replay->of($crop, $route);
-            $record[] = ['route' => $route->value, 'act' => $crop->act($route), 'ribbon' => self::ribbon($windows->ribbon), 'harvested' => $windows->harvested()];
+            $record[] = ['route' => $route->value, 'act' => $crop->act($route)->value, 'ribbon' => self::ribbon($windows->ribbon), 'harvested' => $windows->harvested()];
         }
         foreach ($schools->all as $key => $school) {
             $sheets[$key] = self::windows($crop, $school);
@@ -101,7 +103,7 @@ final class CropDossier
     {
         $windows = [];
         foreach ($routes as $route) {
-            $windows[$route['route']] = array_map(static fn (array $span): SowingWindow => new SowingWindow(SowDay::fromIso($span['first']), SowDay::fromIso($span['last'])), $route['windows']);
+            $windows[$route['route']] = array_map(static fn (array $span): SowingWindow => new SowingWindow(YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])), $route['windows']);
         }
 
         return $windows;
@@ -110,7 +112,7 @@ final class CropDossier
     /**
      * @param  Dossier  $dossier
      * @param  array<string, list<SowingWindow>>  $windows  by value of Route: of a school, or set by hand
-     * @return list<string> where the years on record disagree with them, a sentence a route
+     * @return list<Words> where the years on record disagree with them, a sentence a route
      */
     public static function disagreements(array $dossier, array $windows): array
     {
@@ -124,7 +126,7 @@ final class CropDossier
                 }
             }
             if ($poor > 0) {
-                $sentences[] = ucfirst($route['act']).": on {$poor} of these {$days} days fewer than half the years on record came to a harvest.";
+                $sentences[] = Phrase::of('disagreement', ['act' => Phrase::of("act.{$route['act']}.lead"), 'poor' => $poor, 'days' => $days])->toArray();
             }
         }
 

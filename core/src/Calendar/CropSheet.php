@@ -7,26 +7,30 @@ namespace Anthesis\Calendar;
 use Anthesis\Crop\Caution;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Window\DerivationLine;
+use Anthesis\Window\Reason;
 use Anthesis\Window\ReasonSpan;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\SowingWindow;
 use Anthesis\Window\WindowEvidence;
+use Anthesis\Words\Phrase;
 
 /**
  * All a calendar says of one crop: what it is, how to sow it, what can hurt, its windows and where they come from.
  *
  * A plain document, ready for JSON. Days of the year are "MM-DD".
  *
+ * @phpstan-import-type Words from Phrase
+ *
  * @phpstan-type Span array{first: string, last: string, days: int}
- * @phpstan-type Line array{key: string, label: string, date: string|null, days: int|null, source: string}
+ * @phpstan-type Line array{key: string, label: Words, date: string|null, days: int|null, source: Words}
  * - `fair`: days of at least a fair chance; `evidence`: one for each window, with first harvests (10, 50, 90 % of the years) of a
  *   sowing on its first and on its last day; both empty when counting back
  * @phpstan-type Evidence array{best: string, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
- * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, in_words: string}>, derivation: list<Line>}
- * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, in_words: string}>}
- * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, in_words: string}>, school: string, routes: list<RouteSheet>}
+ * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, phrase: Words}>, derivation: list<Line>}
+ * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>}
+ * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>, school: string, routes: list<RouteSheet>}
  */
 final class CropSheet
 {
@@ -54,7 +58,7 @@ final class CropSheet
             'spacing_cm' => $crop->spacing->spacingCm,
             'row_cm' => $crop->spacing->rowCm,
             'notes' => $crop->notes,
-            'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->value, 'in_words' => $c->inWords()], $crop->cautions),
+            'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->value, 'phrase' => Phrase::of("caution.{$c->value}")->toArray()], $crop->cautions),
         ];
     }
 
@@ -72,16 +76,16 @@ final class CropSheet
     {
         return [
             'route' => $route->route->value,
-            'act' => $crop->act($route->route),
+            'act' => $crop->act($route->route)->value,
             'windows' => array_map(self::span(...), $route->windows),
             'fair' => array_map(self::span(...), $route->fair),
             'evidence' => array_map(self::evidence(...), $route->evidence),
             'under_cover' => array_map(self::span(...), $route->underCover),
             'harvests' => array_map(self::span(...), $route->harvests),
             'reasons' => array_map(static fn (ReasonSpan $s): array => ['first' => $s->first->iso(), 'last' => $s->last->iso(),
-                'reason' => $s->reason->value, 'in_words' => $s->reason->inWords()], $route->reasons),
-            'derivation' => array_map(static fn (DerivationLine $l): array => ['key' => $l->key, 'label' => $l->label,
-                'date' => $l->date?->iso(), 'days' => $l->days, 'source' => $l->source], $route->derivation),
+                'reason' => $s->reason->value, 'phrase' => Phrase::of(($s->reason instanceof Reason ? 'reason' : 'outcome').".{$s->reason->value}")->toArray()], $route->reasons),
+            'derivation' => array_map(static fn (DerivationLine $l): array => ['key' => $l->key, 'label' => $l->label->toArray(),
+                'date' => $l->date?->iso(), 'days' => $l->days, 'source' => $l->source->toArray()], $route->derivation),
         ];
     }
 
@@ -93,7 +97,7 @@ final class CropSheet
     }
 
     /**
-     * @param  array{SowDay, SowDay, SowDay}|null  $days
+     * @param  array{YearDay, YearDay, YearDay}|null  $days
      * @return list<string>|null
      */
     private static function dates(?array $days): ?array

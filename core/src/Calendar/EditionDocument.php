@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Calendar;
 
 use Anthesis\Record\Day;
-use InvalidArgumentException;
-use JsonException;
+use Anthesis\Words\Phrase;
 
 /**
  * A published calendar, frozen: everything a page, feed or file needs, and a checksum over its exact text.
@@ -14,18 +13,16 @@ use JsonException;
  * @phpstan-import-type Ruler from YearRuler
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Week from WeekList
+ * @phpstan-import-type Words from Phrase
  *
  * @phpstan-type RecordNote array{station: string, first: string, last: string, checksum: string}
  * @phpstan-type Method array{school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}
  * @phpstan-type Zone array{slug: string, name: string, district: string, latitude: float, longitude: float, height_m: int, hemisphere: string, settlements: list<array{name: string, postcode: string|null}>}
- * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: string}
+ * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>}
  */
 final readonly class EditionDocument
 {
-    public const FORMAT = 'anthesis-edition-1';
-
-    private const GUIDANCE = 'Sowing dates are guidance from past weather, not a warranty; they take watering, soil and pest control to be '
-        .'adequate. Product labels, local rules and medical advice come first.';
+    public const FORMAT = 'anthesis-edition-2';
 
     /** @param  Document  $content */
     private function __construct(public array $content, public string $json, public string $checksum)
@@ -67,17 +64,16 @@ final readonly class EditionDocument
             'ruler' => $ruler,
             'crops' => $sheets,
             'weeks' => WeekList::of($sheets),
-            'guidance' => ($ruler['short_record'] ? self::firstGuess($ruler['seasons']).' ' : '').self::GUIDANCE,
+            'guidance' => array_map(static fn (Phrase $p): array => $p->toArray(), array_values(array_filter([
+                $ruler['short_record'] ? self::firstGuess($ruler['seasons']) : null, Phrase::of('guidance')]))),
         ];
-        $json = json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-
-        return new self($content, $json, hash('sha256', $json));
+        return self::frozen($content, json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
     }
 
     /** What is said wherever dates of a short record are shown. */
-    public static function firstGuess(int $seasons): string
+    public static function firstGuess(int $seasons): Phrase
     {
-        return "From {$seasons} cold ".($seasons === 1 ? 'season' : 'seasons').': a first guess.';
+        return Phrase::of('first-guess', ['seasons' => $seasons]);
     }
 
     /** Whether both tell gardeners the same: all but number, date, author and note. */
@@ -87,26 +83,11 @@ final readonly class EditionDocument
     }
 
     /**
-     * @param  string|null  $checksum  what the text must amount to; null: not checked
-     *
-     * @throws InvalidArgumentException when the text is not an edition, or not the one the checksum was made of
+     * @param  Document  $content
+     * @param  string  $json  the text it was read from, or is kept as
      */
-    public static function fromJson(string $json, ?string $checksum = null): self
+    public static function frozen(array $content, string $json): self
     {
-        $actual = hash('sha256', $json);
-        if ($checksum !== null && $checksum !== $actual) {
-            throw new InvalidArgumentException("The edition’s text has changed since it was published: its checksum is {$actual}, not {$checksum}.");
-        }
-        try {
-            $content = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
-        } catch (JsonException $error) {
-            throw new InvalidArgumentException('The edition’s text is not JSON: '.$error->getMessage(), 0, $error);
-        }
-        if (! is_array($content) || ($content['format'] ?? null) !== self::FORMAT) {
-            throw new InvalidArgumentException('The text is not an edition of the format '.self::FORMAT.'.');
-        }
-
-        /** @var Document $content */
-        return new self($content, $json, $actual);
+        return new self($content, $json, hash('sha256', $json));
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Calendar;
 
-use Anthesis\Record\SowDay;
+use Anthesis\Crop\Act;
+use Anthesis\Record\YearDay;
 
 /**
  * What can be done in each week of the year. Week 1 is 1 to 7 January; week 52 has eight days.
@@ -22,7 +23,7 @@ final class WeekList
     /** A window that closes within this many days of the week's start is a last chance. */
     private const LAST_CHANCE_DAYS = 14;
 
-    public static function weekOf(SowDay $day): int
+    public static function weekOf(YearDay $day): int
     {
         return min(self::WEEKS, intdiv($day->number - 1, 7) + 1);
     }
@@ -35,12 +36,12 @@ final class WeekList
     {
         $weeks = [];
         for ($week = 1; $week <= self::WEEKS; $week++) {
-            $first = SowDay::fromNumber(7 * $week - 6);
-            $last = SowDay::fromNumber($week === self::WEEKS ? SowDay::YEAR : 7 * $week);
+            $first = YearDay::fromNumber(7 * $week - 6);
+            $last = YearDay::fromNumber($week === self::WEEKS ? YearDay::YEAR : 7 * $week);
             $tasks = [];
             foreach ($sheets as $sheet) {
                 foreach ($sheet['routes'] as $route) {
-                    foreach ([[$route['act'], $route['windows']], ['start under cover', $route['under_cover']]] as [$act, $spans]) {
+                    foreach ([[$route['act'], $route['windows']], [Act::StartUnderCover->value, $route['under_cover']]] as [$act, $spans]) {
                         foreach ($spans as $span) {
                             $task = self::task($sheet, $act, $span, $first, $last);
                             if ($task !== null) {
@@ -62,15 +63,15 @@ final class WeekList
      * @param  Span  $span
      * @return array{int, Task}|null days until it closes, and the task; null when the week lies outside the window
      */
-    private static function task(array $sheet, string $act, array $span, SowDay $first, SowDay $last): ?array
+    private static function task(array $sheet, string $act, array $span, YearDay $first, YearDay $last): ?array
     {
-        [$opens, $closes] = [SowDay::fromIso($span['first']), SowDay::fromIso($span['last'])];
+        [$opens, $closes] = [YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])];
         $openingThisWeek = $first->daysUntil($opens) <= $first->daysUntil($last);
         if (! $openingThisWeek && $opens->daysUntil($first) >= $span['days']) {
             return null;
         }
-        $allYear = $span['days'] === SowDay::YEAR;
-        $left = $allYear ? SowDay::YEAR : $first->daysUntil($closes);
+        $allYear = $span['days'] === YearDay::YEAR;
+        $left = $allYear ? YearDay::YEAR : $first->daysUntil($closes);
 
         return [$left, [
             'crop' => $sheet['slug'],

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Calendar;
 
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
+use Anthesis\Words\Phrase;
 
 /**
  * How the windows of a way of growing differ from others: when the first opens, and when the last closes.
@@ -38,37 +39,45 @@ final class WindowDifference
     }
 
     /**
-     * "19 days earlier to open, 3 days longer at the end".
+     * As "19 days earlier to open, 3 days longer at the end".
      *
      * @param  list<Span>  $windows  in the order of the ruler, as the others
      * @param  list<Span>  $others
-     * @param  string  $than  whose windows the others are: `open ground`
+     * @param  string|Phrase  $than  whose windows the others are: `open ground`
+     * @return Phrase|null null where neither has a window
      */
-    public static function inWords(array $windows, array $others, string $than): string
+    public static function phrase(array $windows, array $others, string|Phrase $than): ?Phrase
     {
         $difference = self::between($windows, $others);
-        if ($difference === null) {
-            return match (true) {
-                $windows === [] => $others === [] ? '' : 'no window',
-                $others === [] => "a window where {$than} has none",
-                self::allYear($windows) => self::allYear($others) ? 'the same' : 'open all year',
-                self::allYear($others) => 'closed for '.self::count(SowDay::YEAR - self::open($windows)),
-                default => 'open for '.self::count(self::open($windows)).", {$than} for ".self::open($others),
-            };
-        }
-        ['opens' => $opens, 'closes' => $closes] = $difference;
-        $words = array_filter([
-            $opens === 0 ? '' : self::count($opens).($opens < 0 ? ' earlier to open' : ' later to open'),
-            $closes === 0 ? '' : self::count($closes).($closes > 0 ? ' longer at the end' : ' shorter at the end'),
-        ]);
 
-        return $words === [] ? 'the same' : implode(', ', $words);
+        return match (true) {
+            $difference !== null => self::shift($difference['opens'], $difference['closes']),
+            $windows === [] => $others === [] ? null : Phrase::of('difference.no-window'),
+            $others === [] => Phrase::of('difference.only-here', ['than' => $than]),
+            self::allYear($windows) => self::allYear($others) ? Phrase::of('difference.same') : Phrase::of('difference.open-all-year'),
+            self::allYear($others) => Phrase::of('difference.closed-for', ['days' => YearDay::YEAR - self::open($windows)]),
+            default => Phrase::of('difference.open-for', ['days' => self::open($windows), 'than' => $than, 'others' => self::open($others)]),
+        };
+    }
+
+    private static function shift(int $opens, int $closes): Phrase
+    {
+        $parts = array_values(array_filter([
+            $opens === 0 ? null : Phrase::of($opens < 0 ? 'difference.opens-earlier' : 'difference.opens-later', ['days' => abs($opens)]),
+            $closes === 0 ? null : Phrase::of($closes > 0 ? 'difference.closes-later' : 'difference.closes-earlier', ['days' => abs($closes)]),
+        ]));
+
+        return match (count($parts)) {
+            0 => Phrase::of('difference.same'),
+            1 => $parts[0],
+            default => Phrase::of('difference.both', ['opens' => $parts[0], 'closes' => $parts[1]]),
+        };
     }
 
     /** @param  list<Span>  $windows */
     private static function allYear(array $windows): bool
     {
-        return self::open($windows) >= SowDay::YEAR;
+        return self::open($windows) >= YearDay::YEAR;
     }
 
     /** @param  list<Span>  $windows */
@@ -83,18 +92,13 @@ final class WindowDifference
      */
     private static function reach(array $windows): int
     {
-        return SowDay::fromIso($windows[0]['first'])->daysUntil(SowDay::fromIso($windows[count($windows) - 1]['last']));
+        return YearDay::fromIso($windows[0]['first'])->daysUntil(YearDay::fromIso($windows[count($windows) - 1]['last']));
     }
 
     private static function days(string $from, string $to): int
     {
-        $between = SowDay::fromIso($from)->daysUntil(SowDay::fromIso($to));
+        $between = YearDay::fromIso($from)->daysUntil(YearDay::fromIso($to));
 
-        return $between > self::HALF_A_YEAR ? $between - SowDay::YEAR : $between;
-    }
-
-    private static function count(int $days): string
-    {
-        return abs($days).(abs($days) === 1 ? ' day' : ' days');
+        return $between > self::HALF_A_YEAR ? $between - YearDay::YEAR : $between;
     }
 }

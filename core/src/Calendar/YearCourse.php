@@ -7,7 +7,7 @@ namespace Anthesis\Calendar;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 
@@ -26,12 +26,12 @@ final class YearCourse
     public static function of(DailyRecord $usable, Latitude $latitude, Site $site, int $year): array
     {
         $soil = SoilTemperature::of($usable, $latitude, $site)->dailyMean;
-        $course = ['minimum' => array_fill(0, SowDay::YEAR, null), 'maximum' => array_fill(0, SowDay::YEAR, null), 'soil' => array_fill(0, SowDay::YEAR, null)];
-        [$month, $day] = $latitude->midwinter()->monthAndDay();
+        $course = ['minimum' => array_fill(0, YearDay::YEAR, null), 'maximum' => array_fill(0, YearDay::YEAR, null), 'soil' => array_fill(0, YearDay::YEAR, null)];
+        [$month, $day] = $latitude->yearStart()->monthAndDay();
         $end = Day::numberOf($year + 1, $month, $day);
         for ($number = Day::numberOf($year, $month, $day); $number < $end; $number++) {
             $i = $number - $usable->first->number;
-            $at = Day::sowDayOf($number) - 1;
+            $at = Day::yearDayOf($number) - 1;
             foreach (['minimum' => $usable->minimum, 'maximum' => $usable->maximum, 'soil' => $soil] as $what => $series) {
                 if (isset($series[$i])) {
                     $course[$what][$at] = round($series[$i], 1);

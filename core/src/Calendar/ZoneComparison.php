@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Calendar;
 
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /**
  * Zones side by side: risk dates, season, heat, soil and hardiness of each, and which of them the record cannot tell apart.
@@ -48,7 +48,7 @@ final class ZoneComparison
                     static fn (string $other): bool => $other !== $slug && self::alike($zone['ruler'], $zones[$other]['ruler']))),
             ];
         }
-        usort($rows, static fn (array $a, array $b): int => [$b['free_days'] ?? SowDay::YEAR, $a['zone']] <=> [$a['free_days'] ?? SowDay::YEAR, $b['zone']]);
+        usort($rows, static fn (array $a, array $b): int => [$b['free_days'] ?? YearDay::YEAR, $a['zone']] <=> [$a['free_days'] ?? YearDay::YEAR, $b['zone']]);
 
         return $rows;
     }
@@ -93,6 +93,6 @@ final class ZoneComparison
     {
         $season = Latitude::of($starts === '01-01' ? 1 : -1)->coldSeasonStart();
 
-        return $season->daysUntil(SowDay::fromIso($monthDay));
+        return $season->daysUntil(YearDay::fromIso($monthDay));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Climate;
 
 use Anthesis\Record\Day;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Closure;
 
 /** How often, among the years on record, something happens on a day of the year; smoothed over seven days. */
@@ -20,20 +20,20 @@ final class DailyChance
      */
     public static function of(Day $first, array $series, Closure $happens): array
     {
-        $hits = array_fill(0, SowDay::YEAR, 0);
-        $counts = array_fill(0, SowDay::YEAR, 0);
+        $hits = array_fill(0, YearDay::YEAR, 0);
+        $counts = array_fill(0, YearDay::YEAR, 0);
         foreach ($series as $i => $value) {
             if ($value !== null) {
-                $day = Day::sowDayOf($first->number + $i) - 1;
+                $day = Day::yearDayOf($first->number + $i) - 1;
                 $counts[$day]++;
                 $hits[$day] += $happens($value) ? 1 : 0;
             }
         }
         $chance = [];
-        for ($i = 0; $i < SowDay::YEAR; $i++) {
+        for ($i = 0; $i < YearDay::YEAR; $i++) {
             $hit = $count = 0;
             for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
-                $k = ($i + $j + SowDay::YEAR) % SowDay::YEAR;
+                $k = ($i + $j + YearDay::YEAR) % YearDay::YEAR;
                 $hit += $hits[$k];
                 $count += $counts[$k];
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Climate;
 
+use Anthesis\Words\Phrase;
 use InvalidArgumentException;
 
 /** The chance, 0…1, that a freeze comes after (or before) a date. */
@@ -28,10 +29,12 @@ final readonly class FreezeRisk
         return self::of(1 / $years);
     }
 
-    public function inWords(): string
+    /** As "1 year in 10", where it is one in a whole number. */
+    public function phrase(): Phrase
     {
-        return rtrim(rtrim(number_format(1 / $this->chance, 1), '0'), '.') === (string) (int) round(1 / $this->chance)
-            ? '1 year in '.(int) round(1 / $this->chance)
-            : round($this->chance * 100).' years in 100';
+        $years = 1 / $this->chance;
+
+        return abs($years - round($years)) < 0.05 ? Phrase::of('risk.one-in', ['years' => (int) round($years)])
+            : Phrase::of('risk.of-hundred', ['years' => (int) round($this->chance * 100)]);
     }
 }

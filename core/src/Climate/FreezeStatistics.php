@@ -6,7 +6,7 @@ namespace Anthesis\Climate;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /**
  * First and last freezes of the cold seasons on record, at one threshold.
@@ -31,7 +31,7 @@ final readonly class FreezeStatistics
     /** @param  list<ColdSeason>  $seasons in order of season */
     private function __construct(
         public float $thresholdCelsius,
-        public SowDay $seasonStart,
+        public YearDay $seasonStart,
         public array $seasons,
     ) {
         $firsts = array_map(static fn (ColdSeason $s): float => (float) ($s->first ?? INF), $seasons);
@@ -96,7 +96,7 @@ final readonly class FreezeStatistics
         $last = $this->lastAtRisk($risk);
         $first = $this->firstAtRisk($risk);
 
-        return $last === null || $first === null ? null : (int) floor(SowDay::YEAR + $first - $last);
+        return $last === null || $first === null ? null : (int) floor(YearDay::YEAR + $first - $last);
     }
 
     /** @return int seasons whose last freeze came on or after the offset */
@@ -159,7 +159,7 @@ final readonly class FreezeStatistics
     }
 
     /** The day of the year on which an offset falls, in a year without 29 February. */
-    public function dayAt(int $offset): SowDay
+    public function dayAt(int $offset): YearDay
     {
         return $this->seasonStart->plus($offset);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Climate;
 
-/** Screen minima at or below which a day counts as a freeze. */
+/** Screen minima at or below which a day counts as a freeze; `threshold.<value>` in words. */
 enum FreezeThreshold: string
 {
     case FrostPossible = 'frost-possible';
@@ -20,16 +20,6 @@ enum FreezeThreshold: string
             self::LightFreeze => 0.0,
             self::KillingFreeze => -2.2,
             self::SevereFreeze => -4.4,
-        };
-    }
-
-    public function inWords(): string
-    {
-        return match ($this) {
-            self::FrostPossible => 'frost possible',
-            self::LightFreeze => 'light freeze',
-            self::KillingFreeze => 'killing freeze for half-hardy crops',
-            self::SevereFreeze => 'severe freeze',
         };
     }
 }

@@ -6,7 +6,7 @@ namespace Anthesis\Climate;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /** Days with a maximum at or above a temperature: how many a year, and when the first and last come. */
 final readonly class Heat
@@ -15,15 +15,15 @@ final readonly class Heat
      * @param  float  $celsius  the maximum from which a day counts
      * @param  int  $years  years on record
      * @param  float|null  $daysAYear  mean; null without a year on record
-     * @param  SowDay|null  $first  median day of the first one, of the years that have one; null where most have none
-     * @param  SowDay|null  $last  median day of the last one, likewise
+     * @param  YearDay|null  $first  median day of the first one, of the years that have one; null where most have none
+     * @param  YearDay|null  $last  median day of the last one, likewise
      */
     private function __construct(
         public float $celsius,
         public int $years,
         public ?float $daysAYear,
-        public ?SowDay $first,
-        public ?SowDay $last,
+        public ?YearDay $first,
+        public ?YearDay $last,
     ) {
     }
 
@@ -42,7 +42,7 @@ final readonly class Heat
         sort($firsts);
         sort($lasts);
         $usual = 2 * count($firsts) >= count($counts);
-        $day = static fn (?float $offset): ?SowDay => $offset === null || ! $usual ? null : $latitude->midwinter()->plus((int) round($offset));
+        $day = static fn (?float $offset): ?YearDay => $offset === null || ! $usual ? null : $latitude->yearStart()->plus((int) round($offset));
 
         return new self(
             $celsius,

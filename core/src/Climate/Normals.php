@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Anthesis\Climate;
 
 use Anthesis\Record\Day;
-use Anthesis\Record\RecordTooShort;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
+use Anthesis\Words\Phrase;
 
 /**
  * The normal course of a daily quantity through the year: the mean of each sow day over the record, smoothed by a mean
@@ -28,13 +28,13 @@ final readonly class Normals
      */
     public static function of(Day $first, array $series): self
     {
-        $sums = array_fill(0, SowDay::YEAR, 0.0);
-        $counts = array_fill(0, SowDay::YEAR, 0);
+        $sums = array_fill(0, YearDay::YEAR, 0.0);
+        $counts = array_fill(0, YearDay::YEAR, 0);
         $day = null;
         foreach ($series as $i => $value) {
             // The sow day simply counts on, except at the year's end and around 29 February.
-            $day = $day === null || $day >= 58 && $day < 61 || $day === SowDay::YEAR
-                ? Day::sowDayOf($first->number + $i)
+            $day = $day === null || $day >= 58 && $day < 61 || $day === YearDay::YEAR
+                ? Day::yearDayOf($first->number + $i)
                 : $day + 1;
             if ($value !== null) {
                 $sums[$day - 1] += $value;
@@ -44,8 +44,7 @@ final readonly class Normals
         $means = [];
         foreach ($sums as $i => $sum) {
             if ($counts[$i] === 0) {
-                $missing = SowDay::fromNumber($i + 1)->inWords();
-                throw new RecordTooShort("Normals need every day of the year on record; {$missing} is missing.");
+                throw new RecordTooShort(Phrase::of('error.day-never-measured', ['day' => Phrase::day(YearDay::fromNumber($i + 1))]));
             }
             $means[] = $sum / $counts[$i];
         }
@@ -53,7 +52,7 @@ final readonly class Normals
         return new self(self::smooth($means));
     }
 
-    public function on(SowDay $day): float
+    public function on(YearDay $day): float
     {
         return $this->values[$day->number - 1];
     }

@@ -6,7 +6,7 @@ namespace Anthesis\Climate;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
-use InvalidArgumentException;
+use Anthesis\Words\Phrase;
 
 /** Which years of a record to lean on: all of them, the latest ones, or a period. Years are those of cold seasons. */
 final class RecordYears
@@ -28,10 +28,15 @@ final class RecordYears
     /**
      * @return DailyRecord the days of the cold seasons from one year to another
      *
-     * @throws InvalidArgumentException when the record has none of them
+     * @throws RecordTooShort when the record has none of them
      */
     public static function period(DailyRecord $record, Latitude $latitude, int $from, int $to): DailyRecord
     {
-        return $record->between($latitude->coldSeason($from)[0], $latitude->coldSeason($to)[1]);
+        [$first, $last] = [$latitude->coldSeason($from)[0], $latitude->coldSeason($to)[1]];
+        if ($last->number < $record->first->number || $first->number > $record->last()->number) {
+            throw new RecordTooShort(Phrase::of('error.no-day-between', ['from' => $first->iso(), 'to' => $last->iso()]));
+        }
+
+        return $record->between($first, $last);
     }
 }

@@ -21,7 +21,7 @@ final class RulerYears
      */
     public static function of(Day $first, array $series, Latitude $latitude): array
     {
-        [$month, $day] = $latitude->midwinter()->monthAndDay();
+        [$month, $day] = $latitude->yearStart()->monthAndDay();
         $years = [];
         $last = $first->number + count($series) - 1;
         for ($year = $first->year() - 1; $year <= Day::fromNumber($last)->year(); $year++) {

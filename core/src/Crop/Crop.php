@@ -46,10 +46,14 @@ final readonly class Crop
         return $this->start === 'clove' && $this->convention->springSowWeeks === null && $this->convention->springSetOutWeeks === null;
     }
 
-    /** @return string what the gardener does on a date of a route */
-    public function act(Route $route): string
+    /** What the gardener does on a date of a route. */
+    public function act(Route $route): Act
     {
-        return $this->start === 'seed' || $route === Route::Transplant ? $route->act() : 'plant';
+        return match (true) {
+            $route === Route::Transplant => Act::SetOut,
+            $this->start === 'seed' => Act::SowOutdoors,
+            default => Act::Plant,
+        };
     }
 
     public function soilMinimum(Route $route): ?float

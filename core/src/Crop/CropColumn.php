@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
+use Anthesis\Words\Phrase;
+
 /**
  * One column of the crop table: what may stand in its cells, and where a person meets it.
  *
@@ -59,28 +61,28 @@ final readonly class CropColumn
         return match ($this->type) {
             self::CAUTIONS => $this->cautions($cell),
             self::CHOICE => in_array($cell, $this->choices, true) ? $cell
-                : throw new CropRefused($this->name, "“{$cell}” should be one of: ".implode(', ', $this->choices)),
+                : throw new CropRefused($this->name, Phrase::of('error.cell.choice', ['cell' => $cell, 'choices' => implode(', ', $this->choices)])),
             self::NUMBER => $this->number($cell),
             self::COUNT => ($number = $this->number($cell)) === null ? null : (int) $number,
-            default => $cell !== '' ? $cell : ($this->optional ? null : throw new CropRefused($this->name, 'this must not be blank')),
+            default => $cell !== '' ? $cell : ($this->optional ? null : throw new CropRefused($this->name, Phrase::of('error.cell.blank'))),
         };
     }
 
     private function number(string $cell): ?float
     {
         if ($cell === '') {
-            return $this->optional ? null : throw new CropRefused($this->name, "a number from {$this->least} to {$this->most} is needed");
+            return $this->optional ? null : throw new CropRefused($this->name, Phrase::of('error.cell.number-needed', ['least' => $this->least, 'most' => $this->most]));
         }
 
         return is_numeric($cell) && (float) $cell >= $this->least && (float) $cell <= $this->most ? (float) $cell
-            : throw new CropRefused($this->name, "“{$cell}” is not a number from {$this->least} to {$this->most}");
+            : throw new CropRefused($this->name, Phrase::of('error.cell.number', ['cell' => $cell, 'least' => $this->least, 'most' => $this->most]));
     }
 
     /** @return list<Caution> */
     private function cautions(string $cell): array
     {
         return array_map(fn (string $code): Caution => Caution::tryFrom($code) ?? throw new CropRefused($this->name,
-            "“{$code}” is not a caution known here; use: ".implode(', ', array_column(Caution::cases(), 'value'))),
+            Phrase::of('error.cell.caution', ['cell' => $code, 'choices' => implode(', ', array_column(Caution::cases(), 'value'))])),
             array_values(array_filter(explode('|', $cell))));
     }
 }

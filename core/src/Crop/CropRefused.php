@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-use DomainException;
+use Anthesis\Words\Phrase;
+use Anthesis\Words\Refused;
 
-/** A cell of a crop's row that cannot be taken. */
-final class CropRefused extends DomainException
+/** A cell of a crop's row that cannot be taken; `why` is a clause, without a full stop. */
+final class CropRefused extends Refused
 {
-    /** @param  string  $reason  a clause, without a full stop */
-    public function __construct(public readonly string $column, public readonly string $reason)
+    public function __construct(public readonly string $column, Phrase $why)
     {
-        parent::__construct("{$column}: {$reason}");
+        parent::__construct($why);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
+use Anthesis\Words\Phrase;
+
 /**
  * Every column of the crop table, once. Reading and writing tables, the parameter file of the command line, validation, the
  * form and docs/crop-table.md follow from it.
@@ -96,7 +98,7 @@ final class CropSchema
     {
         $cells = self::complete($cells);
         if (preg_match(self::SLUG, $cells['slug']) !== 1) {
-            throw new CropRefused('slug', "“{$cells['slug']}” should be made of lower-case letters, digits and hyphens");
+            throw new CropRefused('slug', Phrase::of('error.crop.slug', ['cell' => $cells['slug']]));
         }
         $v = new CropValues($cells);
         $weeks = $v->optional('seedling_weeks');
@@ -128,16 +130,16 @@ final class CropSchema
     {
         $growth = $crop->growth;
         if (! ($growth->baseC < $growth->optLowC && $growth->optLowC <= $growth->optHighC && $growth->optHighC < $growth->ceilingC)) {
-            throw new CropRefused('opt_low_c', 'growth temperatures must rise: base, lower optimum, upper optimum, ceiling');
+            throw new CropRefused('opt_low_c', Phrase::of('error.crop.temperatures'));
         }
         if ($crop->emergence->daysAt($growth->refC + Maturity::SOIL_ABOVE_AIR) === null) {
-            throw new CropRefused('ref_c', "the crop does not emerge at {$growth->refC} + 2 °C by its own table; fill em_ columns around it");
+            throw new CropRefused('ref_c', Phrase::of('error.crop.no-emergence', ['celsius' => $growth->refC]));
         }
         if (in_array(Route::Transplant, $crop->routes, true) && $crop->underCover->weeks === null) {
-            throw new CropRefused('seedling_weeks', 'a crop that is set out needs its weeks under cover');
+            throw new CropRefused('seedling_weeks', Phrase::of('error.crop.no-weeks'));
         }
         if ($crop->underCover->weeks !== null && $crop->emergence->daysAt($crop->underCover->soilC) === null) {
-            throw new CropRefused('indoor_c', "the crop does not emerge at {$crop->underCover->soilC} °C by its own table");
+            throw new CropRefused('indoor_c', Phrase::of('error.crop.no-emergence-under-cover', ['celsius' => $crop->underCover->soilC]));
         }
     }
 }

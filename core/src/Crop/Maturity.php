@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
+use Anthesis\Words\Phrase;
 use LogicException;
 
 /**
@@ -58,28 +59,25 @@ final readonly class Maturity
         return $this->growthDays($route) + ($route === Route::Direct ? $this->emergenceDays : 0.0);
     }
 
-    /** @return string how the days of a route follow from the packet, for a derivation */
-    public function inWords(Route $route): string
+    /** How the days of a route follow from the packet, for a derivation. */
+    public function phrase(Route $route): Phrase
     {
-        $packet = self::number($this->crop->growth->maturityDays).' days from '.$this->crop->growth->maturityBasis->inWords();
-        $basis = $this->crop->growth->maturityBasis;
+        $growth = $this->crop->growth;
+        $direct = $route === Route::Direct;
 
-        return match (true) {
-            $route === Route::Direct && $basis === MaturityBasis::Sowing,
-            $route === Route::Transplant && $basis === MaturityBasis::Transplant => $packet,
-            $route === Route::Direct && $basis === MaturityBasis::Emergence => $packet.', and '
-                .self::number($this->emergenceDays).' to emerge',
-            $route === Route::Direct => $packet.', '.self::number($this->raisedDays)
-                .' that a seedling brings from under cover, and '.self::number($this->emergenceDays).' to emerge',
-            $basis === MaturityBasis::Sowing => $packet.', less '.self::number($this->emergenceDays)
-                .' to emerge and '.self::number($this->raisedDays).' grown under cover',
-            default => $packet.', less '.self::number($this->raisedDays).' grown under cover',
-        };
-    }
-
-    private static function number(float $days): string
-    {
-        return (string) (int) round($days);
+        return Phrase::of('maturity.'.match (true) {
+            $direct && $growth->maturityBasis === MaturityBasis::Sowing,
+            ! $direct && $growth->maturityBasis === MaturityBasis::Transplant => 'packet',
+            $direct && $growth->maturityBasis === MaturityBasis::Emergence => 'and-emergence',
+            $direct => 'and-under-cover',
+            $growth->maturityBasis === MaturityBasis::Sowing => 'less-under-cover-from-sowing',
+            default => 'less-under-cover',
+        }, [
+            'days' => (int) round($growth->maturityDays),
+            'basis' => $growth->maturityBasis->value,
+            'emergence' => (int) round($this->emergenceDays),
+            'raised' => (int) round($this->raisedDays),
+        ]);
     }
 
     private static function emergence(Crop $crop, float $soil): float

@@ -10,9 +10,4 @@ enum MaturityBasis: string
     case Sowing = 'sowing';
     case Emergence = 'emergence';
     case Transplant = 'transplant';
-
-    public function inWords(): string
-    {
-        return $this === self::Transplant ? 'setting out' : $this->value;
-    }
 }

@@ -9,10 +9,4 @@ enum Route: string
 {
     case Direct = 'direct';
     case Transplant = 'transplant';
-
-    /** What the gardener does on the date. */
-    public function act(): string
-    {
-        return $this === self::Direct ? 'sow outdoors' : 'set out';
-    }
 }

@@ -49,7 +49,7 @@ final class CropCsv
     /** @return array<string, array<string, string>> the rows of the table the application ships with */
     public static function standardRows(): array
     {
-        $stream = fopen(dirname(__DIR__, 2).'/data/crops.csv', 'r') ?: throw FormatError::inFile('The crop table of the application is missing.');
+        $stream = fopen(dirname(__DIR__, 2).'/data/crops.csv', 'r') ?: throw FormatError::inFile('crops.shipped-table-missing');
         try {
             return self::rows($stream);
         } finally {
@@ -68,7 +68,7 @@ final class CropCsv
     {
         $stream = is_file($path) || $path === 'php://stdin' ? fopen($path, 'r') : false;
         if ($stream === false) {
-            throw FormatError::inFile("There is no file “{$path}” to read a crop table from.");
+            throw FormatError::inFile('crops.no-file', ['path' => $path]);
         }
         try {
             return (new self)->read($stream);
@@ -86,15 +86,14 @@ final class CropCsv
     {
         $heading = fgetcsv($stream, null, ',', '"', '');
         if ($heading === false || $heading === [null]) {
-            throw FormatError::inFile('The crop table is empty. Its first row must name the columns.');
+            throw FormatError::inFile('crops.empty');
         }
         $heading[0] = (string) preg_replace('/^\xEF\xBB\xBF/', '', (string) $heading[0]);
         $names = array_map(static fn (?string $n): string => trim((string) $n), $heading);
         $needed = array_filter(CropSchema::columns(), static fn (CropColumn $c): bool => $c->default === null);
         $missing = array_values(array_diff(array_keys($needed), $names));
         if ($missing !== []) {
-            $list = implode('”, “', $missing);
-            throw FormatError::at(1, (count($missing) === 1 ? 'the crop table lacks the column' : 'the crop table lacks the columns')." “{$list}”. Add what is missing; a column may be left blank, not left out.");
+            throw FormatError::at(1, 'crops.columns-missing', ['count' => count($missing), 'columns' => implode('”, “', $missing)]);
         }
         $crops = [];
         $line = 1;
@@ -105,19 +104,19 @@ final class CropCsv
                 continue;
             }
             if (count($cells) !== count($names)) {
-                throw FormatError::at($line, 'there are '.count($cells).' cells and '.count($names).' columns. Check the commas and quotes of this row.');
+                throw FormatError::at($line, 'crops.cells', ['cells' => count($cells), 'columns' => count($names)]);
             }
             $row = array_combine($names, array_map(static fn (?string $c): string => CsvText::bare(trim((string) $c)), $cells));
             $crop = self::crop($row, $line);
             $this->cells[$crop->slug] = CropSchema::complete($row);
             if (isset($lineOf[$crop->slug])) {
-                throw FormatError::at($line, "“{$crop->slug}” already stands on line {$lineOf[$crop->slug]}. Give each crop a slug of its own.", 'slug');
+                throw FormatError::at($line, 'crops.twice', ['slug' => $crop->slug, 'line' => $lineOf[$crop->slug]], 'slug');
             }
             $lineOf[$crop->slug] = $line;
             $crops[] = $crop;
         }
         if ($crops === []) {
-            throw FormatError::inFile('The crop table has a heading and no crops.');
+            throw FormatError::inFile('crops.no-crops');
         }
 
         return new CropTable($crops);
@@ -135,7 +134,7 @@ final class CropCsv
         try {
             return CropSchema::crop($cells);
         } catch (CropRefused $refused) {
-            throw FormatError::at($line, "{$refused->reason}.", $refused->column);
+            throw FormatError::at($line, 'sentence', ['clause' => $refused->why], $refused->column);
         }
     }
 }

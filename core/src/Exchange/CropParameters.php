@@ -25,7 +25,7 @@ final class CropParameters
     {
         $keys = json_decode($json, true);
         if (! is_array($keys)) {
-            throw FormatError::inFile('This is not JSON. A crop is an object of parameters, such as {"dtm": 44, "basis": "sowing", …}.');
+            throw FormatError::inFile('parameters.no-json');
         }
         // A whole worked case holds the parameters under a key of their own.
         $keys = is_array($keys['parameters'] ?? null) ? $keys['parameters'] : $keys;
@@ -44,7 +44,7 @@ final class CropParameters
             return CropSchema::crop(self::emergence($keys) + $cells);
         } catch (CropRefused $refused) {
             $key = CropSchema::columns()[$refused->column]->parameter ?? $refused->column;
-            throw FormatError::inFile("“{$key}”: {$refused->reason}.");
+            throw FormatError::inFile('parameters.refused', ['parameter' => $key, 'reason' => $refused->why]);
         }
     }
 
@@ -55,7 +55,7 @@ final class CropParameters
             $choice = $keys[$key] ?? null;
 
             return is_string($choice) && in_array($choice, $column->choices, true) ? $choice
-                : throw FormatError::inFile("“{$key}” is one of: ".implode(', ', $column->choices).'.');
+                : throw FormatError::inFile('parameters.choice', ['parameter' => $key, 'choices' => implode(', ', $column->choices)]);
         }
         // Where the crop has none, an optional one is null or 0.
         $number = self::number($keys, $key, $column->optional ? min(0, $column->least) : $column->least, $column->most);
@@ -71,7 +71,7 @@ final class CropParameters
     {
         $value = $keys[$key] ?? null;
         if ($value !== null && (! is_int($value) && ! is_float($value) || $value < $least || $value > $most)) {
-            throw FormatError::inFile("“{$key}” is a number from {$least} to {$most}; ".json_encode($value).' is not.');
+            throw FormatError::inFile('parameters.number', ['parameter' => $key, 'least' => $least, 'most' => $most, 'value' => (string) json_encode($value)]);
         }
 
         return $value === null ? null : (float) $value;
@@ -79,7 +79,7 @@ final class CropParameters
 
     private static function lacks(string $key): FormatError
     {
-        return FormatError::inFile("The crop lacks the parameter “{$key}”.");
+        return FormatError::inFile('parameters.missing', ['parameter' => $key]);
     }
 
     /**
@@ -90,13 +90,13 @@ final class CropParameters
     {
         $table = $keys['emerge'] ?? null;
         if (! is_array($table) || count($table) !== count(Emergence::TEMPERATURES)) {
-            throw FormatError::inFile('“emerge” is a list of nine numbers or nulls: days to emergence at 0, 5 … 40 °C.');
+            throw FormatError::inFile('parameters.emergence');
         }
         $cells = [];
         foreach (array_values($table) as $i => $value) {
             $column = CropSchema::columns()['em_'.Emergence::TEMPERATURES[$i]];
             if ($value !== null && (! is_int($value) && ! is_float($value) || $value < $column->least || $value > $column->most)) {
-                throw FormatError::inFile('“emerge” holds '.json_encode($value)."; days to emergence lie between {$column->least} and {$column->most}, null where it does not emerge.");
+                throw FormatError::inFile('parameters.emergence-days', ['value' => (string) json_encode($value), 'least' => $column->least, 'most' => $column->most]);
             }
             $cells[$column->name] = $value === null ? '' : (string) json_encode($value);
         }

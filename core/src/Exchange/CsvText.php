@@ -15,7 +15,7 @@ final class CsvText
     /** @param  iterable<list<string|int|float|null>>  $rows */
     public static function of(iterable $rows, string $end = "\r\n"): string
     {
-        $stream = fopen('php://temp', 'w+') ?: throw FormatError::inFile('There is no room for a temporary table.');
+        $stream = fopen('php://temp', 'w+') ?: throw FormatError::inFile('file.no-room');
         self::write($stream, $rows, $end);
         rewind($stream);
         $text = (string) stream_get_contents($stream);

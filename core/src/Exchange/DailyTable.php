@@ -16,8 +16,6 @@ use Anthesis\Record\Element;
  */
 final class DailyTable implements StationFormat
 {
-    public const HEADING_REMEDY = 'The first row must name a date, a minimum and a maximum, for example “date,tmin_c,tmax_c”.';
-
     private const MISSING = ['', '-', 'na', 'n/a', 'nan', 'null', 'm', '-9999', '-9999.0', '-999', '-999.0', '-99.9', '-999.9', '9999', '9999.9'];
 
     private const NAMES = [
@@ -32,9 +30,6 @@ final class DailyTable implements StationFormat
 
     /** A file of which so many rows and no other could be read has another column of dates. */
     private const ENOUGH_REFUSED = 2000;
-
-    private const IN_WORDS = ['date' => 'a date', 'minimum' => 'the daily minimum', 'maximum' => 'the daily maximum',
-        'station' => 'the station', 'minimum_flags' => 'the attributes of the minimum', 'maximum_flags' => 'the attributes of the maximum'];
 
     public function recognises(array $head): bool
     {
@@ -146,9 +141,8 @@ final class DailyTable implements StationFormat
     private function reading(SeriesBuilder $series, TableLayout $layout, ReadingChoices $choices): DailyRecordReading
     {
         if ($series->isEmpty()) {
-            $why = $series->refused === [] ? 'it has a heading and no rows'
-                : "no row could be read; line {$series->refused[0]->line}: {$series->refused[0]->reason}";
-            throw FormatError::inFile("There is no day in this file: {$why}.");
+            throw $series->refused === [] ? FormatError::inFile('table.heading-only')
+                : FormatError::inFile('table.no-row', ['line' => $series->refused[0]->line, 'reason' => $series->refused[0]->reason]);
         }
         $names = $layout->names;
 
@@ -164,10 +158,9 @@ final class DailyTable implements StationFormat
         $columns = $layout->columns;
         if ($day === null) {
             $date = $cells[$columns['date']] ?? '';
-            $written = ['year-first' => 'YYYY-MM-DD', 'day-first' => 'DD.MM.YYYY', 'month-first' => 'MM/DD/YYYY'][$layout->order->value];
-            $series->refuse($line, $layout->names[$columns['date']], '“'.Delimited::shown($date)."” is not a date written as {$written}");
+            $series->refuse($line, $layout->names[$columns['date']], 'table.no-date', ['text' => Delimited::shown($date), 'order' => $layout->order->value]);
             if ($series->refusedCount >= self::ENOUGH_REFUSED && $series->isEmpty()) {
-                throw FormatError::at($line, 'none of the first '.self::ENOUGH_REFUSED." rows has a date written as {$written}. Choose the column of dates and their order.");
+                throw FormatError::at($line, 'table.no-dates', ['rows' => self::ENOUGH_REFUSED, 'order' => $layout->order->value]);
             }
 
             return;
@@ -205,7 +198,7 @@ final class DailyTable implements StationFormat
         }
         $column = $layout->names[$layout->columns[$what]];
         if (preg_match('/^([+-]?(?:\d+(?:\.\d*)?|\.\d+))\s*°?\s*([cf])?$/iu', $text, $found) !== 1) {
-            $series->refuse($line, $column, '“'.Delimited::shown($text).'” is not a temperature');
+            $series->refuse($line, $column, 'no-temperature', ['text' => Delimited::shown($text)]);
 
             return false;
         }
@@ -213,7 +206,7 @@ final class DailyTable implements StationFormat
             $unit = strtolower($found[2]) === 'c' ? TemperatureUnit::Celsius : TemperatureUnit::Fahrenheit;
             $rest = $layout->stated ?? $series->unitInCells ?? $unit;
             if ($unit !== $rest) {
-                throw FormatError::at($line, '“'.Delimited::shown($text)."” is in {$unit->symbol()} and the rest of the file in {$rest->symbol()}. Bring the file in one unit.", $column);
+                throw FormatError::at($line, 'table.cell-in-unit', ['text' => Delimited::shown($text), 'unit' => $unit->symbol(), 'rest' => $rest->symbol()], $column);
             }
             $series->unitInCells = $unit;
         }
@@ -265,7 +258,7 @@ final class DailyTable implements StationFormat
         if ($choices->columns !== null) {
             foreach ($choices->columns as $what => $column) {
                 if (! isset($names[$column])) {
-                    throw FormatError::at($line, 'there is no column '.($column + 1).' to take '.self::IN_WORDS[$what].' from; there are '.count($names).'.');
+                    throw FormatError::at($line, 'table.no-such-column', ['column' => $column + 1, 'what' => $what, 'columns' => count($names)]);
                 }
             }
 
@@ -281,14 +274,14 @@ final class DailyTable implements StationFormat
             foreach ($what === 'station' ? [] : $names as $i => $name) {
                 if (in_array(Delimited::bare($name), $known, true)) {
                     if (isset($columns[$what])) {
-                        throw FormatError::at($line, self::IN_WORDS[$what]." is given twice, as “{$names[$columns[$what]]}” and “{$name}”. Keep one of them.");
+                        throw FormatError::at($line, 'table.given-twice', ['what' => $what, 'one' => Delimited::shown($names[$columns[$what]]), 'other' => Delimited::shown($name)]);
                     }
                     $columns[$what] = $i;
                 }
             }
             if (! isset($columns[$what]) && in_array($what, ['date', 'minimum', 'maximum'], true)) {
                 $found = implode(', ', array_map(static fn (string $n): string => '“'.Delimited::shown($n).'”', array_slice($names, 0, 8)));
-                throw FormatError::at($line, 'no column for '.self::IN_WORDS[$what]." among {$found}. ".self::HEADING_REMEDY);
+                throw FormatError::at($line, 'table.column-missing', ['what' => $what, 'found' => $found]);
             }
         }
 
@@ -346,7 +339,7 @@ final class DailyTable implements StationFormat
         ksort($sums);
         $two = array_slice($sums, 0, 2, true);
         if ($date === null || count($two) < 2) {
-            throw FormatError::at(1, 'without a heading, a date and two columns of temperatures are needed. '.self::HEADING_REMEDY);
+            throw FormatError::at(1, 'table.no-heading');
         }
         asort($two);
         [$minimum, $maximum] = array_keys($two);
@@ -357,15 +350,14 @@ final class DailyTable implements StationFormat
     /** @param  list<string>  $dates */
     private function dateOrder(int $line, string $column, array $dates): DateOrder
     {
-        return DateOrder::of($dates) ?? throw FormatError::at($line,
-            'these dates could have the day or the month first. Say which, or write them as YYYY-MM-DD.', $column);
+        return DateOrder::of($dates) ?? throw FormatError::at($line, 'table.ambiguous-dates', [], $column);
     }
 
     private function statedUnit(int $line, string $minimum, string $maximum): ?TemperatureUnit
     {
         [$low, $high] = [Delimited::unitIn($minimum), Delimited::unitIn($maximum)];
         if ($low !== null && $high !== null && $low !== $high) {
-            throw FormatError::at($line, "“{$minimum}” is in {$low->symbol()} and “{$maximum}” in {$high->symbol()}. Bring both in one unit.");
+            throw FormatError::at($line, 'table.two-units', ['minimum' => Delimited::shown($minimum), 'low' => $low->symbol(), 'maximum' => Delimited::shown($maximum), 'high' => $high->symbol()]);
         }
 
         return $low ?? $high;

@@ -17,7 +17,7 @@ final class EditionCsv
         'start_under_cover_last', 'harvest_first', 'harvest_last', 'school'];
 
     /** @param  list<Sheet>  $sheets */
-    public static function write(string $zone, array $sheets): string
+    public static function write(string $zone, array $sheets, Words $words): string
     {
         $rows = [self::HEADING];
         foreach ($sheets as $sheet) {
@@ -25,7 +25,7 @@ final class EditionCsv
                 foreach ($route['windows'] as $i => $window) {
                     $cover = $route['under_cover'][$i] ?? null;
                     $harvest = $route['harvests'][$i] ?? null;
-                    $rows[] = [$zone, $sheet['slug'], $sheet['name'], $route['route'], $route['act'], $window['first'],
+                    $rows[] = [$zone, $sheet['slug'], $sheet['name'], $route['route'], $words->say("act.{$route['act']}"), $window['first'],
                         $window['last'], $window['days'], $cover['first'] ?? '', $cover['last'] ?? '', $harvest['first'] ?? '',
                         $harvest['last'] ?? '', $sheet['school']];
                 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Anthesis\Exchange;
 
 use Anthesis\Calendar\EditionDocument;
+use Anthesis\Crop\Act;
 use Anthesis\Record\Day;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
+use Anthesis\Words\Phrase;
 
 /**
  * An edition as an iCalendar feed (RFC 5545): one all-day event a window, every year.
@@ -18,40 +20,41 @@ final class EditionICalendar
 {
     private const LONGEST_LINE = 75;
 
-    public static function write(EditionDocument $edition): string
+    public static function write(EditionDocument $edition, Words $words): string
     {
         $content = $edition->content;
         $zone = $content['zone'];
         $published = Day::fromIso($content['edition']['published_on']);
         $stamp = str_replace('-', '', $content['edition']['published_on']).'T000000Z';
+        $guidance = implode(' ', array_map($words->phrase(...), $content['guidance']));
         $lines = [
             'BEGIN:VCALENDAR',
             'VERSION:2.0',
             'PRODID:-//Anthesis//Sowing calendar//EN',
             'CALSCALE:GREGORIAN',
             'METHOD:PUBLISH',
-            self::property('X-WR-CALNAME', "Sowing calendar, {$zone['name']}"),
-            self::property('X-WR-CALDESC', "Edition {$content['edition']['number']} of {$content['edition']['published_on']}. {$content['guidance']}"),
+            self::property('X-WR-CALNAME', $words->say('feed.name', ['zone' => $zone['name']])),
+            self::property('X-WR-CALDESC', $words->say('feed.edition', ['number' => $content['edition']['number'], 'date' => $content['edition']['published_on']])." {$guidance}"),
         ];
         foreach ($content['crops'] as $sheet) {
-            $cautions = array_column($sheet['cautions'], 'in_words');
+            $cautions = array_map($words->phrase(...), array_column($sheet['cautions'], 'phrase'));
             foreach ($sheet['routes'] as $route) {
-                foreach ([[$route['act'], $route['windows']], ['start under cover', $route['under_cover']]] as [$act, $spans]) {
+                foreach ([[$route['act'], $route['windows']], [Act::StartUnderCover->value, $route['under_cover']]] as [$act, $spans]) {
                     foreach ($spans as $i => $span) {
-                        if ($span['days'] === SowDay::YEAR) {
+                        if ($span['days'] === YearDay::YEAR) {
                             continue;
                         }
                         $first = self::nextOccurrence($span['first'], $published, $content['ruler']['starts']);
                         array_push($lines,
                             'BEGIN:VEVENT',
-                            "UID:{$zone['slug']}-{$sheet['slug']}-{$route['route']}-".str_replace(' ', '-', $act).'-'.($i + 1).'@anthesis',
+                            "UID:{$zone['slug']}-{$sheet['slug']}-{$route['route']}-{$act}-".($i + 1).'@anthesis',
                             "DTSTAMP:{$stamp}",
                             'DTSTART;VALUE=DATE:'.self::date($first),
                             'DTEND;VALUE=DATE:'.self::date($first->plus($span['days'])),
                             'RRULE:FREQ=YEARLY',
                             'TRANSP:TRANSPARENT',
-                            self::property('SUMMARY', "{$sheet['name']}: {$act}"),
-                            self::property('DESCRIPTION', implode("\n", [self::between($span).'.', ...$cautions, $content['guidance']])),
+                            self::property('SUMMARY', $words->say('feed.event', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$act}")])),
+                            self::property('DESCRIPTION', implode("\n", [$words->say('feed.between', ['first' => Phrase::day(YearDay::fromIso($span['first'])), 'last' => Phrase::day(YearDay::fromIso($span['last']))]), ...$cautions, $guidance])),
                             self::property('LOCATION', $zone['name']),
                             'END:VEVENT');
                     }
@@ -63,18 +66,12 @@ final class EditionICalendar
         return implode("\r\n", array_map(self::folded(...), $lines))."\r\n";
     }
 
-    /** @param  array{first: string, last: string, days: int}  $span */
-    private static function between(array $span): string
-    {
-        return SowDay::fromIso($span['first'])->inWords().' to '.SowDay::fromIso($span['last'])->inWords();
-    }
-
     private static function nextOccurrence(string $monthDay, Day $published, string $starts): Day
     {
-        $rulerStart = SowDay::fromIso($starts);
-        $begun = $rulerStart->daysUntil($published->sowDay());
+        $rulerStart = YearDay::fromIso($starts);
+        $begun = $rulerStart->daysUntil($published->yearDay());
         $season = $published->plus(-$begun);
-        [$month, $day] = SowDay::fromIso($monthDay)->monthAndDay();
+        [$month, $day] = YearDay::fromIso($monthDay)->monthAndDay();
         $year = $season->year();
         $first = Day::of($year, $month, $day);
 

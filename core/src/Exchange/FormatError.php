@@ -4,37 +4,44 @@ declare(strict_types=1);
 
 namespace Anthesis\Exchange;
 
-use RuntimeException;
+use Anthesis\Words\Phrase;
+use Anthesis\Words\Refused;
 
-/** A file that cannot be taken as it is. The message names the place and the remedy. */
-final class FormatError extends RuntimeException
+/** A file that cannot be taken as it is. */
+final class FormatError extends Refused
 {
     /**
-     * @param  string  $reason  the message without the place
+     * @param  Phrase  $why  with the place
+     * @param  Phrase  $reason  without it
      * @param  list<string>  $headings  names of the file's columns, as far as they were understood
      */
-    private function __construct(string $message, public readonly ?int $atLine, public readonly ?string $column, public readonly string $reason,
+    private function __construct(Phrase $why, public readonly Phrase $reason, public readonly ?int $atLine = null, public readonly ?string $column = null,
         public readonly array $headings = [])
     {
-        // A cell of the file may stand in it, cut anywhere.
-        parent::__construct(mb_scrub($message, 'UTF-8'));
+        parent::__construct($why);
     }
 
-    public static function inFile(string $message): self
+    /** @param  array<string, int|float|string|Phrase>  $with */
+    public static function inFile(string $reason, array $with = []): self
     {
-        return new self($message, null, null, $message);
+        $reason = Phrase::of("error.{$reason}", $with);
+
+        return new self($reason, $reason);
     }
 
-    public static function at(int $line, string $message, ?string $column = null): self
+    /** @param  array<string, int|float|string|Phrase>  $with */
+    public static function at(int $line, string $reason, array $with = [], ?string $column = null): self
     {
-        $place = $column === null ? "Line {$line}" : "Line {$line}, column “{$column}”";
+        $reason = Phrase::of("error.{$reason}", $with);
+        $place = $column === null ? Phrase::of('error.at-line', ['line' => $line, 'reason' => $reason])
+            : Phrase::of('error.at-cell', ['line' => $line, 'column' => $column, 'reason' => $reason]);
 
-        return new self("{$place}: {$message}", $line, $column, $message);
+        return new self($place, $reason, $line, $column);
     }
 
     /** @param  list<string>  $headings */
     public function withHeadings(array $headings): self
     {
-        return new self($this->getMessage(), $this->atLine, $this->column, $this->reason, array_map(static fn (string $h): string => mb_scrub($h, 'UTF-8'), $headings));
+        return new self($this->why, $this->reason, $this->atLine, $this->column, array_map(static fn (string $h): string => mb_scrub($h, 'UTF-8'), $headings));
     }
 }

@@ -70,9 +70,9 @@ final class GhcnLong implements StationFormat
     {
         $series->rows++;
         if ($day === null) {
-            $series->refuse($number, 'day', '“'.Delimited::shown($cells[1]).'” is not a day written as YYYYMMDD');
+            $series->refuse($number, 'day', 'ghcn.no-day', ['text' => Delimited::shown($cells[1])]);
         } elseif (! is_numeric($cells[3] ?? '')) {
-            $series->refuse($number, $cells[2], '“'.Delimited::shown($cells[3] ?? '').'” is not a value');
+            $series->refuse($number, $cells[2], 'ghcn.no-value', ['text' => Delimited::shown($cells[3] ?? '')]);
         } else {
             $series->day($number, 'day', $day);
             $value = (float) $cells[3];

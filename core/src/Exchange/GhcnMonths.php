@@ -38,7 +38,7 @@ final class GhcnMonths implements StationFormat
                 continue;
             }
             if (preg_match(self::LINE, $line) !== 1) {
-                throw FormatError::at($lines->number, 'this is not a line of a .dly file: 11 characters of station, year, month, element and 31 values. Fetch the file again.');
+                throw FormatError::at($lines->number, 'ghcn.no-line');
             }
             $element = match (substr($line, 17, 4)) {
                 'TMIN' => Element::Minimum,
@@ -75,7 +75,7 @@ final class GhcnMonths implements StationFormat
                 continue;
             }
             if (preg_match('/^-?\d+$/', $text) !== 1) {
-                $series->refuse($number, $element === Element::Minimum ? 'TMIN' : 'TMAX', '“'.Delimited::shown($text).'” on day '.($i + 1).' is not a value');
+                $series->refuse($number, $element === Element::Minimum ? 'TMIN' : 'TMAX', 'ghcn.no-value-on', ['text' => Delimited::shown($text), 'day' => $i + 1]);
 
                 continue;
             }

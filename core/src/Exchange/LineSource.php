@@ -27,12 +27,6 @@ final class LineSource
     /** Most lines a file may have: a hundred stations of 150 years have half as many. */
     private const MOST_LINES = 10_000_000;
 
-    private const NOT_TEXT = 'this is not text. Bring the station’s table as a CSV or text file, not a spreadsheet, archive or picture.';
-
-    private const DAMAGED = 'The gzipped file is damaged. Pack or fetch it again.';
-
-    private const CUT_SHORT = 'The gzipped file is cut short: its end is missing, and rows with it. Pack or fetch it again.';
-
     /** Number of the line last given, from 1. */
     public int $number = 0;
 
@@ -72,7 +66,7 @@ final class LineSource
     {
         $line = array_shift($this->ahead) ?? $this->read($this->number + 1);
         if ($line !== null && ++$this->number > self::MOST_LINES) {
-            throw FormatError::inFile('The file has more than ten million lines. Bring the rows of fewer stations.');
+            throw FormatError::inFile('file.too-many-lines');
         }
 
         return $line;
@@ -104,10 +98,10 @@ final class LineSource
         $this->at = $end === false ? strlen($this->buffer) : $end + 1;
         $latin = ! mb_check_encoding($line, 'UTF-8');
         if (preg_match($latin ? '/[\x00-\x08\x0E-\x1F\x80-\x9F]/' : '/[\x00-\x08\x0E-\x1F]/', $line) === 1) {
-            throw FormatError::at($number, self::NOT_TEXT);
+            throw FormatError::at($number, 'file.no-text');
         }
         if (strlen($line) > self::LONGEST_LINE) {
-            throw FormatError::at($number, 'the line is longer than '.self::LONGEST_LINE.' characters. Bring a table with one row a day.');
+            throw FormatError::at($number, 'file.long-line', ['most' => self::LONGEST_LINE]);
         }
 
         return rtrim($latin ? mb_convert_encoding($line, 'UTF-8', 'ISO-8859-1') : $line, "\r");
@@ -135,7 +129,7 @@ final class LineSource
         $text = '';
         while ($text === '') {
             if ($this->pending === '' && ($this->pending = $this->piece()) === '') {
-                return $this->inflate === null ? '' : throw FormatError::inFile(self::CUT_SHORT);
+                return $this->inflate === null ? '' : throw FormatError::inFile('file.cut-short');
             }
             if ($this->inflate === null && ! $this->nextMember()) {
                 continue;
@@ -144,7 +138,7 @@ final class LineSource
         }
         $this->unpacked += strlen($text);
         if ($this->unpacked > self::MOST_UNPACKED) {
-            throw FormatError::inFile('Unpacked, the file is larger than '.intdiv(self::MOST_UNPACKED, 1048576).' MiB. Bring one station’s daily table.');
+            throw FormatError::inFile('file.too-large', ['most' => intdiv(self::MOST_UNPACKED, 1048576)]);
         }
 
         return $text;
@@ -157,7 +151,7 @@ final class LineSource
         if ($this->pending === '') {
             return false;
         }
-        $this->inflate = inflate_init(ZLIB_ENCODING_GZIP) ?: throw FormatError::inFile('Gzipped files cannot be read here. Bring the file unpacked.');
+        $this->inflate = inflate_init(ZLIB_ENCODING_GZIP) ?: throw FormatError::inFile('file.no-gzip');
 
         return true;
     }
@@ -169,7 +163,7 @@ final class LineSource
         $before = inflate_get_read_len($this->inflate);
         $text = @inflate_add($this->inflate, $slice);
         if ($text === false) {
-            throw FormatError::inFile(self::DAMAGED);
+            throw FormatError::inFile('file.damaged');
         }
         if (inflate_get_status($this->inflate) === ZLIB_STREAM_END) {
             $this->pending = substr($this->pending, inflate_get_read_len($this->inflate) - $before);

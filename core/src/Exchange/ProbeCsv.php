@@ -25,8 +25,6 @@ final class ProbeCsv
         'celsius' => ['temperature', 'temp', 't', 'soil', 'soil_temperature', 'soil_temp', 'reading', 'value'],
     ];
 
-    private const REMEDY = 'Name the columns in the first row, for example “timestamp,depth_cm,temperature_c”.';
-
     private const DEEPEST = 3.0;
 
     private const COLDEST = -40.0;
@@ -44,7 +42,7 @@ final class ProbeCsv
         $lines = new LineSource($stream);
         $head = array_values(array_filter($lines->peek(400), static fn (string $line): bool => trim($line) !== ''));
         if ($head === []) {
-            throw FormatError::inFile('The file is empty. '.self::REMEDY);
+            throw FormatError::inFile('probe.empty');
         }
         $delimiter = Delimited::delimiterOf($head[0]);
         $rows = array_map(static fn (string $line): array => Delimited::cells($line, $delimiter), $head);
@@ -53,7 +51,7 @@ final class ProbeCsv
         $columns = $hasHeading ? self::named($names) : self::unnamed(count($rows[0]));
         $data = $hasHeading ? array_slice($rows, 1) : $rows;
         $order = DateOrder::of(array_map(static fn (array $row): string => $row[$columns['time']] ?? '', $data))
-            ?? throw FormatError::at($hasHeading ? 2 : 1, 'these dates could have the day or the month first. Write them as YYYY-MM-DD.');
+            ?? throw FormatError::at($hasHeading ? 2 : 1, 'ambiguous-dates');
         $unit ??= Delimited::unitIn($names[$columns['celsius']] ?? '') ?? TemperatureUnit::Celsius;
         $perMetre = self::depthsPerMetre($columns, $names, $data, $delimiter);
 
@@ -75,7 +73,7 @@ final class ProbeCsv
             $readings[] = self::reading($lines->number, $cells, $columns, $delimiter, $order, $unit, $perMetre, $today);
         }
 
-        return $readings === [] ? throw FormatError::inFile('There is no reading in this file. '.self::REMEDY) : new ProbeLog($readings);
+        return $readings === [] ? throw FormatError::inFile('probe.no-reading') : new ProbeLog($readings);
     }
 
     /**
@@ -85,23 +83,23 @@ final class ProbeCsv
     private static function reading(int $line, array $cells, array $columns, string $delimiter, DateOrder $order, TemperatureUnit $unit, float $perMetre, Day $today): ProbeReading
     {
         $time = $cells[$columns['time']] ?? '';
-        $day = $order->read($time) ?? throw FormatError::at($line, '“'.Delimited::shown($time).'” does not begin with a date.', 'time');
+        $day = $order->read($time) ?? throw FormatError::at($line, 'probe.no-date', ['text' => Delimited::shown($time)], 'time');
         if ($day > $today->number) {
-            throw FormatError::at($line, Day::fromNumber($day)->iso().' is still to come. Correct the logger’s clock or the row.', 'time');
+            throw FormatError::at($line, 'probe.to-come', ['day' => Day::fromNumber($day)->iso()], 'time');
         }
         $hour = self::hour(isset($columns['hour']) ? $cells[$columns['hour']] ?? '' : $time, isset($columns['hour']))
-            ?? throw FormatError::at($line, 'the hour of the reading is missing: soil swings by several degrees in a day. Add a column “hour”.', 'time');
+            ?? throw FormatError::at($line, 'probe.no-hour', [], 'time');
         $value = Delimited::number($cells[$columns['celsius']], $delimiter)
-            ?? throw FormatError::at($line, '“'.Delimited::shown($cells[$columns['celsius']]).'” is not a temperature.', 'temperature');
+            ?? throw FormatError::at($line, 'probe.no-temperature', ['text' => Delimited::shown($cells[$columns['celsius']])], 'temperature');
         $celsius = $unit->toCelsius($value);
         if ($celsius < self::COLDEST || $celsius > self::HOTTEST) {
-            throw FormatError::at($line, "{$celsius} °C is no soil temperature (−40…80 °C). Check the unit and the probe.", 'temperature');
+            throw FormatError::at($line, 'probe.no-soil-temperature', ['celsius' => $celsius], 'temperature');
         }
         $text = isset($columns['depth']) ? $cells[$columns['depth']] ?? '' : '';
         $depth = $text === '' ? Site::DEPTH : (Delimited::number($text, $delimiter)
-            ?? throw FormatError::at($line, '“'.Delimited::shown($text).'” is not a depth.', 'depth')) / $perMetre;
+            ?? throw FormatError::at($line, 'probe.no-depth', ['text' => Delimited::shown($text)], 'depth')) / $perMetre;
         if ($depth < 0.0 || $depth > self::DEEPEST) {
-            throw FormatError::at($line, "{$depth} m is no sowing depth (0…3 m). Give depths in cm or m and name the unit in the heading.", 'depth');
+            throw FormatError::at($line, 'probe.no-sowing-depth', ['metres' => $depth], 'depth');
         }
 
         return new ProbeReading(Day::fromNumber($day), $hour, $celsius, round($depth, 4));
@@ -143,7 +141,7 @@ final class ProbeCsv
             unset($columns['hour']);
         }
         if (! isset($columns['time'], $columns['celsius'])) {
-            throw FormatError::at(1, 'there is no column for '.(isset($columns['time']) ? 'the temperature' : 'the time of the reading').'. '.self::REMEDY);
+            throw FormatError::at(1, isset($columns['time']) ? 'probe.no-temperature-column' : 'probe.no-time-column');
         }
 
         return $columns;
@@ -155,7 +153,7 @@ final class ProbeCsv
         return match ($columns) {
             2 => ['time' => 0, 'celsius' => 1],
             3 => ['time' => 0, 'depth' => 1, 'celsius' => 2],
-            default => throw FormatError::at(1, 'without a heading, a timestamp, a depth and a temperature are needed. '.self::REMEDY),
+            default => throw FormatError::at(1, 'probe.no-heading'),
         };
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Exchange;
 
-/** The layouts in which daily station records come. */
+/** The layouts in which daily station records come; `record-format.<value>` in words. */
 enum RecordFormat: string
 {
     /** A table with a row a day: date, minimum, maximum, in columns of any name and order; also the wide daily summaries. */
@@ -15,13 +15,4 @@ enum RecordFormat: string
 
     /** GHCN-Daily, long: a row a station, day and element, no heading. */
     case GhcnLong = 'ghcn-long';
-
-    public function inWords(): string
-    {
-        return match ($this) {
-            self::Table => 'table with a row a day',
-            self::GhcnMonths => 'GHCN-Daily, fixed width (.dly)',
-            self::GhcnLong => 'GHCN-Daily, a row for each value',
-        };
-    }
 }

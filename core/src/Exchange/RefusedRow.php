@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Anthesis\Exchange;
 
+use Anthesis\Words\Phrase;
+
 /** A row of a station file that could not be read: where it stands and why. */
 final readonly class RefusedRow
 {
-    public function __construct(public int $line, public string $column, public string $reason)
+    public function __construct(public int $line, public string $column, public Phrase $reason)
     {
     }
 }

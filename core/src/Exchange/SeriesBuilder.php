@@ -9,6 +9,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Element;
 use Anthesis\Record\Mark;
 use Anthesis\Record\QualityRule;
+use Anthesis\Words\Phrase;
 
 /**
  * One station's values while its file is being read, in the file's unit and in any order of days.
@@ -63,11 +64,12 @@ final class SeriesBuilder
     {
     }
 
-    public function refuse(int $line, string $column, string $reason): void
+    /** @param  array<string, int|float|string>  $with */
+    public function refuse(int $line, string $column, string $reason, array $with = []): void
     {
         $this->refusedCount++;
         if (count($this->refused) < self::REFUSALS_KEPT) {
-            $this->refused[] = new RefusedRow($line, $column, $reason);
+            $this->refused[] = new RefusedRow($line, $column, Phrase::of("error.{$reason}", $with));
         }
     }
 
@@ -83,16 +85,16 @@ final class SeriesBuilder
         if ($day > $this->last) {
             $iso = Day::fromNumber($day)->iso(...);
             if ($this->today !== null && $day > $this->today->number) {
-                throw FormatError::at($line, "{$iso()} has not come yet (today is {$this->today->iso()}). Take forecast rows out, or check that day and month are not swapped.", $column);
+                throw FormatError::at($line, 'record.to-come', ['day' => $iso(), 'today' => $this->today->iso()], $column);
             }
             if ($this->last !== PHP_INT_MIN && $day - $this->last > self::LONGEST_GAP_YEARS * 366) {
-                throw FormatError::at($line, "{$iso()} follows ".Day::fromNumber($this->last)->iso().', more than '.self::LONGEST_GAP_YEARS.' years earlier. Check the year.', $column);
+                throw FormatError::at($line, 'record.gap', ['day' => $iso(), 'before' => Day::fromNumber($this->last)->iso(), 'years' => self::LONGEST_GAP_YEARS], $column);
             }
             $this->last = $day;
         }
         if ($day < $this->first) {
             if (Day::fromNumber($day)->year() < self::FIRST_YEAR) {
-                throw FormatError::at($line, Day::fromNumber($day)->iso().' is before '.self::FIRST_YEAR.'. Check the year.', $column);
+                throw FormatError::at($line, 'record.too-early', ['day' => Day::fromNumber($day)->iso(), 'year' => self::FIRST_YEAR], $column);
             }
             $this->first = $day;
         }
@@ -105,7 +107,7 @@ final class SeriesBuilder
     public function value(int $line, int $day, Element $element, ?float $value, bool $flagged = false): void
     {
         if ($value !== null && abs($value) > self::LARGEST) {
-            $this->refuse($line, $element->value, 'is no temperature: the number is too large');
+            $this->refuse($line, $element->value, 'record.too-large');
 
             return;
         }
@@ -143,7 +145,7 @@ final class SeriesBuilder
             $unit = $this->unitOf($seen);
             if ($seen['days'] >= self::DAYS_TO_JUDGE_A_YEAR) {
                 if ($before !== null && $before !== $unit) {
-                    throw FormatError::at($seen['line'], "the unit seems to change from {$before->symbol()} to {$unit->symbol()} with the year {$year}. Bring the file in one unit.");
+                    throw FormatError::at($seen['line'], 'record.unit-changes', ['before' => $before->symbol(), 'after' => $unit->symbol(), 'year' => $year]);
                 }
                 $before = $unit;
             }

@@ -34,11 +34,11 @@ final class StationFileReader
         $survey = $this->survey($stream, $choices);
         if ($choices->station === null && count($survey->stations) > 1) {
             [$one, $other] = $survey->stations;
-            throw FormatError::inFile("The file holds several stations, {$one->station} and {$other->station} among them. Bring one station’s rows, or choose one.");
+            throw FormatError::inFile('file.several-stations', ['one' => (string) $one->station, 'other' => (string) $other->station]);
         }
 
-        return $survey->reading ?? throw FormatError::inFile($choices->station === null ? 'There is no daily minimum or maximum in this file.'
-            : "The station {$choices->station} is not in this file.");
+        return $survey->reading ?? throw ($choices->station === null ? FormatError::inFile('file.no-temperatures')
+            : FormatError::inFile('file.no-such-station', ['station' => $choices->station]));
     }
 
     /**
@@ -56,7 +56,7 @@ final class StationFileReader
         } catch (SeveralPlaces $found) {
             // A pipe cannot be read twice; then the column has to be said.
             if ($start === false || fseek($stream, $start) !== 0) {
-                throw FormatError::inFile('The rows seem to be of several places, told apart by column '.($found->column + 1).'. Choose it as the column of places.');
+                throw FormatError::inFile('file.several-places', ['column' => $found->column + 1]);
             }
 
             return $this->surveyOnce($stream, $choices->withPlaces($found->column));
@@ -69,14 +69,14 @@ final class StationFileReader
         $lines = new LineSource($stream);
         $head = array_values(array_filter($lines->peek(self::HEAD), static fn (string $line): bool => trim($line) !== ''));
         if ($head === []) {
-            throw FormatError::inFile('The file is empty. '.DailyTable::HEADING_REMEDY);
+            throw FormatError::inFile('file.empty');
         }
         foreach (self::formats() as $format) {
             if ($format->recognises($head)) {
                 return $format->read($lines, $choices);
             }
         }
-        throw FormatError::inFile('The file is in no known format. '.DailyTable::HEADING_REMEDY);
+        throw FormatError::inFile('file.unknown-format');
     }
 
     /**
@@ -98,6 +98,6 @@ final class StationFileReader
     /** @internal for the formats */
     public static function backwards(int $line, string $column, int $day, int $before): FormatError
     {
-        return FormatError::at($line, Day::fromNumber($day)->iso().' comes after '.Day::fromNumber($before)->iso().'. Put the rows in order of date and bring the file again.', $column);
+        return FormatError::at($line, 'file.backwards', ['day' => Day::fromNumber($day)->iso(), 'before' => Day::fromNumber($before)->iso()], $column);
     }
 }

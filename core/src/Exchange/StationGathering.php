@@ -54,7 +54,7 @@ final class StationGathering
         }
         if (! isset($this->extents[$station])) {
             if (count($this->extents) >= self::MOST) {
-                throw FormatError::inFile('The file seems to hold more than '.self::MOST.' stations. Choose the column that names them, or bring fewer.');
+                throw FormatError::inFile('file.too-many-stations', ['most' => self::MOST]);
             }
             $this->extents[$station] = [PHP_INT_MAX, PHP_INT_MIN, 0];
         }

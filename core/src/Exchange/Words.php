@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Anthesis\Exchange;
 
+use Anthesis\Words\Phrase;
 use InvalidArgumentException;
 use MessageFormatter;
 
 /**
  * The words for keys, from lang/<language>/*.json: ICU messages, the same files that the front end reads.
+ *
+ * @phpstan-import-type Words from Phrase as PhraseArray
  *
  * `pseudo` is English made longer and accented, for looking at screens: what is not in brackets there is not from these files.
  */
@@ -39,7 +42,15 @@ final class Words
     }
 
     /**
-     * @param  array<string, string|int|float>  $values
+     * @param  Phrase|PhraseArray  $phrase  as the core speaks, or read back from a document
+     */
+    public function phrase(Phrase|array $phrase): string
+    {
+        return $phrase instanceof Phrase ? $this->say($phrase->key, $phrase->with) : $this->say($phrase['key'], $phrase['with'] ?? []);
+    }
+
+    /**
+     * @param  array<string, mixed>  $values  numbers, texts, and phrases
      * @return string the message; the key itself where there are no words for it, so that a page still stands
      */
     public function say(string $key, array $values = []): string
@@ -53,7 +64,20 @@ final class Words
             return $message;
         }
 
-        return MessageFormatter::formatMessage($this->language, $message, $values) ?: $key;
+        $values = array_map($this->value(...), $values);
+
+        // A minus sign is one, not a hyphen.
+        return (string) preg_replace('/(?<![\w.-])-(?=\d)/u', '−', MessageFormatter::formatMessage($this->language, $message, $values) ?: $key);
+    }
+
+    private function value(mixed $value): mixed
+    {
+        if (is_array($value)) {
+            /** @var PhraseArray $value */
+            return $this->phrase($value);
+        }
+
+        return $value instanceof Phrase ? $this->phrase($value) : $value;
     }
 
     public function has(string $key): bool

@@ -100,11 +100,11 @@ final readonly class Day
     }
 
     /** @return int the day of the year 1…365 this day counts as; 29 February counts as 28 February */
-    public static function sowDayOf(int $number): int
+    public static function yearDayOf(int $number): int
     {
         [, $month, $day] = self::civil($number);
 
-        return SowDay::numberOf($month, $day);
+        return YearDay::numberOf($month, $day);
     }
 
     public function iso(): string
@@ -119,9 +119,9 @@ final readonly class Day
         return self::civil($this->number)[0];
     }
 
-    public function sowDay(): SowDay
+    public function yearDay(): YearDay
     {
-        return SowDay::fromNumber(self::sowDayOf($this->number));
+        return YearDay::fromNumber(self::yearDayOf($this->number));
     }
 
     public function plus(int $days): self

@@ -29,15 +29,15 @@ final readonly class Latitude
     }
 
     /** The day the year ruler starts on, so that a season reads left to right: 1 January north, 1 July south. */
-    public function midwinter(): SowDay
+    public function yearStart(): YearDay
     {
-        return SowDay::of($this->isNorth() ? 1 : 7, 1);
+        return YearDay::of($this->isNorth() ? 1 : 7, 1);
     }
 
     /** First day of the cold season: 15 July north of the equator, 15 January south of it. */
-    public function coldSeasonStart(): SowDay
+    public function coldSeasonStart(): YearDay
     {
-        return SowDay::of($this->isNorth() ? 7 : 1, 15);
+        return YearDay::of($this->isNorth() ? 7 : 1, 15);
     }
 
     /**

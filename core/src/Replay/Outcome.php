@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay;
 
-/** What became of a sowing, or a setting out, on the weather that followed. */
+/** What became of a sowing, or a setting out, on the weather that followed; `outcome.<value>` in words. */
 enum Outcome: string
 {
     case Harvest = 'harvest';
@@ -67,23 +67,5 @@ enum Outcome: string
     public function cameUp(): bool
     {
         return $this !== self::NoEmergenceCold && $this !== self::NoEmergenceHot;
-    }
-
-    /** @return string as in "21 of 29 years: …" */
-    public function inWords(): string
-    {
-        return match ($this) {
-            self::Harvest => 'a harvest',
-            self::NoEmergenceCold => 'did not come up: soil too cold',
-            self::NoEmergenceHot => 'did not come up: soil too warm',
-            self::FreezeYoung => 'frozen while young',
-            self::Stunted => 'stunted in its first two weeks',
-            self::DayLength => 'the days had the wrong length for bulbs',
-            self::FreezeLate => 'frozen before harvest',
-            self::ColdBolt => 'ran to seed after the cold',
-            self::Heat => 'done for by heat before harvest',
-            self::OutOfTime => 'ran out of time',
-            self::ShortHarvest => 'harvest too short',
-        };
     }
 }

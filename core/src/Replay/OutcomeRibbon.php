@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Replay;
 
 use Anthesis\Climate\Quantile;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /** The runs of a crop gathered by sow day: how many years each outcome had, how reliable the day is, when harvest came. */
 final readonly class OutcomeRibbon
@@ -29,13 +29,13 @@ final readonly class OutcomeRibbon
     {
         $codes = Outcome::count() + 1;
         $harvest = Outcome::Harvest->code();
-        $flat = array_fill(0, SowDay::YEAR * $codes, 0);
+        $flat = array_fill(0, YearDay::YEAR * $codes, 0);
         $sowDays = $runs->sowDays;
         foreach ($runs->outcomes as $i => $code) {
             $flat[($sowDays[$i] - 1) * $codes + $code]++;
         }
         $years = $counts = $shares = [];
-        for ($day = 0; $day < SowDay::YEAR; $day++) {
+        for ($day = 0; $day < YearDay::YEAR; $day++) {
             $own = [];
             $n = 0;
             for ($code = 1; $code < $codes; $code++) {
@@ -50,10 +50,10 @@ final readonly class OutcomeRibbon
             $shares[] = $n === 0 ? 0.0 : ($own[$harvest] ?? 0) / $n;
         }
         $reliability = [];
-        for ($day = 0; $day < SowDay::YEAR; $day++) {
+        for ($day = 0; $day < YearDay::YEAR; $day++) {
             $sum = 0.0;
             for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
-                $sum += $shares[($day + $j + SowDay::YEAR) % SowDay::YEAR];
+                $sum += $shares[($day + $j + YearDay::YEAR) % YearDay::YEAR];
             }
             $reliability[] = $sum / (2 * self::HALF_WEEK + 1);
         }
@@ -76,7 +76,7 @@ final readonly class OutcomeRibbon
     }
 
     /** @return Outcome|null the most frequent outcome other than a harvest on a sow day; of equals the one named first; null: none */
-    public function reason(SowDay $day): ?Outcome
+    public function reason(YearDay $day): ?Outcome
     {
         $most = $reason = 0;
         foreach ($this->counts[$day->number - 1] as $code => $count) {
@@ -90,7 +90,7 @@ final readonly class OutcomeRibbon
     }
 
     /** @return int years in which a sowing, or setting out, on the day came to an outcome */
-    public function yearsOf(SowDay $day, Outcome $outcome): int
+    public function yearsOf(YearDay $day, Outcome $outcome): int
     {
         return $this->counts[$day->number - 1][$outcome->code()] ?? 0;
     }
@@ -104,7 +104,7 @@ final readonly class OutcomeRibbon
     public function daysToHarvest(): array
     {
         $harvest = Outcome::Harvest->code();
-        $waits = $ends = array_fill(0, SowDay::YEAR, []);
+        $waits = $ends = array_fill(0, YearDay::YEAR, []);
         $sowDays = $this->runs->sowDays;
         foreach ($this->runs->outcomes as $i => $code) {
             if ($code === $harvest) {

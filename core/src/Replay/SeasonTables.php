@@ -95,7 +95,7 @@ final class SeasonTables
         $gone = 0;
         $means = $soils = 0.0;
         foreach ($bridged->minimum as $i => $minimum) {
-            $sowDay[] = Day::sowDayOf($record->first->number + $i);
+            $sowDay[] = Day::yearDayOf($record->first->number + $i);
             $maximum = $bridged->maximum[$i];
             $known = $minimum !== null && $maximum !== null;
             $mean = $known ? ($minimum + $maximum) / 2 + $site->air : 0.0;

@@ -7,7 +7,7 @@ namespace Anthesis\Soil;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
-use InvalidArgumentException;
+use Anthesis\Words\Phrase;
 
 /**
  * The soil model brought to a place by readings taken there.
@@ -49,13 +49,13 @@ final readonly class ProbeCalibration
      * @param  Site  $site  an offset it has already is set aside: the readings say all of it anew
      * @param  list<ProbeReading>  $readings  all at one depth
      *
-     * @throws InvalidArgumentException when no reading falls on a day of the record, or they come from several depths
+     * @throws ReadingsRefused when no reading falls on a day of the record, or they come from several depths
      */
     public static function of(DailyRecord $record, Latitude $latitude, Site $site, array $readings): self
     {
         $depths = array_unique(array_map(static fn (ProbeReading $r): string => (string) $r->depth, $readings));
         if (count($depths) > 1) {
-            throw new InvalidArgumentException('The readings come from several depths ('.implode(' m, ', $depths).' m); take one at a time.');
+            throw new ReadingsRefused(Phrase::of('error.readings.several-depths', ['depths' => implode(' m, ', $depths).' m']));
         }
         $site = $site->withoutOffset()->atDepth($readings[0]->depth ?? $site->depth);
         $means = [];
@@ -68,7 +68,7 @@ final readonly class ProbeCalibration
             }
         }
         if ($means === []) {
-            throw new InvalidArgumentException('No reading falls on a day whose minimum and maximum are on record.');
+            throw new ReadingsRefused(Phrase::of('error.readings.no-day-on-record'));
         }
         $residuals = static fn (float $rate): array => self::residuals($record, $latitude, $site, $rate, $means);
         $before = $residuals($site->rate);

@@ -7,7 +7,7 @@ namespace Anthesis\Soil;
 use Anthesis\Climate\Quantile;
 use Anthesis\Climate\RulerYears;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /** The day on which soil first holds a temperature: the first of five days running at or above it, counted from midwinter. */
 final readonly class SoilDate
@@ -16,14 +16,14 @@ final readonly class SoilDate
 
     /**
      * @param  int  $years  years on record
-     * @param  SowDay|null  $oneYearInTwo  reached by then in half the years; null: not reached
-     * @param  SowDay|null  $fourYearsInFive  reached by then in four years out of five
+     * @param  YearDay|null  $oneYearInTwo  reached by then in half the years; null: not reached
+     * @param  YearDay|null  $fourYearsInFive  reached by then in four years out of five
      */
     private function __construct(
         public float $celsius,
         public int $years,
-        public ?SowDay $oneYearInTwo,
-        public ?SowDay $fourYearsInFive,
+        public ?YearDay $oneYearInTwo,
+        public ?YearDay $fourYearsInFive,
     ) {
     }
 
@@ -39,7 +39,7 @@ final readonly class SoilDate
     public static function all(SoilTemperature $soil, Latitude $latitude, array $temperatures): array
     {
         $years = RulerYears::of($soil->first, $soil->dailyMean, $latitude);
-        $day = static fn (?float $offset): ?SowDay => $offset === null ? null : $latitude->midwinter()->plus((int) ceil($offset));
+        $day = static fn (?float $offset): ?YearDay => $offset === null ? null : $latitude->yearStart()->plus((int) ceil($offset));
         $dates = [];
         foreach ($temperatures as $celsius) {
             $offsets = array_map(static fn (array $year): float => self::firstRun($year, $celsius), array_values($years));

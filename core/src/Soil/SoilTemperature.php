@@ -54,7 +54,7 @@ final readonly class SoilTemperature
             }
             $before = $soil ?? self::startFrom($air, $i);
             $share = $before <= self::FROZEN_AT && $mean < 0.0 ? $rate * self::FROZEN_SHARE : $rate;
-            $soil = $before + $share * ($mean + $sun[Day::sowDayOf($record->first->number + $i) - 1] - $before);
+            $soil = $before + $share * ($mean + $sun[Day::yearDayOf($record->first->number + $i) - 1] - $before);
             $means[] = $soil + $site->offset;
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Sun;
 
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /**
  * Length of the day in hours.
@@ -21,13 +21,13 @@ final class DayLength
     private const CIVIL_TWILIGHT = 6.0;
 
     /** @return float hours from sunrise to sunset, 0…24 */
-    public static function hours(Latitude $latitude, SowDay $day): float
+    public static function hours(Latitude $latitude, YearDay $day): float
     {
         return self::lengthOf($latitude, $day, self::SUNRISE);
     }
 
     /** @return float hours from the start of civil twilight to its end, 0…24 */
-    public static function withTwilight(Latitude $latitude, SowDay $day): float
+    public static function withTwilight(Latitude $latitude, YearDay $day): float
     {
         return self::lengthOf($latitude, $day, self::CIVIL_TWILIGHT);
     }
@@ -36,8 +36,8 @@ final class DayLength
     public static function throughTheYear(Latitude $latitude): array
     {
         return array_map(
-            static fn (int $day): float => self::hours($latitude, SowDay::fromNumber($day)),
-            range(1, SowDay::YEAR),
+            static fn (int $day): float => self::hours($latitude, YearDay::fromNumber($day)),
+            range(1, YearDay::YEAR),
         );
     }
 
@@ -45,12 +45,12 @@ final class DayLength
     public static function twilightThroughTheYear(Latitude $latitude): array
     {
         return array_map(
-            static fn (int $day): float => self::withTwilight($latitude, SowDay::fromNumber($day)),
-            range(1, SowDay::YEAR),
+            static fn (int $day): float => self::withTwilight($latitude, YearDay::fromNumber($day)),
+            range(1, YearDay::YEAR),
         );
     }
 
-    private static function lengthOf(Latitude $latitude, SowDay $day, float $depression): float
+    private static function lengthOf(Latitude $latitude, YearDay $day, float $depression): float
     {
         $theta = 0.2163108 + 2 * atan(0.9671396 * tan(0.00860 * ($day->number - 186)));
         $declination = asin(0.39795 * cos($theta));

@@ -5,20 +5,20 @@ declare(strict_types=1);
 namespace Anthesis\Sun;
 
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /** When the days of a latitude grow to so many hours, and when they fall below them again. */
 final readonly class DayLengthDates
 {
     /**
-     * @param  SowDay|null  $reached  first day after midwinter with so many hours; null: never, or never without
-     * @param  SowDay|null  $lost  first day after midsummer with fewer; null: likewise
+     * @param  YearDay|null  $reached  first day after midwinter with so many hours; null: never, or never without
+     * @param  YearDay|null  $lost  first day after midsummer with fewer; null: likewise
      * @param  int  $days  days a year with at least so many hours
      */
     private function __construct(
         public float $hours,
-        public ?SowDay $reached,
-        public ?SowDay $lost,
+        public ?YearDay $reached,
+        public ?YearDay $lost,
         public int $days,
     ) {
     }
@@ -26,16 +26,16 @@ final readonly class DayLengthDates
     public static function of(Latitude $latitude, float $hours): self
     {
         $lengths = DayLength::throughTheYear($latitude);
-        $long = static fn (int $day): bool => $lengths[SowDay::wrap($day)->number - 1] >= $hours;
+        $long = static fn (int $day): bool => $lengths[YearDay::wrap($day)->number - 1] >= $hours;
         $reached = $lost = null;
         $days = 0;
-        $from = $latitude->midwinter()->number;
-        for ($day = $from; $day < $from + SowDay::YEAR; $day++) {
+        $from = $latitude->yearStart()->number;
+        for ($day = $from; $day < $from + YearDay::YEAR; $day++) {
             $days += $long($day) ? 1 : 0;
             if ($long($day) && ! $long($day - 1)) {
-                $reached = SowDay::wrap($day);
+                $reached = YearDay::wrap($day);
             } elseif (! $long($day) && $long($day - 1)) {
-                $lost = SowDay::wrap($day);
+                $lost = YearDay::wrap($day);
             }
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Sun;
 
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /**
  * Radiation at the top of the atmosphere.
@@ -18,10 +18,10 @@ final class Radiation
     private const SOLAR_CONSTANT = 0.0820;
 
     /** @return float MJ m⁻² d⁻¹ */
-    public static function onDay(Latitude $latitude, SowDay $day): float
+    public static function onDay(Latitude $latitude, YearDay $day): float
     {
         $phi = deg2rad($latitude->degrees);
-        $angle = 2 * M_PI * $day->number / SowDay::YEAR;
+        $angle = 2 * M_PI * $day->number / YearDay::YEAR;
         $distance = 1 + 0.033 * cos($angle);
         $declination = 0.409 * sin($angle - 1.39);
         $sunset = acos(max(-1.0, min(1.0, -tan($phi) * tan($declination))));
@@ -34,8 +34,8 @@ final class Radiation
     public static function throughTheYear(Latitude $latitude): array
     {
         return array_map(
-            static fn (int $day): float => self::onDay($latitude, SowDay::fromNumber($day)),
-            range(1, SowDay::YEAR),
+            static fn (int $day): float => self::onDay($latitude, YearDay::fromNumber($day)),
+            range(1, YearDay::YEAR),
         );
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Window;
 
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
+use Anthesis\Words\Phrase;
 
 /** The ordered lines by which a date was reached. */
 final class Derivation
@@ -12,7 +13,7 @@ final class Derivation
     /** @var list<DerivationLine> */
     private array $lines = [];
 
-    public function write(string $key, string $label, ?SowDay $date, ?int $days, string $source): void
+    public function write(string $key, Phrase $label, ?YearDay $date, ?int $days, Phrase $source): void
     {
         $this->lines[] = new DerivationLine($key, $label, $date, $days, $source);
     }

@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace Anthesis\Window;
 
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
+use Anthesis\Words\Phrase;
 
 /** One line a person would write on paper: what, on which date, how many days, and where it is known from. */
 final readonly class DerivationLine
 {
     /**
-     * @param  string  $key  stable name of the step, for translation and checks
+     * @param  string  $key  name of the step
      * @param  int|null  $days  days added (or, negative, taken off) in this step
      */
     public function __construct(
         public string $key,
-        public string $label,
-        public ?SowDay $date,
+        public Phrase $label,
+        public ?YearDay $date,
         public ?int $days,
-        public string $source,
+        public Phrase $source,
     ) {
     }
 }

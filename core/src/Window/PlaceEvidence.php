@@ -9,10 +9,11 @@ use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Climate\Normals;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\RecordTooShort;
+use Anthesis\Climate\RecordTooShort;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
+use Anthesis\Words\Phrase;
 
 /** What counting back needs to know of a place: freezes, normal soil, normal afternoon heat, day length. */
 final readonly class PlaceEvidence
@@ -45,8 +46,7 @@ final readonly class PlaceEvidence
             $freezes[$threshold->value] = FreezeStatistics::of($record, $latitude, $threshold->celsius());
         }
         if ($freezes[FreezeThreshold::LightFreeze->value]->count() === 0) {
-            throw new RecordTooShort('The record holds no complete cold season (350 days with a minimum between '
-                .$latitude->coldSeasonStart()->inWords().' and the same day a year later); bring a longer one.');
+            throw new RecordTooShort(Phrase::of('error.no-cold-season', ['from' => Phrase::day($latitude->coldSeasonStart())]));
         }
         $maximum = array_map(static fn (?float $v): ?float => $v === null ? null : $v + $site->air, $record->maximum);
 

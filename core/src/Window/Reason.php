@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Window;
 
-/** Why a day lies outside every window when counting back. */
+/** Why a day lies outside every window when counting back; `reason.<value>` in words. */
 enum Reason: string
 {
     case FreezeToCome = 'freeze-to-come';
@@ -12,15 +12,4 @@ enum Reason: string
     case Heat = 'heat';
     case TooLate = 'too-late';
     case NotYetPlantingTime = 'not-yet-planting-time';
-
-    public function inWords(): string
-    {
-        return match ($this) {
-            self::FreezeToCome => 'a freeze is still to come',
-            self::ColdSoil => 'the soil is too cold',
-            self::Heat => 'it would ripen in the heat',
-            self::TooLate => 'too late to finish before the freeze',
-            self::NotYetPlantingTime => 'not the time to plant it',
-        };
-    }
 }

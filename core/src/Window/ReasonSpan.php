@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Anthesis\Window;
 
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 
 /** A run of days outside the windows that share a reason. */
 final readonly class ReasonSpan
 {
-    public function __construct(public SowDay $first, public SowDay $last, public Reason|Outcome $reason)
+    public function __construct(public YearDay $first, public YearDay $last, public Reason|Outcome $reason)
     {
     }
 
@@ -18,14 +18,14 @@ final readonly class ReasonSpan
      * @param  list<Reason|Outcome|null>  $reasons  length 365, sow day i+1; null inside a window
      * @return list<self> from the given day on around the year
      */
-    public static function of(array $reasons, SowDay $from): array
+    public static function of(array $reasons, YearDay $from): array
     {
         $spans = [];
         $began = 0;
-        $at = static fn (int $i): Reason|Outcome|null => $reasons[($from->number - 1 + $i) % SowDay::YEAR];
-        for ($i = 1; $i <= SowDay::YEAR; $i++) {
+        $at = static fn (int $i): Reason|Outcome|null => $reasons[($from->number - 1 + $i) % YearDay::YEAR];
+        for ($i = 1; $i <= YearDay::YEAR; $i++) {
             $reason = $at($began);
-            if ($i < SowDay::YEAR && $at($i) === $reason) {
+            if ($i < YearDay::YEAR && $at($i) === $reason) {
                 continue;
             }
             if ($reason !== null) {

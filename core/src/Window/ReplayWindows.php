@@ -7,9 +7,10 @@ namespace Anthesis\Window;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Words\Phrase;
 
 /**
  * Sowing windows from a replay: circular runs of at least five sow days whose reliability reaches a share of the years.
@@ -24,12 +25,12 @@ final readonly class ReplayWindows
     /** @var list<array{int, int, int, int}|null> */
     private array $daysToHarvest;
 
-    /** @param  SowDay  $from  where the year is cut: windows are listed from there on */
+    /** @param  YearDay  $from  where the year is cut: windows are listed from there on */
     public function __construct(
         private Crop $crop,
         private Route $route,
         public OutcomeRibbon $ribbon,
-        private SowDay $from,
+        private YearDay $from,
         private string $site,
     ) {
         $this->daysToHarvest = $ribbon->daysToHarvest();
@@ -47,21 +48,20 @@ final readonly class ReplayWindows
         $windows = $this->runs($share);
         $fair = $this->runs(ProofStandard::FAIR);
         $years = $this->ribbon->yearsOnRecord();
-        $derivation->write('replay', $this->route === Route::Direct ? 'Sown on every day of every year on record'
-            : 'Set out on every day of every year on record', null, null,
-            "{$years} years on record, {$this->site}; ".(new Maturity($this->crop))->inWords($this->route));
+        $derivation->write('replay', Phrase::of("derivation.replay-{$this->route->value}"), null, null,
+            Phrase::of('source.years-on-record', ['years' => $years, 'site' => $this->site, 'maturity' => (new Maturity($this->crop))->phrase($this->route)]));
         $evidence = [];
         foreach ($windows as $window) {
             $evidence[] = $found = $this->evidence($window, $windows, $fair);
             $this->write($derivation, $window, $found, $share, $years);
         }
         if ($windows === []) {
-            $derivation->write('none', 'No window: even the best days came to a harvest in fewer years', null, null, 'at best in '.self::share(max([0.0, ...$this->ribbon->reliability]), $years));
+            $derivation->write('none', Phrase::of('derivation.too-few-years'), null, null, Phrase::of('source.at-best', self::share(max([0.0, ...$this->ribbon->reliability]), $years)));
         }
         $open = $this->openDays($windows);
         $reasons = [];
         foreach ($open as $i => $inside) {
-            $reasons[] = $inside ? null : $this->ribbon->reason(SowDay::fromNumber($i + 1));
+            $reasons[] = $inside ? null : $this->ribbon->reason(YearDay::fromNumber($i + 1));
         }
         $harvested = $this->harvested();
         // Days that were never harvested are no window, so every window has its harvest.
@@ -71,8 +71,8 @@ final readonly class ReplayWindows
         if ($weeks !== null) {
             $underCover = array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
             foreach (array_slice($underCover, 0, 1) as $first) {
-                $derivation->write('under-cover', sprintf('Start under cover %s weeks (%s to %s) before the first setting out', (float) $weeks->usual, (float) $weeks->least, (float) $weeks->most),
-                    $first->first, -$weeks->days(), 'crop table: weeks under cover');
+                $derivation->write('under-cover', Phrase::of('derivation.under-cover', ['usual' => (float) $weeks->usual, 'least' => (float) $weeks->least, 'most' => (float) $weeks->most]),
+                    $first->first, -$weeks->days(), Phrase::of('source.under-cover'));
             }
         }
 
@@ -130,8 +130,8 @@ final readonly class ReplayWindows
             $this->firstHarvests($window->first), $this->firstHarvests($window->last));
     }
 
-    /** @return array{SowDay, SowDay, SowDay}|null */
-    private function firstHarvests(SowDay $sown): ?array
+    /** @return array{YearDay, YearDay, YearDay}|null */
+    private function firstHarvests(YearDay $sown): ?array
     {
         $days = $this->daysToHarvest[$sown->number - 1];
 
@@ -140,27 +140,29 @@ final readonly class ReplayWindows
 
     private function write(Derivation $derivation, SowingWindow $window, WindowEvidence $evidence, float $share, int $years): void
     {
-        $act = $this->crop->act($this->route);
-        $asked = 'harvest in '.self::share($share, $years).' (mean of 7 days)';
+        $act = Phrase::of("act.{$this->crop->act($this->route)->value}");
+        $asked = Phrase::of('source.asked', self::share($share, $years));
         if ($window->isAllYear()) {
-            $derivation->write('all-year', 'Open all year', null, null, $asked);
+            $derivation->write('all-year', Phrase::of('derivation.all-year'), null, null, $asked);
         } else {
-            $derivation->write('first', "First day to {$act}", $window->first, null, $asked.$this->lost(', before it: ', $window->first->plus(-1)));
-            $derivation->write('last', "Last day to {$act}".($evidence->slackDays > 0 ? "; a fair chance for {$evidence->slackDays} days more" : ''),
-                $window->last, $window->days - 1, $asked.$this->lost(', after it: ', $window->last->plus(1)));
+            $derivation->write('first', Phrase::of('derivation.first', ['act' => $act]), $window->first, null, $this->lost($asked, 'before', $window->first->plus(-1)));
+            $derivation->write('last', $evidence->slackDays > 0 ? Phrase::of('derivation.last-with-slack', ['act' => $act, 'slack' => $evidence->slackDays]) : Phrase::of('derivation.last', ['act' => $act]),
+                $window->last, $window->days - 1, $this->lost($asked, 'after', $window->last->plus(1)));
         }
-        $derivation->write('best', 'Best day: harvest in '.$evidence->harvests.' of '.$evidence->years.' years', $evidence->best, null, 'the replay');
+        $derivation->write('best', Phrase::of('derivation.best', ['harvests' => $evidence->harvests, 'years' => $evidence->years]), $evidence->best, null, Phrase::of('source.replay'));
         if ($evidence->fromFirst !== null) {
-            $derivation->write('harvest', 'First harvest of the first sowing, 1 year in 2; from '.$evidence->fromFirst[0]->inWords().' to '.$evidence->fromFirst[2]->inWords().' in 8 of 10',
-                $evidence->fromFirst[1], $window->first->daysUntil($evidence->fromFirst[1]), 'the replay');
+            $derivation->write('harvest', Phrase::of('derivation.first-harvest', ['from' => Phrase::day($evidence->fromFirst[0]), 'to' => Phrase::day($evidence->fromFirst[2])]),
+                $evidence->fromFirst[1], $window->first->daysUntil($evidence->fromFirst[1]), Phrase::of('source.replay'));
         }
     }
 
-    private function lost(string $lead, SowDay $day): string
+    /** What is asked of a window, and what became of most sowings on the day beside it. */
+    private function lost(Phrase $asked, string $side, YearDay $day): Phrase
     {
         $reason = $this->ribbon->reason($day);
 
-        return $reason === null ? '' : $lead.$reason->inWords().' in '.$this->ribbon->yearsOf($day, $reason).' of '.$this->ribbon->years[$day->number - 1];
+        return $reason === null ? $asked : Phrase::of("source.lost-{$side}", ['asked' => $asked, 'outcome' => Phrase::of("outcome.{$reason->value}"),
+            'lost' => $this->ribbon->yearsOf($day, $reason), 'years' => $this->ribbon->years[$day->number - 1]]);
     }
 
     /**
@@ -169,7 +171,7 @@ final readonly class ReplayWindows
      */
     private function openDays(array $windows): array
     {
-        $open = array_fill(0, SowDay::YEAR, false);
+        $open = array_fill(0, YearDay::YEAR, false);
         foreach ($windows as $window) {
             for ($i = 0; $i < $window->days; $i++) {
                 $open[$window->first->plus($i)->number - 1] = true;
@@ -179,8 +181,9 @@ final readonly class ReplayWindows
         return array_values($open);
     }
 
-    private static function share(float $share, int $years): string
+    /** @return array{harvests: int, years: int} */
+    private static function share(float $share, int $years): array
     {
-        return ceil(round($share * $years, 6)).' of '.$years.' years';
+        return ['harvests' => (int) ceil(round($share * $years, 6)), 'years' => $years];
     }
 }

@@ -4,26 +4,26 @@ declare(strict_types=1);
 
 namespace Anthesis\Window;
 
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /** A circular run of sow days, both ends included; 365 days long when the whole year is open. */
 final readonly class SowingWindow
 {
     public int $days;
 
-    public function __construct(public SowDay $first, public SowDay $last)
+    public function __construct(public YearDay $first, public YearDay $last)
     {
         $this->days = $first->daysUntil($last) + 1;
     }
 
-    public function contains(SowDay $day): bool
+    public function contains(YearDay $day): bool
     {
         return $this->first->daysUntil($day) < $this->days;
     }
 
     public function isAllYear(): bool
     {
-        return $this->days === SowDay::YEAR;
+        return $this->days === YearDay::YEAR;
     }
 
     /**
@@ -44,7 +44,7 @@ final readonly class SowingWindow
             }
         }
 
-        return $first === PHP_INT_MAX ? null : new self($this->first->plus($first), $this->first->plus(min($last, $first + SowDay::YEAR - 1)));
+        return $first === PHP_INT_MAX ? null : new self($this->first->plus($first), $this->first->plus(min($last, $first + YearDay::YEAR - 1)));
     }
 
     public function shifted(int $days): self

@@ -4,35 +4,35 @@ declare(strict_types=1);
 
 namespace Anthesis\Window;
 
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 
 /** Finds circular runs among the 365 sow days. */
 final class WindowFinder
 {
     /**
      * @param  list<bool>  $open  length 365, sow day i+1
-     * @param  SowDay  $from  where the year is cut: runs are listed from there on, and a run of the whole year starts there
+     * @param  YearDay  $from  where the year is cut: runs are listed from there on, and a run of the whole year starts there
      * @return list<SowingWindow>
      */
-    public static function runs(array $open, SowDay $from, int $atLeast = 1): array
+    public static function runs(array $open, YearDay $from, int $atLeast = 1): array
     {
         if (! in_array(false, $open, true)) {
             return [new SowingWindow($from, $from->plus(-1))];
         }
         // Start on a closed day, so that no run is cut.
         $start = $from->number - 1;
-        while ($open[$start % SowDay::YEAR]) {
+        while ($open[$start % YearDay::YEAR]) {
             $start--;
-            $start = ($start + SowDay::YEAR) % SowDay::YEAR;
+            $start = ($start + YearDay::YEAR) % YearDay::YEAR;
         }
         $runs = [];
         $began = null;
-        for ($i = $start; $i <= $start + SowDay::YEAR; $i++) {
-            if ($open[$i % SowDay::YEAR]) {
+        for ($i = $start; $i <= $start + YearDay::YEAR; $i++) {
+            if ($open[$i % YearDay::YEAR]) {
                 $began ??= $i;
             } elseif ($began !== null) {
                 if ($i - $began >= $atLeast) {
-                    $runs[] = new SowingWindow(SowDay::wrap($began + 1), SowDay::wrap($i));
+                    $runs[] = new SowingWindow(YearDay::wrap($began + 1), YearDay::wrap($i));
                 }
                 $began = null;
             }

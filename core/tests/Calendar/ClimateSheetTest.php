@@ -6,7 +6,7 @@ namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Exchange\CropCsv;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
@@ -48,11 +48,11 @@ final class ClimateSheetTest extends TestCase
     public function test_light_is_that_of_the_latitude_of_each_hemisphere(): void
     {
         [$north, $south] = [$this->sheet('north'), $this->sheet('south')];
-        [$june, $december] = [SowDay::of(6, 21)->number - 1, SowDay::of(12, 21)->number - 1];
-        self::assertSame(round(DayLength::withTwilight(Fixtures::latitude('north'), SowDay::of(6, 21)), 2), $north['twilight'][$june]);
+        [$june, $december] = [YearDay::of(6, 21)->number - 1, YearDay::of(12, 21)->number - 1];
+        self::assertSame(round(DayLength::withTwilight(Fixtures::latitude('north'), YearDay::of(6, 21)), 2), $north['twilight'][$june]);
         self::assertGreaterThan($north['twilight'][$december], $north['twilight'][$june]);
         self::assertLessThan($south['twilight'][$december], $south['twilight'][$june]);
-        self::assertSame(round(Radiation::onDay(Fixtures::latitude('south'), SowDay::of(12, 21)), 1), $south['radiation'][$december]);
+        self::assertSame(round(Radiation::onDay(Fixtures::latitude('south'), YearDay::of(12, 21)), 1), $south['radiation'][$december]);
         self::assertSame([365, 365], [count($south['twilight']), count($south['radiation'])]);
     }
 

@@ -9,7 +9,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Day;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use Anthesis\Tests\Fixtures;
@@ -46,7 +46,7 @@ final class CropDossierTest extends TestCase
 
     private function own(): OwnDates
     {
-        return new OwnDates(['transplant' => [new SowingWindow(SowDay::of(1, 5), SowDay::of(1, 14))]], 'The fair.', 'Wren', Day::of(2026, 3, 1));
+        return new OwnDates(['transplant' => [new SowingWindow(YearDay::of(1, 5), YearDay::of(1, 14))]], 'The fair.', 'Wren', Day::of(2026, 3, 1));
     }
 
     public function test_the_sheet_follows_the_school_that_is_chosen(): void
@@ -72,7 +72,7 @@ final class CropDossierTest extends TestCase
         self::assertSame('replay', $routes['direct']['derivation'][0]['key']);
         self::assertSame([['first' => '01-05', 'last' => '01-14', 'days' => 10]], $routes['transplant']['windows']);
         $weeks = CropCsv::standard()->find('broccoli')->underCover->weeks?->days() ?? 0;
-        self::assertSame(SowDay::of(1, 5)->plus(-$weeks)->iso(), $routes['transplant']['under_cover'][0]['first']);
+        self::assertSame(YearDay::of(1, 5)->plus(-$weeks)->iso(), $routes['transplant']['under_cover'][0]['first']);
         self::assertSame(['Set by Wren: The fair.', 'by hand, 1 March 2026'], [$routes['transplant']['derivation'][0]['label'], $routes['transplant']['derivation'][0]['source']]);
     }
 
@@ -81,7 +81,7 @@ final class CropDossierTest extends TestCase
         $dossier = $this->dossier('broccoli');
         $first = $dossier['schools']['replay']['reliable'][1];
         self::assertNotSame([], $first['windows']);
-        $same = new OwnDates(['transplant' => [new SowingWindow(SowDay::fromIso($first['windows'][0]['first']), SowDay::fromIso($first['windows'][0]['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
+        $same = new OwnDates(['transplant' => [new SowingWindow(YearDay::fromIso($first['windows'][0]['first']), YearDay::fromIso($first['windows'][0]['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
         self::assertSame([$first['harvests'][0]], CropDossier::ownSheet($dossier, $this->crop('broccoli'), $same, ProofStandard::Reliable)['routes'][1]['harvests']);
         self::assertSame([], CropDossier::ownSheet($dossier, $this->crop('broccoli'), $this->own(), ProofStandard::Reliable)['routes'][1]['harvests'], 'set out in January it never came to one');
     }
@@ -91,7 +91,7 @@ final class CropDossierTest extends TestCase
         $dossier = $this->dossier('broccoli');
         self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], CropDossier::disagreements($dossier, $this->own()->dates));
         $windows = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable)['routes'][1]['windows'][0];
-        $good = new OwnDates(['transplant' => [new SowingWindow(SowDay::fromIso($windows['first']), SowDay::fromIso($windows['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
+        $good = new OwnDates(['transplant' => [new SowingWindow(YearDay::fromIso($windows['first']), YearDay::fromIso($windows['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
         self::assertSame([], CropDossier::disagreements($dossier, $good->dates));
     }
 

@@ -13,7 +13,7 @@ use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\EditionCsv;
 use Anthesis\Exchange\EditionICalendar;
 use Anthesis\Record\Day;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
@@ -137,15 +137,15 @@ final class EditionFormatsTest extends TestCase
         self::assertCount(52, $weeks);
         self::assertSame(['12-24', '12-31'], [$weeks[51]['first'], $weeks[51]['last']]);
         self::assertSame([], $weeks[0]['tasks']);
-        $opening = $weeks[WeekList::weekOf(SowDay::of(3, 25)) - 1]['tasks'];
+        $opening = $weeks[WeekList::weekOf(YearDay::of(3, 25)) - 1]['tasks'];
         self::assertContains(['radish', 'sow outdoors', true, false], array_map(
             static fn (array $t): array => [$t['crop'], $t['act'], $t['opening'], $t['last_chance']], $opening));
-        $closing = $weeks[WeekList::weekOf(SowDay::of(9, 8)) - 1]['tasks'];
+        $closing = $weeks[WeekList::weekOf(YearDay::of(9, 8)) - 1]['tasks'];
         self::assertSame([['radish', '09-08', true]], array_map(static fn (array $t): array => [$t['crop'], $t['closes'], $t['last_chance']], $closing));
-        self::assertSame([], $weeks[WeekList::weekOf(SowDay::of(9, 8))]['tasks']);
-        $july = $weeks[WeekList::weekOf(SowDay::of(7, 3)) - 1]['tasks'];
+        self::assertSame([], $weeks[WeekList::weekOf(YearDay::of(9, 8))]['tasks']);
+        $july = $weeks[WeekList::weekOf(YearDay::of(7, 3)) - 1]['tasks'];
         self::assertContains('corn-salad', array_column($july, 'crop'), 'the second window opens');
-        self::assertSame(52, WeekList::weekOf(SowDay::of(12, 31)));
+        self::assertSame(52, WeekList::weekOf(YearDay::of(12, 31)));
     }
 
     public function test_the_ruler_counts_seasons_from_the_reference(): void
@@ -155,7 +155,7 @@ final class EditionFormatsTest extends TestCase
         self::assertSame(13, $ruler['seasons']);
         $expected = Fixtures::json('freezes-north.json')['thresholds'][1];
         foreach ($expected['risk_of_freeze_on_or_after'] as $offset => $risk) {
-            $day = SowDay::of(7, 15)->plus((int) $offset)->number;
+            $day = YearDay::of(7, 15)->plus((int) $offset)->number;
             self::assertSame((int) round($risk * 14), $ruler['freeze_to_come'][$day - 1]);
         }
         self::assertSame('04-29', $ruler['freezes'][1]['last'][0]['date']);

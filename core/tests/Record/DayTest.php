@@ -6,7 +6,7 @@ namespace Anthesis\Tests\Record;
 
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use InvalidArgumentException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -45,32 +45,32 @@ final class DayTest extends TestCase
 
     public function test_the_leap_day_is_folded_onto_28_february(): void
     {
-        self::assertSame(59, Day::sowDayOf(Day::of(2024, 2, 28)->number));
-        self::assertSame(59, Day::sowDayOf(Day::of(2024, 2, 29)->number));
-        self::assertSame(60, Day::sowDayOf(Day::of(2024, 3, 1)->number));
-        self::assertSame(365, Day::of(2024, 12, 31)->sowDay()->number);
+        self::assertSame(59, Day::yearDayOf(Day::of(2024, 2, 28)->number));
+        self::assertSame(59, Day::yearDayOf(Day::of(2024, 2, 29)->number));
+        self::assertSame(60, Day::yearDayOf(Day::of(2024, 3, 1)->number));
+        self::assertSame(365, Day::of(2024, 12, 31)->yearDay()->number);
         self::assertSame('2024-02-29', Day::of(2024, 2, 29)->iso());
     }
 
     public function test_sow_days_go_round_the_year(): void
     {
-        self::assertSame('01-01', SowDay::fromNumber(365)->plus(1)->iso());
-        self::assertSame('12-31', SowDay::fromNumber(1)->plus(-1)->iso());
-        self::assertSame(364, SowDay::fromNumber(2)->daysUntil(SowDay::fromNumber(1)));
-        self::assertSame('12 May', SowDay::of(5, 12)->inWords());
+        self::assertSame('01-01', YearDay::fromNumber(365)->plus(1)->iso());
+        self::assertSame('12-31', YearDay::fromNumber(1)->plus(-1)->iso());
+        self::assertSame(364, YearDay::fromNumber(2)->daysUntil(YearDay::fromNumber(1)));
+        self::assertSame('12 May', YearDay::of(5, 12)->inWords());
         foreach (range(1, 365) as $number) {
-            self::assertSame($number, SowDay::of(...SowDay::fromNumber($number)->monthAndDay())->number);
+            self::assertSame($number, YearDay::of(...YearDay::fromNumber($number)->monthAndDay())->number);
         }
     }
 
     public function test_a_day_of_the_year_is_read_back_as_it_is_written(): void
     {
         foreach (range(1, 365) as $number) {
-            self::assertSame($number, SowDay::fromIso(SowDay::fromNumber($number)->iso())->number);
+            self::assertSame($number, YearDay::fromIso(YearDay::fromNumber($number)->iso())->number);
         }
         foreach (['02-29', '04-31', '13-01', '00-10', '05-00', '5-1', '05-12x', ''] as $text) {
             try {
-                SowDay::fromIso($text);
+                YearDay::fromIso($text);
                 self::fail("“{$text}” was taken for a day.");
             } catch (InvalidArgumentException $error) {
                 self::assertStringContainsString('written as MM-DD', $error->getMessage());

@@ -12,7 +12,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
@@ -212,8 +212,8 @@ final class PlainReplay
         return DayLength::hours($this->latitude, $this->sowDay($day));
     }
 
-    private function sowDay(int $day): SowDay
+    private function sowDay(int $day): YearDay
     {
-        return SowDay::fromNumber(Day::sowDayOf($this->record->first->number + $day));
+        return YearDay::fromNumber(Day::yearDayOf($this->record->first->number + $day));
     }
 }

@@ -12,7 +12,7 @@ use Anthesis\Exchange\CropParameters;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
@@ -120,8 +120,8 @@ final class ReplayTest extends TestCase
     public function test_a_northern_record_moved_half_a_year_and_south_gives_the_same_windows_half_a_year_later(float $share): void
     {
         $north = Fixtures::record('north');
-        $replays = [[new Replay($north, Latitude::of(46.8), Site::openGround()), SowDay::of(1, 1)],
-            [new Replay(new DailyRecord($north->first->plus(182), $north->minimum, $north->maximum), Latitude::of(-46.8), Site::openGround()), SowDay::of(7, 1)]];
+        $replays = [[new Replay($north, Latitude::of(46.8), Site::openGround()), YearDay::of(1, 1)],
+            [new Replay(new DailyRecord($north->first->plus(182), $north->minimum, $north->maximum), Latitude::of(-46.8), Site::openGround()), YearDay::of(7, 1)]];
         $off = [];
         $windows = 0;
         foreach (CropCsv::standard()->crops as $crop) {
@@ -167,7 +167,7 @@ final class ReplayTest extends TestCase
             self::assertSame($outcomes['harvest'] ?? 0, $ribbon->counts[$day - 1][1] ?? 0);
         }
         self::assertGreaterThan($ribbon->years[140], $ribbon->years[58], '29 February counts as the 28th');
-        self::assertSame(Outcome::NoEmergenceCold, $ribbon->reason(SowDay::of(2, 1)));
+        self::assertSame(Outcome::NoEmergenceCold, $ribbon->reason(YearDay::of(2, 1)));
         [$early, $usual, $late] = $ribbon->daysToHarvest()[149] ?? [0, 0, 0];
         self::assertTrue($early > 40 && $early <= $usual && $usual <= $late);
         self::assertSame(13, $ribbon->yearsOnRecord());

@@ -7,7 +7,7 @@ namespace Anthesis\Tests\Replay;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropParameters;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
@@ -49,7 +49,7 @@ final class ReplayVectorsTest extends TestCase
             self::assertEqualsWithDelta($share, $ribbon->reliability[(int) $day - 1], 6e-4, "reliability of sow day {$day}");
         }
         foreach ($case['windows'] as $standard => $expected) {
-            $windows = WindowFinder::runs(array_map(static fn (float $r): bool => $r >= (float) $standard - 1e-9, $ribbon->reliability), SowDay::fromNumber(1), 5);
+            $windows = WindowFinder::runs(array_map(static fn (float $r): bool => $r >= (float) $standard - 1e-9, $ribbon->reliability), YearDay::fromNumber(1), 5);
             self::assertEqualsCanonicalizing($expected, array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $windows), "windows at {$standard}");
         }
     }

@@ -9,7 +9,7 @@ use Anthesis\Calendar\CropSheet;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Day;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
@@ -19,16 +19,16 @@ require $argv[1];
 require dirname(__DIR__, 2).'/autoload.php';
 
 $eaten = Outcome::from('eaten');
-$days = 2 * SowDay::YEAR;
+$days = 2 * YearDay::YEAR;
 $none = array_fill(0, $days, 0);
-$runs = new Runs(Day::of(2001, 1, 1), [...range(1, SowDay::YEAR), ...range(1, SowDay::YEAR)], array_fill(0, $days, $eaten->code()), $none, $none, $none, $none);
+$runs = new Runs(Day::of(2001, 1, 1), [...range(1, YearDay::YEAR), ...range(1, YearDay::YEAR)], array_fill(0, $days, $eaten->code()), $none, $none, $none, $none);
 $ribbon = OutcomeRibbon::of($runs);
 $radish = CropCsv::standard()->find('radish') ?? exit('no radish');
-$windows = new ReplayWindows($radish, Route::Direct, $ribbon, SowDay::of(1, 1), 'open ground');
+$windows = new ReplayWindows($radish, Route::Direct, $ribbon, YearDay::of(1, 1), 'open ground');
 $sheet = CropSheet::routes($radish, [$windows->at(0.8)])[0];
 echo json_encode([
     'runs' => count(array_filter($runs->all(), static fn ($run): bool => $run->outcome === $eaten)),
-    'reason' => $ribbon->reason(SowDay::of(5, 1))?->value,
+    'reason' => $ribbon->reason(YearDay::of(5, 1))?->value,
     'reason_span' => $sheet['reasons'][0]['reason'] ?? null,
     'ribbon' => array_keys(CropDossier::ribbon($ribbon)['outcomes']),
     'years' => CropDossier::ribbon($ribbon)['outcomes']['eaten'][0],

@@ -8,7 +8,7 @@ use Anthesis\Climate\Normals;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\RecordTooShort;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Tests\Fixtures;
@@ -42,10 +42,10 @@ final class SoilTemperatureTest extends TestCase
         $soil = SoilTemperature::of($record, Fixtures::latitude($station), Site::openGround())->normals();
         $minimum = Normals::of($record->first, $record->minimum);
         foreach ($expected['soil'] as $day => $celsius) {
-            self::assertEqualsWithDelta($celsius, $soil->on(SowDay::fromNumber($day)), 1e-3);
+            self::assertEqualsWithDelta($celsius, $soil->on(YearDay::fromNumber($day)), 1e-3);
         }
         foreach ($expected['tmin'] as $day => $celsius) {
-            self::assertEqualsWithDelta($celsius, $minimum->on(SowDay::fromNumber($day)), 1e-3);
+            self::assertEqualsWithDelta($celsius, $minimum->on(YearDay::fromNumber($day)), 1e-3);
         }
     }
 

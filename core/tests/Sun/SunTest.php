@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Sun;
 
 use Anthesis\Record\Latitude;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
 use Anthesis\Tests\Fixtures;
@@ -17,7 +17,7 @@ final class SunTest extends TestCase
     {
         foreach (Fixtures::json('sun.json') as $case) {
             $latitude = Latitude::of($case['latitude']);
-            $day = SowDay::fromNumber($case['sow_day']);
+            $day = YearDay::fromNumber($case['sow_day']);
             $where = "{$case['latitude']}°, day {$case['sow_day']}";
             self::assertEqualsWithDelta($case['day_length'], DayLength::hours($latitude, $day), 1e-3, $where);
             self::assertEqualsWithDelta($case['with_twilight'], DayLength::withTwilight($latitude, $day), 1e-3, $where);
@@ -30,7 +30,7 @@ final class SunTest extends TestCase
         $latitude = Latitude::of(46.8);
         $year = DayLength::throughTheYear($latitude);
         self::assertCount(365, $year);
-        self::assertSame(DayLength::hours($latitude, SowDay::of(6, 21)), $year[171]);
-        self::assertSame(Radiation::onDay($latitude, SowDay::of(6, 21)), Radiation::throughTheYear($latitude)[171]);
+        self::assertSame(DayLength::hours($latitude, YearDay::of(6, 21)), $year[171]);
+        self::assertSame(Radiation::onDay($latitude, YearDay::of(6, 21)), Radiation::throughTheYear($latitude)[171]);
     }
 }

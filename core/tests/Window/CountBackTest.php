@@ -12,7 +12,7 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\RecordTooShort;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\DerivationLine;
@@ -199,10 +199,10 @@ final class CountBackTest extends TestCase
 
     public function test_windows_wrap_around_the_new_year(): void
     {
-        $window = new SowingWindow(SowDay::of(12, 20), SowDay::of(1, 10));
+        $window = new SowingWindow(YearDay::of(12, 20), YearDay::of(1, 10));
         self::assertSame(22, $window->days);
-        self::assertTrue($window->contains(SowDay::of(1, 1)));
-        self::assertTrue($window->contains(SowDay::of(12, 20)));
-        self::assertFalse($window->contains(SowDay::of(1, 11)));
+        self::assertTrue($window->contains(YearDay::of(1, 1)));
+        self::assertTrue($window->contains(YearDay::of(12, 20)));
+        self::assertFalse($window->contains(YearDay::of(1, 11)));
     }
 }

@@ -8,7 +8,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Day;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
@@ -33,11 +33,11 @@ final class ReplayWindowsTest extends TestCase
     private const HEAT = 9;
 
     /** @param  Closure(int, int): int  $outcome  code by year 0…9 and sow day */
-    private function windows(Closure $outcome, string $crop = 'radish', Route $route = Route::Direct, float $share = 0.8, ?SowDay $from = null): RouteWindows
+    private function windows(Closure $outcome, string $crop = 'radish', Route $route = Route::Direct, float $share = 0.8, ?YearDay $from = null): RouteWindows
     {
         $sowDays = $outcomes = $mature = $harvests = $ups = $ends = [];
         for ($year = 0; $year < 10; $year++) {
-            for ($day = 1; $day <= SowDay::YEAR; $day++) {
+            for ($day = 1; $day <= YearDay::YEAR; $day++) {
                 $sowDays[] = $day;
                 $outcomes[] = $outcome($year, $day);
                 $mature[] = count($mature) + 30 + $year;
@@ -47,7 +47,7 @@ final class ReplayWindowsTest extends TestCase
         }
         $ribbon = OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), $sowDays, $outcomes, $mature, $harvests, $ups, $ends));
 
-        return (new ReplayWindows($this->crop($crop), $route, $ribbon, $from ?? SowDay::of(1, 1), 'open ground'))->at($share);
+        return (new ReplayWindows($this->crop($crop), $route, $ribbon, $from ?? YearDay::of(1, 1), 'open ground'))->at($share);
     }
 
     private function crop(string $slug): Crop
@@ -85,12 +85,12 @@ final class ReplayWindowsTest extends TestCase
         self::assertSame([], $this->days($this->windows(static fn (int $y, int $d): int => $d >= 100 && $d <= 106 ? self::HARVEST : self::HEAT)));
         $over = static fn (int $y, int $d): int => $d >= 340 || $d <= 30 ? self::HARVEST : self::HEAT;
         self::assertSame([[342, 28]], $this->days($this->windows($over)));
-        self::assertSame([[342, 28]], $this->days($this->windows($over, from: SowDay::of(7, 1))), 'wherever the year is cut');
+        self::assertSame([[342, 28]], $this->days($this->windows($over, from: YearDay::of(7, 1))), 'wherever the year is cut');
     }
 
     public function test_the_whole_year_is_one_window_from_midwinter(): void
     {
-        $windows = $this->windows(static fn (): int => self::HARVEST, from: SowDay::of(7, 1));
+        $windows = $this->windows(static fn (): int => self::HARVEST, from: YearDay::of(7, 1));
         self::assertTrue($windows->windows[0]->isAllYear());
         self::assertSame('07-01', $windows->windows[0]->first->iso());
         self::assertSame([], $windows->reasons);
@@ -120,7 +120,7 @@ final class ReplayWindowsTest extends TestCase
         self::assertSame([125, 10, 10], [$evidence->best->number, $evidence->harvests, $evidence->years], 'the middle of the days that are equally good');
         self::assertSame(179 - 151, $evidence->slackDays);
         // Days to harvest are 30 … 39: their 10, 50 and 90 % are 30, 35 and 39 (type 6, rounded).
-        self::assertSame([132, 137, 141], array_map(static fn (SowDay $d): int => $d->number, $evidence->fromFirst ?? []));
+        self::assertSame([132, 137, 141], array_map(static fn (YearDay $d): int => $d->number, $evidence->fromFirst ?? []));
     }
 
     public function test_harvest_lasts_from_the_first_day_of_the_first_sowing_to_the_end_of_the_last_one(): void

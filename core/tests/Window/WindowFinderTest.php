@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests\Window;
 
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Window\SowingWindow;
 use Anthesis\Window\WindowFinder;
 use PHPUnit\Framework\TestCase;
@@ -25,7 +25,7 @@ final class WindowFinderTest extends TestCase
         }
 
         return array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number],
-            WindowFinder::runs($days, SowDay::fromNumber($from), $atLeast));
+            WindowFinder::runs($days, YearDay::fromNumber($from), $atLeast));
     }
 
     public function test_runs_over_the_new_year_stay_whole(): void

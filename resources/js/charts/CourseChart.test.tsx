@@ -1,7 +1,7 @@
 import { render } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { CourseChart, LightChart } from './CourseChart';
-import { yearScale } from './yearScale';
+import { yearScale } from '../time/yearScale';
 
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
 const normal = { starts: '01-01', minimum: flat(2), maximum: flat(12), soil: flat(8) };

@@ -1,5 +1,7 @@
+import { say } from '../words/words';
+import { inCelsius } from '../words/units';
 import { area, line } from 'd3-shape';
-import { inRulerOrder, type YearScale } from './yearScale';
+import { inRulerOrder, type YearScale } from '../time/yearScale';
 
 type Values = readonly (number | null)[];
 
@@ -63,7 +65,7 @@ export function CourseChart({
                         strokeWidth={celsius === 0 ? 0.8 : 1}
                     />
                     <text className="quiet" x={-10} y={y(celsius) + 4} textAnchor="end" fontSize="10">
-                        {String(celsius).replace('-', '−')} °C
+                        {say(inCelsius(celsius))}
                     </text>
                 </g>
             ))}

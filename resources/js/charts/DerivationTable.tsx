@@ -1,6 +1,7 @@
-import { inWords, type MonthDay } from './days';
+import { type Phrase, say, withMinus } from '../words/words';
+import { inWords, type MonthDay } from '../time/days';
 
-export type Line = { key: string; label: string; date: MonthDay | null; days: number | null; source: string };
+export type Line = { key: string; label: Phrase; date: MonthDay | null; days: number | null; source: Phrase };
 
 /** The lines a date was reached by, as a person would write them on paper. */
 export function DerivationTable({ lines }: { lines: Line[] }) {
@@ -22,8 +23,8 @@ export function DerivationTable({ lines }: { lines: Line[] }) {
                         className={line.key === 'first' || line.key === 'last' ? 'result' : undefined}
                     >
                         <td>
-                            {line.label}
-                            <small>{line.source}</small>
+                            {say(line.label)}
+                            <small>{say(line.source)}</small>
                         </td>
                         <td className="number">{line.days === null || line.days === 0 ? '' : signed(line.days)}</td>
                         <td className="date">{line.date === null ? '' : inWords(line.date)}</td>
@@ -35,5 +36,5 @@ export function DerivationTable({ lines }: { lines: Line[] }) {
 }
 
 function signed(days: number): string {
-    return days > 0 ? `+${days}` : String(days).replace('-', '−');
+    return days > 0 ? `+${days}` : withMinus(String(days));
 }

@@ -1,7 +1,7 @@
 import { render } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { FreezePlot, type SeasonFreezes } from './FreezePlot';
-import { yearScale } from './yearScale';
+import { yearScale } from '../time/yearScale';
 
 const season = (number: number, first: string | null, last: string | null): SeasonFreezes => ({
     season: number,

@@ -1,5 +1,5 @@
-import { dateInWords, sowDay, type MonthDay } from './days';
-import type { YearScale } from './yearScale';
+import { dateInWords, yearDay, type MonthDay } from '../time/days';
+import type { YearScale } from '../time/yearScale';
 
 export type SeasonFreezes = {
     season: number;
@@ -39,8 +39,8 @@ export function FreezePlot({
                 const next = seasons.find((other) => other.season === season.season + 1);
                 const y = TOP + i * SEASON_HEIGHT;
                 // A last freeze before midwinter, or a first one after it, lies in the neighbouring line's winter.
-                const last = season.last === null ? null : scale.x(sowDay(season.last));
-                const first = !next || next.first === null ? null : scale.x(sowDay(next.first));
+                const last = season.last === null ? null : scale.x(yearDay(season.last));
+                const first = !next || next.first === null ? null : scale.x(yearDay(next.first));
                 const until = last === null || last > scale.width / 2 ? 0 : last + scale.width / 365;
                 const from = first === null || first < scale.width / 2 ? scale.width : first;
                 return (
@@ -68,8 +68,8 @@ export function FreezePlot({
                     date !== null && (
                         <line
                             key={i}
-                            x1={scale.x(sowDay(date))}
-                            x2={scale.x(sowDay(date))}
+                            x1={scale.x(yearDay(date))}
+                            x2={scale.x(yearDay(date))}
                             y1={TOP}
                             y2={height - 4}
                             stroke="var(--plum)"
@@ -84,13 +84,13 @@ export function FreezePlot({
                         <g key={label + i}>
                             <line
                                 className="ink"
-                                x1={scale.x(sowDay(date))}
-                                x2={scale.x(sowDay(date))}
+                                x1={scale.x(yearDay(date))}
+                                x2={scale.x(yearDay(date))}
                                 y1={20 + 10 * (i % 3)}
                                 y2={height - 4}
                                 strokeDasharray={['', '5 2', '1.5 2'][i % 3]}
                             />
-                            <text x={scale.x(sowDay(date))} y={17 + 10 * (i % 3)} textAnchor="middle" fontSize="10">
+                            <text x={scale.x(yearDay(date))} y={17 + 10 * (i % 3)} textAnchor="middle" fontSize="10">
                                 {label}
                             </text>
                         </g>

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { hasWords, say, type Phrase } from '../words/words';
 
 /** A hatch for each reason, so that a photocopy still reads. Ids are shared by every chart on the page. */
 export const HATCH: Record<string, string> = {
@@ -19,28 +20,30 @@ export const HATCH: Record<string, string> = {
     'out-of-time': 'url(#hatch-late)',
 };
 
-export const REASONS: Record<string, string> = {
-    'freeze-to-come': 'freeze to come',
-    'cold-soil': 'soil too cold',
-    heat: 'ripens in heat',
-    'too-late': 'too late',
-    'not-yet-planting-time': 'not planting time',
-};
+/** Why a day lies outside the windows when counting back. */
+export const REASONS = ['freeze-to-come', 'cold-soil', 'heat', 'too-late', 'not-yet-planting-time'];
 
 /** What became of a sowing, in the order the outcomes stand on one another in a ribbon, from the ground up. */
-export const OUTCOMES: Record<string, string> = {
-    harvest: 'harvest',
-    'short-harvest': 'harvest too short',
-    heat: 'heat',
-    'cold-bolt': 'ran to seed after cold',
-    'day-length': 'wrong day length',
-    'out-of-time': 'ran out of time',
-    'freeze-late': 'frozen before harvest',
-    'freeze-young': 'frozen young',
-    stunted: 'stunted',
-    'no-emergence-hot': 'soil too warm',
-    'no-emergence-cold': 'soil too cold',
-};
+export const OUTCOMES = [
+    'harvest',
+    'short-harvest',
+    'heat',
+    'cold-bolt',
+    'day-length',
+    'out-of-time',
+    'freeze-late',
+    'freeze-young',
+    'stunted',
+    'no-emergence-hot',
+    'no-emergence-cold',
+];
+
+/** A reason in a few words, for a legend. */
+export function reasonInShort({ reason, phrase }: { reason: string; phrase: Phrase }): string {
+    // An edition of the first format has its sentence alone.
+    const keys = [phrase.key, `reason.${reason}`, `outcome.${reason}`].map((key) => `${key}.short`);
+    return say(keys.find(hasWords) ?? phrase);
+}
 
 export function Hatches() {
     return (

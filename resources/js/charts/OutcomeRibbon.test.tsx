@@ -1,7 +1,7 @@
 import { render } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { nextOpening, OutcomeRibbon, outcomesOn, stack, type Ribbon } from './OutcomeRibbon';
-import { yearScale } from './yearScale';
+import { yearScale } from '../time/yearScale';
 
 const days = (value: (i: number) => number) => Array.from({ length: 365 }, (_, i) => value(i));
 

@@ -1,6 +1,6 @@
-import { daysUntil, sowDay, spanInWords, YEAR, type Span } from './days';
+import { daysUntil, yearDay, spanInWords, YEAR, type Span } from '../time/days';
 import { HATCH, OUTCOMES } from './Hatches';
-import type { YearScale } from './yearScale';
+import type { YearScale } from '../time/yearScale';
 
 export type Ribbon = { years: number; outcomes: Record<string, number[]>; reliability: number[] };
 
@@ -16,7 +16,7 @@ export function stack(
 ): { outcome: string; from: number[]; to: number[] }[] {
     const columns = Math.ceil(YEAR / step);
     const totals = new Array<number>(columns).fill(0);
-    const first = sowDay(starts) - 1;
+    const first = yearDay(starts) - 1;
     const sums = Object.entries(ribbon.outcomes).map(([outcome, counts]) => {
         const own = new Array<number>(columns).fill(0);
         for (let i = 0; i < YEAR; i++) {
@@ -28,7 +28,7 @@ export function stack(
         return { outcome, own };
     });
     const ground = new Array<number>(columns).fill(0);
-    return Object.keys(OUTCOMES).flatMap((outcome) => {
+    return OUTCOMES.flatMap((outcome) => {
         const found = sums.find((s) => s.outcome === outcome);
         if (!found) return [];
         const from = [...ground];
@@ -129,7 +129,7 @@ export function outcomesOn(ribbon: Ribbon, day: number): { outcome: string; year
 /** The window that opens next after a day, and in how many days; null: there is none. */
 export function nextOpening(spans: Span[], day: number): { span: Span; days: number } | null {
     const next = spans
-        .map((span) => ({ span, days: daysUntil(day, sowDay(span.first)) }))
+        .map((span) => ({ span, days: daysUntil(day, yearDay(span.first)) }))
         .sort((a, b) => a.days - b.days)[0];
     return next ?? null;
 }

@@ -1,7 +1,7 @@
 import { render } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { RiskCurve, type RiskCurveData } from './RiskCurve';
-import { yearScale } from './yearScale';
+import { yearScale } from '../time/yearScale';
 
 /** Thirty years whose last freeze comes on sow day 120 in each, and whose first on day 280. */
 const risk: RiskCurveData = {

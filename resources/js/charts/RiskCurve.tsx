@@ -1,5 +1,7 @@
+import { say } from '../words/words';
+import { inCelsius } from '../words/units';
 import { line } from 'd3-shape';
-import { inRulerOrder, type YearScale } from './yearScale';
+import { inRulerOrder, type YearScale } from '../time/yearScale';
 
 export type RiskCurveData = {
     starts: string;
@@ -100,7 +102,7 @@ export function RiskKey({ thresholds }: { thresholds: { threshold: string; celsi
                             strokeDasharray={STYLES[threshold.threshold]}
                         />
                     </svg>
-                    {String(threshold.celsius).replace('-', '−')} °C
+                    {say(inCelsius(threshold.celsius))}
                 </span>
             ))}
         </p>

@@ -1,8 +1,8 @@
 import { useElementSize } from '@mantine/hooks';
 import type { MouseEvent, ReactNode } from 'react';
-import { monthDay } from './days';
+import { monthDay } from '../time/days';
 import { DateCursor, RULER_HEIGHT, YearRuler, type RulerData } from './YearRuler';
-import { yearScale, type YearScale } from './yearScale';
+import { yearScale, type YearScale } from '../time/yearScale';
 
 /** Room left of the axis for labels, and right of it, px. */
 export const LABELS = 106;

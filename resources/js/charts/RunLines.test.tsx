@@ -1,7 +1,7 @@
 import { render } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { RunLines, runInWords, runsOn, type YearRun } from './RunLines';
-import { yearScale } from './yearScale';
+import { yearScale } from '../time/yearScale';
 
 const year = (value: number) => Array.from({ length: 365 }, () => value);
 const runs = {

@@ -1,11 +1,11 @@
-import { inShort, monthDay, YEAR } from './days';
+import { say } from '../words/words';
+import { inShort, monthDay, YEAR } from '../time/days';
 import { HATCH } from './Hatches';
-import type { YearScale } from './yearScale';
+import type { YearScale } from '../time/yearScale';
 
 export type YearRun = {
     year: number;
     outcome: string;
-    in_words: string;
     /** days from sowing; null where there is none */
     up: number | null;
     harvest: number | null;
@@ -13,7 +13,7 @@ export type YearRun = {
 };
 
 type Runs = {
-    outcomes: { outcome: string; in_words: string }[];
+    outcomes: string[];
     years: { year: number; outcome: number[]; up: number[]; harvest: number[]; end: number[] }[];
 };
 
@@ -27,8 +27,7 @@ export function runsOn(runs: Runs, day: number): YearRun[] {
         return [
             {
                 year: year.year,
-                outcome: outcome.outcome,
-                in_words: outcome.in_words,
+                outcome,
                 up: known(year.up[i]),
                 harvest: known(year.harvest[i]),
                 end: year.end[i] ?? 0,
@@ -109,6 +108,7 @@ export function runInWords(run: YearRun, day: number): string {
     const parts = [`${run.year}: ${on(0)}`];
     if (run.up !== null && run.up > 0) parts.push(`up ${on(run.up)}`);
     if (run.harvest !== null) parts.push(`first harvest ${on(run.harvest)}`, `over ${on(run.end)}`);
-    if (run.outcome !== 'harvest') parts.push(run.harvest === null ? `${run.in_words}, ${on(run.end)}` : run.in_words);
+    const ended = say(`outcome.${run.outcome}`);
+    if (run.outcome !== 'harvest') parts.push(run.harvest === null ? `${ended}, ${on(run.end)}` : ended);
     return parts.join(', ');
 }

@@ -1,7 +1,7 @@
 import { render } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { WindowLane } from './WindowLane';
-import { yearScale } from './yearScale';
+import { yearScale } from '../time/yearScale';
 
 const LANE = {
     act: 'sow outdoors',

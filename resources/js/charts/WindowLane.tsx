@@ -1,13 +1,14 @@
-import { daysUntil, sowDay, spanInWords, type Span } from './days';
+import { say, type Phrase } from '../words/words';
+import { daysUntil, yearDay, spanInWords, type Span } from '../time/days';
 import { HATCH } from './Hatches';
-import type { YearScale } from './yearScale';
+import type { YearScale } from '../time/yearScale';
 
 export type LaneData = {
     act: string;
     windows: Span[];
     under_cover: Span[];
     harvests: Span[];
-    reasons?: { first: string; last: string; reason: string; in_words: string }[];
+    reasons?: { first: string; last: string; reason: string; phrase: Phrase }[];
 };
 
 export const LANE_HEIGHT = 24;
@@ -30,7 +31,7 @@ export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }
                         height={STRIP.height}
                         fill={HATCH[span.reason]}
                     >
-                        <title>{span.in_words}</title>
+                        <title>{say(span.phrase)}</title>
                     </rect>
                 )),
             )}
@@ -58,7 +59,9 @@ export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }
             {lane.under_cover.flatMap((span) =>
                 bracket(scale, span, 'cover', 2, `start under cover ${spanInWords(span)}`),
             )}
-            {lane.windows.flatMap((span) => bracket(scale, span, 'bracket', 6, `${lane.act} ${spanInWords(span)}`))}
+            {lane.windows.flatMap((span) =>
+                bracket(scale, span, 'bracket', 6, `${say(`act.${lane.act}`)} ${spanInWords(span)}`),
+            )}
         </g>
     );
 }
@@ -78,5 +81,5 @@ function bracket(scale: YearScale, span: Span, name: string, y: number, title: s
 }
 
 function length(span: { first: string; last: string }): number {
-    return daysUntil(sowDay(span.first), sowDay(span.last)) + 1;
+    return daysUntil(yearDay(span.first), yearDay(span.last)) + 1;
 }

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { flagAt } from './YearRuler';
-import { yearScale } from './yearScale';
+import { yearScale } from '../time/yearScale';
 
 it('has the flag of a date hide no end of a month’s name, wherever the date is', () => {
     const scale = yearScale('01-01', 747);

@@ -1,6 +1,6 @@
 import { area, line } from 'd3-shape';
-import { inShort, sowDay, type MonthDay } from './days';
-import { crossings, inRulerOrder, type YearScale } from './yearScale';
+import { inShort, yearDay, type MonthDay } from '../time/days';
+import { crossings, inRulerOrder, type YearScale } from '../time/yearScale';
 
 export type RulerData = {
     starts: MonthDay;
@@ -69,7 +69,7 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
             {soilTicks.map(({ day, level }) => (
                 <g key={day + level}>
                     <circle
-                        cx={scale.x(sowDay(day)) + dayWidth / 2}
+                        cx={scale.x(yearDay(day)) + dayWidth / 2}
                         cy={up(SOIL.top, SOIL.height, level - coldest, span)}
                         r="2.2"
                         fill="var(--paper)"
@@ -77,7 +77,7 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
                     />
                     <text
                         className="quiet"
-                        x={scale.x(sowDay(day)) + 5}
+                        x={scale.x(yearDay(day)) + 5}
                         y={up(SOIL.top, SOIL.height, level - coldest, span) + 11}
                         fontSize="10"
                     >
@@ -89,14 +89,14 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
                 <g key={day + level}>
                     <line
                         className="light"
-                        x1={scale.x(sowDay(day))}
-                        x2={scale.x(sowDay(day))}
+                        x1={scale.x(yearDay(day))}
+                        x2={scale.x(yearDay(day))}
                         y1={LIGHT_AT}
                         y2={LIGHT_AT + 6}
                     />
                     <text
                         className="quiet"
-                        x={scale.x(sowDay(day))}
+                        x={scale.x(yearDay(day))}
                         y={LIGHT_AT + 16}
                         textAnchor="middle"
                         fontSize="10"
@@ -179,8 +179,8 @@ export function flagAt(scale: YearScale, x: number): number {
 function spaced<T extends { day: MonthDay }>(ticks: T[], scale: YearScale, least: number): T[] {
     const kept: T[] = [];
     let last = -Infinity;
-    for (const tick of [...ticks].sort((a, b) => scale.x(sowDay(a.day)) - scale.x(sowDay(b.day)))) {
-        const x = scale.x(sowDay(tick.day));
+    for (const tick of [...ticks].sort((a, b) => scale.x(yearDay(a.day)) - scale.x(yearDay(b.day)))) {
+        const x = scale.x(yearDay(tick.day));
         if (x - last >= least && x > 12 && x < scale.width - 12) {
             kept.push(tick);
             last = x;

@@ -1,5 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { GardenerPage, type PageData } from './pages';
+import { GardenerPage } from './pages/GardenerPage';
+import type { PageData } from './pages/props';
 
 // Reads a JSON list of pages from standard input and writes a JSON list of their HTML to standard output.
 const chunks: Buffer[] = [];

@@ -10,13 +10,14 @@ use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Climate\Hardiness;
 use Anthesis\Climate\Quantile;
+use Anthesis\Climate\RecordTooShort;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\EditionCsv;
+use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
-use Anthesis\Record\RecordTooShort;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\SoilTemperature;
@@ -31,6 +32,7 @@ use Anthesis\Window\School\Grounds;
 use Anthesis\Window\School\Schools;
 use Anthesis\Window\SowingWindow;
 use Anthesis\Window\WindowFinder;
+use Anthesis\Words\Phrase;
 
 /**
  * The core's headless door: files in, JSON, CSV or text out. Neither database nor Laravel.
@@ -62,8 +64,10 @@ final class Application
                 default => throw new UsageError(($command === '' ? 'A command is needed' : "There is no command “{$command}”")
                     .'; there are: '.implode(', ', self::COMMANDS).'.'),
             }];
-        } catch (UsageError|RecordTooShort $error) {
+        } catch (UsageError $error) {
             return [2, $error->getMessage()."\n"];
+        } catch (RecordTooShort $error) {
+            return [2, Words::in('en')->phrase($error->why)."\n"];
         }
     }
 
@@ -71,8 +75,8 @@ final class Application
     {
         $latitude = $options->latitude();
         $days = [];
-        for ($number = 1; $number <= SowDay::YEAR; $number++) {
-            $day = SowDay::fromNumber($number);
+        for ($number = 1; $number <= YearDay::YEAR; $number++) {
+            $day = YearDay::fromNumber($number);
             $days[] = [
                 'sow_day' => $number,
                 'day_length' => round(DayLength::hours($latitude, $day), 4),
@@ -98,7 +102,7 @@ final class Application
         }
         $hardiness = Hardiness::of($seasons);
         if ($hardiness === null) {
-            throw new RecordTooShort('The record holds no complete cold season (350 days with a minimum)'.($from === null ? '.' : " between {$from} and {$to}."));
+            throw new RecordTooShort($from === null || $to === null ? Phrase::of('error.no-cold-season-at-all') : Phrase::of('error.no-cold-season-of', ['from' => "{$from}", 'to' => "{$to}"]));
         }
 
         return $this->json(['latitude' => $latitude->degrees, 'thresholds' => $thresholds, 'hardiness' => [
@@ -116,7 +120,7 @@ final class Application
         foreach (['0.1', '0.5', '0.9'] as $p) {
             $ranks[$p] = Quantile::rankInterval($statistics->count(), (float) $p);
         }
-        for ($offset = 0; $offset <= SowDay::YEAR; $offset++) {
+        for ($offset = 0; $offset <= YearDay::YEAR; $offset++) {
             $risk[(string) $offset] = round($statistics->riskOnOrAfter($offset), 4);
         }
         $out = [
@@ -168,7 +172,7 @@ final class Application
         foreach (['0.8', '0.5'] as $share) {
             $open = array_map(static fn (float $r): bool => $r >= (float) $share - 1e-9, $ribbon->reliability);
             $windows[$share] = array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number],
-                WindowFinder::runs($open, SowDay::fromNumber(1), ProofStandard::LEAST_DAYS));
+                WindowFinder::runs($open, YearDay::fromNumber(1), ProofStandard::LEAST_DAYS));
         }
 
         return $this->json([
@@ -190,7 +194,7 @@ final class Application
         $sheets = array_map(static fn (Crop $crop): array => CropSheet::of($crop, $school,
             $school === FromReplay::KEY ? $schools->replay->at($crop, $standard) : $schools->all[$school]->windows($crop, ProofStandard::Reliable)), $options->crops()->crops);
         if ($format === 'csv') {
-            return EditionCsv::write('', $sheets);
+            return EditionCsv::write('', $sheets, Words::in('en'));
         }
         $rows = [];
         foreach ($sheets as $sheet) {
@@ -207,8 +211,8 @@ final class Application
     {
         $text = '';
         foreach ($rows as $row) {
-            $spans = array_map(static fn (array $w): string => $w['days'] === SowDay::YEAR ? 'all year' : "{$w['first']} to {$w['last']}", $row['windows']);
-            $text .= str_pad($row['name'], 32).str_pad($row['act'], 14).($spans === [] ? 'no window' : implode(', ', $spans))."\n";
+            $spans = array_map(static fn (array $w): string => $w['days'] === YearDay::YEAR ? 'all year' : "{$w['first']} to {$w['last']}", $row['windows']);
+            $text .= str_pad($row['name'], 32).str_pad(Words::in('en')->say("act.{$row['act']}"), 14).($spans === [] ? 'no window' : implode(', ', $spans))."\n";
         }
 
         return $text;

@@ -12,6 +12,7 @@ use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\CropParameters;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\StationFileReader;
+use Anthesis\Exchange\Words;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
@@ -127,7 +128,7 @@ final readonly class Options
         try {
             return CropParameters::fromJson($json);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+            throw new UsageError($path.': '.Words::in('en')->phrase($error->why), 0, $error);
         }
     }
 
@@ -155,7 +156,7 @@ final readonly class Options
         try {
             $reading = (new StationFileReader)->read($stream);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+            throw new UsageError($path.': '.Words::in('en')->phrase($error->why), 0, $error);
         }
 
         return (new QualityControl)->check($reading->asRead, $reading->marks)->usable;
@@ -170,7 +171,7 @@ final readonly class Options
         try {
             return CropCsv::fromFile($path === '-' ? 'php://stdin' : $path);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+            throw new UsageError($path.': '.Words::in('en')->phrase($error->why), 0, $error);
         }
     }
 

@@ -9,7 +9,7 @@ use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Window\Derivation;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ProofStandard;
@@ -18,6 +18,7 @@ use Anthesis\Window\ReasonSpan;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\SowingWindow;
 use Anthesis\Window\WindowFinder;
+use Anthesis\Words\Phrase;
 
 /**
  * Sowing windows by counting back from the frost, as most growers learn it.
@@ -41,15 +42,15 @@ final readonly class CountBack implements School
     /** Where the soil never falls to PLANTING_SOIL: six weeks from the day it falls below this, °C. */
     private const MILD_PLANTING_SOIL = 16.0;
 
-    private SowDay $seasonStart;
+    private YearDay $seasonStart;
 
-    /** Offset of midwinter, where the ruler starts. */
-    private int $midwinter;
+    /** Offset of the day on which the ruler starts. */
+    private int $yearStart;
 
     public function __construct(private PlaceEvidence $place, private CountBackSettings $settings)
     {
         $this->seasonStart = $place->latitude->coldSeasonStart();
-        $this->midwinter = $this->seasonStart->daysUntil($place->latitude->midwinter());
+        $this->yearStart = $this->seasonStart->daysUntil($place->latitude->yearStart());
     }
 
     public static function on(Grounds $grounds): self
@@ -84,21 +85,21 @@ final readonly class CountBack implements School
         $days = (int) ceil($maturity->days($route) - 1e-9);
         $soilMinimum = $this->settings->holdForSoil ? $crop->soilMinimum($route) : null;
 
-        [$frostStart, $start] = $this->springStart($route, $springWeeks, $soilMinimum, $derivation);
+        [$frostStart, $start] = $this->springStart($crop, $route, $springWeeks, $soilMinimum, $derivation);
         [$end, $firstFreeze] = $this->lastSowing($crop, $route, $days, $maturity, $derivation);
         $hot = $this->sowingsThatMeetHeat($crop, $days);
 
-        $from = $start ?? $this->midwinter;
-        $open = array_fill(0, SowDay::YEAR, false);
-        $reasons = array_fill(0, SowDay::YEAR, null);
-        $lastDay = min($end ?? PHP_INT_MAX, $from + SowDay::YEAR - 1);
-        $nextMidwinter = $this->midwinter + SowDay::YEAR * max(0, intdiv($lastDay - $this->midwinter, SowDay::YEAR) + 1);
+        $from = $start ?? $this->yearStart;
+        $open = array_fill(0, YearDay::YEAR, false);
+        $reasons = array_fill(0, YearDay::YEAR, null);
+        $lastDay = min($end ?? PHP_INT_MAX, $from + YearDay::YEAR - 1);
+        $nextYear = $this->yearStart + YearDay::YEAR * max(0, intdiv($lastDay - $this->yearStart, YearDay::YEAR) + 1);
         $soil = $this->place->soil->values;
         $soilCloses = ($end === null || $start === null) && $soilMinimum !== null;
-        for ($offset = $from; $offset < $from + SowDay::YEAR; $offset++) {
-            $day = ($this->seasonStart->number - 1 + $offset) % SowDay::YEAR;
+        for ($offset = $from; $offset < $from + YearDay::YEAR; $offset++) {
+            $day = ($this->seasonStart->number - 1 + $offset) % YearDay::YEAR;
             $reason = match (true) {
-                $offset > $lastDay => $this->reasonAfter($offset, $nextMidwinter, $from, $frostStart),
+                $offset > $lastDay => $this->reasonAfter($offset, $nextYear, $from, $frostStart),
                 // Where no freeze closes the autumn, the soil does: it is held for as in spring.
                 $soilCloses && $soil[$day] < $soilMinimum => Reason::ColdSoil,
                 $hot[$day] => Reason::Heat,
@@ -107,14 +108,14 @@ final readonly class CountBack implements School
             $open[$day] = $reason === null;
             $reasons[$day] = $reason;
         }
-        $windows = WindowFinder::runs(array_values($open), $this->place->latitude->midwinter());
+        $windows = WindowFinder::runs(array_values($open), $this->place->latitude->yearStart());
         $this->writeHeat($crop, $days, $reasons, $derivation);
         $underCover = $this->underCover($crop, $route, $windows, $derivation);
         if ($windows === []) {
-            $derivation->write('none', 'No window: the season is too short here', null,
-                $end !== null && $end < $from ? $end - $from : null, 'the lines above');
+            $derivation->write('none', Phrase::of('derivation.season-too-short'), null,
+                $end !== null && $end < $from ? $end - $from : null, Phrase::of('source.lines-above'));
         } elseif ($windows[0]->isAllYear()) {
-            $derivation->write('all-year', 'Open all year: neither cold nor heat closes it', null, null, 'the lines above');
+            $derivation->write('all-year', Phrase::of('derivation.nothing-closes-it'), null, null, Phrase::of('source.lines-above'));
         }
 
         return new RouteWindows(
@@ -122,7 +123,7 @@ final readonly class CountBack implements School
             $windows,
             $underCover,
             array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w, $days, $crop->harvest->days, $firstFreeze), $windows),
-            ReasonSpan::of(array_values($reasons), $this->place->latitude->midwinter()),
+            ReasonSpan::of(array_values($reasons), $this->place->latitude->yearStart()),
             $derivation->lines(),
         );
     }
@@ -130,26 +131,30 @@ final readonly class CountBack implements School
     /**
      * @return array{int|null, int|null} the offset at which freezes allow it and the one held for soil, null: not limited
      */
-    private function springStart(Route $route, float $weeks, ?float $soilMinimum, Derivation $derivation): array
+    private function springStart(Crop $crop, Route $route, float $weeks, ?float $soilMinimum, Derivation $derivation): array
     {
         $freezes = $this->place->freeze(FreezeThreshold::LightFreeze);
         $last = $freezes->lastAtRisk($this->settings->springRisk);
-        $source = $this->seasonsInWords($freezes);
+        $limit = Phrase::celsius(FreezeThreshold::LightFreeze->celsius());
+        $source = self::seasons($freezes);
         $start = null;
         if ($last === null) {
-            $derivation->write('last-freeze', 'No freeze (0 °C) to wait for at this risk', null, null, $source);
+            $derivation->write('last-freeze', Phrase::of('derivation.no-last-freeze', ['limit' => $limit]), null, null, $source);
         } else {
             $lastDay = (int) ceil($last);
             $lead = (int) round(7 * $weeks);
             $start = $lastDay + $lead;
-            $derivation->write('last-freeze', 'Last freeze (0 °C), later in '.$this->settings->springRisk->inWords(),
+            $derivation->write('last-freeze', Phrase::of('derivation.last-freeze', ['limit' => $limit, 'risk' => $this->settings->springRisk->phrase()]),
                 $this->day($lastDay), null, $source);
-            $derivation->write('spring-lead', self::weeksInWords($weeks).' the last freeze', $this->day($start), $lead,
-                'crop table: conventional weeks, '.($route === Route::Direct ? 'sowing' : 'setting out'));
+            $derivation->write('spring-lead', Phrase::of('derivation.'.match (true) {
+                $weeks < 0.0 => 'weeks-before',
+                $weeks > 0.0 => 'weeks-after',
+                default => 'on-last-freeze',
+            }, ['weeks' => abs($weeks)]), $this->day($start), $lead, Phrase::of("source.convention-{$route->value}"));
         }
         $held = $soilMinimum === null ? $start : $this->heldForSoil($start, $soilMinimum, $derivation);
         if ($held !== null) {
-            $derivation->write('first', 'First day to '.$route->act(), $this->day($held), null, 'the later of the lines above');
+            $derivation->write('first', Phrase::of('derivation.first', ['act' => self::act($crop, $route)]), $this->day($held), null, Phrase::of('source.later-of-lines'));
         }
 
         return [$start, $held];
@@ -158,26 +163,26 @@ final readonly class CountBack implements School
     private function heldForSoil(?int $start, float $soilMinimum, Derivation $derivation): ?int
     {
         $soil = $this->place->soil->values;
-        $asked = 'soil at '.round(100 * $this->place->site->depth).' cm reaches '.self::degrees($soilMinimum);
-        $source = 'soil model, '.$this->place->site->name.', normal of the record';
+        $asked = ['depth' => (int) round(100 * $this->place->site->depth), 'soil' => Phrase::celsius($soilMinimum)];
+        $source = $this->soilModel();
         if ($start === null && min($soil) >= $soilMinimum) {
-            $derivation->write('soil', "Normal {$asked} all year", null, null, $source);
+            $derivation->write('soil', Phrase::of('derivation.soil-all-year', $asked), null, null, $source);
 
             return null;
         }
-        $from = $start ?? $this->midwinter;
-        for ($wait = 0; $wait < SowDay::YEAR; $wait++) {
+        $from = $start ?? $this->yearStart;
+        for ($wait = 0; $wait < YearDay::YEAR; $wait++) {
             if ($soil[$this->day($from + $wait)->number - 1] >= $soilMinimum) {
-                $derivation->write('soil', $wait === 0 ? "Normal {$asked} by then" : "Hold until normal {$asked}",
+                $derivation->write('soil', Phrase::of($wait === 0 ? 'derivation.soil-by-then' : 'derivation.soil-hold', $asked),
                     $this->day($from + $wait), $wait, $source);
 
                 return $from + $wait;
             }
         }
-        $derivation->write('soil', "Normal soil never reaches {$soilMinimum} °C", null, null, $source);
+        $derivation->write('soil', Phrase::of('derivation.soil-never', $asked), null, null, $source);
 
         // Nothing is open: the year starts after the last day on which it could end.
-        return $from + 2 * SowDay::YEAR;
+        return $from + 2 * YearDay::YEAR;
     }
 
     /** @return array{int|null, int|null} offset of the last sowing and of the first freeze, null: not limited by cold */
@@ -190,29 +195,30 @@ final readonly class CountBack implements School
         };
         $freezes = $this->place->freeze($threshold);
         $first = $freezes->firstAtRisk($this->settings->autumnRisk);
-        $limit = self::degrees($threshold->celsius());
-        $source = $this->seasonsInWords($freezes);
+        $limit = Phrase::celsius($threshold->celsius());
+        $source = self::seasons($freezes);
         if ($first === null) {
-            $derivation->write('first-freeze', "No freeze ({$limit}) at this risk: not limited by cold", null, null, $source);
+            $derivation->write('first-freeze', Phrase::of('derivation.no-first-freeze', ['limit' => $limit]), null, null, $source);
 
             return [null, null];
         }
-        $freeze = SowDay::YEAR + (int) floor($first);
-        $derivation->write('first-freeze', "First freeze ({$limit}), earlier in ".$this->settings->autumnRisk->inWords(),
+        $freeze = YearDay::YEAR + (int) floor($first);
+        $derivation->write('first-freeze', Phrase::of('derivation.first-freeze', ['limit' => $limit, 'risk' => $this->settings->autumnRisk->phrase()]),
             $this->day($freeze), null, $source);
         $mature = $freeze - $crop->harvest->leastDays;
-        $derivation->write('harvest', 'Shortest harvest worth having', $this->day($mature), -$crop->harvest->leastDays,
-            'crop table: shortest harvest');
+        $derivation->write('harvest', Phrase::of('derivation.least-harvest'), $this->day($mature), -$crop->harvest->leastDays,
+            Phrase::of('source.least-harvest'));
         $sow = $mature - $days;
-        $derivation->write('maturity', 'Days to maturity: '.$maturity->inWords($route), $this->day($sow), -$days,
-            'crop table: days to maturity');
+        $derivation->write('maturity', Phrase::of('derivation.maturity', ['days' => $maturity->phrase($route)]), $this->day($sow), -$days,
+            Phrase::of('source.maturity'));
         $hours = $this->place->dayLength[$this->day($mature)->number - 1];
         if ($hours < self::SHORT_DAY && $this->settings->shortDayAllowance > 0) {
             $sow -= $this->settings->shortDayAllowance;
-            $derivation->write('short-days', 'Short days: '.self::hours($hours).' long at maturity', $this->day($sow),
-                -$this->settings->shortDayAllowance, 'day length; allowance where days are under 12 h');
+            $minutes = (int) round(60 * $hours);
+            $derivation->write('short-days', Phrase::of('derivation.short-days', ['hours' => intdiv($minutes, 60), 'minutes' => $minutes % 60]), $this->day($sow),
+                -$this->settings->shortDayAllowance, Phrase::of('source.short-days'));
         }
-        $derivation->write('last', 'Last day to '.$route->act(), $this->day($sow), null, 'the lines above');
+        $derivation->write('last', Phrase::of('derivation.last', ['act' => self::act($crop, $route)]), $this->day($sow), null, Phrase::of('source.lines-above'));
 
         return [$sow, $freeze];
     }
@@ -225,12 +231,12 @@ final readonly class CountBack implements School
     private function sowingsThatMeetHeat(Crop $crop, int $days): array
     {
         $hotBefore = [0];
-        for ($i = 0; $i < 3 * SowDay::YEAR; $i++) {
-            $hotBefore[] = $hotBefore[$i] + ($this->place->maximum->values[$i % SowDay::YEAR] >= $crop->heat->maximumC ? 1 : 0);
+        for ($i = 0; $i < 3 * YearDay::YEAR; $i++) {
+            $hotBefore[] = $hotBefore[$i] + ($this->place->maximum->values[$i % YearDay::YEAR] >= $crop->heat->maximumC ? 1 : 0);
         }
         $from = (int) ceil($crop->heat->fromShare * $days - 1e-9);
         $meets = [];
-        for ($sow = 0; $sow < SowDay::YEAR; $sow++) {
+        for ($sow = 0; $sow < YearDay::YEAR; $sow++) {
             $meets[] = $hotBefore[$sow + $days + 1] > $hotBefore[$sow + $from];
         }
 
@@ -241,20 +247,19 @@ final readonly class CountBack implements School
     private function writeHeat(Crop $crop, int $days, array $reasons, Derivation $derivation): void
     {
         $taken = array_map(static fn (?Reason $r): bool => $r === Reason::Heat, array_values($reasons));
-        foreach (WindowFinder::runs($taken, $this->place->latitude->midwinter()) as $run) {
-            $derivation->write('heat', 'Taken out until '.$run->last->inWords().': day '
-                .(int) ceil($crop->heat->fromShare * $days - 1e-9)." to {$days} of its growth would meet normal maxima of "
-                .self::degrees($crop->heat->maximumC).' or more', $run->first, $run->days, 'crop table: heat limit; normal maximum of the record');
+        foreach (WindowFinder::runs($taken, $this->place->latitude->yearStart()) as $run) {
+            $derivation->write('heat', Phrase::of('derivation.heat', ['until' => Phrase::day($run->last), 'from' => (int) ceil($crop->heat->fromShare * $days - 1e-9),
+                'to' => $days, 'maximum' => Phrase::celsius($crop->heat->maximumC)]), $run->first, $run->days, Phrase::of('source.heat'));
         }
     }
 
-    private function reasonAfter(int $offset, int $nextMidwinter, int $from, ?int $frostStart): Reason
+    private function reasonAfter(int $offset, int $nextYear, int $from, ?int $frostStart): Reason
     {
-        if ($frostStart !== null && $offset - SowDay::YEAR >= $frostStart && $offset - SowDay::YEAR < $from) {
+        if ($frostStart !== null && $offset - YearDay::YEAR >= $frostStart && $offset - YearDay::YEAR < $from) {
             return Reason::ColdSoil;
         }
 
-        return $offset < $nextMidwinter ? Reason::TooLate : ($frostStart === null ? Reason::ColdSoil : Reason::FreezeToCome);
+        return $offset < $nextYear ? Reason::TooLate : ($frostStart === null ? Reason::ColdSoil : Reason::FreezeToCome);
     }
 
     /**
@@ -268,9 +273,8 @@ final readonly class CountBack implements School
         }
         $weeks = $crop->underCover->weeks;
         foreach (array_slice($windows, 0, 1) as $window) {
-            $derivation->write('under-cover', sprintf('Start under cover %s weeks (%s to %s) before the first setting out',
-                (float) $weeks->usual, (float) $weeks->least, (float) $weeks->most),
-                $window->first->plus(-$weeks->days()), -$weeks->days(), 'crop table: weeks under cover');
+            $derivation->write('under-cover', Phrase::of('derivation.under-cover', ['usual' => (float) $weeks->usual, 'least' => (float) $weeks->least, 'most' => (float) $weeks->most]),
+                $window->first->plus(-$weeks->days()), -$weeks->days(), Phrase::of('source.under-cover'));
         }
 
         return array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
@@ -282,98 +286,88 @@ final readonly class CountBack implements School
         $last = $first + $window->days - 1 + $harvestDays;
         if ($firstFreeze !== null) {
             // The freeze that ends this harvest is the first one after it begins.
-            $freeze = $firstFreeze + SowDay::YEAR * (int) ceil(($first - $firstFreeze) / SowDay::YEAR);
+            $freeze = $firstFreeze + YearDay::YEAR * (int) ceil(($first - $firstFreeze) / YearDay::YEAR);
             $last = min($last, $freeze);
         }
 
-        return new SowingWindow($this->day($first), $this->day(min($last, $first + SowDay::YEAR - 1)));
+        return new SowingWindow($this->day($first), $this->day(min($last, $first + YearDay::YEAR - 1)));
     }
 
     private function autumnPlanted(Crop $crop): RouteWindows
     {
         $derivation = new Derivation;
-        $source = 'soil model, '.$this->place->site->name.', normal of the record';
-        $cold = $this->soilFallsTo(self::PLANTING_SOIL, $derivation, 'Normal soil first falls to 4 °C', $source);
+        $source = $this->soilModel();
+        $cold = $this->soilFallsTo(self::PLANTING_SOIL, $derivation, 'derivation.soil-falls-to', $source);
         $windows = [];
         if ($cold !== null) {
             [$first, $last] = [$cold->plus(-7 * self::BULB_WEEKS[0]), $cold->plus(-7 * self::BULB_WEEKS[1])];
-            $derivation->write('first', 'First day to plant: six weeks before', $first, -7 * self::BULB_WEEKS[0], 'convention');
-            $derivation->write('last', 'Last day to plant: two weeks before', $last, -7 * self::BULB_WEEKS[1], 'convention');
+            $derivation->write('first', Phrase::of('derivation.plant-from', ['weeks' => self::BULB_WEEKS[0]]), $first, -7 * self::BULB_WEEKS[0], Phrase::of('source.convention'));
+            $derivation->write('last', Phrase::of('derivation.plant-until', ['weeks' => self::BULB_WEEKS[1]]), $last, -7 * self::BULB_WEEKS[1], Phrase::of('source.convention'));
             $windows = [new SowingWindow($first, $last)];
         } else {
-            $mild = $this->soilFallsTo(self::MILD_PLANTING_SOIL, $derivation, 'Normal soil falls below 16 °C', $source);
+            $mild = $this->soilFallsTo(self::MILD_PLANTING_SOIL, $derivation, 'derivation.soil-falls-below', $source);
             if ($mild !== null) {
                 $windows = [new SowingWindow($mild, $mild->plus(7 * 6 - 1))];
-                $derivation->write('last', 'Last day to plant: six weeks from then', $windows[0]->last, 7 * 6 - 1, 'convention');
+                $derivation->write('last', Phrase::of('derivation.plant-for', ['weeks' => 6]), $windows[0]->last, 7 * 6 - 1, Phrase::of('source.convention'));
             } else {
-                $derivation->write('none', 'No window: the soil never cools enough here', null, null, $source);
+                $derivation->write('none', Phrase::of('derivation.never-cools'), null, null, $source);
             }
         }
         $reasons = [];
-        for ($day = 1; $day <= SowDay::YEAR; $day++) {
-            $inside = $windows !== [] && $windows[0]->contains(SowDay::fromNumber($day));
+        for ($day = 1; $day <= YearDay::YEAR; $day++) {
+            $inside = $windows !== [] && $windows[0]->contains(YearDay::fromNumber($day));
             $reasons[] = $inside ? null : Reason::NotYetPlantingTime;
         }
 
         return new RouteWindows(Route::Direct, $windows, [], [],
-            ReasonSpan::of($reasons, $this->place->latitude->midwinter()), $derivation->lines());
+            ReasonSpan::of($reasons, $this->place->latitude->yearStart()), $derivation->lines());
     }
 
     /** The first day after the soil's warmest on which its normal is at or below a temperature; null: never, or always. */
-    private function soilFallsTo(float $celsius, Derivation $derivation, string $label, string $source): ?SowDay
+    private function soilFallsTo(float $celsius, Derivation $derivation, string $key, Phrase $source): ?YearDay
     {
         $soil = $this->place->soil->values;
         $warmest = (int) array_search(max($soil), $soil, true);
         if ($soil[$warmest] > $celsius) {
-            for ($i = 1; $i < SowDay::YEAR; $i++) {
-                $day = SowDay::wrap($warmest + 1 + $i);
+            for ($i = 1; $i < YearDay::YEAR; $i++) {
+                $day = YearDay::wrap($warmest + 1 + $i);
                 $normal = $soil[$day->number - 1];
                 if ($celsius === self::MILD_PLANTING_SOIL ? $normal < $celsius : $normal <= $celsius) {
-                    $derivation->write('soil', $label, $day, null, $source);
+                    $derivation->write('soil', Phrase::of($key, ['soil' => Phrase::celsius($celsius)]), $day, null, $source);
 
                     return $day;
                 }
             }
         }
-        $derivation->write('soil', $label.': never', null, null, $source);
+        $derivation->write('soil', Phrase::of("{$key}-never", ['soil' => Phrase::celsius($celsius)]), null, null, $source);
 
         return null;
     }
 
-    private function day(int $offset): SowDay
+    private function day(int $offset): YearDay
     {
         return $this->seasonStart->plus($offset);
     }
 
-    private function offset(SowDay $day): int
+    private function offset(YearDay $day): int
     {
         return $this->seasonStart->daysUntil($day);
     }
 
-    private function seasonsInWords(FreezeStatistics $freezes): string
+    private static function act(Crop $crop, Route $route): Phrase
+    {
+        return Phrase::of("act.{$crop->act($route)->value}");
+    }
+
+    private function soilModel(): Phrase
+    {
+        return Phrase::of('source.soil-model', ['site' => $this->place->site->name]);
+    }
+
+    private static function seasons(FreezeStatistics $freezes): Phrase
     {
         $seasons = $freezes->seasons;
 
-        return count($seasons).' cold seasons on record, '.$seasons[0]->season.' to '.$seasons[count($seasons) - 1]->season;
-    }
-
-    private static function weeksInWords(float $weeks): string
-    {
-        $count = abs($weeks);
-        $unit = $count === 1.0 ? 'week' : 'weeks';
-
-        return $weeks === 0.0 ? 'On' : $count.' '.$unit.($weeks < 0 ? ' before' : ' after');
-    }
-
-    private static function degrees(float $celsius): string
-    {
-        return str_replace('-', '−', (string) round($celsius, 1)).' °C';
-    }
-
-    private static function hours(float $hours): string
-    {
-        $minutes = (int) round(60 * $hours);
-
-        return intdiv($minutes, 60).' h '.sprintf('%02d', $minutes % 60).' min';
+        return Phrase::of('source.cold-seasons', ['seasons' => count($seasons), 'first' => $seasons[0]->season, 'last' => $seasons[count($seasons) - 1]->season]);
     }
 }

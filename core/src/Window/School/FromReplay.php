@@ -6,7 +6,7 @@ namespace Anthesis\Window\School;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
-use Anthesis\Record\SowDay;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Window\ProofStandard;
@@ -23,14 +23,14 @@ final class FromReplay implements School
 
     private string $crop = '';
 
-    /** @param  SowDay  $from  where the year is cut: windows are listed from there on */
-    public function __construct(private readonly Replay $replay, private readonly SowDay $from, private readonly string $site)
+    /** @param  YearDay  $from  where the year is cut: windows are listed from there on */
+    public function __construct(private readonly Replay $replay, private readonly YearDay $from, private readonly string $site)
     {
     }
 
     public static function on(Grounds $grounds): self
     {
-        return new self($grounds->replay, $grounds->place->latitude->midwinter(), $grounds->place->site->name);
+        return new self($grounds->replay, $grounds->place->latitude->yearStart(), $grounds->place->site->name);
     }
 
     public function asksProof(): bool

@@ -11,6 +11,7 @@ use Anthesis\Window\Derivation;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\SowingWindow;
+use Anthesis\Words\Phrase;
 
 /** Dates an educator set by hand for a crop, and why. Ways of growing they say nothing of are left to another school. */
 final readonly class OwnDates implements School
@@ -57,7 +58,8 @@ final readonly class OwnDates implements School
     private function route(Crop $crop, Route $route, array $windows): RouteWindows
     {
         $derivation = new Derivation;
-        $derivation->write('own', "Set by {$this->author}: {$this->reason}", null, null, 'by hand, '.$this->on->sowDay()->inWords().' '.$this->on->year());
+        $derivation->write('own', Phrase::of('derivation.own', ['author' => $this->author, 'reason' => $this->reason]), null, null,
+            Phrase::of('source.by-hand', ['day' => Phrase::day($this->on->yearDay()), 'year' => $this->on->year()]));
         $weeks = $route === Route::Transplant ? $crop->underCover->weeks : null;
         $harvested = $this->harvested[$route->value] ?? null;
         $harvests = $harvested === null ? [] : array_filter(array_map(static fn (SowingWindow $w): ?SowingWindow => $w->harvest($harvested), $windows));

@@ -2,12 +2,13 @@ import { Button, Group, TextInput } from '@mantine/core';
 import { useDebouncedValue, useElementSize } from '@mantine/hooks';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
-import { useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop, useZones } from '../../app/data';
-import { Problem } from '../../app/Problem';
-import { dateInWords, spanInShort } from '../../charts/days';
+import { useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop } from './queries';
+import { useZones } from '../../api/zones';
+import { Problem } from '../../ui/Problem';
+import { dateInWords, spanInShort } from '../../time/days';
 import { Hatches } from '../../charts/Hatches';
 import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
-import { yearScale } from '../../charts/yearScale';
+import { yearScale } from '../../time/yearScale';
 import { changeInWords, meaning, sections } from './columns';
 import { say } from '../../words/words';
 import { Varieties } from './Varieties';
@@ -39,7 +40,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                 {crop.days
                     .map(
                         (d) =>
-                            `${d.route === 'direct' ? 'Sown' : 'Set out'}: ${d.days} days to harvest (${d.in_words})`,
+                            `${d.route === 'direct' ? 'Sown' : 'Set out'}: ${d.days} days to harvest (${say(d.phrase)})`,
                     )
                     .join('. ')}
                 .
@@ -179,10 +180,10 @@ function Trial({
         const before = trial.before.find((b) => b.route === after.route);
         return tried && before
             ? [
-                  { name: `${before.act}, now`, route: before },
-                  { name: `${after.act}, then`, route: after },
+                  { name: `${say(`act.${before.act}`)}, now`, route: before },
+                  { name: `${say(`act.${after.act}`)}, then`, route: after },
               ]
-            : [{ name: after.act, route: after }];
+            : [{ name: say(`act.${after.act}`), route: after }];
     });
     return (
         <div ref={ref}>
@@ -239,7 +240,7 @@ function Trial({
                                 at={2}
                                 drop={7}
                                 name="bracket"
-                                act={route.act}
+                                act={say(`act.${route.act}`)}
                             />
                             <title>{`${name}: ${route.windows.map(spanInShort).join(', ') || 'no window'}`}</title>
                         </g>

@@ -1,18 +1,19 @@
 import { FileInput, Group, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useCrops, useImportCrops, useSession } from '../../app/data';
+import { useCrops } from '../../api/crops';
+import { useImportCrops } from './queries';
+import { useMay } from '../../access/session';
 import { CropForm } from './CropForm';
-import { Problem } from '../../app/Problem';
+import { Problem } from '../../ui/Problem';
 
 /** The crop book: every crop's numbers, what they mean, what they were. */
 export function Crops() {
     const { crop } = useParams();
     const { data: crops } = useCrops();
-    const { data: session } = useSession();
+    const mayEdit = useMay('edit-crops');
     const [asked, setAsked] = useState('');
     const bring = useImportCrops();
-    const mayEdit = session?.user?.may_publish ?? false;
     if (!crops) return null;
     const plain = asked.trim().toLowerCase();
     const found = crops.filter((c) => `${c.name} ${c.family}`.toLowerCase().includes(plain));

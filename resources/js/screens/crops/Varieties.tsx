@@ -1,8 +1,8 @@
 import { Button, Group, MultiSelect, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
-import { useSaveVariety, useTakeOutVariety } from '../../app/data';
-import { Problem } from '../../app/Problem';
+import { useSaveVariety, useTakeOutVariety } from './queries';
+import { Problem } from '../../ui/Problem';
 
 type Crop = Schema['Crop'];
 

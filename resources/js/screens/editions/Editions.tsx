@@ -1,22 +1,23 @@
+import { say } from '../../words/words';
 import { Button, Checkbox, Progress, Textarea } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
 import { Refusal, type Zone } from '../../api/client';
-import { useEditions, usePublication, usePublish, useSession, useZone } from '../../app/data';
-import { dateInWords } from '../../charts/days';
-import { Problem } from '../../app/Problem';
+import { useEditions, usePublication, usePublish } from './queries';
+import { useMay } from '../../access/session';
+import { useZone } from '../../api/zones';
+import { dateInWords } from '../../time/days';
+import { Problem } from '../../ui/Problem';
 
 /** Where editions are published, and where those that were are found. */
 export function Editions() {
     const { zone: slug = '' } = useParams();
-    const { data: session } = useSession();
+    const mayPublish = useMay('publish');
     const { data: zone } = useZone(slug);
     const { data: editions } = useEditions(slug);
     return (
         <main className="page">
-            {session?.user?.may_publish && zone && (
-                <Publish key={slug} zone={zone} next={(editions?.[0]?.number ?? 0) + 1} />
-            )}
+            {mayPublish && zone && <Publish key={slug} zone={zone} next={(editions?.[0]?.number ?? 0) + 1} />}
             <section>
                 <h2>Editions</h2>
                 {editions?.length === 0 && <p>None yet.</p>}
@@ -84,8 +85,7 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
             <h2>Publish edition {publication && publication.state !== 'done' ? publication.edition.number : next}</h2>
             {zone.short_record && (
                 <p className="warning">
-                    From {zone.cold_seasons} cold {zone.cold_seasons === 1 ? 'season' : 'seasons'}: a first guess. Every
-                    page of this edition will say so.
+                    {say('first-guess', { seasons: zone.cold_seasons ?? 0 })} Every page of this edition will say so.
                 </p>
             )}
             {publication && (

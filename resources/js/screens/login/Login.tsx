@@ -1,8 +1,8 @@
 import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { useLogIn } from '../../app/data';
-import { Problem } from '../../app/Problem';
+import { useLogIn } from './queries';
+import { Problem } from '../../ui/Problem';
 
 export function Login() {
     const [email, setEmail] = useState('');

@@ -1,10 +1,10 @@
 import { FileInput, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Refusal, type ReadingChoices, type Schema, type Zone } from '../../api/client';
-import { useImportRecord, useRecordPreview } from '../../app/data';
+import { useImportRecord, useRecordPreview } from './queries';
 import { Layout } from './Layout';
 import { Preview } from './Preview';
-import { Problem } from '../../app/Problem';
+import { Problem } from '../../ui/Problem';
 
 const MOST_MIB = 240;
 

@@ -1,21 +1,15 @@
+import { say } from '../../words/words';
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
-import { useSession, useYearCourse } from '../../app/data';
+import { useSession } from '../../access/session';
+import { useYearCourse } from './queries';
 import { Behind } from '../../charts/Behind';
 import { COURSE_HEIGHT, CourseChart, LIGHT_CHART_HEIGHT, LightChart, type CourseData } from '../../charts/CourseChart';
-import {
-    hoursInWords,
-    inShort,
-    inWords,
-    monthDay,
-    rulerYear,
-    rulerYearInWords,
-    type MonthDay,
-} from '../../charts/days';
+import { hoursInWords, inShort, inWords, monthDay, rulerYear, rulerYearInWords, type MonthDay } from '../../time/days';
 import { RuledChart } from '../../charts/RuledChart';
 import { useCompared } from './Compare';
-import { useDateCursor } from '../../app/cursor';
+import { useDateCursor } from '../../time/cursor';
 
 type ClimateData = { ruler: Schema['Ruler']; climate: Schema['Climate'] };
 
@@ -251,5 +245,5 @@ function shown(date: MonthDay | null): string {
 }
 
 function degrees(celsius: number | null | undefined): string {
-    return celsius == null ? 'not known' : `${Math.round(celsius)}\u00a0°C`.replace('-', '−');
+    return celsius == null ? 'not known' : say({ key: 'celsius', with: { celsius: Math.round(celsius) } });
 }

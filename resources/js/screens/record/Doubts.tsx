@@ -1,9 +1,12 @@
+import { say, withMinus } from '../../words/words';
 import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
-import { useDecision, useQuality, useSession, useStations } from '../../app/data';
-import { dateInWords } from '../../charts/days';
-import { Problem } from '../../app/Problem';
+import { useDecision, useQuality } from './queries';
+import { useMay } from '../../access/session';
+import { useStations } from '../../api/zones';
+import { dateInWords } from '../../time/days';
+import { Problem } from '../../ui/Problem';
 
 type Value = Schema['DoubtedValue'];
 
@@ -12,15 +15,14 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
     const { data: stations } = useStations(zone);
     const [station, setStation] = useState<number | undefined>(undefined);
     const { data } = useQuality(zone, station);
-    const { data: session } = useSession();
+    const mayDecide = useMay('edit-zones');
     const decide = useDecision(zone, onComputing);
     const [asking, setAsking] = useState<string | null>(null);
     const [note, setNote] = useState('');
     if (!data) return null;
-    const mayDecide = session?.user?.may_publish ?? false;
     const groups = new Map<string, Value[]>();
     for (const value of data.values) {
-        const rule = value.doubts[0]?.in_words ?? 'doubted by nothing but the person who left it out';
+        const rule = value.doubts[0] ?? 'person';
         groups.set(rule, [...(groups.get(rule) ?? []), value]);
     }
     const close = () => {
@@ -50,9 +52,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
             <Problem error={decide.error} />
             {[...groups].map(([rule, values]) => (
                 <section key={rule}>
-                    <h3>
-                        {rule}: {values.length}
-                    </h3>
+                    <h3>{say('record.doubts', { rule: { key: `quality.${rule}` }, values: values.length })}</h3>
                     <table className="ruled">
                         <colgroup>
                             <col style={{ width: '6%' }} />
@@ -161,7 +161,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
 }
 
 function Around({ value }: { value: Value }) {
-    const shown = (celsius: number | null) => (celsius === null ? '–' : celsius.toFixed(1).replace('-', '−'));
+    const shown = (celsius: number | null) => (celsius === null ? '–' : withMinus(celsius.toFixed(1)));
     return (
         <span className="mono">
             {value.around.map((day, i) => (
@@ -183,9 +183,9 @@ function Around({ value }: { value: Value }) {
 /** How many values each rule doubts, by year. */
 function ByYear({ values }: { values: Value[] }) {
     const years = [...new Set(values.map((value) => value.date.slice(0, 4)))].sort();
-    const rules = [...new Set(values.flatMap((value) => value.doubts.map((doubt) => doubt.in_words)))];
+    const rules = [...new Set(values.flatMap((value) => value.doubts))];
     const count = (rule: string, year: string) =>
-        values.filter((v) => v.date.startsWith(year) && v.doubts.some((d) => d.in_words === rule)).length;
+        values.filter((v) => v.date.startsWith(year) && v.doubts.some((doubt) => doubt === rule)).length;
     return (
         <div className="scroll" tabIndex={0}>
             <table className="ruled dense" style={{ width: 'auto' }}>
@@ -203,7 +203,7 @@ function ByYear({ values }: { values: Value[] }) {
                 <tbody>
                     {rules.map((rule) => (
                         <tr key={rule}>
-                            <td>{rule}</td>
+                            <td>{say(`quality.${rule}`)}</td>
                             {years.map((year) => (
                                 <td key={year} className="number">
                                     {count(rule, year) || ''}

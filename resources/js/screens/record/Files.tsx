@@ -1,18 +1,19 @@
 import type { Zone } from '../../api/client';
-import { useImportAgain, useRecordImports, useSession, useStations } from '../../app/data';
-import { dateInShort, datesInShort } from '../../charts/days';
+import { useImportAgain, useRecordImports } from './queries';
+import { useMay } from '../../access/session';
+import { useStations } from '../../api/zones';
+import { dateInShort, datesInShort } from '../../time/days';
 import { BringFile } from './BringFile';
 import { updateInWords } from './Preview';
 import { Stations } from './Stations';
-import { Problem } from '../../app/Problem';
+import { Problem } from '../../ui/Problem';
 
 /** Where the record comes from: stations in order, the files brought, and bringing another. */
 export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computation: number) => void }) {
-    const { data: session } = useSession();
+    const mayEdit = useMay('edit-zones');
     const { data: imports } = useRecordImports(zone.slug);
     const { data: stations } = useStations(zone.slug);
     const use = useImportAgain(onComputing);
-    const mayEdit = session?.user?.may_publish ?? false;
     return (
         <>
             {!zone.record && (

@@ -1,15 +1,18 @@
+import { say } from '../../words/words';
 import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { Behind } from '../../charts/Behind';
-import { beforeSummer, inShort, inWords, MONTHS, monthDay, type MonthDay } from '../../charts/days';
+import { beforeSummer, inShort, inWords, monthDay, monthInWords, type MonthDay } from '../../time/days';
+import { freezeSentence } from '../../time/freezes';
+import { inCelsius } from '../../words/units';
 import { FreezePlot, freezePlotHeight } from '../../charts/FreezePlot';
 import { Hatches } from '../../charts/Hatches';
 import { RISK_CURVE_HEIGHT, RiskCurve, RiskKey, type RiskCurveData } from '../../charts/RiskCurve';
 import { LABELS, RIGHT, RuledChart } from '../../charts/RuledChart';
 import { useCompared } from './Compare';
-import { useDateCursor } from '../../app/cursor';
-import { Problem } from '../../app/Problem';
+import { useDateCursor } from '../../time/cursor';
+import { Problem } from '../../ui/Problem';
 
 type ClimateData = { ruler: Schema['Ruler']; climate: Schema['Climate'] };
 
@@ -87,7 +90,7 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                 <Behind
                     name="Days on record"
                     file={`${zone}-completeness`}
-                    columns={['year', ...MONTHS.slice(1)]}
+                    columns={['year', ...Array.from({ length: 12 }, (_, i) => monthInWords(i + 1))]}
                     rows={climate.completeness.map((year) => [year.year, ...year.months])}
                 />
             </div>
@@ -100,7 +103,7 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                     onChange={setThreshold}
                     data={climate.thresholds.map((t) => ({
                         value: t.threshold,
-                        label: `${String(t.celsius).replace('-', '−')} °C`,
+                        label: `${say(inCelsius(t.celsius))}`,
                     }))}
                 />
                 <h3>On {inWords(monthDay(day))}</h3>
@@ -118,7 +121,10 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                         {climate.thresholds.map((t) => (
                             <tr key={t.threshold}>
                                 <td>
-                                    {String(t.celsius).replace('-', '−')} °C, {t.in_words}
+                                    {say('record.threshold', {
+                                        celsius: inCelsius(t.celsius),
+                                        name: t.phrase,
+                                    })}
                                 </td>
                                 <td className="number">
                                     {(beforeSummer(ruler.starts, day) ? t.to_come : t.has_come)[day - 1]}
@@ -137,10 +143,10 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                     </p>
                 )}
                 <h3>Is it shifting?</h3>
-                <p>{chosen.trend?.in_words ?? 'There are too few freezes on record to tell.'}</p>
+                <p>{chosen.trend ? say(chosen.trend.phrase) : 'There are too few freezes on record to tell.'}</p>
                 {climate.hardiness && (
                     <p>
-                        The coldest night of a winter is {degrees(climate.hardiness.mean_extreme_minimum)} on average:
+                        The coldest night of a winter is {say(inCelsius(Math.round(climate.hardiness.mean_extreme_minimum)))} on average:
                         hardiness {climate.hardiness.half_zone}, which matters for perennials.
                     </p>
                 )}
@@ -159,7 +165,7 @@ function riskOf({ ruler, climate }: ClimateData, only?: string): RiskCurveData {
 
 function dates(freezes: Schema['Ruler']['freezes'][number]) {
     return [...freezes.last, ...freezes.first].map((risk) => ({
-        label: risk.in_words.replace(' year', ''),
+        label: say(`${risk.phrase.key}.short`, risk.phrase.with),
         date: risk.date,
     }));
 }
@@ -189,7 +195,7 @@ function RiskDates({
                     </tr>
                     {end.here.map((risk, i) => (
                         <tr key={risk.risk}>
-                            <td>{risk.in_words}</td>
+                            <td>{say(risk.phrase)}</td>
                             <td className="nowrap">{shown(risk.date)}</td>
                             <td className="nowrap">
                                 {name === null
@@ -215,22 +221,15 @@ function between(earliest: MonthDay | null, latest: MonthDay | null): string {
     return `${earliest === null ? 'open' : inShort(earliest)} to ${latest === null ? 'open' : inShort(latest)}`;
 }
 
-/** Before summer: how often a freeze was still to come; after it: how often the first had come. */
 function freezeInWords(
     starts: MonthDay,
     seasons: number,
     threshold: { celsius: number; to_come: number[]; has_come: number[] },
     day: number,
 ): string {
-    const celsius = `${String(threshold.celsius).replace('-', '−')} °C`;
-    if (!threshold.to_come.some(Boolean)) return `No year on record had a freeze (${celsius}).`;
-    return beforeSummer(starts, day)
-        ? `A freeze (${celsius}) still came on or after this day in ${threshold.to_come[day - 1]} of ${seasons} years.`
-        : `The first freeze (${celsius}) had come by this day in ${threshold.has_come[day - 1]} of ${seasons} years.`;
-}
-
-function degrees(celsius: number): string {
-    return `${Math.round(celsius)} °C`.replace('-', '−');
+    if (!threshold.to_come.some(Boolean)) return say('freezes.none.of', { limit: inCelsius(threshold.celsius) });
+    const freezes = { seasons, to_come: threshold.to_come[day - 1] ?? 0, has_come: threshold.has_come[day - 1] ?? 0 };
+    return freezeSentence(starts, monthDay(day), freezes, threshold.celsius);
 }
 
 const MONTH_LETTERS = 'JFMAMJJASOND';
@@ -266,7 +265,7 @@ function Completeness({ years }: { years: { year: number; months: number[] }[] }
                             stroke="var(--rule)"
                             strokeWidth="0.5"
                         >
-                            <title>{`${MONTHS[month + 1]} ${year}: ${days} days`}</title>
+                            <title>{`${monthInWords(month + 1)} ${year}: ${days} days`}</title>
                         </rect>
                     ))}
                     {year % 5 === 0 && (

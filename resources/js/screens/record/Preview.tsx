@@ -1,7 +1,8 @@
+import { say, withMinus } from '../../words/words';
 import { Button, Checkbox, Group } from '@mantine/core';
 import { useState } from 'react';
 import type { RecordPreview } from '../../api/client';
-import { dateInWords } from '../../charts/days';
+import { dateInWords } from '../../time/days';
 
 const ORDERS = { 'year-first': 'year first', 'day-first': 'day first', 'month-first': 'month first' };
 
@@ -40,7 +41,7 @@ export function Preview({
                             <tr>
                                 <th scope="row">Format</th>
                                 <td>
-                                    {preview.format_in_words}
+                                    {say(`record-format.${preview.format}`)}
                                     {preview.station !== null && `, station ${preview.station}`}
                                 </td>
                             </tr>
@@ -89,9 +90,9 @@ export function Preview({
                                 <th scope="row">First days, °C</th>
                                 <td>
                                     {preview.sample
-                                        .map((day) => `${day.minimum ?? '–'} / ${day.maximum ?? '–'}`)
+                                        .map((day) => withMinus(`${day.minimum ?? '–'} / ${day.maximum ?? '–'}`))
                                         .join(', ')
-                                        .replaceAll('-', '−')}
+                                        }
                                 </td>
                             </tr>
                         </tbody>
@@ -100,7 +101,7 @@ export function Preview({
                         <p className="warning">
                             {preview.cold_seasons === 0
                                 ? 'There is no complete cold season in it, so no date can be worked out.'
-                                : `It holds ${preview.cold_seasons} cold ${preview.cold_seasons === 1 ? 'season' : 'seasons'}: dates from so few are a first guess, counted back instead of replayed. Bring ten years or more.`}
+                                : say('preview.few-seasons', { seasons: preview.cold_seasons })}
                         </p>
                     )}
                     {preview.doubtful && (
@@ -141,7 +142,7 @@ export function Preview({
                                         <tr key={`${row.line}${row.column}`}>
                                             <td>line {row.line}</td>
                                             <td>{row.column}</td>
-                                            <td>{row.reason}</td>
+                                            <td>{say(row.phrase)}</td>
                                         </tr>
                                     ))}
                                 </tbody>
@@ -160,7 +161,7 @@ export function Preview({
                                         <tr key={mark.date + mark.element + mark.rule}>
                                             <td>{dateInWords(mark.date)}</td>
                                             <td>{mark.element}</td>
-                                            <td>{mark.in_words}</td>
+                                            <td>{say(`quality.${mark.rule}`)}</td>
                                         </tr>
                                     ))}
                                 </tbody>

@@ -1,23 +1,26 @@
+import { say } from '../../words/words';
+import { inCelsius } from '../../words/units';
 import { Button, FileInput, Group, NativeSelect, TextInput } from '@mantine/core';
 import { line } from 'd3-shape';
 import { useState } from 'react';
 import { type Schema } from '../../api/client';
-import { useCalibration, useSaveSite, useSession, useSites } from '../../app/data';
+import { useCalibration } from './queries';
+import { useSaveSite, useSites } from '../../api/sites';
+import { useMay } from '../../access/session';
 import { Behind } from '../../charts/Behind';
-import { dateInWords } from '../../charts/days';
-import { Problem } from '../../app/Problem';
+import { dateInWords } from '../../time/days';
+import { Problem } from '../../ui/Problem';
 
 type Calibration = Schema['Calibration'];
 
 /** Probe readings held against the soil model of a site; what they say can be kept as a site of the zone. */
 export function Readings({ zone }: { zone: string }) {
-    const { data: session } = useSession();
+    const mayEdit = useMay('edit-sites');
     const { data: sites } = useSites();
     const [file, setFile] = useState<File | null>(null);
     const [site, setSite] = useState<number>();
     const [depth, setDepth] = useState<number>();
     const here = (sites ?? []).filter((s) => s.zone === null || s.zone === zone);
-    const mayEdit = session?.user?.may_publish ?? false;
     const chosen = site ?? here[0]?.id;
     const { data: found, error, isFetching } = useCalibration(zone, file, chosen, depth);
     // Another file or site may have no readings at the depth chosen before.
@@ -76,7 +79,7 @@ export function Readings({ zone }: { zone: string }) {
 function Found({ zone, found }: { zone: string; found: Calibration }) {
     const [name, setName] = useState(`${found.site.name}, measured`);
     const save = useSaveSite();
-    const degrees = (value: number) => `${value.toFixed(1)} °C`.replace('-', '−');
+    const degrees = (value: number) => say(inCelsius(Math.round(10 * value) / 10));
     const keep = () =>
         save.mutate({
             name,
@@ -185,7 +188,7 @@ function Comparison({ points }: { points: Calibration['points'] }) {
                 <g key={celsius}>
                     <line className="rule" x1={LEFT} x2={WIDTH} y1={y(celsius)} y2={y(celsius)} />
                     <text className="quiet" x={LEFT - 8} y={y(celsius) + 4} textAnchor="end">
-                        {String(celsius).replace('-', '−')} °C
+                        {say(inCelsius(celsius))}
                     </text>
                 </g>
             ))}

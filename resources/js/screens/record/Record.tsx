@@ -2,15 +2,17 @@ import { NativeSelect, Progress } from '@mantine/core';
 import { useState } from 'react';
 import { Link, Navigate, NavLink, useParams, useSearchParams } from 'react-router';
 import type { Computation } from '../../api/client';
-import { useCancel, useChooseYears, useClimate, useComputation, useSession, useZone } from '../../app/data';
-import { dateInWords } from '../../charts/days';
+import { useCancel, useComputation, useZone } from '../../api/zones';
+import { useChooseYears, useClimate } from './queries';
+import { useMay } from '../../access/session';
+import { dateInWords } from '../../time/days';
 import { Compare } from './Compare';
 import { Course } from './Course';
 import { Doubts } from './Doubts';
 import { Files } from './Files';
 import { Freezes } from './Freezes';
 import { Readings } from './Readings';
-import { Problem } from '../../app/Problem';
+import { Problem } from '../../ui/Problem';
 
 const PARTS = [
     { path: 'freezes', name: 'Freezes' },
@@ -23,7 +25,7 @@ const PARTS = [
 /** A zone's record: what it tells of the place, how far to trust it, and where it comes from. */
 export function Record() {
     const { zone: slug = '', part } = useParams();
-    const { data: session } = useSession();
+    const mayEdit = useMay('edit-zones');
     const { data: zone } = useZone(slug);
     const { data: climate } = useClimate(slug, undefined, zone?.record != null);
     const [params] = useSearchParams();
@@ -36,7 +38,6 @@ export function Record() {
         const to = `/desk/zones/${slug}/record/${zone.record ? 'freezes' : 'files'}`;
         return <Navigate to={{ pathname: to, search: params.toString() }} replace />;
     }
-    const mayEdit = session?.user?.may_publish ?? false;
     const seasons = climate?.climate.thresholds[1]?.seasons.map((season) => season.season) ?? [];
     const charts = part === 'freezes' || part === 'course';
     return (

@@ -1,9 +1,10 @@
+import { withMinus } from '../../words/words';
 import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema, Zone } from '../../api/client';
-import { useSaveStations } from '../../app/data';
-import { datesInShort } from '../../charts/days';
-import { Problem } from '../../app/Problem';
+import { useSaveStations } from './queries';
+import { datesInShort } from '../../time/days';
+import { Problem } from '../../ui/Problem';
 
 type Station = Schema['Station'];
 
@@ -101,7 +102,7 @@ export function Stations({
                                         }
                                     />
                                 ) : (
-                                    String(Math.round(station.lapse * 10000) / 100).replace('-', '−')
+                                    withMinus(String(Math.round(station.lapse * 10000) / 100))
                                 )}
                             </td>
                             <td>

@@ -1,9 +1,13 @@
+import { withMinus } from '../../words/words';
 import { Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { Schema } from '../../api/client';
-import { useSaveSite, useSession, useSites, useTakeOutSite, useZones } from '../../app/data';
-import { merged } from '../../app/merge';
-import { Problem } from '../../app/Problem';
+import { useSaveSite, useSites } from '../../api/sites';
+import { useMay } from '../../access/session';
+import { useTakeOutSite } from './queries';
+import { useZones } from '../../api/zones';
+import { merged } from '../../ui/merge';
+import { Problem } from '../../ui/Problem';
 
 type Site = Schema['Site'];
 type Numbers = Schema['SiteNumbers'];
@@ -28,7 +32,7 @@ const EMPTY: Numbers & { name: string; note: string } = {
 
 /** Kinds of growing place: how each shifts air, soil and frost against the station. Data, and the educator's to change. */
 export function Sites() {
-    const { data: session } = useSession();
+    const mayEdit = useMay('edit-sites');
     const { data: sites } = useSites();
     const { data: zones } = useZones();
     const [edited, setEdited] = useState<(Partial<Site> & typeof EMPTY) | null>(null);
@@ -39,7 +43,6 @@ export function Sites() {
     };
     const save = useSaveSite();
     const takeOut = useTakeOutSite();
-    const mayEdit = session?.user?.may_publish ?? false;
     const now = sites?.find((site) => site.id === edited?.id);
     // Somebody else has saved the site meanwhile: what is typed here stays, everything else is theirs.
     useEffect(() => {
@@ -94,7 +97,7 @@ export function Sites() {
                                 </td>
                                 {NUMBERS.map((number) => (
                                     <td key={number.key} className="number">
-                                        {String(site[number.key]).replace('-', '−')}
+                                        {withMinus(String(site[number.key]))}
                                         {site.first_numbers && site.first_numbers[number.key] !== site[number.key] && (
                                             <small className="hint"> first {site.first_numbers[number.key]}</small>
                                         )}

@@ -1,10 +1,10 @@
+import { say } from '../../words/words';
 import { Link } from 'react-router';
 import type { Windows } from '../../api/client';
-import { useDossier, type View } from '../../app/data';
-import { Problem } from '../../app/Problem';
-import { inWords, monthDay, spanInWords } from '../../charts/days';
+import { useDossier, type View } from './queries';
+import { Problem } from '../../ui/Problem';
+import { inWords, monthDay, spanInWords } from '../../time/days';
 import { DerivationTable } from '../../charts/DerivationTable';
-import { OUTCOMES } from '../../charts/Hatches';
 import { outcomesOn } from '../../charts/OutcomeRibbon';
 
 /** Why a crop's dates are what they are, and what a sowing on the cursor's date came to. */
@@ -39,7 +39,7 @@ export function CropPanel({
             {sheet.notes && <p>{sheet.notes}</p>}
             {sheet.cautions.map((caution) => (
                 <p key={caution.code} className="caution">
-                    {caution.in_words}
+                    {say(caution.phrase)}
                 </p>
             ))}
             {sheet.routes.map((route) => {
@@ -47,7 +47,7 @@ export function CropPanel({
                 return (
                     <section key={route.route}>
                         <h3>
-                            {route.act.charAt(0).toUpperCase() + route.act.slice(1)}
+                            {say(`act.${route.act}.lead`)}
                             {': '}
                             {route.windows.length === 0
                                 ? 'no window here'
@@ -58,7 +58,7 @@ export function CropPanel({
                                 On {inWords(monthDay(day))}:{' '}
                                 {outcomesOn(ribbon, day)
                                     .slice(0, 3)
-                                    .map((c) => `${OUTCOMES[c.outcome]} ${c.years} of ${c.of}`)
+                                    .map((c) => `${say(`outcome.${c.outcome}.short`)} ${c.years} of ${c.of}`)
                                     .join(', ')}
                                 .
                             </p>

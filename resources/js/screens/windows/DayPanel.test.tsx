@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Windows } from '../../api/client';
-import { sowDay } from '../../charts/days';
+import { yearDay } from '../../time/days';
 import { DayPanel } from './DayPanel';
 
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
@@ -54,7 +54,7 @@ const data = {
 
 describe('what a date means', () => {
     it('is said in words, with what is open, what closes soon and what opens next', () => {
-        const { container } = render(<DayPanel data={data} day={sowDay('04-20')} onChoose={() => {}} />);
+        const { container } = render(<DayPanel data={data} day={yearDay('04-20')} onChoose={() => {}} />);
         const text = container.textContent ?? '';
         expect(text).toContain('A freeze still came on or after this day in 12 of 29 seasons.');
         expect(text).toContain('The day is 13 h 47 min long.');
@@ -82,20 +82,20 @@ describe('what a date means', () => {
                 { ...kale, slug: 'beet', name: 'Beet', routes: [fair] },
             ],
         } as unknown as Windows;
-        const { container } = render(<DayPanel data={replayed} day={sowDay('05-20')} onChoose={() => {}} />);
+        const { container } = render(<DayPanel data={replayed} day={yearDay('05-20')} onChoose={() => {}} />);
         const lists = [...container.querySelectorAll('section')].map((s) => s.textContent);
         expect(lists[2]).toBe('Set outKale26 of 29');
         expect(lists[3]).toBe('A fair chanceBeet26 of 29set out');
     });
 
     it('turns to the first freeze after summer', () => {
-        const { container } = render(<DayPanel data={data} day={sowDay('09-20')} onChoose={() => {}} />);
+        const { container } = render(<DayPanel data={data} day={yearDay('09-20')} onChoose={() => {}} />);
         expect(container.textContent).toContain('The first freeze had come by this day in 3 of 29 seasons.');
     });
 
     it('says when it is the last day, and opens a crop', () => {
         const choose = vi.fn();
-        render(<DayPanel data={data} day={sowDay('04-25')} onChoose={choose} />);
+        render(<DayPanel data={data} day={yearDay('04-25')} onChoose={choose} />);
         expect(screen.getByText('last day')).toBeTruthy();
         fireEvent.click(screen.getAllByText('Pea').at(-1) as HTMLElement);
         expect(choose).toHaveBeenCalledWith('pea');

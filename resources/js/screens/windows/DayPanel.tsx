@@ -1,6 +1,8 @@
+import { say } from '../../words/words';
 import type { Windows } from '../../api/client';
-import { beforeSummer, contains, daysUntil, hoursInWords, inShort, inWords, monthDay, sowDay } from '../../charts/days';
-import { OUTCOMES } from '../../charts/Hatches';
+import { contains, daysUntil, hoursInWords, inShort, inWords, monthDay, yearDay } from '../../time/days';
+import { freezeSentence } from '../../time/freezes';
+import { inCelsius } from '../../words/units';
 import { nextOpening, outcomesOn } from '../../charts/OutcomeRibbon';
 
 /** A window that closes within so many days is a last chance; one that opens later than that is not worth holding for. */
@@ -13,22 +15,16 @@ type Item = { key: string; crop: string; name: string; words: string; why?: stri
 export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; onChoose: (crop: string) => void }) {
     const { ruler } = data;
     const i = day - 1;
-    const towardsSummer = beforeSummer(ruler.starts, day);
-    const count = towardsSummer ? ruler.freeze_to_come[i] : ruler.freeze_has_come[i];
+    const freezes = {
+        seasons: ruler.seasons,
+        to_come: ruler.freeze_to_come[i] ?? 0,
+        has_come: ruler.freeze_has_come[i] ?? 0,
+    };
     return (
         <>
             <h2>On {inWords(monthDay(day))}</h2>
-            <p>
-                {towardsSummer ? 'A freeze still came on or after this day' : 'The first freeze had come by this day'}{' '}
-                in {count} of {ruler.seasons} seasons.
-            </p>
-            <p>
-                Soil is usually{' '}
-                {Math.round(ruler.soil[i] ?? 0)
-                    .toString()
-                    .replace('-', '−')}{' '}
-                °C at 5 cm.
-            </p>
+            <p>{freezeSentence(ruler.starts, monthDay(day), freezes)}</p>
+            <p>{say('day.soil', { soil: inCelsius(Math.round(ruler.soil[i] ?? 0)) })}</p>
             <p>The day is {hoursInWords(ruler.day_length[i] ?? 0)} long.</p>
             {sort(data, day).map(({ title, items }) => (
                 <section key={title}>
@@ -75,7 +71,7 @@ function sort(data: Windows, day: number): { title: string; items: Item[] }[] {
             const item = { key: crop.slug + route.route, crop: crop.slug, name: crop.name };
             const open = route.windows.find((span) => contains(span, day));
             if (open) {
-                const left = open.days >= 365 ? 365 : daysUntil(day, sowDay(open.last));
+                const left = open.days >= 365 ? 365 : daysUntil(day, yearDay(open.last));
                 groups[route.route === 'direct' ? 'Sow outdoors' : 'Set out']?.push({
                     ...item,
                     order: left,
@@ -87,7 +83,7 @@ function sort(data: Windows, day: number): { title: string; items: Item[] }[] {
                     ...item,
                     order: -(harvests?.years ?? 0),
                     words: years,
-                    why: route.act,
+                    why: say(`act.${route.act}`),
                 });
             } else {
                 const next = nextOpening(route.windows, day);
@@ -95,14 +91,20 @@ function sort(data: Windows, day: number): { title: string; items: Item[] }[] {
                     groups['Hold']?.push({
                         ...item,
                         order: next.days,
-                        words: `${route.act} ${inShort(next.span.first)}`,
-                        why: worst && `${OUTCOMES[worst.outcome]}, ${worst.years} of ${worst.of} years`,
+                        words: `${say(`act.${route.act}`)} ${inShort(next.span.first)}`,
+                        why:
+                            worst &&
+                            say('windows.worst', {
+                                outcome: say(`outcome.${worst.outcome}.short`),
+                                lost: worst.years,
+                                years: worst.of,
+                            }),
                     });
                 }
             }
             const cover = route.under_cover.find((span) => contains(span, day));
             if (cover) {
-                const left = cover.days >= 365 ? 365 : daysUntil(day, sowDay(cover.last));
+                const left = cover.days >= 365 ? 365 : daysUntil(day, yearDay(cover.last));
                 groups['Start under cover']?.push({ ...item, order: left, words: closes(left, cover.last) });
             }
         }

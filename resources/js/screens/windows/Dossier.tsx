@@ -1,15 +1,17 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../../api/client';
-import { useCropComparison, useCrops, useDossier, useRuns, useSession } from '../../app/data';
-import { useKeys } from '../../app/keyboard';
-import { Problem } from '../../app/Problem';
-import { inShort, inWords, monthDay, spanInShort, spanInWords } from '../../charts/days';
+import { useCropComparison, useDossier, useRuns } from './queries';
+import { useCrops } from '../../api/crops';
+import { useMay } from '../../access/session';
+import { useKeys } from '../../ui/keyboard';
+import { Problem } from '../../ui/Problem';
+import { inShort, inWords, monthDay, spanInShort, spanInWords } from '../../time/days';
 import { DerivationTable } from '../../charts/DerivationTable';
-import { Hatches, OUTCOMES } from '../../charts/Hatches';
+import { Hatches } from '../../charts/Hatches';
 import { outcomesOn } from '../../charts/OutcomeRibbon';
 import { runInWords, runsOn } from '../../charts/RunLines';
-import { useDateCursor } from '../../app/cursor';
+import { useDateCursor } from '../../time/cursor';
 import { say } from '../../words/words';
 import { DossierChart, ownRoute } from './DossierChart';
 import { DossierTables } from './DossierTables';
@@ -28,7 +30,7 @@ export function Dossier() {
     const asked = params.get('standard');
     const standard = isStandard(asked) ? asked : undefined;
     const { data, error } = useDossier(zone, crop, { standard });
-    const { data: session } = useSession();
+    const mayEdit = useMay('edit-zones');
     const { data: crops } = useCrops();
     const navigate = useNavigate();
     /** The next crop of the book, or the one before; the date stays. */
@@ -73,7 +75,7 @@ export function Dossier() {
                         aria-label="Way of growing"
                         value={route.route}
                         onChange={(value) => set('route', value)}
-                        data={data.replay.map((r) => ({ value: r.route, label: r.act }))}
+                        data={data.replay.map((r) => ({ value: r.route, label: say(`act.${r.act}`) }))}
                     />
                 )}
                 {data.varieties.length > 0 && (
@@ -106,17 +108,15 @@ export function Dossier() {
             </p>
             {data.crop.cautions.map((caution) => (
                 <p key={caution.code} className="caution">
-                    {caution.in_words}
+                    {say(caution.phrase)}
                 </p>
             ))}
             {data.ruler.short_record && (
-                <p className="warning">
-                    From {data.ruler.seasons} cold {data.ruler.seasons === 1 ? 'season' : 'seasons'}: a first guess.
-                </p>
+                <p className="warning">{say('first-guess', { seasons: data.ruler.seasons })}</p>
             )}
             {data.disagreements.map((sentence) => (
-                <p key={sentence} className="warning">
-                    {sentence}
+                <p key={say(sentence)} className="warning">
+                    {say(sentence)}
                 </p>
             ))}
             <Body
@@ -126,7 +126,7 @@ export function Dossier() {
                 data={data}
                 route={route}
                 variety={Number(params.get('variety')) || undefined}
-                mayEdit={session?.user?.may_publish ?? false}
+                mayEdit={mayEdit}
             />
         </main>
     );
@@ -203,7 +203,7 @@ function DayOutcomes({ ribbon, day, last }: { ribbon: Schema['Ribbon']; day: num
                 <tbody>
                     {outcomesOn(ribbon, day).map((c) => (
                         <tr key={c.outcome}>
-                            <td>{OUTCOMES[c.outcome]}</td>
+                            <td>{say(`outcome.${c.outcome}.short`)}</td>
                             <td className="number nowrap">
                                 {c.years} of {c.of} years
                             </td>
@@ -281,7 +281,7 @@ function Compared({ title, rows, route }: { title: string; rows: Schema['Compare
                                 <td>{row.name}</td>
                                 <td>
                                     {row.windows.map(spanInShort).join(', ') || 'no window'}
-                                    {row.in_words && <small className="hint"> {row.in_words}</small>}
+                                    {row.phrase && <small className="hint"> {say(row.phrase)}</small>}
                                 </td>
                             </tr>
                         ))}
@@ -297,6 +297,5 @@ function spread(dates: string[]): string {
 }
 
 function days(by: number): string {
-    if (by === 0) return 'on the same day';
-    return `${Math.abs(by)} ${Math.abs(by) === 1 ? 'day' : 'days'} ${by < 0 ? 'earlier' : 'later'}`;
+    return say(`dossier.opens-${by === 0 ? 'same' : by < 0 ? 'earlier' : 'later'}`, { days: Math.abs(by) });
 }

@@ -42,7 +42,7 @@ export function DossierChart({
                 day={day}
                 onDay={onDay}
                 below={runsAt + Math.max(30, runs.length * RUN_HEIGHT) + 6}
-                label={`What every day to ${route.act} came to in ${route.ribbon.years} years; the tables give the numbers.`}
+                label={say('dossier.chart', { act: say(`act.${route.act}`), years: route.ribbon.years })}
             >
                 {(scale) => (
                     <>
@@ -57,12 +57,12 @@ export function DossierChart({
                                     at={TOP + LANE * i}
                                     drop={5}
                                     name="other"
-                                    act={`${say(`school.${school}.lane`)}: ${route.act}`}
+                                    act={`${say(`school.${school}.lane`)}: ${say(`act.${route.act}`)}`}
                                 />
                             </g>
                         ))}
                         <text className="quiet" x={-10} y={windowAt + 8} textAnchor="end">
-                            {own ? say('school.own.lane') : route.act}
+                            {own ? say('school.own.lane') : say(`act.${route.act}`)}
                         </text>
                         <OutcomeRibbon
                             scale={scale}
@@ -90,7 +90,7 @@ export function DossierChart({
                             at={windowAt}
                             drop={9}
                             name={own ? 'own' : 'bracket'}
-                            act={route.act}
+                            act={say(`act.${route.act}`)}
                         />
                         <g transform={`translate(0 ${runsAt})`}>
                             <RunLines scale={scale} runs={runs} day={day} />
@@ -99,17 +99,16 @@ export function DossierChart({
                 )}
             </RuledChart>
             <p className="hint">
-                Above, every day to {route.act}, stacked by what became of it: {legend(route.ribbon.outcomes)}. Below,
-                the years of the day under the cursor: thin in the ground, thick growing, green in harvest, a mark where
-                it was lost.
+                Above, every day to {say(`act.${route.act}`)}, stacked by what became of it:{' '}
+                {legend(route.ribbon.outcomes)}. Below, the years of the day under the cursor: thin in the ground, thick
+                growing, green in harvest, a mark where it was lost.
             </p>
         </>
     );
 }
 
 function legend(outcomes: Record<string, unknown>): string {
-    return Object.keys(OUTCOMES)
-        .filter((outcome) => outcome in outcomes)
-        .map((outcome) => OUTCOMES[outcome])
+    return OUTCOMES.filter((outcome) => outcome in outcomes)
+        .map((outcome) => say(`outcome.${outcome}.short`))
         .join(', ');
 }

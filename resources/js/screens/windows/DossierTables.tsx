@@ -1,6 +1,7 @@
+import { say } from '../../words/words';
 import type { Schema } from '../../api/client';
 import { Behind } from '../../charts/Behind';
-import { inWords, monthDay } from '../../charts/days';
+import { inWords, monthDay } from '../../time/days';
 import type { runsOn } from '../../charts/RunLines';
 
 /** The numbers behind the chart: the years of the day under the cursor, and every sow day. */
@@ -21,7 +22,7 @@ export function DossierTables({
                 name={`What ${inWords(monthDay(day))} came to, year by year`}
                 file={`${name}-${route.route}-${monthDay(day)}`}
                 columns={['year', 'outcome', 'days to come up', 'days to first harvest', 'days to the end']}
-                rows={runs.map((run) => [run.year, run.in_words, run.up, run.harvest, run.end])}
+                rows={runs.map((run) => [run.year, say(`outcome.${run.outcome}`), run.up, run.harvest, run.end])}
             />
             <Behind
                 name="Every sow day"

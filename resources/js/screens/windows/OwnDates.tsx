@@ -1,8 +1,8 @@
 import { Button, Group, NativeSelect, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
-import { useChoice } from '../../app/data';
-import { Problem } from '../../app/Problem';
+import { useChoice } from './queries';
+import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 
 type Route = 'direct' | 'transplant';
@@ -14,7 +14,7 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
     const [school, setSchool] = useState<Schema['School'] | null>(null);
     const [reason, setReason] = useState('');
     const [rows, setRows] = useState<Row[]>([]);
-    const routes = data.replay.map((r) => ({ value: r.route, label: r.act }));
+    const routes = data.replay.map((r) => ({ value: r.route, label: say(`act.${r.act}`) }));
     const start = (to: Schema['School']) => {
         setSchool(to);
         setReason('');

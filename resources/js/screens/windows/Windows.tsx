@@ -1,32 +1,25 @@
+import { say } from '../../words/words';
 import { Button, Group, NativeSelect, Progress, SegmentedControl, TextInput } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
 import { memo, useCallback, useEffect, useMemo, useRef, useState, type MouseEvent } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Refusal, type Computation, type Windows as WindowsData } from '../../api/client';
-import {
-    isOver,
-    useCancel,
-    useChooseMethod,
-    useCompute,
-    useComputation,
-    useSession,
-    useSites,
-    useWindows,
-    useZone,
-    type View,
-} from '../../app/data';
-import { useKeys } from '../../app/keyboard';
+import { isOver, useCancel, useComputation, useZone } from '../../api/zones';
+import { useChooseMethod, useCompute, useWindows, type View } from './queries';
+import { useMay, useSession } from '../../access/session';
+import { useSites } from '../../api/sites';
+import { useKeys } from '../../ui/keyboard';
 import { Behind } from '../../charts/Behind';
-import { contains, daysUntil, monthDay, sowDay, sowDayOfDate, spanInWords, wrap } from '../../charts/days';
+import { contains, daysUntil, monthDay, yearDay, yearDayOfDate, spanInWords, wrap } from '../../time/days';
 import { HATCH, Hatches, OUTCOMES, REASONS, Swatch } from '../../charts/Hatches';
 import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { WindowLane } from '../../charts/WindowLane';
 import { DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
-import { yearScale, type YearScale } from '../../charts/yearScale';
+import { yearScale, type YearScale } from '../../time/yearScale';
 import { CropPanel } from './CropPanel';
 import { DayPanel } from './DayPanel';
 import { isStandard, STANDARDS } from './standards';
-import { Problem } from '../../app/Problem';
+import { Problem } from '../../ui/Problem';
 
 const LABELS = 186;
 const RIGHT = 6;
@@ -125,6 +118,7 @@ const GROUPINGS = [
 
 function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: View }) {
     const { data: session } = useSession();
+    const mayEdit = useMay('edit-zones');
     const [params, setParams] = useSearchParams();
     const [asked, setAsked] = useState('');
     const { data: here } = useZone(zone);
@@ -132,7 +126,6 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
     const [computation, setComputation] = useState<number | null>(null);
     const { data: progress } = useComputation(zone, computation);
     const method = useChooseMethod(zone, setComputation);
-    const mayEdit = session?.user?.may_publish ?? false;
     const [seen, setSeen] = useState({ top: 0, height: 900 });
     const find = useRef<HTMLInputElement>(null);
     const sheet = useRef<HTMLElement>(null);
@@ -141,9 +134,9 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
         () => yearScale(data.ruler.starts, Math.max(280, (width || 960) - LABELS - RIGHT)),
         [data.ruler.starts, width],
     );
-    const today = sowDayOfDate(session?.today ?? '2001-01-01');
+    const today = yearDayOfDate(session?.today ?? '2001-01-01');
     const chosen = params.get('crop');
-    const day = /^\d\d-\d\d$/.test(params.get('on') ?? '') ? sowDay(params.get('on') ?? '') : today;
+    const day = /^\d\d-\d\d$/.test(params.get('on') ?? '') ? yearDay(params.get('on') ?? '') : today;
     const crops = useMemo(() => {
         const plain = asked.trim().toLowerCase();
         return data.crops.filter((crop) => `${crop.name} ${crop.family}`.toLowerCase().includes(plain));
@@ -343,8 +336,8 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                 </div>
                 {data.ruler.short_record && (
                     <p className="warning">
-                        From {data.ruler.seasons} cold {data.ruler.seasons === 1 ? 'season' : 'seasons'}: a first guess,
-                        counted back from the freezes so far. Ten years make dates to rely on.
+                        {say('first-guess.clause', { seasons: data.ruler.seasons })}, counted back from the freezes so
+                        far. Ten years make dates to rely on.
                     </p>
                 )}
                 {data.stale && (
@@ -428,7 +421,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                     rows={crops.flatMap((crop) =>
                         crop.routes.map((route) => [
                             crop.name,
-                            route.act,
+                            say(`act.${route.act}`),
                             route.windows.map(spanInWords).join(', ') || 'no window here',
                             route.under_cover.map(spanInWords).join(', '),
                             crop.school,
@@ -477,7 +470,7 @@ function grouped(crops: Crop[], by: string, day: number): { group: string; crops
             Math.min(
                 ...crop.routes.flatMap((route) =>
                     [...route.windows, ...route.under_cover].map((span) =>
-                        contains(span, day) ? 0 : daysUntil(day, sowDay(span.first)),
+                        contains(span, day) ? 0 : daysUntil(day, yearDay(span.first)),
                     ),
                 ),
                 999,
@@ -587,7 +580,7 @@ const CropRow = memo(function CropRow({
                                 </text>
                             ))}
                         <text className="quiet" x={LABELS - 10} y={17} textAnchor="end" fontSize="10.5">
-                            {route.act}
+                            {say(`act.${route.act}`)}
                         </text>
                         <g transform={`translate(${LABELS} 0)`}>
                             {route.ribbon ? (
@@ -606,7 +599,7 @@ const CropRow = memo(function CropRow({
                                         at={0}
                                         drop={4}
                                         name="cover"
-                                        act="start under cover"
+                                        act={say('act.start-under-cover')}
                                     />
                                     <Brackets
                                         scale={scale}
@@ -614,7 +607,7 @@ const CropRow = memo(function CropRow({
                                         at={4}
                                         drop={6}
                                         name={crop.school === 'own' ? 'own' : 'bracket'}
-                                        act={route.act}
+                                        act={say(`act.${route.act}`)}
                                     />
                                 </>
                             ) : (
@@ -632,8 +625,8 @@ const CropRow = memo(function CropRow({
 function rowInWords(crop: Crop): string {
     const ways = crop.routes.map((route) =>
         route.windows.length === 0
-            ? `${route.act}: no window here`
-            : `${route.act} ${route.windows.map(spanInWords).join(' and ')}`,
+            ? say('windows.no-window', { act: say(`act.${route.act}`) })
+            : `${say(`act.${route.act}`)} ${route.windows.map(spanInWords).join(' and ')}`,
     );
     return `${crop.name}: ${ways.join('; ')}.`;
 }
@@ -676,7 +669,10 @@ function Legend({ counted }: { counted: boolean }) {
 
 /** Outcomes, and where windows are counted back its reasons: each hatch and each word once. */
 function signs(counted: boolean): [string, string][] {
-    const all = Object.entries(counted ? { ...OUTCOMES, ...REASONS } : OUTCOMES);
+    const all = [
+        ...OUTCOMES.map((outcome): [string, string] => [outcome, say(`outcome.${outcome}.short`)]),
+        ...(counted ? REASONS.map((reason): [string, string] => [reason, say(`reason.${reason}.short`)]) : []),
+    ];
     return all.filter(
         ([reason, words], i) =>
             all.findIndex(([other, same]) => same === words || HATCH[other] === HATCH[reason]) === i,

@@ -2,8 +2,8 @@ import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema, Zone } from '../../api/client';
-import { useZoneComparison } from '../../app/data';
-import { inShort, type MonthDay } from '../../charts/days';
+import { useZoneComparison } from './queries';
+import { inShort, type MonthDay } from '../../time/days';
 
 type Row = Schema['ComparedZone'];
 

@@ -3,10 +3,12 @@ import { useForm } from '@mantine/form';
 import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal, type Zone } from '../../api/client';
-import { useSaveZone, useSession, useZone } from '../../app/data';
-import { merged } from '../../app/merge';
-import { Problem } from '../../app/Problem';
-import { coordinates } from '../../app/place';
+import { useSaveZone } from './queries';
+import { useMay } from '../../access/session';
+import { useZone } from '../../api/zones';
+import { merged } from '../../ui/merge';
+import { Problem } from '../../ui/Problem';
+import { coordinates } from '../../words/place';
 
 type Values = {
     name: string;
@@ -42,7 +44,7 @@ function valuesOf({ name, district, latitude, longitude, height_m, ...zone }: Zo
 export function EditZone() {
     const { zone: slug } = useParams();
     const { data: zone, error } = useZone(slug);
-    const { data: session } = useSession();
+    const mayEdit = useMay('edit-zones');
     if (error) {
         return (
             <main className="page">
@@ -50,7 +52,7 @@ export function EditZone() {
             </main>
         );
     }
-    if (session?.user && !session.user.may_publish) {
+    if (!mayEdit) {
         return (
             <main className="page">
                 <p>Zones are the educator’s to edit.</p>

@@ -1,14 +1,14 @@
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
-import { coordinates } from '../../app/place';
-import { useSession, useZones } from '../../app/data';
-import { dateInWords } from '../../charts/days';
+import { coordinates } from '../../words/place';
+import { useMay } from '../../access/session';
+import { useZones } from '../../api/zones';
+import { dateInWords } from '../../time/days';
 import { Comparison } from './Comparison';
 
 export function Zones() {
-    const { data: session } = useSession();
+    const mayEdit = useMay('edit-zones');
     const { data: zones } = useZones();
-    const mayEdit = session?.user?.may_publish ?? false;
     if (!zones) return null;
     const districts = [...new Set(zones.map((zone) => zone.district))].sort();
     return (

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { daysUntil, MONTHS, monthDay, sowDay, wrap, YEAR, type MonthDay, type Span } from './days';
+import { daysUntil, monthDay, monthInWords, yearDay, wrap, YEAR, type MonthDay, type Span } from './days';
 
 /** The one horizontal axis: a year that starts at the place's midwinter. */
 export type YearScale = {
@@ -15,15 +15,15 @@ export type YearScale = {
 };
 
 export function yearScale(starts: MonthDay, width: number): YearScale {
-    const start = sowDay(starts);
+    const start = yearDay(starts);
     const linear = scaleLinear([0, YEAR], [0, width]);
     const x = (day: number) => linear(daysUntil(start, day));
     const firstMonth = Number(starts.slice(0, 2));
     const months = Array.from({ length: 12 }, (_, i) => {
         const month = ((firstMonth - 1 + i) % 12) + 1;
-        const first = sowDay(`${String(month).padStart(2, '0')}-01`);
-        const next = sowDay(`${String((month % 12) + 1).padStart(2, '0')}-01`);
-        return { name: MONTHS[month] ?? '', x: x(first), width: linear(daysUntil(first, next)) };
+        const first = yearDay(`${String(month).padStart(2, '0')}-01`);
+        const next = yearDay(`${String((month % 12) + 1).padStart(2, '0')}-01`);
+        return { name: monthInWords(month), x: x(first), width: linear(daysUntil(first, next)) };
     });
     return {
         width,
@@ -31,7 +31,7 @@ export function yearScale(starts: MonthDay, width: number): YearScale {
         day: (position) => wrap(start + Math.min(YEAR - 1, Math.max(0, Math.floor(linear.invert(position))))),
         pieces: (span) => {
             if (span.days >= YEAR) return [{ from: 0, to: width, openLeft: true, openRight: true }];
-            const from = daysUntil(start, sowDay(span.first));
+            const from = daysUntil(start, yearDay(span.first));
             const to = from + span.days;
             return to <= YEAR
                 ? [{ from: linear(from), to: linear(to), openLeft: false, openRight: false }]
@@ -47,7 +47,7 @@ export function yearScale(starts: MonthDay, width: number): YearScale {
 
 /** Values by sow day (index 0 is 1 January), put in the order of the ruler. */
 export function inRulerOrder<T>(values: readonly T[], starts: MonthDay): T[] {
-    const at = sowDay(starts) - 1;
+    const at = yearDay(starts) - 1;
     return [...values.slice(at), ...values.slice(0, at)];
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sowDay } from './days';
+import { yearDay } from './days';
 import { crossings, inRulerOrder, yearScale } from './yearScale';
 
 describe('the year scale', () => {
@@ -7,8 +7,8 @@ describe('the year scale', () => {
         const north = yearScale('01-01', 730);
         const south = yearScale('07-01', 730);
         expect(north.x(1)).toBe(0);
-        expect(south.x(sowDay('07-01'))).toBe(0);
-        expect(south.x(sowDay('01-01'))).toBe(2 * 184);
+        expect(south.x(yearDay('07-01'))).toBe(0);
+        expect(south.x(yearDay('01-01'))).toBe(2 * 184);
         expect(south.months.map((m) => m.name).slice(0, 7)).toEqual([
             'July',
             'August',
@@ -24,8 +24,8 @@ describe('the year scale', () => {
     it('finds the day under a point again, and stays inside the year', () => {
         const scale = yearScale('07-01', 803);
         for (const day of [1, 59, 60, 181, 182, 365]) expect(scale.day(scale.x(day) + 1)).toBe(day);
-        expect(scale.day(-50)).toBe(sowDay('07-01'));
-        expect(scale.day(9999)).toBe(sowDay('06-30'));
+        expect(scale.day(-50)).toBe(yearDay('07-01'));
+        expect(scale.day(9999)).toBe(yearDay('06-30'));
     });
 
     it('cuts a span at the end of the ruler and leaves the cut sides open', () => {

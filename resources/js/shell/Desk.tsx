@@ -3,10 +3,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { api } from '../api/client';
-import { useSession, useZone } from './data';
-import { useKeptFocus } from './focus';
-import { useKeys } from './keyboard';
-import { degrees } from './place';
+import { useSession } from '../access/session';
+import { useZone } from '../api/zones';
+import { useKeptFocus } from '../ui/focus';
+import { useKeys } from '../ui/keyboard';
+import { degrees } from '../words/place';
 
 const SCREENS = [
     { path: 'record', name: 'Record', key: 'r' },

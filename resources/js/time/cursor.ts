@@ -1,15 +1,15 @@
 import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
-import { useSession } from './data';
-import { useKeys } from './keyboard';
-import { monthDay, sowDay, sowDayOfDate, wrap } from '../charts/days';
+import { useSession } from '../access/session';
+import { useKeys } from '../ui/keyboard';
+import { monthDay, yearDay, yearDayOfDate, wrap } from './days';
 
 /** The date everything on the screen is read at; kept in the address, moved by keys. */
 export function useDateCursor() {
     const [params, setParams] = useSearchParams();
     const { data: session } = useSession();
     const on = params.get('on') ?? '';
-    const day = /^\d\d-\d\d$/.test(on) ? sowDay(on) : sowDayOfDate(session?.today ?? '2001-01-01');
+    const day = /^\d\d-\d\d$/.test(on) ? yearDay(on) : yearDayOfDate(session?.today ?? '2001-01-01');
     const set = useCallback(
         (to: number | null) =>
             setParams(

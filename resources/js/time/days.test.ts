@@ -10,8 +10,8 @@ import {
     inWords,
     joined,
     monthDay,
-    sowDay,
-    sowDayOfDate,
+    yearDay,
+    yearDayOfDate,
     spanInShort,
     spanInWords,
     wrap,
@@ -21,10 +21,10 @@ import {
 
 describe('days of the sowing year', () => {
     it('go from text to number and back, all 365 of them', () => {
-        for (let day = 1; day <= 365; day++) expect(sowDay(monthDay(day))).toBe(day);
-        expect(sowDay('12-31')).toBe(365);
-        expect(sowDayOfDate('2024-02-29')).toBe(59);
-        expect(sowDayOfDate('2024-03-01')).toBe(60);
+        for (let day = 1; day <= 365; day++) expect(yearDay(monthDay(day))).toBe(day);
+        expect(yearDay('12-31')).toBe(365);
+        expect(yearDayOfDate('2024-02-29')).toBe(59);
+        expect(yearDayOfDate('2024-03-01')).toBe(60);
     });
 
     it('wrap around the year', () => {
@@ -45,18 +45,24 @@ describe('days of the sowing year', () => {
     });
 
     it('lie before or after summer in either hemisphere', () => {
-        expect([beforeSummer('01-01', sowDay('05-12')), beforeSummer('01-01', sowDay('09-12'))]).toEqual([true, false]);
-        expect([beforeSummer('07-01', sowDay('09-12')), beforeSummer('07-01', sowDay('05-12'))]).toEqual([true, false]);
+        expect([beforeSummer('01-01', yearDay('05-12')), beforeSummer('01-01', yearDay('09-12'))]).toEqual([
+            true,
+            false,
+        ]);
+        expect([beforeSummer('07-01', yearDay('09-12')), beforeSummer('07-01', yearDay('05-12'))]).toEqual([
+            true,
+            false,
+        ]);
     });
 
     it('lie inside a span that crosses the new year', () => {
         const span = { first: '12-20', last: '01-10', days: 22 };
-        expect(['12-20', '01-01', '01-10'].map((d) => contains(span, sowDay(d)))).toEqual([true, true, true]);
-        expect(['12-19', '01-11', '07-01'].map((d) => contains(span, sowDay(d)))).toEqual([false, false, false]);
+        expect(['12-20', '01-01', '01-10'].map((d) => contains(span, yearDay(d)))).toEqual([true, true, true]);
+        expect(['12-19', '01-11', '07-01'].map((d) => contains(span, yearDay(d)))).toEqual([false, false, false]);
     });
 
     it('of spans that touch or overlap become one, in the order of the ruler', () => {
-        const span = (first: string, days: number) => ({ first, last: monthDay(sowDay(first) + days - 1), days });
+        const span = (first: string, days: number) => ({ first, last: monthDay(yearDay(first) + days - 1), days });
         expect(joined([span('08-06', 97), span('06-17', 59)], '01-01')).toEqual([span('06-17', 147)]);
         expect(joined([span('05-01', 10), span('05-11', 5)], '01-01')).toEqual([span('05-01', 15)]);
         const apart = [span('05-01', 10), span('05-12', 5)];
@@ -65,7 +71,7 @@ describe('days of the sowing year', () => {
     });
 
     it('of spans join over the end of the ruler, north and south', () => {
-        const span = (first: string, days: number) => ({ first, last: monthDay(sowDay(first) + days - 1), days });
+        const span = (first: string, days: number) => ({ first, last: monthDay(yearDay(first) + days - 1), days });
         expect(joined([span('01-05', 30), span('11-01', 80)], '01-01')).toEqual([span('11-01', 95)]);
         expect(joined([span('01-05', 30), span('11-01', 80)], '07-01')).toEqual([span('11-01', 95)]);
         expect(joined([span('07-02', 5), span('08-01', 5), span('06-01', 70)], '07-01')).toEqual([span('06-01', 70)]);

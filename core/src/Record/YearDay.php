@@ -6,15 +6,12 @@ namespace Anthesis\Record;
 
 use InvalidArgumentException;
 
-/** A day of the sowing year, 1 (1 January) … 365 (31 December); 29 February is folded onto 28 February. */
-final readonly class SowDay
+/** A day of the year, 1 (1 January) … 365 (31 December); 29 February is folded onto 28 February. */
+final readonly class YearDay
 {
     public const YEAR = 365;
 
     private const BEFORE_MONTH = [0, 0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
-
-    private const MONTHS = ['', 'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September',
-        'October', 'November', 'December'];
 
     private function __construct(public int $number)
     {
@@ -24,7 +21,7 @@ final readonly class SowDay
     public static function fromNumber(int $number): self
     {
         if ($number < 1 || $number > self::YEAR) {
-            throw new InvalidArgumentException("A sow day lies between 1 and 365; {$number} does not.");
+            throw new InvalidArgumentException("A day of the year lies between 1 and 365; {$number} does not.");
         }
 
         return new self($number);
@@ -74,14 +71,6 @@ final readonly class SowDay
     public function iso(): string
     {
         return vsprintf('%02d-%02d', $this->monthAndDay());
-    }
-
-    /** @return string "12 May" */
-    public function inWords(): string
-    {
-        [$month, $day] = $this->monthAndDay();
-
-        return $day.' '.self::MONTHS[$month];
     }
 
     public function plus(int $days): self

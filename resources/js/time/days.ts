@@ -1,22 +1,8 @@
-/** Days of the sowing year: "MM-DD" in documents, 1…365 on an axis. 29 February does not exist here. */
+import { say, type Phrase } from '../words/words';
+
+/** Days of the year: "MM-DD" in documents, 1…365 on an axis. 29 February does not exist here. */
 
 const BEFORE_MONTH = [0, 0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
-
-export const MONTHS = [
-    '',
-    'January',
-    'February',
-    'March',
-    'April',
-    'May',
-    'June',
-    'July',
-    'August',
-    'September',
-    'October',
-    'November',
-    'December',
-];
 
 export const YEAR = 365;
 
@@ -25,7 +11,7 @@ export type MonthDay = string;
 export type Span = { first: MonthDay; last: MonthDay; days: number };
 
 /** "05-12" is 132. */
-export function sowDay(monthDay: MonthDay): number {
+export function yearDay(monthDay: MonthDay): number {
     return (BEFORE_MONTH[Number(monthDay.slice(0, 2))] ?? 0) + Number(monthDay.slice(3, 5));
 }
 
@@ -41,34 +27,44 @@ export function wrap(day: number): number {
     return ((((day - 1) % YEAR) + YEAR) % YEAR) + 1;
 }
 
+/** "05-12" as what is said as "12 May". */
+export function day(monthDay: MonthDay): Phrase {
+    return { key: 'day', with: { day: Number(monthDay.slice(3, 5)), month: Number(monthDay.slice(0, 2)) } };
+}
+
 /** "05-12" is "12 May". */
-export function inWords(day: MonthDay): string {
-    return `${Number(day.slice(3, 5))} ${MONTHS[Number(day.slice(0, 2))]}`;
+export function inWords(monthDay: MonthDay): string {
+    return say(day(monthDay));
+}
+
+/** "January" for 1. */
+export function monthInWords(month: number): string {
+    return say('month', { month });
 }
 
 /** "05-12" is "12 May", "09-01" is "1 Sep". */
-export function inShort(day: MonthDay): string {
-    return `${Number(day.slice(3, 5))} ${(MONTHS[Number(day.slice(0, 2))] ?? '').slice(0, 3)}`;
+export function inShort(monthDay: MonthDay): string {
+    return say('day.short', day(monthDay).with);
 }
 
 /** The sow day of a date "YYYY-MM-DD". */
-export function sowDayOfDate(date: string): number {
-    return sowDay(date.slice(5) === '02-29' ? '02-28' : date.slice(5));
+export function yearDayOfDate(date: string): number {
+    return yearDay(date.slice(5) === '02-29' ? '02-28' : date.slice(5));
 }
 
 /** "2026-05-12" is "12 May 2026". */
 export function dateInWords(date: string): string {
-    return `${inWords(date.slice(5, 10))} ${date.slice(0, 4)}`;
+    return say('date', { day: inWords(date.slice(5, 10)), year: date.slice(0, 4) });
 }
 
 /** "2026-05-12" is "12 May 2026", "2026-09-01" is "1 Sep 2026"; for tables. */
 export function dateInShort(date: string): string {
-    return `${inShort(date.slice(5, 10))} ${date.slice(0, 4)}`;
+    return say('date', { day: inShort(date.slice(5, 10)), year: date.slice(0, 4) });
 }
 
 /** "1 Jan 2004 to 19 Apr 2026", or "19 Apr 2026" for a single day. */
 export function datesInShort(first: string, last: string): string {
-    return first === last ? dateInShort(first) : `${dateInShort(first)} to ${dateInShort(last)}`;
+    return first === last ? dateInShort(first) : say('span', { first: dateInShort(first), last: dateInShort(last) });
 }
 
 /** Days forward on the circle from one sow day to another, 0…364. */
@@ -77,27 +73,31 @@ export function daysUntil(from: number, to: number): number {
 }
 
 export function contains(span: Span, day: number): boolean {
-    return daysUntil(sowDay(span.first), day) < span.days;
+    return daysUntil(yearDay(span.first), day) < span.days;
 }
 
 /** "13 h 47 min". */
 export function hoursInWords(hours: number): string {
     const minutes = Math.round(hours * 60);
-    return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
+    return say('hours', { hours: Math.floor(minutes / 60), minutes: minutes % 60 });
 }
 
 export function spanInWords(span: Span): string {
-    return span.days === YEAR ? 'all year' : `${inWords(span.first)} to ${inWords(span.last)}`;
+    return span.days === YEAR
+        ? say('span.all-year')
+        : say('span', { first: inWords(span.first), last: inWords(span.last) });
 }
 
 /** "9 Apr to 13 Sep", for tables. */
 export function spanInShort(span: Span): string {
-    return span.days === YEAR ? 'all year' : `${inShort(span.first)} to ${inShort(span.last)}`;
+    return span.days === YEAR
+        ? say('span.all-year')
+        : say('span', { first: inShort(span.first), last: inShort(span.last) });
 }
 
 /** The spans in the order of the ruler, those that overlap or follow on one another as one. */
 export function joined(spans: Span[], starts: MonthDay): Span[] {
-    const since = (span: Span) => daysUntil(sowDay(starts), sowDay(span.first));
+    const since = (span: Span) => daysUntil(yearDay(starts), yearDay(span.first));
     const whole: Span[] = [];
     for (const span of [...spans].sort((a, b) => since(a) - since(b))) {
         const before = whole.at(-1);
@@ -118,19 +118,19 @@ export function joined(spans: Span[], starts: MonthDay): Span[] {
 
 function reaching(span: Span, days: number): Span {
     const reach = Math.min(YEAR, Math.max(span.days, days));
-    return { first: span.first, last: monthDay(sowDay(span.first) + reach - 1), days: reach };
+    return { first: span.first, last: monthDay(yearDay(span.first) + reach - 1), days: reach };
 }
 
 /** Whether a sow day lies between midwinter, where the ruler starts, and midsummer (15 July north, 15 January south). */
 export function beforeSummer(starts: MonthDay, day: number): boolean {
     // Cold seasons are counted from 15 July, in the south from 15 January.
     const summer = starts === '01-01' ? '07-15' : '01-15';
-    return daysUntil(sowDay(starts), day) < daysUntil(sowDay(starts), sowDay(summer));
+    return daysUntil(yearDay(starts), day) < daysUntil(yearDay(starts), yearDay(summer));
 }
 
 /** The ruler's year a date lies in: it starts at midwinter, so in the south with July. */
 export function rulerYear(date: string, starts: MonthDay): number {
-    return Number(date.slice(0, 4)) - (sowDayOfDate(date) < sowDay(starts) ? 1 : 0);
+    return Number(date.slice(0, 4)) - (yearDayOfDate(date) < yearDay(starts) ? 1 : 0);
 }
 
 /** "2025", or "2025/26" where a ruler's year runs over the turn of the year. */

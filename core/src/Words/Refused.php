@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Words;
+
+use RuntimeException;
+
+/** Something brought to the core that cannot be taken. `why` names the place and the remedy; its words are said at the edge. */
+abstract class Refused extends RuntimeException
+{
+    public function __construct(public readonly Phrase $why)
+    {
+        parent::__construct((string) json_encode($why, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+}

@@ -1,0 +1,32 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken, type Schema } from './client';
+import { whenStale } from './stale';
+
+/** What several screens ask of sites. */
+
+export function useSites() {
+    return useQuery({ queryKey: ['sites'], queryFn: () => taken(api.GET('/api/sites')) });
+}
+
+type SiteValues = Schema['SiteNumbers'] & {
+    id?: number;
+    version?: number;
+    name: string;
+    zone: string | null;
+    note: string;
+};
+
+/** Adds a site, or saves a changed one; every zone may be computed anew for it. */
+export function useSaveSite() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ id, ...body }: SiteValues) =>
+            taken(
+                id === undefined
+                    ? api.POST('/api/sites', { body })
+                    : api.PATCH('/api/sites/{site}', { params: { path: { site: id } }, body }),
+            ),
+        onSuccess: () => queries.invalidateQueries(),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['sites'] })),
+    });
+}

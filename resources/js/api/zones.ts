@@ -1,0 +1,69 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken, type Computation } from './client';
+
+/** What several screens ask of zones. Keys begin with what they are about, so that a change is seen everywhere. */
+
+export function useZones() {
+    return useQuery({ queryKey: ['zones'], queryFn: () => taken(api.GET('/api/zones')) });
+}
+
+export function useZone(zone: string | undefined) {
+    return useQuery({
+        queryKey: ['zone', zone],
+        enabled: zone !== undefined,
+        // While it is being computed, by whomever, it is looked at again.
+        refetchInterval: (query) =>
+            ['queued', 'running'].includes(query.state.data?.computation?.state ?? '') ? 2000 : false,
+        queryFn: () => taken(api.GET('/api/zones/{zone}', { params: { path: { zone: zone ?? '' } } })),
+    });
+}
+
+export function isOver(computation: Computation | undefined): boolean {
+    return computation !== undefined && ['done', 'failed', 'cancelled'].includes(computation.state);
+}
+
+/** Follows a computation until it is over, then lets everything of its zone be fetched anew. */
+export function useComputation(zone: string, id: number | null) {
+    const queries = useQueryClient();
+    return useQuery({
+        queryKey: ['computation', id],
+        enabled: id !== null,
+        refetchInterval: (query) => (isOver(query.state.data) ? false : 300),
+        queryFn: async () => {
+            const computation = await taken(
+                api.GET('/api/computations/{computation}', { params: { path: { computation: id ?? 0 } } }),
+            );
+            if (isOver(computation)) await forgetZone(queries, zone);
+            return computation;
+        },
+    });
+}
+
+export function useCancel() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (computation: number) =>
+            taken(api.DELETE('/api/computations/{computation}', { params: { path: { computation } } })),
+        onSuccess: (computation) => queries.invalidateQueries({ queryKey: ['computation', computation.id] }),
+    });
+}
+
+export function useStations(zone: string) {
+    return useQuery({
+        queryKey: ['stations', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/stations', { params: { path: { zone } } })),
+    });
+}
+
+export async function forgetZone(queries: ReturnType<typeof useQueryClient>, zone: string) {
+    await Promise.all([
+        queries.invalidateQueries({ queryKey: ['zones'] }),
+        queries.invalidateQueries({ queryKey: ['zone', zone] }),
+        queries.invalidateQueries({ queryKey: ['windows', zone] }),
+        queries.invalidateQueries({ queryKey: ['climate', zone] }),
+        queries.invalidateQueries({ queryKey: ['quality', zone] }),
+        queries.invalidateQueries({ queryKey: ['stations', zone] }),
+        queries.invalidateQueries({ queryKey: ['editions', zone] }),
+        queries.invalidateQueries({ queryKey: ['imports', zone] }),
+    ]);
+}

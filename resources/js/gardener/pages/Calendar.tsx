@@ -1,0 +1,104 @@
+import { Hatches } from '../../charts/Hatches';
+import { inWords, joined, spanInShort, type Span } from '../../time/days';
+import { say } from '../../words/words';
+import { Frame } from './Frame';
+import type { CalendarCrop, CalendarProps } from './props';
+import { ZoneChart } from './ZoneChart';
+
+type Risks = CalendarProps['ruler']['freezes'][number]['last'];
+
+/** A zone's whole year: its freezes, its ruler, and every crop in a table. */
+export function Calendar(props: CalendarProps) {
+    const { ruler, zone } = props;
+    const light = ruler.freezes.find((freeze) => freeze.threshold === 'light-freeze');
+    return (
+        <Frame common={props} here="calendar">
+            <Hatches />
+            <h1>{say('page.calendar.heading', { zone: zone.name })}</h1>
+            {light && (
+                <p className="frost">
+                    {say('page.calendar.freezes', {
+                        last: risks(light.last, 'later'),
+                        first: risks(light.first, 'earlier'),
+                        seasons: ruler.seasons,
+                    })}
+                </p>
+            )}
+            <div className="year-ruler">
+                <ZoneChart ruler={ruler} routes={[]} label={say('page.calendar.chart')} />
+                <p className="key">{say('page.calendar.key')}</p>
+            </div>
+            <p className="find filter" hidden>
+                <label htmlFor="crop">{say('page.calendar.find')}</label>
+                <input id="crop" type="search" />
+            </p>
+            <table className="ruled calendar">
+                <thead>
+                    <tr>
+                        {['crop', 'start-under-cover', 'sow-or-plant', 'set-out', 'harvest'].map((column) => (
+                            <th key={column} scope="col">
+                                {say(`page.calendar.${column}`)}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {props.crops.map((crop) => (
+                        <Row key={crop.slug} crop={crop} base={props.base} starts={ruler.starts} />
+                    ))}
+                </tbody>
+            </table>
+            <p role="status" className="no-crop" hidden>
+                {say('page.calendar.no-crop')}
+            </p>
+        </Frame>
+    );
+}
+
+function risks(dates: Risks, side: 'later' | 'earlier'): string {
+    return dates
+        .map((risk) =>
+            risk.date === null
+                ? say('page.calendar.no-freeze')
+                : say(`page.calendar.freeze-${side}`, { day: inWords(risk.date), risk: risk.phrase }),
+        )
+        .join(', ');
+}
+
+function Row({ crop, base, starts }: { crop: CalendarCrop; base: string; starts: string }) {
+    const direct = crop.routes.find((route) => route.route === 'direct');
+    const transplant = crop.routes.find((route) => route.route === 'transplant');
+    const none = say('page.calendar.no-window');
+    return (
+        <tr data-name={crop.name.toLowerCase()}>
+            <th scope="row">
+                <a href={`${base}/crops/${crop.slug}`}>{crop.name}</a>
+            </th>
+            <Spans title={say('act.start-under-cover.lead')} spans={transplant?.under_cover} />
+            <Spans
+                title={say(`act.${direct?.act ?? 'sow-outdoors'}.lead`)}
+                spans={direct?.windows}
+                none={direct && none}
+            />
+            <Spans title={say('act.set-out.lead')} spans={transplant?.windows} none={transplant && none} />
+            <Spans
+                title={say('page.calendar.harvest')}
+                spans={joined(
+                    crop.routes.flatMap((route) => route.harvests),
+                    starts,
+                )}
+            />
+        </tr>
+    );
+}
+
+function Spans({ title, spans, none }: { title: string; spans?: Span[]; none?: string }) {
+    const words = spans && spans.length > 0 ? spans.map(spanInShort) : none ? [none] : [];
+    return (
+        <td data-title={title} className={words.length === 0 ? 'blank' : undefined}>
+            {words.map((text) => (
+                <span key={text}>{text}</span>
+            ))}
+        </td>
+    );
+}

@@ -1,0 +1,106 @@
+import type { ReactNode } from 'react';
+import { DerivationTable } from '../../charts/DerivationTable';
+import { HATCH, Hatches, reasonInShort, Swatch } from '../../charts/Hatches';
+import { joined, spanInWords, type MonthDay, type Span } from '../../time/days';
+import { listed, say } from '../../words/words';
+import { Frame } from './Frame';
+import type { CropProps, Route } from './props';
+import { ZoneChart } from './ZoneChart';
+
+/** One crop in a zone: the short answer first, then what to mind, the picture, how, and why. */
+export function Crop(props: CropProps) {
+    const { crop, ruler, base } = props;
+    return (
+        <Frame common={props} here="crop">
+            <Hatches />
+            <h1>{crop.name}</h1>
+            <p className="latin">
+                <em>{crop.latin}</em>, {crop.family}
+            </p>
+            {crop.routes.map((route) => (
+                <Answer key={route.route} route={route} starts={ruler.starts} />
+            ))}
+            {crop.cautions.length > 0 && (
+                <section className="cautions">
+                    <h2>{say('page.care')}</h2>
+                    <ul>
+                        {crop.cautions.map((caution) => (
+                            <li key={caution.code}>{say(caution.phrase)}</li>
+                        ))}
+                    </ul>
+                </section>
+            )}
+            <div className="year-ruler">
+                <ZoneChart ruler={ruler} routes={crop.routes} label={say('page.crop.chart', { crop: crop.name })} />
+                <Legend routes={crop.routes} />
+            </div>
+            <section>
+                <h2>{say('page.crop.how')}</h2>
+                <p>
+                    {say('page.crop.spacing', { depth: crop.depth_cm, apart: crop.spacing_cm, rows: crop.row_cm })}{' '}
+                    {crop.notes}
+                </p>
+            </section>
+            {crop.routes.map((route) => (
+                <section key={route.route}>
+                    <h2>{say('page.crop.why', { act: say(`act.${route.act}`) })}</h2>
+                    <DerivationTable lines={route.derivation ?? []} />
+                </section>
+            ))}
+            <p>
+                <a href={base}>{say('page.crop.all', { zone: props.zone.name })}</a>
+            </p>
+        </Frame>
+    );
+}
+
+function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
+    const spans = (of: Span[]) => listed(of.map(spanInWords));
+    if (route.windows.length === 0) {
+        return <p className="answer">{say('page.crop.no-window', { act: say(`act.${route.act}`) })}</p>;
+    }
+    const more = [
+        route.under_cover.length > 0 && say('page.crop.start-under-cover', { spans: spans(route.under_cover) }),
+        route.harvests.length > 0 && say('page.crop.harvest', { spans: spans(joined(route.harvests, starts)) }),
+    ].filter((part) => part !== false);
+    return (
+        <p className="answer">
+            <strong>{say(`act.${route.act}.lead`)}</strong> {[spans(route.windows), ...more].join('; ')}.
+        </p>
+    );
+}
+
+function Legend({ routes }: { routes: Route[] }) {
+    const reasons = new Map(routes.flatMap((route) => route.reasons.map((span) => [span.reason, span])));
+    return (
+        <ul className="key legend">
+            <Sign words={say('legend.window')}>
+                <path className="bracket" d="M1 9V2H21V9" />
+            </Sign>
+            {routes.some((route) => route.under_cover.length > 0) && (
+                <Sign words={say('act.start-under-cover')}>
+                    <path className="cover" d="M1 7V3H21V7" />
+                </Sign>
+            )}
+            {routes.some((route) => route.harvests.length > 0) && (
+                <Sign words={say('legend.harvest')}>
+                    <path className="harvest" d="M1 6H21" />
+                </Sign>
+            )}
+            {[...reasons.values()].map((span) => (
+                <Sign key={span.reason} words={reasonInShort(span)}>
+                    <rect width="22" height="9" y="1" fill={HATCH[span.reason]} />
+                </Sign>
+            ))}
+        </ul>
+    );
+}
+
+function Sign({ words, children }: { words: string; children: ReactNode }) {
+    return (
+        <li>
+            <Swatch>{children}</Swatch>
+            {words}
+        </li>
+    );
+}

@@ -1,0 +1,57 @@
+import type { ReactNode } from 'react';
+import { dateInWords } from '../../time/days';
+import { say } from '../../words/words';
+import type { Common } from './props';
+
+type Here = 'week' | 'calendar' | 'crop';
+
+/** What stands around every page of a zone: where one is, what the dates lean on, and which edition it is. */
+export function Frame({ common, here, children }: { common: Common; here: Here; children: ReactNode }) {
+    const { base, zone, edition } = common;
+    return (
+        <>
+            <header className="top">
+                <a className="zone" href={`${base}`}>
+                    {zone.name}
+                </a>
+                <nav aria-label={say('page.zone')}>
+                    <a href={`${base}/this-week`} aria-current={here === 'week' ? 'page' : undefined}>
+                        {say('page.this-week')}
+                    </a>
+                    <a href={base} aria-current={here === 'calendar' ? 'page' : undefined}>
+                        {say('page.year')}
+                    </a>
+                    <a href="/">{say('page.other-zones')}</a>
+                </nav>
+            </header>
+            <main>
+                {common.first_guess !== null && (
+                    <p className="warning" role="note">
+                        {say('page.short-record', { guess: common.first_guess })}
+                    </p>
+                )}
+                {children}
+            </main>
+            <footer>
+                <p>{common.guidance.map((phrase) => say(phrase)).join(' ')}</p>
+                <p className="take">
+                    {say('page.take')} <a href={`${base}/calendar.ics`}>{say('page.take.feed')}</a>,{' '}
+                    <a href={`${base}/calendar.csv`}>{say('page.take.table')}</a>,{' '}
+                    <a href={`${base}/calendar.json`}>{say('page.take.data')}</a>
+                </p>
+                <p className="edition">
+                    {say('page.edition', {
+                        district: zone.district,
+                        number: edition.number,
+                        date: dateInWords(edition.published_on),
+                        author: edition.published_by,
+                    })}{' '}
+                    {edition.note}{' '}
+                    <span className="checksum">
+                        {say('page.checksum', { checksum: edition.checksum.slice(0, 16) })}
+                    </span>
+                </p>
+            </footer>
+        </>
+    );
+}

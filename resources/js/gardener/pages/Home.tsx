@@ -1,0 +1,48 @@
+import { say } from '../../words/words';
+import type { HomeProps } from './props';
+
+/** Where gardeners find the zone they live in. */
+export function Home({ asked, found, zones }: HomeProps) {
+    const districts = [...new Set(zones.map((zone) => zone.district))];
+    return (
+        <main className="home">
+            <h1>{say('page.home.title')}</h1>
+            <form action="/" method="get" role="search" className="find">
+                <label htmlFor="place">{say('page.home.place')}</label>
+                <div>
+                    <input id="place" name="place" type="search" autoComplete="postal-code" required />
+                    <button type="submit">{say('page.home.show')}</button>
+                </div>
+            </form>
+            {asked && !found && (
+                <p role="status" className="warning">
+                    {say('page.home.unknown')}
+                </p>
+            )}
+            {asked && found && <p role="status">{say('page.home.several')}</p>}
+            {zones.length === 0 && <p>{say('page.home.none')}</p>}
+            {districts.map((district) => (
+                <section key={district}>
+                    <h2>{district}</h2>
+                    <ul className="zones">
+                        {zones
+                            .filter((zone) => zone.district === district)
+                            .map((zone) => (
+                                <li key={zone.slug}>
+                                    <a href={`/zones/${zone.slug}/this-week`}>{zone.name}</a>
+                                    <span>
+                                        {zone.settlements.map((s) => s.name).join(', ')}
+                                        {zone.settlements.length > 0 && ' · '}
+                                        {say('metres', { metres: zone.height_m })}
+                                    </span>
+                                </li>
+                            ))}
+                    </ul>
+                </section>
+            ))}
+            <footer>
+                <a href="/desk">{say('page.home.educators')}</a>
+            </footer>
+        </main>
+    );
+}

@@ -1,0 +1,130 @@
+import type { ReactNode } from 'react';
+import { inWords } from '../../time/days';
+import { freezeSentence } from '../../time/freezes';
+import { say } from '../../words/words';
+import { Frame } from './Frame';
+import type { Task, WeekProps } from './props';
+
+const ACTS = ['sow-outdoors', 'plant', 'start-under-cover', 'set-out'];
+
+/** What can be done in one week, what closes soon first. */
+export function Week(props: WeekProps) {
+    const { week, base, freezes } = props;
+    const closing = week.tasks.filter((task) => task.last_chance);
+    return (
+        <Frame common={props} here="week">
+            <h1>{say('span', { first: inWords(week.first), last: inWords(week.last) })}</h1>
+            <p className="frost">{freezeSentence(freezes.starts, week.first, freezes)}</p>
+            <nav className="weeks" aria-label={say('page.weeks')}>
+                <a href={`${base}/weeks/${props.previous}`} rel="prev">
+                    {say('page.week.before')}
+                </a>
+                <a href={`${base}/weeks/${props.next}`} rel="next">
+                    {say('page.week.after')}
+                </a>
+            </nav>
+            {week.tasks.length === 0 && <NothingToDo {...props} />}
+            {closing.length > 0 && (
+                <section className="closing">
+                    <h2>{say('page.week.last-chance')}</h2>
+                    <ul className="tasks">
+                        {closing.map((task) => (
+                            <Item key={task.crop + task.act + task.opens} base={base} task={task} soon>
+                                {say('page.week.act-until', {
+                                    act: say(`act.${task.act}`),
+                                    day: inWords(task.closes ?? week.last),
+                                })}
+                            </Item>
+                        ))}
+                    </ul>
+                </section>
+            )}
+            <div className="groups">
+                {ACTS.map((act) => (
+                    <Group key={act} act={act} base={base} tasks={week.tasks.filter((task) => task.act === act)} />
+                ))}
+            </div>
+            <Cautions {...props} />
+        </Frame>
+    );
+}
+
+function Item(props: { base: string; task: Pick<Task, 'crop' | 'name'>; soon?: boolean; children: ReactNode }) {
+    return (
+        <li>
+            <a href={`${props.base}/crops/${props.task.crop}`}>{props.task.name}</a>
+            <span className={props.soon ? 'soon' : undefined}>{props.children}</span>
+        </li>
+    );
+}
+
+function Group({ act, base, tasks }: { act: string; base: string; tasks: Task[] }) {
+    if (tasks.length === 0) return null;
+    const when = (task: Task) =>
+        task.closes === null
+            ? say('span.all-year')
+            : task.opening
+              ? say('page.week.opens', { day: inWords(task.opens) })
+              : say('page.week.until', { day: inWords(task.closes) });
+    return (
+        <section>
+            <h2>{say(`act.${act}.lead`)}</h2>
+            <ul className="tasks">
+                {tasks.map((task) => (
+                    <Item key={task.crop + task.opens} base={base} task={task} soon={task.last_chance}>
+                        {when(task)}
+                    </Item>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+function NothingToDo({ base, opens_next }: WeekProps) {
+    return (
+        <>
+            <p>{say('page.week.nothing')}</p>
+            {opens_next.length > 0 && (
+                <section>
+                    <h2>{say('page.week.opens-next')}</h2>
+                    <ul className="tasks">
+                        {opens_next.map((task) => (
+                            <Item key={task.crop + task.act} base={base} task={task}>
+                                {say('page.week.act-from', { act: say(`act.${task.act}`), day: inWords(task.opens) })}
+                            </Item>
+                        ))}
+                    </ul>
+                </section>
+            )}
+            <p>
+                <a href={base}>{say('page.whole-year')}</a>
+            </p>
+        </>
+    );
+}
+
+/** Each caution once, with the crops it is of. */
+function Cautions({ week, cautions }: WeekProps) {
+    const crops = new Map(week.tasks.filter((task) => cautions[task.crop]).map((task) => [task.crop, task.name]));
+    const said = (crop: string) => (cautions[crop] ?? []).map((phrase) => say(phrase));
+    const all = [...new Set([...crops.keys()].flatMap(said))];
+    if (all.length === 0) return null;
+    return (
+        <section className="cautions">
+            <h2>{say('page.care')}</h2>
+            <ul>
+                {all.map((words) => (
+                    <li key={words}>
+                        <strong>
+                            {[...crops]
+                                .filter(([crop]) => said(crop).includes(words))
+                                .map(([, name]) => name)
+                                .join(', ')}
+                        </strong>{' '}
+                        {words}
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}

@@ -1,0 +1,52 @@
+import type { Schema } from '../../api/client';
+import type { MonthDay } from '../../time/days';
+import type { Phrase } from '../../words/words';
+
+/** What a page is made of: parts of the edition, as the contract has it. */
+
+type Edition = Schema['EditionDocument'];
+type Sheet = Schema['CropSheet'];
+export type Route = Sheet['routes'][number];
+export type Task = Schema['Task'];
+
+export type Common = {
+    base: string;
+    zone: Pick<Edition['zone'], 'slug' | 'name' | 'district' | 'hemisphere' | 'height_m'>;
+    edition: Edition['edition'] & { checksum: string };
+    guidance: Phrase[];
+    /** said where the record is short */
+    first_guess: Phrase | null;
+};
+
+export type HomeProps = {
+    asked: boolean;
+    found: boolean;
+    zones: Pick<Edition['zone'], 'slug' | 'name' | 'district' | 'height_m' | 'settlements'>[];
+};
+
+/** A crop of the calendar: its windows without the evidence behind them. */
+export type CalendarCrop = Pick<Sheet, 'slug' | 'name' | 'kind'> & {
+    routes: Omit<Route, 'reasons' | 'derivation' | 'evidence'>[];
+};
+
+export type CalendarProps = Common & Pick<Edition, 'ruler' | 'record'> & { crops: CalendarCrop[] };
+
+export type WeekProps = Common & {
+    week: Schema['Week'];
+    /** by crop */
+    cautions: Record<string, Phrase[]>;
+    /** what opens in the next week in which something does, where this one has nothing to do */
+    opens_next: (Pick<Task, 'crop' | 'name' | 'act' | 'opens'> & { week: number })[];
+    previous: number;
+    next: number;
+    /** of the week's first day: seasons in which a freeze was still to come, or had come */
+    freezes: { starts: MonthDay; seasons: number; to_come: number; has_come: number };
+};
+
+export type CropProps = Common & Pick<Edition, 'ruler'> & { crop: Sheet };
+
+export type PageData =
+    | { page: 'home'; props: HomeProps }
+    | { page: 'calendar'; props: CalendarProps }
+    | { page: 'week'; props: WeekProps }
+    | { page: 'crop'; props: CropProps };

@@ -1,0 +1,110 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, asForm, taken } from '../../api/client';
+import { whenStale } from '../../api/stale';
+
+/** What may stand in a crop's cells; it changes with the application alone. */
+export function useCropColumns() {
+    return useQuery({
+        queryKey: ['crop-columns'],
+        staleTime: Infinity,
+        queryFn: () => taken(api.GET('/api/crop-columns')),
+    });
+}
+
+export function useCrop(crop: string | undefined) {
+    return useQuery({
+        queryKey: ['crops', crop],
+        enabled: crop !== undefined,
+        queryFn: () => taken(api.GET('/api/crops/{crop}', { params: { path: { crop: crop ?? '' } } })),
+    });
+}
+
+type Cells = Record<string, string>;
+
+/** A crop in a zone as it is, and as it would be with some cells changed. */
+export function useCropTrial(crop: string, zone: string, cells: Cells) {
+    return useQuery({
+        queryKey: ['crops', crop, 'trial', zone, cells],
+        enabled: zone !== '',
+        retry: false,
+        placeholderData: keepPreviousData,
+        queryFn: () =>
+            taken(api.POST('/api/crops/{crop}/trials', { params: { path: { crop } }, body: { zone, cells } })),
+    });
+}
+
+/** What follows from a changed crop: the book, and the windows of every zone once they are computed anew. */
+function forgetCrops(queries: ReturnType<typeof useQueryClient>) {
+    return Promise.all([
+        queries.invalidateQueries({ queryKey: ['crops'] }),
+        queries.invalidateQueries({ queryKey: ['windows'] }),
+        queries.invalidateQueries({ queryKey: ['climate'] }),
+    ]);
+}
+
+export function useSaveCrop(crop: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: { cells: Cells; note: string; version: number }) =>
+            taken(api.PATCH('/api/crops/{crop}', { params: { path: { crop } }, body })),
+        onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+    });
+}
+
+export function useRevertCrop(crop: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ revision, version }: { revision: number; version: number }) =>
+            taken(
+                api.POST('/api/crops/{crop}/revisions/{revision}', {
+                    params: { path: { crop, revision } },
+                    body: { version },
+                }),
+            ),
+        onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+    });
+}
+
+export function useImportCrops() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (file: File) => {
+            const body = new FormData();
+            body.set('file', file);
+            return taken(api.POST('/api/crops', asForm(body)));
+        },
+        onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+    });
+}
+
+type VarietyValues = { id?: number; version?: number; name: string; cells: Cells; tags: string[] };
+
+export function useSaveVariety(crop: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ id, ...body }: VarietyValues) =>
+            taken(
+                id === undefined
+                    ? api.POST('/api/crops/{crop}/varieties', { params: { path: { crop } }, body })
+                    : api.PUT('/api/crops/{crop}/varieties/{variety}', {
+                          params: { path: { crop, variety: id } },
+                          body,
+                      }),
+            ),
+        onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+    });
+}
+
+export function useTakeOutVariety(crop: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (variety: number) =>
+            taken(api.DELETE('/api/crops/{crop}/varieties/{variety}', { params: { path: { crop, variety } } })),
+        onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+    });
+}

@@ -1,0 +1,37 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken } from '../../api/client';
+import { forgetZone } from '../../api/zones';
+
+export function useEditions(zone: string) {
+    return useQuery({
+        queryKey: ['editions', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/editions', { params: { path: { zone } } })),
+    });
+}
+
+/** Publishes; tells which publication to follow. */
+export function usePublish(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: { note: string; key: string; even_unchanged: boolean }) =>
+            taken(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body })),
+        onSuccess: (publication) => queries.setQueryData(['publication', publication.id], publication),
+    });
+}
+
+/** Follows the making of an edition's pages until it is in force, then lets everything of its zone be fetched anew. */
+export function usePublication(zone: string, id: number | null) {
+    const queries = useQueryClient();
+    return useQuery({
+        queryKey: ['publication', id],
+        enabled: id !== null,
+        refetchInterval: (query) => (['done', 'failed'].includes(query.state.data?.state ?? '') ? false : 400),
+        queryFn: async () => {
+            const publication = await taken(
+                api.GET('/api/publications/{publication}', { params: { path: { publication: id ?? 0 } } }),
+            );
+            if (publication.state === 'done') await forgetZone(queries, zone);
+            return publication;
+        },
+    });
+}

@@ -1,0 +1,14 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, taken } from '../../api/client';
+
+export function useLogIn() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (who: { email: string; password: string }) => taken(api.POST('/api/session', { body: who })),
+        onSuccess: (session) => {
+            // What somebody else saw is not shown to the one who logs in.
+            queries.getQueryCache().clear();
+            queries.setQueryData(['session'], session);
+        },
+    });
+}

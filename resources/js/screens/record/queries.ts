@@ -1,0 +1,179 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, asForm, stationFile, taken, type ReadingChoices, type Schema } from '../../api/client';
+import { whenStale } from '../../api/stale';
+
+/** The climate a zone's windows lean on, or that of a period of cold seasons. */
+export function useClimate(zone: string, period?: { from: number; to: number }, enabled = true) {
+    return useQuery({
+        enabled,
+        queryKey: ['climate', zone, period ?? 'used'],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/climate', { params: { path: { zone }, query: period } })),
+    });
+}
+
+export function useYearCourse(zone: string, year: number) {
+    return useQuery({
+        queryKey: ['climate', zone, year],
+        enabled: year > 0,
+        placeholderData: keepPreviousData,
+        queryFn: () => taken(api.GET('/api/zones/{zone}/climate/years/{year}', { params: { path: { zone, year } } })),
+    });
+}
+
+export function useRecordImports(zone: string) {
+    return useQuery({
+        queryKey: ['imports', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/record-imports', { params: { path: { zone } } })),
+    });
+}
+
+export function useQuality(zone: string, station?: number) {
+    return useQuery({
+        queryKey: ['quality', zone, station],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/quality', { params: { path: { zone }, query: { station } } })),
+    });
+}
+
+/** A file is one and the same as long as these are; a query's key cannot hold the file itself. */
+const sameFile = (file: File | null) => file && [file.name, file.size, file.lastModified];
+
+/** What is understood of a file stands until the file or a choice changes, and is not kept for later. */
+const OF_A_FILE = { staleTime: Infinity, gcTime: 0, retry: false } as const;
+
+/** What is understood of a station's file, read as chosen; nothing is saved by it. */
+export function useRecordPreview(zone: string, file: File | null, choices: ReadingChoices) {
+    return useQuery({
+        ...OF_A_FILE,
+        // A new station's name and height change nothing of how its file is read.
+        queryKey: [
+            'preview',
+            zone,
+            sameFile(file),
+            { ...choices, station_name: undefined, station_height_m: undefined },
+        ],
+        enabled: file !== null,
+        queryFn: () => {
+            const body = stationFile(file as File, choices);
+            return taken(
+                api.POST('/api/zones/{zone}/record-previews', {
+                    params: { path: { zone } },
+                    ...asForm(body),
+                }),
+            );
+        },
+    });
+}
+
+/** Keeps a station's file and has the zone computed with it. */
+export function useImportRecord(zone: string, onComputing: (computation: number) => void) {
+    return useMutation({
+        mutationFn: ({ file, choices }: { file: File; choices: ReadingChoices }) => {
+            const body = stationFile(file, choices);
+            return taken(
+                api.POST('/api/zones/{zone}/record-imports', {
+                    params: { path: { zone } },
+                    ...asForm(body),
+                }),
+            );
+        },
+        onSuccess: (computation) => onComputing(computation.id),
+    });
+}
+
+/** Goes back to the record as a file brought earlier left it. */
+export function useImportAgain(onComputing: (computation: number) => void) {
+    return useMutation({
+        mutationFn: (id: number) =>
+            taken(api.POST('/api/record-imports/{import}/use', { params: { path: { import: id } } })),
+        onSuccess: (computation) => onComputing(computation.id),
+    });
+}
+
+/** Probe readings held against the model at a site. */
+export function useCalibration(zone: string, file: File | null, site: number | undefined, depth: number | undefined) {
+    return useQuery({
+        ...OF_A_FILE,
+        queryKey: ['calibration', zone, sameFile(file), site, depth],
+        enabled: file !== null && site !== undefined,
+        queryFn: () => {
+            const body = new FormData();
+            body.set('file', file as File);
+            body.set('site', String(site));
+            if (depth !== undefined) body.set('depth', String(depth));
+            return taken(
+                api.POST('/api/zones/{zone}/calibrations', {
+                    params: { path: { zone } },
+                    ...asForm(body),
+                }),
+            );
+        },
+    });
+}
+
+type Decision =
+    | {
+          date: string;
+          element: 'minimum' | 'maximum';
+          accepted: boolean;
+          note: string;
+          replaces: number | null;
+          station?: number;
+      }
+    | { undo: number };
+
+/** Decides on a value, or undoes a decision; tells which computation follows. */
+export function useDecision(zone: string, onComputing: (computation: number) => void) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (decision: Decision) =>
+            taken(
+                'undo' in decision
+                    ? api.DELETE('/api/zones/{zone}/quality/{decision}', {
+                          params: { path: { zone, decision: decision.undo } },
+                      })
+                    : api.POST('/api/zones/{zone}/quality', { params: { path: { zone } }, body: decision }),
+            ),
+        onSuccess: async (computation) => {
+            await queries.invalidateQueries({ queryKey: ['quality', zone] });
+            onComputing(computation.id);
+        },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['quality', zone] })),
+    });
+}
+
+export function useSaveStations(zone: string, onComputing: (computation: number) => void) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: { stations: Schema['Station'][]; version: number }) =>
+            taken(api.PUT('/api/zones/{zone}/stations', { params: { path: { zone } }, body })),
+        onSuccess: async (computation) => {
+            await Promise.all([
+                queries.invalidateQueries({ queryKey: ['stations', zone] }),
+                queries.invalidateQueries({ queryKey: ['zone', zone] }),
+            ]);
+            onComputing(computation.id);
+        },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['stations', zone] })),
+    });
+}
+
+export function useChooseYears(zone: string, onComputing: (computation: number) => void) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ years, version }: { years: number | null; version: number }) =>
+            taken(
+                api.PUT('/api/zones/{zone}/years', {
+                    params: { path: { zone } },
+                    body: { years: years as 30 | 20 | 15 | null, version },
+                }),
+            ),
+        onSuccess: async (computation) => {
+            await Promise.all([
+                queries.invalidateQueries({ queryKey: ['stations', zone] }),
+                queries.invalidateQueries({ queryKey: ['zone', zone] }),
+            ]);
+            onComputing(computation.id);
+        },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', zone] })),
+    });
+}

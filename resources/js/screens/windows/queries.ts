@@ -1,0 +1,101 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken, type Schema } from '../../api/client';
+import { whenStale } from '../../api/stale';
+
+/** How a zone's windows are looked at: at which site (left out: open ground) and by which standard (left out: the zone's). */
+export type View = { site?: number; standard?: Schema['Standard'] };
+
+export function useWindows(zone: string, view: View = {}) {
+    return useQuery({
+        queryKey: ['windows', zone, view],
+        placeholderData: keepPreviousData,
+        retry: false,
+        queryFn: () => taken(api.GET('/api/zones/{zone}/windows', { params: { path: { zone }, query: view } })),
+    });
+}
+
+export function useDossier(zone: string, crop: string, view: View = {}) {
+    return useQuery({
+        queryKey: ['windows', zone, crop, view],
+        placeholderData: keepPreviousData,
+        queryFn: () =>
+            taken(api.GET('/api/zones/{zone}/windows/{crop}', { params: { path: { zone, crop }, query: view } })),
+    });
+}
+
+export function useRuns(zone: string, crop: string, route: 'direct' | 'transplant', site?: number, variety?: number) {
+    return useQuery({
+        queryKey: ['windows', zone, crop, 'runs', route, site, variety],
+        placeholderData: keepPreviousData,
+        queryFn: () =>
+            taken(
+                api.GET('/api/zones/{zone}/windows/{crop}/runs', {
+                    params: { path: { zone, crop }, query: { route, site, variety } },
+                }),
+            ),
+    });
+}
+
+export function useCropComparison(zone: string, crop: string, standard?: Schema['Standard']) {
+    return useQuery({
+        queryKey: ['windows', zone, crop, 'compared', standard],
+        queryFn: () =>
+            taken(
+                api.GET('/api/zones/{zone}/windows/{crop}/compared', {
+                    params: { path: { zone, crop }, query: { standard } },
+                }),
+            ),
+    });
+}
+
+type Choice = Schema['School'] extends infer School
+    ? | {
+            school: School;
+            reason: string;
+            replaces: number | null;
+            windows?: { route: 'direct' | 'transplant'; first: string; last: string }[];
+        }
+      | { undo: number }
+    : never;
+
+/** Follows a school for a crop, or one's own dates; or undoes that. */
+export function useChoice(zone: string, crop: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (choice: Choice) =>
+            taken(
+                'undo' in choice
+                    ? api.DELETE('/api/zones/{zone}/choices/{choice}', {
+                          params: { path: { zone, choice: choice.undo } },
+                      })
+                    : api.POST('/api/zones/{zone}/windows/{crop}/choices', {
+                          params: { path: { zone, crop } },
+                          body: choice,
+                      }),
+            ),
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['windows', zone] }),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['windows', zone] })),
+    });
+}
+
+/** Has a zone computed at a site. */
+export function useCompute(zone: string, onComputing: (computation: number) => void) {
+    return useMutation({
+        mutationFn: (site: number) =>
+            taken(api.POST('/api/zones/{zone}/computations', { params: { path: { zone } }, body: { site } })),
+        onSuccess: (computation) => onComputing(computation.id),
+    });
+}
+
+export function useChooseMethod(zone: string, onComputing: (computation: number) => void) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (method: { standard: Schema['Standard']; light: Schema['Light']; version: number }) =>
+            taken(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
+        onSuccess: async (computation) => {
+            await queries.invalidateQueries({ queryKey: ['zone', zone] });
+            onComputing(computation.id);
+        },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', zone] })),
+    });
+}

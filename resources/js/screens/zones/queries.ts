@@ -1,0 +1,33 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken } from '../../api/client';
+import type { paths } from '../../api/schema';
+import { whenStale } from '../../api/stale';
+
+export function useZoneComparison() {
+    return useQuery({ queryKey: ['zones', 'comparison'], queryFn: () => taken(api.GET('/api/zone-comparison')) });
+}
+
+type ZoneValues = NonNullable<paths['/api/zones']['post']['requestBody']>['content']['application/json'];
+
+/** Creates a zone, or saves a changed one. */
+export function useSaveZone(slug: string | undefined) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: ZoneValues) =>
+            taken(
+                slug === undefined
+                    ? api.POST('/api/zones', { body })
+                    : api.PATCH('/api/zones/{zone}', { params: { path: { zone: slug } }, body }),
+            ),
+        onSuccess: (saved) => {
+            queries.setQueryData(['zone', saved.slug], saved);
+            // A zone that was moved has other windows and another climate.
+            return Promise.all([
+                queries.invalidateQueries({ queryKey: ['zones'] }),
+                queries.invalidateQueries({ queryKey: ['windows', saved.slug] }),
+                queries.invalidateQueries({ queryKey: ['climate', saved.slug] }),
+            ]);
+        },
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', slug] })),
+    });
+}

@@ -1,0 +1,22 @@
+import { inCelsius } from '../words/units';
+import { say } from '../words/words';
+import { beforeSummer, inWords, yearDay, type MonthDay } from './days';
+
+/** Of one day: seasons on record, in how many a freeze was still to come on it, and in how many the first had come by it. */
+export type FreezesOfDay = { seasons: number; to_come: number; has_come: number };
+
+/**
+ * What a day means for freezes, in words: in the first half of the ruler's year those to come, after it those that had come.
+ *
+ * @param limit °C, where other freezes are told of too than those of 0 °C
+ */
+export function freezeSentence(starts: MonthDay, day: MonthDay, freezes: FreezesOfDay, limit?: number): string {
+    const toCome = beforeSummer(starts, yearDay(day));
+    const which = limit === undefined ? '' : '.of';
+    return say(`freezes.${toCome ? 'still-to-come' : 'had-come'}${which}`, {
+        years: toCome ? freezes.to_come : freezes.has_come,
+        seasons: freezes.seasons,
+        day: inWords(day),
+        limit: inCelsius(limit ?? 0),
+    });
+}
