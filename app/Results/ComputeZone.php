@@ -57,7 +57,7 @@ final class ComputeZone
             $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum()]);
         }
 
-        $computation->update(['step' => 'reading the freezes, the soil and the light', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
+        $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
         $climate = $this->climate->execute($zone, $record->used);
         $known = array_flip(Result::query()->whereIn('hash', array_values($hashes))->pluck('hash')->all());
         // What is leaned on anew is young again, so that nothing puts it away meanwhile.
@@ -74,7 +74,7 @@ final class ComputeZone
                 $results[] = [$hashes[$crop->slug], Result::SHEET, CropDossier::of($crop, $schools)];
             }
             Results::keep($results);
-            $computation->update(['step' => 'replaying every sowing date on every year', 'done' => min(count($crops), $computation->done + count($chunk))]);
+            $computation->update(['step' => 'replay', 'done' => min(count($crops), $computation->done + count($chunk))]);
         }
         $freezes = $evidence->freeze(FreezeThreshold::LightFreeze);
         $computation->update([

@@ -76,7 +76,7 @@ final class ComputeZoneJob implements ShouldQueue
 
     private function work(Computation $computation, ImportRecord $import, ComputeZone $compute): void
     {
-        $computation->update(['state' => Computation::RUNNING, 'step' => 'reading the record', 'attempts' => $computation->attempts + 1]);
+        $computation->update(['state' => Computation::RUNNING, 'step' => 'reading', 'attempts' => $computation->attempts + 1]);
         if ($computation->attempts > Computation::TRIES) {
             $this->giveUp($computation, self::STOPPED);
 

@@ -26,7 +26,6 @@ use App\Zones\Zone;
  * The windows of one crop at every site, and of its varieties in open ground, with what each gains against the crop there.
  *
  * @phpstan-import-type Span from CropSheet
- *
  * @phpstan-import-type Words from Phrase
  *
  * @phpstan-type Compared array{name: string, route: string, act: string, windows: list<Span>, phrase: Words|null}

@@ -30,7 +30,7 @@ final class QueueComputation
                 'user_id' => $user?->id,
                 'record_import_id' => $import?->id,
                 'state' => Computation::QUEUED,
-                'step' => 'waiting for its turn',
+                'step' => 'waiting',
             ]);
             // Sites are looked at by one person; what calendars are made of goes first.
             event(new ComputationQueued($zone->id, $site === null ? 'default' : 'sites'));

@@ -67,6 +67,7 @@ final readonly class EditionDocument
             'guidance' => array_map(static fn (Phrase $p): array => $p->toArray(), array_values(array_filter([
                 $ruler['short_record'] ? self::firstGuess($ruler['seasons']) : null, Phrase::of('guidance')]))),
         ];
+
         return self::frozen($content, json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
     }
 

@@ -158,9 +158,9 @@ final class DailyTable implements StationFormat
         $columns = $layout->columns;
         if ($day === null) {
             $date = $cells[$columns['date']] ?? '';
-            $series->refuse($line, $layout->names[$columns['date']], 'table.no-date', ['text' => Delimited::shown($date), 'order' => $layout->order->value]);
+            $series->refuse($line, $layout->names[$columns['date']], "table.no-date-{$layout->order->value}", ['text' => Delimited::shown($date)]);
             if ($series->refusedCount >= self::ENOUGH_REFUSED && $series->isEmpty()) {
-                throw FormatError::at($line, 'table.no-dates', ['rows' => self::ENOUGH_REFUSED, 'order' => $layout->order->value]);
+                throw FormatError::at($line, "table.no-dates-{$layout->order->value}", ['rows' => self::ENOUGH_REFUSED]);
             }
 
             return;

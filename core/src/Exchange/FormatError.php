@@ -7,7 +7,7 @@ namespace Anthesis\Exchange;
 use Anthesis\Words\Phrase;
 use Anthesis\Words\Refused;
 
-/** A file that cannot be taken as it is. */
+/** A file that cannot be taken as it is. The message is in English, for the command line and for logs. */
 final class FormatError extends Refused
 {
     /**
@@ -18,7 +18,7 @@ final class FormatError extends Refused
     private function __construct(Phrase $why, public readonly Phrase $reason, public readonly ?int $atLine = null, public readonly ?string $column = null,
         public readonly array $headings = [])
     {
-        parent::__construct($why);
+        parent::__construct($why, Words::in('en')->phrase($why));
     }
 
     /** @param  array<string, int|float|string|Phrase>  $with */

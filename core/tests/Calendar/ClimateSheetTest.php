@@ -6,6 +6,7 @@ namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\ClimateSheet;
 use Anthesis\Exchange\CropCsv;
+use Anthesis\Exchange\Words;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Sun\DayLength;
@@ -38,7 +39,7 @@ final class ClimateSheetTest extends TestCase
         $sheet = $this->sheet('north');
         $expected = Fixtures::json('freezes-north.json');
         self::assertSame(round($expected['thresholds'][1]['trend_of_last']['days_per_decade'], 1), $sheet['thresholds'][1]['trend']['days_per_decade']);
-        self::assertStringStartsWith('No shift of the last freeze can be told from chance', $sheet['thresholds'][1]['trend']['in_words']);
+        self::assertStringStartsWith('No shift of the last freeze can be told from chance', Words::in('en')->phrase($sheet['thresholds'][1]['trend']['phrase']));
         self::assertSame($expected['hardiness']['half_zone'], $sheet['hardiness']['half_zone']);
         self::assertCount(14, $sheet['completeness']);
         self::assertSame(31, $sheet['completeness'][1]['months'][0]);

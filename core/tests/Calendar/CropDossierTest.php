@@ -8,6 +8,7 @@ use Anthesis\Calendar\CropDossier;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
+use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
@@ -73,7 +74,7 @@ final class CropDossierTest extends TestCase
         self::assertSame([['first' => '01-05', 'last' => '01-14', 'days' => 10]], $routes['transplant']['windows']);
         $weeks = CropCsv::standard()->find('broccoli')->underCover->weeks?->days() ?? 0;
         self::assertSame(YearDay::of(1, 5)->plus(-$weeks)->iso(), $routes['transplant']['under_cover'][0]['first']);
-        self::assertSame(['Set by Wren: The fair.', 'by hand, 1 March 2026'], [$routes['transplant']['derivation'][0]['label'], $routes['transplant']['derivation'][0]['source']]);
+        self::assertSame(['Set by Wren: The fair.', 'by hand, 1 March 2026'], array_map(Words::in('en')->phrase(...), [$routes['transplant']['derivation'][0]['label'], $routes['transplant']['derivation'][0]['source']]));
     }
 
     public function test_own_dates_are_harvested_when_the_record_says(): void
@@ -89,7 +90,7 @@ final class CropDossierTest extends TestCase
     public function test_dates_the_record_speaks_against_are_warned_of(): void
     {
         $dossier = $this->dossier('broccoli');
-        self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], CropDossier::disagreements($dossier, $this->own()->dates));
+        self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], array_map(Words::in('en')->phrase(...), CropDossier::disagreements($dossier, $this->own()->dates)));
         $windows = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable)['routes'][1]['windows'][0];
         $good = new OwnDates(['transplant' => [new SowingWindow(YearDay::fromIso($windows['first']), YearDay::fromIso($windows['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
         self::assertSame([], CropDossier::disagreements($dossier, $good->dates));

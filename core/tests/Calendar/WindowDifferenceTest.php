@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\WindowDifference;
+use Anthesis\Exchange\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -48,6 +49,7 @@ final class WindowDifferenceTest extends TestCase
     public function test_windows_differ_by_when_the_first_opens_and_the_last_closes(array $windows, array $others, ?array $days, string $words): void
     {
         self::assertSame($days, WindowDifference::between($windows, $others));
-        self::assertSame($words, WindowDifference::inWords($windows, $others, 'open ground'));
+        $phrase = WindowDifference::phrase($windows, $others, 'open ground');
+        self::assertSame($words, $phrase === null ? '' : Words::in('en')->phrase($phrase));
     }
 }

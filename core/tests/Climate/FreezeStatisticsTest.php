@@ -125,11 +125,4 @@ final class FreezeStatisticsTest extends TestCase
         self::assertLessThan(1e-6, $trend->p);
         self::assertNull(Trend::of([2000, 2001], [1.0, 2.0]));
     }
-
-    public function test_risk_is_said_as_years(): void
-    {
-        self::assertSame('1 year in 5', FreezeRisk::oneYearIn(5)->inWords());
-        self::assertSame('1 year in 10', FreezeRisk::of(0.1)->inWords());
-        self::assertSame('30 years in 100', FreezeRisk::of(0.3)->inWords());
-    }
 }

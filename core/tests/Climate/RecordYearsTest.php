@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Climate;
 
 use Anthesis\Climate\FreezeStatistics;
+use Anthesis\Climate\RecordTooShort;
 use Anthesis\Climate\RecordYears;
 use Anthesis\Tests\Fixtures;
-use InvalidArgumentException;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -38,8 +38,8 @@ final class RecordYearsTest extends TestCase
         $period = RecordYears::period($record, $latitude, 2003, 2007);
         self::assertSame(['2002-07-15', '2007-07-14'], [$period->first->iso(), $period->last()->iso()]);
         self::assertEquals(FreezeStatistics::of($record, $latitude, 0.0, 2003, 2007)->seasons, FreezeStatistics::of($period, $latitude, 0.0)->seasons);
-        $this->expectException(InvalidArgumentException::class);
-        $this->expectExceptionMessage('no day between 1899-07-15 and 1910-07-14');
+        $this->expectException(RecordTooShort::class);
+        $this->expectExceptionMessage('no-day-between","with":{"from":"1899-07-15","to":"1910-07-14"}');
         RecordYears::period($record, $latitude, 1900, 1910);
     }
 }

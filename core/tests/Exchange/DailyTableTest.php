@@ -7,6 +7,7 @@ namespace Anthesis\Tests\Exchange;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\ReadingChoices;
 use Anthesis\Exchange\TemperatureUnit;
+use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -69,7 +70,7 @@ final class DailyTableTest extends TestCase
         self::assertSame([1.0, null, null, 3.0], $reading->asRead->minimum);
         self::assertSame(3, $reading->refusedCount);
         self::assertSame([[3, 'date'], [4, 'tmin_c'], [5, 'date']], array_map(static fn ($r): array => [$r->line, $r->column], $reading->refused));
-        self::assertSame('“cold” is not a temperature', $reading->refused[1]->reason);
+        self::assertSame('“cold” is not a temperature', Words::in('en')->phrase($reading->refused[1]->reason));
     }
 
     public function test_a_day_given_twice_is_marked_where_it_contradicts_itself(): void

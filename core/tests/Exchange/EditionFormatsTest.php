@@ -6,12 +6,14 @@ namespace Anthesis\Tests\Exchange;
 
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
+use Anthesis\Calendar\EditionReader;
 use Anthesis\Calendar\Place;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Calendar\YearRuler;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\EditionCsv;
 use Anthesis\Exchange\EditionICalendar;
+use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
@@ -55,16 +57,16 @@ final class EditionFormatsTest extends TestCase
     {
         $edition = self::edition('north', ['radish']);
         self::assertSame(hash('sha256', $edition->json), $edition->checksum);
-        self::assertEquals($edition, EditionDocument::fromJson($edition->json, $edition->checksum));
+        self::assertEquals($edition, EditionReader::open($edition->json, $edition->checksum));
         self::assertSame($edition->checksum, self::edition('north', ['radish'])->checksum, 'same inputs, same text');
         $this->expectException(InvalidArgumentException::class);
         $this->expectExceptionMessage('changed since it was published');
-        EditionDocument::fromJson(str_replace('03-25', '03-26', $edition->json), $edition->checksum);
+        EditionReader::open(str_replace('03-25', '03-26', $edition->json), $edition->checksum);
     }
 
     public function test_no_name_can_write_a_line_of_its_own_into_the_feed(): void
     {
-        $feed = EditionICalendar::write(self::edition('north', ['radish'], name: "Basin\rBEGIN:VEVENT\rSUMMARY:forged\r\nX: 1\nY\x00\x07"));
+        $feed = EditionICalendar::write(self::edition('north', ['radish'], name: "Basin\rBEGIN:VEVENT\rSUMMARY:forged\r\nX: 1\nY\x00\x07"), Words::in('en'));
         self::assertSame(0, preg_match('/\r(?!\n)|(?<!\r)\n|\x00|\x07/', $feed));
         $calendar = Reader::read($feed);
         self::assertSame(['Radish: sow outdoors'], array_map(static fn ($e): string => (string) $e->SUMMARY, $calendar->select('VEVENT')));
@@ -74,13 +76,13 @@ final class EditionFormatsTest extends TestCase
     public function test_what_is_no_edition_is_refused(): void
     {
         $this->expectExceptionMessage('not an edition of the format');
-        EditionDocument::fromJson('{"format":"other"}');
+        EditionReader::open('{"format":"other"}');
     }
 
     public function test_the_feed_is_read_by_an_independent_reader(): void
     {
         $edition = self::edition('north', ['radish', 'broccoli', 'parsnip', 'garlic-hardneck']);
-        $feed = EditionICalendar::write($edition);
+        $feed = EditionICalendar::write($edition, Words::in('en'));
         $calendar = Reader::read($feed);
         self::assertInstanceOf(VCalendar::class, $calendar);
         self::assertSame([], array_filter($calendar->validate(), static fn (array $w): bool => $w['level'] > 1));
@@ -105,7 +107,7 @@ final class EditionFormatsTest extends TestCase
     {
         // resources/js/gardener/feed.test.ts reads the kept one with a reader of the npm registry.
         $kept = Fixtures::path('edition.ics');
-        $feed = EditionICalendar::write(self::edition('north', ['radish', 'broccoli'], name: 'Basin Floor'));
+        $feed = EditionICalendar::write(self::edition('north', ['radish', 'broccoli'], name: 'Basin Floor'), Words::in('en'));
         if (getenv('KEEP_FIXTURES') !== false) {
             file_put_contents($kept, $feed);
         }
@@ -114,7 +116,7 @@ final class EditionFormatsTest extends TestCase
 
     public function test_a_southern_season_runs_over_the_new_year(): void
     {
-        $feed = EditionICalendar::write(self::edition('south', ['bush-bean', 'kale'], '2026-01-15'));
+        $feed = EditionICalendar::write(self::edition('south', ['bush-bean', 'kale'], '2026-01-15'), Words::in('en'));
         self::assertStringContainsString('DTSTART;VALUE=DATE:20251019', $feed, 'the window at hand began in October');
         self::assertStringContainsString('DTEND;VALUE=DATE:20260418', $feed);
         self::assertStringNotContainsString('Kale', $feed, 'the whole year is no event');
@@ -123,7 +125,7 @@ final class EditionFormatsTest extends TestCase
     public function test_the_table_has_a_row_a_window(): void
     {
         $edition = self::edition('north', ['corn-salad', 'broccoli']);
-        $rows = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", trim(EditionCsv::write('basin-floor', $edition->content['crops']))));
+        $rows = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", trim(EditionCsv::write('basin-floor', $edition->content['crops'], Words::in('en')))));
         self::assertSame(['zone', 'crop', 'name', 'route', 'act', 'first', 'last', 'days'], array_slice($rows[0], 0, 8));
         self::assertSame(['basin-floor', 'corn-salad', 'Corn salad', 'direct', 'sow outdoors', '03-18', '05-06', '50'], array_slice($rows[1], 0, 8));
         self::assertSame('07-03', $rows[2][5]);
@@ -138,7 +140,7 @@ final class EditionFormatsTest extends TestCase
         self::assertSame(['12-24', '12-31'], [$weeks[51]['first'], $weeks[51]['last']]);
         self::assertSame([], $weeks[0]['tasks']);
         $opening = $weeks[WeekList::weekOf(YearDay::of(3, 25)) - 1]['tasks'];
-        self::assertContains(['radish', 'sow outdoors', true, false], array_map(
+        self::assertContains(['radish', 'sow-outdoors', true, false], array_map(
             static fn (array $t): array => [$t['crop'], $t['act'], $t['opening'], $t['last_chance']], $opening));
         $closing = $weeks[WeekList::weekOf(YearDay::of(9, 8)) - 1]['tasks'];
         self::assertSame([['radish', '09-08', true]], array_map(static fn (array $t): array => [$t['crop'], $t['closes'], $t['last_chance']], $closing));

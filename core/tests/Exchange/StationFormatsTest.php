@@ -12,6 +12,7 @@ use Anthesis\Exchange\StationExtent;
 use Anthesis\Exchange\StationFileReader;
 use Anthesis\Exchange\StationSurvey;
 use Anthesis\Exchange\TemperatureUnit;
+use Anthesis\Exchange\Words;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Mark;
@@ -206,7 +207,7 @@ final class StationFormatsTest extends TestCase
     {
         $dly = self::STATION.'200001TMIN'.'  ab1   '.str_repeat('  -50   ', 30)."\n";
         $reading = Fixtures::read($dly);
-        self::assertSame([1, '“ab1” on day 1 is not a value'], [$reading->refusedCount, $reading->refused[0]->reason]);
+        self::assertSame([1, '“ab1” on day 1 is not a value'], [$reading->refusedCount, Words::in('en')->phrase($reading->refused[0]->reason)]);
         $long = Fixtures::read(self::STATION.",20010101,TMIN,-50,,,S,\n".self::STATION.",20010231,TMIN,-50,,,S,\n".self::STATION.",20010102,TMIN,-45,,X,S,\n");
         self::assertSame([-5.0, -4.5], $long->asRead->minimum);
         self::assertSame(['day', 1], [$long->refused[0]->column, count($long->marks)]);
@@ -278,7 +279,7 @@ final class StationFormatsTest extends TestCase
     {
         $line = 'XX000046800200103TMIN'.str_repeat('-9999   ', 31);
         $reading = Fixtures::read(substr_replace($line, ' 1é2 ', 21, 5)."\n".str_replace('-9999   ', '   12   ', $line)."\n");
-        self::assertNotFalse(json_encode(array_map(static fn ($r): string => $r->reason, $reading->refused)));
+        self::assertNotFalse(json_encode(array_map(static fn ($r): string => Words::in('en')->phrase($r->reason), $reading->refused)));
         self::assertGreaterThan(0, $reading->refusedCount);
     }
 

@@ -24,7 +24,7 @@ final class WordsTest extends TestCase
     public function test_values_are_filled_in_and_a_key_without_words_stands_for_itself(): void
     {
         $words = Words::in('en');
-        self::assertSame('-5 to 1,000 cm', $words->say('crop-range.cm', ['least' => -5, 'most' => 1000]));
+        self::assertSame('−5 to 1,000 cm', $words->say('crop-range.cm', ['least' => -5, 'most' => 1000]));
         self::assertSame('Replay', $words->say('school.replay.name'));
         self::assertSame('no.such.key', $words->say('no.such.key'));
         self::assertSame([true, false], [$words->has('school.replay.name'), $words->has('no.such.key')]);

@@ -57,7 +57,6 @@ final class DayTest extends TestCase
         self::assertSame('01-01', YearDay::fromNumber(365)->plus(1)->iso());
         self::assertSame('12-31', YearDay::fromNumber(1)->plus(-1)->iso());
         self::assertSame(364, YearDay::fromNumber(2)->daysUntil(YearDay::fromNumber(1)));
-        self::assertSame('12 May', YearDay::of(5, 12)->inWords());
         foreach (range(1, 365) as $number) {
             self::assertSame($number, YearDay::of(...YearDay::fromNumber($number)->monthAndDay())->number);
         }

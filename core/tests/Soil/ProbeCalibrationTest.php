@@ -9,11 +9,11 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Soil\ProbeCalibration;
 use Anthesis\Soil\ProbeReading;
+use Anthesis\Soil\ReadingsRefused;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Tests\Fixtures;
-use InvalidArgumentException;
 use PHPUnit\Framework\TestCase;
 
 final class ProbeCalibrationTest extends TestCase
@@ -72,7 +72,7 @@ final class ProbeCalibrationTest extends TestCase
 
     public function test_readings_off_the_record_are_refused(): void
     {
-        $this->expectException(InvalidArgumentException::class);
+        $this->expectException(ReadingsRefused::class);
         ProbeCalibration::of(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround(), [new ProbeReading(Day::of(1960, 5, 1), 9, 10)]);
     }
 

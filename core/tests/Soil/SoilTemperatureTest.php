@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Soil;
 
 use Anthesis\Climate\Normals;
+use Anthesis\Climate\RecordTooShort;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
-use Anthesis\Record\RecordTooShort;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
@@ -75,7 +75,7 @@ final class SoilTemperatureTest extends TestCase
     public function test_normals_ask_for_every_day_of_the_year(): void
     {
         $this->expectException(RecordTooShort::class);
-        $this->expectExceptionMessage('31 December is missing');
+        $this->expectExceptionMessage('day-never-measured","with":{"day":{"key":"day","with":{"day":31,"month":12}}}');
         Normals::of(Day::of(2001, 1, 1), array_fill(0, 364, 1.0));
     }
 }

@@ -1,3 +1,4 @@
+import { say } from '../words/words';
 import createClient, { type Middleware } from 'openapi-fetch';
 import type { components, paths } from './schema';
 
@@ -54,10 +55,9 @@ export async function taken<T>(answer: Promise<Answer<{ data: T }>>): Promise<T>
         columns?: string[];
         changed?: Change[];
     };
-    const words =
-        response.status === 419 ? 'The page was open too long. Load it again and repeat what you did.' : body.message;
+    const words = response.status === 419 ? say('client.the-page-was-open-too') : body.message;
     throw new Refusal(
-        words || `The server answered ${response.status}. Try again in a moment.`,
+        words || say('client.the-server-answered-try-again', { status: response.status }),
         response.status,
         body.errors,
         body.columns,

@@ -1,3 +1,4 @@
+import { say } from '../words/words';
 type Cell = string | number | null;
 
 /** The numbers behind a chart: as a table for readers who need it, as CSV for those who want it. */
@@ -22,10 +23,10 @@ export function Behind({
     };
     return (
         <details className="behind">
-            <summary>{name}: the numbers</summary>
+            <summary>{say('behind.the-numbers', { name })}</summary>
             <p>
                 <button type="button" className="plain" onClick={save}>
-                    Take them as CSV
+                    {say('behind.take-them-as-csv')}
                 </button>
             </p>
             <div className="scroll" tabIndex={0}>

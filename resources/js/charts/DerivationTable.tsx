@@ -9,11 +9,11 @@ export function DerivationTable({ lines }: { lines: Line[] }) {
         <table className="ruled derivation">
             <thead>
                 <tr>
-                    <th scope="col">Step</th>
+                    <th scope="col">{say('derivation-table.step')}</th>
                     <th scope="col" className="number">
-                        Days
+                        {say('common.days')}
                     </th>
-                    <th scope="col">Date</th>
+                    <th scope="col">{say('derivation-table.date')}</th>
                 </tr>
             </thead>
             <tbody>

@@ -1,3 +1,4 @@
+import { say } from '../words/words';
 import { dateInWords, yearDay, type MonthDay } from '../time/days';
 import type { YearScale } from '../time/yearScale';
 
@@ -101,11 +102,14 @@ export function FreezePlot({
 }
 
 function inWords(season: SeasonFreezes, next: SeasonFreezes | undefined): string {
-    const last = season.last_date === null ? 'no freeze before summer' : `last freeze ${dateInWords(season.last_date)}`;
+    const last =
+        season.last_date === null
+            ? say('freeze-plot.no-freeze-before-summer')
+            : say('freeze-plot.last-freeze', { last_date: dateInWords(season.last_date) });
     const first = !next
-        ? 'first freeze not known'
+        ? say('freeze-plot.first-freeze-not-known')
         : next.first_date === null
-          ? 'no freeze after summer'
-          : `first freeze ${dateInWords(next.first_date)}`;
+          ? say('freeze-plot.no-freeze-after-summer')
+          : say('freeze-plot.first-freeze', { first_date: dateInWords(next.first_date) });
     return `${last}, ${first}`;
 }

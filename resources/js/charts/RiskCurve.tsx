@@ -42,7 +42,11 @@ export function RiskCurve({
                 <g key={share}>
                     <line className="rule" x1={0} x2={scale.width} y1={y(share)} y2={y(share)} />
                     <text className="quiet" x={-10} y={y(share) + 4} textAnchor="end" fontSize="10">
-                        {share === 0 ? 'never' : share === 1 ? 'every year' : '1 year in 2'}
+                        {share === 0
+                            ? say('risk-curve.never')
+                            : share === 1
+                              ? say('risk-curve.every-year')
+                              : say('common.1-year-in-2')}
                     </text>
                 </g>
             ))}

@@ -106,8 +106,12 @@ export function RunLines({ scale, runs, day }: { scale: YearScale; runs: YearRun
 export function runInWords(run: YearRun, day: number): string {
     const on = (days: number) => inShort(monthDay(day + days));
     const parts = [`${run.year}: ${on(0)}`];
-    if (run.up !== null && run.up > 0) parts.push(`up ${on(run.up)}`);
-    if (run.harvest !== null) parts.push(`first harvest ${on(run.harvest)}`, `over ${on(run.end)}`);
+    if (run.up !== null && run.up > 0) parts.push(say('run-lines.up', { up: on(run.up) }));
+    if (run.harvest !== null)
+        parts.push(
+            say('run-lines.first-harvest', { harvest: on(run.harvest) }),
+            say('run-lines.over', { end: on(run.end) }),
+        );
     const ended = say(`outcome.${run.outcome}`);
     if (run.outcome !== 'harvest') parts.push(run.harvest === null ? `${ended}, ${on(run.end)}` : ended);
     return parts.join(', ');

@@ -52,12 +52,12 @@ export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }
                         y1={HARVEST_AT}
                         y2={HARVEST_AT}
                     >
-                        <title>{`harvest ${spanInWords(span)}`}</title>
+                        <title>{say('window-lane.harvest', { span: spanInWords(span) })}</title>
                     </line>
                 )),
             )}
             {lane.under_cover.flatMap((span) =>
-                bracket(scale, span, 'cover', 2, `start under cover ${spanInWords(span)}`),
+                bracket(scale, span, 'cover', 2, say('window-lane.start-under-cover', { span: spanInWords(span) })),
             )}
             {lane.windows.flatMap((span) =>
                 bracket(scale, span, 'bracket', 6, `${say(`act.${lane.act}`)} ${spanInWords(span)}`),

@@ -1,3 +1,4 @@
+import { say } from '../words/words';
 import { area, line } from 'd3-shape';
 import { inShort, yearDay, type MonthDay } from '../time/days';
 import { crossings, inRulerOrder, type YearScale } from '../time/yearScale';
@@ -108,16 +109,16 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
             {labels > 0 && (
                 <g className="quiet" textAnchor="end">
                     <text className="quiet" x={-10} y={FREEZE.top + 11}>
-                        chance of freeze
+                        {say('year-ruler.chance-of-freeze')}
                     </text>
                     <text className="quiet" x={-10} y={FREEZE.top + 24}>
-                        days of 30 °C
+                        {say('year-ruler.days-of-30-c')}
                     </text>
                     <text className="quiet" x={-10} y={SOIL.top + 15}>
-                        soil at 5 cm, °C
+                        {say('year-ruler.soil-at-5-cm-c')}
                     </text>
                     <text className="quiet" x={-10} y={LIGHT_AT + 10}>
-                        day length
+                        {say('year-ruler.day-length')}
                     </text>
                 </g>
             )}

@@ -1,3 +1,4 @@
+import { say } from '../words/words';
 import { Kbd, Modal, Table } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
@@ -10,31 +11,31 @@ import { useKeys } from '../ui/keyboard';
 import { degrees } from '../words/place';
 
 const SCREENS = [
-    { path: 'record', name: 'Record', key: 'r' },
-    { path: 'windows', name: 'Windows', key: 'w' },
-    { path: 'editions', name: 'Editions', key: 'e' },
+    { path: 'record', name: say('common.record'), key: 'r' },
+    { path: 'windows', name: say('desk.windows'), key: 'w' },
+    { path: 'editions', name: say('common.editions'), key: 'e' },
 ];
 
 /** Screens that belong to no zone. */
 const OUTSIDE = [
-    { path: '/desk/crops', name: 'Crops' },
-    { path: '/desk/sites', name: 'Sites' },
+    { path: '/desk/crops', name: say('common.crops') },
+    { path: '/desk/sites', name: say('common.sites') },
 ];
 
 const KEYS: [string, string][] = [
-    ['/', 'find a crop'],
-    ['j  k', 'next, previous crop'],
-    ['[  ]', 'the date a week back, a week on'],
-    ['{  }', 'the date a day back, a day on'],
+    ['/', say('desk.find-a-crop')],
+    ['j  k', say('desk.next-previous-crop')],
+    ['[  ]', say('desk.the-date-a-week-back')],
+    ['{  }', say('desk.the-date-a-day-back')],
     ['t', 'today'],
-    ['Escape', 'let the crop go'],
+    [say('desk.escape'), say('desk.let-the-crop-go')],
     ['g z', 'zones'],
     ['g r', 'record'],
     ['g w', 'windows'],
     ['g e', 'editions'],
-    ['g c', 'crop book'],
+    ['g c', say('desk.crop-book')],
     ['g s', 'sites'],
-    ['?', 'these keys'],
+    ['?', say('desk.these-keys')],
 ];
 
 /** The frame of every screen at the desk: the zone, the screens, who is here, the keys. */
@@ -76,16 +77,16 @@ export function Desk() {
                 <h1>
                     {slug
                         ? (zone?.name ?? ' ')
-                        : (OUTSIDE.find((o) => location.pathname.startsWith(o.path))?.name ?? 'Zones')}
+                        : (OUTSIDE.find((o) => location.pathname.startsWith(o.path))?.name ?? say('desk.zones'))}
                 </h1>
                 {zone && (
                     <span className="place">
                         {degrees(zone.latitude)} · {zone.height_m} m
                     </span>
                 )}
-                <nav aria-label="Screens">
+                <nav aria-label={say('desk.screens')}>
                     <NavLink to="/desk" end className={({ isActive }) => (isActive ? 'active' : '')}>
-                        Zones
+                        {say('desk.zones')}
                     </NavLink>
                     {!slug &&
                         OUTSIDE.map((screen) => (
@@ -111,11 +112,11 @@ export function Desk() {
                 <span className="person">
                     {session.user.name}, {session.user.role} ·{' '}
                     <button type="button" className="plain" onClick={() => setHelp(true)}>
-                        Keys
+                        {say('desk.keys')}
                     </button>{' '}
                     ·{' '}
                     <button type="button" className="plain" onClick={logOut}>
-                        Log out
+                        {say('desk.log-out')}
                     </button>
                 </span>
             </header>
@@ -123,8 +124,8 @@ export function Desk() {
             <Modal
                 opened={help}
                 onClose={() => setHelp(false)}
-                title="Keys"
-                closeButtonProps={{ 'aria-label': 'Close' }}
+                title={say('desk.keys')}
+                closeButtonProps={{ 'aria-label': say('desk.close') }}
             >
                 <Table>
                     <Table.Tbody>
@@ -147,7 +148,7 @@ export function Desk() {
                 </Table>
                 <p>
                     <Link to="/" reloadDocument>
-                        What gardeners see
+                        {say('desk.what-gardeners-see')}
                     </Link>
                 </p>
             </Modal>

@@ -1,3 +1,4 @@
+import { say } from '../words/words';
 import '@mantine/core/styles.css';
 import '@mantine/notifications/styles.css';
 import '../../css/desk.css';
@@ -18,7 +19,7 @@ const queries = new QueryClient({
             notifications.show({
                 id: 'unanswered',
                 color: 'var(--clay)',
-                message: 'The server does not answer. What you see may be old; load the page again.',
+                message: say('main.the-server-does-not-answer'),
                 autoClose: false,
             });
         },

@@ -1,3 +1,4 @@
+import { say } from '../words/words';
 import { Refusal } from '../api/client';
 
 /**
@@ -6,7 +7,7 @@ import { Refusal } from '../api/client';
  */
 export function Problem({
     error,
-    unanswered = 'The server does not answer. Nothing was changed; try again in a moment.',
+    unanswered = say('problem.the-server-does-not-answer'),
 }: {
     error: Error | string | null | undefined;
     /** what to say, and what to do, where no answer came */

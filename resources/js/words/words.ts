@@ -3,7 +3,12 @@ import { IntlMessageFormat } from 'intl-messageformat';
 /** Something to be said: a key, and what fills it in. The core and the contract speak in these. */
 export type Phrase = { key: string; with?: Values };
 
-type Values = { [name: string]: string | number | Phrase };
+type Value = string | number | Phrase;
+
+type Values = { [name: string]: Value };
+
+/** What a component may hand over: a part that is not there is said as nothing. */
+type Handed = { [name: string]: Value | null | undefined | false };
 
 type Messages = Record<string, string>;
 
@@ -21,7 +26,7 @@ let language = chosen();
 const formats = new Map<string, IntlMessageFormat>();
 
 /** The words for a key or a phrase, from the same ICU messages that the server reads; the key itself where there are none. */
-export function say(what: string | Phrase, values: Values = {}): string {
+export function say(what: string | Phrase, values: Handed = {}): string {
     if (typeof what !== 'string') return say(what.key, what.with);
     const message = messages(language).get(what);
     if (message === undefined) return what;
@@ -32,7 +37,7 @@ export function say(what: string | Phrase, values: Values = {}): string {
         new IntlMessageFormat(message, language === PSEUDO ? 'en' : language, undefined, { ignoreTag: true });
     formats.set(known, format);
     const said = Object.fromEntries(
-        Object.entries(values).map(([name, value]) => [name, typeof value === 'object' ? say(value) : value]),
+        Object.entries(values).map(([name, value]) => [name, value === null || value === undefined || value === false ? '' : typeof value === 'object' ? say(value) : value]),
     );
     return withMinus(format.format(said) as string);
 }

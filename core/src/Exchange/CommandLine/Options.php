@@ -12,7 +12,6 @@ use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\CropParameters;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\StationFileReader;
-use Anthesis\Exchange\Words;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
@@ -128,7 +127,7 @@ final readonly class Options
         try {
             return CropParameters::fromJson($json);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.Words::in('en')->phrase($error->why), 0, $error);
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
         }
     }
 
@@ -156,7 +155,7 @@ final readonly class Options
         try {
             $reading = (new StationFileReader)->read($stream);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.Words::in('en')->phrase($error->why), 0, $error);
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
         }
 
         return (new QualityControl)->check($reading->asRead, $reading->marks)->usable;
@@ -171,7 +170,7 @@ final readonly class Options
         try {
             return CropCsv::fromFile($path === '-' ? 'php://stdin' : $path);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.Words::in('en')->phrase($error->why), 0, $error);
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
         }
     }
 

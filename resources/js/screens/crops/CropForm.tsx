@@ -38,9 +38,12 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
             <h2>{crop.cells.name}</h2>
             <p className="hint">
                 {crop.days
-                    .map(
-                        (d) =>
-                            `${d.route === 'direct' ? 'Sown' : 'Set out'}: ${d.days} days to harvest (${say(d.phrase)})`,
+                    .map((d) =>
+                        say('crop-form.days-to-harvest', {
+                            value: d.route === 'direct' ? say('crop-form.sown') : say('crop-form.set-out'),
+                            days: d.days,
+                            words: say(d.phrase),
+                        }),
                     )
                     .join('. ')}
                 .
@@ -72,7 +75,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                         <Group align="end" gap="xs">
                             <TextInput
                                 size="xs"
-                                label="Why, and where the number comes from"
+                                label={say('crop-form.why-and-where-the-number')}
                                 required
                                 miw={340}
                                 maxLength={500}
@@ -81,10 +84,10 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                 onChange={(event) => setNote(event.currentTarget.value)}
                             />
                             <Button size="xs" type="submit" loading={save.isPending}>
-                                Save
+                                {say('common.save')}
                             </Button>
                             <Button size="xs" variant="subtle" color="gray" onClick={() => setChanges({})}>
-                                Cancel
+                                {say('common.cancel')}
                             </Button>
                         </Group>
                     </div>
@@ -122,8 +125,8 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                 ))}
             </form>
             <Varieties crop={crop} mayEdit={mayEdit} />
-            <h3>History</h3>
-            {crop.revisions.length === 0 && <p className="hint">It has never been changed.</p>}
+            <h3>{say('crop-form.history')}</h3>
+            {crop.revisions.length === 0 && <p className="hint">{say('crop-form.it-has-never-been-changed')}</p>}
             {crop.revisions.length > 0 && (
                 <table className="ruled">
                     <tbody>
@@ -145,7 +148,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                                 revert.mutate({ revision: revision.id, version: crop.version })
                                             }
                                         >
-                                            Restore
+                                            {say('crop-form.restore')}
                                         </button>
                                     )}
                                 </td>
@@ -180,8 +183,8 @@ function Trial({
         const before = trial.before.find((b) => b.route === after.route);
         return tried && before
             ? [
-                  { name: `${say(`act.${before.act}`)}, now`, route: before },
-                  { name: `${say(`act.${after.act}`)}, then`, route: after },
+                  { name: say('crop-form.now', { act: say(`act.${before.act}`) }), route: before },
+                  { name: say('crop-form.then', { act: say(`act.${after.act}`) }), route: after },
               ]
             : [{ name: say(`act.${after.act}`), route: after }];
     });
@@ -189,22 +192,26 @@ function Trial({
         <div ref={ref}>
             <Hatches />
             <p className="hint">
-                In{' '}
-                <select aria-label="Zone" value={zone} onChange={(event) => onZone(event.currentTarget.value)}>
+                {say('common.in')}{' '}
+                <select
+                    aria-label={say('common.zone')}
+                    value={zone}
+                    onChange={(event) => onZone(event.currentTarget.value)}
+                >
                     {zones.map((z) => (
                         <option key={z.slug} value={z.slug}>
                             {z.name}
                         </option>
                     ))}
                 </select>
-                {tried ? ', as it is now and as it would be then' : ''}:
+                {tried ? say('crop-form.as-it-is-now-and') : ''}:
             </p>
             <svg
                 className="chart"
                 width="100%"
                 height={16 + rows.length * (HEIGHT + 14)}
                 role="img"
-                aria-label="Outcome ribbons"
+                aria-label={say('crop-form.outcome-ribbons')}
             >
                 <g transform="translate(106 0)">
                     {scale.months.map((month) => (
@@ -242,7 +249,7 @@ function Trial({
                                 name="bracket"
                                 act={say(`act.${route.act}`)}
                             />
-                            <title>{`${name}: ${route.windows.map(spanInShort).join(', ') || 'no window'}`}</title>
+                            <title>{`${name}: ${route.windows.map(spanInShort).join(', ') || say('common.no-window')}`}</title>
                         </g>
                     ))}
                 </g>

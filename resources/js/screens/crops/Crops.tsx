@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { FileInput, Group, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -20,12 +21,12 @@ export function Crops() {
     const families = [...new Set(found.map((c) => c.family))];
     return (
         <main className="page book">
-            <nav aria-label="Crops">
-                <h2 className="sr-only">Find a crop</h2>
+            <nav aria-label={say('common.crops')}>
+                <h2 className="sr-only">{say('common.find-a-crop')}</h2>
                 <TextInput
                     size="xs"
-                    aria-label="Find a crop"
-                    placeholder="Find a crop or family"
+                    aria-label={say('common.find-a-crop')}
+                    placeholder={say('crops.find-a-crop-or-family')}
                     value={asked}
                     onChange={(event) => setAsked(event.currentTarget.value)}
                 />
@@ -54,19 +55,16 @@ export function Crops() {
                     <CropForm key={crop} slug={crop} mayEdit={mayEdit} />
                 ) : (
                     <>
-                        <h2>{crops.length} crops</h2>
-                        <p>
-                            Choose a crop to read its numbers. A number that is changed shows what it does to the crop
-                            in a zone before it is saved; what it was stays on record.
-                        </p>
+                        <h2>{say('crops.crops', { crops: crops.length })}</h2>
+                        <p>{say('crops.choose-a-crop-to-read')}</p>
                         <Group align="end">
                             <a href="/desk-files/crops.csv" download>
-                                The whole table (CSV)
+                                {say('crops.the-whole-table-csv')}
                             </a>
                             {mayEdit && (
                                 <FileInput
-                                    label="Bring a crop table"
-                                    placeholder="Choose a file"
+                                    label={say('crops.bring-a-crop-table')}
+                                    placeholder={say('common.choose-a-file')}
                                     miw={240}
                                     accept=".csv,text/csv"
                                     value={null}
@@ -77,8 +75,11 @@ export function Crops() {
                         <Problem error={bring.error} />
                         {bring.data && (
                             <p role="status">
-                                {bring.data.new} crops new, {bring.data.changed} changed, {bring.data.unchanged} the
-                                same.
+                                {say('crops.crops-new-changed-the-same', {
+                                    new: bring.data.new,
+                                    changed: bring.data.changed,
+                                    unchanged: bring.data.unchanged,
+                                })}
                             </p>
                         )}
                     </>

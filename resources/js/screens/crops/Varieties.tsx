@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { Button, Group, MultiSelect, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
@@ -23,19 +24,19 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
     const save = useSaveVariety(crop.slug);
     const takeOut = useTakeOutVariety(crop.slug);
     return (
-        <section aria-label="Varieties">
-            <h3>Varieties</h3>
-            {crop.varieties.length === 0 && <p className="hint">None yet.</p>}
+        <section aria-label={say('common.varieties')}>
+            <h3>{say('common.varieties')}</h3>
+            {crop.varieties.length === 0 && <p className="hint">{say('common.none-yet')}</p>}
             {crop.varieties.length > 0 && (
                 <table className="ruled">
                     <thead>
                         <tr>
-                            <th scope="col">Name</th>
-                            <th scope="col">Days</th>
-                            <th scope="col">Other numbers of its own</th>
-                            <th scope="col">Tags</th>
+                            <th scope="col">{say('common.name')}</th>
+                            <th scope="col">{say('common.days')}</th>
+                            <th scope="col">{say('varieties.other-numbers-of-its-own')}</th>
+                            <th scope="col">{say('varieties.tags')}</th>
                             <th scope="col">
-                                <span className="sr-only">Edit</span>
+                                <span className="sr-only">{say('common.edit')}</span>
                             </th>
                         </tr>
                     </thead>
@@ -44,8 +45,10 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                             <tr key={v.id}>
                                 <td>{v.name}</td>
                                 <td>
-                                    {v.cells.maturity_days ?? crop.cells.maturity_days} from{' '}
-                                    {v.cells.maturity_basis ?? crop.cells.maturity_basis}
+                                    {say('varieties.from', {
+                                        maturity_days: v.cells.maturity_days ?? crop.cells.maturity_days,
+                                        maturity_basis: v.cells.maturity_basis ?? crop.cells.maturity_basis,
+                                    })}
                                 </td>
                                 <td>
                                     {Object.entries(v.cells)
@@ -72,14 +75,14 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                                                     })
                                                 }
                                             >
-                                                Edit
+                                                {say('common.edit')}
                                             </button>{' '}
                                             <button
                                                 type="button"
                                                 className="plain"
                                                 onClick={() => takeOut.mutate(v.id)}
                                             >
-                                                Take out
+                                                {say('common.take-out')}
                                             </button>
                                         </>
                                     )}
@@ -96,12 +99,12 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                     variant="default"
                     onClick={() => setEdited({ name: '', days: '', basis: '', heat: '', tags: [] })}
                 >
-                    Add a variety
+                    {say('varieties.add-a-variety')}
                 </Button>
             )}
             {edited && (
                 <form
-                    aria-label="Variety"
+                    aria-label={say('varieties.variety')}
                     onSubmit={(event) => {
                         event.preventDefault();
                         const now = crop.varieties.find((v) => v.id === edited.id);
@@ -133,14 +136,14 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                     <Group align="end" gap="xs" mt="sm">
                         <TextInput
                             size="xs"
-                            label="Variety’s name"
+                            label={say('varieties.varietys-name')}
                             required
                             value={edited.name}
                             onChange={(event) => setEdited({ ...edited, name: event.currentTarget.value })}
                         />
                         <TextInput
                             size="xs"
-                            label="Own days"
+                            label={say('varieties.own-days')}
                             w={80}
                             placeholder={crop.cells.maturity_days}
                             value={edited.days}
@@ -148,19 +151,19 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                         />
                         <NativeSelect
                             size="xs"
-                            label="counted from"
+                            label={say('varieties.counted-from')}
                             value={edited.basis}
                             onChange={(event) => setEdited({ ...edited, basis: event.currentTarget.value })}
                             data={[
-                                { value: '', label: 'as the crop' },
+                                { value: '', label: say('varieties.as-the-crop') },
                                 { value: 'sowing', label: 'sowing' },
                                 { value: 'emergence', label: 'emergence' },
-                                { value: 'transplant', label: 'setting out' },
+                                { value: 'transplant', label: say('varieties.setting-out') },
                             ]}
                         />
                         <TextInput
                             size="xs"
-                            label="Heat, °C"
+                            label={say('varieties.heat-c')}
                             w={80}
                             placeholder={crop.cells.heat_c}
                             value={edited.heat}
@@ -168,17 +171,17 @@ export function Varieties({ crop, mayEdit }: { crop: Crop; mayEdit: boolean }) {
                         />
                         <MultiSelect
                             size="xs"
-                            label="Tags"
+                            label={say('varieties.tags')}
                             miw={220}
                             data={TAGS}
                             value={edited.tags}
                             onChange={(tags) => setEdited({ ...edited, tags })}
                         />
                         <Button size="xs" type="submit" loading={save.isPending}>
-                            Save the variety
+                            {say('varieties.save-the-variety')}
                         </Button>
                         <Button size="xs" variant="subtle" color="gray" onClick={() => setEdited(null)}>
-                            Cancel
+                            {say('common.cancel')}
                         </Button>
                     </Group>
                     <Problem error={save.error} />

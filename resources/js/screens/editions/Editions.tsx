@@ -19,17 +19,17 @@ export function Editions() {
         <main className="page">
             {mayPublish && zone && <Publish key={slug} zone={zone} next={(editions?.[0]?.number ?? 0) + 1} />}
             <section>
-                <h2>Editions</h2>
-                {editions?.length === 0 && <p>None yet.</p>}
+                <h2>{say('common.editions')}</h2>
+                {editions?.length === 0 && <p>{say('common.none-yet')}</p>}
                 {editions && editions.length > 0 && (
                     <table className="ruled">
                         <thead>
                             <tr>
-                                <th scope="col">Edition</th>
-                                <th scope="col">Published</th>
-                                <th scope="col">Note</th>
-                                <th scope="col">Checksum</th>
-                                <th scope="col">Read it</th>
+                                <th scope="col">{say('editions.edition')}</th>
+                                <th scope="col">{say('editions.published')}</th>
+                                <th scope="col">{say('common.note')}</th>
+                                <th scope="col">{say('common.checksum')}</th>
+                                <th scope="col">{say('editions.read-it')}</th>
                             </tr>
                         </thead>
                         <tbody>
@@ -37,17 +37,24 @@ export function Editions() {
                                 <tr key={edition.number}>
                                     <td>
                                         {edition.number}
-                                        {edition.number === zone?.edition?.number && ', in force'}
-                                        {!edition.in_force && ', its pages are being made'}
+                                        {edition.number === zone?.edition?.number && say('editions.in-force')}
+                                        {!edition.in_force && say('editions.its-pages-are-being-made')}
                                     </td>
                                     <td>
-                                        {dateInWords(edition.published_on)} by {edition.published_by}
+                                        {say('editions.by', {
+                                            published_on: dateInWords(edition.published_on),
+                                            published_by: edition.published_by,
+                                        })}
                                     </td>
                                     <td>{edition.note}</td>
                                     <td className="mono" title={edition.checksum}>
                                         {edition.checksum.slice(0, 16)}
                                     </td>
-                                    <td>{edition.in_force && <a href={edition.url}>as gardeners do</a>}</td>
+                                    <td>
+                                        {edition.in_force && (
+                                            <a href={edition.url}>{say('editions.as-gardeners-do')}</a>
+                                        )}
+                                    </td>
                                 </tr>
                             ))}
                         </tbody>
@@ -82,28 +89,37 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
     const hindrance = whyNot(zone);
     return (
         <section>
-            <h2>Publish edition {publication && publication.state !== 'done' ? publication.edition.number : next}</h2>
+            <h2>
+                {say('editions.publish-edition', {
+                    value: publication && publication.state !== 'done' ? publication.edition.number : next,
+                })}
+            </h2>
             {zone.short_record && (
                 <p className="warning">
-                    {say('first-guess', { seasons: zone.cold_seasons ?? 0 })} Every page of this edition will say so.
+                    {say('editions.every-page-of-this-edition', {
+                        first_guess: say('first-guess', { seasons: zone.cold_seasons ?? 0 }),
+                    })}
                 </p>
             )}
             {publication && (
                 <div role="status" aria-live="polite">
                     {publication.state === 'done' ? (
-                        <p>Edition {publication.edition.number} is published and in force.</p>
+                        <p>{say('editions.edition-is-published-and-in', { number: publication.edition.number })}</p>
                     ) : publication.state === 'failed' ? (
                         <p className="warning">{publication.error}</p>
                     ) : (
                         <>
                             <p>
-                                Edition {publication.edition.number} is frozen; its pages are being made
-                                {publication.total > 0 && `, ${publication.done} of ${publication.total}`}. You can
-                                leave this page.
+                                {say('editions.edition-is-frozen-its-pages', {
+                                    number: publication.edition.number,
+                                    total:
+                                        publication.total > 0 &&
+                                        say('editions.of', { done: publication.done, total: publication.total }),
+                                })}
                             </p>
                             <Progress
                                 w={360}
-                                aria-label="Pages made"
+                                aria-label={say('editions.pages-made')}
                                 value={publication.total === 0 ? 3 : (100 * publication.done) / publication.total}
                             />
                         </>
@@ -112,18 +128,19 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
             )}
             {hindrance ? (
                 <p>
-                    {hindrance} <Link to={`/desk/zones/${zone.slug}/record/files`}>Go to the record</Link>
+                    {hindrance}{' '}
+                    <Link to={`/desk/zones/${zone.slug}/record/files`}>{say('common.go-to-the-record')}</Link>
                 </p>
             ) : (
                 <form onSubmit={submit} style={{ maxWidth: '46rem' }}>
                     <p>
-                        The <Link to={`/desk/zones/${zone.slug}/windows`}>windows as computed</Link> are frozen with a
-                        number, today’s date, your name and a seal. An edition never changes afterwards; a correction is
-                        a new edition.
+                        {say('editions.the')}{' '}
+                        <Link to={`/desk/zones/${zone.slug}/windows`}>{say('editions.windows-as-computed')}</Link>{' '}
+                        {say('editions.are-frozen-with-a-number')}
                     </p>
                     <Textarea
-                        label="Note to gardeners"
-                        description="one sentence: what this edition is, or what changed"
+                        label={say('editions.note-to-gardeners')}
+                        description={say('editions.one-sentence-what-this-edition')}
                         required
                         maxLength={1000}
                         autosize
@@ -131,13 +148,10 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
                         value={note}
                         onChange={(event) => setNote(event.currentTarget.value)}
                     />
-                    <Problem
-                        error={publish.error}
-                        unanswered="The server does not answer. If you send it again, nothing is published twice."
-                    />
+                    <Problem error={publish.error} unanswered={say('editions.the-server-does-not-answer')} />
                     {unchanged && (
                         <Checkbox
-                            label="Publish it although nothing has changed"
+                            label={say('editions.publish-it-although-nothing-has')}
                             checked={evenUnchanged}
                             onChange={(event) => setEvenUnchanged(event.currentTarget.checked)}
                         />
@@ -148,7 +162,7 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
                         loading={publish.isPending}
                         disabled={note.trim() === '' || (unchanged && !evenUnchanged)}
                     >
-                        Publish
+                        {say('editions.publish')}
                     </Button>
                 </form>
             )}
@@ -158,11 +172,10 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
 
 /** Why a zone cannot be published as it is; null where it can. */
 function whyNot(zone: Zone): string | null {
-    if (!zone.record && !zone.computation) return 'There is nothing to publish yet. Bring a station file first.';
+    if (!zone.record && !zone.computation) return say('editions.there-is-nothing-to-publish');
     if (zone.computation?.state === 'failed' && zone.stale)
-        return `The last computing failed: ${zone.computation.error ?? ''}`;
-    if (zone.computation?.state === 'cancelled' && zone.stale)
-        return 'The last computing was cancelled, so the windows are older than what is known.';
-    if (zone.stale) return 'The windows are being computed. Wait until that is done, look at them, then publish.';
+        return say('editions.the-last-computing-failed', { error: zone.computation.error ?? '' });
+    if (zone.computation?.state === 'cancelled' && zone.stale) return say('editions.the-last-computing-was-cancelled');
+    if (zone.stale) return say('editions.the-windows-are-being-computed');
     return null;
 }

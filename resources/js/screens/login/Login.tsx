@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -15,12 +16,12 @@ export function Login() {
     };
     return (
         <main className="login">
-            <h1>Anthesis</h1>
-            <p>Sowing calendars from the record.</p>
-            <form onSubmit={submit} aria-label="Log in">
+            <h1>{say('login.anthesis')}</h1>
+            <p>{say('login.sowing-calendars-from-the-record')}</p>
+            <form onSubmit={submit} aria-label={say('login.log-in')}>
                 <Stack gap="sm">
                     <TextInput
-                        label="E-mail address"
+                        label={say('login.e-mail-address')}
                         type="email"
                         autoComplete="username"
                         required
@@ -29,7 +30,7 @@ export function Login() {
                         onChange={(e) => setEmail(e.currentTarget.value)}
                     />
                     <PasswordInput
-                        label="Password"
+                        label={say('login.password')}
                         autoComplete="current-password"
                         required
                         value={password}
@@ -37,12 +38,12 @@ export function Login() {
                     />
                     <Problem error={logIn.error} />
                     <Button type="submit" loading={logIn.isPending}>
-                        Log in
+                        {say('login.log-in')}
                     </Button>
                 </Stack>
             </form>
             <p className="hint">
-                Gardeners need no account: <a href="/">calendars are here</a>.
+                {say('login.gardeners-need-no-account')} <a href="/">{say('login.calendars-are-here')}</a>.
             </p>
         </main>
     );

@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { FileInput, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Refusal, type ReadingChoices, type Schema, type Zone } from '../../api/client';
@@ -40,15 +41,12 @@ export function BringFile({
     const isNew = choices.to_station === 'new';
     return (
         <section>
-            <h2>Bring a station file</h2>
-            <p className="hint">
-                A table with a row a day (any columns, °C or °F), or a GHCN-Daily file (.dly or .csv), gzipped or not,
-                up to {MOST_MIB} MiB. Nothing is saved before you have seen what was understood.
-            </p>
+            <h2>{say('bring-file.bring-a-station-file')}</h2>
+            <p className="hint">{say('bring-file.a-table-with-a-row', { most_mib: MOST_MIB })}</p>
             <Group align="end" gap="sm">
                 {stations.length > 0 && (
                     <NativeSelect
-                        label="Of station"
+                        label={say('common.of-station')}
                         value={choices.to_station ?? ''}
                         onChange={(event) =>
                             bring(file, {
@@ -59,21 +57,21 @@ export function BringFile({
                         data={[
                             ...stations.map((station, i) => ({
                                 value: i === 0 ? '' : String(station.id),
-                                label: i === 0 ? `${station.name} (primary)` : station.name,
+                                label: i === 0 ? say('bring-file.primary', { name: station.name }) : station.name,
                             })),
-                            { value: 'new', label: 'a new one, to fill in' },
+                            { value: 'new', label: say('bring-file.a-new-one-to-fill') },
                         ]}
                     />
                 )}
                 {isNew && (
                     <>
                         <TextInput
-                            label="Its name"
+                            label={say('bring-file.its-name')}
                             value={choices.station_name ?? ''}
                             onChange={(event) => setChoices({ ...choices, station_name: event.currentTarget.value })}
                         />
                         <NumberInput
-                            label="Its height, m"
+                            label={say('bring-file.its-height-m')}
                             w={120}
                             allowDecimal={false}
                             value={choices.station_height_m ?? ''}
@@ -87,8 +85,8 @@ export function BringFile({
                     </>
                 )}
                 <FileInput
-                    label="Station file"
-                    placeholder="Choose a file"
+                    label={say('bring-file.station-file')}
+                    placeholder={say('common.choose-a-file')}
                     miw={280}
                     accept=".csv,.txt,.tsv,.dly,.gz,text/csv,text/plain"
                     value={file}
@@ -116,14 +114,14 @@ export function BringFile({
                     onChange={(changed) => bring(file, changed)}
                 />
             )}
-            {preview.isFetching && <p role="status">Reading the file…</p>}
+            {preview.isFetching && <p role="status">{say('bring-file.reading-the-file')}</p>}
             <Problem
                 error={
                     tooLarge
-                        ? `The file is larger than ${MOST_MIB} MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.`
+                        ? say('bring-file.the-file-is-larger-than', { most_mib: MOST_MIB })
                         : (keep.error ?? preview.error)
                 }
-                unanswered="The file did not reach the server. Nothing was saved; try again."
+                unanswered={say('bring-file.the-file-did-not-reach')}
             />
             {file && understood && (
                 <Preview

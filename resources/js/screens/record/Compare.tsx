@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { NativeSelect } from '@mantine/core';
 import { useSearchParams } from 'react-router';
 import { useClimate } from './queries';
@@ -16,7 +17,9 @@ export function useCompared(zone: string) {
     );
     if (against === '') return { name: null, data: undefined, error: null };
     return {
-        name: period ? `${period[1]} to ${period[2]}` : (zones?.find((z) => z.slug === against)?.name ?? against),
+        name: period
+            ? say('compare.to', { period: period[1], period2: period[2] })
+            : (zones?.find((z) => z.slug === against)?.name ?? against),
         data,
         error,
     };
@@ -40,11 +43,11 @@ export function Compare({ zone, seasons }: { zone: string; seasons: number[] }) 
             : [
                   {
                       value: `${first}-${Math.floor((first + last) / 2)}`,
-                      label: `${first} to ${Math.floor((first + last) / 2)}`,
+                      label: say('compare.to-2', { first, first2: Math.floor((first + last) / 2) }),
                   },
                   {
                       value: `${Math.floor((first + last) / 2) + 1}-${last}`,
-                      label: `${Math.floor((first + last) / 2) + 1} to ${last}`,
+                      label: say('common.to', { first: Math.floor((first + last) / 2) + 1, last }),
                   },
               ];
     const against = params.get('against') ?? '';
@@ -53,18 +56,18 @@ export function Compare({ zone, seasons }: { zone: string; seasons: number[] }) 
     return (
         <NativeSelect
             size="xs"
-            label="Compare with"
+            label={say('compare.compare-with')}
             value={against}
             onChange={(event) => choose(event.currentTarget.value)}
             data={[
                 { value: '', label: 'nothing' },
                 {
-                    group: 'Other zones',
+                    group: say('compare.other-zones'),
                     items: (zones ?? [])
                         .filter((z) => z.slug !== zone && z.record)
                         .map((z) => ({ value: z.slug, label: z.name })),
                 },
-                { group: 'Other years, here', items: periods },
+                { group: say('compare.other-years-here'), items: periods },
             ]}
         />
     );

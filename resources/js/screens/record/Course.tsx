@@ -43,7 +43,7 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                     day={day}
                     onDay={set}
                     below={COURSE_HEIGHT + LIGHT_CHART_HEIGHT}
-                    label={`Normal minimum, maximum and soil temperature through the year, with ${courseYear} laid over; day length below. The table gives the numbers.`}
+                    label={say('course.normal-minimum-maximum-and-soil', { course_year: courseYear })}
                 >
                     {(scale) => (
                         <>
@@ -61,25 +61,26 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                     )}
                 </RuledChart>
                 <p className="hint">
-                    Shaded: from the normal minimum to the normal maximum. Upright strokes: each day of {courseYear}{' '}
-                    from its minimum to its maximum. Dark line: normal soil at 5 cm, {site.site}; clay line: the soil of
-                    that year in open ground. Straw: hours from sunrise to sunset; dashed: with twilight.
-                    {compared.name && ` In plum: ${compared.name}.`}
+                    {say('course.shaded-from-the-normal-minimum', {
+                        course_year: courseYear,
+                        site: site.site,
+                        name: compared.name && ' ' + say('common.in-plum', { name: compared.name }),
+                    })}
                 </p>
                 <Behind
-                    name="Soil, air and light by day"
+                    name={say('course.soil-air-and-light-by')}
                     file={`${zone}-course`}
                     columns={[
                         'day',
-                        'minimum °C',
-                        'maximum °C',
-                        `soil °C, ${site.site}`,
-                        'day length h',
-                        'with twilight h',
-                        'radiation MJ/m²',
-                        `minimum ${course?.year ?? ''}`,
-                        `maximum ${course?.year ?? ''}`,
-                        `soil ${course?.year ?? ''}`,
+                        say('course.minimum-c'),
+                        say('course.maximum-c'),
+                        say('course.soil-c', { site: site.site }),
+                        say('course.day-length-h'),
+                        say('course.with-twilight-h'),
+                        say('course.radiation'),
+                        say('course.minimum', { year: course?.year ?? '' }),
+                        say('course.maximum', { year: course?.year ?? '' }),
+                        say('course.soil', { year: course?.year ?? '' }),
                     ]}
                     rows={ruler.day_length.map((hours, d) => [
                         monthDay(d + 1),
@@ -94,12 +95,12 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                         course?.soil[d] ?? null,
                     ])}
                 />
-                <h3>When soil first holds a temperature for five days</h3>
+                <h3>{say('course.when-soil-first-holds-a')}</h3>
                 <SoilDates climate={climate} />
                 <Behind
-                    name="Soil dates of every site and temperature"
+                    name={say('course.soil-dates-of-every-site')}
                     file={`${zone}-soil-dates`}
-                    columns={['site', '°C', '1 year in 2', '4 years in 5']}
+                    columns={['site', '°C', say('common.1-year-in-2'), say('course.4-years-in-5')]}
                     rows={climate.sites.flatMap((s) =>
                         s.soil_dates.map((date) => [
                             s.site,
@@ -113,7 +114,7 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
             <div>
                 <NativeSelect
                     size="xs"
-                    label="Year laid over"
+                    label={say('course.year-laid-over')}
                     value={String(course?.year ?? latest)}
                     onChange={(event) => setYear(Number(event.currentTarget.value))}
                     data={[...years]
@@ -123,35 +124,46 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                 <NativeSelect
                     mt={6}
                     size="xs"
-                    label="Soil of"
+                    label={say('course.soil-of')}
                     value={site.site}
                     onChange={(event) => setSiteName(event.currentTarget.value)}
                     data={climate.sites.map((s) => s.site)}
                 />
-                <h3>On {inWords(monthDay(day))}</h3>
+                <h3>{say('common.on', { day: inWords(monthDay(day)) })}</h3>
                 <p>
-                    Usually {degrees(climate.normals.minimum[i])} at night and {degrees(climate.normals.maximum[i])} by
-                    day; soil {degrees(site.soil[i])}, {site.site}.
+                    {say('course.usually-at-night-and-by', {
+                        minimum: degrees(climate.normals.minimum[i]),
+                        maximum: degrees(climate.normals.maximum[i]),
+                        soil: degrees(site.soil[i]),
+                        site: site.site,
+                    })}
                 </p>
                 <p>
-                    The sun is up for {hoursInWords(ruler.day_length[i] ?? 0)}; with twilight it is light for{' '}
-                    {hoursInWords(climate.twilight[i] ?? 0)}. It sends {climate.radiation[i]} MJ/m² to the top of the
-                    atmosphere that day.
+                    {say('course.the-sun-is-up-for', {
+                        day_length: hoursInWords(ruler.day_length[i] ?? 0),
+                        twilight: hoursInWords(climate.twilight[i] ?? 0),
+                        radiation: climate.radiation[i],
+                    })}
                 </p>
                 {course && (
                     <p>
                         {course.minimum[i] == null && course.maximum[i] == null
-                            ? `Nothing is on record for this day of ${courseYear}.`
-                            : `In ${courseYear}: ${degrees(course.minimum[i])} and ${degrees(course.maximum[i])}; soil ${degrees(course.soil[i])} in open ground.`}
+                            ? say('course.nothing-is-on-record-for', { course_year: courseYear })
+                            : say('course.in-and-soil-in-open', {
+                                  course_year: courseYear,
+                                  minimum: degrees(course.minimum[i]),
+                                  maximum: degrees(course.maximum[i]),
+                                  soil: degrees(course.soil[i]),
+                              })}
                     </p>
                 )}
-                <h3>Light</h3>
+                <h3>{say('common.light')}</h3>
                 <table className="ruled">
                     <thead>
                         <tr>
-                            <th scope="col">Days of</th>
-                            <th scope="col">from</th>
-                            <th scope="col">shorter from</th>
+                            <th scope="col">{say('course.days-of')}</th>
+                            <th scope="col">{say('course.from')}</th>
+                            <th scope="col">{say('course.shorter-from')}</th>
                         </tr>
                     </thead>
                     <tbody>
@@ -166,23 +178,23 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                             ))}
                     </tbody>
                 </table>
-                <h3>Warmth and heat</h3>
+                <h3>{say('course.warmth-and-heat')}</h3>
                 <p>
                     {climate.degree_days
                         .filter((sum) => sum.a_year !== null)
-                        .map((sum) => `${sum.a_year} degree-days above ${sum.base} °C a year`)
+                        .map((sum) => say('course.degree-days-above-c-a', { a_year: sum.a_year, base: sum.base }))
                         .join(', ')}
                     .
                 </p>
                 <table className="ruled">
                     <thead>
                         <tr>
-                            <th scope="col">Days of</th>
+                            <th scope="col">{say('course.days-of')}</th>
                             <th scope="col" className="number">
-                                a year
+                                {say('course.a-year')}
                             </th>
-                            <th scope="col">first</th>
-                            <th scope="col">last</th>
+                            <th scope="col">{say('course.first')}</th>
+                            <th scope="col">{say('course.last')}</th>
                         </tr>
                     </thead>
                     <tbody>
@@ -190,7 +202,7 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                             <tr key={heat.celsius}>
                                 <td>{heat.celsius} °C</td>
                                 <td className="number">{heat.days_a_year ?? ''}</td>
-                                <td>{heat.first === null ? 'rare' : inShort(heat.first)}</td>
+                                <td>{heat.first === null ? say('course.rare') : inShort(heat.first)}</td>
                                 <td>{heat.last === null ? '' : inShort(heat.last)}</td>
                             </tr>
                         ))}
@@ -210,7 +222,7 @@ function SoilDates({ climate }: { climate: Schema['Climate'] }) {
             <table className="ruled dense">
                 <thead>
                     <tr>
-                        <th scope="col">1 year in 2; 4 in 5</th>
+                        <th scope="col">{say('course.1-year-in-2-4')}</th>
                         {SHOWN.map((celsius) => (
                             <th key={celsius} scope="col">
                                 {celsius} °C
@@ -227,7 +239,7 @@ function SoilDates({ climate }: { climate: Schema['Climate'] }) {
                                 return (
                                     <td key={celsius} className="nowrap">
                                         {!date || date.one_year_in_two === null
-                                            ? 'not reached'
+                                            ? say('common.not-reached')
                                             : `${inShort(date.one_year_in_two)}; ${date.four_years_in_five === null ? '–' : inShort(date.four_years_in_five)}`}
                                     </td>
                                 );
@@ -245,5 +257,5 @@ function shown(date: MonthDay | null): string {
 }
 
 function degrees(celsius: number | null | undefined): string {
-    return celsius == null ? 'not known' : say({ key: 'celsius', with: { celsius: Math.round(celsius) } });
+    return celsius == null ? say('course.not-known') : say({ key: 'celsius', with: { celsius: Math.round(celsius) } });
 }

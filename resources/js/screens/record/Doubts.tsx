@@ -30,12 +30,12 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
         setNote('');
     };
     return (
-        <section aria-label="Doubted values">
-            <h2>Doubted values</h2>
+        <section aria-label={say('common.doubted-values')}>
+            <h2>{say('common.doubted-values')}</h2>
             {stations && stations.stations.length > 1 && (
                 <NativeSelect
                     size="xs"
-                    label="Of station"
+                    label={say('common.of-station')}
                     mb="xs"
                     w={260}
                     value={String(station ?? stations.stations[0]?.id)}
@@ -46,8 +46,8 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
             {data.values.length > 0 && <ByYear values={data.values} />}
             <p>
                 {data.values.length === 0
-                    ? 'Quality control doubts nothing in this record.'
-                    : 'Kept in the record and left out of every sum, unless somebody decides otherwise. A decision counts at once and outlives the next import.'}
+                    ? say('doubts.quality-control-doubts-nothing-in')
+                    : say('doubts.kept-in-the-record-and')}
             </p>
             <Problem error={decide.error} />
             {[...groups].map(([rule, values]) => (
@@ -63,12 +63,12 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                         </colgroup>
                         <thead>
                             <tr>
-                                <th scope="col">Year</th>
-                                <th scope="col">Day</th>
-                                <th scope="col">Minimum / maximum, °C, with the days around</th>
-                                <th scope="col">Decision</th>
+                                <th scope="col">{say('doubts.year')}</th>
+                                <th scope="col">{say('doubts.day')}</th>
+                                <th scope="col">{say('doubts.minimum-maximum-c-with-the')}</th>
+                                <th scope="col">{say('doubts.decision')}</th>
                                 <th scope="col">
-                                    <span className="sr-only">Decide</span>
+                                    <span className="sr-only">{say('doubts.decide')}</span>
                                 </th>
                             </tr>
                         </thead>
@@ -90,8 +90,8 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                                         </td>
                                         <td>
                                             {value.decision
-                                                ? `${value.decision.accepted ? 'counts' : 'left out'}: ${value.decision.note} (${value.decision.by}, ${dateInWords(value.decision.at.slice(0, 10))})`
-                                                : 'left out by the rule'}
+                                                ? `${value.decision.accepted ? 'counts' : say('doubts.left-out')}: ${value.decision.note} (${value.decision.by}, ${dateInWords(value.decision.at.slice(0, 10))})`
+                                                : say('doubts.left-out-by-the-rule')}
                                         </td>
                                         <td>
                                             {mayDecide && value.decision && (
@@ -102,12 +102,12 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                                                         value.decision && decide.mutate({ undo: value.decision.id })
                                                     }
                                                 >
-                                                    undo
+                                                    {say('doubts.undo')}
                                                 </button>
                                             )}
                                             {mayDecide && !value.decision && asking !== key && (
                                                 <button type="button" className="plain" onClick={() => setAsking(key)}>
-                                                    let it count
+                                                    {say('doubts.let-it-count')}
                                                 </button>
                                             )}
                                             {asking === key && (
@@ -133,16 +133,16 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                                                             autoFocus
                                                             required
                                                             maxLength={500}
-                                                            aria-label="Why it counts"
-                                                            placeholder="why it counts"
+                                                            aria-label={say('doubts.why-it-counts')}
+                                                            placeholder={say('doubts.why-it-counts-2')}
                                                             value={note}
                                                             onChange={(event) => setNote(event.currentTarget.value)}
                                                         />
                                                         <Button size="xs" type="submit" loading={decide.isPending}>
-                                                            Use value
+                                                            {say('doubts.use-value')}
                                                         </Button>
                                                         <Button size="xs" variant="subtle" color="gray" onClick={close}>
-                                                            Cancel
+                                                            {say('common.cancel')}
                                                         </Button>
                                                     </Group>
                                                 </form>
@@ -189,10 +189,10 @@ function ByYear({ values }: { values: Value[] }) {
     return (
         <div className="scroll" tabIndex={0}>
             <table className="ruled dense" style={{ width: 'auto' }}>
-                <caption className="sr-only">Doubted values by rule and year</caption>
+                <caption className="sr-only">{say('doubts.doubted-values-by-rule-and')}</caption>
                 <thead>
                     <tr>
-                        <th scope="col">Values doubted because</th>
+                        <th scope="col">{say('doubts.values-doubted-because')}</th>
                         {years.map((year) => (
                             <th key={year} scope="col" className="number">
                                 {year}
@@ -234,13 +234,13 @@ function LeaveOut({
     if (!open) {
         return (
             <Button mt="lg" variant="default" onClick={() => setOpen(true)}>
-                Leave out another value
+                {say('doubts.leave-out-another-value')}
             </Button>
         );
     }
     return (
         <form
-            aria-label="Leave out another value"
+            aria-label={say('doubts.leave-out-another-value')}
             onSubmit={(event) => {
                 event.preventDefault();
                 decide.mutate(
@@ -262,23 +262,23 @@ function LeaveOut({
                 );
             }}
         >
-            <h3>Leave out another value</h3>
+            <h3>{say('doubts.leave-out-another-value')}</h3>
             <Group align="end" gap="sm">
                 <TextInput
-                    label="Day"
+                    label={say('doubts.day')}
                     type="date"
                     required
                     value={date}
                     onChange={(event) => setDate(event.currentTarget.value)}
                 />
                 <NativeSelect
-                    label="Value"
+                    label={say('doubts.value')}
                     data={['minimum', 'maximum']}
                     value={element}
                     onChange={(event) => setElement(event.currentTarget.value as Value['element'])}
                 />
                 <TextInput
-                    label="Why it does not count"
+                    label={say('doubts.why-it-does-not-count')}
                     required
                     maxLength={500}
                     miw={300}
@@ -286,10 +286,10 @@ function LeaveOut({
                     onChange={(event) => setNote(event.currentTarget.value)}
                 />
                 <Button type="submit" loading={decide.isPending}>
-                    Leave out
+                    {say('doubts.leave-out')}
                 </Button>
                 <Button variant="subtle" color="gray" onClick={() => setOpen(false)}>
-                    Cancel
+                    {say('common.cancel')}
                 </Button>
             </Group>
         </form>

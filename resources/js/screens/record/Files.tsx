@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import type { Zone } from '../../api/client';
 import { useImportAgain, useRecordImports } from './queries';
 import { useMay } from '../../access/session';
@@ -18,8 +19,8 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
         <>
             {!zone.record && (
                 <>
-                    <h2>No record yet</h2>
-                    <p>Bring the station’s daily minima and maxima. Thirty years make dates to rely on; ten will do.</p>
+                    <h2>{say('files.no-record-yet')}</h2>
+                    <p>{say('files.bring-the-stations-daily-minima')}</p>
                 </>
             )}
             {stations && stations.stations.length > 0 && (
@@ -28,28 +29,28 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
             {mayEdit && <BringFile zone={zone} stations={stations?.stations ?? []} onComputing={onComputing} />}
             <Problem error={use.error} />
             <section>
-                <h2>Files brought</h2>
-                {imports?.length === 0 && <p>None yet.</p>}
+                <h2>{say('files.files-brought')}</h2>
+                {imports?.length === 0 && <p>{say('common.none-yet')}</p>}
                 {imports && imports.length > 0 && (
                     <table className="ruled dense">
                         <thead>
                             <tr>
-                                <th scope="col">File</th>
-                                <th scope="col">Station</th>
-                                <th scope="col">Days</th>
+                                <th scope="col">{say('files.file')}</th>
+                                <th scope="col">{say('common.station')}</th>
+                                <th scope="col">{say('common.days')}</th>
                                 <th scope="col" className="number">
-                                    Rows
+                                    {say('files.rows')}
                                 </th>
                                 <th scope="col" className="number">
-                                    Refused
+                                    {say('files.refused')}
                                 </th>
                                 <th scope="col" className="number">
-                                    Marked
+                                    {say('files.marked')}
                                 </th>
-                                <th scope="col">Against the record before</th>
-                                <th scope="col">Brought by</th>
-                                <th scope="col">State</th>
-                                <th scope="col">Checksum</th>
+                                <th scope="col">{say('files.against-the-record-before')}</th>
+                                <th scope="col">{say('files.brought-by')}</th>
+                                <th scope="col">{say('files.state')}</th>
+                                <th scope="col">{say('common.checksum')}</th>
                             </tr>
                         </thead>
                         <tbody>
@@ -70,7 +71,7 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                                         {item.imported_by}, {dateInShort(item.imported_at)}
                                     </td>
                                     <td>
-                                        {item.in_use ? 'in use' : item.state}
+                                        {say(`import.${item.in_use ? 'in-use' : item.state}`)}
                                         {mayEdit && !item.in_use && item.state === 'imported' && (
                                             <>
                                                 {', '}
@@ -79,7 +80,7 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                                                     className="plain"
                                                     onClick={() => use.mutate(item.id)}
                                                 >
-                                                    use this one
+                                                    {say('files.use-this-one')}
                                                 </button>
                                             </>
                                         )}

@@ -36,7 +36,10 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                     day={day}
                     onDay={set}
                     below={RISK_CURVE_HEIGHT + freezePlotHeight(chosen.seasons)}
-                    label={`Years from ${chosen.seasons[0]?.season} to ${chosen.seasons.at(-1)?.season}: freezing until the last freeze and from the first on. The table below gives the dates.`}
+                    label={say('freezes.years-from-to-freezing-until', {
+                        season: chosen.seasons[0]?.season,
+                        season2: chosen.seasons.at(-1)?.season,
+                    })}
                 >
                     {(scale) => (
                         <>
@@ -58,26 +61,33 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                 </RuledChart>
                 <RiskKey thresholds={climate.thresholds} />
                 <p className="hint">
-                    Curves: in how many years a freeze was still to come, until midsummer, or had come, after it. Below,
-                    a line a year: hatched is freezing until the last freeze and again from the first; upright lines are
-                    the dates later than which (spring) or earlier than which (autumn) a freeze comes in so many years.
-                    {compared.name && ` In plum: ${compared.name}.`}
+                    {say('freezes.curves-in-how-many-years', {
+                        name: compared.name && ' ' + say('common.in-plum', { name: compared.name }),
+                    })}
                 </p>
                 <Behind
-                    name="Freezes year by year"
+                    name={say('freezes.freezes-year-by-year')}
                     file={`${zone}-freezes`}
-                    columns={['threshold °C', 'season', 'last freeze', 'first freeze']}
+                    columns={[
+                        say('freezes.threshold-c'),
+                        'season',
+                        say('freezes.last-freeze'),
+                        say('freezes.first-freeze'),
+                    ]}
                     rows={climate.thresholds.flatMap((t) =>
                         t.seasons.map((season) => [t.celsius, season.season, season.last_date, season.first_date]),
                     )}
                 />
                 <Behind
-                    name="Freezes to come and freezes that have come, by day"
+                    name={say('freezes.freezes-to-come-and-freezes')}
                     file={`${zone}-freeze-risk`}
                     columns={[
                         'day',
                         'seasons',
-                        ...climate.thresholds.flatMap((t) => [`to come ${t.celsius} °C`, `has come ${t.celsius} °C`]),
+                        ...climate.thresholds.flatMap((t) => [
+                            say('freezes.to-come-c', { celsius: t.celsius }),
+                            say('freezes.has-come-c', { celsius: t.celsius }),
+                        ]),
                     ]}
                     rows={Array.from({ length: 365 }, (_, i) => [
                         monthDay(i + 1),
@@ -85,10 +95,10 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                         ...climate.thresholds.flatMap((t) => [t.to_come[i] ?? 0, t.has_come[i] ?? 0]),
                     ])}
                 />
-                <h3>Days on record, by month and year</h3>
+                <h3>{say('freezes.days-on-record-by-month')}</h3>
                 <Completeness years={climate.completeness} />
                 <Behind
-                    name="Days on record"
+                    name={say('freezes.days-on-record')}
                     file={`${zone}-completeness`}
                     columns={['year', ...Array.from({ length: 12 }, (_, i) => monthInWords(i + 1))]}
                     rows={climate.completeness.map((year) => [year.year, ...year.months])}
@@ -98,7 +108,7 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                 <SegmentedControl
                     size="xs"
                     fullWidth
-                    aria-label="Threshold"
+                    aria-label={say('freezes.threshold')}
                     value={threshold}
                     onChange={setThreshold}
                     data={climate.thresholds.map((t) => ({
@@ -106,14 +116,18 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                         label: `${say(inCelsius(t.celsius))}`,
                     }))}
                 />
-                <h3>On {inWords(monthDay(day))}</h3>
+                <h3>{say('common.on', { day: inWords(monthDay(day)) })}</h3>
                 <p>{freezeInWords(ruler.starts, ruler.seasons, chosen, day)}</p>
                 <table className="ruled">
                     <thead>
                         <tr>
-                            <th scope="col">{beforeSummer(ruler.starts, day) ? 'Still to come' : 'Had come'}</th>
+                            <th scope="col">
+                                {beforeSummer(ruler.starts, day)
+                                    ? say('freezes.still-to-come')
+                                    : say('freezes.had-come')}
+                            </th>
                             <th scope="col" className="number">
-                                of {ruler.seasons}
+                                {say('freezes.of', { seasons: ruler.seasons })}
                             </th>
                         </tr>
                     </thead>
@@ -133,21 +147,22 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                         ))}
                     </tbody>
                 </table>
-                <h3>Dates and how sure they are</h3>
+                <h3>{say('freezes.dates-and-how-sure-they')}</h3>
                 <RiskDates freezes={freezes} others={others} name={compared.name} />
                 <Problem error={compared.error} />
                 {ruler.short_record && (
                     <p className="warning">
-                        Only {ruler.seasons} cold seasons are complete: the record is short, and its dates are less sure
-                        than they look.
+                        {say('freezes.only-cold-seasons-are-complete', { seasons: ruler.seasons })}
                     </p>
                 )}
-                <h3>Is it shifting?</h3>
-                <p>{chosen.trend ? say(chosen.trend.phrase) : 'There are too few freezes on record to tell.'}</p>
+                <h3>{say('freezes.is-it-shifting')}</h3>
+                <p>{chosen.trend ? say(chosen.trend.phrase) : say('freezes.there-are-too-few-freezes')}</p>
                 {climate.hardiness && (
                     <p>
-                        The coldest night of a winter is {say(inCelsius(Math.round(climate.hardiness.mean_extreme_minimum)))} on average:
-                        hardiness {climate.hardiness.half_zone}, which matters for perennials.
+                        {say('freezes.the-coldest-night-of-a', {
+                            words: say(inCelsius(Math.round(climate.hardiness.mean_extreme_minimum))),
+                            half_zone: climate.hardiness.half_zone,
+                        })}
                     </p>
                 )}
             </div>
@@ -181,8 +196,8 @@ function RiskDates({
     name: string | null;
 }) {
     const ends = [
-        { title: 'Last freeze, later in', here: freezes.last, there: others?.last },
-        { title: 'First freeze, earlier in', here: freezes.first, there: others?.first },
+        { title: say('common.last-freeze-later-in'), here: freezes.last, there: others?.last },
+        { title: say('common.first-freeze-earlier-in'), here: freezes.first, there: others?.first },
     ];
     return (
         <table className="ruled">
@@ -190,8 +205,8 @@ function RiskDates({
                 <tbody key={end.title}>
                     <tr>
                         <th scope="col">{end.title}</th>
-                        <th scope="col">date</th>
-                        <th scope="col">{name ?? '90 % sure'}</th>
+                        <th scope="col">{say('freezes.date')}</th>
+                        <th scope="col">{name ?? say('freezes.90-sure')}</th>
                     </tr>
                     {end.here.map((risk, i) => (
                         <tr key={risk.risk}>
@@ -217,8 +232,11 @@ function shown(date: MonthDay | null): string {
 }
 
 function between(earliest: MonthDay | null, latest: MonthDay | null): string {
-    if (earliest === null && latest === null) return 'too few years';
-    return `${earliest === null ? 'open' : inShort(earliest)} to ${latest === null ? 'open' : inShort(latest)}`;
+    if (earliest === null && latest === null) return say('freezes.too-few-years');
+    return say('freezes.to', {
+        value: earliest === null ? 'open' : inShort(earliest),
+        value2: latest === null ? 'open' : inShort(latest),
+    });
 }
 
 function freezeInWords(
@@ -244,7 +262,7 @@ function Completeness({ years }: { years: { year: number; months: number[] }[] }
             viewBox={`0 0 ${LABELS + years.length * step + RIGHT} ${12 * CELL + 16}`}
             style={{ width: LABELS + years.length * step + RIGHT, maxWidth: '100%' }}
             role="img"
-            aria-label="Days with minimum and maximum, by month and year"
+            aria-label={say('freezes.days-with-minimum-and-maximum')}
         >
             {[...MONTH_LETTERS].map((letter, month) => (
                 <text key={month} className="quiet" x={LABELS - 10} y={month * CELL + 8} textAnchor="end" fontSize="9">
@@ -265,7 +283,7 @@ function Completeness({ years }: { years: { year: number; months: number[] }[] }
                             stroke="var(--rule)"
                             strokeWidth="0.5"
                         >
-                            <title>{`${monthInWords(month + 1)} ${year}: ${days} days`}</title>
+                            <title>{say('freezes.days', { month: monthInWords(month + 1), year, days })}</title>
                         </rect>
                     ))}
                     {year % 5 === 0 && (

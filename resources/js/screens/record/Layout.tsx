@@ -1,24 +1,25 @@
+import { say } from '../../words/words';
 import { Group, NativeSelect } from '@mantine/core';
 import type { ReadingChoices } from '../../api/client';
 
 const UNITS = [
-    { value: '', label: 'as found' },
+    { value: '', label: say('layout.as-found') },
     { value: 'celsius', label: '°C' },
     { value: 'fahrenheit', label: '°F' },
-    { value: 'tenths-celsius', label: 'tenths of °C' },
+    { value: 'tenths-celsius', label: say('common.tenths-of-c') },
 ];
 
 const ORDERS = [
-    { value: '', label: 'as found' },
-    { value: 'year-first', label: 'year first' },
-    { value: 'day-first', label: 'day first' },
-    { value: 'month-first', label: 'month first' },
+    { value: '', label: say('layout.as-found') },
+    { value: 'year-first', label: say('common.year-first') },
+    { value: 'day-first', label: say('common.day-first') },
+    { value: 'month-first', label: say('common.month-first') },
 ];
 
 const COLUMNS = ['date', 'minimum', 'maximum'] as const;
 
 /** Columns to choose from where the file could not be read far enough to name them. */
-const UNNAMED = Array.from({ length: 12 }, (_, i) => `column ${i + 1}`);
+const UNNAMED = Array.from({ length: 12 }, (_, i) => say('layout.column', { i: i + 1 }));
 
 /** Where a person knows better than the file: unit, order of dates, columns. */
 export function Layout({
@@ -49,26 +50,30 @@ export function Layout({
         onChange({ ...choices, columns: next });
     };
     return (
-        <Group mt="xs" gap="sm" align="end" aria-label="Layout of the file" role="group">
+        <Group mt="xs" gap="sm" align="end" aria-label={say('layout.layout-of-the-file')} role="group">
             {stations.length > 1 && (
                 <NativeSelect
                     size="xs"
-                    label={`Station, one of ${stations.length} in the file`}
+                    label={say('layout.station-one-of-in-the', { stations: stations.length })}
                     value={station ?? ''}
                     onChange={(event) => onChange({ ...choices, station: event.currentTarget.value })}
                     data={stations.map((s) => ({
                         value: s.station,
-                        label: `${s.station}, ${s.first.slice(0, 4)} to ${s.last.slice(0, 4)}`,
+                        label: say('layout.to', {
+                            station: s.station,
+                            first: s.first.slice(0, 4),
+                            last: s.last.slice(0, 4),
+                        }),
                     }))}
                 />
             )}
             {hasRecord && (
                 <NativeSelect
                     size="xs"
-                    label="Record in use"
+                    label={say('layout.record-in-use')}
                     data={[
-                        { value: '', label: 'is updated' },
-                        { value: 'replace', label: 'is replaced' },
+                        { value: '', label: say('layout.is-updated') },
+                        { value: 'replace', label: say('layout.is-replaced') },
                     ]}
                     value={choices.replace ? 'replace' : ''}
                     onChange={(event) => onChange({ ...choices, replace: event.currentTarget.value === 'replace' })}
@@ -76,7 +81,7 @@ export function Layout({
             )}
             <NativeSelect
                 size="xs"
-                label="Unit"
+                label={say('common.unit')}
                 data={UNITS}
                 value={choices.unit ?? ''}
                 onChange={(event) =>
@@ -85,7 +90,7 @@ export function Layout({
             />
             <NativeSelect
                 size="xs"
-                label="Dates"
+                label={say('common.dates')}
                 data={ORDERS}
                 value={choices.date_order ?? ''}
                 onChange={(event) =>
@@ -97,8 +102,8 @@ export function Layout({
             />
             <NativeSelect
                 size="xs"
-                label="Column: places"
-                data={[{ value: '', label: 'as found' }, { value: '-1', label: 'none' }, ...columns]}
+                label={say('layout.column-places')}
+                data={[{ value: '', label: say('layout.as-found') }, { value: '-1', label: 'none' }, ...columns]}
                 value={choices.places === undefined ? '' : String(choices.places)}
                 onChange={(event) =>
                     onChange({
@@ -112,8 +117,8 @@ export function Layout({
                 <NativeSelect
                     key={what}
                     size="xs"
-                    label={`Column: ${what}`}
-                    data={[{ value: '', label: 'as found' }, ...columns]}
+                    label={say('layout.column-2', { what })}
+                    data={[{ value: '', label: say('layout.as-found') }, ...columns]}
                     value={chosen ? String(chosen[what]) : ''}
                     onChange={(event) => choose(what, event.currentTarget.value)}
                 />

@@ -4,12 +4,16 @@ import { useState } from 'react';
 import type { RecordPreview } from '../../api/client';
 import { dateInWords } from '../../time/days';
 
-const ORDERS = { 'year-first': 'year first', 'day-first': 'day first', 'month-first': 'month first' };
+const ORDERS = {
+    'year-first': say('common.year-first'),
+    'day-first': say('common.day-first'),
+    'month-first': say('common.month-first'),
+};
 
 /** Fewer cold seasons than this make a first guess of every date. */
 const ENOUGH_SEASONS = 10;
 
-const UNITS = { celsius: '°C', 'tenths-celsius': 'tenths of °C', fahrenheit: '°F' };
+const UNITS = { celsius: '°C', 'tenths-celsius': say('common.tenths-of-c'), fahrenheit: '°F' };
 
 /** What was understood of a file, before anything is saved. */
 export function Preview({
@@ -26,73 +30,89 @@ export function Preview({
     const [confirmed, setConfirmed] = useState(false);
     const whole = preview.years.filter((year) => year.complete).length;
     return (
-        <section aria-label="What was understood">
-            <h2>What was understood of {preview.file.name}</h2>
+        <section aria-label={say('preview.what-was-understood')}>
+            <h2>{say('preview.what-was-understood-of', { name: preview.file.name })}</h2>
             <div className="columns">
                 <div>
                     <table className="ruled">
                         <tbody>
                             <tr>
-                                <th scope="row">Days</th>
+                                <th scope="row">{say('common.days')}</th>
                                 <td>
-                                    {dateInWords(preview.first)} to {dateInWords(preview.last)}, {preview.rows} rows
+                                    {say('preview.to-rows', {
+                                        first: dateInWords(preview.first),
+                                        last: dateInWords(preview.last),
+                                        rows: preview.rows,
+                                    })}
                                 </td>
                             </tr>
                             <tr>
-                                <th scope="row">Format</th>
+                                <th scope="row">{say('preview.format')}</th>
                                 <td>
                                     {say(`record-format.${preview.format}`)}
-                                    {preview.station !== null && `, station ${preview.station}`}
+                                    {preview.station !== null && say('preview.station', { station: preview.station })}
                                 </td>
                             </tr>
                             <tr>
-                                <th scope="row">Columns</th>
+                                <th scope="row">{say('preview.columns')}</th>
                                 <td>
-                                    date “{preview.columns.date}”, minimum “{preview.columns.minimum}”, maximum “
-                                    {preview.columns.maximum}”,{' '}
-                                    {preview.delimiter === null ? 'of fixed width' : `parted by ${preview.delimiter}`}
+                                    {say('preview.date-minimum-maximum', {
+                                        date: preview.columns.date,
+                                        minimum: preview.columns.minimum,
+                                        maximum: preview.columns.maximum,
+                                        value:
+                                            preview.delimiter === null
+                                                ? say('preview.of-fixed-width')
+                                                : say('preview.parted-by', { delimiter: preview.delimiter }),
+                                    })}
                                 </td>
                             </tr>
                             <tr>
-                                <th scope="row">Dates</th>
-                                <td>read with the {ORDERS[preview.date_order]}</td>
+                                <th scope="row">{say('common.dates')}</th>
+                                <td>{say('preview.read-with-the', { orders: ORDERS[preview.date_order] })}</td>
                             </tr>
                             <tr>
-                                <th scope="row">Unit</th>
+                                <th scope="row">{say('common.unit')}</th>
                                 <td>
                                     {UNITS[preview.unit]},{' '}
-                                    {preview.unit_stated ? 'as the file says' : 'concluded from the values'}
+                                    {preview.unit_stated
+                                        ? say('preview.as-the-file-says')
+                                        : say('preview.concluded-from-the-values')}
                                 </td>
                             </tr>
                             {preview.update && (
                                 <tr>
-                                    <th scope="row">Against the record in use</th>
+                                    <th scope="row">{say('preview.against-the-record-in-use')}</th>
                                     <td>{updateInWords(preview.update)}</td>
                                 </tr>
                             )}
                             <tr>
-                                <th scope="row">Years</th>
+                                <th scope="row">{say('preview.years')}</th>
                                 <td>
-                                    {preview.years.length}, of which {whole} without a missing day
+                                    {say('preview.of-which-without-a-missing', { years: preview.years.length, whole })}
                                 </td>
                             </tr>
                             <tr>
-                                <th scope="row">Longer gaps</th>
+                                <th scope="row">{say('preview.longer-gaps')}</th>
                                 <td>
                                     {preview.gaps.length === 0
-                                        ? 'none'
+                                        ? say('common.none')
                                         : preview.gaps
-                                              .map((gap) => `${gap.days} days from ${dateInWords(gap.first)}`)
+                                              .map((gap) =>
+                                                  say('preview.days-from', {
+                                                      days: gap.days,
+                                                      first: dateInWords(gap.first),
+                                                  }),
+                                              )
                                               .join('; ')}
                                 </td>
                             </tr>
                             <tr>
-                                <th scope="row">First days, °C</th>
+                                <th scope="row">{say('preview.first-days-c')}</th>
                                 <td>
                                     {preview.sample
                                         .map((day) => withMinus(`${day.minimum ?? '–'} / ${day.maximum ?? '–'}`))
-                                        .join(', ')
-                                        }
+                                        .join(', ')}
                                 </td>
                             </tr>
                         </tbody>
@@ -100,7 +120,7 @@ export function Preview({
                     {preview.cold_seasons < ENOUGH_SEASONS && (
                         <p className="warning">
                             {preview.cold_seasons === 0
-                                ? 'There is no complete cold season in it, so no date can be worked out.'
+                                ? say('preview.there-is-no-complete-cold')
                                 : say('preview.few-seasons', { seasons: preview.cold_seasons })}
                         </p>
                     )}
@@ -108,11 +128,11 @@ export function Preview({
                         <div className="warning">
                             <p>
                                 {2 * preview.contradicted > preview.rows / 2
-                                    ? `${preview.contradicted} days are given twice with different values. Are these rows of two places? If a column names them, choose it above.`
-                                    : 'Most values of the days both have are different. Is this file of the same station, in the same unit? If not, choose another station above, or cancel.'}
+                                    ? say('preview.days-are-given-twice-with', { contradicted: preview.contradicted })
+                                    : say('preview.most-values-of-the-days')}
                             </p>
                             <Checkbox
-                                label="It is of this station, and in this unit"
+                                label={say('preview.it-is-of-this-station')}
                                 checked={confirmed}
                                 onChange={(event) => setConfirmed(event.currentTarget.checked)}
                             />
@@ -124,10 +144,10 @@ export function Preview({
                             loading={busy}
                             disabled={preview.doubtful && !confirmed}
                         >
-                            Import and compute
+                            {say('preview.import-and-compute')}
                         </Button>
                         <Button variant="subtle" color="gray" onClick={onLeave}>
-                            Cancel
+                            {say('common.cancel')}
                         </Button>
                     </Group>
                 </div>
@@ -135,12 +155,12 @@ export function Preview({
                     <Completeness years={preview.years} />
                     {preview.refused_count > 0 && (
                         <>
-                            <h3>Rows that cannot be read and will be left out: {preview.refused_count}</h3>
+                            <h3>{say('preview.rows-that-cannot-be-read', { refused_count: preview.refused_count })}</h3>
                             <table className="ruled">
                                 <tbody>
                                     {preview.refused.slice(0, 8).map((row) => (
                                         <tr key={`${row.line}${row.column}`}>
-                                            <td>line {row.line}</td>
+                                            <td>{say('preview.line', { line: row.line })}</td>
                                             <td>{row.column}</td>
                                             <td>{say(row.phrase)}</td>
                                         </tr>
@@ -152,8 +172,10 @@ export function Preview({
                     {preview.marks_count > 0 && (
                         <>
                             <h3>
-                                Doubtful values{preview.update && ' of the record so updated'}, kept and not used:{' '}
-                                {preview.marks_count}
+                                {say('preview.doubtful-values-kept-and-not', {
+                                    update: preview.update && ' ' + say('preview.of-the-record-so-updated'),
+                                    marks_count: preview.marks_count,
+                                })}
                             </h3>
                             <table className="ruled">
                                 <tbody>
@@ -180,9 +202,15 @@ function Completeness({ years }: { years: RecordPreview['years'] }) {
     const step = width / Math.max(1, years.length);
     const every = Math.ceil(40 / step);
     return (
-        <svg className="chart" viewBox={`0 0 ${width} 66`} width="100%" role="img" aria-label="Days on record by year">
+        <svg
+            className="chart"
+            viewBox={`0 0 ${width} 66`}
+            width="100%"
+            role="img"
+            aria-label={say('preview.days-on-record-by-year')}
+        >
             <text x={0} y={10} className="quiet">
-                days on record by year
+                {say('preview.days-on-record-by-year-2')}
             </text>
             <line className="rule" x1={0} x2={width} y1={16} y2={16} />
             <line className="ink" x1={0} x2={width} y1={50} y2={50} />
@@ -195,7 +223,7 @@ function Completeness({ years }: { years: RecordPreview['years'] }) {
                         height={(34 * year.days) / 366}
                         fill="var(--stone)"
                     >
-                        <title>{`${year.year}: ${year.days} days`}</title>
+                        <title>{say('preview.days', { year: year.year, days: year.days })}</title>
                     </rect>
                     {i % every === 0 && (
                         <text
@@ -215,5 +243,10 @@ function Completeness({ years }: { years: RecordPreview['years'] }) {
 
 /** "730 values new, 2 changed, 21 170 the same, 0 only in the record". */
 export function updateInWords(update: NonNullable<RecordPreview['update']>): string {
-    return `${update.new} values new, ${update.changed} changed, ${update.unchanged} the same, ${update.kept} only in the record`;
+    return say('preview.values-new-changed-the-same', {
+        new: update.new,
+        changed: update.changed,
+        unchanged: update.unchanged,
+        kept: update.kept,
+    });
 }

@@ -31,23 +31,19 @@ export function Readings({ zone }: { zone: string }) {
     };
     return (
         <section>
-            <h2>Soil readings against the model</h2>
-            <p className="hint">
-                A logger’s file (timestamp, depth, temperature) or a list by hand (date, hour, temperature). Give the
-                probe a minute to settle, measure at one depth, and note the hour: each reading is brought to a daily
-                mean first. Keep probes and leads away from tools, and call before you dig.
-            </p>
+            <h2>{say('readings.soil-readings-against-the-model')}</h2>
+            <p className="hint">{say('readings.a-loggers-file-timestamp-depth')}</p>
             {mayEdit ? (
                 <Group align="end" gap="sm">
                     <NativeSelect
-                        label="Taken at"
+                        label={say('readings.taken-at')}
                         value={String(chosen ?? '')}
                         onChange={(event) => bring(file, Number(event.currentTarget.value))}
                         data={here.map((s) => ({ value: String(s.id), label: s.name }))}
                     />
                     <FileInput
-                        label="Readings"
-                        placeholder="Choose a file"
+                        label={say('readings.readings')}
+                        placeholder={say('common.choose-a-file')}
                         miw={260}
                         accept=".csv,.txt,.tsv,.gz,text/csv,text/plain"
                         value={file}
@@ -56,21 +52,24 @@ export function Readings({ zone }: { zone: string }) {
                     />
                     {found && found.depths.length > 1 && (
                         <NativeSelect
-                            label="Depth"
+                            label={say('readings.depth')}
                             value={String(found.depth)}
                             onChange={(event) => setDepth(Number(event.currentTarget.value))}
                             data={found.depths.map((d) => ({
                                 value: String(d.depth),
-                                label: `${Math.round(d.depth * 100)} cm, ${d.readings} readings`,
+                                label: say('readings.cm-readings', {
+                                    depth: Math.round(d.depth * 100),
+                                    readings: d.readings,
+                                }),
                             }))}
                         />
                     )}
                 </Group>
             ) : (
-                <p>Calibrating a site is the educator’s; you can see its numbers under Sites.</p>
+                <p>{say('readings.calibrating-a-site-is-the')}</p>
             )}
-            {isFetching && <p role="status">Holding the readings against the model…</p>}
-            <Problem error={error} unanswered="The file did not reach the server. Try again." />
+            {isFetching && <p role="status">{say('readings.holding-the-readings-against-the')}</p>}
+            <Problem error={error} unanswered={say('readings.the-file-did-not-reach')} />
             {found && <Found zone={zone} found={found} />}
         </section>
     );
@@ -89,68 +88,75 @@ function Found({ zone, found }: { zone: string; found: Calibration }) {
             rate: found.rate,
             protection: found.site.protection,
             offset: found.offset,
-            note: `From ${found.used} readings at ${Math.round(found.depth * 100)} cm; error ${degrees(found.error_before)} before, ${degrees(found.error_after)} after.`,
+            note: say('readings.from-readings-at-cm-error', {
+                used: found.used,
+                depth: Math.round(found.depth * 100),
+                error_before: degrees(found.error_before),
+                error_after: degrees(found.error_after),
+            }),
         });
     return (
         <div className="climate">
             <div>
-                <h3>Readings as daily means, and the model before and after</h3>
+                <h3>{say('readings.readings-as-daily-means-and')}</h3>
                 <Comparison points={found.points} />
                 <Behind
-                    name="Readings and model"
+                    name={say('readings.readings-and-model')}
                     file={`${zone}-readings`}
-                    columns={['date', 'reading as daily mean °C', 'model before °C', 'model after °C']}
+                    columns={[
+                        'date',
+                        say('readings.reading-as-daily-mean-c'),
+                        say('readings.model-before-c'),
+                        say('readings.model-after-c'),
+                    ]}
                     rows={found.points.map((p) => [p.date, p.reading, p.before, p.after])}
                 />
             </div>
             <div>
-                <h3>What they say</h3>
+                <h3>{say('readings.what-they-say')}</h3>
                 <p>
-                    {found.used} of {found.readings} readings count, at {Math.round(found.depth * 100)} cm,{' '}
-                    {found.site.name}.
+                    {say('readings.of-readings-count-at-cm', {
+                        used: found.used,
+                        readings: found.readings,
+                        depth: Math.round(found.depth * 100),
+                        name: found.site.name,
+                    })}
                 </p>
                 <table className="ruled">
                     <tbody>
                         <tr>
-                            <th scope="row">Mean error before</th>
+                            <th scope="row">{say('readings.mean-error-before')}</th>
                             <td className="number">{degrees(found.error_before)}</td>
                         </tr>
                         <tr>
-                            <th scope="row">Mean error after</th>
+                            <th scope="row">{say('readings.mean-error-after')}</th>
                             <td className="number">{degrees(found.error_after)}</td>
                         </tr>
                         <tr>
-                            <th scope="row">Added to the soil</th>
+                            <th scope="row">{say('readings.added-to-the-soil')}</th>
                             <td className="number">{degrees(found.offset)}</td>
                         </tr>
                         <tr>
-                            <th scope="row">Rate</th>
+                            <th scope="row">{say('common.rate')}</th>
                             <td className="number">
-                                {found.rate} {found.rate_fitted ? 'fitted' : 'as it was'}
+                                {found.rate} {found.rate_fitted ? say('readings.fitted') : say('readings.as-it-was')}
                             </td>
                         </tr>
                     </tbody>
                 </table>
-                {!found.rate_fitted && (
-                    <p className="hint">
-                        The rate is fitted from ten readings over 8 °C or more; these are fewer or closer.
-                    </p>
-                )}
+                {!found.rate_fitted && <p className="hint">{say('readings.the-rate-is-fitted-from')}</p>}
                 {save.isSuccess ? (
-                    <p role="status">
-                        Kept as “{save.data.name}”. The zone is being computed with it; find it under Soil, air and
-                        light.
-                    </p>
+                    <p role="status">{say('readings.kept-as-the-zone-is', { name: save.data.name })}</p>
                 ) : (
                     <Group align="end" gap="xs" mt="sm">
                         <TextInput
                             size="xs"
-                            label="Keep it as a site of this zone"
+                            label={say('readings.keep-it-as-a-site')}
                             value={name}
                             onChange={(event) => setName(event.currentTarget.value)}
                         />
                         <Button size="xs" loading={save.isPending} onClick={keep}>
-                            Keep it
+                            {say('readings.keep-it')}
                         </Button>
                     </Group>
                 )}
@@ -182,7 +188,7 @@ function Comparison({ points }: { points: Calibration['points'] }) {
             viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
             width="100%"
             role="img"
-            aria-label="Readings as daily means, with the modelled soil before and after; the table gives the numbers"
+            aria-label={say('readings.readings-as-daily-means-with')}
         >
             {Array.from({ length: (high - low) / 5 + 1 }, (_, i) => low + 5 * i).map((celsius) => (
                 <g key={celsius}>
@@ -214,7 +220,7 @@ function Comparison({ points }: { points: Calibration['points'] }) {
                 {dateInWords(points.at(-1)?.date ?? '2001-01-01')}
             </text>
             <text className="quiet" x={WIDTH / 2} y={HEIGHT - 4} textAnchor="middle">
-                circles: readings; dashed: model before; line: after
+                {say('readings.circles-readings-dashed-model-before')}
             </text>
         </svg>
     );

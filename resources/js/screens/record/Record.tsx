@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { NativeSelect, Progress } from '@mantine/core';
 import { useState } from 'react';
 import { Link, Navigate, NavLink, useParams, useSearchParams } from 'react-router';
@@ -15,11 +16,11 @@ import { Readings } from './Readings';
 import { Problem } from '../../ui/Problem';
 
 const PARTS = [
-    { path: 'freezes', name: 'Freezes' },
-    { path: 'course', name: 'Soil, air and light' },
-    { path: 'doubts', name: 'Doubted values' },
-    { path: 'readings', name: 'Probe readings' },
-    { path: 'files', name: 'Stations and files' },
+    { path: 'freezes', name: say('record.freezes') },
+    { path: 'course', name: say('record.soil-air-and-light') },
+    { path: 'doubts', name: say('common.doubted-values') },
+    { path: 'readings', name: say('record.probe-readings') },
+    { path: 'files', name: say('record.stations-and-files') },
 ];
 
 /** A zone's record: what it tells of the place, how far to trust it, and where it comes from. */
@@ -44,7 +45,7 @@ export function Record() {
         <main className="page record">
             {zone.record && (
                 <div className="record-head">
-                    <nav aria-label="Parts of the record" className="parts">
+                    <nav aria-label={say('record.parts-of-the-record')} className="parts">
                         {PARTS.map((p) => (
                             <NavLink
                                 key={p.path}
@@ -60,7 +61,7 @@ export function Record() {
                             {mayEdit ? (
                                 <NativeSelect
                                     size="xs"
-                                    label="Years used"
+                                    label={say('record.years-used')}
                                     disabled={years.isPending}
                                     value={String(zone.years ?? '')}
                                     onChange={(event) =>
@@ -71,14 +72,19 @@ export function Record() {
                                     }
                                     data={[
                                         { value: '', label: 'all' },
-                                        { value: '30', label: 'latest 30' },
-                                        { value: '20', label: 'latest 20' },
-                                        { value: '15', label: 'latest 15' },
+                                        { value: '30', label: say('record.latest-30') },
+                                        { value: '20', label: say('record.latest-20') },
+                                        { value: '15', label: say('record.latest-15') },
                                     ]}
                                 />
                             ) : (
                                 <span className="hint">
-                                    Years used: {zone.years === null ? 'all' : `latest ${zone.years}`}
+                                    {say('record.years-used-2', {
+                                        value:
+                                            zone.years === null
+                                                ? say('common.all')
+                                                : say('record.latest', { years: zone.years }),
+                                    })}
                                 </span>
                             )}
                             <Compare zone={slug} seasons={seasons} />
@@ -88,8 +94,12 @@ export function Record() {
             )}
             {zone.record && (
                 <p className="hint source">
-                    {zone.record.station}: {dateInWords(zone.record.first)} to {dateInWords(zone.record.last)}.{' '}
-                    {seasons.length > 0 && `${seasons.length} cold seasons count.`}
+                    {say('record.to', {
+                        station: zone.record.station,
+                        first: dateInWords(zone.record.first),
+                        last: dateInWords(zone.record.last),
+                        seasons: seasons.length > 0 && say('record.cold-seasons-count', { seasons: seasons.length }),
+                    })}
                 </p>
             )}
             <Problem error={years.error} />
@@ -97,9 +107,7 @@ export function Record() {
             {charts && <h2 className="sr-only">{PARTS.find((p) => p.path === part)?.name}</h2>}
             {part === 'freezes' && climate && <Freezes zone={slug} data={climate} />}
             {part === 'course' && climate && <Course zone={slug} data={climate} />}
-            {charts && !climate && (
-                <p>The zone is being computed, or its record is too short; see “Stations and files”.</p>
-            )}
+            {charts && !climate && <p>{say('record.the-zone-is-being-computed')}</p>}
             {part === 'doubts' && <Doubts zone={slug} onComputing={setComputation} />}
             {part === 'readings' && <Readings zone={slug} />}
             {part === 'files' && <Files zone={zone} onComputing={setComputation} />}
@@ -112,26 +120,27 @@ function Progressing({ zone, progress, mayEdit }: { zone: string; progress: Comp
     return (
         <div role="status" aria-live="polite" style={{ margin: '0.8rem 0' }}>
             {progress.state === 'cancelled' ? (
-                <p>Cancelled. What was there before stays in use.</p>
+                <p>{say('record.cancelled-what-was-there-before')}</p>
             ) : progress.state === 'failed' ? (
                 <p className="warning">{progress.error}</p>
             ) : progress.state === 'done' ? (
                 <p>
-                    Computed. <Link to={`/desk/zones/${zone}/windows`}>See the windows</Link>
+                    {say('record.computed')}{' '}
+                    <Link to={`/desk/zones/${zone}/windows`}>{say('record.see-the-windows')}</Link>
                 </p>
             ) : (
                 <>
                     <p>
-                        {progress.step} … you can leave this page.{' '}
+                        {say('record.you-can-leave-this-page', { step: { key: `step.${progress.step}` } })}{' '}
                         {mayEdit && (
                             <button type="button" className="plain" onClick={() => cancel.mutate(progress.id)}>
-                                Cancel
+                                {say('common.cancel')}
                             </button>
                         )}
                     </p>
                     <Progress
                         value={progress.total === 0 ? 5 : (100 * progress.done) / progress.total}
-                        aria-label="Progress"
+                        aria-label={say('common.progress')}
                     />
                 </>
             )}

@@ -1,4 +1,4 @@
-import { withMinus } from '../../words/words';
+import { say, withMinus } from '../../words/words';
 import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema, Zone } from '../../api/client';
@@ -34,25 +34,22 @@ export function Stations({
     const alone = stations.length === 1 && data.set_aside.length === 0;
     return (
         <section>
-            <h2>Stations, in the order they are asked</h2>
-            <p className="hint">
-                Where the first has no value the next gives one, brought to the zone’s height ({zone.height_m} m) and,
-                from the days they share, to the level of the stations before it.
-            </p>
+            <h2>{say('stations.stations-in-the-order-they')}</h2>
+            <p className="hint">{say('stations.where-the-first-has-no', { height_m: zone.height_m })}</p>
             <table className="ruled dense">
                 <thead>
                     <tr>
-                        <th scope="col">Station</th>
-                        <th scope="col">Height, m</th>
-                        <th scope="col">°C per 100 m</th>
-                        <th scope="col">Matched</th>
-                        <th scope="col">Record</th>
-                        <th scope="col">Corrected by, °C</th>
+                        <th scope="col">{say('common.station')}</th>
+                        <th scope="col">{say('common.height-m')}</th>
+                        <th scope="col">{say('stations.c-per-100-m')}</th>
+                        <th scope="col">{say('stations.matched')}</th>
+                        <th scope="col">{say('common.record')}</th>
+                        <th scope="col">{say('stations.corrected-by-c')}</th>
                         <th scope="col" className="number">
-                            Minima, maxima given
+                            {say('stations.minima-maxima-given')}
                         </th>
                         <th scope="col">
-                            <span className="sr-only">Order</span>
+                            <span className="sr-only">{say('stations.order')}</span>
                         </th>
                     </tr>
                 </thead>
@@ -63,7 +60,7 @@ export function Stations({
                                 {mayEdit ? (
                                     <TextInput
                                         size="xs"
-                                        aria-label={`Name of station ${i + 1}`}
+                                        aria-label={say('stations.name-of-station', { i: i + 1 })}
                                         value={station.name}
                                         onChange={(event) => change(i, { name: event.currentTarget.value })}
                                     />
@@ -76,8 +73,8 @@ export function Stations({
                                     <NumberInput
                                         size="xs"
                                         w={84}
-                                        aria-label={`Height of station ${i + 1}`}
-                                        placeholder="as zone"
+                                        aria-label={say('stations.height-of-station', { i: i + 1 })}
+                                        placeholder={say('stations.as-zone')}
                                         allowDecimal={false}
                                         value={station.height_m ?? ''}
                                         onChange={(height) =>
@@ -85,7 +82,7 @@ export function Stations({
                                         }
                                     />
                                 ) : (
-                                    (station.height_m ?? 'as zone')
+                                    (station.height_m ?? say('stations.as-zone'))
                                 )}
                             </td>
                             <td>
@@ -93,7 +90,7 @@ export function Stations({
                                     <NumberInput
                                         size="xs"
                                         w={84}
-                                        aria-label={`Temperature per 100 m of station ${i + 1}`}
+                                        aria-label={say('stations.temperature-per-100-m-of', { i: i + 1 })}
                                         step={0.05}
                                         decimalScale={2}
                                         value={Math.round(station.lapse * 10000) / 100}
@@ -107,24 +104,26 @@ export function Stations({
                             </td>
                             <td>
                                 {i === 0 ? (
-                                    'primary'
+                                    say('stations.primary')
                                 ) : !mayEdit ? (
                                     station.matched ? (
-                                        'yes'
+                                        say('stations.yes')
                                     ) : (
-                                        'no'
+                                        say('stations.no')
                                     )
                                 ) : (
                                     <Checkbox
                                         size="xs"
-                                        aria-label={`Match station ${i + 1} to those before it`}
+                                        aria-label={say('stations.match', { i: i + 1 })}
                                         checked={station.matched}
                                         onChange={(event) => change(i, { matched: event.currentTarget.checked })}
                                     />
                                 )}
                             </td>
                             <td>
-                                {station.first && station.last ? datesInShort(station.first, station.last) : 'none yet'}
+                                {station.first && station.last
+                                    ? datesInShort(station.first, station.last)
+                                    : say('stations.none-yet')}
                             </td>
                             <td>{station.fit && corrections(station.fit, i)}</td>
                             <td className="number">{station.fit && `${station.fit.minima}, ${station.fit.maxima}`}</td>
@@ -133,7 +132,7 @@ export function Stations({
                                     <Group gap={10} wrap="nowrap">
                                         {i > 0 && (
                                             <button type="button" className="plain" onClick={() => move(i, -1)}>
-                                                up
+                                                {say('stations.up')}
                                             </button>
                                         )}
                                         {stations.length > 1 && (
@@ -142,7 +141,7 @@ export function Stations({
                                                 className="plain"
                                                 onClick={() => setEdited(stations.filter((_, j) => j !== i))}
                                             >
-                                                set aside
+                                                {say('stations.set-aside')}
                                             </button>
                                         )}
                                     </Group>
@@ -154,7 +153,7 @@ export function Stations({
             </table>
             {data.set_aside.length > 0 && edited === null && (
                 <p>
-                    Set aside:{' '}
+                    {say('stations.set-aside-2')}{' '}
                     {data.set_aside.map((station) => (
                         <span key={station.id}>
                             {station.name}
@@ -166,7 +165,7 @@ export function Stations({
                                         className="plain"
                                         onClick={() => setEdited([...stations, station])}
                                     >
-                                        use again
+                                        {say('stations.use-again')}
                                     </button>
                                 </>
                             )}{' '}
@@ -186,10 +185,10 @@ export function Stations({
                             )
                         }
                     >
-                        Save and compute
+                        {say('common.save-and-compute')}
                     </Button>
                     <Button size="xs" variant="subtle" color="gray" onClick={() => setEdited(null)}>
-                        Cancel
+                        {say('common.cancel')}
                     </Button>
                 </Group>
             )}
@@ -197,12 +196,16 @@ export function Stations({
             <p>
                 {data.filled_in.length > 0 && (
                     <>
-                        Filled in: {fillings(data.filled_in.slice(0, 6))}
-                        {data.filled_in_count > 6 && `; and ${data.filled_in_count - 6} more spans`}.{' '}
+                        {say('stations.filled-in', {
+                            filled_in: fillings(data.filled_in.slice(0, 6)),
+                            filled_in_count:
+                                data.filled_in_count > 6 &&
+                                say('stations.and-more-spans', { filled_in_count: data.filled_in_count - 6 }),
+                        })}{' '}
                     </>
                 )}
                 <a href={`/desk-files/zones/${zone.slug}/record.csv`} download>
-                    Every day with the station it came from (CSV)
+                    {say('stations.every-day-with-the-station')}
                 </a>
             </p>
         </section>
@@ -213,13 +216,22 @@ export function Stations({
 function fillings(spans: Schema['Stations']['filled_in']): string {
     const by = new Map<string, string[]>();
     for (const span of spans) by.set(span.station, [...(by.get(span.station) ?? []), datesInShort(span.from, span.to)]);
-    return [...by].map(([station, dates]) => `from ${station} ${dates.join(', ')}`).join('; ');
+    return [...by].map(([station, dates]) => say('stations.from', { station, dates: dates.join(', ') })).join('; ');
 }
 
 function corrections(fit: NonNullable<Station['fit']>, i: number): string {
     const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
-    const height = fit.height === 0 ? 'nothing for height' : `${signed(fit.height)} for height`;
+    const height =
+        fit.height === 0
+            ? say('stations.nothing-for-height')
+            : say('stations.for-height', { height: signed(fit.height) });
     if (i === 0) return height;
-    if (fit.minimum_bias === null || fit.maximum_bias === null) return `${height}; ${fit.overlap} days shared, no bias`;
-    return `${height}; ${signed(fit.minimum_bias)} and ${signed(fit.maximum_bias)} from ${fit.overlap} days shared`;
+    if (fit.minimum_bias === null || fit.maximum_bias === null)
+        return say('stations.days-shared-no-bias', { height, overlap: fit.overlap });
+    return say('stations.and-from-days-shared', {
+        height,
+        minimum_bias: signed(fit.minimum_bias),
+        maximum_bias: signed(fit.maximum_bias),
+        overlap: fit.overlap,
+    });
 }

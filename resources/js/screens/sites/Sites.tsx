@@ -1,4 +1,4 @@
-import { withMinus } from '../../words/words';
+import { say, withMinus } from '../../words/words';
 import { Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { Schema } from '../../api/client';
@@ -13,11 +13,11 @@ type Site = Schema['Site'];
 type Numbers = Schema['SiteNumbers'];
 
 const NUMBERS: { key: keyof Numbers; label: string; unit: string }[] = [
-    { key: 'air', label: 'Air', unit: 'added to day and night, °C' },
-    { key: 'sun', label: 'Sun', unit: 'soil warmed in full sun, °C' },
-    { key: 'rate', label: 'Rate', unit: 'how fast soil follows air' },
-    { key: 'protection', label: 'Protection', unit: 'against freezing, °C' },
-    { key: 'offset', label: 'Offset', unit: 'readings add to soil, °C' },
+    { key: 'air', label: say('sites.air'), unit: say('sites.added-to-day-and-night') },
+    { key: 'sun', label: say('sites.sun'), unit: say('sites.soil-warmed-in-full-sun') },
+    { key: 'rate', label: say('common.rate'), unit: say('sites.how-fast-soil-follows-air') },
+    { key: 'protection', label: say('sites.protection'), unit: say('sites.against-freezing-c') },
+    { key: 'offset', label: say('sites.offset'), unit: say('sites.readings-add-to-soil-c') },
 ];
 
 const EMPTY: Numbers & { name: string; note: string } = {
@@ -61,17 +61,14 @@ export function Sites() {
         );
     return (
         <main className="page">
-            <h2>Sites</h2>
-            <p>
-                What a bed, a wall or a cover does to the numbers of the station. A changed site is computed anew in
-                every zone that has it; its soil stands on the Record screen under “Soil, air and light”.
-            </p>
+            <h2>{say('common.sites')}</h2>
+            <p>{say('sites.what-a-bed-a-wall')}</p>
             <Problem error={save.error ?? takeOut.error} />
             <table className="ruled">
                 <thead>
                     <tr>
-                        <th scope="col">Site</th>
-                        <th scope="col">In</th>
+                        <th scope="col">{say('common.site')}</th>
+                        <th scope="col">{say('common.in')}</th>
                         {NUMBERS.map((number) => (
                             <th key={number.key} scope="col" className="number">
                                 {number.label}
@@ -79,9 +76,9 @@ export function Sites() {
                                 <small>{number.unit}</small>
                             </th>
                         ))}
-                        <th scope="col">Note</th>
+                        <th scope="col">{say('common.note')}</th>
                         <th scope="col">
-                            <span className="sr-only">Edit</span>
+                            <span className="sr-only">{say('common.edit')}</span>
                         </th>
                     </tr>
                 </thead>
@@ -92,14 +89,17 @@ export function Sites() {
                                 <td>{site.name}</td>
                                 <td>
                                     {site.zone === null
-                                        ? 'every zone'
+                                        ? say('sites.every-zone')
                                         : (zones?.find((z) => z.slug === site.zone)?.name ?? site.zone)}
                                 </td>
                                 {NUMBERS.map((number) => (
                                     <td key={number.key} className="number">
                                         {withMinus(String(site[number.key]))}
                                         {site.first_numbers && site.first_numbers[number.key] !== site[number.key] && (
-                                            <small className="hint"> first {site.first_numbers[number.key]}</small>
+                                            <small className="hint">
+                                                {' '}
+                                                {say('sites.first', { first_numbers: site.first_numbers[number.key] })}
+                                            </small>
                                         )}
                                     </td>
                                 ))}
@@ -107,7 +107,7 @@ export function Sites() {
                                 <td className="nowrap">
                                     {mayEdit && (
                                         <button type="button" className="plain" onClick={() => edit(site)}>
-                                            Edit
+                                            {say('common.edit')}
                                         </button>
                                     )}
                                     {mayEdit && !site.preset && (
@@ -118,7 +118,7 @@ export function Sites() {
                                                 className="plain"
                                                 onClick={() => takeOut.mutate(site.id)}
                                             >
-                                                Take out
+                                                {say('common.take-out')}
                                             </button>
                                         </>
                                     )}
@@ -130,21 +130,21 @@ export function Sites() {
             </table>
             {mayEdit && edited === null && (
                 <Button mt="lg" onClick={() => setEdited(EMPTY)}>
-                    Add a site
+                    {say('sites.add-a-site')}
                 </Button>
             )}
             {edited && (
                 <form
-                    aria-label={edited.id ? `Edit ${edited.name}` : 'Add a site'}
+                    aria-label={edited.id ? say('sites.edit', { name: edited.name }) : say('sites.add-a-site')}
                     onSubmit={(event) => {
                         event.preventDefault();
                         submit();
                     }}
                 >
-                    <h3>{edited.id ? `Edit “${edited.name}”` : 'A new site'}</h3>
+                    <h3>{edited.id ? say('sites.edit-2', { name: edited.name }) : say('sites.a-new-site')}</h3>
                     <Group align="end" gap="sm">
                         <TextInput
-                            label="Name"
+                            label={say('common.name')}
                             required
                             disabled={edited.preset}
                             value={edited.name}
@@ -166,7 +166,7 @@ export function Sites() {
                             />
                         ))}
                         <TextInput
-                            label="Note"
+                            label={say('common.note')}
                             miw={280}
                             maxLength={500}
                             value={edited.note}
@@ -175,18 +175,18 @@ export function Sites() {
                     </Group>
                     <Group mt="md">
                         <Button type="submit" loading={save.isPending}>
-                            Save and compute
+                            {say('common.save-and-compute')}
                         </Button>
                         {edited.first_numbers && (
                             <Button
                                 variant="default"
                                 onClick={() => setEdited({ ...edited, ...(edited.first_numbers as Numbers) })}
                             >
-                                First numbers
+                                {say('sites.first-numbers')}
                             </Button>
                         )}
                         <Button variant="subtle" color="gray" onClick={() => setEdited(null)}>
-                            Cancel
+                            {say('common.cancel')}
                         </Button>
                     </Group>
                 </form>

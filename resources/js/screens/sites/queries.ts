@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, Refusal } from '../../api/client';
 
@@ -6,7 +7,7 @@ export function useTakeOutSite() {
     return useMutation({
         mutationFn: async (site: number) => {
             const { error, response } = await api.DELETE('/api/sites/{site}', { params: { path: { site } } });
-            if (!response.ok) throw new Refusal(error?.message ?? 'The site could not be taken out.', response.status);
+            if (!response.ok) throw new Refusal(error?.message ?? say('sites.not-taken-out'), response.status);
         },
         onSuccess: () => queries.invalidateQueries(),
     });

@@ -34,7 +34,9 @@ export function CropPanel({
                 <em>{sheet.latin}</em>, {sheet.family}
             </p>
             <p>
-                <Link to={`/desk/zones/${zone}/windows/${crop}?on=${monthDay(day)}`}>Open its dossier</Link>
+                <Link to={`/desk/zones/${zone}/windows/${crop}?on=${monthDay(day)}`}>
+                    {say('crop-panel.open-its-dossier')}
+                </Link>
             </p>
             {sheet.notes && <p>{sheet.notes}</p>}
             {sheet.cautions.map((caution) => (
@@ -50,17 +52,24 @@ export function CropPanel({
                             {say(`act.${route.act}.lead`)}
                             {': '}
                             {route.windows.length === 0
-                                ? 'no window here'
+                                ? say('common.no-window-here')
                                 : route.windows.map(spanInWords).join(', and ')}
                         </h3>
                         {ribbon && (
                             <p>
-                                On {inWords(monthDay(day))}:{' '}
-                                {outcomesOn(ribbon, day)
-                                    .slice(0, 3)
-                                    .map((c) => `${say(`outcome.${c.outcome}.short`)} ${c.years} of ${c.of}`)
-                                    .join(', ')}
-                                .
+                                {say('crop-panel.on', {
+                                    day: inWords(monthDay(day)),
+                                    ribbon: outcomesOn(ribbon, day)
+                                        .slice(0, 3)
+                                        .map((c) =>
+                                            say('crop-panel.of', {
+                                                outcome: say(`outcome.${c.outcome}.short`),
+                                                years: c.years,
+                                                of: c.of,
+                                            }),
+                                        )
+                                        .join(', '),
+                                })}
                             </p>
                         )}
                         <DerivationTable lines={route.derivation} />
@@ -75,7 +84,7 @@ export function CropPanel({
                         onClose();
                     }}
                 >
-                    Back to the day
+                    {say('crop-panel.back-to-the-day')}
                 </a>
             </p>
         </>

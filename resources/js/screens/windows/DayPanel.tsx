@@ -22,14 +22,14 @@ export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; 
     };
     return (
         <>
-            <h2>On {inWords(monthDay(day))}</h2>
+            <h2>{say('common.on', { day: inWords(monthDay(day)) })}</h2>
             <p>{freezeSentence(ruler.starts, monthDay(day), freezes)}</p>
             <p>{say('day.soil', { soil: inCelsius(Math.round(ruler.soil[i] ?? 0)) })}</p>
-            <p>The day is {hoursInWords(ruler.day_length[i] ?? 0)} long.</p>
-            {sort(data, day).map(({ title, items }) => (
-                <section key={title}>
-                    <h3>{title}</h3>
-                    {items.length === 0 && <p className="hint">nothing</p>}
+            <p>{say('day-panel.the-day-is-long', { day_length: hoursInWords(ruler.day_length[i] ?? 0) })}</p>
+            {sort(data, day).map(({ group, items }) => (
+                <section key={group}>
+                    <h3>{say(`day-panel.${group}`)}</h3>
+                    {items.length === 0 && <p className="hint">{say('day-panel.nothing')}</p>}
                     <ul>
                         {items.map((item) => (
                             <li key={item.key}>
@@ -54,32 +54,33 @@ export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; 
 }
 
 /** Crops by what the day allows: what closes soonest first, what opens soonest first. */
-function sort(data: Windows, day: number): { title: string; items: Item[] }[] {
+function sort(data: Windows, day: number): { group: string; items: Item[] }[] {
     const groups: Record<string, Item[]> = {
-        'Sow outdoors': [],
-        'Start under cover': [],
-        'Set out': [],
-        'A fair chance': [],
-        Hold: [],
+        'sow-outdoors': [],
+        plant: [],
+        'start-under-cover': [],
+        'set-out': [],
+        fair: [],
+        hold: [],
     };
     for (const crop of data.crops) {
         for (const route of crop.routes) {
             const came = route.ribbon ? outcomesOn(route.ribbon, day) : [];
             const harvests = came.find((c) => c.outcome === 'harvest');
-            const years = harvests ? `${harvests.years} of ${harvests.of}` : '';
+            const years = harvests ? say('day-panel.of', { years: harvests.years, of: harvests.of }) : '';
             const worst = came.find((c) => c.outcome !== 'harvest');
             const item = { key: crop.slug + route.route, crop: crop.slug, name: crop.name };
             const open = route.windows.find((span) => contains(span, day));
             if (open) {
                 const left = open.days >= 365 ? 365 : daysUntil(day, yearDay(open.last));
-                groups[route.route === 'direct' ? 'Sow outdoors' : 'Set out']?.push({
+                groups[route.act]?.push({
                     ...item,
                     order: left,
                     words: years || closes(left, open.last),
                     why: years !== '' && left < LAST_CHANCE ? closes(left, open.last) : undefined,
                 });
             } else if (route.fair?.some((span) => contains(span, day))) {
-                groups['A fair chance']?.push({
+                groups['fair']?.push({
                     ...item,
                     order: -(harvests?.years ?? 0),
                     words: years,
@@ -88,7 +89,7 @@ function sort(data: Windows, day: number): { title: string; items: Item[] }[] {
             } else {
                 const next = nextOpening(route.windows, day);
                 if (next && next.days <= HOLD) {
-                    groups['Hold']?.push({
+                    groups['hold']?.push({
                         ...item,
                         order: next.days,
                         words: `${say(`act.${route.act}`)} ${inShort(next.span.first)}`,
@@ -105,18 +106,23 @@ function sort(data: Windows, day: number): { title: string; items: Item[] }[] {
             const cover = route.under_cover.find((span) => contains(span, day));
             if (cover) {
                 const left = cover.days >= 365 ? 365 : daysUntil(day, yearDay(cover.last));
-                groups['Start under cover']?.push({ ...item, order: left, words: closes(left, cover.last) });
+                groups['start-under-cover']?.push({ ...item, order: left, words: closes(left, cover.last) });
             }
         }
     }
-    return Object.entries(groups).map(([title, items]) => ({
-        title,
-        items: items.sort((a, b) => a.order - b.order || a.name.localeCompare(b.name)),
-    }));
+    // Few zones plant at any one time; an empty heading would only puzzle.
+    return Object.entries(groups)
+        .filter(([group, items]) => group !== 'plant' || items.length > 0)
+        .map(([group, items]) => ({
+            group,
+            items: items.sort((a, b) => a.order - b.order || a.name.localeCompare(b.name)),
+        }));
 }
 
 function closes(left: number, last: string): string {
-    if (left >= 365) return 'all year';
-    if (left === 0) return 'last day';
-    return left < LAST_CHANCE ? `${left + 1} days left` : `to ${inShort(last)}`;
+    if (left >= 365) return say('day-panel.all-year');
+    if (left === 0) return say('day-panel.last-day');
+    return left < LAST_CHANCE
+        ? say('day-panel.days-left', { left: left + 1 })
+        : say('day-panel.to', { last: inShort(last) });
 }

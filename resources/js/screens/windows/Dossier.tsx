@@ -49,7 +49,7 @@ export function Dossier() {
         return (
             <main className="page">
                 <Problem error={error} />
-                <Link to={`/desk/zones/${zone}/windows`}>Back to the windows</Link>
+                <Link to={`/desk/zones/${zone}/windows`}>{say('dossier.back-to-the-windows')}</Link>
             </main>
         );
     }
@@ -72,7 +72,7 @@ export function Dossier() {
                 {data.replay.length > 1 && (
                     <SegmentedControl
                         size="xs"
-                        aria-label="Way of growing"
+                        aria-label={say('dossier.way-of-growing')}
                         value={route.route}
                         onChange={(value) => set('route', value)}
                         data={data.replay.map((r) => ({ value: r.route, label: say(`act.${r.act}`) }))}
@@ -81,11 +81,11 @@ export function Dossier() {
                 {data.varieties.length > 0 && (
                     <NativeSelect
                         size="xs"
-                        label="Runs of"
+                        label={say('dossier.runs-of')}
                         value={params.get('variety') ?? ''}
                         onChange={(event) => set('variety', event.currentTarget.value || null)}
                         data={[
-                            { value: '', label: 'the crop' },
+                            { value: '', label: say('dossier.the-crop') },
                             ...data.varieties.map((v) => ({ value: String(v.id), label: v.name })),
                         ]}
                     />
@@ -93,18 +93,21 @@ export function Dossier() {
                 {data.standards.length > 1 && (
                     <SegmentedControl
                         size="xs"
-                        aria-label="Standard of proof"
+                        aria-label={say('common.standard-of-proof')}
                         value={data.method.standard ?? 'reliable'}
                         onChange={(value) => set('standard', value)}
                         data={STANDARDS.filter((s) => data.standards.some((known) => known === s.value))}
                     />
                 )}
-                <Link to={`/desk/zones/${zone}/windows?crop=${crop}`}>All crops</Link>
+                <Link to={`/desk/zones/${zone}/windows?crop=${crop}`}>{say('dossier.all-crops')}</Link>
             </div>
             <p className="hint source">
-                The calendar follows {say(`school.${data.crop.school}.sentence`)}.{' '}
-                {data.choice &&
-                    `${data.choice.by}, ${inWords(data.choice.at.slice(5, 10))} ${data.choice.at.slice(0, 4)}: ${data.choice.reason}`}
+                {say('dossier.the-calendar-follows', {
+                    school: say(`school.${data.crop.school}.sentence`),
+                    choice:
+                        data.choice &&
+                        `${data.choice.by}, ${inWords(data.choice.at.slice(5, 10))} ${data.choice.at.slice(0, 4)}: ${data.choice.reason}`,
+                })}
             </p>
             {data.crop.cautions.map((caution) => (
                 <p key={caution.code} className="caution">
@@ -183,9 +186,9 @@ function Body({
                 {mayEdit && <OwnDates zone={zone} crop={crop} data={data} />}
                 {compared && (
                     <>
-                        <Compared title="Other sites" rows={compared.sites} route={route.route} />
+                        <Compared title={say('dossier.other-sites')} rows={compared.sites} route={route.route} />
                         {compared.varieties.length > 0 && (
-                            <Compared title="Varieties" rows={compared.varieties} route={route.route} />
+                            <Compared title={say('common.varieties')} rows={compared.varieties} route={route.route} />
                         )}
                     </>
                 )}
@@ -198,15 +201,13 @@ function Body({
 function DayOutcomes({ ribbon, day, last }: { ribbon: Schema['Ribbon']; day: number; last: DayRun | undefined }) {
     return (
         <>
-            <h3>On {inWords(monthDay(day))}</h3>
+            <h3>{say('common.on', { day: inWords(monthDay(day)) })}</h3>
             <table className="ruled">
                 <tbody>
                     {outcomesOn(ribbon, day).map((c) => (
                         <tr key={c.outcome}>
                             <td>{say(`outcome.${c.outcome}.short`)}</td>
-                            <td className="number nowrap">
-                                {c.years} of {c.of} years
-                            </td>
+                            <td className="number nowrap">{say('dossier.of-years', { years: c.years, of: c.of })}</td>
                         </tr>
                     ))}
                 </tbody>
@@ -229,7 +230,7 @@ function SideBySide({ data, route }: { data: DossierData; route: ReplayedRoute }
     ];
     return (
         <>
-            <h3>Schools side by side</h3>
+            <h3>{say('dossier.schools-side-by-side')}</h3>
             <table className="ruled">
                 <tbody>
                     {rows.map(({ school, windows }) => (
@@ -245,8 +246,11 @@ function SideBySide({ data, route }: { data: DossierData; route: ReplayedRoute }
                 return (
                     difference && (
                         <p key={school}>
-                            The replay opens {days(difference.opens)} and closes {days(difference.closes)} than{' '}
-                            {say(`school.${school}.sentence`)}.
+                            {say('dossier.the-replay-opens-and-closes', {
+                                opens: days(difference.opens),
+                                closes: days(difference.closes),
+                                school: say(`school.${school}.sentence`),
+                            })}
                         </p>
                     )
                 );
@@ -259,11 +263,17 @@ function SideBySide({ data, route }: { data: DossierData; route: ReplayedRoute }
 function Evidence({ route }: { route: ReplayedRoute }) {
     return route.evidence?.map((evidence, i) => (
         <p key={i}>
-            {route.windows[i] && spanInWords(route.windows[i])}: best {inShort(evidence.best)}, harvest in{' '}
-            {evidence.harvests} of {evidence.years} years.
-            {evidence.from_first && ` First harvest of the first sowing ${spread(evidence.from_first)}`}
-            {evidence.from_last && `; of the last ${spread(evidence.from_last)}`}.
-            {evidence.slack > 0 && ` ${evidence.slack} days of slack after it.`}
+            {say('dossier.best-harvest-in-of-years', {
+                windows: route.windows[i] && spanInWords(route.windows[i]),
+                best: inShort(evidence.best),
+                harvests: evidence.harvests,
+                years: evidence.years,
+                from_first:
+                    evidence.from_first &&
+                    ' ' + say('dossier.first-harvest-of-the-first', { from_first: spread(evidence.from_first) }),
+                from_last: evidence.from_last && say('dossier.of-the-last', { from_last: spread(evidence.from_last) }),
+                slack: evidence.slack > 0 && ' ' + say('dossier.days-of-slack-after-it', { slack: evidence.slack }),
+            })}
         </p>
     ));
 }
@@ -280,7 +290,7 @@ function Compared({ title, rows, route }: { title: string; rows: Schema['Compare
                             <tr key={row.name}>
                                 <td>{row.name}</td>
                                 <td>
-                                    {row.windows.map(spanInShort).join(', ') || 'no window'}
+                                    {row.windows.map(spanInShort).join(', ') || say('common.no-window')}
                                     {row.phrase && <small className="hint"> {say(row.phrase)}</small>}
                                 </td>
                             </tr>
@@ -293,7 +303,11 @@ function Compared({ title, rows, route }: { title: string; rows: Schema['Compare
 
 /** First harvest in half the years, and from one year in ten to nine in ten. */
 function spread(dates: string[]): string {
-    return `${inShort(dates[1] ?? '')} (${inShort(dates[0] ?? '')} to ${inShort(dates[2] ?? '')})`;
+    return say('dossier.to', {
+        dates: inShort(dates[1] ?? ''),
+        dates2: inShort(dates[0] ?? ''),
+        dates3: inShort(dates[2] ?? ''),
+    });
 }
 
 function days(by: number): string {

@@ -81,7 +81,9 @@ export function DossierChart({
                                 textAnchor="end"
                                 fontSize="10"
                             >
-                                {share === 1 ? `${route.ribbon.years} years` : 'half'}
+                                {share === 1
+                                    ? say('dossier-chart.years', { years: route.ribbon.years })
+                                    : say('dossier-chart.half')}
                             </text>
                         ))}
                         <Brackets
@@ -99,9 +101,10 @@ export function DossierChart({
                 )}
             </RuledChart>
             <p className="hint">
-                Above, every day to {say(`act.${route.act}`)}, stacked by what became of it:{' '}
-                {legend(route.ribbon.outcomes)}. Below, the years of the day under the cursor: thin in the ground, thick
-                growing, green in harvest, a mark where it was lost.
+                {say('dossier-chart.above-every-day-to-stacked', {
+                    act: say(`act.${route.act}`),
+                    outcomes: legend(route.ribbon.outcomes),
+                })}
             </p>
         </>
     );

@@ -19,13 +19,19 @@ export function DossierTables({
     return (
         <>
             <Behind
-                name={`What ${inWords(monthDay(day))} came to, year by year`}
+                name={say('dossier-tables.what-came-to-year-by', { day: inWords(monthDay(day)) })}
                 file={`${name}-${route.route}-${monthDay(day)}`}
-                columns={['year', 'outcome', 'days to come up', 'days to first harvest', 'days to the end']}
+                columns={[
+                    'year',
+                    'outcome',
+                    say('dossier-tables.days-to-come-up'),
+                    say('dossier-tables.days-to-first-harvest'),
+                    say('dossier-tables.days-to-the-end'),
+                ]}
                 rows={runs.map((run) => [run.year, say(`outcome.${run.outcome}`), run.up, run.harvest, run.end])}
             />
             <Behind
-                name="Every sow day"
+                name={say('dossier-tables.every-sow-day')}
                 file={`${name}-${route.route}`}
                 columns={['day', 'reliability', ...Object.keys(route.ribbon.outcomes)]}
                 rows={route.ribbon.reliability.map((share, i) => [

@@ -29,7 +29,7 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
     if (school === null) {
         return (
             <>
-                <h3>Your own word</h3>
+                <h3>{say('own-dates.your-own-word')}</h3>
                 <Group gap="xs">
                     {data.choice ? (
                         <Button
@@ -38,11 +38,11 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                             loading={choice.isPending}
                             onClick={() => data.choice && choice.mutate({ undo: data.choice.id })}
                         >
-                            Undo it
+                            {say('own-dates.undo-it')}
                         </Button>
                     ) : null}
                     <Button size="xs" variant="default" onClick={() => start('own')}>
-                        Override dates
+                        {say('own-dates.override-dates')}
                     </Button>
                     {['replay', ...data.schools.filter((s) => s.routes.length > 0).map((s) => s.school)]
                         .filter((key) => key !== data.crop.school)
@@ -57,7 +57,7 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
     }
     return (
         <form
-            aria-label="Your own word"
+            aria-label={say('own-dates.your-own-word')}
             onSubmit={(event) => {
                 event.preventDefault();
                 choice.mutate(
@@ -74,25 +74,29 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                             {routes.length > 1 && (
                                 <NativeSelect
                                     size="xs"
-                                    aria-label={`Way of growing ${i + 1}`}
+                                    aria-label={say('own-dates.way-of-growing', { i: i + 1 })}
                                     value={row.route}
                                     onChange={(event) => change(i, { route: event.currentTarget.value as Route })}
                                     data={routes}
                                 />
                             )}
                             <DayField
-                                label={`From ${i + 1}`}
+                                label={say('own-dates.from', { i: i + 1 })}
                                 value={row.first}
                                 onChange={(first) => change(i, { first })}
                             />
-                            to
-                            <DayField label={`To ${i + 1}`} value={row.last} onChange={(last) => change(i, { last })} />
+                            {say('own-dates.to')}
+                            <DayField
+                                label={say('own-dates.to-2', { i: i + 1 })}
+                                value={row.last}
+                                onChange={(last) => change(i, { last })}
+                            />
                             <button
                                 type="button"
                                 className="plain"
                                 onClick={() => setRows(rows.filter((_, j) => j !== i))}
                             >
-                                out
+                                {say('own-dates.out')}
                             </button>
                         </Group>
                     ))}
@@ -103,14 +107,14 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                             setRows([...rows, { route: (routes[0]?.value ?? 'direct') as Route, first: '', last: '' }])
                         }
                     >
-                        Another window
+                        {say('own-dates.another-window')}
                     </button>
                 </>
             )}
             <Textarea
                 mt="xs"
                 size="xs"
-                label="Why"
+                label={say('own-dates.why')}
                 required
                 maxLength={500}
                 autosize
@@ -121,10 +125,10 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
             <Problem error={choice.error} />
             <Group mt="xs" gap="xs">
                 <Button size="xs" type="submit" loading={choice.isPending}>
-                    Save
+                    {say('common.save')}
                 </Button>
                 <Button size="xs" variant="subtle" color="gray" onClick={() => setSchool(null)}>
-                    Cancel
+                    {say('common.cancel')}
                 </Button>
             </Group>
         </form>
@@ -139,14 +143,14 @@ function DayField({ label, value, onChange }: { label: string; value: string; on
                 size="xs"
                 w={70}
                 aria-label={label}
-                placeholder="MM-DD"
+                placeholder={say('own-dates.mm-dd')}
                 required
                 value={value}
                 onChange={(event) => onChange(event.currentTarget.value)}
             />
             <input
                 type="date"
-                aria-label={`${label}, from a calendar`}
+                aria-label={say('own-dates.from-a-calendar', { label })}
                 value={/^\d\d-\d\d$/.test(value) ? `2001-${value}` : ''}
                 onChange={(event) => event.target.value !== '' && onChange(event.target.value.slice(5))}
             />

@@ -44,10 +44,10 @@ export function Windows() {
     if (error instanceof Refusal && error.status === 404) {
         return (
             <main className="page">
-                <h2>No windows yet</h2>
+                <h2>{say('windows.no-windows-yet')}</h2>
                 <p role={here?.computation?.state === 'failed' ? 'alert' : undefined}>
                     {whyNone(here?.computation ?? null) ?? error.message}{' '}
-                    <Link to={`/desk/zones/${zone}/record`}>Go to the record</Link>
+                    <Link to={`/desk/zones/${zone}/record`}>{say('common.go-to-the-record')}</Link>
                 </p>
             </main>
         );
@@ -57,9 +57,9 @@ export function Windows() {
 
 /** Why there are no windows although somebody has brought a file; null where nobody has. */
 function whyNone(computation: Computation | null): string | null {
-    if (computation?.state === 'failed') return `The computing failed: ${computation.error ?? ''}`;
-    if (computation?.state === 'cancelled') return 'The computing was cancelled.';
-    return computation && !isOver(computation) ? 'They are being worked out.' : null;
+    if (computation?.state === 'failed') return say('windows.the-computing-failed', { error: computation.error ?? '' });
+    if (computation?.state === 'cancelled') return say('windows.the-computing-was-cancelled');
+    return computation && !isOver(computation) ? say('windows.they-are-being-worked-out') : null;
 }
 
 /** Computes the windows at a site nobody has looked at since the zone was last computed. */
@@ -76,27 +76,32 @@ function AtSite({ zone, site }: { zone: string; site: number }) {
         if (!started.current) mutate(site);
         started.current = true;
     }, [mutate, site]);
-    const name = sites?.find((s) => s.id === site)?.name ?? 'this site';
+    const name = sites?.find((s) => s.id === site)?.name ?? say('windows.this-site');
     return (
         <main className="page">
-            <h2>Working out the windows: {name}</h2>
+            <h2>{say('windows.working-out-the-windows', { name })}</h2>
             <Problem error={compute.error ?? cancel.error} />
             <div role="status" aria-live="polite">
-                <p>{progress?.state === 'failed' ? progress.error : (progress?.step ?? 'waiting for its turn')} …</p>
+                <p>
+                    {progress?.state === 'failed'
+                        ? progress.error
+                        : say(`step.${progress?.step ?? 'waiting'}`)}{' '}
+                    …
+                </p>
                 <Progress
                     w={360}
                     value={!progress || progress.total === 0 ? 5 : (100 * progress.done) / progress.total}
-                    aria-label="Progress"
+                    aria-label={say('common.progress')}
                 />
             </div>
             <Group mt="md">
                 {computation !== null && progress && !isOver(progress) && (
                     <Button variant="default" size="xs" onClick={() => cancel.mutate(computation)}>
-                        Cancel
+                        {say('common.cancel')}
                     </Button>
                 )}
                 <Button variant="subtle" color="gray" size="xs" onClick={() => setParams({})}>
-                    Back to open ground
+                    {say('windows.back-to-open-ground')}
                 </Button>
             </Group>
         </main>
@@ -105,15 +110,15 @@ function AtSite({ zone, site }: { zone: string; site: number }) {
 
 /** How the light of a day counts for growth; the zone's calendar follows what is chosen. */
 const LIGHTS = [
-    { value: 'radiation', label: 'light: radiation' },
-    { value: 'ten-hour', label: 'light: ten hours' },
-    { value: 'none', label: 'light: left out' },
+    { value: 'radiation', label: say('windows.light-radiation') },
+    { value: 'ten-hour', label: say('windows.light-ten-hours') },
+    { value: 'none', label: say('windows.light-left-out') },
 ];
 
 const GROUPINGS = [
-    { value: 'family', label: 'by family' },
-    { value: 'season', label: 'by season' },
-    { value: 'next', label: 'by what is next' },
+    { value: 'family', label: say('windows.by-family') },
+    { value: 'season', label: say('windows.by-season') },
+    { value: 'next', label: say('windows.by-what-is-next') },
 ];
 
 function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: View }) {
@@ -249,8 +254,8 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                     <TextInput
                         ref={find}
                         size="xs"
-                        aria-label="Find a crop"
-                        placeholder="Find a crop ( / )"
+                        aria-label={say('common.find-a-crop')}
+                        placeholder={say('windows.find-a-crop')}
                         value={asked}
                         onChange={(event) => setAsked(event.currentTarget.value)}
                         onKeyDown={(event) => {
@@ -264,14 +269,14 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                     />
                     <NativeSelect
                         size="xs"
-                        aria-label="Grouped"
+                        aria-label={say('windows.grouped')}
                         value={by}
                         onChange={(event) => set('by', event.currentTarget.value)}
                         data={GROUPINGS}
                     />
                     <NativeSelect
                         size="xs"
-                        aria-label="Site"
+                        aria-label={say('common.site')}
                         value={String(view.site ?? sites?.[0]?.id ?? '')}
                         onChange={(event) =>
                             set(
@@ -286,7 +291,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                     {mayEdit && (
                         <NativeSelect
                             size="xs"
-                            aria-label="Light"
+                            aria-label={say('common.light')}
                             disabled={method.isPending}
                             value={here?.light ?? 'radiation'}
                             onChange={(event) =>
@@ -303,10 +308,10 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                     {!mayEdit && <span className="hint">{LIGHTS.find((l) => l.value === here?.light)?.label}</span>}
                     {data.standards.length > 1 && (
                         <>
-                            <span className="hint">harvest in</span>
+                            <span className="hint">{say('windows.harvest-in')}</span>
                             <SegmentedControl
                                 size="xs"
-                                aria-label="Standard of proof"
+                                aria-label={say('common.standard-of-proof')}
                                 value={data.method.standard ?? 'reliable'}
                                 onChange={(standard) => set('standard', standard === here?.standard ? null : standard)}
                                 data={STANDARDS.filter((s) => data.standards.some((known) => known === s.value))}
@@ -326,25 +331,26 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                                 )
                             }
                         >
-                            Use in the calendar
+                            {say('windows.use-in-the-calendar')}
                         </Button>
                     )}
-                    {progress && !isOver(progress) && <span className="hint">{progress.step} …</span>}
+                    {progress && !isOver(progress) && <span className="hint">{say(`step.${progress.step}`)} …</span>}
                     <span className="count">
-                        {crops.length} of {data.crops.length} crops
+                        {say('windows.of-crops', { crops: crops.length, crops2: data.crops.length })}
                     </span>
                 </div>
                 {data.ruler.short_record && (
                     <p className="warning">
-                        {say('first-guess.clause', { seasons: data.ruler.seasons })}, counted back from the freezes so
-                        far. Ten years make dates to rely on.
+                        {say('windows.counted-back-from-the-freezes', {
+                            clause: say('first-guess.clause', { seasons: data.ruler.seasons }),
+                        })}
                     </p>
                 )}
                 {data.stale && (
                     <p className="warning" role="status">
                         {here?.computation?.state === 'failed'
-                            ? `The last computing failed: ${here.computation.error ?? ''} These windows are older.`
-                            : 'Something was changed since; these windows are being computed anew.'}
+                            ? say('windows.the-last-computing-failed-these', { error: here.computation.error ?? '' })
+                            : say('windows.something-was-changed-since-these')}
                     </p>
                 )}
                 <Problem error={method.error} />
@@ -355,7 +361,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                         height={RULER_HEIGHT}
                         onClick={point}
                         role="img"
-                        aria-label="The year here: chance of freeze, soil temperature, day length. Click to set the date."
+                        aria-label={say('windows.the-year-here-chance-of')}
                     >
                         <rect width="100%" height={RULER_HEIGHT} fill="var(--paper)" />
                         <g transform={`translate(${LABELS} 0)`}>
@@ -368,7 +374,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                         width="100%"
                         height={Math.max(rows.height, 40)}
                         onClick={point}
-                        aria-label="Windows by crop"
+                        aria-label={say('windows.windows-by-crop')}
                     >
                         <g transform={`translate(${LABELS} 0)`}>
                             {scale.months.map((month) => (
@@ -413,16 +419,16 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                         </g>
                     </svg>
                 </div>
-                {crops.length === 0 && <p role="status">No crop or family here is called that.</p>}
+                {crops.length === 0 && <p role="status">{say('windows.no-crop-or-family-here')}</p>}
                 <Behind
-                    name="All windows"
+                    name={say('windows.all-windows')}
                     file={`${zone}-windows`}
-                    columns={['crop', 'act', 'windows', 'start under cover', 'by']}
+                    columns={['crop', 'act', 'windows', say('windows.start-under-cover'), 'by']}
                     rows={crops.flatMap((crop) =>
                         crop.routes.map((route) => [
                             crop.name,
                             say(`act.${route.act}`),
-                            route.windows.map(spanInWords).join(', ') || 'no window here',
+                            route.windows.map(spanInWords).join(', ') || say('common.no-window-here'),
                             route.under_cover.map(spanInWords).join(', '),
                             crop.school,
                         ]),
@@ -430,7 +436,7 @@ function Sheet({ zone, data, view }: { zone: string; data: WindowsData; view: Vi
                 />
                 <Legend counted={data.crops.some((crop) => crop.school === 'count-back')} />
             </main>
-            <aside aria-live="polite" aria-label={chosen ? 'The crop' : 'The day'}>
+            <aside aria-live="polite" aria-label={chosen ? say('windows.the-crop') : say('windows.the-day')}>
                 {chosen ? (
                     <CropPanel
                         zone={zone}
@@ -461,7 +467,7 @@ type Rows = {
     crops: { crop: Crop; y: number; height: number }[];
 };
 
-const SEASONS = { cool: 'Cool season', warm: 'Warm season' };
+const SEASONS = { cool: say('windows.cool-season'), warm: say('windows.warm-season') };
 
 /** Crops in groups: by family, by the season they like, or by what can be done next from a day on. */
 function grouped(crops: Crop[], by: string, day: number): { group: string; crops: Crop[] }[] {
@@ -477,13 +483,16 @@ function grouped(crops: Crop[], by: string, day: number): { group: string; crops
             );
         const sorted = crops.map((crop) => ({ crop, wait: wait(crop) })).sort((a, b) => a.wait - b.wait);
         return [
-            { group: 'Open now', crops: sorted.filter((c) => c.wait === 0).map((c) => c.crop) },
+            { group: say('windows.open-now'), crops: sorted.filter((c) => c.wait === 0).map((c) => c.crop) },
             {
-                group: 'Opens within four weeks',
+                group: say('windows.opens-within-four-weeks'),
                 crops: sorted.filter((c) => c.wait > 0 && c.wait <= 28).map((c) => c.crop),
             },
-            { group: 'Later', crops: sorted.filter((c) => c.wait > 28 && c.wait < 999).map((c) => c.crop) },
-            { group: 'No window here', crops: sorted.filter((c) => c.wait === 999).map((c) => c.crop) },
+            {
+                group: say('windows.later'),
+                crops: sorted.filter((c) => c.wait > 28 && c.wait < 999).map((c) => c.crop),
+            },
+            { group: say('windows.no-window-here'), crops: sorted.filter((c) => c.wait === 999).map((c) => c.crop) },
         ].filter((group) => group.crops.length > 0);
     }
     const of = (crop: Crop) => (by === 'season' ? SEASONS[crop.kind] : crop.family);
@@ -636,24 +645,24 @@ const RIBBON = { top: 8, height: 17 };
 
 function Legend({ counted }: { counted: boolean }) {
     return (
-        <ul className="legend" aria-label="Signs">
+        <ul className="legend" aria-label={say('windows.signs')}>
             <li>
                 <Swatch>
                     <path className="bracket" d="M1 9V2H21V9" />
                 </Swatch>
-                window
+                {say('windows.window')}
             </li>
             <li>
                 <Swatch>
                     <path className="cover" d="M1 7V3H21V7" />
                 </Swatch>
-                start under cover
+                {say('windows.start-under-cover')}
             </li>
             <li>
                 <Swatch>
                     <path className="own" d="M1 9V2H21V9" />
                 </Swatch>
-                own dates
+                {say('windows.own-dates')}
             </li>
             {signs(counted).map(([reason, words]) => (
                 <li key={reason}>

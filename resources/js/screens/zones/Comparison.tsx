@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -9,10 +10,10 @@ type Row = Schema['ComparedZone'];
 
 /** Nothing known sorts last. */
 const ORDERS: { name: string; of: (row: Row) => number | string }[] = [
-    { name: 'longest season', of: (row) => -(row.free_days ?? 365) },
-    { name: 'earliest last freeze', of: (row) => row.last[0] ?? '00-00' },
+    { name: say('comparison.longest-season'), of: (row) => -(row.free_days ?? 365) },
+    { name: say('comparison.earliest-last-freeze'), of: (row) => row.last[0] ?? '00-00' },
     { name: 'hottest', of: (row) => -(row.hot_days ?? 0) },
-    { name: 'earliest warm soil', of: (row) => row.soil_10 ?? '99-99' },
+    { name: say('comparison.earliest-warm-soil'), of: (row) => row.soil_10 ?? '99-99' },
     { name: 'hardiness', of: (row) => (row.hardiness ?? '').padStart(3, '0') },
 ];
 
@@ -31,10 +32,10 @@ export function Comparison({ zones }: { zones: Zone[] }) {
     const rows = [...data.rows].sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0));
     return (
         <section>
-            <h2>Side by side</h2>
+            <h2>{say('comparison.side-by-side')}</h2>
             <NativeSelect
                 size="xs"
-                label="Sorted by"
+                label={say('comparison.sorted-by')}
                 w={200}
                 value={String(order)}
                 onChange={(event) => setOrder(Number(event.currentTarget.value))}
@@ -44,32 +45,37 @@ export function Comparison({ zones }: { zones: Zone[] }) {
                 <thead>
                     <tr>
                         <th rowSpan={2} scope="col">
-                            Zone
+                            {say('common.zone')}
                         </th>
                         <th colSpan={2} scope="colgroup">
-                            Last freeze, later in
+                            {say('common.last-freeze-later-in')}
                         </th>
                         <th colSpan={2} scope="colgroup">
-                            First freeze, earlier in
+                            {say('common.first-freeze-earlier-in')}
                         </th>
                         <th rowSpan={2} scope="col" className="number">
-                            Days between
+                            {say('comparison.days-between')}
                         </th>
                         <th rowSpan={2} scope="col" className="number">
-                            Days of 30 °C
+                            {say('comparison.days-of-30-c')}
                         </th>
                         <th rowSpan={2} scope="col">
-                            Soil holds 10 °C
+                            {say('comparison.soil-holds-10-c')}
                         </th>
                         <th rowSpan={2} scope="col">
-                            Hardiness
+                            {say('comparison.hardiness')}
                         </th>
                         <th rowSpan={2} scope="col">
-                            No clear difference from
+                            {say('comparison.no-clear-difference-from')}
                         </th>
                     </tr>
                     <tr>
-                        {['1 in 2', '1 in 5', '1 in 2', '1 in 5'].map((risk, i) => (
+                        {[
+                            say('comparison.1-in-2'),
+                            say('comparison.1-in-5'),
+                            say('comparison.1-in-2'),
+                            say('comparison.1-in-5'),
+                        ].map((risk, i) => (
                             <th scope="col" key={i}>
                                 {risk}
                             </th>
@@ -87,19 +93,16 @@ export function Comparison({ zones }: { zones: Zone[] }) {
                             {[row.last[0], row.last[1], row.first[0], row.first[1]].map((date, i) => (
                                 <td key={i}>{shown(date)}</td>
                             ))}
-                            <td className="number">{row.free_days ?? 'all'}</td>
+                            <td className="number">{row.free_days ?? say('common.all')}</td>
                             <td className="number">{row.hot_days ?? ''}</td>
-                            <td>{row.soil_10 === null ? 'not reached' : inShort(row.soil_10)}</td>
+                            <td>{row.soil_10 === null ? say('common.not-reached') : inShort(row.soil_10)}</td>
                             <td>{row.hardiness}</td>
                             <td>{row.like.map(name).join(', ')}</td>
                         </tr>
                     ))}
                 </tbody>
             </table>
-            <p className="hint">
-                Freezes at 0 °C. Zones show no clear difference where the 90 % intervals of both average dates overlap:
-                their gardeners may share a calendar, or need a longer record.
-            </p>
+            <p className="hint">{say('comparison.freezes-at-0-c-zones')}</p>
         </section>
     );
 }

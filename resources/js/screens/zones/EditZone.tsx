@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useEffect, useRef } from 'react';
@@ -55,7 +56,7 @@ export function EditZone() {
     if (!mayEdit) {
         return (
             <main className="page">
-                <p>Zones are the educator’s to edit.</p>
+                <p>{say('edit-zone.zones-are-the-educators-to')}</p>
             </main>
         );
     }
@@ -69,9 +70,9 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
     const form = useForm<Values>({
         initialValues: saved,
         validate: {
-            latitude: (latitude) => (latitude === '' ? 'Give the latitude, in degrees.' : null),
-            longitude: (longitude) => (longitude === '' ? 'Give the longitude, in degrees.' : null),
-            height_m: (height) => (height === '' ? 'Give the height, in metres.' : null),
+            latitude: (latitude) => (latitude === '' ? say('edit-zone.give-latitude') : null),
+            longitude: (longitude) => (longitude === '' ? say('edit-zone.give-longitude') : null),
+            height_m: (height) => (height === '' ? say('edit-zone.give-height') : null),
         },
     });
     const navigate = useNavigate();
@@ -110,40 +111,40 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
     const { latitude, longitude } = form.values;
     return (
         <main className="page" style={{ maxWidth: '46rem' }}>
-            <h2>{slug ? 'Edit the zone' : 'Add a zone'}</h2>
+            <h2>{slug ? say('edit-zone.edit-the-zone') : say('common.add-a-zone')}</h2>
             <form onSubmit={form.onSubmit((values) => save(values))} noValidate>
                 <Group grow align="start">
                     <TextInput
-                        label="Name"
-                        description="as gardeners know it"
+                        label={say('common.name')}
+                        description={say('edit-zone.as-gardeners-know-it')}
                         required
                         {...form.getInputProps('name')}
                     />
                     <TextInput
-                        label="District"
-                        description="zones of one district are listed together"
+                        label={say('edit-zone.district')}
+                        description={say('edit-zone.zones-of-one-district-are')}
                         required
                         {...form.getInputProps('district')}
                     />
                 </Group>
                 <Group grow align="start" mt="sm">
                     <NumberInput
-                        label="Latitude, degrees"
-                        description="south is negative"
+                        label={say('edit-zone.latitude-degrees')}
+                        description={say('edit-zone.south-is-negative')}
                         required
                         decimalScale={5}
                         {...form.getInputProps('latitude')}
                     />
                     <NumberInput
-                        label="Longitude, degrees"
-                        description="west is negative"
+                        label={say('edit-zone.longitude-degrees')}
+                        description={say('edit-zone.west-is-negative')}
                         required
                         decimalScale={5}
                         {...form.getInputProps('longitude')}
                     />
                     <NumberInput
-                        label="Height, m"
-                        description="above the sea"
+                        label={say('common.height-m')}
+                        description={say('edit-zone.above-the-sea')}
                         required
                         allowDecimal={false}
                         {...form.getInputProps('height_m')}
@@ -152,32 +153,30 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                 <p role="status" className="hint">
                     {latitude !== '' &&
                         longitude !== '' &&
-                        `That is ${coordinates(Number(latitude), Number(longitude))}, on the ${
-                            Number(latitude) < 0 ? 'southern' : 'northern'
-                        } hemisphere.`}
+                        say(`edit-zone.${Number(latitude) < 0 ? 'southern' : 'northern'}`, { place: coordinates(Number(latitude), Number(longitude)) })}
                 </p>
                 {farOff && (
                     <div role="alert" className="warning">
                         <p>{farOff}</p>
                         <Checkbox
-                            label="It is right; save it"
+                            label={say('edit-zone.it-is-right-save-it')}
                             checked={false}
                             onChange={() => save(form.getValues(), true)}
                         />
                     </div>
                 )}
-                <h3>Settlements gardeners look up</h3>
+                <h3>{say('edit-zone.settlements-gardeners-look-up')}</h3>
                 {form.values.settlements.map((_, i) => (
                     <Group key={i} align="start" mb={6} wrap="nowrap">
                         <TextInput
-                            aria-label={`Settlement ${i + 1}`}
-                            placeholder="Settlement"
+                            aria-label={say('edit-zone.settlement', { i: i + 1 })}
+                            placeholder={say('edit-zone.settlement-2')}
                             style={{ flex: 2 }}
                             {...form.getInputProps(`settlements.${i}.name`)}
                         />
                         <TextInput
-                            aria-label={`Postcode ${i + 1}`}
-                            placeholder="Postcode"
+                            aria-label={say('edit-zone.postcode', { i: i + 1 })}
+                            placeholder={say('edit-zone.postcode-2')}
                             style={{ flex: 1 }}
                             {...form.getInputProps(`settlements.${i}.postcode`)}
                         />
@@ -185,9 +184,9 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                             variant="subtle"
                             color="gray"
                             onClick={() => form.removeListItem('settlements', i)}
-                            aria-label={`Take out settlement ${i + 1}`}
+                            aria-label={say('edit-zone.take-out-settlement', { i: i + 1 })}
                         >
-                            Take out
+                            {say('common.take-out')}
                         </Button>
                     </Group>
                 ))}
@@ -195,15 +194,15 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                     variant="default"
                     onClick={() => form.insertListItem('settlements', { name: '', postcode: '' })}
                 >
-                    Add a settlement
+                    {say('edit-zone.add-a-settlement')}
                 </Button>
                 {!farOff && <Problem error={saving.error} />}
                 <Group mt="lg">
                     <Button type="submit" loading={saving.isPending}>
-                        Save
+                        {say('common.save')}
                     </Button>
                     <Button variant="subtle" color="gray" onClick={() => navigate('/desk')}>
-                        Cancel
+                        {say('common.cancel')}
                     </Button>
                 </Group>
             </form>

@@ -1,3 +1,4 @@
+import { say } from '../../words/words';
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { coordinates } from '../../words/place';
@@ -13,9 +14,7 @@ export function Zones() {
     const districts = [...new Set(zones.map((zone) => zone.district))].sort();
     return (
         <main className="page">
-            {zones.length === 0 && (
-                <p>There is no zone yet. A zone is a place whose gardeners can sow by the same dates.</p>
-            )}
+            {zones.length === 0 && <p>{say('zones.there-is-no-zone-yet')}</p>}
             {districts.map((district) => (
                 <section key={district}>
                     <h2>{district}</h2>
@@ -30,13 +29,13 @@ export function Zones() {
                         </colgroup>
                         <thead>
                             <tr>
-                                <th scope="col">Zone</th>
-                                <th scope="col">Place</th>
-                                <th scope="col">Settlements</th>
-                                <th scope="col">Record</th>
-                                <th scope="col">Current edition</th>
+                                <th scope="col">{say('common.zone')}</th>
+                                <th scope="col">{say('zones.place')}</th>
+                                <th scope="col">{say('zones.settlements')}</th>
+                                <th scope="col">{say('common.record')}</th>
+                                <th scope="col">{say('zones.current-edition')}</th>
                                 <th scope="col">
-                                    <span className="sr-only">Edit</span>
+                                    <span className="sr-only">{say('common.edit')}</span>
                                 </th>
                             </tr>
                         </thead>
@@ -56,15 +55,22 @@ export function Zones() {
                                         <td>{zone.settlements.map((s) => s.name).join(', ')}</td>
                                         <td>
                                             {zone.record
-                                                ? `${zone.record.first.slice(0, 4)} to ${dateInWords(zone.record.last)}`
-                                                : 'none yet: bring a station file'}
+                                                ? say('common.to', {
+                                                      first: zone.record.first.slice(0, 4),
+                                                      last: dateInWords(zone.record.last),
+                                                  })
+                                                : say('zones.none-yet-bring-a-station')}
                                         </td>
                                         <td>
                                             {zone.edition
                                                 ? `${zone.edition.number}, ${dateInWords(zone.edition.published_on)}`
-                                                : 'none'}
+                                                : say('common.none')}
                                         </td>
-                                        <td>{mayEdit && <Link to={`/desk/zones/${zone.slug}/edit`}>Edit</Link>}</td>
+                                        <td>
+                                            {mayEdit && (
+                                                <Link to={`/desk/zones/${zone.slug}/edit`}>{say('common.edit')}</Link>
+                                            )}
+                                        </td>
                                     </tr>
                                 ))}
                         </tbody>
@@ -73,7 +79,7 @@ export function Zones() {
             ))}
             {mayEdit && (
                 <Button component={Link} to="/desk/zones/new" mt="lg">
-                    Add a zone
+                    {say('common.add-a-zone')}
                 </Button>
             )}
             <Comparison zones={zones} />
