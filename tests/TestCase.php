@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use Anthesis\Exchange\Words;
 use App\People\Role;
 use App\People\User;
 use App\Zones\Zone;
@@ -25,6 +26,12 @@ abstract class TestCase extends FrameworkTestCase
         parent::setUp();
         Storage::fake('originals');
         Storage::fake('published');
+    }
+
+    /** @param  array{key: string, with?: array<string, mixed>}  $phrase */
+    protected function said(array $phrase): string
+    {
+        return Words::in('en')->phrase($phrase);
     }
 
     /**

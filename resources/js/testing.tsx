@@ -77,5 +77,10 @@ export function show(element: ReactElement, at = '/desk', path = '*') {
 
 export const EDUCATOR = {
     today: '2026-04-20',
-    user: { name: 'Wren', email: 'wren@kestrel.example', role: 'educator', may_publish: true },
+    user: {
+        name: 'Wren',
+        email: 'wren@kestrel.example',
+        role: 'educator',
+        can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish'],
+    },
 };

@@ -40,7 +40,7 @@ final class AccessTest extends TestCase
         $this->zone();
         $this->actingAs($this->person($role));
         $this->getJson('/api/zones/test-basin')->assertOk();
-        $this->getJson('/api/session')->assertJsonPath('data.user.may_publish', false);
+        $this->getJson('/api/session')->assertJsonPath('data.user.can', []);
         $this->postJson('/api/zones', $this->zoneValues('Other'))->assertForbidden();
         $this->editZone($this->zoneValues('Other'))->assertForbidden();
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertForbidden();

@@ -43,7 +43,7 @@ final class CropBookTest extends TestCase
     public function test_numbers_that_cannot_be_are_refused_at_their_column(): void
     {
         $this->patchJson('/api/crops/carrot', ['cells' => ['base_c' => '90'], 'note' => 'x', 'version' => 1])->assertUnprocessable()
-            ->assertJsonPath('errors', ['cells.base_c' => ['“90” is not a number from -5 to 30.']]);
+            ->assertJsonPath('errors', ['cells.base_c' => ['“90” is not a number from −5 to 30.']]);
         $this->patchJson('/api/crops/carrot', ['cells' => ['opt_low_c' => '40'], 'note' => 'x', 'version' => 1])->assertUnprocessable()
             ->assertJsonPath('errors', ['cells.opt_low_c' => ['Growth temperatures must rise: base, lower optimum, upper optimum, ceiling.']]);
         $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '80']])->assertUnprocessable()

@@ -102,13 +102,13 @@ final class DoorTest extends TestCase
         self::assertSame([true, 3, []], [$windows['ruler']['short_record'], $windows['ruler']['seasons'], $windows['standards']]);
         $spinach = $this->getJson('/api/zones/test-basin/windows/spinach')->json('data');
         self::assertSame('count-back', $spinach['crop']['school']);
-        self::assertMatchesRegularExpression('/^Sow outdoors: on \d+ of these \d+ days fewer than half the years on record came to a harvest\.$/', $spinach['disagreements'][0]);
+        self::assertMatchesRegularExpression('/^Sow outdoors: on \d+ of these \d+ days fewer than half the years on record came to a harvest\.$/', $this->said($spinach['disagreements'][0]));
         $this->publish()->assertStatus(202);
         foreach (['', '/this-week', '/weeks/3', '/crops/radish', '/editions/1', '/editions/1/crops/kale'] as $page) {
             $this->get("/zones/test-basin{$page}")->assertOk()->assertSee('From 3 cold seasons: a first guess.');
         }
         self::assertStringContainsString('From 3 cold seasons: a first guess.', str_replace("\r\n ", '', (string) $this->get('/zones/test-basin/calendar.ics')->getContent()));
-        self::assertStringStartsWith('From 3 cold seasons: a first guess.', $this->words(Edition::query()->firstOrFail()->open()->content['guidance'][0]));
+        self::assertStringStartsWith('From 3 cold seasons: a first guess.', $this->said(Edition::query()->firstOrFail()->open()->content['guidance'][0]));
     }
 
     public function test_a_file_that_contradicts_itself_or_the_record_is_imported_only_when_somebody_says_so(): void

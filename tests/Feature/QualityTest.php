@@ -39,7 +39,7 @@ final class QualityTest extends TestCase
     {
         $values = $this->getJson('/api/zones/test-basin/quality')->assertOk()->json('data.values');
         self::assertCount(1, $values);
-        self::assertSame(['2005-07-10', 'minimum', 'spike'], [$values[0]['date'], $values[0]['element'], $values[0]['doubts'][0]['rule']]);
+        self::assertSame(['2005-07-10', 'minimum', 'spike'], [$values[0]['date'], $values[0]['element'], $values[0]['doubts'][0]]);
         self::assertSame(['2005-07-08', '2005-07-09', '2005-07-10', '2005-07-11', '2005-07-12'], array_column($values[0]['around'], 'date'));
         self::assertEquals(-31, $values[0]['around'][2]['minimum']);
         self::assertNull($values[0]['decision']);

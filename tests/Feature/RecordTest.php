@@ -55,7 +55,7 @@ final class RecordTest extends TestCase
             ->assertJsonPath('data.rows', 5)
             ->assertJsonPath('data.years', [['year' => 2024, 'days' => 3, 'complete' => false]])
             ->assertJsonPath('data.gaps', [['first' => '2024-03-02', 'days' => 2]])
-            ->assertJsonPath('data.refused', [['line' => 5, 'column' => 'Day', 'reason' => '“gone” is not a date written as YYYY-MM-DD']])
+            ->assertJsonPath('data.refused', [['line' => 5, 'column' => 'Day', 'phrase' => ['key' => 'error.table.no-date-year-first', 'with' => ['text' => 'gone']]]])
             ->assertJsonPath('data.marks_count', 2)
             ->assertJsonPath('data.marks.0.rule', 'maximum-below-minimum')
             ->assertJsonPath('data.sample.0', ['date' => '2024-02-28', 'minimum' => -10, 'maximum' => 5]);

@@ -70,7 +70,7 @@ final class WindowsTest extends TestCase
         $data = $this->postJson('/api/zones/test-basin/windows/radish/choices', $own)->assertCreated()->json('data');
         self::assertSame(['own', '02-10', '02-20'], [$data['crop']['school'], $data['crop']['routes'][0]['windows'][0]['first'], $data['crop']['routes'][0]['windows'][0]['last']]);
         self::assertSame(['The club sows on the holiday.', 'Educator'], [$data['choice']['reason'], $data['choice']['by']]);
-        self::assertSame(['Sow outdoors: on 11 of these 22 days fewer than half the years on record came to a harvest.'], $data['disagreements']);
+        self::assertSame(['Sow outdoors: on 11 of these 22 days fewer than half the years on record came to a harvest.'], array_map($this->said(...), $data['disagreements']));
 
         $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'Easier to explain.', 'replaces' => $data['choice']['id']])->assertCreated()
             ->assertJsonPath('data.crop.school', 'count-back')->assertJsonPath('data.crop.routes.0.windows.0.first', '03-25');
@@ -94,7 +94,7 @@ final class WindowsTest extends TestCase
     {
         $runs = $this->getJson('/api/zones/test-basin/windows/radish/runs?route=direct')->assertOk()->json('data');
         self::assertSame(range(1999, 2012), array_column($runs['years'], 'year'));
-        $names = array_column($runs['outcomes'], 'outcome');
+        $names = $runs['outcomes'];
         $ribbon = $this->radish()['replay'][0]['ribbon']['outcomes'];
         foreach ([31, 100, 210, 300] as $day) {
             $harvests = array_filter($runs['years'], static fn (array $y): bool => ($names[$y['outcome'][$day]] ?? '') === 'harvest');
@@ -112,10 +112,10 @@ final class WindowsTest extends TestCase
         $compared = $this->getJson('/api/zones/test-basin/windows/bush-bean/compared')->assertOk()->json('data');
         $sites = array_column($compared['sites'], null, 'name');
         self::assertCount(11, $sites);
-        self::assertMatchesRegularExpression('/^\d+ days earlier/', $sites['low tunnel']['in_words']);
-        self::assertStringContainsString('later to open', $sites['cold pocket']['in_words']);
+        self::assertMatchesRegularExpression('/^\d+ days earlier/', $this->said($sites['low tunnel']['phrase']));
+        self::assertStringContainsString('later to open', $this->said($sites['cold pocket']['phrase']));
         self::assertSame(['Harrow Early'], array_column($compared['varieties'], 'name'));
-        self::assertStringContainsString('longer at the end', $compared['varieties'][0]['in_words']);
+        self::assertStringContainsString('longer at the end', $this->said($compared['varieties'][0]['phrase']));
     }
 
     public function test_a_site_is_computed_when_it_is_asked_for_and_anew_when_the_zone_is(): void

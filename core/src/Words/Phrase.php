@@ -48,10 +48,10 @@ final readonly class Phrase implements JsonSerializable
         return new self('day', ['day' => $date, 'month' => $month]);
     }
 
-    /** A temperature, rounded to a tenth of a degree. */
+    /** A temperature, rounded to a tenth of a degree; never minus nought. */
     public static function celsius(float $celsius): self
     {
-        return new self('celsius', ['celsius' => round($celsius, 1)]);
+        return new self('celsius', ['celsius' => round($celsius, 1) + 0.0]);
     }
 
     /** @return Words ready for JSON */

@@ -39,7 +39,7 @@ final class PhraseTest extends TestCase
     {
         $words = Words::in('en');
         self::assertSame(['12 May', '1 January', '31 December'], array_map(static fn (YearDay $d): string => $words->phrase(Phrase::day($d)), [YearDay::of(5, 12), YearDay::of(1, 1), YearDay::of(12, 31)]));
-        self::assertSame(['0 °C', '10.6 °C'], [$words->phrase(Phrase::celsius(0.0)), $words->phrase(Phrase::celsius(10.56))]);
+        self::assertSame(['0 °C', '10.6 °C'], [$words->phrase(Phrase::celsius(-0.04)), $words->phrase(Phrase::celsius(10.56))]);
         self::assertSame('as it stands {0}', $words->phrase(Phrase::verbatim('as it stands {0}')));
     }
 

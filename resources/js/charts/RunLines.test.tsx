@@ -5,10 +5,7 @@ import { yearScale } from '../time/yearScale';
 
 const year = (value: number) => Array.from({ length: 365 }, () => value);
 const runs = {
-    outcomes: [
-        { outcome: 'harvest', in_words: 'a harvest' },
-        { outcome: 'freeze-young', in_words: 'frozen while young' },
-    ],
+    outcomes: ['harvest', 'freeze-young'],
     years: [
         { year: 2000, outcome: year(0), up: year(8), harvest: year(60), end: year(80) },
         { year: 2001, outcome: year(1), up: year(9), harvest: year(-1), end: year(14) },

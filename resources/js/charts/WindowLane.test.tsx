@@ -4,13 +4,13 @@ import { WindowLane } from './WindowLane';
 import { yearScale } from '../time/yearScale';
 
 const LANE = {
-    act: 'sow outdoors',
+    act: 'sow-outdoors',
     windows: [{ first: '10-19', last: '04-17', days: 181 }],
     under_cover: [],
     harvests: [{ first: '12-12', last: '06-30', days: 201 }],
     reasons: [
-        { first: '07-01', last: '10-18', reason: 'cold-soil', in_words: 'the soil is too cold' },
-        { first: '04-18', last: '06-30', reason: 'too-late', in_words: 'too late to finish before the freeze' },
+        { first: '07-01', last: '10-18', reason: 'cold-soil', phrase: { key: 'reason.cold-soil' } },
+        { first: '04-18', last: '06-30', reason: 'too-late', phrase: { key: 'reason.too-late' } },
     ],
 };
 

@@ -13,7 +13,7 @@ export type FreezesOfDay = { seasons: number; to_come: number; has_come: number 
 export function freezeSentence(starts: MonthDay, day: MonthDay, freezes: FreezesOfDay, limit?: number): string {
     const toCome = beforeSummer(starts, yearDay(day));
     const which = limit === undefined ? '' : '.of';
-    return say(`freezes.${toCome ? 'still-to-come' : 'had-come'}${which}`, {
+    return say(`freeze-sentence.${toCome ? 'still-to-come' : 'had-come'}${which}`, {
         years: toCome ? freezes.to_come : freezes.has_come,
         seasons: freezes.seasons,
         day: inWords(day),

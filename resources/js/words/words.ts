@@ -37,7 +37,14 @@ export function say(what: string | Phrase, values: Handed = {}): string {
         new IntlMessageFormat(message, language === PSEUDO ? 'en' : language, undefined, { ignoreTag: true });
     formats.set(known, format);
     const said = Object.fromEntries(
-        Object.entries(values).map(([name, value]) => [name, value === null || value === undefined || value === false ? '' : typeof value === 'object' ? say(value) : value]),
+        Object.entries(values).map(([name, value]) => [
+            name,
+            value === null || value === undefined || value === false
+                ? ''
+                : typeof value === 'object'
+                  ? say(value)
+                  : value,
+        ]),
     );
     return withMinus(format.format(said) as string);
 }

@@ -1,40 +1,48 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { renderToString } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import { filterCrops } from './filter';
-import { GardenerPage, type PageData } from './pages';
+import { filterCrops } from '../filter';
+import { GardenerPage } from './GardenerPage';
+import type { CalendarCrop, Common, PageData, Task } from './props';
 
+const risk = (date: string | null) => ({
+    risk: 0.5,
+    phrase: { key: 'risk.one-in', with: { years: 2 } },
+    date,
+    earliest: null,
+    latest: null,
+});
 const year = Array.from({ length: 365 }, (_, i) => i / 365);
 const common = {
     base: '/zones/test',
     zone: { slug: 'test', name: 'Test Bench', district: 'District', hemisphere: 'north', height_m: 400 },
     edition: { number: 2, published_on: '2026-05-12', published_by: 'W', note: 'A note.', checksum: 'ab'.repeat(32) },
-    guidance: 'Guidance, not warranty.',
+    guidance: [{ key: 'verbatim', with: { text: 'Guidance, not warranty.' } }],
     first_guess: null,
-};
-const task = {
+} satisfies Common;
+const task: Task = {
     crop: 'kale',
     name: 'Kale',
-    act: 'sow outdoors',
+    act: 'sow-outdoors',
     opens: '04-01',
     closes: '05-14',
     last_chance: true,
     opening: false,
 };
-const week = (tasks: (typeof task)[]): PageData => ({
+const week = (tasks: Task[]): PageData => ({
     page: 'week',
     props: {
         ...common,
         week: { week: 19, first: '05-07', last: '05-13', tasks },
-        cautions: { kale: ['Take care with it.'] },
+        cautions: { kale: [{ key: 'verbatim', with: { text: 'Take care with it.' } }] },
         opens_next:
-            tasks.length > 0 ? [] : [{ crop: 'radish', name: 'Radish', act: 'sow outdoors', opens: '05-20', week: 20 }],
+            tasks.length > 0 ? [] : [{ crop: 'radish', name: 'Radish', act: 'sow-outdoors', opens: '05-20', week: 20 }],
         previous: 18,
         next: 20,
-        frost: 'In 3 of 29 seasons.',
+        freezes: { starts: '01-01', seasons: 29, to_come: 3, has_come: 26 },
     },
 });
-const route = (name: string, act: string) => ({
+const route = (name: 'direct' | 'transplant', act: Task['act']): CalendarCrop['routes'][number] => ({
     route: name,
     act,
     windows: [{ first: '03-25', last: '09-08', days: 168 }],
@@ -51,10 +59,13 @@ const calendar: PageData = {
     page: 'calendar',
     props: {
         ...common,
-        record: { station: 's', first: '1996-01-01', last: '2025-12-31' },
+        record: { station: 's', first: '1996-01-01', last: '2025-12-31', checksum: 'cd'.repeat(32) },
         ruler: {
             starts: '01-01',
             seasons: 29,
+            short_record: false,
+            freeze_to_come: year,
+            freeze_has_come: year,
             freeze_chance: year,
             hot_chance: year,
             soil: year,
@@ -63,15 +74,16 @@ const calendar: PageData = {
                 {
                     threshold: 'light-freeze',
                     celsius: 0,
-                    in_words: 'light freeze',
-                    last: [{ in_words: '1 year in 2', date: '04-29' }],
-                    first: [{ in_words: '1 year in 2', date: null }],
+                    phrase: { key: 'threshold.light-freeze' },
+                    last: [risk('04-29')],
+                    first: [risk(null)],
+                    free_days: [null],
                 },
             ],
         },
         crops: [
-            { slug: 'radish', name: 'Radish', kind: 'cool', routes: [route('direct', 'sow outdoors')] },
-            { slug: 'kale', name: 'Kale', kind: 'cool', routes: [route('transplant', 'set out')] },
+            { slug: 'radish', name: 'Radish', kind: 'cool', routes: [route('direct', 'sow-outdoors')] },
+            { slug: 'kale', name: 'Kale', kind: 'cool', routes: [route('transplant', 'set-out')] },
         ],
     },
 };
@@ -81,6 +93,7 @@ describe('gardener’s pages', () => {
         const html = renderToString(<GardenerPage data={week([task])} />).replaceAll('<!-- -->', '');
         expect(html).toMatch(/Last chance<\/h2>.*Kale<\/a>.*sow outdoors to 14 May/);
         expect(html).toContain('Take care with it.');
+        expect(html).toContain('In 3 of 29 seasons on record a freeze still came on or after 7 May.');
         expect(html).toContain('href="/zones/test/weeks/18"');
         expect(html).toContain('to 14 May');
         expect(html).toContain('edition 2, published 12 May 2026 by W');
@@ -111,7 +124,7 @@ describe('gardener’s pages', () => {
     });
 
     it('say on every page when they stand on a short record', () => {
-        const short = { ...common, first_guess: 'From 3 cold seasons: a first guess.' };
+        const short = { ...common, first_guess: { key: 'first-guess', with: { seasons: 3 } } };
         for (const data of [week([task]), calendar] as PageData[]) {
             const html = renderToString(
                 <GardenerPage data={{ ...data, props: { ...data.props, ...short } } as PageData} />,

@@ -6,7 +6,7 @@ import { CropForm } from './CropForm';
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
 const route = (harvests: number) => ({
     route: 'direct',
-    act: 'sow outdoors',
+    act: 'sow-outdoors',
     windows: [{ first: '04-01', last: '06-01', days: 62 }],
     under_cover: [],
     harvests: [],
@@ -21,7 +21,7 @@ const route = (harvests: number) => ({
 const crop = {
     slug: 'radish',
     cells: { name: 'Radish', maturity_days: '26', maturity_basis: 'sowing', heat_c: '31' },
-    days: [{ route: 'direct', days: 26, in_words: '26 days from sowing' }],
+    days: [{ route: 'direct', days: 26, phrase: { key: 'verbatim', with: { text: '26 days from sowing' } } }],
     varieties: [{ id: 5, name: 'Harrow Red', cells: { maturity_days: '22' }, tags: ['quick'] }],
     revisions: [
         {

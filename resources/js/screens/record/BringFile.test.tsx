@@ -7,7 +7,6 @@ import { BringFile } from './BringFile';
 const preview = {
     file: { name: 'many.csv', bytes: 10, checksum: 'a'.repeat(64) },
     format: 'ghcn-long',
-    format_in_words: 'a row for each value',
     station: 'XX0000001',
     stations: [
         { station: 'XX0000001', first: '1961-01-01', last: '2025-12-31', rows: 47482 },
@@ -28,9 +27,9 @@ const preview = {
         { year: 1962, days: 300, complete: false },
     ],
     gaps: [{ first: '1962-03-01', days: 40 }],
-    refused: [{ line: 7, column: 'TMIN', reason: '“x” is not a value' }],
+    refused: [{ line: 7, column: 'TMIN', phrase: { key: 'verbatim', with: { text: '“x” is not a value' } } }],
     refused_count: 1,
-    marks: [{ date: '1961-07-04', element: 'minimum', rule: 'spike', in_words: 'far from its neighbours' }],
+    marks: [{ date: '1961-07-04', element: 'minimum', rule: 'spike' }],
     marks_count: 1,
     sample: [{ date: '1961-01-01', minimum: -6.8, maximum: null }],
 };

@@ -7,7 +7,8 @@ const around = [
     { date: '2005-07-09', minimum: 9.5, maximum: 20 },
     { date: '2005-07-10', minimum: -31, maximum: 21 },
 ];
-const spike = { rule: 'spike', in_words: 'more than 25 °C from the days before and after' };
+const spike = 'spike';
+const SPIKE = 'more than 25 °C from the days before and after';
 const value = (date: string, decision: object | null = null) => ({
     date,
     element: 'minimum',
@@ -36,7 +37,7 @@ describe('doubted values', () => {
             within(counts)
                 .getAllByRole('cell')
                 .map((cell) => cell.textContent),
-        ).toEqual([spike.in_words, '2', '1']);
+        ).toEqual([SPIKE, '2', '1']);
         expect(screen.getAllByText('−31.0 / 21.0').length).toBe(1);
     });
 

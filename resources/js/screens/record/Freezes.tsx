@@ -245,7 +245,8 @@ function freezeInWords(
     threshold: { celsius: number; to_come: number[]; has_come: number[] },
     day: number,
 ): string {
-    if (!threshold.to_come.some(Boolean)) return say('freezes.none.of', { limit: inCelsius(threshold.celsius) });
+    if (!threshold.to_come.some(Boolean))
+        return say('freeze-sentence.none.of', { limit: inCelsius(threshold.celsius) });
     const freezes = { seasons, to_come: threshold.to_come[day - 1] ?? 0, has_come: threshold.has_come[day - 1] ?? 0 };
     return freezeSentence(starts, monthDay(day), freezes, threshold.celsius);
 }

@@ -123,7 +123,7 @@ describe('probe readings', () => {
     });
 
     it('are the educator’s to bring', async () => {
-        fakeServer({ ...answers, 'GET /api/session': { ...EDUCATOR, user: { ...EDUCATOR.user, may_publish: false } } });
+        fakeServer({ ...answers, 'GET /api/session': { ...EDUCATOR, user: { ...EDUCATOR.user, can: [] } } });
         show(<Readings zone="bench" />);
         expect(await screen.findByText(/Calibrating a site is the educator’s/)).toBeTruthy();
         expect(document.querySelector('input[type=file]')).toBeNull();

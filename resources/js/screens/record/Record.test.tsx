@@ -14,7 +14,7 @@ const seasons = Array.from({ length: 20 }, (_, i) => ({
 const threshold = (name: string, celsius: number, none = false) => ({
     threshold: name,
     celsius,
-    in_words: name,
+    phrase: { key: 'verbatim', with: { text: name } },
     seasons: none
         ? seasons.map(({ season }) => ({ season, first: null, last: null, first_date: null, last_date: null }))
         : seasons,
@@ -22,13 +22,19 @@ const threshold = (name: string, celsius: number, none = false) => ({
     has_come: flat(none ? 0 : 4),
     trend: none
         ? null
-        : { days_per_decade: -1.2, p: 0.04, in_words: 'The last freeze comes 1.2 days earlier per decade.' },
+        : { days_per_decade: -1.2, p: 0.04, phrase: { key: 'trend.earlier', with: { days: 1.2, p: 0.04 } } },
 });
-const risk = (name: string, date: string | null) => ({ risk: 0.5, in_words: name, date, earliest: date, latest: null });
+const risk = (name: string, date: string | null) => ({
+    risk: 0.5,
+    phrase: { key: 'verbatim', with: { text: name } },
+    date,
+    earliest: date,
+    latest: null,
+});
 const freezes = (name: string, celsius: number, date: string | null) => ({
     threshold: name,
     celsius,
-    in_words: name,
+    phrase: { key: 'verbatim', with: { text: name } },
     last: [risk('1 year in 2', date)],
     first: [risk('1 year in 2', date)],
     free_days: [168],
@@ -98,9 +104,9 @@ describe('the record', () => {
         fakeServer(answers);
         show(<Record />, ...at('freezes?on=04-20'));
         expect(
-            await screen.findByText('A freeze (0 °C) still came on or after this day in 12 of 20 years.'),
+            await screen.findByText('In 12 of 20 seasons on record a freeze (0 °C) still came on or after 20 April.'),
         ).toBeTruthy();
-        expect(screen.getByText('The last freeze comes 1.2 days earlier per decade.')).toBeTruthy();
+        expect(screen.getByText(/The last freeze comes 1.2 days earlier per decade/)).toBeTruthy();
         expect(screen.getAllByText('25 Apr').length).toBeGreaterThan(0);
         fireEvent.keyDown(window, { key: ']' });
         expect(screen.getByText('On 27 April')).toBeTruthy();
@@ -109,7 +115,7 @@ describe('the record', () => {
     it('of a place without freezes says so and draws nothing that is not', async () => {
         fakeServer({ ...answers, 'GET /api/zones/bench/climate': climate('04-25', true) });
         show(<Record />, ...at('freezes?on=04-20'));
-        expect(await screen.findByText('No year on record had a freeze (0 °C).')).toBeTruthy();
+        expect(await screen.findByText('No season on record had a freeze (0 °C).')).toBeTruthy();
         expect(screen.getByText('There are too few freezes on record to tell.')).toBeTruthy();
         expect(document.body.innerHTML).not.toContain('NaN');
         expect(document.body.innerHTML).not.toContain('undefined');

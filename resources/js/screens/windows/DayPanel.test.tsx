@@ -22,7 +22,7 @@ const data = {
             routes: [
                 {
                     route: 'direct',
-                    act: 'sow outdoors',
+                    act: 'sow-outdoors',
                     windows: [{ first: '03-20', last: '04-25', days: 37 }],
                     under_cover: [],
                     harvests: [],
@@ -36,7 +36,7 @@ const data = {
             routes: [
                 {
                     route: 'transplant',
-                    act: 'set out',
+                    act: 'set-out',
                     windows: [{ first: '05-01', last: '08-20', days: 112 }],
                     under_cover: [{ first: '03-27', last: '07-16', days: 112 }],
                     harvests: [],
@@ -56,7 +56,7 @@ describe('what a date means', () => {
     it('is said in words, with what is open, what closes soon and what opens next', () => {
         const { container } = render(<DayPanel data={data} day={yearDay('04-20')} onChoose={() => {}} />);
         const text = container.textContent ?? '';
-        expect(text).toContain('A freeze still came on or after this day in 12 of 29 seasons.');
+        expect(text).toContain('In 12 of 29 seasons on record a freeze still came on or after 20 April.');
         expect(text).toContain('The day is 13 h 47 min long.');
         const lists = [...container.querySelectorAll('section')].map((s) => s.textContent);
         expect(lists).toEqual([
@@ -90,7 +90,9 @@ describe('what a date means', () => {
 
     it('turns to the first freeze after summer', () => {
         const { container } = render(<DayPanel data={data} day={yearDay('09-20')} onChoose={() => {}} />);
-        expect(container.textContent).toContain('The first freeze had come by this day in 3 of 29 seasons.');
+        expect(container.textContent).toContain(
+            'In 3 of 29 seasons on record the first freeze had come by 20 September.',
+        );
     });
 
     it('says when it is the last day, and opens a crop', () => {

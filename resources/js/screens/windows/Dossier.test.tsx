@@ -32,8 +32,8 @@ const dossier = {
         name: 'Radish',
         latin: 'Raphanus sativus',
         school: 'own',
-        cautions: [{ code: 'x', in_words: 'Seed may be treated.' }],
-        routes: [sheet('direct', 'sow outdoors', [span('02-10', '02-20', 11)])],
+        cautions: [{ code: 'x', phrase: { key: 'verbatim', with: { text: 'Seed may be treated.' } } }],
+        routes: [sheet('direct', 'sow-outdoors', [span('02-10', '02-20', 11)])],
     },
     method: { school: 'replay', standard: 'reliable', light: 'radiation', site: 'open ground' },
     ruler: {
@@ -46,24 +46,24 @@ const dossier = {
         day_length: flat(12),
     },
     replay: [
-        sheet('direct', 'sow outdoors', [span('03-31', '07-10', 102)]),
-        sheet('transplant', 'set out', [span('04-16', '06-26', 72)]),
+        sheet('direct', 'sow-outdoors', [span('03-31', '07-10', 102)]),
+        sheet('transplant', 'set-out', [span('04-16', '06-26', 72)]),
     ],
     schools: [
         {
             school: 'count-back',
-            routes: [sheet('direct', 'sow outdoors', [span('03-25', '09-08', 168)])],
-            differences: [{ route: 'direct', act: 'sow outdoors', opens: 6, closes: -1 }],
+            routes: [sheet('direct', 'sow-outdoors', [span('03-25', '09-08', 168)])],
+            differences: [{ route: 'direct', act: 'sow-outdoors', opens: 6, closes: -1 }],
         },
     ],
     choice: { id: 1, school: 'own', reason: 'The club.', by: 'Wren', at: '2026-03-01T10:00:00+00:00' },
-    disagreements: ['Sow outdoors: on 11 of these 11 days fewer than half the years on record came to a harvest.'],
+    disagreements: [{ key: 'disagreement', with: { act: { key: 'act.sow-outdoors.lead' }, poor: 11, days: 11 } }],
     standards: ['cautious', 'reliable', 'bold'],
     varieties: [{ id: 7, name: 'Harrow Red', tags: ['quick'] }],
 };
 const runs = {
     route: 'direct',
-    outcomes: [{ outcome: 'harvest', in_words: 'a harvest' }],
+    outcomes: ['harvest'],
     years: [{ year: 2024, outcome: flat(0), up: flat(8), harvest: flat(45), end: flat(55) }],
 };
 const compared = {
@@ -71,13 +71,27 @@ const compared = {
         {
             name: 'low tunnel',
             route: 'direct',
-            act: 'sow outdoors',
+            act: 'sow-outdoors',
             windows: [span('03-12', '07-10', 121)],
-            in_words: '19 days earlier',
+            phrase: { key: 'verbatim', with: { text: '19 days earlier' } },
         },
-        { name: 'low tunnel', route: 'transplant', act: 'set out', windows: [], in_words: 'no window' },
+        {
+            name: 'low tunnel',
+            route: 'transplant',
+            act: 'set-out',
+            windows: [],
+            phrase: { key: 'verbatim', with: { text: 'no window' } },
+        },
     ],
-    varieties: [{ name: 'Harrow Red', route: 'direct', act: 'sow outdoors', windows: [], in_words: 'the same' }],
+    varieties: [
+        {
+            name: 'Harrow Red',
+            route: 'direct',
+            act: 'sow-outdoors',
+            windows: [],
+            phrase: { key: 'verbatim', with: { text: 'the same' } },
+        },
+    ],
 };
 const base = '/api/zones/bench/windows/radish';
 const answers = {

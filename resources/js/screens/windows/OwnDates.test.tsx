@@ -8,8 +8,8 @@ const window = { first: '03-31', last: '07-10', days: 102 };
 const dossier = {
     crop: { school: 'replay', routes: [{ route: 'direct', windows: [window] }] },
     replay: [
-        { route: 'direct', act: 'sow outdoors' },
-        { route: 'transplant', act: 'set out' },
+        { route: 'direct', act: 'sow-outdoors' },
+        { route: 'transplant', act: 'set-out' },
     ],
     schools: [{ school: 'count-back', routes: [{ route: 'direct' }], differences: [] }],
     choice: null,

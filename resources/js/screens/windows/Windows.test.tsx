@@ -6,7 +6,7 @@ import { Windows } from './Windows';
 const flat = (value: number) => Array.from({ length: 365 }, () => value);
 const route = (first: string, last: string, days: number, more: object = {}) => ({
     route: 'direct',
-    act: 'sow outdoors',
+    act: 'sow-outdoors',
     windows: days === 0 ? [] : [{ first, last, days }],
     fair: [],
     under_cover: [],
@@ -203,7 +203,7 @@ describe('the windows of a zone', () => {
     });
 
     it('at a site nobody has looked at are computed, with progress, and that can be cancelled', async () => {
-        const running = { id: 6, state: 'running', step: 'replaying', done: 20, total: 71, error: null };
+        const running = { id: 6, state: 'running', step: 'replay', done: 20, total: 71, error: null };
         const asked = fakeServer({
             ...answers,
             'GET /api/zones/bench/windows?site=2': new Refused(404, { message: 'Not computed for this site yet.' }),
@@ -213,7 +213,7 @@ describe('the windows of a zone', () => {
         });
         show(<Windows />, ...at('?site=2'));
         expect(await screen.findByText('Working out the windows: low tunnel')).toBeTruthy();
-        expect(await screen.findByText('replaying …')).toBeTruthy();
+        expect(await screen.findByText('replaying every sowing date on every year …')).toBeTruthy();
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ site: 2 });
         fireEvent.click(screen.getByText('Cancel'));
         await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/computations/6')).toBe(true));

@@ -82,12 +82,7 @@ function AtSite({ zone, site }: { zone: string; site: number }) {
             <h2>{say('windows.working-out-the-windows', { name })}</h2>
             <Problem error={compute.error ?? cancel.error} />
             <div role="status" aria-live="polite">
-                <p>
-                    {progress?.state === 'failed'
-                        ? progress.error
-                        : say(`step.${progress?.step ?? 'waiting'}`)}{' '}
-                    …
-                </p>
+                <p>{progress?.state === 'failed' ? progress.error : say(`step.${progress?.step ?? 'waiting'}`)} …</p>
                 <Progress
                     w={360}
                     value={!progress || progress.total === 0 ? 5 : (100 * progress.done) / progress.total}

@@ -5,7 +5,7 @@ import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal, type Zone } from '../../api/client';
 import { useSaveZone } from './queries';
-import { useMay } from '../../access/session';
+import { useMay, useSession } from '../../access/session';
 import { useZone } from '../../api/zones';
 import { merged } from '../../ui/merge';
 import { Problem } from '../../ui/Problem';
@@ -45,6 +45,7 @@ function valuesOf({ name, district, latitude, longitude, height_m, ...zone }: Zo
 export function EditZone() {
     const { zone: slug } = useParams();
     const { data: zone, error } = useZone(slug);
+    const { data: session } = useSession();
     const mayEdit = useMay('edit-zones');
     if (error) {
         return (
@@ -53,7 +54,7 @@ export function EditZone() {
             </main>
         );
     }
-    if (!mayEdit) {
+    if (session?.user && !mayEdit) {
         return (
             <main className="page">
                 <p>{say('edit-zone.zones-are-the-educators-to')}</p>
@@ -153,7 +154,9 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                 <p role="status" className="hint">
                     {latitude !== '' &&
                         longitude !== '' &&
-                        say(`edit-zone.${Number(latitude) < 0 ? 'southern' : 'northern'}`, { place: coordinates(Number(latitude), Number(longitude)) })}
+                        say(`edit-zone.${Number(latitude) < 0 ? 'southern' : 'northern'}`, {
+                            place: coordinates(Number(latitude), Number(longitude)),
+                        })}
                 </p>
                 {farOff && (
                     <div role="alert" className="warning">
