@@ -33,7 +33,7 @@ export default tseslint.config(
                 'error',
                 { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: IN_LANG },
                 { selector: 'JSXAttribute[name.name=/^(label|title|placeholder|description|alt|aria-label)$/] > Literal[value=/[A-Za-z]{2}/]', message: IN_LANG },
-                { selector: 'Literal[value=/[A-Za-z]{2,}[,;:.]? [A-Za-z]{2,}/]:not(JSXAttribute[name.name="className"] Literal)', message: IN_LANG },
+                { selector: 'Literal[value=/[A-Za-z]{2,}[,;:.]? [A-Za-z]{2,}/]:not(JSXAttribute[name.name=/^(className|fill)$/] Literal):not(CallExpression[callee.property.name=/^(querySelector(All)?|closest)$/] Literal)', message: IN_LANG },
                 { selector: 'TemplateElement[value.raw=/[A-Za-z]{2,}[,;:.]? [A-Za-z]{2,}|[a-z]{3,} $/]:not(JSXAttribute[name.name="className"] TemplateElement)', message: IN_LANG },
             ],
         },

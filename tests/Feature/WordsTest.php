@@ -22,7 +22,7 @@ final class WordsTest extends TestCase
         foreach (Words::languages() as $language) {
             $words = Words::in($language);
             self::assertSame([], array_values(array_filter(self::literals(), static fn (string $key): bool => ! $words->has($key))), "lang/{$language} lacks words");
-            $lacking = array_filter(self::patterns(), static fn (string $pattern): bool => preg_grep($pattern, array_keys($words->messages)) === []);
+            $lacking = array_filter(self::patterns('(?:Phrase::of|Say::key|->say|\\bsay)\(\s*'), static fn (string $pattern): bool => preg_grep($pattern, array_keys($words->messages)) === []);
             self::assertSame([], array_values($lacking), "lang/{$language} lacks words");
         }
     }
@@ -81,20 +81,20 @@ final class WordsTest extends TestCase
         return array_values(array_unique([...$found[1], ...array_map(static fn (string $key): string => "error.{$key}", [...$errors[1], ...$refused[1]])]));
     }
 
-    /** @return list<string> keys of which a part is worked out, as patterns */
-    private static function patterns(): array
+    /**
+     * @param  string  $call  what the key has to stand in, as a pattern; anywhere, where it is not said
+     * @return list<string> keys of which a part is worked out, as patterns
+     */
+    private static function patterns(string $call = ''): array
     {
-        // `act.${route.act}.lead`, "outcome.{$reason->value}", 'trend.'.match (…), "table.no-date-{$order}"
-        preg_match_all('/[`"]((?:'.self::KEY.'\.)*[a-z-]*\.?)(?:\$\{[^`]*?\}|\{\$[^"]*?\})([a-z.-]*)[`"]/', self::source(), $found, PREG_SET_ORDER);
+        // `act.${route.act}.lead`, "outcome.{$reason->value}", 'trend.'.match (…); errors leave their first part out
+        preg_match_all('/'.$call.'[`"]((?:'.self::KEY.'\.)*[a-z-]*\.?)(?:\$\{[^`]*?\}|\{\$[^"]*?\})([a-z.-]*)[`"]/', self::source(), $found, PREG_SET_ORDER);
         preg_match_all("/(?:Phrase::of|say|Say::key)\('([a-z-]+\.)'\s*\./", self::source(), $joined);
-        $patterns = [];
+        $patterns = array_map(static fn (string $before): string => '/^'.preg_quote($before, '/').'[\w-]+$/', $joined[1]);
         foreach ($found as [, $before, $after]) {
             if (str_contains($before, '.') || str_starts_with($after, '.')) {
-                $patterns[] = '/^'.preg_quote($before, '/').'[\w.-]+'.preg_quote($after, '/').'$/';
+                $patterns[] = '/^(error\.)?'.preg_quote($before, '/').'[\w.-]+'.preg_quote($after, '/').'$/';
             }
-        }
-        foreach ($joined[1] as $before) {
-            $patterns[] = '/^'.preg_quote($before, '/').'[\w-]+$/';
         }
 
         return array_values(array_unique($patterns));

@@ -1,3 +1,4 @@
+import { Action } from '../ui/Action';
 import { say } from '../words/words';
 type Cell = string | number | null;
 
@@ -25,9 +26,7 @@ export function Behind({
         <details className="behind">
             <summary>{say('behind.the-numbers', { name })}</summary>
             <p>
-                <button type="button" className="plain" onClick={save}>
-                    {say('behind.take-them-as-csv')}
-                </button>
+                <Action onClick={save}>{say('behind.take-them-as-csv')}</Action>
             </p>
             <div className="scroll" tabIndex={0}>
                 <table className="ruled">

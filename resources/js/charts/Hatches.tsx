@@ -1,4 +1,3 @@
-import type { ReactNode } from 'react';
 import { hasWords, say, type Phrase } from '../words/words';
 
 /** A hatch for each reason, so that a photocopy still reads. Ids are shared by every chart on the page. */
@@ -85,15 +84,6 @@ export function Hatches() {
                     <path d="M0 6L3 0L6 6" fill="none" stroke="var(--straw)" strokeWidth="1.2" />
                 </pattern>
             </defs>
-        </svg>
-    );
-}
-
-/** A small picture of a sign, for a legend. */
-export function Swatch({ children }: { children: ReactNode }) {
-    return (
-        <svg className="chart swatch" width="22" height="11" aria-hidden="true">
-            {children}
         </svg>
     );
 }

@@ -1,4 +1,4 @@
-import { daysUntil, yearDay, spanInWords, YEAR, type Span } from '../time/days';
+import { daysUntil, yearDay, YEAR, type Span } from '../time/days';
 import { HATCH, OUTCOMES } from './Hatches';
 import type { YearScale } from '../time/yearScale';
 
@@ -84,35 +84,6 @@ export function OutcomeRibbon({
             })}
             <line className="rule" x1={0} x2={scale.width} y1={top + height} y2={top + height} />
         </g>
-    );
-}
-
-/** Windows as brackets over a ribbon, opening downwards; an educator's own in plum. */
-export function Brackets({
-    scale,
-    spans,
-    at,
-    drop,
-    name,
-    act,
-}: {
-    scale: YearScale;
-    spans: Span[];
-    at: number;
-    drop: number;
-    name: 'bracket' | 'cover' | 'own' | 'other';
-    act: string;
-}) {
-    return spans.flatMap((span) =>
-        scale.pieces(span).map((piece) => (
-            <path
-                key={`${name}${span.first}${piece.from}`}
-                className={name}
-                d={`${piece.openLeft ? '' : `M${piece.from} ${at + drop}V${at}`}M${piece.from} ${at}H${piece.to}${piece.openRight ? '' : `V${at + drop}`}`}
-            >
-                <title>{`${act} ${spanInWords(span)}`}</title>
-            </path>
-        )),
     );
 }
 

@@ -1,6 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import type { MouseEvent, ReactNode } from 'react';
 import { monthDay } from '../time/days';
+import { dayAt } from './pointer';
 import { DateCursor, RULER_HEIGHT, YearRuler, type RulerData } from './YearRuler';
 import { yearScale, type YearScale } from '../time/yearScale';
 
@@ -29,9 +30,8 @@ export function RuledChart({
     const scale = yearScale(ruler.starts, Math.max(300, (width || 800) - LABELS - RIGHT));
     const height = RULER_HEIGHT + below;
     const point = (event: MouseEvent<SVGSVGElement>) => {
-        if (event.type === 'mousemove' && event.buttons !== 1) return;
-        const x = event.clientX - event.currentTarget.getBoundingClientRect().left - LABELS;
-        if (x >= 0 && x <= scale.width) onDay(scale.day(x));
+        const at = dayAt(event, scale, LABELS);
+        if (at !== null) onDay(at);
     };
     return (
         <div ref={ref}>

@@ -1,5 +1,6 @@
 import { say, type Phrase } from '../words/words';
 import { daysUntil, yearDay, spanInWords, type Span } from '../time/days';
+import { Brackets } from './Brackets';
 import { HATCH } from './Hatches';
 import type { YearScale } from '../time/yearScale';
 
@@ -56,28 +57,24 @@ export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }
                     </line>
                 )),
             )}
-            {lane.under_cover.flatMap((span) =>
-                bracket(scale, span, 'cover', 2, say('window-lane.start-under-cover', { span: spanInWords(span) })),
-            )}
-            {lane.windows.flatMap((span) =>
-                bracket(scale, span, 'bracket', 6, `${say(`act.${lane.act}`)} ${spanInWords(span)}`),
-            )}
+            <Brackets
+                scale={scale}
+                spans={lane.under_cover}
+                at={2}
+                drop={4}
+                name="cover"
+                act={say('act.start-under-cover')}
+            />
+            <Brackets
+                scale={scale}
+                spans={lane.windows}
+                at={6}
+                drop={STRIP.top + STRIP.height - 6}
+                name="bracket"
+                act={say(`act.${lane.act}`)}
+            />
         </g>
     );
-}
-
-/** A bracket opens downwards over its days; where it runs over the ruler's end it has no tick there. */
-function bracket(scale: YearScale, span: Span, name: string, y: number, title: string) {
-    const drop = name === 'bracket' ? STRIP.top + STRIP.height - y : 4;
-    return scale.pieces(span).map((piece) => (
-        <path
-            key={`${name}${span.first}${piece.from}`}
-            className={name}
-            d={`${piece.openLeft ? '' : `M${piece.from} ${y + drop}V${y}`}M${piece.from} ${y}H${piece.to}${piece.openRight ? '' : `V${y + drop}`}`}
-        >
-            <title>{title}</title>
-        </path>
-    ));
 }
 
 function length(span: { first: string; last: string }): number {

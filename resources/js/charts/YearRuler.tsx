@@ -127,6 +127,12 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
 }
 
 /** The line through everything under the ruler, with the date on a flag. */
+/** A date through all that stands under the ruler, without its flag. */
+export function CursorLine({ scale, day, height }: { scale: YearScale; day: number; height: number }) {
+    const x = scale.x(day) + scale.width / 730;
+    return <line className="cursor" x1={x} x2={x} y1={0} y2={height} pointerEvents="none" />;
+}
+
 export function DateCursor({
     scale,
     day,
@@ -142,7 +148,7 @@ export function DateCursor({
     const flag = flagAt(scale, x);
     return (
         <g pointerEvents="none">
-            <line className="cursor" x1={x} x2={x} y1={0} y2={height} />
+            <CursorLine scale={scale} day={day} height={height} />
             <rect className="flag" x={flag} y={-1} width={FLAG} height="18" />
             <text className="flag-text" x={flag + FLAG / 2} y={12} textAnchor="middle">
                 {inShort(label)}

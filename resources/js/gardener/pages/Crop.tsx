@@ -1,6 +1,6 @@
-import type { ReactNode } from 'react';
 import { DerivationTable } from '../../charts/DerivationTable';
-import { HATCH, Hatches, reasonInShort, Swatch } from '../../charts/Hatches';
+import { Hatches, reasonInShort } from '../../charts/Hatches';
+import { BracketSign, HarvestSign, HatchSign } from '../../charts/Legend';
 import { joined, spanInWords, type MonthDay, type Span } from '../../time/days';
 import { listed, say } from '../../words/words';
 import { Frame } from './Frame';
@@ -74,33 +74,12 @@ function Legend({ routes }: { routes: Route[] }) {
     const reasons = new Map(routes.flatMap((route) => route.reasons.map((span) => [span.reason, span])));
     return (
         <ul className="key legend">
-            <Sign words={say('legend.window')}>
-                <path className="bracket" d="M1 9V2H21V9" />
-            </Sign>
-            {routes.some((route) => route.under_cover.length > 0) && (
-                <Sign words={say('act.start-under-cover')}>
-                    <path className="cover" d="M1 7V3H21V7" />
-                </Sign>
-            )}
-            {routes.some((route) => route.harvests.length > 0) && (
-                <Sign words={say('legend.harvest')}>
-                    <path className="harvest" d="M1 6H21" />
-                </Sign>
-            )}
+            <BracketSign name="bracket" />
+            {routes.some((route) => route.under_cover.length > 0) && <BracketSign name="cover" />}
+            {routes.some((route) => route.harvests.length > 0) && <HarvestSign />}
             {[...reasons.values()].map((span) => (
-                <Sign key={span.reason} words={reasonInShort(span)}>
-                    <rect width="22" height="9" y="1" fill={HATCH[span.reason]} />
-                </Sign>
+                <HatchSign key={span.reason} of={span.reason} words={reasonInShort(span)} />
             ))}
         </ul>
-    );
-}
-
-function Sign({ words, children }: { words: string; children: ReactNode }) {
-    return (
-        <li>
-            <Swatch>{children}</Swatch>
-            {words}
-        </li>
     );
 }

@@ -1,3 +1,4 @@
+import { Action } from '../../ui/Action';
 import { Button, Group, TextInput } from '@mantine/core';
 import { useDebouncedValue, useElementSize } from '@mantine/hooks';
 import { useState } from 'react';
@@ -7,7 +8,8 @@ import { useZones } from '../../api/zones';
 import { Problem } from '../../ui/Problem';
 import { dateInWords, spanInShort } from '../../time/days';
 import { Hatches } from '../../charts/Hatches';
-import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
+import { Brackets } from '../../charts/Brackets';
+import { OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { yearScale } from '../../time/yearScale';
 import { changeInWords, meaning, sections } from './columns';
 import { say } from '../../words/words';
@@ -125,6 +127,23 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                 ))}
             </form>
             <Varieties crop={crop} mayEdit={mayEdit} />
+            <History crop={crop} mayEdit={mayEdit} revert={revert} />
+        </>
+    );
+}
+
+/** What was changed, by whom and why; each can be gone back to. */
+function History({
+    crop,
+    mayEdit,
+    revert,
+}: {
+    crop: Schema['Crop'];
+    mayEdit: boolean;
+    revert: ReturnType<typeof useRevertCrop>;
+}) {
+    return (
+        <>
             <h3>{say('crop-form.history')}</h3>
             {crop.revisions.length === 0 && <p className="hint">{say('crop-form.it-has-never-been-changed')}</p>}
             {crop.revisions.length > 0 && (
@@ -141,15 +160,13 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                 <td>{revision.note}</td>
                                 <td>
                                     {mayEdit && (
-                                        <button
-                                            type="button"
-                                            className="plain"
+                                        <Action
                                             onClick={() =>
                                                 revert.mutate({ revision: revision.id, version: crop.version })
                                             }
                                         >
                                             {say('crop-form.restore')}
-                                        </button>
+                                        </Action>
                                     )}
                                 </td>
                             </tr>

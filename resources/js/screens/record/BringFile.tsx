@@ -44,46 +44,11 @@ export function BringFile({
             <h2>{say('bring-file.bring-a-station-file')}</h2>
             <p className="hint">{say('bring-file.a-table-with-a-row', { most_mib: MOST_MIB })}</p>
             <Group align="end" gap="sm">
-                {stations.length > 0 && (
-                    <NativeSelect
-                        label={say('common.of-station')}
-                        value={choices.to_station ?? ''}
-                        onChange={(event) =>
-                            bring(file, {
-                                ...choices,
-                                to_station: event.currentTarget.value || undefined,
-                            })
-                        }
-                        data={[
-                            ...stations.map((station, i) => ({
-                                value: i === 0 ? '' : String(station.id),
-                                label: i === 0 ? say('bring-file.primary', { name: station.name }) : station.name,
-                            })),
-                            { value: 'new', label: say('bring-file.a-new-one-to-fill') },
-                        ]}
-                    />
-                )}
-                {isNew && (
-                    <>
-                        <TextInput
-                            label={say('bring-file.its-name')}
-                            value={choices.station_name ?? ''}
-                            onChange={(event) => setChoices({ ...choices, station_name: event.currentTarget.value })}
-                        />
-                        <NumberInput
-                            label={say('bring-file.its-height-m')}
-                            w={120}
-                            allowDecimal={false}
-                            value={choices.station_height_m ?? ''}
-                            onChange={(height) =>
-                                setChoices({
-                                    ...choices,
-                                    station_height_m: typeof height === 'number' ? height : undefined,
-                                })
-                            }
-                        />
-                    </>
-                )}
+                <OfStation
+                    {...{ stations, choices }}
+                    onStation={(changed) => bring(file, changed)}
+                    onChange={setChoices}
+                />
                 <FileInput
                     label={say('bring-file.station-file')}
                     placeholder={say('common.choose-a-file')}
@@ -132,5 +97,63 @@ export function BringFile({
                 />
             )}
         </section>
+    );
+}
+
+/** Whose file it is: a station's that is known, or a new one's. */
+function OfStation({
+    stations,
+    choices,
+    onStation,
+    onChange,
+}: {
+    stations: Schema['Station'][];
+    choices: ReadingChoices;
+    onStation: (changed: ReadingChoices) => void;
+    onChange: (changed: ReadingChoices) => void;
+}) {
+    return (
+        <>
+            {stations.length > 0 && (
+                <NativeSelect
+                    label={say('common.of-station')}
+                    value={choices.to_station ?? ''}
+                    onChange={(event) =>
+                        onStation({
+                            ...choices,
+                            to_station: event.currentTarget.value || undefined,
+                        })
+                    }
+                    data={[
+                        ...stations.map((station, i) => ({
+                            value: i === 0 ? '' : String(station.id),
+                            label: i === 0 ? say('bring-file.primary', { name: station.name }) : station.name,
+                        })),
+                        { value: 'new', label: say('bring-file.a-new-one-to-fill') },
+                    ]}
+                />
+            )}
+            {choices.to_station === 'new' && (
+                <>
+                    <TextInput
+                        label={say('bring-file.its-name')}
+                        value={choices.station_name ?? ''}
+                        onChange={(event) => onChange({ ...choices, station_name: event.currentTarget.value })}
+                    />
+                    <NumberInput
+                        label={say('bring-file.its-height-m')}
+                        w={120}
+                        allowDecimal={false}
+                        value={choices.station_height_m ?? ''}
+                        onChange={(height) =>
+                            onChange({
+                                ...choices,
+                                station_height_m: typeof height === 'number' ? height : undefined,
+                            })
+                        }
+                    />
+                </>
+            )}
+        </>
     );
 }

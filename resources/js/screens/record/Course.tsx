@@ -34,7 +34,6 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
         soil: otherSite?.soil ?? [],
     };
     const courseYear = rulerYearInWords(course?.year ?? latest, ruler.starts);
-    const i = day - 1;
     return (
         <div className="climate">
             <div>
@@ -67,34 +66,7 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                         name: compared.name && ' ' + say('common.in-plum', { name: compared.name }),
                     })}
                 </p>
-                <Behind
-                    name={say('course.soil-air-and-light-by')}
-                    file={`${zone}-course`}
-                    columns={[
-                        'day',
-                        say('course.minimum-c'),
-                        say('course.maximum-c'),
-                        say('course.soil-c', { site: site.site }),
-                        say('course.day-length-h'),
-                        say('course.with-twilight-h'),
-                        say('course.radiation'),
-                        say('course.minimum', { year: course?.year ?? '' }),
-                        say('course.maximum', { year: course?.year ?? '' }),
-                        say('course.soil', { year: course?.year ?? '' }),
-                    ]}
-                    rows={ruler.day_length.map((hours, d) => [
-                        monthDay(d + 1),
-                        climate.normals.minimum[d] ?? null,
-                        climate.normals.maximum[d] ?? null,
-                        site.soil[d] ?? null,
-                        hours,
-                        climate.twilight[d] ?? null,
-                        climate.radiation[d] ?? null,
-                        course?.minimum[d] ?? null,
-                        course?.maximum[d] ?? null,
-                        course?.soil[d] ?? null,
-                    ])}
-                />
+                <Numbers {...{ zone, ruler, climate, site, course }} />
                 <h3>{say('course.when-soil-first-holds-a')}</h3>
                 <SoilDates climate={climate} />
                 <Behind
@@ -129,87 +101,148 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                     onChange={(event) => setSiteName(event.currentTarget.value)}
                     data={climate.sites.map((s) => s.site)}
                 />
-                <h3>{say('common.on', { day: inWords(monthDay(day)) })}</h3>
-                <p>
-                    {say('course.usually-at-night-and-by', {
-                        minimum: degrees(climate.normals.minimum[i]),
-                        maximum: degrees(climate.normals.maximum[i]),
-                        soil: degrees(site.soil[i]),
-                        site: site.site,
-                    })}
-                </p>
-                <p>
-                    {say('course.the-sun-is-up-for', {
-                        day_length: hoursInWords(ruler.day_length[i] ?? 0),
-                        twilight: hoursInWords(climate.twilight[i] ?? 0),
-                        radiation: climate.radiation[i],
-                    })}
-                </p>
-                {course && (
-                    <p>
-                        {course.minimum[i] == null && course.maximum[i] == null
-                            ? say('course.nothing-is-on-record-for', { course_year: courseYear })
-                            : say('course.in-and-soil-in-open', {
-                                  course_year: courseYear,
-                                  minimum: degrees(course.minimum[i]),
-                                  maximum: degrees(course.maximum[i]),
-                                  soil: degrees(course.soil[i]),
-                              })}
-                    </p>
-                )}
-                <h3>{say('common.light')}</h3>
-                <table className="ruled">
-                    <thead>
-                        <tr>
-                            <th scope="col">{say('course.days-of')}</th>
-                            <th scope="col">{say('course.from')}</th>
-                            <th scope="col">{say('course.shorter-from')}</th>
-                        </tr>
-                    </thead>
-                    <tbody>
-                        {climate.day_lengths
-                            .filter((light) => light.days > 0 && light.days < 365)
-                            .map((light) => (
-                                <tr key={light.hours}>
-                                    <td>{light.hours} h</td>
-                                    <td>{shown(light.reached)}</td>
-                                    <td>{shown(light.lost)}</td>
-                                </tr>
-                            ))}
-                    </tbody>
-                </table>
-                <h3>{say('course.warmth-and-heat')}</h3>
-                <p>
-                    {climate.degree_days
-                        .filter((sum) => sum.a_year !== null)
-                        .map((sum) => say('course.degree-days-above-c-a', { a_year: sum.a_year, base: sum.base }))
-                        .join(', ')}
-                    .
-                </p>
-                <table className="ruled">
-                    <thead>
-                        <tr>
-                            <th scope="col">{say('course.days-of')}</th>
-                            <th scope="col" className="number">
-                                {say('course.a-year')}
-                            </th>
-                            <th scope="col">{say('course.first')}</th>
-                            <th scope="col">{say('course.last')}</th>
-                        </tr>
-                    </thead>
-                    <tbody>
-                        {climate.heat.map((heat) => (
-                            <tr key={heat.celsius}>
-                                <td>{heat.celsius} °C</td>
-                                <td className="number">{heat.days_a_year ?? ''}</td>
-                                <td>{heat.first === null ? say('course.rare') : inShort(heat.first)}</td>
-                                <td>{heat.last === null ? '' : inShort(heat.last)}</td>
-                            </tr>
-                        ))}
-                    </tbody>
-                </table>
+                <OnDay {...{ ruler, climate, site, course, day, courseYear }} />
+                <LightAndHeat climate={climate} />
             </div>
         </div>
+    );
+}
+
+type Site = Schema['Climate']['sites'][number];
+type Year = ReturnType<typeof useYearCourse>['data'];
+
+/** What a day is usually like, and how it was in the year laid over. */
+function OnDay({
+    ruler,
+    climate,
+    site,
+    course,
+    day,
+    courseYear,
+}: ClimateData & { site: Site; course: Year; day: number; courseYear: string }) {
+    const i = day - 1;
+    return (
+        <>
+            <h3>{say('common.on', { day: inWords(monthDay(day)) })}</h3>
+            <p>
+                {say('course.usually-at-night-and-by', {
+                    minimum: degrees(climate.normals.minimum[i]),
+                    maximum: degrees(climate.normals.maximum[i]),
+                    soil: degrees(site.soil[i]),
+                    site: site.site,
+                })}
+            </p>
+            <p>
+                {say('course.the-sun-is-up-for', {
+                    day_length: hoursInWords(ruler.day_length[i] ?? 0),
+                    twilight: hoursInWords(climate.twilight[i] ?? 0),
+                    radiation: climate.radiation[i],
+                })}
+            </p>
+            {course && (
+                <p>
+                    {course.minimum[i] == null && course.maximum[i] == null
+                        ? say('course.nothing-is-on-record-for', { course_year: courseYear })
+                        : say('course.in-and-soil-in-open', {
+                              course_year: courseYear,
+                              minimum: degrees(course.minimum[i]),
+                              maximum: degrees(course.maximum[i]),
+                              soil: degrees(course.soil[i]),
+                          })}
+                </p>
+            )}
+        </>
+    );
+}
+
+function LightAndHeat({ climate }: { climate: Schema['Climate'] }) {
+    return (
+        <>
+            <h3>{say('common.light')}</h3>
+            <table className="ruled">
+                <thead>
+                    <tr>
+                        <th scope="col">{say('course.days-of')}</th>
+                        <th scope="col">{say('course.from')}</th>
+                        <th scope="col">{say('course.shorter-from')}</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {climate.day_lengths
+                        .filter((light) => light.days > 0 && light.days < 365)
+                        .map((light) => (
+                            <tr key={light.hours}>
+                                <td>{light.hours} h</td>
+                                <td>{shown(light.reached)}</td>
+                                <td>{shown(light.lost)}</td>
+                            </tr>
+                        ))}
+                </tbody>
+            </table>
+            <h3>{say('course.warmth-and-heat')}</h3>
+            <p>
+                {climate.degree_days
+                    .filter((sum) => sum.a_year !== null)
+                    .map((sum) => say('course.degree-days-above-c-a', { a_year: sum.a_year, base: sum.base }))
+                    .join(', ')}
+                .
+            </p>
+            <table className="ruled">
+                <thead>
+                    <tr>
+                        <th scope="col">{say('course.days-of')}</th>
+                        <th scope="col" className="number">
+                            {say('course.a-year')}
+                        </th>
+                        <th scope="col">{say('course.first')}</th>
+                        <th scope="col">{say('course.last')}</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {climate.heat.map((heat) => (
+                        <tr key={heat.celsius}>
+                            <td>{heat.celsius} °C</td>
+                            <td className="number">{heat.days_a_year ?? ''}</td>
+                            <td>{heat.first === null ? say('course.rare') : inShort(heat.first)}</td>
+                            <td>{heat.last === null ? '' : inShort(heat.last)}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </>
+    );
+}
+
+function Numbers({ zone, ruler, climate, site, course }: ClimateData & { zone: string; site: Site; course: Year }) {
+    return (
+        <Behind
+            name={say('course.soil-air-and-light-by')}
+            file={`${zone}-course`}
+            columns={[
+                'day',
+                say('course.minimum-c'),
+                say('course.maximum-c'),
+                say('course.soil-c', { site: site.site }),
+                say('course.day-length-h'),
+                say('course.with-twilight-h'),
+                say('course.radiation'),
+                say('course.minimum', { year: course?.year ?? '' }),
+                say('course.maximum', { year: course?.year ?? '' }),
+                say('course.soil', { year: course?.year ?? '' }),
+            ]}
+            rows={ruler.day_length.map((hours, d) => [
+                monthDay(d + 1),
+                climate.normals.minimum[d] ?? null,
+                climate.normals.maximum[d] ?? null,
+                site.soil[d] ?? null,
+                hours,
+                climate.twilight[d] ?? null,
+                climate.radiation[d] ?? null,
+                course?.minimum[d] ?? null,
+                course?.maximum[d] ?? null,
+                course?.soil[d] ?? null,
+            ])}
+        />
     );
 }
 

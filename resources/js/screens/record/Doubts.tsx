@@ -1,3 +1,4 @@
+import { Action } from '../../ui/Action';
 import { say, withMinus } from '../../words/words';
 import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
@@ -17,18 +18,12 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
     const { data } = useQuality(zone, station);
     const mayDecide = useMay('edit-zones');
     const decide = useDecision(zone, onComputing);
-    const [asking, setAsking] = useState<string | null>(null);
-    const [note, setNote] = useState('');
     if (!data) return null;
     const groups = new Map<string, Value[]>();
     for (const value of data.values) {
         const rule = value.doubts[0] ?? 'person';
         groups.set(rule, [...(groups.get(rule) ?? []), value]);
     }
-    const close = () => {
-        setAsking(null);
-        setNote('');
-    };
     return (
         <section aria-label={say('common.doubted-values')}>
             <h2>{say('common.doubted-values')}</h2>
@@ -73,90 +68,109 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                             </tr>
                         </thead>
                         <tbody>
-                            {values.map((value, i) => {
-                                const key = value.date + value.element;
-                                return (
-                                    <tr key={key}>
-                                        <td>
-                                            {values[i - 1]?.date.slice(0, 4) === value.date.slice(0, 4)
-                                                ? ''
-                                                : value.date.slice(0, 4)}
-                                        </td>
-                                        <td>
-                                            {dateInWords(value.date)}, {value.element}
-                                        </td>
-                                        <td>
-                                            <Around value={value} />
-                                        </td>
-                                        <td>
-                                            {value.decision
-                                                ? `${value.decision.accepted ? 'counts' : say('doubts.left-out')}: ${value.decision.note} (${value.decision.by}, ${dateInWords(value.decision.at.slice(0, 10))})`
-                                                : say('doubts.left-out-by-the-rule')}
-                                        </td>
-                                        <td>
-                                            {mayDecide && value.decision && (
-                                                <button
-                                                    type="button"
-                                                    className="plain"
-                                                    onClick={() =>
-                                                        value.decision && decide.mutate({ undo: value.decision.id })
-                                                    }
-                                                >
-                                                    {say('doubts.undo')}
-                                                </button>
-                                            )}
-                                            {mayDecide && !value.decision && asking !== key && (
-                                                <button type="button" className="plain" onClick={() => setAsking(key)}>
-                                                    {say('doubts.let-it-count')}
-                                                </button>
-                                            )}
-                                            {asking === key && (
-                                                <form
-                                                    onSubmit={(event) => {
-                                                        event.preventDefault();
-                                                        decide.mutate(
-                                                            {
-                                                                date: value.date,
-                                                                element: value.element,
-                                                                accepted: true,
-                                                                note,
-                                                                replaces: null,
-                                                                station,
-                                                            },
-                                                            { onSuccess: close },
-                                                        );
-                                                    }}
-                                                >
-                                                    <Group gap="xs" wrap="nowrap">
-                                                        <TextInput
-                                                            size="xs"
-                                                            autoFocus
-                                                            required
-                                                            maxLength={500}
-                                                            aria-label={say('doubts.why-it-counts')}
-                                                            placeholder={say('doubts.why-it-counts-2')}
-                                                            value={note}
-                                                            onChange={(event) => setNote(event.currentTarget.value)}
-                                                        />
-                                                        <Button size="xs" type="submit" loading={decide.isPending}>
-                                                            {say('doubts.use-value')}
-                                                        </Button>
-                                                        <Button size="xs" variant="subtle" color="gray" onClick={close}>
-                                                            {say('common.cancel')}
-                                                        </Button>
-                                                    </Group>
-                                                </form>
-                                            )}
-                                        </td>
-                                    </tr>
-                                );
-                            })}
+                            {values.map((value, i) => (
+                                <Doubt
+                                    key={value.date + value.element}
+                                    {...{ value, mayDecide, decide, station }}
+                                    year={
+                                        values[i - 1]?.date.slice(0, 4) === value.date.slice(0, 4)
+                                            ? ''
+                                            : value.date.slice(0, 4)
+                                    }
+                                />
+                            ))}
                         </tbody>
                     </table>
                 </section>
             ))}
             {mayDecide && <LeaveOut decide={decide} station={station} values={data?.values ?? []} />}
         </section>
+    );
+}
+
+/** A doubted value with the days around it, what was decided on it, and the reason asked for before it counts. */
+function Doubt({
+    value,
+    year,
+    mayDecide,
+    decide,
+    station,
+}: {
+    value: Value;
+    /** its year, where it is the first of it */
+    year: string;
+    mayDecide: boolean;
+    decide: ReturnType<typeof useDecision>;
+    station: number | undefined;
+}) {
+    const [asking, setAsking] = useState(false);
+    const [note, setNote] = useState('');
+    const close = () => {
+        setAsking(false);
+        setNote('');
+    };
+    return (
+        <tr>
+            <td>{year}</td>
+            <td>
+                {dateInWords(value.date)}, {value.element}
+            </td>
+            <td>
+                <Around value={value} />
+            </td>
+            <td>
+                {value.decision
+                    ? `${value.decision.accepted ? 'counts' : say('doubts.left-out')}: ${value.decision.note} (${value.decision.by}, ${dateInWords(value.decision.at.slice(0, 10))})`
+                    : say('doubts.left-out-by-the-rule')}
+            </td>
+            <td>
+                {mayDecide && value.decision && (
+                    <Action onClick={() => value.decision && decide.mutate({ undo: value.decision.id })}>
+                        {say('doubts.undo')}
+                    </Action>
+                )}
+                {mayDecide && !value.decision && !asking && (
+                    <Action onClick={() => setAsking(true)}>{say('doubts.let-it-count')}</Action>
+                )}
+                {asking && (
+                    <form
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            decide.mutate(
+                                {
+                                    date: value.date,
+                                    element: value.element,
+                                    accepted: true,
+                                    note,
+                                    replaces: null,
+                                    station,
+                                },
+                                { onSuccess: close },
+                            );
+                        }}
+                    >
+                        <Group gap="xs" wrap="nowrap">
+                            <TextInput
+                                size="xs"
+                                autoFocus
+                                required
+                                maxLength={500}
+                                aria-label={say('doubts.why-it-counts')}
+                                placeholder={say('doubts.why-it-counts-2')}
+                                value={note}
+                                onChange={(event) => setNote(event.currentTarget.value)}
+                            />
+                            <Button size="xs" type="submit" loading={decide.isPending}>
+                                {say('doubts.use-value')}
+                            </Button>
+                            <Button size="xs" variant="subtle" color="gray" onClick={close}>
+                                {say('common.cancel')}
+                            </Button>
+                        </Group>
+                    </form>
+                )}
+            </td>
+        </tr>
     );
 }
 

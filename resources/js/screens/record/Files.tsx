@@ -1,3 +1,4 @@
+import { Action } from '../../ui/Action';
 import { say } from '../../words/words';
 import type { Zone } from '../../api/client';
 import { useImportAgain, useRecordImports } from './queries';
@@ -75,13 +76,9 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                                         {mayEdit && !item.in_use && item.state === 'imported' && (
                                             <>
                                                 {', '}
-                                                <button
-                                                    type="button"
-                                                    className="plain"
-                                                    onClick={() => use.mutate(item.id)}
-                                                >
+                                                <Action onClick={() => use.mutate(item.id)}>
                                                     {say('files.use-this-one')}
-                                                </button>
+                                                </Action>
                                             </>
                                         )}
                                     </td>

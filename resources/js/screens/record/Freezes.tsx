@@ -65,44 +65,8 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                         name: compared.name && ' ' + say('common.in-plum', { name: compared.name }),
                     })}
                 </p>
-                <Behind
-                    name={say('freezes.freezes-year-by-year')}
-                    file={`${zone}-freezes`}
-                    columns={[
-                        say('freezes.threshold-c'),
-                        'season',
-                        say('freezes.last-freeze'),
-                        say('freezes.first-freeze'),
-                    ]}
-                    rows={climate.thresholds.flatMap((t) =>
-                        t.seasons.map((season) => [t.celsius, season.season, season.last_date, season.first_date]),
-                    )}
-                />
-                <Behind
-                    name={say('freezes.freezes-to-come-and-freezes')}
-                    file={`${zone}-freeze-risk`}
-                    columns={[
-                        'day',
-                        'seasons',
-                        ...climate.thresholds.flatMap((t) => [
-                            say('freezes.to-come-c', { celsius: t.celsius }),
-                            say('freezes.has-come-c', { celsius: t.celsius }),
-                        ]),
-                    ]}
-                    rows={Array.from({ length: 365 }, (_, i) => [
-                        monthDay(i + 1),
-                        ruler.seasons,
-                        ...climate.thresholds.flatMap((t) => [t.to_come[i] ?? 0, t.has_come[i] ?? 0]),
-                    ])}
-                />
-                <h3>{say('freezes.days-on-record-by-month')}</h3>
-                <Completeness years={climate.completeness} />
-                <Behind
-                    name={say('freezes.days-on-record')}
-                    file={`${zone}-completeness`}
-                    columns={['year', ...Array.from({ length: 12 }, (_, i) => monthInWords(i + 1))]}
-                    rows={climate.completeness.map((year) => [year.year, ...year.months])}
-                />
+                <Numbers {...{ zone, ruler, climate }} />
+                <OnRecord zone={zone} climate={climate} />
             </div>
             <div>
                 <SegmentedControl
@@ -167,6 +131,59 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
                 )}
             </div>
         </div>
+    );
+}
+
+function Numbers({ zone, ruler, climate }: ClimateData & { zone: string }) {
+    return (
+        <>
+            <Behind
+                name={say('freezes.freezes-year-by-year')}
+                file={`${zone}-freezes`}
+                columns={[
+                    say('freezes.threshold-c'),
+                    'season',
+                    say('freezes.last-freeze'),
+                    say('freezes.first-freeze'),
+                ]}
+                rows={climate.thresholds.flatMap((t) =>
+                    t.seasons.map((season) => [t.celsius, season.season, season.last_date, season.first_date]),
+                )}
+            />
+            <Behind
+                name={say('freezes.freezes-to-come-and-freezes')}
+                file={`${zone}-freeze-risk`}
+                columns={[
+                    'day',
+                    'seasons',
+                    ...climate.thresholds.flatMap((t) => [
+                        say('freezes.to-come-c', { celsius: t.celsius }),
+                        say('freezes.has-come-c', { celsius: t.celsius }),
+                    ]),
+                ]}
+                rows={Array.from({ length: 365 }, (_, i) => [
+                    monthDay(i + 1),
+                    ruler.seasons,
+                    ...climate.thresholds.flatMap((t) => [t.to_come[i] ?? 0, t.has_come[i] ?? 0]),
+                ])}
+            />
+        </>
+    );
+}
+
+/** How complete the record is. */
+function OnRecord({ zone, climate }: { zone: string; climate: ClimateData['climate'] }) {
+    return (
+        <>
+            <h3>{say('freezes.days-on-record-by-month')}</h3>
+            <Completeness years={climate.completeness} />
+            <Behind
+                name={say('freezes.days-on-record')}
+                file={`${zone}-completeness`}
+                columns={['year', ...Array.from({ length: 12 }, (_, i) => monthInWords(i + 1))]}
+                rows={climate.completeness.map((year) => [year.year, ...year.months])}
+            />
+        </>
     );
 }
 

@@ -28,95 +28,12 @@ export function Preview({
     onLeave: () => void;
 }) {
     const [confirmed, setConfirmed] = useState(false);
-    const whole = preview.years.filter((year) => year.complete).length;
     return (
         <section aria-label={say('preview.what-was-understood')}>
             <h2>{say('preview.what-was-understood-of', { name: preview.file.name })}</h2>
             <div className="columns">
                 <div>
-                    <table className="ruled">
-                        <tbody>
-                            <tr>
-                                <th scope="row">{say('common.days')}</th>
-                                <td>
-                                    {say('preview.to-rows', {
-                                        first: dateInWords(preview.first),
-                                        last: dateInWords(preview.last),
-                                        rows: preview.rows,
-                                    })}
-                                </td>
-                            </tr>
-                            <tr>
-                                <th scope="row">{say('preview.format')}</th>
-                                <td>
-                                    {say(`record-format.${preview.format}`)}
-                                    {preview.station !== null && say('preview.station', { station: preview.station })}
-                                </td>
-                            </tr>
-                            <tr>
-                                <th scope="row">{say('preview.columns')}</th>
-                                <td>
-                                    {say('preview.date-minimum-maximum', {
-                                        date: preview.columns.date,
-                                        minimum: preview.columns.minimum,
-                                        maximum: preview.columns.maximum,
-                                        value:
-                                            preview.delimiter === null
-                                                ? say('preview.of-fixed-width')
-                                                : say('preview.parted-by', { delimiter: preview.delimiter }),
-                                    })}
-                                </td>
-                            </tr>
-                            <tr>
-                                <th scope="row">{say('common.dates')}</th>
-                                <td>{say('preview.read-with-the', { orders: ORDERS[preview.date_order] })}</td>
-                            </tr>
-                            <tr>
-                                <th scope="row">{say('common.unit')}</th>
-                                <td>
-                                    {UNITS[preview.unit]},{' '}
-                                    {preview.unit_stated
-                                        ? say('preview.as-the-file-says')
-                                        : say('preview.concluded-from-the-values')}
-                                </td>
-                            </tr>
-                            {preview.update && (
-                                <tr>
-                                    <th scope="row">{say('preview.against-the-record-in-use')}</th>
-                                    <td>{updateInWords(preview.update)}</td>
-                                </tr>
-                            )}
-                            <tr>
-                                <th scope="row">{say('preview.years')}</th>
-                                <td>
-                                    {say('preview.of-which-without-a-missing', { years: preview.years.length, whole })}
-                                </td>
-                            </tr>
-                            <tr>
-                                <th scope="row">{say('preview.longer-gaps')}</th>
-                                <td>
-                                    {preview.gaps.length === 0
-                                        ? say('common.none')
-                                        : preview.gaps
-                                              .map((gap) =>
-                                                  say('preview.days-from', {
-                                                      days: gap.days,
-                                                      first: dateInWords(gap.first),
-                                                  }),
-                                              )
-                                              .join('; ')}
-                                </td>
-                            </tr>
-                            <tr>
-                                <th scope="row">{say('preview.first-days-c')}</th>
-                                <td>
-                                    {preview.sample
-                                        .map((day) => withMinus(`${day.minimum ?? '–'} / ${day.maximum ?? '–'}`))
-                                        .join(', ')}
-                                </td>
-                            </tr>
-                        </tbody>
-                    </table>
+                    <Understood preview={preview} />
                     {preview.cold_seasons < ENOUGH_SEASONS && (
                         <p className="warning">
                             {preview.cold_seasons === 0
@@ -153,46 +70,142 @@ export function Preview({
                 </div>
                 <div>
                     <Completeness years={preview.years} />
-                    {preview.refused_count > 0 && (
-                        <>
-                            <h3>{say('preview.rows-that-cannot-be-read', { refused_count: preview.refused_count })}</h3>
-                            <table className="ruled">
-                                <tbody>
-                                    {preview.refused.slice(0, 8).map((row) => (
-                                        <tr key={`${row.line}${row.column}`}>
-                                            <td>{say('preview.line', { line: row.line })}</td>
-                                            <td>{row.column}</td>
-                                            <td>{say(row.phrase)}</td>
-                                        </tr>
-                                    ))}
-                                </tbody>
-                            </table>
-                        </>
-                    )}
-                    {preview.marks_count > 0 && (
-                        <>
-                            <h3>
-                                {say('preview.doubtful-values-kept-and-not', {
-                                    update: preview.update && ' ' + say('preview.of-the-record-so-updated'),
-                                    marks_count: preview.marks_count,
-                                })}
-                            </h3>
-                            <table className="ruled">
-                                <tbody>
-                                    {preview.marks.slice(0, 10).map((mark) => (
-                                        <tr key={mark.date + mark.element + mark.rule}>
-                                            <td>{dateInWords(mark.date)}</td>
-                                            <td>{mark.element}</td>
-                                            <td>{say(`quality.${mark.rule}`)}</td>
-                                        </tr>
-                                    ))}
-                                </tbody>
-                            </table>
-                        </>
-                    )}
+                    <LeftOut preview={preview} />
                 </div>
             </div>
         </section>
+    );
+}
+
+function Understood({ preview }: { preview: RecordPreview }) {
+    const whole = preview.years.filter((year) => year.complete).length;
+    return (
+        <table className="ruled">
+            <tbody>
+                <tr>
+                    <th scope="row">{say('common.days')}</th>
+                    <td>
+                        {say('preview.to-rows', {
+                            first: dateInWords(preview.first),
+                            last: dateInWords(preview.last),
+                            rows: preview.rows,
+                        })}
+                    </td>
+                </tr>
+                <tr>
+                    <th scope="row">{say('preview.format')}</th>
+                    <td>
+                        {say(`record-format.${preview.format}`)}
+                        {preview.station !== null && say('preview.station', { station: preview.station })}
+                    </td>
+                </tr>
+                <tr>
+                    <th scope="row">{say('preview.columns')}</th>
+                    <td>
+                        {say('preview.date-minimum-maximum', {
+                            date: preview.columns.date,
+                            minimum: preview.columns.minimum,
+                            maximum: preview.columns.maximum,
+                            value:
+                                preview.delimiter === null
+                                    ? say('preview.of-fixed-width')
+                                    : say('preview.parted-by', { delimiter: preview.delimiter }),
+                        })}
+                    </td>
+                </tr>
+                <tr>
+                    <th scope="row">{say('common.dates')}</th>
+                    <td>{say('preview.read-with-the', { orders: ORDERS[preview.date_order] })}</td>
+                </tr>
+                <tr>
+                    <th scope="row">{say('common.unit')}</th>
+                    <td>
+                        {UNITS[preview.unit]},{' '}
+                        {preview.unit_stated
+                            ? say('preview.as-the-file-says')
+                            : say('preview.concluded-from-the-values')}
+                    </td>
+                </tr>
+                {preview.update && (
+                    <tr>
+                        <th scope="row">{say('preview.against-the-record-in-use')}</th>
+                        <td>{updateInWords(preview.update)}</td>
+                    </tr>
+                )}
+                <tr>
+                    <th scope="row">{say('preview.years')}</th>
+                    <td>{say('preview.of-which-without-a-missing', { years: preview.years.length, whole })}</td>
+                </tr>
+                <tr>
+                    <th scope="row">{say('preview.longer-gaps')}</th>
+                    <td>
+                        {preview.gaps.length === 0
+                            ? say('common.none')
+                            : preview.gaps
+                                  .map((gap) =>
+                                      say('preview.days-from', {
+                                          days: gap.days,
+                                          first: dateInWords(gap.first),
+                                      }),
+                                  )
+                                  .join('; ')}
+                    </td>
+                </tr>
+                <tr>
+                    <th scope="row">{say('preview.first-days-c')}</th>
+                    <td>
+                        {preview.sample
+                            .map((day) => withMinus(`${day.minimum ?? '–'} / ${day.maximum ?? '–'}`))
+                            .join(', ')}
+                    </td>
+                </tr>
+            </tbody>
+        </table>
+    );
+}
+
+/** Rows that cannot be read, and values that are kept and not used. */
+function LeftOut({ preview }: { preview: RecordPreview }) {
+    return (
+        <>
+            {preview.refused_count > 0 && (
+                <>
+                    <h3>{say('preview.rows-that-cannot-be-read', { refused_count: preview.refused_count })}</h3>
+                    <table className="ruled">
+                        <tbody>
+                            {preview.refused.slice(0, 8).map((row) => (
+                                <tr key={`${row.line}${row.column}`}>
+                                    <td>{say('preview.line', { line: row.line })}</td>
+                                    <td>{row.column}</td>
+                                    <td>{say(row.phrase)}</td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                </>
+            )}
+            {preview.marks_count > 0 && (
+                <>
+                    <h3>
+                        {say('preview.doubtful-values-kept-and-not', {
+                            update: preview.update && ' ' + say('preview.of-the-record-so-updated'),
+                            marks_count: preview.marks_count,
+                        })}
+                    </h3>
+                    <table className="ruled">
+                        <tbody>
+                            {preview.marks.slice(0, 10).map((mark) => (
+                                <tr key={mark.date + mark.element + mark.rule}>
+                                    <td>{dateInWords(mark.date)}</td>
+                                    <td>{mark.element}</td>
+                                    <td>{say(`quality.${mark.rule}`)}</td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                </>
+            )}
+        </>
     );
 }
 

@@ -1,3 +1,4 @@
+import { Action } from '../../ui/Action';
 import { say } from '../../words/words';
 import { NativeSelect, Progress } from '@mantine/core';
 import { useState } from 'react';
@@ -132,11 +133,7 @@ function Progressing({ zone, progress, mayEdit }: { zone: string; progress: Comp
                 <>
                     <p>
                         {say('record.you-can-leave-this-page', { step: { key: `step.${progress.step}` } })}{' '}
-                        {mayEdit && (
-                            <button type="button" className="plain" onClick={() => cancel.mutate(progress.id)}>
-                                {say('common.cancel')}
-                            </button>
-                        )}
+                        {mayEdit && <Action onClick={() => cancel.mutate(progress.id)}>{say('common.cancel')}</Action>}
                     </p>
                     <Progress
                         value={progress.total === 0 ? 5 : (100 * progress.done) / progress.total}

@@ -1,3 +1,4 @@
+import { Action } from '../../ui/Action';
 import { say, withMinus } from '../../words/words';
 import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
@@ -55,99 +56,14 @@ export function Stations({
                 </thead>
                 <tbody>
                     {stations.map((station, i) => (
-                        <tr key={station.id}>
-                            <td>
-                                {mayEdit ? (
-                                    <TextInput
-                                        size="xs"
-                                        aria-label={say('stations.name-of-station', { i: i + 1 })}
-                                        value={station.name}
-                                        onChange={(event) => change(i, { name: event.currentTarget.value })}
-                                    />
-                                ) : (
-                                    station.name
-                                )}
-                            </td>
-                            <td>
-                                {mayEdit ? (
-                                    <NumberInput
-                                        size="xs"
-                                        w={84}
-                                        aria-label={say('stations.height-of-station', { i: i + 1 })}
-                                        placeholder={say('stations.as-zone')}
-                                        allowDecimal={false}
-                                        value={station.height_m ?? ''}
-                                        onChange={(height) =>
-                                            change(i, { height_m: typeof height === 'number' ? height : null })
-                                        }
-                                    />
-                                ) : (
-                                    (station.height_m ?? say('stations.as-zone'))
-                                )}
-                            </td>
-                            <td>
-                                {mayEdit ? (
-                                    <NumberInput
-                                        size="xs"
-                                        w={84}
-                                        aria-label={say('stations.temperature-per-100-m-of', { i: i + 1 })}
-                                        step={0.05}
-                                        decimalScale={2}
-                                        value={Math.round(station.lapse * 10000) / 100}
-                                        onChange={(lapse) =>
-                                            typeof lapse === 'number' && change(i, { lapse: lapse / 100 })
-                                        }
-                                    />
-                                ) : (
-                                    withMinus(String(Math.round(station.lapse * 10000) / 100))
-                                )}
-                            </td>
-                            <td>
-                                {i === 0 ? (
-                                    say('stations.primary')
-                                ) : !mayEdit ? (
-                                    station.matched ? (
-                                        say('stations.yes')
-                                    ) : (
-                                        say('stations.no')
-                                    )
-                                ) : (
-                                    <Checkbox
-                                        size="xs"
-                                        aria-label={say('stations.match', { i: i + 1 })}
-                                        checked={station.matched}
-                                        onChange={(event) => change(i, { matched: event.currentTarget.checked })}
-                                    />
-                                )}
-                            </td>
-                            <td>
-                                {station.first && station.last
-                                    ? datesInShort(station.first, station.last)
-                                    : say('stations.none-yet')}
-                            </td>
-                            <td>{station.fit && corrections(station.fit, i)}</td>
-                            <td className="number">{station.fit && `${station.fit.minima}, ${station.fit.maxima}`}</td>
-                            <td>
-                                {mayEdit && !alone && (
-                                    <Group gap={10} wrap="nowrap">
-                                        {i > 0 && (
-                                            <button type="button" className="plain" onClick={() => move(i, -1)}>
-                                                {say('stations.up')}
-                                            </button>
-                                        )}
-                                        {stations.length > 1 && (
-                                            <button
-                                                type="button"
-                                                className="plain"
-                                                onClick={() => setEdited(stations.filter((_, j) => j !== i))}
-                                            >
-                                                {say('stations.set-aside')}
-                                            </button>
-                                        )}
-                                    </Group>
-                                )}
-                            </td>
-                        </tr>
+                        <Row
+                            key={station.id}
+                            {...{ station, i, mayEdit, alone }}
+                            stationCount={stations.length}
+                            onChange={(values) => change(i, values)}
+                            onUp={() => move(i, -1)}
+                            onSetAside={() => setEdited(stations.filter((_, j) => j !== i))}
+                        />
                     ))}
                 </tbody>
             </table>
@@ -160,13 +76,9 @@ export function Stations({
                             {mayEdit && (
                                 <>
                                     {' '}
-                                    <button
-                                        type="button"
-                                        className="plain"
-                                        onClick={() => setEdited([...stations, station])}
-                                    >
+                                    <Action onClick={() => setEdited([...stations, station])}>
                                         {say('stations.use-again')}
-                                    </button>
+                                    </Action>
                                 </>
                             )}{' '}
                         </span>
@@ -209,6 +121,105 @@ export function Stations({
                 </a>
             </p>
         </section>
+    );
+}
+
+/** A station: edited in place by who may. */
+function Row({
+    station,
+    i,
+    mayEdit,
+    alone,
+    stationCount,
+    onChange,
+    onUp,
+    onSetAside,
+}: {
+    station: Station;
+    i: number;
+    mayEdit: boolean;
+    alone: boolean;
+    stationCount: number;
+    onChange: (values: Partial<Station>) => void;
+    onUp: () => void;
+    onSetAside: () => void;
+}) {
+    return (
+        <tr>
+            <td>
+                {mayEdit ? (
+                    <TextInput
+                        size="xs"
+                        aria-label={say('stations.name-of-station', { i: i + 1 })}
+                        value={station.name}
+                        onChange={(event) => onChange({ name: event.currentTarget.value })}
+                    />
+                ) : (
+                    station.name
+                )}
+            </td>
+            <td>
+                {mayEdit ? (
+                    <NumberInput
+                        size="xs"
+                        w={84}
+                        aria-label={say('stations.height-of-station', { i: i + 1 })}
+                        placeholder={say('stations.as-zone')}
+                        allowDecimal={false}
+                        value={station.height_m ?? ''}
+                        onChange={(height) => onChange({ height_m: typeof height === 'number' ? height : null })}
+                    />
+                ) : (
+                    (station.height_m ?? say('stations.as-zone'))
+                )}
+            </td>
+            <td>
+                {mayEdit ? (
+                    <NumberInput
+                        size="xs"
+                        w={84}
+                        aria-label={say('stations.temperature-per-100-m-of', { i: i + 1 })}
+                        step={0.05}
+                        decimalScale={2}
+                        value={Math.round(station.lapse * 10000) / 100}
+                        onChange={(lapse) => typeof lapse === 'number' && onChange({ lapse: lapse / 100 })}
+                    />
+                ) : (
+                    withMinus(String(Math.round(station.lapse * 10000) / 100))
+                )}
+            </td>
+            <td>
+                {i === 0 ? (
+                    say('stations.primary')
+                ) : !mayEdit ? (
+                    station.matched ? (
+                        say('stations.yes')
+                    ) : (
+                        say('stations.no')
+                    )
+                ) : (
+                    <Checkbox
+                        size="xs"
+                        aria-label={say('stations.match', { i: i + 1 })}
+                        checked={station.matched}
+                        onChange={(event) => onChange({ matched: event.currentTarget.checked })}
+                    />
+                )}
+            </td>
+            <td>
+                {station.first && station.last ? datesInShort(station.first, station.last) : say('stations.none-yet')}
+            </td>
+            <td>{station.fit && corrections(station.fit, i)}</td>
+            <td className="number">{station.fit && `${station.fit.minima}, ${station.fit.maxima}`}</td>
+            <td>
+                {mayEdit && !alone && (
+                    <Group gap={10} wrap="nowrap">
+                        {i > 0 && <Action onClick={() => onUp()}>{say('stations.up')}</Action>}
+                        {stationCount > 1 && <Action onClick={() => onSetAside()}>{say('stations.set-aside')}</Action>}
+                    </Group>
+                )}
+            </td>
+        </tr>
     );
 }
 

@@ -1,3 +1,4 @@
+import { Action } from '../../ui/Action';
 import { say, withMinus } from '../../words/words';
 import { Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
@@ -30,12 +31,14 @@ const EMPTY: Numbers & { name: string; note: string } = {
     offset: 0,
 };
 
+type Edited = Partial<Site> & typeof EMPTY;
+
 /** Kinds of growing place: how each shifts air, soil and frost against the station. Data, and the educator's to change. */
 export function Sites() {
     const mayEdit = useMay('edit-sites');
     const { data: sites } = useSites();
     const { data: zones } = useZones();
-    const [edited, setEdited] = useState<(Partial<Site> & typeof EMPTY) | null>(null);
+    const [edited, setEdited] = useState<Edited | null>(null);
     const [base, setBase] = useState<Site | null>(null);
     const edit = (site: Site) => {
         setBase(site);
@@ -105,21 +108,13 @@ export function Sites() {
                                 ))}
                                 <td>{site.note}</td>
                                 <td className="nowrap">
-                                    {mayEdit && (
-                                        <button type="button" className="plain" onClick={() => edit(site)}>
-                                            {say('common.edit')}
-                                        </button>
-                                    )}
+                                    {mayEdit && <Action onClick={() => edit(site)}>{say('common.edit')}</Action>}
                                     {mayEdit && !site.preset && (
                                         <>
                                             {' '}
-                                            <button
-                                                type="button"
-                                                className="plain"
-                                                onClick={() => takeOut.mutate(site.id)}
-                                            >
+                                            <Action onClick={() => takeOut.mutate(site.id)}>
                                                 {say('common.take-out')}
-                                            </button>
+                                            </Action>
                                         </>
                                     )}
                                 </td>
@@ -134,63 +129,85 @@ export function Sites() {
                 </Button>
             )}
             {edited && (
-                <form
-                    aria-label={edited.id ? say('sites.edit', { name: edited.name }) : say('sites.add-a-site')}
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        submit();
-                    }}
-                >
-                    <h3>{edited.id ? say('sites.edit-2', { name: edited.name }) : say('sites.a-new-site')}</h3>
-                    <Group align="end" gap="sm">
-                        <TextInput
-                            label={say('common.name')}
-                            required
-                            disabled={edited.preset}
-                            value={edited.name}
-                            onChange={(event) => setEdited({ ...edited, name: event.currentTarget.value })}
-                        />
-                        {NUMBERS.map((number) => (
-                            <NumberInput
-                                key={number.key}
-                                label={number.label}
-                                description={number.unit}
-                                required
-                                w={150}
-                                step={0.1}
-                                decimalScale={2}
-                                value={edited[number.key]}
-                                onChange={(value) =>
-                                    typeof value === 'number' && setEdited({ ...edited, [number.key]: value })
-                                }
-                            />
-                        ))}
-                        <TextInput
-                            label={say('common.note')}
-                            miw={280}
-                            maxLength={500}
-                            value={edited.note}
-                            onChange={(event) => setEdited({ ...edited, note: event.currentTarget.value })}
-                        />
-                    </Group>
-                    <Group mt="md">
-                        <Button type="submit" loading={save.isPending}>
-                            {say('common.save-and-compute')}
-                        </Button>
-                        {edited.first_numbers && (
-                            <Button
-                                variant="default"
-                                onClick={() => setEdited({ ...edited, ...(edited.first_numbers as Numbers) })}
-                            >
-                                {say('sites.first-numbers')}
-                            </Button>
-                        )}
-                        <Button variant="subtle" color="gray" onClick={() => setEdited(null)}>
-                            {say('common.cancel')}
-                        </Button>
-                    </Group>
-                </form>
+                <Form
+                    {...{ edited }}
+                    busy={save.isPending}
+                    onChange={setEdited}
+                    onSave={submit}
+                    onCancel={() => setEdited(null)}
+                />
             )}
         </main>
+    );
+}
+
+function Form({
+    edited,
+    busy,
+    onChange,
+    onSave,
+    onCancel,
+}: {
+    edited: Edited;
+    busy: boolean;
+    onChange: (edited: Edited) => void;
+    onSave: () => void;
+    onCancel: () => void;
+}) {
+    return (
+        <form
+            aria-label={edited.id ? say('sites.edit', { name: edited.name }) : say('sites.add-a-site')}
+            onSubmit={(event) => {
+                event.preventDefault();
+                onSave();
+            }}
+        >
+            <h3>{edited.id ? say('sites.edit-2', { name: edited.name }) : say('sites.a-new-site')}</h3>
+            <Group align="end" gap="sm">
+                <TextInput
+                    label={say('common.name')}
+                    required
+                    disabled={edited.preset}
+                    value={edited.name}
+                    onChange={(event) => onChange({ ...edited, name: event.currentTarget.value })}
+                />
+                {NUMBERS.map((number) => (
+                    <NumberInput
+                        key={number.key}
+                        label={number.label}
+                        description={number.unit}
+                        required
+                        w={150}
+                        step={0.1}
+                        decimalScale={2}
+                        value={edited[number.key]}
+                        onChange={(value) => typeof value === 'number' && onChange({ ...edited, [number.key]: value })}
+                    />
+                ))}
+                <TextInput
+                    label={say('common.note')}
+                    miw={280}
+                    maxLength={500}
+                    value={edited.note}
+                    onChange={(event) => onChange({ ...edited, note: event.currentTarget.value })}
+                />
+            </Group>
+            <Group mt="md">
+                <Button type="submit" loading={busy}>
+                    {say('common.save-and-compute')}
+                </Button>
+                {edited.first_numbers && (
+                    <Button
+                        variant="default"
+                        onClick={() => onChange({ ...edited, ...(edited.first_numbers as Numbers) })}
+                    >
+                        {say('sites.first-numbers')}
+                    </Button>
+                )}
+                <Button variant="subtle" color="gray" onClick={onCancel}>
+                    {say('common.cancel')}
+                </Button>
+            </Group>
+        </form>
     );
 }

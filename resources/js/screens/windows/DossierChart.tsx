@@ -1,6 +1,7 @@
 import type { Schema } from '../../api/client';
 import { OUTCOMES } from '../../charts/Hatches';
-import { Brackets, OutcomeRibbon } from '../../charts/OutcomeRibbon';
+import { Brackets } from '../../charts/Brackets';
+import { OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { RuledChart } from '../../charts/RuledChart';
 import { RUN_HEIGHT, RunLines, type runsOn } from '../../charts/RunLines';
 import { say } from '../../words/words';

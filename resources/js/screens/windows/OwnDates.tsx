@@ -1,3 +1,4 @@
+import { Action } from '../../ui/Action';
 import { Button, Group, NativeSelect, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
@@ -91,24 +92,18 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                                 value={row.last}
                                 onChange={(last) => change(i, { last })}
                             />
-                            <button
-                                type="button"
-                                className="plain"
-                                onClick={() => setRows(rows.filter((_, j) => j !== i))}
-                            >
+                            <Action onClick={() => setRows(rows.filter((_, j) => j !== i))}>
                                 {say('own-dates.out')}
-                            </button>
+                            </Action>
                         </Group>
                     ))}
-                    <button
-                        type="button"
-                        className="plain"
+                    <Action
                         onClick={() =>
                             setRows([...rows, { route: (routes[0]?.value ?? 'direct') as Route, first: '', last: '' }])
                         }
                     >
                         {say('own-dates.another-window')}
-                    </button>
+                    </Action>
                 </>
             )}
             <Textarea

@@ -114,43 +114,7 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
         <main className="page" style={{ maxWidth: '46rem' }}>
             <h2>{slug ? say('edit-zone.edit-the-zone') : say('common.add-a-zone')}</h2>
             <form onSubmit={form.onSubmit((values) => save(values))} noValidate>
-                <Group grow align="start">
-                    <TextInput
-                        label={say('common.name')}
-                        description={say('edit-zone.as-gardeners-know-it')}
-                        required
-                        {...form.getInputProps('name')}
-                    />
-                    <TextInput
-                        label={say('edit-zone.district')}
-                        description={say('edit-zone.zones-of-one-district-are')}
-                        required
-                        {...form.getInputProps('district')}
-                    />
-                </Group>
-                <Group grow align="start" mt="sm">
-                    <NumberInput
-                        label={say('edit-zone.latitude-degrees')}
-                        description={say('edit-zone.south-is-negative')}
-                        required
-                        decimalScale={5}
-                        {...form.getInputProps('latitude')}
-                    />
-                    <NumberInput
-                        label={say('edit-zone.longitude-degrees')}
-                        description={say('edit-zone.west-is-negative')}
-                        required
-                        decimalScale={5}
-                        {...form.getInputProps('longitude')}
-                    />
-                    <NumberInput
-                        label={say('common.height-m')}
-                        description={say('edit-zone.above-the-sea')}
-                        required
-                        allowDecimal={false}
-                        {...form.getInputProps('height_m')}
-                    />
-                </Group>
+                <Place form={form} />
                 <p role="status" className="hint">
                     {latitude !== '' &&
                         longitude !== '' &&
@@ -168,37 +132,7 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                         />
                     </div>
                 )}
-                <h3>{say('edit-zone.settlements-gardeners-look-up')}</h3>
-                {form.values.settlements.map((_, i) => (
-                    <Group key={i} align="start" mb={6} wrap="nowrap">
-                        <TextInput
-                            aria-label={say('edit-zone.settlement', { i: i + 1 })}
-                            placeholder={say('edit-zone.settlement-2')}
-                            style={{ flex: 2 }}
-                            {...form.getInputProps(`settlements.${i}.name`)}
-                        />
-                        <TextInput
-                            aria-label={say('edit-zone.postcode', { i: i + 1 })}
-                            placeholder={say('edit-zone.postcode-2')}
-                            style={{ flex: 1 }}
-                            {...form.getInputProps(`settlements.${i}.postcode`)}
-                        />
-                        <Button
-                            variant="subtle"
-                            color="gray"
-                            onClick={() => form.removeListItem('settlements', i)}
-                            aria-label={say('edit-zone.take-out-settlement', { i: i + 1 })}
-                        >
-                            {say('common.take-out')}
-                        </Button>
-                    </Group>
-                ))}
-                <Button
-                    variant="default"
-                    onClick={() => form.insertListItem('settlements', { name: '', postcode: '' })}
-                >
-                    {say('edit-zone.add-a-settlement')}
-                </Button>
+                <Settlements form={form} />
                 {!farOff && <Problem error={saving.error} />}
                 <Group mt="lg">
                     <Button type="submit" loading={saving.isPending}>
@@ -210,5 +144,86 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                 </Group>
             </form>
         </main>
+    );
+}
+
+type Form = Pick<ReturnType<typeof useForm<Values>>, 'getInputProps' | 'values' | 'removeListItem' | 'insertListItem'>;
+
+function Place({ form }: { form: Form }) {
+    return (
+        <>
+            <Group grow align="start">
+                <TextInput
+                    label={say('common.name')}
+                    description={say('edit-zone.as-gardeners-know-it')}
+                    required
+                    {...form.getInputProps('name')}
+                />
+                <TextInput
+                    label={say('edit-zone.district')}
+                    description={say('edit-zone.zones-of-one-district-are')}
+                    required
+                    {...form.getInputProps('district')}
+                />
+            </Group>
+            <Group grow align="start" mt="sm">
+                <NumberInput
+                    label={say('edit-zone.latitude-degrees')}
+                    description={say('edit-zone.south-is-negative')}
+                    required
+                    decimalScale={5}
+                    {...form.getInputProps('latitude')}
+                />
+                <NumberInput
+                    label={say('edit-zone.longitude-degrees')}
+                    description={say('edit-zone.west-is-negative')}
+                    required
+                    decimalScale={5}
+                    {...form.getInputProps('longitude')}
+                />
+                <NumberInput
+                    label={say('common.height-m')}
+                    description={say('edit-zone.above-the-sea')}
+                    required
+                    allowDecimal={false}
+                    {...form.getInputProps('height_m')}
+                />
+            </Group>
+        </>
+    );
+}
+
+function Settlements({ form }: { form: Form }) {
+    return (
+        <>
+            <h3>{say('edit-zone.settlements-gardeners-look-up')}</h3>
+            {form.values.settlements.map((_, i) => (
+                <Group key={i} align="start" mb={6} wrap="nowrap">
+                    <TextInput
+                        aria-label={say('edit-zone.settlement', { i: i + 1 })}
+                        placeholder={say('edit-zone.settlement-2')}
+                        style={{ flex: 2 }}
+                        {...form.getInputProps(`settlements.${i}.name`)}
+                    />
+                    <TextInput
+                        aria-label={say('edit-zone.postcode', { i: i + 1 })}
+                        placeholder={say('edit-zone.postcode-2')}
+                        style={{ flex: 1 }}
+                        {...form.getInputProps(`settlements.${i}.postcode`)}
+                    />
+                    <Button
+                        variant="subtle"
+                        color="gray"
+                        onClick={() => form.removeListItem('settlements', i)}
+                        aria-label={say('edit-zone.take-out-settlement', { i: i + 1 })}
+                    >
+                        {say('common.take-out')}
+                    </Button>
+                </Group>
+            ))}
+            <Button variant="default" onClick={() => form.insertListItem('settlements', { name: '', postcode: '' })}>
+                {say('edit-zone.add-a-settlement')}
+            </Button>
+        </>
     );
 }

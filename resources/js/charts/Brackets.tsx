@@ -1,0 +1,35 @@
+import { spanInWords, type Span } from '../time/days';
+import type { YearScale } from '../time/yearScale';
+
+/** What a bracket stands for: a window, its start under cover, an educator's own dates, another school's. */
+export type BracketName = 'bracket' | 'cover' | 'own' | 'other';
+
+/** Spans as brackets that open downwards; where one runs over the ruler's end it has no tick there. */
+export function Brackets({
+    scale,
+    spans,
+    at,
+    drop,
+    name,
+    act,
+}: {
+    scale: YearScale;
+    spans: Span[];
+    /** height of the bracket's line, and how far its ticks reach below it, px */
+    at: number;
+    drop: number;
+    name: BracketName;
+    act: string;
+}) {
+    return spans.flatMap((span) =>
+        scale.pieces(span).map((piece) => (
+            <path
+                key={`${name}${span.first}${piece.from}`}
+                className={name}
+                d={`${piece.openLeft ? '' : `M${piece.from} ${at + drop}V${at}`}M${piece.from} ${at}H${piece.to}${piece.openRight ? '' : `V${at + drop}`}`}
+            >
+                <title>{`${act} ${spanInWords(span)}`}</title>
+            </path>
+        )),
+    );
+}

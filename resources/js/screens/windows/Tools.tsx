@@ -1,0 +1,159 @@
+import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
+import type { RefObject } from 'react';
+import { useMay } from '../../access/session';
+import type { Windows } from '../../api/client';
+import { useSites } from '../../api/sites';
+import { isOver, useComputation, useZone } from '../../api/zones';
+import { say } from '../../words/words';
+import type { useChooseMethod, View } from './queries';
+import { STANDARDS } from './standards';
+
+/** How the light of a day counts for growth; the zone's calendar follows what is chosen. */
+const LIGHTS = [
+    { value: 'radiation', label: say('windows.light-radiation') },
+    { value: 'ten-hour', label: say('windows.light-ten-hours') },
+    { value: 'none', label: say('windows.light-left-out') },
+];
+
+const GROUPINGS = [
+    { value: 'family', label: say('windows.by-family') },
+    { value: 'season', label: say('windows.by-season') },
+    { value: 'next', label: say('windows.by-what-is-next') },
+];
+
+type Props = {
+    zone: string;
+    data: Windows;
+    view: View;
+    method: ReturnType<typeof useChooseMethod>;
+    set: (key: 'site' | 'standard' | 'by', value: string | null) => void;
+};
+
+/** What is found, how it is grouped, and by which site, light and standard it is looked at. */
+export function Tools({
+    find,
+    asked,
+    onAsked,
+    onFirst,
+    by,
+    computation,
+    count,
+    ...props
+}: Props & {
+    find: RefObject<HTMLInputElement | null>;
+    asked: string;
+    onAsked: (asked: string) => void;
+    /** opens the first crop found */
+    onFirst: () => void;
+    by: string;
+    computation: number | null;
+    count: number;
+}) {
+    const { data: progress } = useComputation(props.zone, computation);
+    return (
+        <div className="tools">
+            <TextInput
+                ref={find}
+                size="xs"
+                aria-label={say('common.find-a-crop')}
+                placeholder={say('windows.find-a-crop')}
+                value={asked}
+                onChange={(event) => onAsked(event.currentTarget.value)}
+                onKeyDown={(event) => {
+                    if (event.key !== 'Enter' || count === 0) return;
+                    onFirst();
+                    event.currentTarget.blur();
+                }}
+                w={176}
+            />
+            <NativeSelect
+                size="xs"
+                aria-label={say('windows.grouped')}
+                value={by}
+                onChange={(event) => props.set('by', event.currentTarget.value)}
+                data={GROUPINGS}
+            />
+            <SiteChoice {...props} />
+            <LightChoice {...props} />
+            <StandardChoice {...props} />
+            {progress && !isOver(progress) && <span className="hint">{say(`step.${progress.step}`)} …</span>}
+            <span className="count">{say('windows.of-crops', { crops: count, crops2: props.data.crops.length })}</span>
+        </div>
+    );
+}
+
+function SiteChoice({ zone, view, set }: Props) {
+    const { data: sites } = useSites();
+    return (
+        <NativeSelect
+            size="xs"
+            aria-label={say('common.site')}
+            value={String(view.site ?? sites?.[0]?.id ?? '')}
+            onChange={({ currentTarget: { value } }) => set('site', value === String(sites?.[0]?.id) ? null : value)}
+            data={(sites ?? [])
+                .filter((site) => site.zone === null || site.zone === zone)
+                .map((site) => ({ value: String(site.id), label: site.name }))}
+        />
+    );
+}
+
+function LightChoice({ zone, method }: Props) {
+    const { data: here } = useZone(zone);
+    if (!useMay('edit-zones')) {
+        return <span className="hint">{LIGHTS.find((light) => light.value === here?.light)?.label}</span>;
+    }
+    return (
+        <NativeSelect
+            size="xs"
+            aria-label={say('common.light')}
+            disabled={method.isPending}
+            value={here?.light ?? 'radiation'}
+            onChange={(event) =>
+                here &&
+                method.mutate({
+                    standard: here.standard,
+                    light: event.currentTarget.value as typeof here.light,
+                    version: here.version,
+                })
+            }
+            data={LIGHTS}
+        />
+    );
+}
+
+function StandardChoice({ zone, data, method, set }: Props) {
+    const { data: here } = useZone(zone);
+    const mayEdit = useMay('edit-zones');
+    const standard = data.method.standard;
+    return (
+        <>
+            {data.standards.length > 1 && (
+                <>
+                    <span className="hint">{say('windows.harvest-in')}</span>
+                    <SegmentedControl
+                        size="xs"
+                        aria-label={say('common.standard-of-proof')}
+                        value={standard ?? 'reliable'}
+                        onChange={(chosen) => set('standard', chosen === here?.standard ? null : chosen)}
+                        data={STANDARDS.filter((s) => data.standards.some((known) => known === s.value))}
+                    />
+                </>
+            )}
+            {mayEdit && here && standard && standard !== here.standard && (
+                <Button
+                    size="compact-xs"
+                    variant="default"
+                    loading={method.isPending}
+                    onClick={() =>
+                        method.mutate(
+                            { standard, light: here.light, version: here.version },
+                            { onSuccess: () => set('standard', null) },
+                        )
+                    }
+                >
+                    {say('windows.use-in-the-calendar')}
+                </Button>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,71 @@
+import { contains, daysUntil, yearDay } from '../../time/days';
+import { say } from '../../words/words';
+import type { Windows } from '../../api/client';
+
+export type Crop = Windows['crops'][number];
+
+/** Height of a way of growing in a row, and between rows, px; a longer name than so many letters takes two lines. */
+export const LANE = 28;
+const ROW_GAP = 6;
+const LONGEST_NAME = 17;
+
+/** Where each crop and each group's heading stands under the ruler, px. */
+export type Rows = {
+    height: number;
+    groups: { group: string; y: number }[];
+    crops: { crop: Crop; y: number; height: number }[];
+};
+
+const SEASONS = { cool: say('windows.cool-season'), warm: say('windows.warm-season') };
+
+/** Crops in groups: by family, by the season they like, or by what can be done next from a day on. */
+export function grouped(crops: Crop[], by: string, day: number): { group: string; crops: Crop[] }[] {
+    if (by === 'next') {
+        const wait = (crop: Crop) =>
+            Math.min(
+                ...crop.routes.flatMap((route) =>
+                    [...route.windows, ...route.under_cover].map((span) =>
+                        contains(span, day) ? 0 : daysUntil(day, yearDay(span.first)),
+                    ),
+                ),
+                999,
+            );
+        const sorted = crops.map((crop) => ({ crop, wait: wait(crop) })).sort((a, b) => a.wait - b.wait);
+        return [
+            { group: say('windows.open-now'), crops: sorted.filter((c) => c.wait === 0).map((c) => c.crop) },
+            {
+                group: say('windows.opens-within-four-weeks'),
+                crops: sorted.filter((c) => c.wait > 0 && c.wait <= 28).map((c) => c.crop),
+            },
+            {
+                group: say('windows.later'),
+                crops: sorted.filter((c) => c.wait > 28 && c.wait < 999).map((c) => c.crop),
+            },
+            { group: say('windows.no-window-here'), crops: sorted.filter((c) => c.wait === 999).map((c) => c.crop) },
+        ].filter((group) => group.crops.length > 0);
+    }
+    const of = (crop: Crop) => (by === 'season' ? SEASONS[crop.kind] : crop.family);
+    return [...new Set(crops.map(of))].map((group) => ({ group, crops: crops.filter((crop) => of(crop) === group) }));
+}
+
+/** A long name takes two lines, so that it does not run into the act beside it. */
+export function inLines(name: string): string[] {
+    if (name.length <= LONGEST_NAME) return [name];
+    const words = name.split(' ');
+    return [words[0] ?? '', words.slice(1).join(' ')].filter((line) => line !== '');
+}
+
+/** Puts groups and their crops one under the other. */
+export function layOut(groups: { group: string; crops: Crop[] }[]): Rows {
+    const rows: Rows = { height: 0, groups: [], crops: [] };
+    for (const { group, crops } of groups) {
+        rows.groups.push({ group, y: rows.height });
+        rows.height += 22;
+        for (const crop of crops) {
+            const height = Math.max(crop.routes.length * LANE, 8 + 15 * inLines(crop.name).length) + ROW_GAP;
+            rows.crops.push({ crop, y: rows.height, height });
+            rows.height += height;
+        }
+    }
+    return rows;
+}
