@@ -6,6 +6,7 @@ namespace Anthesis\Climate;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
+use Anthesis\Record\Median;
 use Anthesis\Record\YearDay;
 
 /** Days with a maximum at or above a temperature: how many a year, and when the first and last come. */
@@ -39,17 +40,15 @@ final readonly class Heat
                 $lasts[] = (float) $hot[count($hot) - 1];
             }
         }
-        sort($firsts);
-        sort($lasts);
         $usual = 2 * count($firsts) >= count($counts);
-        $day = static fn (?float $offset): ?YearDay => $offset === null || ! $usual ? null : $latitude->yearStart()->plus((int) round($offset));
+        $day = static fn (array $offsets): ?YearDay => $offsets === [] || ! $usual ? null : $latitude->yearStart()->plus((int) round(Median::of($offsets)));
 
         return new self(
             $celsius,
             count($counts),
             $counts === [] ? null : array_sum($counts) / count($counts),
-            $day(Quantile::of($firsts, 0.5)),
-            $day(Quantile::of($lasts, 0.5)),
+            $day($firsts),
+            $day($lasts),
         );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Climate;
 
+use Anthesis\Record\Median;
+
 /**
  * Whether a date is shifting: Theil–Sen slope and the Mann–Kendall test, two-sided, with tie and continuity correction.
  *
@@ -34,10 +36,6 @@ final readonly class Trend
                 $s += $values[$j] <=> $values[$i];
             }
         }
-        sort($slopes);
-        $middle = intdiv(count($slopes), 2);
-        $slope = count($slopes) % 2 === 1 ? $slopes[$middle] : ($slopes[$middle - 1] + $slopes[$middle]) / 2;
-
         $variance = $n * ($n - 1) * (2 * $n + 5);
         foreach (array_count_values(array_map('strval', $values)) as $ties) {
             $variance -= $ties * ($ties - 1) * (2 * $ties + 5);
@@ -45,7 +43,7 @@ final readonly class Trend
         $variance /= 18;
         $z = $s === 0 || $variance <= 0 ? 0.0 : ($s - ($s <=> 0)) / sqrt($variance);
 
-        return new self($slope * 10, self::twoSided(abs($z)));
+        return new self(Median::of($slopes) * 10, self::twoSided(abs($z)));
     }
 
     /** @return float chance that a standard normal value lies outside ±z; error below 1.2e−7 (Press et al., erfc) */

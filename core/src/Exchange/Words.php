@@ -105,7 +105,7 @@ final class Words
     /** Accented outside of braces, and a third longer. */
     private static function pseudo(string $message): string
     {
-        $depth = 0;
+        $depth = $letters = 0;
         $words = '';
         foreach (mb_str_split($message) as $character) {
             $depth += match ($character) {
@@ -113,10 +113,11 @@ final class Words
                 '}' => -1,
                 default => 0,
             };
+            $letters += $depth === 0 ? 1 : 0;
             $words .= $depth === 0 ? strtr($character, self::ACCENTED) : $character;
         }
 
-        return "[{$words}".str_repeat('~', intdiv(mb_strlen($message), 3)).']';
+        return "[{$words}".str_repeat('~', intdiv($letters, 3)).']';
     }
 
     private static function folder(): string

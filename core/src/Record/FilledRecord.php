@@ -114,13 +114,8 @@ final readonly class FilledRecord
                 $differences[] = $other - $value - $height;
             }
         }
-        $n = count($differences);
-        if ($n < self::OVERLAP_NEEDED) {
-            return null;
-        }
-        sort($differences);
 
-        return ($differences[intdiv($n - 1, 2)] + $differences[intdiv($n, 2)]) / 2;
+        return count($differences) < self::OVERLAP_NEEDED ? null : Median::of($differences);
     }
 
     /**

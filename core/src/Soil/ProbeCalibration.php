@@ -7,6 +7,7 @@ namespace Anthesis\Soil;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
+use Anthesis\Record\Median;
 use Anthesis\Words\Phrase;
 
 /**
@@ -76,7 +77,7 @@ final readonly class ProbeCalibration
         $fit = count($means) >= self::READINGS_FOR_RATE && max($temperatures) - min($temperatures) >= self::SPAN_FOR_RATE;
         $rate = $fit ? self::fittedRate($residuals) : $site->rate;
         $after = $residuals($rate);
-        $offset = self::median($after) * count($after) / (count($after) + 3);
+        $offset = Median::of($after) * count($after) / (count($after) + 3);
 
         $points = [];
         foreach ($means as $n => [$i, $mean]) {
@@ -105,7 +106,7 @@ final readonly class ProbeCalibration
         for ($i = 0; $least + $i * $step <= $most + 1e-9; $i++) {
             $rate = $least + $i * $step;
             $left = $residuals($rate);
-            $best = min($best, [self::meanAbsolute($left, self::median($left)), $rate]);
+            $best = min($best, [self::meanAbsolute($left, Median::of($left)), $rate]);
         }
 
         return $best[1];
@@ -120,15 +121,6 @@ final readonly class ProbeCalibration
         $model = SoilTemperature::of($record, $latitude, $site->withRate($rate))->dailyMean;
 
         return array_map(static fn (array $m): float => $m[1] - (float) $model[$m[0]], $means);
-    }
-
-    /** @param  list<float>  $values not empty */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $n = count($values);
-
-        return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
     }
 
     /** @param  list<float>  $values not empty */

@@ -48,7 +48,7 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
                     <g key={month.name}>
                         <line className="rule" x1={month.x} x2={month.x} y1={4} y2={MONTHS_AT} />
                         <text x={month.x + 4} y={14} fontSize="12">
-                            {month.name.slice(0, month.width < 34 ? 1 : 3)}
+                            {month.width < 34 ? month.short.slice(0, 1) : month.short}
                         </text>
                     </g>
                 ))}

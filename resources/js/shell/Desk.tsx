@@ -110,7 +110,7 @@ export function Desk() {
                         ))}
                 </nav>
                 <span className="person">
-                    {session.user.name}, {session.user.role} ·{' '}
+                    {session.user.name}, {say(`role.${session.user.role}`)} ·{' '}
                     <button type="button" className="plain" onClick={() => setHelp(true)}>
                         {say('desk.keys')}
                     </button>{' '}

@@ -37,6 +37,11 @@ export function inWords(monthDay: MonthDay): string {
     return say(day(monthDay));
 }
 
+/** "Jan" for 1. */
+export function monthInShort(month: number): string {
+    return say('month.short', { month });
+}
+
 /** "January" for 1. */
 export function monthInWords(month: number): string {
     return say('month', { month });

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
-import { daysUntil, monthDay, monthInWords, yearDay, wrap, YEAR, type MonthDay, type Span } from './days';
+import { daysUntil, monthDay, monthInShort, monthInWords, yearDay, wrap, YEAR, type MonthDay, type Span } from './days';
 
-/** The one horizontal axis: a year that starts at the place's midwinter. */
+/** The one horizontal axis: a year that starts on 1 January or, in the south, on 1 July. */
 export type YearScale = {
     width: number;
     /** where a sow day begins, px */
@@ -10,7 +10,7 @@ export type YearScale = {
     day: (x: number) => number;
     /** a span as one or, where it runs over the ruler's end, two pieces [from, to] in px; `open` sides run on */
     pieces: (span: Span) => { from: number; to: number; openLeft: boolean; openRight: boolean }[];
-    months: { name: string; x: number; width: number }[];
+    months: { name: string; short: string; x: number; width: number }[];
     weeks: number[];
 };
 
@@ -23,7 +23,12 @@ export function yearScale(starts: MonthDay, width: number): YearScale {
         const month = ((firstMonth - 1 + i) % 12) + 1;
         const first = yearDay(`${String(month).padStart(2, '0')}-01`);
         const next = yearDay(`${String((month % 12) + 1).padStart(2, '0')}-01`);
-        return { name: monthInWords(month), x: x(first), width: linear(daysUntil(first, next)) };
+        return {
+            name: monthInWords(month),
+            short: monthInShort(month),
+            x: x(first),
+            width: linear(daysUntil(first, next)),
+        };
     });
     return {
         width,

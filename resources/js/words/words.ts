@@ -87,11 +87,13 @@ function messages(of: string): Map<string, string> {
 /** Accented outside of braces, and a third longer. */
 function pseudo(message: string): string {
     let depth = 0;
+    let letters = 0;
     const words = [...message].map((character) => {
         depth += character === '{' ? 1 : character === '}' ? -1 : 0;
+        letters += depth === 0 ? 1 : 0;
         return depth === 0 ? (ACCENTED.get(character) ?? character) : character;
     });
-    return `[${words.join('')}${'~'.repeat(Math.floor(words.length / 3))}]`;
+    return `[${words.join('')}${'~'.repeat(Math.floor(letters / 3))}]`;
 }
 
 /** `?language=pseudo` in the desk's address switches over, `?language=en` back; it is kept by the browser. */

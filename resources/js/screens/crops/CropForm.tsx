@@ -241,7 +241,7 @@ function Trial({
                                 y2={rows.length * (HEIGHT + 14) + 12}
                             />
                             <text className="quiet" x={month.x + 3} y={9} fontSize="10">
-                                {month.name.slice(0, 3)}
+                                {month.short}
                             </text>
                         </g>
                     ))}
