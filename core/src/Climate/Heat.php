@@ -40,15 +40,22 @@ final readonly class Heat
                 $lasts[] = (float) $hot[count($hot) - 1];
             }
         }
-        $usual = 2 * count($firsts) >= count($counts);
-        $day = static fn (array $offsets): ?YearDay => $offsets === [] || ! $usual ? null : $latitude->yearStart()->plus((int) round(Median::of($offsets)));
+        if (2 * count($firsts) < count($counts)) {
+            $firsts = $lasts = [];
+        }
 
         return new self(
             $celsius,
             count($counts),
             $counts === [] ? null : array_sum($counts) / count($counts),
-            $day($firsts),
-            $day($lasts),
+            self::median($firsts, $latitude),
+            self::median($lasts, $latitude),
         );
+    }
+
+    /** @param  list<float>  $offsets  days after the ruler's first */
+    private static function median(array $offsets, Latitude $latitude): ?YearDay
+    {
+        return $offsets === [] ? null : $latitude->yearStart()->plus((int) round(Median::of($offsets)));
     }
 }
