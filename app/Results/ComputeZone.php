@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Results;
 
 use Anthesis\Calendar\CropDossier;
+use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Climate\RecordTooShort;
 use Anthesis\Crop\Crop;
@@ -43,14 +44,7 @@ final class ComputeZone
         $site = $computation->site === null ? Site::forZone($zone)[0] : $computation->site->toCore();
         $light = LightSchool::from($zone->light);
         $crops = CropModel::book();
-        $method = [
-            'light' => $light->value,
-            'spring_risk' => $settings->springRisk->chance,
-            'autumn_risk' => $settings->autumnRisk->chance,
-            'hold_for_soil' => $settings->holdForSoil,
-            'short_day_allowance' => $settings->shortDayAllowance,
-            'site' => $site->name,
-        ];
+        $method = self::method($settings, $light, $site->name);
         $place = ['record' => $record->used->checksum(), 'latitude' => $latitude->degrees, 'site' => $site];
         $hashes = [];
         foreach ($crops as $crop) {
@@ -76,12 +70,34 @@ final class ComputeZone
             Results::keep($results);
             $computation->update(['step' => 'replay', 'done' => min(count($crops), $computation->done + count($chunk))]);
         }
-        $freezes = $evidence->freeze(FreezeThreshold::LightFreeze);
+        $this->finish($computation, $evidence->freeze(FreezeThreshold::LightFreeze), $method, $climate, $hashes);
+    }
+
+    /** @return array{light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string} */
+    private static function method(CountBackSettings $settings, LightSchool $light, string $site): array
+    {
+        return [
+            'light' => $light->value,
+            'spring_risk' => $settings->springRisk->chance,
+            'autumn_risk' => $settings->autumnRisk->chance,
+            'hold_for_soil' => $settings->holdForSoil,
+            'short_day_allowance' => $settings->shortDayAllowance,
+            'site' => $site,
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $method
+     * @param  array{ruler: string, climate: string}  $climate
+     * @param  array<string, string>  $hashes  by crop
+     */
+    private function finish(Computation $computation, FreezeStatistics $freezes, array $method, array $climate, array $hashes): void
+    {
         $computation->update([
             'cold_seasons' => $freezes->count(),
             'state' => Computation::DONE,
             'step' => 'done',
-            'done' => count($crops),
+            'done' => count($hashes),
             // A short record cannot be replayed to much effect; counting back needs less of it.
             'method' => ['school' => $freezes->isShort() ? CountBack::KEY : FromReplay::KEY] + $method,
             'ruler_hash' => $climate['ruler'],

@@ -35,16 +35,16 @@ final readonly class Youth implements Step
         $meanSum = $this->tables->meanSum;
         $nextYoungFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killYoungC);
         $nextFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killC);
-        [$youth, $maturity, $share, $last] = [$needs->youth, $needs->maturity, $needs->heatFrom, $days - 1];
+        $youth = $needs->youth;
         $mayStunt = ! $needs->isBulb();
         // A plant set out is stunted whatever the weather; a mean above this cannot be the cold.
         $warmSum = $needs->isSownInPlace() ? self::STUNTED_DAYS * $needs->crop->growth->refC : -INF;
         [$frozen, $stunted] = [Outcome::FreezeYoung->code(), Outcome::Stunted->code()];
         $ups = $sowings->ups;
-        $killed = $mature = $heatFrom = array_fill(0, $days, SeasonTables::NEVER);
+        $killed = array_fill(0, $days, SeasonTables::NEVER);
         [$outcomes, $ends] = $sowings->ledger();
         $left = [];
-        $young = $grown = $warm = 0;
+        $young = 0;
         foreach ($sowings->left as $plant) {
             $up = $ups[$plant];
             $before = $growth[$up + 1];
@@ -73,25 +73,39 @@ final readonly class Youth implements Step
             if ($young < $days) {
                 $killed[$plant] = $nextFreeze[$young + 1];
             }
-            if ($grown < $up) {
-                $grown = $up;
-            }
-            $reached = $before + $maturity;
-            while ($grown < $days && $growth[$grown + 1] < $reached) {
-                $grown++;
-            }
-            $mature[$plant] = $grown;
-            if ($warm < $up) {
-                $warm = $up;
-            }
-            $reached = $before + $share;
-            while ($warm < $last && $growth[$warm + 1] < $reached) {
-                $warm++;
-            }
-            $heatFrom[$plant] = $warm;
             $left[] = $plant;
         }
-        [$sowings->killed, $sowings->mature, $sowings->heatFrom] = [$killed, $mature, $heatFrom];
+        $sowings->killed = $killed;
+        $sowings->mature = self::reached($left, $ups, $growth, $needs->maturity, $days);
+        $sowings->heatFrom = self::reached($left, $ups, $growth, $needs->heatFrom, $days - 1);
         $sowings->giveBack($outcomes, $ends, $left);
+    }
+
+    /**
+     * The day each plant's growth comes to a sum; plants go by the day they came up, so the day only ever moves on.
+     *
+     * @param  list<int>  $plants
+     * @param  array<int, int>  $ups  by plant, the day it came up
+     * @param  list<float>  $growth  sums to before each day
+     * @param  int  $last  the day given where there is none by then
+     * @return array<int, int> by plant
+     */
+    private static function reached(array $plants, array $ups, array $growth, float $sum, int $last): array
+    {
+        $days = array_fill(0, count($ups), SeasonTables::NEVER);
+        $day = 0;
+        foreach ($plants as $plant) {
+            $up = $ups[$plant];
+            if ($day < $up) {
+                $day = $up;
+            }
+            $reached = $growth[$up + 1] + $sum;
+            while ($day < $last && $growth[$day + 1] < $reached) {
+                $day++;
+            }
+            $days[$plant] = $day;
+        }
+
+        return $days;
     }
 }
