@@ -33,8 +33,8 @@ final class OutcomeTest extends TestCase
     {
         $core = dirname(__DIR__, 2);
         $source = (string) file_get_contents("{$core}/src/Replay/Outcome.php");
-        $added = preg_replace(['/(case ShortHarvest = .*;)/', '/(self::ShortHarvest => (\d+),)/'],
-            ["$1\n    case Eaten = 'eaten';", '$1 self::Eaten => $2 + 1,'], $source, 1, $changes);
+        $added = preg_replace(['/(case ShortHarvest = .*;)/', '/(self::ShortHarvest => \d+,)/'],
+            ["$1\n    case Eaten = 'eaten';", '$1 self::Eaten => '.(Outcome::count() + 1).','], $source, 1, $changes);
         self::assertSame(2, $changes);
         $file = (string) tempnam(sys_get_temp_dir(), 'outcome');
         file_put_contents($file, $added);

@@ -7,6 +7,7 @@ namespace Anthesis\Tests\Window;
 use Anthesis\Climate\FreezeRisk;
 use Anthesis\Climate\RecordTooShort;
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\CropSchema;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\Words;
@@ -18,6 +19,7 @@ use Anthesis\Soil\Site;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\DerivationLine;
 use Anthesis\Window\PlaceEvidence;
+use Anthesis\Window\ProofStandard;
 use Anthesis\Window\Reason;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\School\CountBack;
@@ -205,5 +207,34 @@ final class CountBackTest extends TestCase
         self::assertTrue($window->contains(YearDay::of(1, 1)));
         self::assertTrue($window->contains(YearDay::of(12, 20)));
         self::assertFalse($window->contains(YearDay::of(1, 11)));
+    }
+
+    /** The limits of hardiness themselves belong to the tenderer side: −1.0 °C to the light freeze, −3.0 °C to the killing one. */
+    #[TestWith(['-0.9', '0 °C'])]
+    #[TestWith(['-1.0', '0 °C'])]
+    #[TestWith(['-1.1', '−2.2 °C'])]
+    #[TestWith(['-3.0', '−2.2 °C'])]
+    #[TestWith(['-3.1', '−4.4 °C'])]
+    public function test_the_freeze_that_ends_a_season_goes_by_what_kills_the_grown_plant(string $kills, string $freeze): void
+    {
+        $crop = CropSchema::crop(['kill_c' => $kills, 'kill_young_c' => $kills] + CropCsv::standardRows()['radish']);
+        $lines = self::lines((new CountBack(self::place('north'), CountBackSettings::conventional()))->windows($crop)[0]);
+        self::assertSame("First freeze ({$freeze}), earlier in 1 year in 2", Words::in('en')->phrase($lines['first-freeze']->label));
+    }
+
+    public function test_short_days_are_allowed_for_only_where_days_are_under_twelve_hours_and_something_is_allowed(): void
+    {
+        $none = self::windows('north', 'radish', Route::Direct, new CountBackSettings(FreezeRisk::oneYearIn(2), FreezeRisk::oneYearIn(2), shortDayAllowance: 0));
+        self::assertSame(['03-25..09-22'], self::spans($none));
+        self::assertArrayNotHasKey('short-days', self::lines($none));
+        self::assertArrayNotHasKey('short-days', self::lines(self::windows('north', 'bush-bean', Route::Direct)), 'beans are ripe in September');
+    }
+
+    #[TestWith([ProofStandard::Cautious, 10])]
+    #[TestWith([ProofStandard::Reliable, 5])]
+    #[TestWith([ProofStandard::Bold, 3])]
+    public function test_a_standard_can_be_told_from_so_many_years_that_one_of_them_may_fail(ProofStandard $standard, int $years): void
+    {
+        self::assertSame([false, true], [$standard->canBeToldFrom($years - 1), $standard->canBeToldFrom($years)]);
     }
 }
