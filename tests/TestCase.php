@@ -50,7 +50,7 @@ abstract class TestCase extends FrameworkTestCase
 
     protected function person(Role $role = Role::Educator): User
     {
-        return User::query()->create(['name' => ucfirst($role->value), 'email' => uniqid().'@kestrel.example', 'role' => $role, 'password' => 'a good long password']);
+        return User::factory()->as($role)->create();
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
 /**
@@ -14,10 +16,18 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 class User extends Authenticatable
 {
+    /** @use HasFactory<UserFactory> */
+    use HasFactory;
+
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];
 
     /** @var array<string, string> */
     protected $casts = ['password' => 'hashed', 'role' => Role::class];
+
+    protected static function newFactory(): UserFactory
+    {
+        return UserFactory::new();
+    }
 }

@@ -9,7 +9,9 @@ use Anthesis\Record\Latitude;
 use App\Editions\Edition;
 use App\People\Versioned;
 use App\Stations\Station;
+use Database\Factories\ZoneFactory;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -35,6 +37,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 class Zone extends Model
 {
+    /** @use HasFactory<ZoneFactory> */
+    use HasFactory;
+
     use Versioned;
 
     protected $guarded = [];
@@ -132,5 +137,10 @@ class Zone extends Model
             $this->height_m,
             array_values($this->settlements->map(static fn (Settlement $s): array => $s->toArray())->all()),
         );
+    }
+
+    protected static function newFactory(): ZoneFactory
+    {
+        return ZoneFactory::new();
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use App\People\Role;
-use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
@@ -34,7 +34,7 @@ final class AttackTest extends TestCase
     {
         parent::setUp();
         $this->hostile = new Hostile((int) (getenv('ATTACK_SEED') ?: self::SEED));
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => [], 'tags' => []])->assertCreated();

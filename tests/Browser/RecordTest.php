@@ -20,7 +20,7 @@ final class RecordTest extends BrowserTestCase
     public function test_the_record_reads_on_any_date_and_at_any_threshold(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/averrin-sound/record?on=08-10')->see('On 10 August')->see('still came on or after this day in');
+        $this->browser->visit('/desk/zones/averrin-sound/record?on=08-10')->see('On 10 August')->see('still came on or after 10 August');
         $this->browser->keys(']')->see('On 17 August')->keys('{')->see('On 16 August');
         $titles = fn (): array => $this->browser->driver->executeScript("return [...document.querySelectorAll('.climate svg g > title')].map((t) => t.textContent)");
         self::assertMatchesRegularExpression('/^(last freeze \d+ \w+ \d{4}|no freeze before summer), /', $titles()[0]);

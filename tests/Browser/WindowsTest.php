@@ -13,7 +13,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_everything_frequent_is_done_by_keys(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-20')->see('On 20 April')->see('A freeze still came on or after this day');
+        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-20')->see('On 20 April')->see('a freeze still came on or after 20 April');
         $this->browser->keys(']')->see('On 27 April')->keys('[', '[')->see('On 13 April')->keys('}')->see('On 14 April')->keys('{', '{')->see('On 12 April');
         $this->browser->keys('t')->see('On 12 May');
         $this->browser->keys('j')->see('Raphanus sativus')->see('Sow outdoors: ')->keys('j')->see('var. longipinnatus')->keys('k')->see('Turns hot and hollow');

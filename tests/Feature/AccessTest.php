@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Editions\Edition;
 use App\People\Role;
-use App\Zones\SaveZone;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\TokenMismatchException;
@@ -17,7 +16,7 @@ final class AccessTest extends TestCase
 {
     private function zone(): Zone
     {
-        return app(SaveZone::class)->create($this->zoneValues());
+        return Zone::factory()->create();
     }
 
     public function test_a_guest_is_sent_to_the_login_and_told_so_in_json(): void

@@ -9,7 +9,7 @@ use App\Crops\Crop;
 use App\Crops\CropRevision;
 use App\Crops\Variety;
 use App\People\Role;
-use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -56,7 +56,7 @@ final class CropBookTest extends TestCase
 
     public function test_a_trial_shows_what_a_number_would_do_and_saves_nothing(): void
     {
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->postJson('/api/crops/radish/trials', ['zone' => 'test-basin', 'cells' => ['heat_c' => '26']])->assertUnprocessable();
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $trial = $this->postJson('/api/crops/radish/trials', ['zone' => 'test-basin', 'cells' => ['heat_c' => '26']])->assertOk()->json('data');

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Editions\Edition;
 use App\People\User;
-use App\Zones\SaveZone;
 use App\Zones\Zone;
 use Database\Seeders\DatabaseSeeder;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -31,7 +30,7 @@ final class DoorTest extends TestCase
     #[DataProvider('addresses')]
     public function test_an_address_that_cannot_be_is_a_page_that_says_so(string $address, int $status): void
     {
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $html = (string) $this->get($address)->assertStatus($status)->getContent();
         self::assertMatchesRegularExpression('/<p>\s*\S.*\s\S/', $html);
     }
@@ -92,7 +91,7 @@ final class DoorTest extends TestCase
 
     public function test_a_short_record_is_said_wherever_its_dates_are(): void
     {
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $short = $this->shortRecord();
         $this->post('/api/zones/test-basin/record-previews', ['file' => $this->textFile($short)], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('data.cold_seasons', 3);
@@ -113,7 +112,7 @@ final class DoorTest extends TestCase
 
     public function test_a_file_that_contradicts_itself_or_the_record_is_imported_only_when_somebody_says_so(): void
     {
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $bring = fn (string $what, string $text, array $more = []) => $this->post("/api/zones/test-basin/{$what}", ['file' => $this->textFile($text)] + $more, ['Accept' => 'application/json']);
         $rows = implode('', array_map(static fn (int $d): string => sprintf("2001-03-%02d,1.0,9.0\n2001-03-%02d,-4.0,5.0\n", $d, $d), range(1, 25)));
@@ -127,7 +126,7 @@ final class DoorTest extends TestCase
 
     public function test_the_same_record_in_whole_fahrenheit_alarms_nobody(): void
     {
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $fahrenheit = (string) preg_replace_callback('/^(\d{4}-\d\d-\d\d),([^,]*),(.*)$/m', static fn (array $m): string => $m[1].','.implode(',', array_map(
@@ -139,7 +138,7 @@ final class DoorTest extends TestCase
 
     public function test_a_gardener_finds_a_zone_in_spite_of_a_slip_and_by_district_or_a_postcode_next_to_it(): void
     {
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $this->publish()->assertStatus(202);

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Editions\Edition;
 use App\Operations\BrokenSeal;
 use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use LogicException;
@@ -18,7 +19,7 @@ final class EditionTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
     }

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use App\People\Role;
 use App\Stations\Station;
 use App\Stations\StationDecision;
-use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Tests\TestCase;
 
 final class QualityTest extends TestCase
@@ -15,7 +15,7 @@ final class QualityTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         // A killing frost of −31 °C on 10 July 2005: a spike, doubted.
         $text = (string) preg_replace('/^2005-07-10,[^,]*/m', '2005-07-10,-31.0', (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));

@@ -11,7 +11,7 @@ use App\Stations\RecordImport;
 use App\Stations\Station;
 use App\Stations\StationRecord;
 use App\Zones\Computation;
-use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -25,7 +25,7 @@ final class RecordTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
     }
 

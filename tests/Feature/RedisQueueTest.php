@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Zones\Computation;
 use App\Zones\QueueComputation;
-use App\Zones\SaveZone;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Redis;
@@ -53,7 +52,7 @@ final class RedisQueueTest extends TestCase
 
     public function test_a_worker_takes_computations_from_redis_and_what_waits_already_is_not_queued_again(): void
     {
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $zone = Zone::query()->firstOrFail();

@@ -10,7 +10,7 @@ use App\Operations\Heartbeat;
 use App\Results\Result;
 use App\Stations\RecordImport;
 use App\Zones\Computation;
-use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -22,7 +22,7 @@ final class SealTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $this->publish()->assertStatus(202);

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use Anthesis\Soil\Site as SoilSite;
 use App\People\Role;
 use App\Sites\Site;
-use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Tests\TestCase;
 
 final class SitesTest extends TestCase
@@ -17,7 +17,7 @@ final class SitesTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
     }

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use App\People\Role;
 use App\Stations\Station;
 use App\Zones\Computation;
-use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Tests\TestCase;
 
 final class StationsTest extends TestCase
@@ -15,7 +15,7 @@ final class StationsTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         // The primary station lacks the spring of 2005; a second one, 200 m higher and 1.3 °C cooler for it, has it.
         $text = (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'));
@@ -50,7 +50,7 @@ final class StationsTest extends TestCase
         $seasons = array_column($this->getJson('/api/zones/test-basin/climate')->json('data.climate.thresholds.1.seasons'), null, 'season');
         $filled = $seasons[2005]['last_date'];
         $text = (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'));
-        app(SaveZone::class)->create($this->zoneValues('Whole Basin'));
+        Zone::factory()->named('Whole Basin')->create();
         $this->post('/api/zones/whole-basin/record-imports', ['file' => $this->textFile($text)], ['Accept' => 'application/json'])->assertStatus(202);
         $whole = array_column($this->getJson('/api/zones/whole-basin/climate')->json('data.climate.thresholds.1.seasons'), null, 'season');
         self::assertSame($whole[2005]['last_date'], $filled);
@@ -92,7 +92,7 @@ final class StationsTest extends TestCase
     public function test_what_cannot_be_is_refused_in_words(): void
     {
         [$primary] = $this->getJson('/api/zones/test-basin/stations')->json('data.stations');
-        app(SaveZone::class)->create($this->zoneValues('Other Basin'));
+        Zone::factory()->named('Other Basin')->create();
         $this->putJson('/api/zones/other-basin/stations', ['stations' => [$primary]])->assertUnprocessable()
             ->assertJsonPath('errors', ['stations.0.id' => ['That station is not one of this zone’s. Load the page anew.']]);
         $this->putOnZone('stations', ['stations' => []])->assertUnprocessable();

@@ -14,7 +14,6 @@ use App\Stations\KeepStationFile;
 use App\Stations\StationRecord;
 use App\Zones\Computation;
 use App\Zones\QueueComputation;
-use App\Zones\SaveZone;
 use App\Zones\Zone;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +27,7 @@ final class TwoAtOnceTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
     }
 

@@ -9,7 +9,7 @@ use App\Results\Result;
 use App\Sites\Site;
 use App\Windows\CropChoice;
 use App\Zones\Computation;
-use App\Zones\SaveZone;
+use App\Zones\Zone;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 
@@ -18,7 +18,7 @@ final class WindowsTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        app(SaveZone::class)->create($this->zoneValues());
+        Zone::factory()->create();
         $this->actingAs($this->person());
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
     }
@@ -155,7 +155,7 @@ final class WindowsTest extends TestCase
 
     public function test_a_short_record_is_counted_back(): void
     {
-        app(SaveZone::class)->create($this->zoneValues('Short Basin'));
+        Zone::factory()->named('Short Basin')->create();
         $rows = array_filter(explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'))), static fn (string $l): bool => $l < '2006' || str_starts_with($l, 'date'));
         $this->post('/api/zones/short-basin/record-imports', ['file' => $this->textFile(implode("\n", $rows)."\n")], ['Accept' => 'application/json'])->assertStatus(202);
         $data = $this->getJson('/api/zones/short-basin/windows')->assertOk()->json('data');

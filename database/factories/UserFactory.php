@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Factories;
+
+use App\People\Role;
+use App\People\User;
+use Illuminate\Database\Eloquent\Factories\Factory;
+
+/**
+ * People for tests: an educator, unless another role is asked for.
+ *
+ * @extends Factory<User>
+ */
+final class UserFactory extends Factory
+{
+    protected $model = User::class;
+
+    /** @return array<string, mixed> */
+    public function definition(): array
+    {
+        return ['name' => 'Educator', 'email' => uniqid().'@kestrel.example', 'role' => Role::Educator, 'password' => 'a good long password'];
+    }
+
+    public function as(Role $role): self
+    {
+        return $this->state(['name' => ucfirst($role->value), 'role' => $role]);
+    }
+}
