@@ -8,11 +8,12 @@ namespace Anthesis\Crop;
 final readonly class Crop
 {
     /**
-     * @param  string  $kind  `cool` or `warm`
+     * @param  string  $kind  `cool` or `warm`, or `cover`: sown for the ground, not for the kitchen or the vase
      * @param  string  $start  what goes into the ground: `seed`, `clove`, `tuber`, `set`, `slip`
      * @param  list<Route>  $routes
      * @param  Bulb|null  $bulb  null: no day-length bulb
-     * @param  string  $feeder  what it takes from the ground: `light`, `medium`, `heavy`; `fixes`: gives
+     * @param  Stock|null  $stock  null: to be had all year
+     * @param  string  $feeder  what it takes from the ground: `light`, `medium`, `heavy`; `fixes`, `builds`, `holds`: gives nitrogen, humus, what would wash out
      * @param  list<Caution>  $cautions
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class Crop
         public Convention $convention,
         public ?Bulb $bulb,
         public Bolting $bolting,
+        public ?Stock $stock,
         public Spacing $spacing,
         public string $feeder,
         public ?string $followWith,
@@ -44,6 +46,23 @@ final readonly class Crop
     public function isAutumnPlantedBulb(): bool
     {
         return $this->start === 'clove' && $this->convention->springSowWeeks === null && $this->convention->springSetOutWeeks === null;
+    }
+
+    /** The same crop with other packet days. */
+    public function maturingIn(float $days): self
+    {
+        $g = $this->growth;
+        $growth = new Growth($days, $g->maturityBasis, $g->baseC, $g->optLowC, $g->optHighC, $g->ceilingC, $g->refC, $g->chillDays);
+
+        return new self($this->slug, $this->name, $this->latin, $this->family, $this->kind, $this->start, $this->routes, $this->emergence, $growth,
+            $this->underCover, $this->hardiness, $this->heat, $this->harvest, $this->convention, $this->bulb, $this->bolting, $this->stock, $this->spacing,
+            $this->feeder, $this->followWith, $this->cautions, $this->notes);
+    }
+
+    /** A cover crop: "harvest" is a stand worth having. */
+    public function isCover(): bool
+    {
+        return $this->kind === 'cover';
     }
 
     /** What the gardener does on a date of a route. */

@@ -60,7 +60,7 @@ final readonly class CropColumn
     {
         return match ($this->type) {
             self::CAUTIONS => $this->cautions($cell),
-            self::CHOICE => in_array($cell, $this->choices, true) ? $cell
+            self::CHOICE => in_array($cell, $this->choices, true) || $cell === '' && $this->optional ? $cell
                 : throw new CropRefused($this->name, Phrase::of('error.cell.choice', ['cell' => $cell, 'choices' => implode(', ', $this->choices)])),
             self::NUMBER => $this->number($cell),
             self::COUNT => ($number = $this->number($cell)) === null ? null : (int) $number,

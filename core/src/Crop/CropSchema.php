@@ -28,7 +28,7 @@ final class CropSchema
             new CropColumn('name', CropColumn::TEXT, 'identity'),
             new CropColumn('latin', CropColumn::TEXT, 'identity'),
             new CropColumn('family', CropColumn::TEXT, 'identity'),
-            new CropColumn('kind', CropColumn::CHOICE, 'identity', choices: ['cool', 'warm']),
+            new CropColumn('kind', CropColumn::CHOICE, 'identity', choices: ['cool', 'warm', 'cover']),
             new CropColumn('start', CropColumn::CHOICE, 'identity', choices: ['seed', 'clove', 'tuber', 'set', 'slip']),
             new CropColumn('routes', CropColumn::CHOICE, 'starting', choices: ['direct', 'transplant', 'both']),
             ...array_map(static fn (int $celsius): CropColumn => new CropColumn("em_{$celsius}", CropColumn::NUMBER, 'emergence', 'days', 0.5, 400, optional: true), Emergence::TEMPERATURES),
@@ -62,12 +62,18 @@ final class CropSchema
             new CropColumn('juvenile_days', CropColumn::NUMBER, 'cold-and-heat', 'days', 1, 365, optional: true, parameter: 'juvenile'),
             new CropColumn('chill_days', CropColumn::COUNT, 'cold-and-heat', 'days', 0, 365, optional: true, parameter: 'chill'),
             new CropColumn('bolt_chill_days', CropColumn::COUNT, 'cold-and-heat', 'days', 1, 365, optional: true, parameter: 'bolt', byVariety: true),
+            new CropColumn('bolt_day_hours', CropColumn::NUMBER, 'cold-and-heat', 'hours', 8, 24, optional: true, default: '', parameter: 'bolt_hours', byVariety: true),
+            new CropColumn('bolt_growth_days', CropColumn::NUMBER, 'cold-and-heat', 'days', 1, 365, optional: true, default: '', parameter: 'bolt_growth', byVariety: true),
+            new CropColumn('bulb_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', 0, 30, optional: true, default: '', parameter: 'bulb_c', byVariety: true),
+            new CropColumn('stock_from_days', CropColumn::COUNT, 'starting', 'days', 0, 364, optional: true, default: ''),
+            new CropColumn('stock_to_days', CropColumn::COUNT, 'starting', 'days', 0, 364, optional: true, default: ''),
+            new CropColumn('hardy_by', CropColumn::CHOICE, 'cold-and-heat', choices: ['air', 'soil'], optional: true, default: '', parameter: 'hardy_by'),
             new CropColumn('depth_cm', CropColumn::NUMBER, 'spacing', 'cm', 0, 50),
             new CropColumn('spacing_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
             new CropColumn('row_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
-            new CropColumn('per_square_foot', CropColumn::NUMBER, 'spacing', 'plants', 0, 100),
+            new CropColumn('per_square_foot', CropColumn::NUMBER, 'spacing', 'plants', 0, 100, optional: true),
             new CropColumn('yield_kg_per_m', CropColumn::NUMBER, 'spacing', 'kg', 0, 100, optional: true),
-            new CropColumn('feeder', CropColumn::CHOICE, 'identity', choices: ['light', 'medium', 'heavy', 'fixes']),
+            new CropColumn('feeder', CropColumn::CHOICE, 'identity', choices: ['light', 'medium', 'heavy', 'fixes', 'builds', 'holds']),
             new CropColumn('follow_with', CropColumn::TEXT, 'identity', optional: true),
             new CropColumn('cautions', CropColumn::CAUTIONS, 'identity', optional: true),
             new CropColumn('notes', CropColumn::TEXT, 'identity', optional: true),
@@ -103,6 +109,8 @@ final class CropSchema
         $v = new CropValues($cells);
         $weeks = $v->optional('seedling_weeks');
         $critical = $v->optional('critical_day_hours');
+        $stockFrom = $v->optionalCount('stock_from_days');
+        self::checkPairs($cells);
         $crop = new Crop(
             $cells['slug'], $v->text('name'), $v->text('latin'), $v->text('family'), $v->text('kind'), $v->text('start'),
             $v->text('routes') === 'both' ? [Route::Direct, Route::Transplant] : [Route::from($v->text('routes'))],
@@ -111,19 +119,30 @@ final class CropSchema
                 $v->number('opt_high_c'), $v->number('ceiling_c'), $v->number('ref_c'), $v->optionalCount('chill_days')),
             new UnderCover($weeks === null ? null : new SeedlingWeeks($v->optional('seedling_weeks_min') ?? $weeks, $weeks, $v->optional('seedling_weeks_max') ?? $weeks),
                 $v->number('indoor_c'), $v->number('transplant_check_days')),
-            new Hardiness($v->number('kill_young_c'), $v->number('kill_c'), $v->number('young_share')),
+            new Hardiness($v->number('kill_young_c'), $v->number('kill_c'), $v->number('young_share'), $v->optionalText('hardy_by') === 'soil'),
             new HeatLimit($v->number('heat_c'), $v->count('heat_days'), $v->number('heat_from')),
             new Harvest($v->count('harvest_days'), $v->count('min_harvest_days')),
             new Convention($v->optional('soil_min_sow_c'), $v->optional('soil_min_setout_c'), $v->optional('spring_sow_weeks'),
                 $v->optional('spring_setout_weeks'), $v->optionalCount('succession_days')),
-            $critical === null ? null : new Bulb($critical, (float) $v->optional('juvenile_days')),
-            new Bolting($v->optionalCount('bolt_chill_days')),
-            new Spacing($v->number('depth_cm'), $v->number('spacing_cm'), $v->number('row_cm'), $v->number('per_square_foot'), $v->optional('yield_kg_per_m')),
+            $critical === null ? null : new Bulb($critical, (float) $v->optional('juvenile_days'), $v->optional('bulb_c')),
+            new Bolting($v->optionalCount('bolt_chill_days'), $v->optional('bolt_day_hours'), (float) $v->optional('bolt_growth_days')),
+            $stockFrom === null ? null : new Stock($stockFrom, (int) $v->optionalCount('stock_to_days')),
+            new Spacing($v->number('depth_cm'), $v->number('spacing_cm'), $v->number('row_cm'), $v->optional('per_square_foot'), $v->optional('yield_kg_per_m')),
             $v->text('feeder'), $v->optionalText('follow_with'), $v->cautions('cautions'), $v->optionalText('notes'),
         );
         self::checkSense($crop);
 
         return $crop;
+    }
+
+    /** @param  array<string, string>  $cells */
+    private static function checkPairs(array $cells): void
+    {
+        foreach ([['bolt_day_hours', 'bolt_growth_days'], ['stock_from_days', 'stock_to_days']] as [$one, $other]) {
+            if (($cells[$one] === '') !== ($cells[$other] === '')) {
+                throw new CropRefused($cells[$one] === '' ? $one : $other, Phrase::of('error.crop.pair', ['other' => $cells[$one] === '' ? $other : $one]));
+            }
+        }
     }
 
     private static function checkSense(Crop $crop): void

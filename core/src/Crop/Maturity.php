@@ -53,6 +53,14 @@ final readonly class Maturity
         return $route === Route::Direct ? $days : max(self::LEAST_JUVENILE, $days - $this->raisedDays);
     }
 
+    /** @return float growth-days on long days by which a crop runs to seed; at least 5 when set out */
+    public function boltingDays(Route $route): float
+    {
+        $days = $this->crop->bolting->growthDays;
+
+        return $route === Route::Direct ? $days : max(self::LEAST_JUVENILE, $days - $this->raisedDays);
+    }
+
     /** @return float days from sowing outdoors, or from setting out, to first harvest, in weather at which packet days hold */
     public function days(Route $route): float
     {

@@ -15,7 +15,7 @@ final readonly class Spacing
         public float $depthCm,
         public float $spacingCm,
         public float $rowCm,
-        public float $perSquareFoot,
+        public ?float $perSquareFoot,
         public ?float $yieldKgPerM,
     ) {
     }

@@ -41,7 +41,7 @@ final class CropParameters
             $cells = ['seedling_weeks' => (string) json_encode($days / 7), 'routes' => 'both'] + $cells;
         }
         try {
-            return CropSchema::crop(self::emergence($keys) + $cells);
+            return CropSchema::crop(self::emergence($keys) + self::stock($keys) + $cells);
         } catch (CropRefused $refused) {
             $key = CropSchema::columns()[$refused->column]->parameter ?? $refused->column;
             throw FormatError::inFile('parameters.refused', ['parameter' => $key, 'reason' => $refused->why]);
@@ -52,9 +52,9 @@ final class CropParameters
     private static function cell(array $keys, CropColumn $column, string $key): string
     {
         if ($column->type === CropColumn::CHOICE) {
-            $choice = $keys[$key] ?? null;
+            $choice = $keys[$key] ?? ($column->optional ? '' : null);
 
-            return is_string($choice) && in_array($choice, $column->choices, true) ? $choice
+            return is_string($choice) && (in_array($choice, $column->choices, true) || $choice === '' && $column->optional) ? $choice
                 : throw FormatError::inFile('parameters.choice', ['parameter' => $key, 'choices' => implode(', ', $column->choices)]);
         }
         // Where the crop has none, an optional one is null or 0.
@@ -80,6 +80,23 @@ final class CropParameters
     private static function lacks(string $key): FormatError
     {
         return FormatError::inFile('parameters.missing', ['parameter' => $key]);
+    }
+
+    /**
+     * @param  array<mixed>  $keys
+     * @return array<string, string> cells by column; none where it is to be had all year
+     */
+    private static function stock(array $keys): array
+    {
+        $days = $keys['stock'] ?? null;
+        if ($days === null) {
+            return [];
+        }
+        if (! is_array($days) || ! array_is_list($days) || count($days) !== 2 || ! is_int($days[0]) || ! is_int($days[1])) {
+            throw FormatError::inFile('parameters.stock');
+        }
+
+        return ['stock_from_days' => (string) $days[0], 'stock_to_days' => (string) $days[1]];
     }
 
     /**

@@ -34,6 +34,12 @@ final readonly class Latitude
         return YearDay::of($this->isNorth() ? 1 : 7, 1);
     }
 
+    /** The year's longest day: 21 June north, 21 December south. */
+    public function longestDay(): YearDay
+    {
+        return $this->isNorth() ? YearDay::of(6, 21) : YearDay::of(12, 21);
+    }
+
     /** First day of the cold season: 15 July north of the equator, 15 January south of it. */
     public function coldSeasonStart(): YearDay
     {

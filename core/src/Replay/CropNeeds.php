@@ -37,6 +37,9 @@ final readonly class CropNeeds
     /** … from which hot days count. */
     public float $heatFrom;
 
+    /** … of a bulb, that make it full-sized. */
+    public float $juvenile;
+
     /** … of a bulb, from which it may begin to bulb. */
     public float $bulbingFrom;
 
@@ -55,6 +58,9 @@ final readonly class CropNeeds
     /** Cold days after which it runs to seed as days lengthen; 0: it does not. */
     public int $boltChillDays;
 
+    /** Growth-days on long days, from emergence or setting out, by which it runs to seed. */
+    public float $longDayBolting;
+
     public function __construct(public Crop $crop, public Route $route, public LightSchool $light)
     {
         $maturity = new Maturity($crop);
@@ -63,12 +69,14 @@ final readonly class CropNeeds
         $this->maturity = $days - self::ROUNDING;
         $this->heatFrom = $crop->heat->fromShare * $days - self::ROUNDING;
         $juvenile = $this->isBulb() ? $maturity->juvenileDays($route) : 0.0;
+        $this->juvenile = $juvenile;
         $this->bulbingFrom = self::BULBING_FROM * $juvenile - self::ROUNDING;
         $this->fullSize = self::FULL_SIZE * $juvenile - self::ROUNDING;
         $this->bulbing = self::BULBING_TAKES * $days - self::ROUNDING;
         $this->afterChill = self::AFTER_CHILL * $days - self::ROUNDING;
         $this->chillDays = (int) $crop->growth->chillDays;
         $this->boltChillDays = (int) $crop->bolting->chillDays;
+        $this->longDayBolting = $maturity->boltingDays($route) - self::ROUNDING;
     }
 
     /** Whether bulbing waits for a length of day. */

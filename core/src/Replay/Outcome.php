@@ -8,6 +8,8 @@ namespace Anthesis\Replay;
 enum Outcome: string
 {
     case Harvest = 'harvest';
+    case NoStock = 'no-stock';
+    case GroundFrozen = 'ground-frozen';
     case NoEmergenceCold = 'no-emergence-cold';
     case NoEmergenceHot = 'no-emergence-hot';
     case FreezeYoung = 'freeze-young';
@@ -15,6 +17,7 @@ enum Outcome: string
     case DayLength = 'day-length';
     case FreezeLate = 'freeze-late';
     case ColdBolt = 'cold-bolt';
+    case LongDayBolt = 'long-day-bolt';
     case Heat = 'heat';
     case OutOfTime = 'out-of-time';
     case ShortHarvest = 'short-harvest';
@@ -27,16 +30,19 @@ enum Outcome: string
     {
         return match ($this) {
             self::Harvest => 1,
-            self::NoEmergenceCold => 2,
-            self::NoEmergenceHot => 3,
-            self::FreezeYoung => 4,
-            self::Stunted => 5,
-            self::DayLength => 6,
-            self::FreezeLate => 7,
-            self::ColdBolt => 8,
-            self::Heat => 9,
-            self::OutOfTime => 10,
-            self::ShortHarvest => 11,
+            self::NoStock => 2,
+            self::GroundFrozen => 3,
+            self::NoEmergenceCold => 4,
+            self::NoEmergenceHot => 5,
+            self::FreezeYoung => 6,
+            self::Stunted => 7,
+            self::DayLength => 8,
+            self::FreezeLate => 9,
+            self::ColdBolt => 10,
+            self::LongDayBolt => 11,
+            self::Heat => 12,
+            self::OutOfTime => 13,
+            self::ShortHarvest => 14,
         };
     }
 
@@ -63,9 +69,15 @@ enum Outcome: string
         return $this === self::Harvest || $this === self::ShortHarvest;
     }
 
+    /** Whether there was anything to put into the ground, and ground to put it into. */
+    public function wasSown(): bool
+    {
+        return $this !== self::NoStock && $this !== self::GroundFrozen;
+    }
+
     /** Whether it came up, or was set out, before its end. */
     public function cameUp(): bool
     {
-        return $this !== self::NoEmergenceCold && $this !== self::NoEmergenceHot;
+        return $this->wasSown() && $this !== self::NoEmergenceCold && $this !== self::NoEmergenceHot;
     }
 }

@@ -13,6 +13,7 @@ use Anthesis\Replay\Step\Bulbing;
 use Anthesis\Replay\Step\Chill;
 use Anthesis\Replay\Step\Emergence;
 use Anthesis\Replay\Step\Ending;
+use Anthesis\Replay\Step\Ground;
 use Anthesis\Replay\Step\Step;
 use Anthesis\Replay\Step\Youth;
 use Anthesis\Soil\Site;
@@ -53,6 +54,7 @@ final class Replay
         $tables = $this->tables;
 
         return [
+            new Ground($tables, $needs),
             new Emergence($tables, $needs),
             new Youth($tables, $needs),
             ...($needs->isBulb() ? [new Bulbing($tables, $needs)] : []),

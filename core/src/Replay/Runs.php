@@ -20,6 +20,7 @@ final readonly class Runs
      * @param  array<int, int>  $harvests  days of harvest
      * @param  array<int, int>  $ups  day of emergence, or of setting out; the same as sown, or 0, where it did not come up
      * @param  array<int, int>  $ends  day on which the run ended
+     * @param  array<int, float>  $sizes  of bulbs, at most 1; what is not in it is full-sized
      *
      * @internal made by Replay
      */
@@ -31,6 +32,7 @@ final readonly class Runs
         public array $harvests,
         private array $ups,
         private array $ends,
+        public array $sizes = [],
     ) {
     }
 
@@ -46,7 +48,7 @@ final readonly class Runs
             }
         }
 
-        return new self($this->first, $this->sowDays, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends);
+        return new self($this->first, $this->sowDays, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends, $this->sizes);
     }
 
     /** @return list<Run> those that count, in order of sowing; of one sow day only, where one is given */

@@ -34,6 +34,11 @@ final class SeasonTables
 
     private const CHILL = [0.0, 10.0];
 
+    private const FROZEN_SOIL = 0.5;
+
+    /** Days whose mean a bulb's warmth is. */
+    private const WEEK = 7;
+
     /** Longest list of days anything is counted to, for padding. */
     private const MOST_COUNTED = 400;
 
@@ -71,6 +76,9 @@ final class SeasonTables
     /** @var list<float> MJ m⁻² d⁻¹ by sow day, from index 1 */
     private readonly array $radiation;
 
+    /** @var list<bool>|null */
+    private ?array $frozenGround = null;
+
     /** @var array<string, list<int>> */
     private array $nextDay = [];
 
@@ -81,7 +89,7 @@ final class SeasonTables
     private array $sums = [];
 
     /** @param  DailyRecord  $record as quality control leaves it */
-    public function __construct(DailyRecord $record, Latitude $latitude, public readonly Site $site)
+    public function __construct(DailyRecord $record, public readonly Latitude $latitude, public readonly Site $site)
     {
         $bridged = $record->bridged();
         $soil = SoilTemperature::of($record, $latitude, $site)->dailyMean;
@@ -127,10 +135,42 @@ final class SeasonTables
         return $this->sums[$key] ??= $this->growthSum($crop, $light);
     }
 
-    /** @return list<int> next day on which screen minimum, with the site's help, is at or below so many °C */
-    public function nextFreeze(float $celsius): array
+    /** @return list<int> next day on which screen minimum, with the site's help, or the soil is at or below so many °C */
+    public function nextFreeze(float $celsius, bool $ofSoil = false): array
     {
-        return $this->nextDay["freeze {$celsius}"] ??= $this->nextAtMost($this->night, $celsius);
+        return $ofSoil ? $this->nextDay["frozen soil {$celsius}"] ??= $this->nextAtMost($this->soil, $celsius)
+            : $this->nextDay["freeze {$celsius}"] ??= $this->nextAtMost($this->night, $celsius);
+    }
+
+    /** @return list<bool> whether each day's soil is frozen */
+    public function frozenGround(): array
+    {
+        return $this->frozenGround ??= array_map(static fn (float $celsius): bool => $celsius <= self::FROZEN_SOIL, $this->soil);
+    }
+
+    /** @return list<float> sum of growth-days on days of at least so many hours */
+    public function longDayGrowth(Crop $crop, LightSchool $light, float $hours): array
+    {
+        $growth = $this->growth($crop, $light);
+        $sum = [0.0];
+        $total = 0.0;
+        foreach ($this->sowDay as $i => $day) {
+            if ($this->hours[$day] >= $hours) {
+                $total += $growth[$i + 1] - $growth[$i];
+            }
+            $sum[] = $total;
+        }
+
+        return $sum;
+    }
+
+    /**
+     * @param  float|null  $celsius  asked of the mean of the day and the six before it; null: nothing
+     * @return list<int> next day on which a bulb that is ready begins to bulb
+     */
+    public function nextBulbing(float $hours, ?float $celsius): array
+    {
+        return $celsius === null ? $this->nextDayOfHours($hours) : $this->nextDay["bulbing {$hours} {$celsius}"] ??= $this->nextAtMost($this->bulbing($hours, $celsius), -1.0);
     }
 
     /** @return list<int> next day of at least so many hours */
@@ -165,6 +205,20 @@ final class SeasonTables
         }
 
         return $this->counted['chill'];
+    }
+
+    /** @return list<float> −1 on a day long enough after a week warm enough, else 0 */
+    private function bulbing(float $hours, float $celsius): array
+    {
+        $days = [];
+        foreach ($this->sowDay as $i => $day) {
+            $from = max(0, $i + 1 - self::WEEK);
+            $known = $i + 1 - $from - ($this->missing[$i + 1] - $this->missing[$from]);
+            // Missing days count as 0 in the sum, and not among the days.
+            $days[] = $this->hours[$day] >= $hours && $known > 0 && $this->meanSum[$i + 1] - $this->meanSum[$from] >= $celsius * $known ? -1.0 : 0.0;
+        }
+
+        return $days;
     }
 
     /** @return list<float> */

@@ -37,6 +37,9 @@ final class Sowings
     /** @var array<int, int> by plant: day after which heat counts */
     public array $heatFrom = [];
 
+    /** @var array<int, float> by plant: size of a bulb, 1: full; plants that are none are not in it */
+    public array $sizes = [];
+
     /** @var array<int, int> by sow day: days of harvest; 0 */
     public array $harvests;
 
@@ -49,6 +52,7 @@ final class Sowings
     public function __construct(int $days)
     {
         $this->ups = $this->harvests = $this->outcomes = $this->ends = array_fill(0, $days, 0);
+        $this->left = range(0, $days - 1);
     }
 
     /** @return array{array<int, int>, array<int, int>} outcomes and ends by sow day; lent, not copied, so they must come back by giveBack() */
@@ -79,7 +83,7 @@ final class Sowings
     public function runs(Day $first, array $sowDays): Runs
     {
         [$outcomes, $ends] = $this->ledger();
-        [$ups, $harvests, $mature] = [$this->ups, $this->harvests, $this->mature];
+        [$ups, $harvests, $mature, $sizes] = [$this->ups, $this->harvests, $this->mature, $this->sizes];
         $this->ups = $this->harvests = [];
         foreach ($this->twins as $sown => $plant) {
             $outcomes[$sown] = $outcomes[$plant];
@@ -87,8 +91,11 @@ final class Sowings
             $ups[$sown] = $ups[$plant];
             $harvests[$sown] = $harvests[$plant];
             $mature[$sown] = $mature[$plant];
+            if (isset($sizes[$plant])) {
+                $sizes[$sown] = $sizes[$plant];
+            }
         }
 
-        return new Runs($first, $sowDays, $outcomes, $mature, $harvests, $ups, $ends);
+        return new Runs($first, $sowDays, $outcomes, $mature, $harvests, $ups, $ends, $sizes);
     }
 }

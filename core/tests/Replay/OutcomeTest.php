@@ -25,7 +25,8 @@ final class OutcomeTest extends TestCase
     {
         $values = static fn (callable $is): array => array_values(array_map(static fn (Outcome $o): string => $o->value, array_filter(Outcome::cases(), $is)));
         self::assertSame(['harvest', 'short-harvest'], $values(static fn (Outcome $o): bool => $o->cameToHarvest()));
-        self::assertSame(['no-emergence-cold', 'no-emergence-hot'], $values(static fn (Outcome $o): bool => ! $o->cameUp()));
+        self::assertSame(['no-stock', 'ground-frozen', 'no-emergence-cold', 'no-emergence-hot'], $values(static fn (Outcome $o): bool => ! $o->cameUp()));
+        self::assertSame(['no-stock', 'ground-frozen'], $values(static fn (Outcome $o): bool => ! $o->wasSown()));
     }
 
     /** The core in a process of its own, with one outcome more: it must turn up wherever outcomes are told. */

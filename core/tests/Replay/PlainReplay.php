@@ -40,6 +40,10 @@ final class PlainReplay
     /** @return array{string, int|null, int}|null outcome, days to first harvest, days of harvest; null: does not count */
     public function run(Crop $crop, Route $route, int $sown): ?array
     {
+        $closed = $this->closed($crop, $sown);
+        if ($closed !== null) {
+            return $sown + self::HORIZON < $this->days->days() && $this->whole($sown, $sown + self::HORIZON) ? [$closed, null, 0] : null;
+        }
         $up = $sown;
         if ($route === Route::Direct) {
             $limit = $sown + $crop->emergence->maxDays;
@@ -88,7 +92,7 @@ final class PlainReplay
         };
         $young = $reached($crop->hardiness->youngShare * $needed, $up);
         for ($day = $up + 1; $day <= min($young, $horizon); $day++) {
-            if ($this->night($day) <= $crop->hardiness->killYoungC) {
+            if ($this->frost($crop, $day) <= $crop->hardiness->killYoungC) {
                 return ['freeze-young', null, 0];
             }
         }
@@ -103,7 +107,7 @@ final class PlainReplay
         }
         $killed = PHP_INT_MAX;
         for ($day = $young === PHP_INT_MAX ? $last + 1 : $young + 1; $day <= $last && $killed === PHP_INT_MAX; $day++) {
-            $killed = $this->night($day) <= $crop->hardiness->killC ? $day : PHP_INT_MAX;
+            $killed = $this->frost($crop, $day) <= $crop->hardiness->killC ? $day : PHP_INT_MAX;
         }
         $chilled = $crop->growth->chillDays > 0 ? $this->chillDay($sown, (int) $crop->growth->chillDays, $last) : $sown;
         $mature = $reached($needed, $up);
@@ -112,7 +116,7 @@ final class PlainReplay
             $juvenile = $maturity->juvenileDays($route);
             $start = PHP_INT_MAX;
             for ($day = max($reached(0.2 * $juvenile, $up), $chilled); $day <= $horizon && $start === PHP_INT_MAX; $day++) {
-                $start = $this->hours($day) >= $bulb ? $day : PHP_INT_MAX;
+                $start = $this->hours($day) >= $bulb && $this->weekIsWarm($day, $crop->bulb?->fromC) ? $day : PHP_INT_MAX;
             }
             $frozen = $killed < $start && $killed <= $horizon;
             if (! $frozen && ($start === PHP_INT_MAX || $growth[$start] < 0.75 * $juvenile - 1e-9)) {
@@ -123,7 +127,7 @@ final class PlainReplay
         } elseif ($crop->growth->chillDays > 0) {
             $mature = $chilled > $last ? PHP_INT_MAX : max($mature, $chilled < $up ? $this->afterChill($growth, $up, 0.1 * $needed, $last) : $reached(0.1 * $needed, $chilled));
         }
-        $stops = ['freeze-late' => $killed, 'cold-bolt' => $this->bolted($crop, $up, $last), 'heat' => $this->heat($crop, $up, $heatFrom, $last), 'out-of-time' => $horizon];
+        $stops = ['freeze-late' => $killed, 'cold-bolt' => $this->bolted($crop, $up, $last), 'long-day-bolt' => $this->boltedByLight($crop, $maturity->boltingDays($route), $growth, $up, $last), 'heat' => $this->heat($crop, $up, $heatFrom, $last), 'out-of-time' => $horizon];
         $stop = min($stops);
         if ($stop <= $mature) {
             return [(string) array_search($stop, $stops, true), null, 0];
@@ -131,6 +135,54 @@ final class PlainReplay
         $harvest = min($crop->harvest->days, $stop - $mature);
 
         return [$harvest < $crop->harvest->leastDays ? 'short-harvest' : 'harvest', $mature - $sown, $harvest];
+    }
+
+    /** Why nothing can be sown on a day. */
+    private function closed(Crop $crop, int $sown): ?string
+    {
+        if ($crop->stock !== null) {
+            $since = ($this->sowDay($sown)->number - ($this->latitude->degrees >= 0 ? 172 : 355) + 365) % 365;
+            if ($since < $crop->stock->fromDays || $since > $crop->stock->toDays) {
+                return 'no-stock';
+            }
+        }
+
+        return ($this->soil[$sown] ?? 0.0) <= 0.5 ? 'ground-frozen' : null;
+    }
+
+    private function frost(Crop $crop, int $day): float
+    {
+        return $crop->hardiness->bySoil ? $this->soil[$day] ?? 0.0 : $this->night($day);
+    }
+
+    private function weekIsWarm(int $day, ?float $celsius): bool
+    {
+        $sum = $known = 0;
+        for ($i = max(0, $day - 6); $i <= $day; $i++) {
+            if ($this->whole($i, $i)) {
+                $sum += $this->mean($i);
+                $known++;
+            }
+        }
+
+        return $celsius === null || ($known > 0 && $sum / $known >= $celsius);
+    }
+
+    /** @param  array<int, float>  $growth */
+    private function boltedByLight(Crop $crop, float $asked, array $growth, int $up, int $last): int
+    {
+        if ($crop->bolting->dayHours === null) {
+            return PHP_INT_MAX;
+        }
+        $grown = 0.0;
+        for ($day = $up + 1; $day <= $last; $day++) {
+            $grown += $this->hours($day) >= $crop->bolting->dayHours ? $growth[$day] - $growth[$day - 1] : 0.0;
+            if ($grown >= $asked - 1e-9) {
+                return $day;
+            }
+        }
+
+        return PHP_INT_MAX;
     }
 
     /** @param  array<int, float>  $growth */

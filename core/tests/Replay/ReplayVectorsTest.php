@@ -8,11 +8,13 @@ use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropParameters;
 use Anthesis\Record\YearDay;
+use Anthesis\Replay\ExpectedHarvest;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\Site;
 use Anthesis\Tests\Fixtures;
+use Anthesis\Window\BestSpan;
 use Anthesis\Window\SowingWindow;
 use Anthesis\Window\WindowFinder;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -52,5 +54,11 @@ final class ReplayVectorsTest extends TestCase
             $windows = WindowFinder::runs(array_map(static fn (float $r): bool => $r >= (float) $standard - 1e-9, $ribbon->reliability), YearDay::fromNumber(1), 5);
             self::assertEqualsCanonicalizing($expected, array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $windows), "windows at {$standard}");
         }
+        $expected = ExpectedHarvest::of($runs, $crop->harvest->days);
+        foreach ($case['expected_harvest'] as $day => $harvest) {
+            self::assertEqualsWithDelta($harvest, $expected[(int) $day - 1], 1e-3, "expected harvest of sow day {$day}");
+        }
+        $best = array_map(static fn (SowingWindow $w): SowingWindow => BestSpan::of($w, $expected), WindowFinder::runs(array_map(static fn (float $r): bool => $r >= 0.8 - 1e-9, $ribbon->reliability), YearDay::fromNumber(1), 5));
+        self::assertEqualsCanonicalizing($case['best']['0.8'], array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $best), 'best spans');
     }
 }

@@ -11,7 +11,7 @@ use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
 /**
- * A bulb begins to bulb once it has grown a little, had its cold days and meets days long enough. One that is not full-sized
+ * A bulb begins to bulb once it has grown a little, had its cold days and meets days long enough, and a week warm enough. One that is not full-sized
  * by then, or meets no such days, comes to nothing. Heat counts from the start of bulbing.
  */
 final readonly class Bulbing implements Step
@@ -25,14 +25,14 @@ final readonly class Bulbing implements Step
         $needs = $this->needs;
         $days = $this->tables->days;
         $growth = $this->tables->growth($needs->crop, $needs->light);
-        $nextLongDay = $this->tables->nextDayOfHours((float) $needs->crop->bulb?->criticalDayHours);
+        $nextBulbing = $this->tables->nextBulbing((float) $needs->crop->bulb?->criticalDayHours, $needs->crop->bulb?->fromC);
         [$chillBefore, $chillDays] = $this->tables->chillDays();
         $chill = $needs->chillDays;
         $wrongLength = Outcome::DayLength->code();
         [$ups, $killed, $mature, $heatFrom] = [$sowings->ups, $sowings->killed, $sowings->mature, $sowings->heatFrom];
         $sowings->mature = $sowings->heatFrom = [];
         [$outcomes, $ends] = $sowings->ledger();
-        $left = [];
+        $left = $sizes = [];
         $ready = $done = 0;
         foreach ($sowings->left as $plant) {
             $up = $ups[$plant];
@@ -45,7 +45,7 @@ final readonly class Bulbing implements Step
                 $ready++;
             }
             $from = $chill > 0 ? max($ready, $chillDays[$chillBefore[$plant + 1] + $chill - 1]) : $ready;
-            $bulbing = $from < $days ? $nextLongDay[$from] : SeasonTables::NEVER;
+            $bulbing = $from < $days ? $nextBulbing[$from] : SeasonTables::NEVER;
             $horizon = $up + Replay::HORIZON;
             $none = $bulbing > $horizon;
             $frozenBefore = $killed[$plant] < $bulbing && $killed[$plant] <= $horizon;
@@ -70,9 +70,10 @@ final readonly class Bulbing implements Step
                 $done++;
             }
             $mature[$plant] = max($mature[$plant], $done);
+            $sizes[$plant] = $needs->juvenile > 0.0 ? min(1.0, ($growth[$bulbing + 1] - $before) / $needs->juvenile) : 1.0;
             $heatFrom[$plant] = $bulbing;
         }
-        [$sowings->mature, $sowings->heatFrom] = [$mature, $heatFrom];
+        [$sowings->mature, $sowings->heatFrom, $sowings->sizes] = [$mature, $heatFrom, $sizes];
         $sowings->giveBack($outcomes, $ends, $left);
     }
 }

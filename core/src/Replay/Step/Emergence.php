@@ -36,8 +36,9 @@ final readonly class Emergence implements Step
     {
         $missing = $this->tables->missing;
         $left = [];
-        for ($day = 0, $until = $this->tables->days - Replay::HORIZON; $day < $until; $day++) {
-            if ($missing[$day + Replay::HORIZON + 1] === $missing[$day]) {
+        $until = $this->tables->days - Replay::HORIZON;
+        foreach ($sowings->left as $day) {
+            if ($day < $until && $missing[$day + Replay::HORIZON + 1] === $missing[$day]) {
                 $left[] = $day;
             }
         }
@@ -59,7 +60,7 @@ final readonly class Emergence implements Step
         $sowings->ups = $left = $twins = [];
         $up = $plant = 0;
         $lastUp = -1;
-        for ($sown = 0; $sown < $days; $sown++) {
+        foreach ($sowings->left as $sown) {
             if ($up <= $sown) {
                 $up = $sown + 1;
             }

@@ -13,7 +13,7 @@ use Anthesis\Replay\Sowings;
 /**
  * What comes first: maturity, and then a harvest until the end; or the end, and none.
  *
- * The end is a freeze, running to seed, heat, or the horizon, in the order in which a tie is settled. Heat is so many hot days
+ * The end is a freeze, running to seed after cold or in long days, heat, or the horizon, in the order in which a tie is settled. Heat is so many hot days
  * late in its growth, or three weeks at its ceiling at any time.
  */
 final readonly class Ending implements Step
@@ -33,9 +33,10 @@ final readonly class Ending implements Step
         [$ceilingBefore, $ceilingDays] = $this->tables->days($crop->growth->ceilingC);
         [$lastHot, $lastAtCeiling] = [$crop->heat->days - 1, self::DAYS_AT_CEILING - 1];
         [$longest, $shortest] = [$crop->harvest->days, $crop->harvest->leastDays];
-        [$harvested, $short, $frozen, $seeded, $heat, $late] = array_map(static fn (Outcome $o): int => $o->code(),
-            [Outcome::Harvest, Outcome::ShortHarvest, Outcome::FreezeLate, Outcome::ColdBolt, Outcome::Heat, Outcome::OutOfTime]);
+        [$harvested, $short, $frozen, $seeded, $seededByLight, $heat, $late] = array_map(static fn (Outcome $o): int => $o->code(),
+            [Outcome::Harvest, Outcome::ShortHarvest, Outcome::FreezeLate, Outcome::ColdBolt, Outcome::LongDayBolt, Outcome::Heat, Outcome::OutOfTime]);
         $bolted = $this->needs->boltChillDays > 0 ? $this->bolted($sowings) : [];
+        $lit = $crop->bolting->dayHours === null ? [] : $this->boltedByLight($sowings, $crop->bolting->dayHours);
         [$ups, $killed, $mature, $heatFrom, $harvests] = [$sowings->ups, $sowings->killed, $sowings->mature, $sowings->heatFrom, $sowings->harvests];
         $sowings->harvests = [];
         [$outcomes, $ends] = $sowings->ledger();
@@ -46,6 +47,10 @@ final readonly class Ending implements Step
             if ($bolted !== [] && $bolted[$plant] < $stop) {
                 $stop = $bolted[$plant];
                 $ended = $seeded;
+            }
+            if ($lit !== [] && $lit[$plant] < $stop) {
+                $stop = $lit[$plant];
+                $ended = $seededByLight;
             }
             $hot = $hotDays[$hotBefore[$heatFrom[$plant] + 1] + $lastHot];
             $ceiling = $ceilingDays[$ceilingBefore[$up + 1] + $lastAtCeiling];
@@ -92,6 +97,31 @@ final readonly class Ending implements Step
             $chilled = $chillDays[$chillBefore[$ups[$plant] + 1] + $asked];
             if ($chilled < $days) {
                 $bolted[$plant] = $nextLongDay[$chilled];
+            }
+        }
+
+        return $bolted;
+    }
+
+    /** @return array<int, int> by plant: the day by which it has grown so much on long days; NEVER */
+    private function boltedByLight(Sowings $sowings, float $hours): array
+    {
+        $days = $this->tables->days;
+        $growth = $this->tables->longDayGrowth($this->needs->crop, $this->needs->light, $hours);
+        $ups = $sowings->ups;
+        $bolted = array_fill(0, $days, SeasonTables::NEVER);
+        $day = 0;
+        foreach ($sowings->left as $plant) {
+            $up = $ups[$plant];
+            if ($day <= $up) {
+                $day = $up + 1;
+            }
+            $reached = $growth[$up + 1] + $this->needs->longDayBolting;
+            while ($day < $days && $growth[$day + 1] < $reached) {
+                $day++;
+            }
+            if ($day < $days) {
+                $bolted[$plant] = $day;
             }
         }
 

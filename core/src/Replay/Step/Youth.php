@@ -33,8 +33,8 @@ final readonly class Youth implements Step
         $days = $this->tables->days;
         $growth = $this->tables->growth($needs->crop, $needs->light);
         $meanSum = $this->tables->meanSum;
-        $nextYoungFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killYoungC);
-        $nextFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killC);
+        $nextYoungFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killYoungC, $needs->crop->hardiness->bySoil);
+        $nextFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killC, $needs->crop->hardiness->bySoil);
         $youth = $needs->youth;
         $mayStunt = ! $needs->isBulb();
         // A plant set out is stunted whatever the weather; a mean above this cannot be the cold.

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Record\YearDay;
+
+/**
+ * How many days a packet may promise, for what is sown on a day still to come to harvest: the season left, in the packet's own
+ * days, slow autumn included.
+ */
+final class PacketDays
+{
+    private const FEWEST = 20;
+
+    private const MOST = 150;
+
+    private const STEP = 5;
+
+    private const HALF_WEEK = 3;
+
+    /**
+     * @param  float  $share  of the years, 0…1, in which it must come to harvest
+     * @return int|null the most packet days of 20, 25 … 150; null: none
+     */
+    public static function left(Replay $replay, Crop $crop, Route $route, YearDay $day, float $share): ?int
+    {
+        for ($days = self::MOST; $days >= self::FEWEST; $days -= self::STEP) {
+            if (self::shareOfHarvests($replay->runs($crop->maturingIn($days), $route), $day) >= $share - CropNeeds::ROUNDING) {
+                return $days;
+            }
+        }
+
+        return null;
+    }
+
+    /** Of the runs sown on the day and the three before and after it, the share that came to a harvest. */
+    private static function shareOfHarvests(Runs $runs, YearDay $day): float
+    {
+        $week = [];
+        for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
+            $week[$day->plus($j)->number] = true;
+        }
+        $harvest = Outcome::Harvest->code();
+        $harvests = $all = 0;
+        foreach ($runs->outcomes as $i => $code) {
+            if ($code !== Outcome::NONE && isset($week[$runs->sowDays[$i]])) {
+                $all++;
+                $harvests += $code === $harvest ? 1 : 0;
+            }
+        }
+
+        return $all === 0 ? 0.0 : $harvests / $all;
+    }
+}
