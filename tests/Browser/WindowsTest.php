@@ -33,7 +33,7 @@ final class WindowsTest extends BrowserTestCase
             const box = ruler.getBoundingClientRect();
             ruler.dispatchEvent(new MouseEvent('click', { bubbles: true, clientX: box.left + 188, clientY: box.top + 40 }));
             JS);
-        $this->browser->see('On 1 July')->see('seasons.');
+        $this->browser->see('On 1 July')->see('seasons on record');
         $this->browser->fill('Find a crop', 'bush bean')->see('1 of 71 crops')->find('#row-bush-bean .name')->click();
         $this->browser->see('Open its dossier')->see('(mean of 7 days)')->see('Seed may be treated');
         self::assertStringContainsString('crop=bush-bean', $this->browser->driver->getCurrentURL());

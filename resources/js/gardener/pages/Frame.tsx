@@ -46,7 +46,8 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                         date: dateInWords(edition.published_on),
                         author: edition.published_by,
                     })}{' '}
-                    {edition.note}{' '}
+                    {edition.note} <a href={`/zones/${zone.slug}/editions/${edition.number}`}>{say('page.lasting')}</a>
+                    <br />
                     <span className="checksum">
                         {say('page.checksum', { checksum: edition.checksum.slice(0, 16) })}
                     </span>

@@ -97,6 +97,7 @@ describe('gardener’s pages', () => {
         expect(html).toContain('href="/zones/test/weeks/18"');
         expect(html).toContain('to 14 May');
         expect(html).toContain('edition 2, published 12 May 2026 by W');
+        expect(html).toContain('href="/zones/test/editions/2"');
     });
 
     it('say the next step when there is nothing to do', () => {
