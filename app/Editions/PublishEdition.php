@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
+use Anthesis\Crop\Crop;
 use App\Operations\Today;
 use App\People\User;
 use App\Windows\ZoneWindows;
@@ -12,7 +14,11 @@ use App\Zones\Computation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Freezes what a zone's windows came to as its next numbered edition, and has its pages made; then it is in force. */
+/**
+ * Freezes what a zone's windows came to as its next numbered edition, and has its pages made; then it is in force.
+ *
+ * @phpstan-import-type Sheet from CropSheet
+ */
 final class PublishEdition
 {
     /**
@@ -39,7 +45,7 @@ final class PublishEdition
             $number = ($last->number ?? 0) + 1;
             $today = Today::day();
             $document = EditionDocument::compose($zone->toPlace(), $number, $today, $user->name, $note,
-                $windows->method, $windows->record, $windows->ruler, $windows->sheets());
+                $windows->method, $windows->record, $windows->ruler, self::forGardeners($windows->sheets()));
             if (! $evenUnchanged && $last !== null && $last->isSound() && $last->open()->saysTheSameAs($document)) {
                 throw new CannotPublish("Nothing has changed since edition {$last->number}: every window is the same.", 'unchanged');
             }
@@ -50,6 +56,15 @@ final class PublishEdition
 
             return $publication;
         });
+    }
+
+    /**
+     * @param  list<Sheet>  $sheets
+     * @return list<Sheet> without cover crops, which are for the ground
+     */
+    private static function forGardeners(array $sheets): array
+    {
+        return array_values(array_filter($sheets, static fn (array $sheet): bool => $sheet['kind'] !== Crop::COVER));
     }
 
     private function windows(Zone $zone): ZoneWindows

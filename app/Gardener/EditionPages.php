@@ -134,6 +134,6 @@ final class EditionPages
      */
     private static function withoutEvidence(array $route): array
     {
-        return array_diff_key($route, ['derivation' => true, 'reasons' => true]);
+        return array_diff_key($route, ['derivation' => true, 'reasons' => true, 'evidence' => true]);
     }
 }

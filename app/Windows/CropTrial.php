@@ -29,7 +29,7 @@ final class CropTrial
         $school = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->yearStart(), $site->name);
         $share = ProofStandard::from($zone->standard)->share();
         $routes = static fn (Crop $crop): array => array_map(static fn (Route $route): array => [
-            'ribbon' => CropDossier::ribbon($school->of($crop, $route)->ribbon),
+            'ribbon' => CropDossier::ribbon($school->of($crop, $route)->ribbon, $school->of($crop, $route)->expected),
             ...CropSheet::routes($crop, [$school->of($crop, $route)->at($share)])[0],
         ], $crop->routes);
 

@@ -21,7 +21,7 @@ use Anthesis\Words\Phrase;
  *
  * A plain document, ready for JSON:
  * - `record`: by route; `ribbon.outcomes`: by outcome, list<int> length 365, years in which a sowing on sow day i+1 came to it, only those
- *   that occur; `ribbon.years`: years on record; `ribbon.reliability`: list<float> length 365; `harvested`: length 365, days from sow
+ *   that occur; `ribbon.years`: years on record; `ribbon.reliability`, `ribbon.expected`: list<float> length 365; `harvested`: length 365, days from sow
  *   day i+1 to the first and the last of its harvest, null: never harvested
  * - `schools`: by key of School and by standard of proof, or under `any` where a school does not ask for proof
  *
@@ -30,7 +30,7 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type RouteSheet from CropSheet
  * @phpstan-import-type Words from Phrase
  *
- * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>}
+ * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>, expected: list<float>}
  * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>}
  * @phpstan-type Dossier array{crop: Identity, record: list<ReplayedRoute>, schools: array<string, array<string, list<RouteSheet>>>}
  */
@@ -47,7 +47,7 @@ final class CropDossier
         $record = $sheets = [];
         foreach ($crop->routes as $route) {
             $windows = $schools->replay->of($crop, $route);
-            $record[] = ['route' => $route->value, 'act' => $crop->act($route)->value, 'ribbon' => self::ribbon($windows->ribbon), 'harvested' => $windows->harvested()];
+            $record[] = ['route' => $route->value, 'act' => $crop->act($route)->value, 'ribbon' => self::ribbon($windows->ribbon, $windows->expected), 'harvested' => $windows->harvested()];
         }
         foreach ($schools->all as $key => $school) {
             $sheets[$key] = self::windows($crop, $school);
@@ -147,8 +147,11 @@ final class CropDossier
         return $sheets;
     }
 
-    /** @return Ribbon */
-    public static function ribbon(OutcomeRibbon $ribbon): array
+    /**
+     * @param  list<float>  $expected  length 365, expected harvest of sow day i+1
+     * @return Ribbon
+     */
+    public static function ribbon(OutcomeRibbon $ribbon, array $expected): array
     {
         $outcomes = [];
         foreach (Outcome::cases() as $outcome) {
@@ -158,6 +161,7 @@ final class CropDossier
             }
         }
 
-        return ['years' => $ribbon->yearsOnRecord(), 'outcomes' => $outcomes, 'reliability' => array_map(static fn (float $r): float => round($r, 3), $ribbon->reliability)];
+        return ['years' => $ribbon->yearsOnRecord(), 'outcomes' => $outcomes, 'reliability' => array_map(static fn (float $r): float => round($r, 3), $ribbon->reliability),
+            'expected' => array_map(static fn (float $e): float => round($e, 3), $expected)];
     }
 }

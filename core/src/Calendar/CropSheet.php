@@ -27,7 +27,7 @@ use Anthesis\Words\Phrase;
  * @phpstan-type Line array{key: string, label: Words, date: string|null, days: int|null, source: Words}
  * - `fair`: days of at least a fair chance; `evidence`: one for each window, with first harvests (10, 50, 90 % of the years) of a
  *   sowing on its first and on its last day; both empty when counting back
- * @phpstan-type Evidence array{best: string, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
+ * @phpstan-type Evidence array{best: string, span: Span, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
  * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, phrase: Words}>, derivation: list<Line>}
  * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>}
  * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>, school: string, routes: list<RouteSheet>}
@@ -92,7 +92,7 @@ final class CropSheet
     /** @return Evidence */
     private static function evidence(WindowEvidence $evidence): array
     {
-        return ['best' => $evidence->best->iso(), 'harvests' => $evidence->harvests, 'years' => $evidence->years, 'slack' => $evidence->slackDays,
+        return ['best' => $evidence->best->iso(), 'span' => self::span($evidence->span), 'harvests' => $evidence->harvests, 'years' => $evidence->years, 'slack' => $evidence->slackDays,
             'from_first' => self::dates($evidence->fromFirst), 'from_last' => self::dates($evidence->fromLast)];
     }
 

@@ -7,6 +7,9 @@ namespace Anthesis\Crop;
 /** Everything the computation and the crop sheet know of a crop; CropSchema reads one from the cells of its row. */
 final readonly class Crop
 {
+    /** The kind of cover crops. */
+    public const COVER = 'cover';
+
     /**
      * @param  string  $kind  `cool` or `warm`, or `cover`: sown for the ground, not for the kitchen or the vase
      * @param  string  $start  what goes into the ground: `seed`, `clove`, `tuber`, `set`, `slip`
@@ -62,7 +65,7 @@ final readonly class Crop
     /** A cover crop: "harvest" is a stand worth having. */
     public function isCover(): bool
     {
-        return $this->kind === 'cover';
+        return $this->kind === self::COVER;
     }
 
     /** What the gardener does on a date of a route. */

@@ -89,6 +89,15 @@ final readonly class OutcomeRibbon
         return Outcome::fromCode($reason);
     }
 
+    /**
+     * @param  int  $wholeDays  of a whole harvest
+     * @return list<float> length 365, see ExpectedHarvest
+     */
+    public function expectedHarvest(int $wholeDays): array
+    {
+        return ExpectedHarvest::of($this->runs, $wholeDays);
+    }
+
     /** @return int years in which a sowing, or setting out, on the day came to an outcome */
     public function yearsOf(YearDay $day, Outcome $outcome): int
     {

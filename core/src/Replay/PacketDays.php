@@ -24,12 +24,17 @@ final class PacketDays
 
     /**
      * @param  float  $share  of the years, 0…1, in which it must come to harvest
+     * @param  int|null  $fromYear  of sowing, to $toYear; null: all on record
      * @return int|null the most packet days of 20, 25 … 150; null: none
      */
-    public static function left(Replay $replay, Crop $crop, Route $route, YearDay $day, float $share): ?int
+    public static function left(Replay $replay, Crop $crop, Route $route, YearDay $day, float $share, ?int $fromYear = null, ?int $toYear = null): ?int
     {
         for ($days = self::MOST; $days >= self::FEWEST; $days -= self::STEP) {
-            if (self::shareOfHarvests($replay->runs($crop->maturingIn($days), $route), $day) >= $share - CropNeeds::ROUNDING) {
+            $runs = $replay->runs($crop->maturingIn($days), $route);
+            if ($fromYear !== null && $toYear !== null) {
+                $runs = $runs->sownIn($fromYear, $toYear);
+            }
+            if (self::shareOfHarvests($runs, $day) >= $share - CropNeeds::ROUNDING) {
                 return $days;
             }
         }

@@ -215,7 +215,7 @@ final class SeasonTables
             $from = max(0, $i + 1 - self::WEEK);
             $known = $i + 1 - $from - ($this->missing[$i + 1] - $this->missing[$from]);
             // Missing days count as 0 in the sum, and not among the days.
-            $days[] = $this->hours[$day] >= $hours && $known > 0 && $this->meanSum[$i + 1] - $this->meanSum[$from] >= $celsius * $known ? -1.0 : 0.0;
+            $days[] = $this->hours[$day] >= $hours && $known > 0 && $celsius * $known <= $this->meanSum[$i + 1] - $this->meanSum[$from] ? -1.0 : 0.0;
         }
 
         return $days;

@@ -25,6 +25,9 @@ final readonly class ReplayWindows
     /** @var list<array{int, int, int, int}|null> */
     private array $daysToHarvest;
 
+    /** @var list<float> length 365, expected harvest of sow day i+1 */
+    public array $expected;
+
     /** @param  YearDay  $from  where the year is cut: windows are listed from there on */
     public function __construct(
         private Crop $crop,
@@ -34,6 +37,7 @@ final readonly class ReplayWindows
         private string $site,
     ) {
         $this->daysToHarvest = $ribbon->daysToHarvest();
+        $this->expected = $ribbon->expectedHarvest($crop->harvest->days);
     }
 
     /** @return list<array{int, int}|null> length 365, days from sow day i+1 to the first (10 %) and the last (90 %) of its harvest; null: none */
@@ -126,7 +130,7 @@ final readonly class ReplayWindows
             }
         }
 
-        return new WindowEvidence($best, $this->ribbon->yearsOf($best, Outcome::Harvest), $this->ribbon->years[$best->number - 1], $slack,
+        return new WindowEvidence($best, BestSpan::of($window, $this->expected), $this->ribbon->yearsOf($best, Outcome::Harvest), $this->ribbon->years[$best->number - 1], $slack,
             $this->firstHarvests($window->first), $this->firstHarvests($window->last));
     }
 
@@ -150,6 +154,8 @@ final readonly class ReplayWindows
                 $window->last, $window->days - 1, $this->lost($asked, 'after', $window->last->plus(1)));
         }
         $derivation->write('best', Phrase::of('derivation.best', ['harvests' => $evidence->harvests, 'years' => $evidence->years]), $evidence->best, null, Phrase::of('source.replay'));
+        $derivation->write('best-span', Phrase::of('derivation.best-span', ['first' => Phrase::day($evidence->span->first), 'last' => Phrase::day($evidence->span->last)]),
+            $evidence->span->first, $evidence->span->days - 1, Phrase::of('source.replay'));
         if ($evidence->fromFirst !== null) {
             $derivation->write('harvest', Phrase::of('derivation.first-harvest', ['from' => Phrase::day($evidence->fromFirst[0]), 'to' => Phrase::day($evidence->fromFirst[2])]),
                 $evidence->fromFirst[1], $window->first->daysUntil($evidence->fromFirst[1]), Phrase::of('source.replay'));

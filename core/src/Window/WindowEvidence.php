@@ -11,6 +11,7 @@ final readonly class WindowEvidence
 {
     /**
      * @param  YearDay  $best  the day with the most harvests; the middle one of several
+     * @param  SowingWindow  $span  its days that bring nearly as much as the best
      * @param  int  $harvests  years that came to a harvest from it
      * @param  int  $years  years on record for it
      * @param  int  $slackDays  days after the last one on which one may still sow with a fair chance
@@ -19,6 +20,7 @@ final readonly class WindowEvidence
      */
     public function __construct(
         public YearDay $best,
+        public SowingWindow $span,
         public int $harvests,
         public int $years,
         public int $slackDays,

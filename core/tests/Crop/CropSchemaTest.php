@@ -39,7 +39,7 @@ final class CropSchemaTest extends TestCase
     #[TestWith(['maturity_days', '', 'a number from 1 to 400 is needed'])]
     #[TestWith(['name', '', 'this must not be blank'])]
     #[TestWith(['slug', 'Big Radish', 'should be made of lower-case letters'])]
-    #[TestWith(['kind', 'mild', '“mild” should be one of: cool, warm'])]
+    #[TestWith(['kind', 'mild', '“mild” should be one of: cool, warm, cover'])]
     #[TestWith(['base_c', '20', 'growth temperatures must rise'])]
     public function test_a_cell_that_cannot_be_taken_is_refused_by_its_column(string $column, string $cell, string $why): void
     {

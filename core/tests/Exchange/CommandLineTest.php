@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Exchange;
 
 use Anthesis\Exchange\CommandLine\Application;
+use Anthesis\Record\YearDay;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -62,7 +63,7 @@ final class CommandLineTest extends TestCase
     {
         $base = ['windows', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--school', 'count-back'];
         $rows = $this->json(...$base);
-        self::assertCount(100, $rows);
+        self::assertCount(119, $rows);
         self::assertSame(['radish', 'direct', '03-25', '09-08'], [$rows[0]['crop'], $rows[0]['route'], $rows[0]['windows'][0]['first'], $rows[0]['windows'][0]['last']]);
         self::assertSame('last-freeze', $rows[0]['derivation'][0]['key']);
         [, $csv] = (new Application)->run([...$base, '--format', 'csv']);
@@ -110,7 +111,7 @@ final class CommandLineTest extends TestCase
     public static function refused(): iterable
     {
         $north = Fixtures::path('station-north.csv');
-        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, replay, windows.'];
+        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, replay, left, windows.'];
         yield 'unknown command' => [['moon'], 'There is no command “moon”'];
         yield 'unknown option' => [['sun', '--height', '3'], 'There is no option --height here; there are: --latitude.'];
         yield 'not an option' => [['sun', '46.8'], '“46.8” is not an option'];
@@ -148,5 +149,22 @@ final class CommandLineTest extends TestCase
         self::assertStringStartsWith('Radish', $lines[0]);
         exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg($program).' sun --latitude 95 2>&1 >/dev/null', $errors, $exit);
         self::assertSame([2, '--latitude: A latitude lies between −90 and 90 degrees; 95 does not.'], [$exit, $errors[0]]);
+    }
+
+    public function test_a_replay_tells_what_to_expect_and_how_many_packet_days_are_left(): void
+    {
+        $case = Fixtures::json('left-north.json')[2];
+        $file = (string) tempnam(sys_get_temp_dir(), 'crop');
+        file_put_contents($file, json_encode($case));
+        $place = ['--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--crop-file', $file, '--route', $case['route'], '--site', $case['site']];
+        $replay = $this->json('replay', ...$place);
+        self::assertCount(365, $replay['expected_harvest']);
+        self::assertCount(count($replay['windows']['0.8']), $replay['best']['0.8']);
+        foreach ($case['packet_days'] as $day => $days) {
+            self::assertSame(['packet_days' => $days], $this->json('left', '--day', YearDay::fromNumber((int) $day)->iso(), ...$place));
+        }
+        [$exit, $text] = (new Application)->run(['left', '--day', '02-30', ...$place]);
+        unlink($file);
+        self::assertSame([2, "--day: “02-30” is not a day of the year written as MM-DD.\n"], [$exit, $text]);
     }
 }

@@ -30,6 +30,6 @@ echo json_encode([
     'runs' => count(array_filter($runs->all(), static fn ($run): bool => $run->outcome === $eaten)),
     'reason' => $ribbon->reason(YearDay::of(5, 1))?->value,
     'reason_span' => $sheet['reasons'][0]['reason'] ?? null,
-    'ribbon' => array_keys(CropDossier::ribbon($ribbon)['outcomes']),
-    'years' => CropDossier::ribbon($ribbon)['outcomes']['eaten'][0],
+    'ribbon' => array_keys(CropDossier::ribbon($ribbon, [])['outcomes']),
+    'years' => CropDossier::ribbon($ribbon, [])['outcomes']['eaten'][0],
 ]);

@@ -27,11 +27,11 @@ final class ReplayWindowsTest extends TestCase
 {
     private const HARVEST = 1;
 
-    private const FREEZE_YOUNG = 4;
+    private const FREEZE_YOUNG = 6;
 
-    private const FREEZE_LATE = 7;
+    private const FREEZE_LATE = 9;
 
-    private const HEAT = 9;
+    private const HEAT = 12;
 
     /** @param  Closure(int, int): int  $outcome  code by year 0…9 and sow day */
     private function windows(Closure $outcome, string $crop = 'radish', Route $route = Route::Direct, float $share = 0.8, ?YearDay $from = null): RouteWindows

@@ -1,5 +1,6 @@
 import { spanInWords, type Span } from '../time/days';
 import type { YearScale } from '../time/yearScale';
+import { say } from '../words/words';
 
 /** What a bracket stands for: a window, its start under cover, an educator's own dates, another school's. */
 export type BracketName = 'bracket' | 'cover' | 'own' | 'other';
@@ -29,6 +30,17 @@ export function Brackets({
                 d={`${piece.openLeft ? '' : `M${piece.from} ${at + drop}V${at}`}M${piece.from} ${at}H${piece.to}${piece.openRight ? '' : `V${at + drop}`}`}
             >
                 <title>{`${act} ${spanInWords(span)}`}</title>
+            </path>
+        )),
+    );
+}
+
+/** The best days of each window: a heavier stroke along its bracket. */
+export function BestSpans({ scale, spans, at }: { scale: YearScale; spans: Span[]; at: number }) {
+    return spans.flatMap((span) =>
+        scale.pieces(span).map((piece) => (
+            <path key={`best${span.first}${piece.from}`} className="best" d={`M${piece.from} ${at}H${piece.to}`}>
+                <title>{say('best-spans.best', { span: spanInWords(span) })}</title>
             </path>
         )),
     );

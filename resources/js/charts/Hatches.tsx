@@ -16,6 +16,9 @@ export const HATCH: Record<string, string> = {
     stunted: 'url(#hatch-wait)',
     'day-length': 'url(#hatch-light)',
     'cold-bolt': 'url(#hatch-bolt)',
+    'long-day-bolt': 'url(#hatch-long-day)',
+    'no-stock': 'url(#hatch-stock)',
+    'ground-frozen': 'url(#hatch-ground)',
     'out-of-time': 'url(#hatch-late)',
 };
 
@@ -28,6 +31,7 @@ export const OUTCOMES = [
     'short-harvest',
     'heat',
     'cold-bolt',
+    'long-day-bolt',
     'day-length',
     'out-of-time',
     'freeze-late',
@@ -35,6 +39,8 @@ export const OUTCOMES = [
     'stunted',
     'no-emergence-hot',
     'no-emergence-cold',
+    'ground-frozen',
+    'no-stock',
 ];
 
 /** A reason in a few words, for a legend. */
@@ -79,6 +85,15 @@ export function Hatches() {
                     <rect width="6" height="6" fill="color-mix(in srgb, var(--straw) 18%, var(--paper))" />
                     <circle cx="1.6" cy="1.6" r="1.1" fill="var(--straw)" />
                     <circle cx="4.6" cy="4.6" r="1.1" fill="var(--straw)" />
+                </pattern>
+                <pattern id="hatch-long-day" width="6" height="6" patternUnits="userSpaceOnUse">
+                    <path d="M0 3L1.5 0L3 3M3 6L4.5 3L6 6" fill="none" stroke="var(--straw)" strokeWidth="1.1" />
+                </pattern>
+                <pattern id="hatch-stock" width="7" height="7" patternUnits="userSpaceOnUse">
+                    <circle cx="3.5" cy="3.5" r="1.6" fill="none" stroke="var(--stone)" strokeWidth="0.9" />
+                </pattern>
+                <pattern id="hatch-ground" width="5" height="4" patternUnits="userSpaceOnUse">
+                    <path d="M0 1H2M3 3H5" stroke="var(--frost)" strokeWidth="1.2" />
                 </pattern>
                 <pattern id="hatch-bolt" width="6" height="6" patternUnits="userSpaceOnUse">
                     <path d="M0 6L3 0L6 6" fill="none" stroke="var(--straw)" strokeWidth="1.2" />

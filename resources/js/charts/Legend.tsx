@@ -23,6 +23,14 @@ export function BracketSign({ name }: { name: 'bracket' | 'cover' | 'own' }) {
     );
 }
 
+export function BestSign() {
+    return (
+        <Sign words={say('legend.best')}>
+            <path className="best" d="M1 5H21" />
+        </Sign>
+    );
+}
+
 export function HarvestSign() {
     return (
         <Sign words={say('legend.harvest')}>

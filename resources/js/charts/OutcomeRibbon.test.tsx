@@ -8,6 +8,7 @@ const days = (value: (i: number) => number) => Array.from({ length: 365 }, (_, i
 /** Ten years: a harvest from sow day 101 to 200, frozen young before, too late after. */
 const ribbon: Ribbon = {
     years: 10,
+    expected: [],
     reliability: days((i) => (i >= 100 && i < 200 ? 1 : 0)),
     outcomes: {
         'freeze-young': days((i) => (i < 100 ? 10 : i < 150 ? 2 : 0)),

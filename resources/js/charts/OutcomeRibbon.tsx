@@ -2,7 +2,12 @@ import { daysUntil, yearDay, YEAR, type Span } from '../time/days';
 import { HATCH, OUTCOMES } from './Hatches';
 import type { YearScale } from '../time/yearScale';
 
-export type Ribbon = { years: number; outcomes: Record<string, number[]>; reliability: number[] };
+export type Ribbon = {
+    years: number;
+    outcomes: Record<string, number[]>;
+    reliability: number[];
+    expected: number[];
+};
 
 /**
  * The outcomes of every sow day stacked: the ground to the top of the ribbon is all the years on record.
@@ -85,6 +90,25 @@ export function OutcomeRibbon({
             <line className="rule" x1={0} x2={scale.width} y1={top + height} y2={top + height} />
         </g>
     );
+}
+
+/** How much of a whole harvest each day's sowing brings on the mean of all years, over the ribbon: its top is a whole one. */
+export function ExpectedCurve({
+    scale,
+    expected,
+    top,
+    height,
+}: {
+    scale: YearScale;
+    expected: number[];
+    top: number;
+    height: number;
+}) {
+    const points = expected
+        .map((share, i): [number, number] => [scale.x(i + 1) + scale.width / 730, top + height * (1 - share)])
+        .sort(([a], [b]) => a - b)
+        .map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`);
+    return <path className="expected" d={`M${points.join('L')}`} />;
 }
 
 /** Years of each outcome on a sow day, the most frequent first. */

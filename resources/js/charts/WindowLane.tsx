@@ -1,6 +1,6 @@
 import { say, type Phrase } from '../words/words';
 import { daysUntil, yearDay, spanInWords, type Span } from '../time/days';
-import { Brackets } from './Brackets';
+import { BestSpans, Brackets } from './Brackets';
 import { HATCH } from './Hatches';
 import type { YearScale } from '../time/yearScale';
 
@@ -9,6 +9,7 @@ export type LaneData = {
     windows: Span[];
     under_cover: Span[];
     harvests: Span[];
+    best?: Span[];
     reasons?: { first: string; last: string; reason: string; phrase: Phrase }[];
 };
 
@@ -73,6 +74,7 @@ export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }
                 name="bracket"
                 act={say(`act.${lane.act}`)}
             />
+            <BestSpans scale={scale} spans={lane.best ?? []} at={7} />
         </g>
     );
 }

@@ -19,10 +19,12 @@ use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
+use Anthesis\Window\BestSpan;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\School\CountBack;
@@ -41,7 +43,7 @@ use Anthesis\Words\Phrase;
  */
 final class Application
 {
-    private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'windows'];
+    private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'left', 'windows'];
 
     private const RISKS = ['0.5', '0.2', '0.1'];
 
@@ -60,6 +62,7 @@ final class Application
                 'freezes' => $this->freezes(Options::parse($rest, ['record', 'latitude', 'years'])),
                 'soil' => $this->soil(Options::parse($rest, ['record', 'latitude', 'site', 'depth'])),
                 'replay' => $this->replay(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light'])),
+                'left' => $this->left(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'day', 'standard'])),
                 'windows' => $this->windows(Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'standard', 'light', 'risk', 'format'])),
                 default => throw new UsageError(($command === '' ? 'A command is needed' : "There is no command “{$command}”")
                     .'; there are: '.implode(', ', self::COMMANDS).'.'),
@@ -160,27 +163,45 @@ final class Application
 
     private function replay(Options $options): string
     {
-        $crop = $options->crop();
-        $route = Route::from($options->choice('route', array_column(Route::cases(), 'value'), $crop->routes[0]->value));
+        [$crop, $route] = $this->cropAndRoute($options);
         [$from, $to] = $options->years();
         $runs = $options->replay($options->record())->runs($crop, $route);
         if ($from !== null && $to !== null) {
             $runs = $runs->sownIn($from, $to);
         }
         $ribbon = OutcomeRibbon::of($runs);
+        $expected = $ribbon->expectedHarvest($crop->harvest->days);
         $windows = [];
         foreach (['0.8', '0.5'] as $share) {
             $open = array_map(static fn (float $r): bool => $r >= (float) $share - 1e-9, $ribbon->reliability);
-            $windows[$share] = array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number],
-                WindowFinder::runs($open, YearDay::fromNumber(1), ProofStandard::LEAST_DAYS));
+            $windows[$share] = WindowFinder::runs($open, YearDay::fromNumber(1), ProofStandard::LEAST_DAYS);
         }
+        $numbers = static fn (SowingWindow $w): array => [$w->first->number, $w->last->number];
 
         return $this->json([
             'growth_days_needed' => round((new Maturity($crop))->growthDays($route), 4),
             'runs' => array_map(static fn (Run $r): array => [$r->sown->iso(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays], $runs->all()),
             'reliability' => array_map(static fn (float $r): float => round($r, 4), $ribbon->reliability),
-            'windows' => $windows,
+            'windows' => array_map(static fn (array $spans): array => array_map($numbers, $spans), $windows),
+            'expected_harvest' => array_map(static fn (float $e): float => round($e, 4), $expected),
+            'best' => ['0.8' => array_map(static fn (SowingWindow $w): array => $numbers(BestSpan::of($w, $expected)), $windows['0.8'])],
         ]);
+    }
+
+    private function left(Options $options): string
+    {
+        [$crop, $route] = $this->cropAndRoute($options);
+        [$from, $to] = $options->years();
+
+        return $this->json(['packet_days' => PacketDays::left($options->replay($options->record()), $crop, $route, $options->day(), $options->standard(), $from, $to)]);
+    }
+
+    /** @return array{Crop, Route} */
+    private function cropAndRoute(Options $options): array
+    {
+        $crop = $options->crop();
+
+        return [$crop, Route::from($options->choice('route', array_column(Route::cases(), 'value'), $crop->routes[0]->value))];
     }
 
     private function windows(Options $options): string

@@ -15,6 +15,7 @@ use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
+use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use InvalidArgumentException;
@@ -102,6 +103,14 @@ final readonly class Options
         $share = $this->number('standard', '0.8');
 
         return $share > 0.0 && $share <= 1.0 ? $share : throw new UsageError("--standard is a share of years above 0 and up to 1; {$share} is not.");
+    }
+
+    /** @throws UsageError unless it is a day of the year, MM-DD */
+    public function day(): YearDay
+    {
+        $day = $this->get('day');
+
+        return $this->checked('day', static fn (): YearDay => YearDay::fromIso($day));
     }
 
     public function light(): LightSchool

@@ -1,7 +1,7 @@
 import { DerivationTable } from '../../charts/DerivationTable';
 import { Hatches, reasonInShort } from '../../charts/Hatches';
-import { BracketSign, HarvestSign, HatchSign } from '../../charts/Legend';
-import { joined, spanInWords, type MonthDay, type Span } from '../../time/days';
+import { BestSign, BracketSign, HarvestSign, HatchSign } from '../../charts/Legend';
+import { contains, joined, spanInWords, yearDay, type MonthDay, type Span } from '../../time/days';
 import { listed, say } from '../../words/words';
 import { Frame } from './Frame';
 import type { CropProps, Route } from './props';
@@ -56,10 +56,23 @@ export function Crop(props: CropProps) {
 
 function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
     const spans = (of: Span[]) => listed(of.map(spanInWords));
+    const act = say(`act.${route.act}`);
+    const fair = (route.fair ?? []).filter(
+        (span) => !route.windows.some((window) => contains(span, yearDay(window.first))),
+    );
     if (route.windows.length === 0) {
-        return <p className="answer">{say('page.crop.no-window', { act: say(`act.${route.act}`) })}</p>;
+        return (
+            <p className="answer">
+                {fair.length > 0
+                    ? say('page.crop.only-fair', { act, spans: spans(fair) })
+                    : say('page.crop.no-window', { act })}
+            </p>
+        );
     }
+    const best = (route.evidence ?? []).map((evidence) => evidence.span);
     const more = [
+        best.length > 0 && say('page.crop.best', { spans: spans(best) }),
+        fair.length > 0 && say('page.crop.fair', { spans: spans(fair) }),
         route.under_cover.length > 0 && say('page.crop.start-under-cover', { spans: spans(route.under_cover) }),
         route.harvests.length > 0 && say('page.crop.harvest', { spans: spans(joined(route.harvests, starts)) }),
     ].filter((part) => part !== false);
@@ -75,6 +88,7 @@ function Legend({ routes }: { routes: Route[] }) {
     return (
         <ul className="key legend">
             <BracketSign name="bracket" />
+            {routes.some((route) => route.evidence?.length) && <BestSign />}
             {routes.some((route) => route.under_cover.length > 0) && <BracketSign name="cover" />}
             {routes.some((route) => route.harvests.length > 0) && <HarvestSign />}
             {[...reasons.values()].map((span) => (

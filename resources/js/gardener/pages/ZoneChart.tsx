@@ -32,7 +32,10 @@ export function ZoneChart({ ruler, routes, label }: { ruler: CalendarProps['rule
                             {say(`act.${route.act}`)}
                         </text>
                         <g transform="translate(0 13)">
-                            <WindowLane scale={scale} lane={route} />
+                            <WindowLane
+                                scale={scale}
+                                lane={{ ...route, best: route.evidence?.map((evidence) => evidence.span) }}
+                            />
                         </g>
                     </g>
                 ))}

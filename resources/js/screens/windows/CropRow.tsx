@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { Brackets } from '../../charts/Brackets';
+import { BestSpans, Brackets } from '../../charts/Brackets';
 import { OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { WindowLane } from '../../charts/WindowLane';
 import { spanInWords } from '../../time/days';
@@ -108,6 +108,7 @@ export const CropRow = memo(function CropRow({
                                         name={crop.school === 'own' ? 'own' : 'bracket'}
                                         act={say(`act.${route.act}`)}
                                     />
+                                    <BestSpans scale={scale} spans={route.best ?? []} at={5} />
                                 </>
                             ) : (
                                 <WindowLane scale={scale} lane={route} />

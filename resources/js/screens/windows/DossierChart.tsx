@@ -1,7 +1,7 @@
 import type { Schema } from '../../api/client';
 import { OUTCOMES } from '../../charts/Hatches';
-import { Brackets } from '../../charts/Brackets';
-import { OutcomeRibbon } from '../../charts/OutcomeRibbon';
+import { BestSpans, Brackets } from '../../charts/Brackets';
+import { ExpectedCurve, OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { RuledChart } from '../../charts/RuledChart';
 import { RUN_HEIGHT, RunLines, type runsOn } from '../../charts/RunLines';
 import { say } from '../../words/words';
@@ -94,6 +94,19 @@ export function DossierChart({
                             drop={9}
                             name={own ? 'own' : 'bracket'}
                             act={say(`act.${route.act}`)}
+                        />
+                        {!own && (
+                            <BestSpans
+                                scale={scale}
+                                spans={(route.evidence ?? []).map((evidence) => evidence.span)}
+                                at={windowAt + 1}
+                            />
+                        )}
+                        <ExpectedCurve
+                            scale={scale}
+                            expected={route.ribbon.expected}
+                            top={ribbonAt}
+                            height={RIBBON_HEIGHT}
                         />
                         <g transform={`translate(0 ${runsAt})`}>
                             <RunLines scale={scale} runs={runs} day={day} />

@@ -1,25 +1,29 @@
 import { HATCH, OUTCOMES, REASONS } from '../../charts/Hatches';
-import { BracketSign, HatchSign } from '../../charts/Legend';
+import { BestSign, BracketSign, HatchSign } from '../../charts/Legend';
 import { say } from '../../words/words';
 
 /** What the signs under the ruler stand for. */
-export function Legend({ counted }: { counted: boolean }) {
+export function Legend({ counted, occurring }: { counted: boolean; occurring: Set<string> }) {
     return (
         <ul className="legend" aria-label={say('windows.signs')}>
             <BracketSign name="bracket" />
+            <BestSign />
             <BracketSign name="cover" />
             <BracketSign name="own" />
-            {signs(counted).map(([reason, words]) => (
+            {signs(counted, occurring).map(([reason, words]) => (
                 <HatchSign key={reason} of={reason} words={words} />
             ))}
         </ul>
     );
 }
 
-/** Outcomes, and where windows are counted back its reasons: each hatch and each word once. */
-function signs(counted: boolean): [string, string][] {
+/** Outcomes that occur, and where windows are counted back its reasons: each hatch and each word once. */
+function signs(counted: boolean, occurring: Set<string>): [string, string][] {
     const all = [
-        ...OUTCOMES.map((outcome): [string, string] => [outcome, say(`outcome.${outcome}.short`)]),
+        ...OUTCOMES.filter((outcome) => occurring.has(outcome)).map((outcome): [string, string] => [
+            outcome,
+            say(`outcome.${outcome}.short`),
+        ]),
         ...(counted ? REASONS.map((reason): [string, string] => [reason, say(`reason.${reason}.short`)]) : []),
     ];
     return all.filter(

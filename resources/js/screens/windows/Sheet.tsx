@@ -60,6 +60,13 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
         },
     });
     useInSight(sheet, rows, chosen);
+    const occurring = useMemo(
+        () =>
+            new Set(
+                data.crops.flatMap((crop) => crop.routes.flatMap((route) => Object.keys(route.ribbon?.outcomes ?? {}))),
+            ),
+        [data.crops],
+    );
     return (
         <div className="windows">
             <Hatches />
@@ -81,7 +88,7 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
                 <Rows {...{ data, rows, seen, day, chosen, open, walk }} onDay={toDay} />
                 {crops.length === 0 && <p role="status">{say('windows.no-crop-or-family-here')}</p>}
                 <AllWindows zone={zone} crops={crops} />
-                <Legend counted={data.crops.some((crop) => crop.school === 'count-back')} />
+                <Legend counted={data.crops.some((crop) => crop.school === 'count-back')} occurring={occurring} />
             </main>
             <aside aria-live="polite" aria-label={chosen ? say('windows.the-crop') : say('windows.the-day')}>
                 {chosen ? (

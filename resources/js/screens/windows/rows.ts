@@ -16,7 +16,11 @@ export type Rows = {
     crops: { crop: Crop; y: number; height: number }[];
 };
 
-const SEASONS = { cool: say('windows.cool-season'), warm: say('windows.warm-season') };
+const SEASONS = {
+    cool: say('windows.cool-season'),
+    warm: say('windows.warm-season'),
+    cover: say('windows.cover-crops'),
+};
 
 /** Crops in groups: by family, by the season they like, or by what can be done next from a day on. */
 export function grouped(crops: Crop[], by: string, day: number): { group: string; crops: Crop[] }[] {
