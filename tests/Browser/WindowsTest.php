@@ -18,7 +18,7 @@ final class WindowsTest extends BrowserTestCase
         $this->browser->keys('t')->see('On 12 May');
         $this->browser->keys('j')->see('Raphanus sativus')->see('Sow outdoors: ')->keys('j')->see('var. longipinnatus')->keys('k')->see('Turns hot and hollow');
         $this->browser->keys(WebDriverKeys::ESCAPE)->see('On 12 May');
-        $this->browser->keys('/', 'garlic')->see('2 of 71 crops')->keys(WebDriverKeys::ENTER)->see('Sown on every day of every year on record');
+        $this->browser->keys('/', 'garlic')->see('2 of 88 crops')->keys(WebDriverKeys::ENTER)->see('Sown on every day of every year on record');
         $this->browser->keys('g', 'e')->see('Publish edition')->keys('g', 'r')->see('Dates and how sure they are')->keys('g', 'z')->see('Orchard Bench');
         $this->browser->keys('?')->see('a week back');
         self::assertSame([], $this->browser->errors());
@@ -27,14 +27,14 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_click_on_the_ruler_sets_the_date_and_one_on_a_name_opens_its_derivation(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/averrin-sound/windows')->see('71 of 71 crops');
+        $this->browser->visit('/desk/zones/averrin-sound/windows')->see('71 of 88 crops');
         $this->browser->driver->executeScript(<<<'JS'
             const ruler = document.querySelector('svg.ruler');
             const box = ruler.getBoundingClientRect();
             ruler.dispatchEvent(new MouseEvent('click', { bubbles: true, clientX: box.left + 188, clientY: box.top + 40 }));
             JS);
         $this->browser->see('On 1 July')->see('seasons on record');
-        $this->browser->fill('Find a crop', 'bush bean')->see('1 of 71 crops')->find('#row-bush-bean .name')->click();
+        $this->browser->fill('Find a crop', 'bush bean')->see('1 of 88 crops')->find('#row-bush-bean .name')->click();
         $this->browser->see('Open its dossier')->see('(mean of 7 days)')->see('Seed may be treated');
         self::assertStringContainsString('crop=bush-bean', $this->browser->driver->getCurrentURL());
         $this->browser->follow('Back to the day')->see('On 1 July');
@@ -43,8 +43,8 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_crop_is_found_and_the_cursor_reads_its_evidence_in_the_dossier(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('71 of 71 crops')->keys('/', 'snap');
-        $this->browser->until(fn (): bool => $this->browser->find('.count')->getText() === '1 of 71 crops', 'The search does not leave one crop.');
+        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('71 of 88 crops')->keys('/', 'snap');
+        $this->browser->until(fn (): bool => $this->browser->find('.count')->getText() === '1 of 88 crops', 'The search does not leave one crop.');
         $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')
             ->see('On 3 April: harvest');
         $this->browser->follow('Open its dossier')->see('Schools side by side')->see('On 3 April')->see('The replay opens');
@@ -75,7 +75,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_another_site_is_computed_when_it_is_chosen(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/windows')->see('71 of 71 crops');
+        $this->browser->visit('/desk/zones/high-meadow/windows')->see('71 of 88 crops');
         $radish = fn (): string => (string) $this->browser->driver->executeScript('return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""');
         $open = $radish();
         $this->choose('Site', 'cold frame');
@@ -153,7 +153,7 @@ final class WindowsTest extends BrowserTestCase
         // 640 points are 1280 at 200 %.
         foreach ([820, 640] as $width) {
             $this->browser->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]);
-            foreach (['/desk' => 'Orchard Bench', '/desk/zones/basin-floor/windows' => '71 of 71 crops', '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
+            foreach (['/desk' => 'Orchard Bench', '/desk/zones/basin-floor/windows' => '71 of 88 crops', '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
                 '/desk/crops/carrot' => 'It has never been changed.', '/desk/sites' => 'dark plastic mulch'] as $path => $text) {
                 $this->browser->visit($path)->see($text);
                 $this->assertFitsTheWidth("{$path} at {$width}");
@@ -167,7 +167,7 @@ final class WindowsTest extends BrowserTestCase
         $this->logIn();
         $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
         $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
-        $this->browser->visit('/desk/zones/basin-floor/windows')->see('71 of 71 crops');
+        $this->browser->visit('/desk/zones/basin-floor/windows')->see('71 of 88 crops');
         for ($tabs = 0; $tabs < 25 && ! str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
             $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::TAB);
         }

@@ -77,7 +77,7 @@ final class ContractTest extends TestCase
         $variety = $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '22'], 'tags' => ['quick']])->assertCreated()->json('data.varieties.0.id');
         $this->putJson("/api/crops/radish/varieties/{$variety}", ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '23'], 'tags' => [], 'version' => 1])->assertOk();
         $this->deleteJson("/api/crops/radish/varieties/{$variety}")->assertOk();
-        $this->post('/api/crops', ['file' => $this->textFile((string) file_get_contents(base_path('core/data/crops.csv')), 'crops.csv')], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('data.unchanged', 71);
+        $this->post('/api/crops', ['file' => $this->textFile((string) file_get_contents(base_path('core/data/crops.csv')), 'crops.csv')], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('data.unchanged', 88);
         $publication = $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.', 'key' => 'contract-walk'])->assertStatus(202)->json('data.id');
         $this->getJson("/api/publications/{$publication}")->assertOk()->assertJsonPath('data.state', 'done');
         $this->getJson('/api/zones/test-basin/editions')->assertOk();

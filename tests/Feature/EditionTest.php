@@ -78,8 +78,8 @@ final class EditionTest extends TestCase
         $this->published();
         $this->app['auth']->forgetGuards();
         $this->get('/zones/test-basin')->assertOk()->assertSee('The sowing year in')->assertSee('Radish')
-            ->assertSee('31 Mar to 10 Jul')->assertSee('edition')->assertCookieMissing('anthesis-session');
-        $this->get('/zones/test-basin/crops/radish')->assertOk()->assertSee('31 March to 10 July')
+            ->assertSee('1 Apr to 10 Jul')->assertSee('edition')->assertCookieMissing('anthesis-session');
+        $this->get('/zones/test-basin/crops/radish')->assertOk()->assertSee('1 April to 10 July')
             ->assertSee('Sown on every day of every year on record')->assertSee('13 years on record');
         $this->get('/zones/test-basin/crops/bush-bean')->assertSee('Seed may be treated');
         $this->get('/zones/test-basin/crops/moonflower')->assertNotFound()->assertSee('There is no such crop in this calendar.');
@@ -123,7 +123,7 @@ final class EditionTest extends TestCase
         $feed = (string) $this->get('/zones/test-basin/calendar.ics')->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
         self::assertGreaterThan(100, count(Reader::read($feed)->select('VEVENT')));
         $table = (string) $this->get('/zones/test-basin/editions/1/calendar.csv')->assertOk()->getContent();
-        self::assertStringContainsString('test-basin,radish,Radish,direct,"sow outdoors",03-31,07-10', $table);
+        self::assertStringContainsString('test-basin,radish,Radish,direct,"sow outdoors",04-01,07-10', $table);
         $this->get('/zones/test-basin/calendar.xls')->assertNotFound();
     }
 

@@ -110,8 +110,8 @@ final class RecordTest extends TestCase
         $this->get("/desk-files/record-imports/{$import->id}")->assertOk()->assertDownload('north.csv');
 
         $windows = $this->getJson('/api/zones/test-basin/windows')->assertOk();
-        self::assertCount(71, $windows->json('data.crops'));
-        self::assertSame('03-31', $windows->json('data.crops.0.routes.0.windows.0.first'), 'radish, as the core reckons it');
+        self::assertCount(88, $windows->json('data.crops'));
+        self::assertSame('04-01', $windows->json('data.crops.0.routes.0.windows.0.first'), 'radish, as the core reckons it');
         self::assertSame(13, $windows->json('data.ruler.seasons'));
         self::assertSame('2012-12-31', $windows->json('data.record.last'));
         $sheet = $this->getJson('/api/zones/test-basin/windows/bush-bean')->assertOk();

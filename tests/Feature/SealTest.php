@@ -108,7 +108,7 @@ final class SealTest extends TestCase
     public function test_a_page_is_small_and_needs_no_script_to_be_read(): void
     {
         $html = (string) $this->get('/zones/test-basin/crops/radish')->assertOk()->getContent();
-        self::assertStringContainsString('31 March to 10 July', $html);
+        self::assertStringContainsString('1 April to 10 July', $html);
         self::assertStringNotContainsString('application/json', $html);
         self::assertStringContainsString('<meta name="description"', $html);
         preg_match_all('#/build/(assets/[^"]+\.js)#', $html, $scripts);

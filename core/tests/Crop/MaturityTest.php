@@ -59,4 +59,10 @@ final class MaturityTest extends TestCase
 
         return CropSchema::crop(array_map('strval', $cells) + CropCsv::standardRows()['radish']);
     }
+
+    public function test_what_is_never_raised_under_cover_brings_no_growth_from_there(): void
+    {
+        $row = ['maturity_basis' => 'transplant', 'maturity_days' => '30', 'seedling_weeks' => '', 'seedling_weeks_min' => '', 'seedling_weeks_max' => ''] + CropCsv::standardRows()['radish'];
+        self::assertSame(30.0, (new Maturity(CropSchema::crop($row)))->growthDays(Route::Direct));
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests\Exchange;
 
+use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\DateOrder;
 use Anthesis\Exchange\Delimited;
 use Anthesis\Exchange\FormatError;
@@ -138,5 +139,24 @@ final class BoundsTest extends TestCase
     public function test_the_pseudo_language_is_a_third_longer_than_what_stands_outside_of_braces(): void
     {
         self::assertSame('[1 tö 9 dáýs~~~]', Words::in(Words::PSEUDO)->say('crop-range.days', ['least' => 1, 'most' => 9]));
+    }
+
+    public function test_of_a_short_record_the_year_with_the_most_hot_days_tells_the_unit(): void
+    {
+        $hot = explode("\n", trim(self::rows(400, '%s,30,50')));
+        foreach (range(1, 12) as $i) {
+            $hot[370 + $i] = str_replace(',50', ',95', $hot[370 + $i]);
+        }
+        // 295 days of 2001, and 35 of 2002: neither year is long enough to be judged by itself.
+        unset($hot[1], $hot[2]);
+        $short = implode("\n", [$hot[0], ...array_slice($hot, 70)])."\n";
+        self::assertSame('fahrenheit', Fixtures::read($short)->unit->value);
+    }
+
+    public function test_a_crop_table_that_is_not_there_is_refused_by_its_path(): void
+    {
+        $this->expectException(FormatError::class);
+        $this->expectExceptionMessage('There is no file “/nowhere/crops.csv” to read a crop table from.');
+        CropCsv::fromFile('/nowhere/crops.csv');
     }
 }

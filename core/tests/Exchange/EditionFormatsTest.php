@@ -166,4 +166,12 @@ final class EditionFormatsTest extends TestCase
         self::assertGreaterThan(0.8, $ruler['freeze_chance'][14]);
         self::assertSame(0.0, $ruler['freeze_chance'][200]);
     }
+
+    public function test_editions_say_the_same_whatever_their_number_and_date(): void
+    {
+        $one = self::edition('north', ['radish']);
+        self::assertTrue($one->saysTheSameAs(self::edition('north', ['radish'], '2026-04-02')));
+        self::assertFalse($one->saysTheSameAs(self::edition('north', ['kale'])));
+        self::assertFalse($one->saysTheSameAs(self::edition('north', ['radish'], name: 'Elsewhere')));
+    }
 }
