@@ -27,7 +27,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_click_on_the_ruler_sets_the_date_and_one_on_a_name_opens_its_derivation(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/averrin-sound/windows')->see('71 of 88 crops');
+        $this->browser->visit('/desk/zones/averrin-sound/windows')->see('88 of 88 crops');
         $this->browser->driver->executeScript(<<<'JS'
             const ruler = document.querySelector('svg.ruler');
             const box = ruler.getBoundingClientRect();
@@ -43,7 +43,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_crop_is_found_and_the_cursor_reads_its_evidence_in_the_dossier(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('71 of 88 crops')->keys('/', 'snap');
+        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('88 of 88 crops')->keys('/', 'snow');
         $this->browser->until(fn (): bool => $this->browser->find('.count')->getText() === '1 of 88 crops', 'The search does not leave one crop.');
         $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')
             ->see('On 3 April: harvest');
@@ -75,7 +75,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_another_site_is_computed_when_it_is_chosen(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/windows')->see('71 of 88 crops');
+        $this->browser->visit('/desk/zones/high-meadow/windows')->see('88 of 88 crops');
         $radish = fn (): string => (string) $this->browser->driver->executeScript('return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""');
         $open = $radish();
         $this->choose('Site', 'cold frame');
@@ -153,7 +153,7 @@ final class WindowsTest extends BrowserTestCase
         // 640 points are 1280 at 200 %.
         foreach ([820, 640] as $width) {
             $this->browser->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]);
-            foreach (['/desk' => 'Orchard Bench', '/desk/zones/basin-floor/windows' => '71 of 88 crops', '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
+            foreach (['/desk' => 'Orchard Bench', '/desk/zones/basin-floor/windows' => '88 of 88 crops', '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
                 '/desk/crops/carrot' => 'It has never been changed.', '/desk/sites' => 'dark plastic mulch'] as $path => $text) {
                 $this->browser->visit($path)->see($text);
                 $this->assertFitsTheWidth("{$path} at {$width}");
@@ -167,7 +167,7 @@ final class WindowsTest extends BrowserTestCase
         $this->logIn();
         $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
         $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
-        $this->browser->visit('/desk/zones/basin-floor/windows')->see('71 of 88 crops');
+        $this->browser->visit('/desk/zones/basin-floor/windows')->see('88 of 88 crops');
         for ($tabs = 0; $tabs < 25 && ! str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
             $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::TAB);
         }
