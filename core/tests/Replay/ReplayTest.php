@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Replay;
 
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\CropSchema;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
@@ -172,5 +173,46 @@ final class ReplayTest extends TestCase
         [$early, $usual, $late] = $ribbon->daysToHarvest()[149] ?? [0, 0, 0];
         self::assertTrue($early > 40 && $early <= $usual && $usual <= $late);
         self::assertSame(13, $ribbon->yearsOnRecord());
+    }
+
+    /** Three weeks at the ceiling end a crop, and a day fewer does not. */
+    #[TestWith([20, 'harvest'])]
+    #[TestWith([21, 'heat'])]
+    public function test_the_twenty_first_day_at_the_ceiling_ends_a_crop(int $days, string $outcome): void
+    {
+        $cells = ['heat_c' => '60', 'ceiling_c' => '32', 'maturity_days' => '60', 'maturity_basis' => 'transplant', 'min_harvest_days' => '1'];
+        $crop = CropSchema::crop($cells + CropCsv::standardRows()['kale']);
+        $minimum = array_fill(0, 730, 11.0);
+        $maximum = array_fill(0, 730, 21.0);
+        for ($i = 10; $i < 10 + $days; $i++) {
+            [$minimum[$i], $maximum[$i]] = [27.0, 37.0];
+        }
+        $replay = new Replay(new DailyRecord(Day::of(2001, 1, 1), $minimum, $maximum), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None);
+        self::assertSame($outcome, $replay->runs($crop, Route::Transplant)->all()[0]->outcome->value);
+    }
+
+    /** Fewer than three growth-days in a fortnight stunt a plant that was set out. */
+    public function test_a_fortnight_with_hardly_any_growth_stunts_what_was_set_out(): void
+    {
+        $at = fn (float $celsius): Outcome => (new Replay($this->steady($celsius - 5, $celsius + 5), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))
+            ->runs(CropSchema::crop(['base_c' => '5', 'opt_low_c' => '15', 'opt_high_c' => '20', 'ref_c' => '15', 'kill_young_c' => '-30', 'kill_c' => '-30'] + CropCsv::standardRows()['kale']), Route::Transplant)->all()[0]->outcome;
+        // A tenth of a growth-day for each degree above 5 °C: 14 days at 7.1 °C give 2.94, at 7.2 °C 3.08.
+        self::assertSame([Outcome::Stunted, false], [$at(7.1), $at(7.2) === Outcome::Stunted]);
+    }
+
+    /** Cloves are to be had from so many to so many days after the longest day, both included, on either side of the equator. */
+    #[TestWith([46.0, '2001-09-14', '2002-02-16'])]
+    #[TestWith([-46.0, '2001-03-16', '2001-08-18'])]
+    public function test_planting_stock_is_there_on_its_first_day_and_on_its_last(float $latitude, string $first, string $last): void
+    {
+        $runs = (new Replay($this->steady(11, 21, 1100), Latitude::of($latitude), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('garlic-hardneck'), Route::Direct)->all();
+        $none = array_column(array_map(static fn (Run $r): array => [$r->sown->iso(), $r->outcome === Outcome::NoStock], $runs), 1, 0);
+        self::assertSame([true, false, false, true], [$none[Day::fromIso($first)->plus(-1)->iso()], $none[$first], $none[$last], $none[Day::fromIso($last)->plus(1)->iso()]]);
+    }
+
+    public function test_ground_of_half_a_degree_is_frozen(): void
+    {
+        $outcome = fn (float $celsius): Outcome => (new Replay($this->steady($celsius, $celsius), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('kale'), Route::Transplant)->all()[0]->outcome;
+        self::assertSame([true, false], [$outcome(0.5) === Outcome::GroundFrozen, $outcome(0.51) === Outcome::GroundFrozen]);
     }
 }

@@ -78,4 +78,27 @@ final class SoilTemperatureTest extends TestCase
         $this->expectExceptionMessage('day-never-measured","with":{"day":{"key":"day","with":{"day":31,"month":12}}}');
         Normals::of(Day::of(2001, 1, 1), array_fill(0, 364, 1.0));
     }
+
+    /** Soil starts from the mean of the first ten days, and moves each day a share of the way to the air; at most 0.95 of it. */
+    public function test_soil_starts_from_ten_days_and_never_jumps_to_the_air(): void
+    {
+        $air = [...array_fill(0, 10, 10.0), ...array_fill(0, 20, 30.0)];
+        $soil = static fn (float $rate): array => SoilTemperature::of(new DailyRecord(Day::of(2001, 6, 1), $air, $air), Fixtures::latitude('north'), new Site('flat', 0.0, 0.0, $rate, 0.0))->dailyMean;
+        self::assertEqualsWithDelta([10.0, 10.0, 29.0, 29.95], [$soil(99.0)[0], $soil(99.0)[9], $soil(99.0)[10], $soil(99.0)[11]], 1e-9);
+        $uneven = [0.0, ...array_fill(0, 9, 10.0), ...array_fill(0, 20, 100.0)];
+        $first = SoilTemperature::of(new DailyRecord(Day::of(2001, 6, 1), $uneven, $uneven), Fixtures::latitude('north'), new Site('flat', 0.0, 0.0, 0.0, 0.0))->dailyMean;
+        self::assertEqualsWithDelta(9.0, $first[0], 1e-9, 'nothing moves it, so it stays at the mean of ten days');
+    }
+
+    /** Frozen at 0.5 °C or below under air below 0 °C: then it follows three tenths as fast. */
+    #[TestWith([0.5, -1.0, 0.3])]
+    #[TestWith([0.51, -1.0, 1.0])]
+    #[TestWith([0.5, 0.0, 1.0])]
+    public function test_soil_counts_as_frozen_to_the_very_tenth(float $start, float $air, float $share): void
+    {
+        $days = [...array_fill(0, 10, $start), $air];
+        $soil = SoilTemperature::of(new DailyRecord(Day::of(2001, 1, 1), $days, $days), Fixtures::latitude('north'), new Site('dark', 0.0, 0.0, 0.5, 0.0))->dailyMean;
+        $rate = 0.5 * exp(-0.05 * sqrt(M_PI / (0.6e-6 * 86400)));
+        self::assertEqualsWithDelta($start + $share * $rate * ($air - $start), $soil[10], 1e-9);
+    }
 }
