@@ -1,6 +1,6 @@
 import { render } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { nextOpening, OutcomeRibbon, outcomesOn, stack, type Ribbon } from './OutcomeRibbon';
+import { ExpectedCurve, nextOpening, OutcomeRibbon, outcomesOn, stack, type Ribbon } from './OutcomeRibbon';
 import { yearScale } from '../time/yearScale';
 
 const days = (value: (i: number) => number) => Array.from({ length: 365 }, (_, i) => value(i));
@@ -68,5 +68,20 @@ describe('the outcome ribbon', () => {
         ];
         expect(nextOpening(spans, 300)).toEqual({ span: spans[0], days: 125 });
         expect(nextOpening([], 1)).toBeNull();
+    });
+
+    it('draws what to expect from the ruler’s first day on, its top a whole harvest', () => {
+        const { container } = render(
+            <svg>
+                <ExpectedCurve
+                    scale={yearScale('07-01', 365)}
+                    expected={days((i) => (i === 181 ? 1 : 0))}
+                    top={10}
+                    height={40}
+                />
+            </svg>,
+        );
+        // 1 July is the 182nd day of the year, and the first of a southern ruler.
+        expect(container.querySelector('path')?.getAttribute('d')).toMatch(/^M0\.5 10\.0L1\.5 50\.0L/);
     });
 });

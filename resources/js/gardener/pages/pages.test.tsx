@@ -135,6 +135,62 @@ describe('gardener’s pages', () => {
         }
     });
 
+    const crop = (change: object): PageData => ({
+        page: 'crop',
+        props: {
+            ...common,
+            ruler: calendar.page === 'calendar' ? calendar.props.ruler : ({} as never),
+            crop: {
+                slug: 'radish',
+                name: 'Radish',
+                latin: 'Raphanus sativus',
+                family: 'Brassicaceae',
+                kind: 'cool',
+                start: 'seed',
+                depth_cm: 1.5,
+                spacing_cm: 5,
+                row_cm: 20,
+                notes: null,
+                cautions: [],
+                school: 'replay',
+                routes: [{ ...route('direct', 'sow-outdoors'), reasons: [], derivation: [], ...change }],
+            },
+        },
+    });
+
+    it('say the best days of a window, and fair chances beside it', () => {
+        const evidence = [
+            {
+                best: '04-12',
+                span: { first: '04-02', last: '05-04', days: 33 },
+                harvests: 29,
+                years: 29,
+                slack: 3,
+                from_first: null,
+                from_last: null,
+            },
+        ];
+        const fair = [
+            { first: '03-20', last: '09-11', days: 176 },
+            { first: '10-01', last: '10-09', days: 9 },
+        ];
+        const html = renderToString(<GardenerPage data={crop({ evidence, fair })} />).replaceAll('<!-- -->', '');
+        expect(html).toContain(
+            '25 March to 8 September; best 2 April to 4 May; a fair chance, at least 5 years in 10: 1 October to 9 October.',
+        );
+        expect(html).toContain('best days');
+        expect(html.match(/class="best"/g)?.length).toBeGreaterThan(1);
+    });
+
+    it('tell of a fair chance where there is no reliable window, and say so where there is neither', () => {
+        const fair = [{ first: '03-20', last: '04-11', days: 23 }];
+        const said = (change: object) => renderToString(<GardenerPage data={crop({ windows: [], ...change })} />);
+        expect(said({ fair })).toContain(
+            'There is no reliable window to sow outdoors here; a fair chance, at least 5 years in 10: 20 March to 11 April.',
+        );
+        expect(said({ fair: [] })).toContain('There is no window to sow outdoors here.');
+    });
+
     it('tell a gardener whose place is not known what to do', () => {
         const html = renderToString(
             <GardenerPage data={{ page: 'home', props: { asked: true, found: false, zones: [] } }} />,

@@ -72,7 +72,12 @@ describe('what a date means', () => {
         const kale = data.crops[1] as Windows['crops'][number];
         const route = {
             ...kale.routes[0],
-            ribbon: { years: 29, reliability: flat(0.9), outcomes: { harvest: flat(26), heat: flat(3) } },
+            ribbon: {
+                years: 29,
+                reliability: flat(0.9),
+                expected: flat(0.8),
+                outcomes: { harvest: flat(26), heat: flat(3) },
+            },
         };
         const fair = { ...route, windows: [], fair: [{ first: '04-01', last: '05-30', days: 60 }] };
         const replayed = {

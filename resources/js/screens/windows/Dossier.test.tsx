@@ -17,6 +17,7 @@ const sheet = (route: string, act: string, windows: object[]) => ({
     evidence: [
         {
             best: '04-27',
+            span: { first: '04-20', last: '05-31', days: 42 },
             harvests: 29,
             years: 30,
             slack: 11,
@@ -24,7 +25,12 @@ const sheet = (route: string, act: string, windows: object[]) => ({
             from_last: ['07-31', '08-01', '08-03'],
         },
     ],
-    ribbon: { years: 30, reliability: flat(0.9), outcomes: { harvest: flat(27), 'freeze-young': flat(3) } },
+    ribbon: {
+        years: 30,
+        reliability: flat(0.9),
+        expected: flat(0.8),
+        outcomes: { harvest: flat(27), 'freeze-young': flat(3) },
+    },
 });
 const dossier = {
     crop: {
@@ -120,7 +126,7 @@ describe('the dossier of a crop', () => {
         expect(
             await screen.findByText(/The replay opens 6 days later and closes 1 day earlier than counting/),
         ).toBeTruthy();
-        expect(screen.getByText(/best 27 Apr, harvest in 29 of 30 years/).textContent).toContain(
+        expect(screen.getByText(/best 20 April to 31 May; on 27 Apr, harvest in 29 of 30 years/).textContent).toContain(
             'First harvest of the first sowing 16 May (10 May to 21 May); of the last 1 Aug (31 Jul to 3 Aug). 11 days of slack',
         );
         expect(screen.getByText('27 of 30 years')).toBeTruthy();
