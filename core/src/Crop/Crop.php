@@ -7,7 +7,7 @@ namespace Anthesis\Crop;
 /** Everything the computation and the crop sheet know of a crop; CropSchema reads one from the cells of its row. */
 final readonly class Crop
 {
-    /** The kind of cover crops. */
+    /** The kind of cover crops: their "harvest" is a stand worth having. */
     public const COVER = 'cover';
 
     /**
@@ -60,12 +60,6 @@ final readonly class Crop
         return new self($this->slug, $this->name, $this->latin, $this->family, $this->kind, $this->start, $this->routes, $this->emergence, $growth,
             $this->underCover, $this->hardiness, $this->heat, $this->harvest, $this->convention, $this->bulb, $this->bolting, $this->stock, $this->spacing,
             $this->feeder, $this->followWith, $this->cautions, $this->notes);
-    }
-
-    /** A cover crop: "harvest" is a stand worth having. */
-    public function isCover(): bool
-    {
-        return $this->kind === self::COVER;
     }
 
     /** What the gardener does on a date of a route. */

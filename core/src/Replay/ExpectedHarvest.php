@@ -9,8 +9,6 @@ use Anthesis\Record\YearDay;
 /** How much of a whole harvest a sowing on each day of the year brings, on the mean of all years: what tells a good day from a reliable one. */
 final class ExpectedHarvest
 {
-    private const HALF_WEEK = 3;
-
     /**
      * @param  int  $wholeDays  of a whole harvest, the crop's harvest_days
      * @return list<float> length 365, 0…1: of the years that count the mean of size · harvest days / whole ones, 0 for all that came
@@ -36,15 +34,7 @@ final class ExpectedHarvest
         foreach ($counts as $day => $count) {
             $means[] = $count === 0 ? 0.0 : $sums[$day] / ($count * $wholeDays);
         }
-        $expected = [];
-        for ($day = 0; $day < YearDay::YEAR; $day++) {
-            $sum = 0.0;
-            for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
-                $sum += $means[($day + $j + YearDay::YEAR) % YearDay::YEAR];
-            }
-            $expected[] = $sum / (2 * self::HALF_WEEK + 1);
-        }
 
-        return $expected;
+        return WeekMean::of($means);
     }
 }

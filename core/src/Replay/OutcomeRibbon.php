@@ -10,8 +10,6 @@ use Anthesis\Record\YearDay;
 /** The runs of a crop gathered by sow day: how many years each outcome had, how reliable the day is, when harvest came. */
 final readonly class OutcomeRibbon
 {
-    private const HALF_WEEK = 3;
-
     /**
      * @param  list<int>  $years  length 365, runs that count on sow day i+1
      * @param  list<array<int, int>>  $counts  length 365, runs by code of Outcome
@@ -49,16 +47,8 @@ final readonly class OutcomeRibbon
             $counts[] = $own;
             $shares[] = $n === 0 ? 0.0 : ($own[$harvest] ?? 0) / $n;
         }
-        $reliability = [];
-        for ($day = 0; $day < YearDay::YEAR; $day++) {
-            $sum = 0.0;
-            for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
-                $sum += $shares[($day + $j + YearDay::YEAR) % YearDay::YEAR];
-            }
-            $reliability[] = $sum / (2 * self::HALF_WEEK + 1);
-        }
 
-        return new self($runs, $years, $counts, $reliability);
+        return new self($runs, $years, $counts, WeekMean::of($shares));
     }
 
     /**

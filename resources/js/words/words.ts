@@ -21,7 +21,7 @@ const ACCENTED = new Map(
     [...'aácçeéiînñoöuüyýAÅEÉIÎOØSŠUÛ'.matchAll(/(.)(.)/gu)].map(([, plain, accent]) => [plain, accent]),
 );
 
-let language = chosen();
+const language = chosen();
 
 const formats = new Map<string, IntlMessageFormat>();
 
@@ -62,11 +62,6 @@ export function hasWords(key: string): boolean {
 /** A minus sign is one, not a hyphen. */
 export function withMinus(text: string): string {
     return text.replace(/(?<![\w.-])-(?=\d)/gu, '−');
-}
-
-/** Speaks another language from here on; a page made by the server has its own. */
-export function speak(to: string): void {
-    language = to;
 }
 
 const read = new Map<string, Map<string, string>>();
