@@ -18,7 +18,7 @@ final class Quantile
     private const FUZZ = 1e-9;
 
     /**
-     * @param  list<float>  $sorted  ascending; may start with −INF and end with +INF
+     * @param  list<float|int>  $sorted  ascending; may start with −INF and end with +INF
      * @param  float  $p  probability, 0…1
      * @return float|null null when the quantile touches an infinity, or of no values
      */

@@ -54,13 +54,15 @@ enum Outcome: string
     /** @return self|null null for NONE, and for no outcome's number */
     public static function fromCode(int $code): ?self
     {
-        foreach (self::cases() as $outcome) {
-            if ($outcome->code() === $code) {
-                return $outcome;
+        /** @var array<int, self> $byCode */
+        static $byCode = [];
+        if ($byCode === []) {
+            foreach (self::cases() as $outcome) {
+                $byCode[$outcome->code()] = $outcome;
             }
         }
 
-        return null;
+        return $byCode[$code] ?? null;
     }
 
     /** Whether there was anything to pick, be it for too short a time. */

@@ -8,47 +8,65 @@ use Anthesis\Climate\Quantile;
 use Anthesis\Record\YearDay;
 
 /** The runs of a crop gathered by sow day: how many years each outcome had, how reliable the day is, when harvest came. */
-final readonly class OutcomeRibbon
+final class OutcomeRibbon
 {
+    /** @var array<int, array{int, int, int, int}|null> by sow day, once asked for */
+    private array $daysToHarvest = [];
+
     /**
      * @param  list<int>  $years  length 365, runs that count on sow day i+1
-     * @param  list<array<int, int>>  $counts  length 365, runs by code of Outcome
+     * @param  list<array<int, int>>  $counts  length 365, runs by code of Outcome, codes ascending
      * @param  list<float>  $reliability  length 365, share of harvests, centred circular mean of seven days
+     * @param  list<float>  $harvestDays  length 365, sum of size · harvest days of the runs that came to a harvest
+     * @param  list<int>  $reasons  length 365, code of the most frequent outcome other than a harvest; 0: none
      */
     private function __construct(
-        private Runs $runs,
-        public array $years,
-        public array $counts,
-        public array $reliability,
+        private readonly Runs $runs,
+        public readonly array $years,
+        public readonly array $counts,
+        public readonly array $reliability,
+        private readonly array $harvestDays,
+        private readonly array $reasons,
     ) {
     }
 
     public static function of(Runs $runs): self
     {
-        $codes = Outcome::count() + 1;
         $harvest = Outcome::Harvest->code();
-        $flat = array_fill(0, YearDay::YEAR * $codes, 0);
-        $sowDays = $runs->sowDays;
-        foreach ($runs->outcomes as $i => $code) {
-            $flat[($sowDays[$i] - 1) * $codes + $code]++;
-        }
-        $years = $counts = $shares = [];
-        for ($day = 0; $day < YearDay::YEAR; $day++) {
+        $none = array_fill(0, Outcome::count() + 1, 0);
+        [$outcomes, $harvests, $sizes] = [$runs->outcomes, $runs->harvests, $runs->sizes];
+        $years = $counts = $shares = $harvestDays = $reasons = [];
+        foreach ($runs->daysOf as $days) {
+            $all = $none;
+            $cropped = 0.0;
+            foreach ($days as $i) {
+                $code = $outcomes[$i];
+                $all[$code]++;
+                if ($code === $harvest) {
+                    $cropped += $sizes === [] ? $harvests[$i] : ($sizes[$i] ?? 1.0) * $harvests[$i];
+                }
+            }
             $own = [];
-            $n = 0;
-            for ($code = 1; $code < $codes; $code++) {
-                $count = $flat[$day * $codes + $code];
-                if ($count > 0) {
-                    $own[$code] = $count;
-                    $n += $count;
+            $n = $most = $reason = 0;
+            foreach ($all as $code => $count) {
+                if ($count === 0 || $code === Outcome::NONE) {
+                    continue;
+                }
+                $own[$code] = $count;
+                $n += $count;
+                if ($count > $most && $code !== $harvest) {
+                    $most = $count;
+                    $reason = $code;
                 }
             }
             $years[] = $n;
             $counts[] = $own;
-            $shares[] = $n === 0 ? 0.0 : ($own[$harvest] ?? 0) / $n;
+            $reasons[] = $reason;
+            $harvestDays[] = $cropped;
+            $shares[] = $n === 0 ? 0.0 : $all[$harvest] / $n;
         }
 
-        return new self($runs, $years, $counts, WeekMean::of($shares));
+        return new self($runs, $years, $counts, WeekMean::of($shares), $harvestDays, $reasons);
     }
 
     /**
@@ -68,24 +86,25 @@ final readonly class OutcomeRibbon
     /** @return Outcome|null the most frequent outcome other than a harvest on a sow day; of equals the one named first; null: none */
     public function reason(YearDay $day): ?Outcome
     {
-        $most = $reason = 0;
-        foreach ($this->counts[$day->number - 1] as $code => $count) {
-            if ($count > $most && $code !== Outcome::Harvest->code()) {
-                $most = $count;
-                $reason = $code;
-            }
-        }
-
-        return Outcome::fromCode($reason);
+        return Outcome::fromCode($this->reasons[$day->number - 1]);
     }
 
     /**
-     * @param  int  $wholeDays  of a whole harvest
-     * @return list<float> length 365, see ExpectedHarvest
+     * How much of a whole harvest a sowing on each day of the year brings, on the mean of all years: what tells a good day
+     * from a reliable one.
+     *
+     * @param  int  $wholeDays  of a whole harvest, the crop's harvest_days
+     * @return list<float> length 365, 0…1: of the years that count the mean of size · harvest days / whole ones, 0 for all that came
+     *                     to no harvest; then the centred circular mean of seven days
      */
     public function expectedHarvest(int $wholeDays): array
     {
-        return ExpectedHarvest::of($this->runs, $wholeDays);
+        $means = [];
+        foreach ($this->harvestDays as $i => $days) {
+            $means[] = $this->years[$i] === 0 ? 0.0 : $days / ($this->years[$i] * $wholeDays);
+        }
+
+        return WeekMean::of($means);
     }
 
     /** @return int years in which a sowing, or setting out, on the day came to an outcome */
@@ -95,41 +114,41 @@ final readonly class OutcomeRibbon
     }
 
     /**
-     * Days from sowing, or setting out, to harvest in the years that came to one, by sow day.
+     * Days from sowing, or setting out, on a day of the year to harvest in the years that came to one.
      *
-     * @return list<array{int, int, int, int}|null> length 365: the 10, 50 and 90 % of them to the first day of harvest, and the
-     *                                              90 % of them to its last; null where no year did
+     * @return array{int, int, int, int}|null the 10, 50 and 90 % of them to the first day of harvest, and the 90 % of them to its
+     *                                        last; null where no year did
      */
-    public function daysToHarvest(): array
+    public function daysToHarvest(YearDay $day): ?array
     {
-        $harvest = Outcome::Harvest->code();
-        $waits = $ends = array_fill(0, YearDay::YEAR, []);
-        $sowDays = $this->runs->sowDays;
-        foreach ($this->runs->outcomes as $i => $code) {
-            if ($code === $harvest) {
-                $day = $sowDays[$i] - 1;
-                $wait = $this->runs->mature[$i] - $i;
-                $waits[$day][] = (float) $wait;
-                $ends[$day][] = (float) ($wait + max(0, $this->runs->harvests[$i] - 1));
-            }
-        }
-        $days = [];
-        foreach ($waits as $day => $own) {
-            if ($own === []) {
-                $days[] = null;
-
-                continue;
-            }
-            $last = $ends[$day];
-            sort($own);
-            sort($last);
-            $days[] = [self::dayAt($own, 0.1), self::dayAt($own, 0.5), self::dayAt($own, 0.9), self::dayAt($last, 0.9)];
-        }
-
-        return $days;
+        return $this->daysToHarvest[$day->number] ??= $this->quantiles($this->runs->daysOf[$day->number]);
     }
 
-    /** @param  list<float>  $sorted */
+    /**
+     * @param  list<int>  $sown  days of the record
+     * @return array{int, int, int, int}|null
+     */
+    private function quantiles(array $sown): ?array
+    {
+        $harvest = Outcome::Harvest->code();
+        [$outcomes, $mature, $harvests] = [$this->runs->outcomes, $this->runs->mature, $this->runs->harvests];
+        $first = $last = [];
+        foreach ($sown as $i) {
+            if ($outcomes[$i] === $harvest) {
+                $first[] = $wait = $mature[$i] - $i;
+                $last[] = $wait + max(0, $harvests[$i] - 1);
+            }
+        }
+        if ($first === []) {
+            return null;
+        }
+        sort($first);
+        sort($last);
+
+        return [self::dayAt($first, 0.1), self::dayAt($first, 0.5), self::dayAt($first, 0.9), self::dayAt($last, 0.9)];
+    }
+
+    /** @param  list<int>  $sorted */
     private static function dayAt(array $sorted, float $p): int
     {
         return (int) round((float) Quantile::of($sorted, $p));

@@ -45,16 +45,12 @@ final class PacketDays
     /** Of the runs sown on the day and the three before and after it, the share that came to a harvest. */
     private static function shareOfHarvests(Runs $runs, YearDay $day): float
     {
-        $week = [];
-        for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
-            $week[$day->plus($j)->number] = true;
-        }
         $harvest = Outcome::Harvest->code();
         $harvests = $all = 0;
-        foreach ($runs->outcomes as $i => $code) {
-            if ($code !== Outcome::NONE && isset($week[$runs->sowDays[$i]])) {
-                $all++;
-                $harvests += $code === $harvest ? 1 : 0;
+        for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
+            foreach ($runs->daysOf[$day->plus($j)->number] as $i) {
+                $all += $runs->outcomes[$i] === Outcome::NONE ? 0 : 1;
+                $harvests += $runs->outcomes[$i] === $harvest ? 1 : 0;
             }
         }
 

@@ -45,7 +45,7 @@ final class Replay
             $step->take($sowings);
         }
 
-        return $sowings->runs($this->tables->first, $this->tables->sowDay);
+        return $sowings->runs($this->tables->first, $this->tables->daysOf);
     }
 
     /** @return list<Step> a crop's life in order */

@@ -14,7 +14,7 @@ use Anthesis\Record\Day;
 final readonly class Runs
 {
     /**
-     * @param  list<int>  $sowDays  1…365
+     * @param  array<int, list<int>>  $daysOf  by day of the year, 1…365, its days
      * @param  array<int, int>  $outcomes  codes of Outcome; NONE: does not count
      * @param  array<int, int>  $mature  day of first harvest; only with a harvest, long enough or too short
      * @param  array<int, int>  $harvests  days of harvest
@@ -26,7 +26,7 @@ final readonly class Runs
      */
     public function __construct(
         private Day $first,
-        public array $sowDays,
+        public array $daysOf,
         public array $outcomes,
         public array $mature,
         public array $harvests,
@@ -48,16 +48,16 @@ final readonly class Runs
             }
         }
 
-        return new self($this->first, $this->sowDays, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends, $this->sizes);
+        return new self($this->first, $this->daysOf, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends, $this->sizes);
     }
 
     /** @return list<Run> those that count, in order of sowing; of one sow day only, where one is given */
     public function all(?int $sowDay = null): array
     {
-        $runs = $named = [];
-        foreach ($this->outcomes as $i => $code) {
-            $outcome = $code === Outcome::NONE ? null : $named[$code] ??= Outcome::fromCode($code);
-            if ($outcome !== null && ($sowDay === null || $this->sowDays[$i] === $sowDay)) {
+        $runs = [];
+        foreach ($sowDay === null ? array_keys($this->outcomes) : $this->daysOf[$sowDay] ?? [] as $i) {
+            $outcome = Outcome::fromCode($this->outcomes[$i]);
+            if ($outcome !== null) {
                 $came = $outcome->cameToHarvest();
                 $runs[] = new Run($this->first->plus($i), $outcome, $came ? $this->mature[$i] - $i : null, $came ? $this->harvests[$i] : 0,
                     $outcome->cameUp() ? $this->first->plus($this->ups[$i]) : null, $this->first->plus($this->ends[$i]));

@@ -11,6 +11,7 @@ use Anthesis\Crop\LightSchool;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
+use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
@@ -49,6 +50,9 @@ final class SeasonTables
     /** @var list<int> sow day of each day, 1…365 */
     public readonly array $sowDay;
 
+    /** @var array<int, list<int>> days of the record by sow day, 1…365 */
+    public readonly array $daysOf;
+
     /** @var list<int> sum of days without a usable minimum or maximum, after short gaps were bridged */
     public readonly array $missing;
 
@@ -76,8 +80,8 @@ final class SeasonTables
     /** @var list<float> MJ m⁻² d⁻¹ by sow day, from index 1 */
     private readonly array $radiation;
 
-    /** @var list<bool>|null */
-    private ?array $frozenGround = null;
+    /** @var array{list<int>, list<int>, list<int>}|null */
+    private ?array $ground = null;
 
     /** @var array<string, list<int>> */
     private array $nextDay = [];
@@ -98,12 +102,14 @@ final class SeasonTables
         $this->hours = [0.0, ...DayLength::throughTheYear($latitude)];
         $this->radiation = [0.0, ...Radiation::throughTheYear($latitude)];
         $sowDay = [];
+        $daysOf = array_fill(1, YearDay::YEAR, []);
         $missing = [0];
         $meanSum = $soilSum = [0.0];
         $gone = 0;
         $means = $soils = 0.0;
         foreach ($bridged->minimum as $i => $minimum) {
-            $sowDay[] = Day::yearDayOf($record->first->number + $i);
+            $sowDay[] = $day = Day::yearDayOf($record->first->number + $i);
+            $daysOf[$day][] = $i;
             $maximum = $bridged->maximum[$i];
             $known = $minimum !== null && $maximum !== null;
             $mean = $known ? ($minimum + $maximum) / 2 + $site->air : 0.0;
@@ -116,6 +122,7 @@ final class SeasonTables
             $soilSum[] = $soils += $soil[$i] ?? 0.0;
         }
         $this->sowDay = $sowDay;
+        $this->daysOf = $daysOf;
         $this->missing = $missing;
         $this->meanSum = $meanSum;
         $this->soilSum = $soilSum;
@@ -142,10 +149,15 @@ final class SeasonTables
             : $this->nextDay["freeze {$celsius}"] ??= $this->nextAtMost($this->night, $celsius);
     }
 
-    /** @return list<bool> whether each day's soil is frozen */
-    public function frozenGround(): array
+    /**
+     * The ground as it meets any sowing. A sowing that fails on its own day counts where its season is on record.
+     *
+     * @return array{list<int>, list<int>, list<int>} days on which it can be opened; those on which it is frozen, of which a failure
+     *                                                counts; and all of which one does
+     */
+    public function ground(): array
     {
-        return $this->frozenGround ??= array_map(static fn (float $celsius): bool => $celsius <= self::FROZEN_SOIL, $this->soil);
+        return $this->ground ??= $this->openAndFrozen();
     }
 
     /** @return list<float> sum of growth-days on days of at least so many hours */
@@ -268,6 +280,26 @@ final class SeasonTables
         }
 
         return $sum;
+    }
+
+    /** @return array{list<int>, list<int>, list<int>} */
+    private function openAndFrozen(): array
+    {
+        $open = $frozen = $counted = [];
+        $last = $this->days - Replay::HORIZON;
+        foreach ($this->soil as $day => $celsius) {
+            $counts = $day < $last && $this->missing[$day + Replay::HORIZON + 1] === $this->missing[$day];
+            if ($counts) {
+                $counted[] = $day;
+            }
+            if ($celsius > self::FROZEN_SOIL) {
+                $open[] = $day;
+            } elseif ($counts) {
+                $frozen[] = $day;
+            }
+        }
+
+        return [$open, $frozen, $counted];
     }
 
     /**

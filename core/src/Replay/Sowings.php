@@ -77,10 +77,10 @@ final class Sowings
     }
 
     /**
-     * @param  list<int>  $sowDays  1…365, of each day of the record
      * @param  Day  $first  of the record
+     * @param  array<int, list<int>>  $daysOf  by day of the year, 1…365, its days of the record
      */
-    public function runs(Day $first, array $sowDays): Runs
+    public function runs(Day $first, array $daysOf): Runs
     {
         [$outcomes, $ends] = $this->ledger();
         [$ups, $harvests, $mature, $sizes] = [$this->ups, $this->harvests, $this->mature, $this->sizes];
@@ -96,6 +96,6 @@ final class Sowings
             }
         }
 
-        return new Runs($first, $sowDays, $outcomes, $mature, $harvests, $ups, $ends, $sizes);
+        return new Runs($first, $daysOf, $outcomes, $mature, $harvests, $ups, $ends, $sizes);
     }
 }

@@ -20,18 +20,19 @@ final readonly class ReasonSpan
      */
     public static function of(array $reasons, YearDay $from): array
     {
+        $cut = $from->number - 1;
         $spans = [];
         $began = 0;
-        $at = static fn (int $i): Reason|Outcome|null => $reasons[($from->number - 1 + $i) % YearDay::YEAR];
-        for ($i = 1; $i <= YearDay::YEAR; $i++) {
-            $reason = $at($began);
-            if ($i < YearDay::YEAR && $at($i) === $reason) {
+        $reason = $reasons[$cut];
+        foreach ([...array_slice($reasons, $cut), ...array_slice($reasons, 0, $cut), false] as $i => $next) {
+            if ($next === $reason) {
                 continue;
             }
-            if ($reason !== null) {
+            if ($reason !== null && $reason !== false) {
                 $spans[] = new self($from->plus($began), $from->plus($i - 1), $reason);
             }
             $began = $i;
+            $reason = $next;
         }
 
         return $spans;

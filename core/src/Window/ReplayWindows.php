@@ -22,9 +22,6 @@ final readonly class ReplayWindows
     /** Shares are means of quotients; a day that reaches the standard exactly counts. */
     private const ROUNDING = 1e-9;
 
-    /** @var list<array{int, int, int, int}|null> */
-    private array $daysToHarvest;
-
     /** @var list<float> length 365, expected harvest of sow day i+1 */
     public array $expected;
 
@@ -36,14 +33,13 @@ final readonly class ReplayWindows
         private YearDay $from,
         private string $site,
     ) {
-        $this->daysToHarvest = $ribbon->daysToHarvest();
         $this->expected = $ribbon->expectedHarvest($crop->harvest->days);
     }
 
     /** @return list<array{int, int}|null> length 365, days from sow day i+1 to the first (10 %) and the last (90 %) of its harvest; null: none */
     public function harvested(): array
     {
-        return array_map(static fn (?array $days): ?array => $days === null ? null : [$days[0], $days[3]], $this->daysToHarvest);
+        return array_map($this->harvestedOn(...), range(1, YearDay::YEAR));
     }
 
     public function at(float $share): RouteWindows
@@ -62,14 +58,9 @@ final readonly class ReplayWindows
         if ($windows === []) {
             $derivation->write('none', Phrase::of('derivation.too-few-years'), null, null, Phrase::of('source.at-best', self::share(max([0.0, ...$this->ribbon->reliability]), $years)));
         }
-        $open = $this->openDays($windows);
-        $reasons = [];
-        foreach ($open as $i => $inside) {
-            $reasons[] = $inside ? null : $this->ribbon->reason(YearDay::fromNumber($i + 1));
-        }
-        $harvested = $this->harvested();
+        $reasons = $this->reasons($windows);
         // Days that were never harvested are no window, so every window has its harvest.
-        $harvests = array_map(static fn (SowingWindow $w): SowingWindow => $w->harvest($harvested) ?? $w, $windows);
+        $harvests = array_map(fn (SowingWindow $w): SowingWindow => $w->harvest($this->harvestedOn(...)) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
         $underCover = [];
         if ($weeks !== null) {
@@ -92,10 +83,23 @@ final readonly class ReplayWindows
         );
     }
 
+    /** @return array{int, int}|null */
+    private function harvestedOn(int $sowDay): ?array
+    {
+        $days = $this->ribbon->daysToHarvest(YearDay::fromNumber($sowDay));
+
+        return $days === null ? null : [$days[0], $days[3]];
+    }
+
     /** @return list<SowingWindow> */
     private function runs(float $share): array
     {
-        return WindowFinder::runs(array_map(static fn (float $r): bool => $r >= $share - self::ROUNDING, $this->ribbon->reliability), $this->from, ProofStandard::LEAST_DAYS);
+        $open = [];
+        foreach ($this->ribbon->reliability as $reliability) {
+            $open[] = $reliability >= $share - self::ROUNDING;
+        }
+
+        return WindowFinder::runs($open, $this->from, ProofStandard::LEAST_DAYS);
     }
 
     /**
@@ -107,17 +111,16 @@ final readonly class ReplayWindows
         $most = -1.0;
         $bestDays = [];
         for ($i = 0; $i < $window->days; $i++) {
-            $day = $window->first->plus($i);
-            $reliability = round($this->ribbon->reliability[$day->number - 1], 6);
+            $reliability = round($this->ribbon->reliability[($window->first->number + $i - 1) % YearDay::YEAR], 6);
             if ($reliability > $most) {
                 $most = $reliability;
                 $bestDays = [];
             }
             if ($reliability === $most) {
-                $bestDays[] = $day;
+                $bestDays[] = $i;
             }
         }
-        $best = $bestDays[intdiv(count($bestDays), 2)];
+        $best = $window->first->plus($bestDays[intdiv(count($bestDays), 2)]);
         $slack = 0;
         foreach ($fair as $wider) {
             if ($wider->contains($window->last) && ! $wider->isAllYear()) {
@@ -137,7 +140,7 @@ final readonly class ReplayWindows
     /** @return array{YearDay, YearDay, YearDay}|null */
     private function firstHarvests(YearDay $sown): ?array
     {
-        $days = $this->daysToHarvest[$sown->number - 1];
+        $days = $this->ribbon->daysToHarvest($sown);
 
         return $days === null ? null : [$sown->plus($days[0]), $sown->plus($days[1]), $sown->plus($days[2])];
     }
@@ -173,18 +176,22 @@ final readonly class ReplayWindows
 
     /**
      * @param  list<SowingWindow>  $windows
-     * @return list<bool> length 365
+     * @return list<Outcome|null> length 365, null inside a window
      */
-    private function openDays(array $windows): array
+    private function reasons(array $windows): array
     {
-        $open = array_fill(0, YearDay::YEAR, false);
+        $open = [];
         foreach ($windows as $window) {
             for ($i = 0; $i < $window->days; $i++) {
-                $open[$window->first->plus($i)->number - 1] = true;
+                $open[($window->first->number + $i - 1) % YearDay::YEAR + 1] = true;
             }
         }
+        $reasons = [];
+        for ($day = 1; $day <= YearDay::YEAR; $day++) {
+            $reasons[] = isset($open[$day]) ? null : $this->ribbon->reason(YearDay::fromNumber($day));
+        }
 
-        return array_values($open);
+        return $reasons;
     }
 
     /** @return array{harvests: int, years: int} */

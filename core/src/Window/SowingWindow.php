@@ -29,15 +29,15 @@ final readonly class SowingWindow
     /**
      * When what is sown in this window is harvested: from the earliest first day of harvest of its days to the latest last one.
      *
-     * @param  list<array{int, int}|null>  $days  length 365, days from sow day i+1 to the first and the last day of harvest; null: none
+     * @param  callable(int): (array{int, int}|null)  $harvested  days from a sow day, 1…365, to its first and last day of harvest; null: none
      * @return self|null at most a year; null where none of its days was ever harvested
      */
-    public function harvest(array $days): ?self
+    public function harvest(callable $harvested): ?self
     {
         $first = PHP_INT_MAX;
         $last = 0;
         for ($i = 0; $i < $this->days; $i++) {
-            $harvest = $days[$this->first->plus($i)->number - 1];
+            $harvest = $harvested(($this->first->number + $i - 1) % YearDay::YEAR + 1);
             if ($harvest !== null) {
                 $first = min($first, $i + $harvest[0]);
                 $last = max($last, $i + $harvest[1]);

@@ -8,7 +8,6 @@ use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropParameters;
 use Anthesis\Record\YearDay;
-use Anthesis\Replay\ExpectedHarvest;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
@@ -54,7 +53,7 @@ final class ReplayVectorsTest extends TestCase
             $windows = WindowFinder::runs(array_map(static fn (float $r): bool => $r >= (float) $standard - 1e-9, $ribbon->reliability), YearDay::fromNumber(1), 5);
             self::assertEqualsCanonicalizing($expected, array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $windows), "windows at {$standard}");
         }
-        $expected = ExpectedHarvest::of($runs, $crop->harvest->days);
+        $expected = $ribbon->expectedHarvest($crop->harvest->days);
         foreach ($case['expected_harvest'] as $day => $harvest) {
             self::assertEqualsWithDelta($harvest, $expected[(int) $day - 1], 1e-3, "expected harvest of sow day {$day}");
         }

@@ -36,17 +36,17 @@ final class ReplayWindowsTest extends TestCase
     /** @param  Closure(int, int): int  $outcome  code by year 0…9 and sow day */
     private function windows(Closure $outcome, string $crop = 'radish', Route $route = Route::Direct, float $share = 0.8, ?YearDay $from = null): RouteWindows
     {
-        $sowDays = $outcomes = $mature = $harvests = $ups = $ends = [];
+        $daysOf = $outcomes = $mature = $harvests = $ups = $ends = [];
         for ($year = 0; $year < 10; $year++) {
             for ($day = 1; $day <= YearDay::YEAR; $day++) {
-                $sowDays[] = $day;
+                $daysOf[$day][] = count($outcomes);
                 $outcomes[] = $outcome($year, $day);
                 $mature[] = count($mature) + 30 + $year;
                 $harvests[] = 10;
                 $ups[] = $ends[] = 0;
             }
         }
-        $ribbon = OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), $sowDays, $outcomes, $mature, $harvests, $ups, $ends));
+        $ribbon = OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), $daysOf, $outcomes, $mature, $harvests, $ups, $ends));
 
         return (new ReplayWindows($this->crop($crop), $route, $ribbon, $from ?? YearDay::of(1, 1), 'open ground'))->at($share);
     }

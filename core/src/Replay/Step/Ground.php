@@ -7,7 +7,6 @@ namespace Anthesis\Replay\Step;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\CropNeeds;
 use Anthesis\Replay\Outcome;
-use Anthesis\Replay\Replay;
 use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
@@ -23,30 +22,28 @@ final readonly class Ground implements Step
 
     public function take(Sowings $sowings): void
     {
-        $missing = $this->tables->missing;
+        [$open, $frozen, $counted] = $this->tables->ground();
         $sowDay = $this->tables->sowDay;
-        $frozen = $this->tables->frozenGround();
         $stock = $this->stock();
-        [$noStock, $groundFrozen] = [Outcome::NoStock->code(), Outcome::GroundFrozen->code()];
-        $counted = $this->tables->days - Replay::HORIZON;
         [$outcomes, $ends] = $sowings->ledger();
-        $left = [];
-        foreach ($frozen as $day => $isFrozen) {
-            if ($stock !== [] && ! $stock[$sowDay[$day]]) {
-                $outcome = $noStock;
-            } elseif ($isFrozen) {
-                $outcome = $groundFrozen;
-            } else {
-                $left[] = $day;
+        $groundFrozen = Outcome::GroundFrozen->code();
+        foreach ($frozen as $day) {
+            $outcomes[$day] = $groundFrozen;
+            $ends[$day] = $day;
+        }
+        if ($stock === []) {
+            $sowings->giveBack($outcomes, $ends, $open);
 
-                continue;
-            }
-            if ($day < $counted && $missing[$day + Replay::HORIZON + 1] === $missing[$day]) {
-                $outcomes[$day] = $outcome;
+            return;
+        }
+        $noStock = Outcome::NoStock->code();
+        foreach ($counted as $day) {
+            if (! $stock[$sowDay[$day]]) {
+                $outcomes[$day] = $noStock;
                 $ends[$day] = $day;
             }
         }
-        $sowings->giveBack($outcomes, $ends, $left);
+        $sowings->giveBack($outcomes, $ends, array_values(array_filter($open, static fn (int $day): bool => $stock[$sowDay[$day]])));
     }
 
     /** @return array<int, bool> by sow day 1…365, whether there is stock to plant; empty: there always is */

@@ -76,36 +76,44 @@ final readonly class Youth implements Step
             $left[] = $plant;
         }
         $sowings->killed = $killed;
-        $sowings->mature = self::reached($left, $ups, $growth, $needs->maturity, $days);
-        $sowings->heatFrom = self::reached($left, $ups, $growth, $needs->heatFrom, $days - 1);
+        $this->markGrowth($sowings, $left, $ups, $growth);
         $sowings->giveBack($outcomes, $ends, $left);
     }
 
     /**
-     * The day each plant's growth comes to a sum; plants go by the day they came up, so the day only ever moves on.
+     * The days on which growth makes each plant mature and open to heat; plants go by the day they came up, so that both days
+     * only ever move on.
      *
      * @param  list<int>  $plants
      * @param  array<int, int>  $ups  by plant, the day it came up
      * @param  list<float>  $growth  sums to before each day
-     * @param  int  $last  the day given where there is none by then
-     * @return array<int, int> by plant
      */
-    private static function reached(array $plants, array $ups, array $growth, float $sum, int $last): array
+    private function markGrowth(Sowings $sowings, array $plants, array $ups, array $growth): void
     {
-        $days = array_fill(0, count($ups), SeasonTables::NEVER);
-        $day = 0;
+        $days = $this->tables->days;
+        [$toMature, $toHeat] = [$this->needs->maturity, $this->needs->heatFrom];
+        $mature = $heatFrom = array_fill(0, $days, SeasonTables::NEVER);
+        $ripe = $open = 0;
         foreach ($plants as $plant) {
             $up = $ups[$plant];
-            if ($day < $up) {
-                $day = $up;
+            $before = $growth[$up + 1];
+            if ($open < $up) {
+                $open = $up;
             }
-            $reached = $growth[$up + 1] + $sum;
-            while ($day < $last && $growth[$day + 1] < $reached) {
-                $day++;
+            $reached = $before + $toHeat;
+            while ($open < $days - 1 && $growth[$open + 1] < $reached) {
+                $open++;
             }
-            $days[$plant] = $day;
+            $heatFrom[$plant] = $open;
+            if ($ripe < $open) {
+                $ripe = $open;
+            }
+            $reached = $before + $toMature;
+            while ($ripe < $days && $growth[$ripe + 1] < $reached) {
+                $ripe++;
+            }
+            $mature[$plant] = $ripe;
         }
-
-        return $days;
+        [$sowings->mature, $sowings->heatFrom] = [$mature, $heatFrom];
     }
 }

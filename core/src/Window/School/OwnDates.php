@@ -62,7 +62,7 @@ final readonly class OwnDates implements School
             Phrase::of('source.by-hand', ['day' => Phrase::day($this->on->yearDay()), 'year' => $this->on->year()]));
         $weeks = $route === Route::Transplant ? $crop->underCover->weeks : null;
         $harvested = $this->harvested[$route->value] ?? null;
-        $harvests = $harvested === null ? [] : array_filter(array_map(static fn (SowingWindow $w): ?SowingWindow => $w->harvest($harvested), $windows));
+        $harvests = $harvested === null ? [] : array_filter(array_map(static fn (SowingWindow $w): ?SowingWindow => $w->harvest(static fn (int $day): ?array => $harvested[$day - 1]), $windows));
 
         return new RouteWindows(
             $route,
