@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App;
 
 use App\Editions\EditionFrozen;
+use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
+use App\Operations\DayTurned;
 use App\Results\ComputeZoneJob;
 use App\Zones\ComputationQueued;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -41,6 +43,9 @@ class AppServiceProvider extends ServiceProvider
         });
         Event::listen(static function (EditionFrozen $frozen): void {
             RenderEditionJob::dispatch($frozen->editionId)->afterCommit();
+        });
+        Event::listen(static function (DayTurned $turned): void {
+            app(PublicSite::class)->turnWeek();
         });
         // Links are made of what this service is called, not of what a request calls it.
         URL::forceRootUrl((string) config('app.url'));

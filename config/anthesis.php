@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    // The day the application takes for today, as YYYY-MM-DD; blank: the real one. For demonstrations and tests.
+    // The day the application takes for today, as YYYY-MM-DD; blank: the real one, or where the demonstration's clock stands. For tests.
     'today' => env('ANTHESIS_TODAY'),
 
     // The largest station file that is taken, in MiB. bin/serve lets somewhat more through, so that the refusal is ours.

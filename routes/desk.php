@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Crops\CropController;
 use App\Crops\VarietyController;
 use App\Editions\EditionController;
+use App\People\DemoClockController;
 use App\People\SessionController;
 use App\Results\ClimateController;
 use App\Results\ZoneComparisonController;
@@ -38,6 +39,7 @@ Route::prefix('api')->group(static function (): void {
 
     Route::middleware('auth')->group(static function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
+        Route::put('demo-clock', [DemoClockController::class, 'update']);
         Route::get('zones', [ZoneController::class, 'index']);
         Route::post('zones', [ZoneController::class, 'store']);
         Route::get('zone-comparison', [ZoneComparisonController::class, 'show']);

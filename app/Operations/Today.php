@@ -6,13 +6,17 @@ namespace App\Operations;
 
 use Anthesis\Record\Day;
 
-/** The day the application takes for today: the configured one, else the real one. */
+/** The day the application takes for today: in the demonstration the one its clock stands on, else the real one; tests set their own. */
 final class Today
 {
     public static function day(): Day
     {
-        $configured = config('anthesis.today');
+        $set = config('anthesis.today');
 
-        return Day::fromIso(is_string($configured) && $configured !== '' ? $configured : date('Y-m-d'));
+        return match (true) {
+            is_string($set) && $set !== '' => Day::fromIso($set),
+            (bool) config('anthesis.demonstration') => DemoClock::today(),
+            default => Day::fromIso(date('Y-m-d')),
+        };
     }
 }

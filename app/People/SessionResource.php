@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Crops\Crop;
+use App\Operations\DemoClock;
 use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
@@ -20,6 +21,7 @@ class SessionResource extends JsonResource
 
         return [
             'today' => Today::day()->iso(),
+            'demonstration' => config('anthesis.demonstration') ? ['first' => DemoClock::FIRST, 'last' => DemoClock::LAST] : null,
             'user' => $user === null ? null : [
                 'name' => $user->name,
                 'email' => $user->email,

@@ -77,6 +77,7 @@ export function show(element: ReactElement, at = '/desk', path = '*') {
 
 export const EDUCATOR = {
     today: '2026-04-20',
+    demonstration: null,
     user: {
         name: 'Wren',
         email: 'wren@kestrel.example',

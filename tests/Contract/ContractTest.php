@@ -36,6 +36,7 @@ final class ContractTest extends TestCase
         $educator = $this->person();
         $this->postJson('/api/session', ['email' => $educator->email, 'password' => 'a good long password'])->assertOk()
             ->assertJsonPath('data.user.role', 'educator')->assertJsonPath('data.today', '2026-05-12');
+        $this->putJson('/api/demo-clock', ['today' => '2026-05-13'])->assertNotFound();
         $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
         $this->patchJson('/api/zones/test-basin', ['version' => 1] + $this->zoneValues('Renamed Basin'))->assertOk()->assertJsonPath('data.slug', 'test-basin');
         $this->post('/api/zones/test-basin/record-previews', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertOk();
@@ -94,7 +95,7 @@ final class ContractTest extends TestCase
     {
         $this->expectException(AssertionFailedError::class);
         $this->expectExceptionMessage('breaks the contract');
-        Contract::read()->assertFits('GET', '/api/session', 200, '{"data":{"user":null,"today":"yesterday"}}');
+        Contract::read()->assertFits('GET', '/api/session', 200, '{"data":{"user":null,"demonstration":null,"today":"yesterday"}}');
     }
 
     public function test_roles_are_those_of_the_contract(): void

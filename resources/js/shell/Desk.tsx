@@ -8,6 +8,7 @@ import { useSession } from '../access/session';
 import { useZone } from '../api/zones';
 import { useKeptFocus } from '../ui/focus';
 import { useKeys } from '../ui/keyboard';
+import { DemoClock } from './DemoClock';
 import { degrees } from '../words/place';
 
 const SCREENS = [
@@ -73,6 +74,7 @@ export function Desk() {
     if (!session?.user) return null;
     return (
         <>
+            <DemoClock />
             <header className="desk-header">
                 <h1>
                     {slug

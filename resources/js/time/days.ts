@@ -67,6 +67,11 @@ export function dateInShort(date: string): string {
     return say('date', { day: inShort(date.slice(5, 10)), year: date.slice(0, 4) });
 }
 
+/** The date so many days after a date "YYYY-MM-DD". */
+export function dateAfter(date: string, days: number): string {
+    return new Date(Date.parse(date) + days * 86_400_000).toISOString().slice(0, 10);
+}
+
 /** "1 Jan 2004 to 19 Apr 2026", or "19 Apr 2026" for a single day. */
 export function datesInShort(first: string, last: string): string {
     return first === last ? dateInShort(first) : say('span', { first: dateInShort(first), last: dateInShort(last) });

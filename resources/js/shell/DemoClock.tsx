@@ -1,0 +1,59 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSession } from '../access/session';
+import { api, taken } from '../api/client';
+import { dateInWords, dateAfter } from '../time/days';
+import { Action } from '../ui/Action';
+import { Problem } from '../ui/Problem';
+import { say } from '../words/words';
+
+/** The day on which the demonstration stands, and how to have it on another. */
+export function DemoClock() {
+    const { data: session } = useSession();
+    const queries = useQueryClient();
+    const [asked, setAsked] = useState<string>();
+    const move = useMutation({
+        mutationFn: async (today: string) => taken(api.PUT('/api/demo-clock', { body: { today } })),
+        onSuccess: (moved) => {
+            setAsked(undefined);
+            queries.setQueryData(['session'], moved);
+            return queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+        },
+    });
+    if (!session?.demonstration) return null;
+    const { today, demonstration } = session;
+    const go = (to: string) => move.mutate(to < demonstration.last ? to : demonstration.last);
+    return (
+        <div className="demo-clock">
+            <span>{say('clock.it-is', { day: dateInWords(today) })}</span>
+            <Action onClick={() => go(dateAfter(today, 1))}>{say('clock.a-day-on')}</Action>
+            <Action onClick={() => go(dateAfter(today, 7))}>{say('clock.a-week-on')}</Action>
+            {asked === undefined ? (
+                <Action onClick={() => setAsked(today)}>{say('clock.another-day')}</Action>
+            ) : (
+                <form
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        move.mutate(asked);
+                    }}
+                >
+                    <input
+                        type="date"
+                        aria-label={say('clock.the-day')}
+                        required
+                        autoFocus
+                        min={demonstration.first}
+                        max={demonstration.last}
+                        value={asked}
+                        onChange={(event) => setAsked(event.target.value)}
+                    />
+                    <button type="submit" className="plain">
+                        {say('clock.move')}
+                    </button>
+                    <Action onClick={() => setAsked(undefined)}>{say('common.cancel')}</Action>
+                </form>
+            )}
+            <Problem error={move.error} />
+        </div>
+    );
+}
