@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Crops\CropController;
+use App\Crops\ShippedCropController;
 use App\Crops\VarietyController;
 use App\Editions\EditionController;
 use App\People\DemoClockController;
@@ -66,6 +67,7 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('sites/{site}', [SiteController::class, 'destroy']);
         Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
+        Route::get('zones/{zone}/method-changes', [WindowsController::class, 'methodChanges']);
         Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);
         Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);
         Route::get('zones/{zone}/windows/{crop}/runs', [WindowsController::class, 'runs']);
@@ -75,6 +77,8 @@ Route::prefix('api')->group(static function (): void {
         Route::get('crops', [CropController::class, 'index']);
         Route::post('crops', [CropController::class, 'import']);
         Route::get('crop-columns', [CropController::class, 'columns']);
+        Route::get('shipped-crops', [ShippedCropController::class, 'index']);
+        Route::post('shipped-crops/{slug}', [ShippedCropController::class, 'store']);
         Route::get('crops/{crop}', [CropController::class, 'show']);
         Route::patch('crops/{crop}', [CropController::class, 'update']);
         Route::post('crops/{crop}/trials', [CropTrialController::class, 'store']);

@@ -7,7 +7,6 @@ namespace App\Crops;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\QueueComputation;
-use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /** Saves changed crops, keeps what they were, adds new ones, and has every zone computed anew, which costs only what changed. */
@@ -28,7 +27,7 @@ final class SaveCrops
     {
         $crop->editedAt($version, $user, function () use ($crop, $cells, $note, $user): void {
             if ($this->change($crop, $cells, $note, $user)) {
-                $this->computeAnew($user);
+                $this->queue->changedEverywhere($user);
             }
         });
 
@@ -59,7 +58,7 @@ final class SaveCrops
                 }
             }
             if ($counts['new'] + $counts['changed'] > 0) {
-                $this->computeAnew($user);
+                $this->queue->changedEverywhere($user);
             }
 
             return $counts;
@@ -76,12 +75,5 @@ final class SaveCrops
         $crop->update(['cells' => $cells]);
 
         return true;
-    }
-
-    private function computeAnew(User $user): void
-    {
-        foreach (Zone::query()->whereHas('currentComputation')->orderBy('id')->get() as $zone) {
-            $this->queue->changed($zone, $user);
-        }
     }
 }

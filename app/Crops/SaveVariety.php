@@ -6,6 +6,8 @@ namespace App\Crops;
 
 use App\People\StaleEdit;
 use App\People\User;
+use App\Zones\QueueComputation;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Adds, edits and takes out varieties of a crop.
@@ -14,10 +16,19 @@ use App\People\User;
  */
 final class SaveVariety
 {
-    /** @param  Values  $values  checked */
-    public function add(Crop $crop, array $values): Variety
+    public function __construct(private readonly QueueComputation $queue)
     {
-        return $crop->varieties()->create($values);
+    }
+
+    /** @param  Values  $values  checked */
+    public function add(Crop $crop, array $values, User $user): Variety
+    {
+        return DB::transaction(function () use ($crop, $values, $user): Variety {
+            $variety = $crop->varieties()->create($values);
+            $this->queue->changedEverywhere($user);
+
+            return $variety;
+        });
     }
 
     /**
@@ -27,11 +38,17 @@ final class SaveVariety
      */
     public function edit(Variety $variety, array $values, int $version, User $user): void
     {
-        $variety->editedAt($version, $user, static fn (Variety $v): bool => $v->update($values));
+        $variety->editedAt($version, $user, function (Variety $v) use ($values, $user): void {
+            $v->update($values);
+            $this->queue->changedEverywhere($user);
+        });
     }
 
-    public function takeOut(Variety $variety): void
+    public function takeOut(Variety $variety, User $user): void
     {
-        $variety->delete();
+        DB::transaction(function () use ($variety, $user): void {
+            $variety->delete();
+            $this->queue->changedEverywhere($user);
+        });
     }
 }

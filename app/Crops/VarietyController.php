@@ -20,7 +20,7 @@ class VarietyController
 {
     public function store(Request $request, Crop $crop, SaveVariety $save): JsonResponse
     {
-        $save->add($crop, $this->values($request, $crop, null));
+        $save->add($crop, $this->values($request, $crop, null), $request->user());
 
         return (new CropResource($crop->load('revisions.user', 'varieties')))->response()->setStatusCode(201);
     }
@@ -32,11 +32,11 @@ class VarietyController
         return new CropResource($crop->load('revisions.user', 'varieties'));
     }
 
-    public function destroy(Crop $crop, Variety $variety, SaveVariety $save): CropResource
+    public function destroy(Request $request, Crop $crop, Variety $variety, SaveVariety $save): CropResource
     {
         Gate::authorize('update', $crop);
         abort_unless($variety->crop_id === $crop->id, 404, 'There is no such variety of this crop.');
-        $save->takeOut($variety);
+        $save->takeOut($variety, $request->user());
 
         return new CropResource($crop->load('revisions.user', 'varieties'));
     }

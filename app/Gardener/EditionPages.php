@@ -100,6 +100,7 @@ final class EditionPages
             'base' => $base,
             'zone' => array_intersect_key($content['zone'], array_flip(['slug', 'name', 'district', 'hemisphere', 'height_m'])),
             'edition' => $content['edition'] + ['checksum' => $edition->checksum],
+            'method_edition' => $content['method']['edition'] ?? 1,
             'guidance' => $content['guidance'],
             'first_guess' => $content['ruler']['short_record'] ? EditionDocument::firstGuess($content['ruler']['seasons']) : null,
         ];
@@ -134,6 +135,6 @@ final class EditionPages
      */
     private static function withoutEvidence(array $route): array
     {
-        return array_diff_key($route, ['derivation' => true, 'reasons' => true, 'evidence' => true]);
+        return array_diff_key($route, ['derivation' => true, 'reasons' => true, 'evidence' => true, 'no_window' => true]);
     }
 }

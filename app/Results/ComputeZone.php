@@ -10,14 +10,18 @@ use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Climate\RecordTooShort;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Variety as CoreVariety;
 use Anthesis\Record\Latitude;
+use Anthesis\Replay\Replay;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBack;
 use Anthesis\Window\School\CountBackSettings;
 use Anthesis\Window\School\FromReplay;
 use Anthesis\Window\School\Grounds;
 use Anthesis\Window\School\Schools;
+use Anthesis\Window\School\WaysOut;
 use App\Crops\Crop as CropModel;
+use App\Crops\Variety;
 use App\Sites\Site;
 use App\Stations\ZoneRecord;
 use App\Zones\Computation;
@@ -44,11 +48,13 @@ final class ComputeZone
         $site = $computation->site === null ? Site::forZone($zone)[0] : $computation->site->toCore();
         $light = LightSchool::from($zone->light);
         $crops = CropModel::book();
+        $varieties = Variety::book();
         $method = self::method($settings, $light, $site->name);
         $place = ['record' => $record->used->checksum(), 'latitude' => $latitude->degrees, 'site' => $site];
         $hashes = [];
         foreach ($crops as $crop) {
-            $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum()]);
+            $own = array_map(static fn (CoreVariety $v): array => [$v->name, $v->tags, $v->crop->checksum()], $varieties[$crop->slug] ?? []);
+            $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum(), $own]);
         }
 
         $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
@@ -58,14 +64,14 @@ final class ComputeZone
         Result::query()->whereIn('hash', [...array_values($climate), ...array_keys($known)])->update(['created_at' => now()]);
         $missing = array_values(array_filter($crops, static fn (Crop $c): bool => ! isset($known[$hashes[$c->slug]])));
         $evidence = PlaceEvidence::of($record->used, $latitude, $site);
-        $schools = $missing === [] ? null : Schools::on(new Grounds($evidence, ZoneReplay::of($zone, $record, $site), $settings));
+        $schools = $missing === [] ? null : Schools::on(new Grounds($evidence, ZoneReplay::of($zone, $record, $site), $settings, $computation->site === null ? new WaysOut : null));
         foreach (array_chunk($missing, self::STEP) as $chunk) {
             if ($computation->refresh()->state === Computation::CANCELLED) {
                 return;
             }
             $results = [];
             foreach ($chunk as $crop) {
-                $results[] = [$hashes[$crop->slug], Result::SHEET, CropDossier::of($crop, $schools)];
+                $results[] = [$hashes[$crop->slug], Result::SHEET, CropDossier::of($crop, $schools, $varieties[$crop->slug] ?? [])];
             }
             Results::keep($results);
             $computation->update(['step' => 'replay', 'done' => min(count($crops), $computation->done + count($chunk))]);
@@ -73,10 +79,11 @@ final class ComputeZone
         $this->finish($computation, $evidence->freeze(FreezeThreshold::LightFreeze), $method, $climate, $hashes);
     }
 
-    /** @return array{light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string} */
+    /** @return array{edition: int, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string} */
     private static function method(CountBackSettings $settings, LightSchool $light, string $site): array
     {
         return [
+            'edition' => Replay::METHOD_EDITION,
             'light' => $light->value,
             'spring_risk' => $settings->springRisk->chance,
             'autumn_risk' => $settings->autumnRisk->chance,

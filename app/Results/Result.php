@@ -23,6 +23,8 @@ class Result extends Model
 
     public const COMPARED = 'compared';
 
+    public const METHOD_CHANGES = 'method-changes';
+
     public const UPDATED_AT = null;
 
     public $incrementing = false;
@@ -34,7 +36,7 @@ class Result extends Model
     protected $guarded = [];
 
     /** Change this when the computation itself changes, so that old results are not taken for new ones. */
-    public const GENERATION = 6;
+    public const GENERATION = 7;
 
     /** @param  array<array-key, mixed>  $inputs */
     public static function hashOf(string $kind, array $inputs): string

@@ -57,6 +57,12 @@ class WindowsController
         return response()->json(['data' => CropComparison::of($zone, $record, $crop, $standard ?? ProofStandard::from($zone->standard))]);
     }
 
+    /** What the second edition of the method moved, crop by crop. */
+    public function methodChanges(Zone $zone): JsonResponse
+    {
+        return response()->json(['data' => MethodChanges::of($zone, ZoneRecord::of($zone) ?? abort(404, self::NOT_YET))]);
+    }
+
     /** @return array{Site|null, ProofStandard|null} */
     private function asked(Request $request, Zone $zone): array
     {

@@ -48,4 +48,12 @@ final class QueueComputation
             return $this->execute($zone->refresh(), $user);
         });
     }
+
+    /** The same for every zone that has been computed: something was changed that all of them are computed from. */
+    public function changedEverywhere(?User $user): void
+    {
+        foreach (Zone::query()->whereHas('currentComputation')->orderBy('id')->get() as $zone) {
+            $this->changed($zone, $user);
+        }
+    }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Anthesis\Calendar;
 
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Crop\Variety;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Window\ProofStandard;
+use Anthesis\Window\RouteWindows;
 use Anthesis\Window\School\FromReplay;
 use Anthesis\Window\School\OwnDates;
 use Anthesis\Window\School\School;
@@ -23,16 +26,18 @@ use Anthesis\Words\Phrase;
  * - `record`: by route; `ribbon.outcomes`: by outcome, list<int> length 365, years in which a sowing on sow day i+1 came to it, only those
  *   that occur; `ribbon.years`: years on record; `ribbon.reliability`, `ribbon.expected`: list<float> length 365; `harvested`: length 365, days from sow
  *   day i+1 to the first and the last of its harvest, null: never harvested
+ * - `varieties`: those of the crop with their own windows, `schools` as those of the crop
  * - `schools`: by key of School and by standard of proof, or under `any` where a school does not ask for proof
  *
  * @phpstan-import-type Identity from CropSheet
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type RouteSheet from CropSheet
+ * @phpstan-import-type VarietyRoute from CropSheet
  * @phpstan-import-type Words from Phrase
  *
  * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>, expected: list<float>}
  * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>}
- * @phpstan-type Dossier array{crop: Identity, record: list<ReplayedRoute>, schools: array<string, array<string, list<RouteSheet>>>}
+ * @phpstan-type Dossier array{crop: Identity, record: list<ReplayedRoute>, schools: array<string, array<string, list<RouteSheet>>>, varieties: list<array{name: string, days: float, basis: string, tags: list<string>, schools: array<string, array<string, list<VarietyRoute>>>}>}
  */
 final class CropDossier
 {
@@ -41,8 +46,11 @@ final class CropDossier
     /** Dates on days of a poorer chance than this are warned of. */
     private const POOR = 0.5;
 
-    /** @return Dossier */
-    public static function of(Crop $crop, Schools $schools): array
+    /**
+     * @param  list<Variety>  $varieties
+     * @return Dossier
+     */
+    public static function of(Crop $crop, Schools $schools, array $varieties = []): array
     {
         $record = $sheets = [];
         foreach ($crop->routes as $route) {
@@ -53,7 +61,8 @@ final class CropDossier
             $sheets[$key] = self::windows($crop, $school);
         }
 
-        return ['crop' => CropSheet::identity($crop), 'record' => $record, 'schools' => $sheets];
+        return ['crop' => CropSheet::identity($crop), 'record' => $record, 'schools' => $sheets,
+            'varieties' => array_map(static fn (Variety $v): array => self::variety($v, $schools), $varieties)];
     }
 
     /**
@@ -64,7 +73,13 @@ final class CropDossier
      */
     public static function sheet(array $dossier, string $school, ProofStandard $standard): array
     {
-        return ['school' => $school, 'routes' => self::routes($dossier, $school, $standard)] + $dossier['crop'];
+        $varieties = [];
+        foreach ($dossier['varieties'] as $variety) {
+            $routes = $variety['schools'][$school][$standard->value] ?? $variety['schools'][$school][self::ANY] ?? [];
+            $varieties[] = ['name' => $variety['name'], 'days' => $variety['days'], 'basis' => $variety['basis'], 'tags' => $variety['tags'], 'routes' => $routes];
+        }
+
+        return ['school' => $school, 'routes' => self::routes($dossier, $school, $standard), 'varieties' => $varieties] + $dossier['crop'];
     }
 
     /**
@@ -92,7 +107,8 @@ final class CropDossier
             $routes[] = $dates === null ? $replayed : ['fair' => $replayed['fair'], 'reasons' => $replayed['reasons']] + $dates;
         }
 
-        return ['school' => OwnDates::KEY, 'routes' => $routes] + $dossier['crop'];
+        // The dates are the crop's, whatever the variety.
+        return ['school' => OwnDates::KEY, 'routes' => $routes, 'varieties' => []] + $dossier['crop'];
     }
 
     /**
@@ -131,6 +147,26 @@ final class CropDossier
         }
 
         return $sentences;
+    }
+
+    /** @return array{name: string, days: float, basis: string, tags: list<string>, schools: array<string, array<string, list<VarietyRoute>>>} */
+    private static function variety(Variety $variety, Schools $schools): array
+    {
+        $crop = $variety->crop;
+        $sheets = [];
+        foreach ($schools->all as $key => $school) {
+            if ($school !== $schools->replay) {
+                $sheets[$key] = [self::ANY => CropSheet::varietyRoutes($crop, $school->windows($crop, ProofStandard::Reliable))];
+
+                continue;
+            }
+            foreach (ProofStandard::cases() as $standard) {
+                $sheets[$key][$standard->value] = CropSheet::varietyRoutes($crop,
+                    array_map(static fn (Route $route): RouteWindows => $schools->replay->of($crop, $route)->at($standard->share()), $crop->routes));
+            }
+        }
+
+        return ['name' => $variety->name, 'days' => $crop->growth->maturityDays, 'basis' => $crop->growth->maturityBasis->value, 'tags' => $variety->tags, 'schools' => $sheets];
     }
 
     /** @return array<string, list<RouteSheet>> by standard, or under ANY */

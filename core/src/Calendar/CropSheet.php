@@ -9,6 +9,8 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Record\YearDay;
 use Anthesis\Window\DerivationLine;
+use Anthesis\Window\FairChance;
+use Anthesis\Window\NoWindow;
 use Anthesis\Window\Reason;
 use Anthesis\Window\ReasonSpan;
 use Anthesis\Window\RouteWindows;
@@ -25,12 +27,17 @@ use Anthesis\Words\Phrase;
  *
  * @phpstan-type Span array{first: string, last: string, days: int}
  * @phpstan-type Line array{key: string, label: Words, date: string|null, days: int|null, source: Words}
- * - `fair`: days of at least a fair chance; `evidence`: one for each window, with first harvests (10, 50, 90 % of the years) of a
+ * - `fair`: days of at least a fair chance; `chances`: those of them apart from the windows, with the years in ten that came to a
+ *   harvest; `no_window`: why there is none, and what would open one, null where there is one, or no record to say it from; `evidence`: one for each window, with first harvests (10, 50, 90 % of the years) of a
  *   sowing on its first and on its last day; both empty when counting back
  * @phpstan-type Evidence array{best: string, span: Span, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
- * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, phrase: Words}>, derivation: list<Line>}
+ * @phpstan-type Chance array{first: string, last: string, days: int, of_ten: int}
+ * @phpstan-type Missing array{nearest: string, harvests: int, years: int, reason: string|null, longest_days: int|null, opened_by: list<array{site: string, windows: list<Span>}>, phrases: list<Words>}
+ * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, chances?: list<Chance>, no_window?: Missing|null, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, phrase: Words}>, derivation: list<Line>}
+ * @phpstan-type VarietyRoute array{route: string, act: string, windows: list<Span>, best: list<Span>, chances: list<Chance>, under_cover: list<Span>, harvests: list<Span>}
+ * @phpstan-type VarietySheet array{name: string, days: float, basis: string, tags: list<string>, routes: list<VarietyRoute>}
  * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>}
- * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>, school: string, routes: list<RouteSheet>}
+ * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>, school: string, routes: list<RouteSheet>, varieties?: list<VarietySheet>}
  */
 final class CropSheet
 {
@@ -41,7 +48,7 @@ final class CropSheet
      */
     public static function of(Crop $crop, string $school, array $routes): array
     {
-        return ['school' => $school, 'routes' => self::routes($crop, $routes)] + self::identity($crop);
+        return ['school' => $school, 'routes' => self::routes($crop, $routes), 'varieties' => []] + self::identity($crop);
     }
 
     /** @return Identity */
@@ -71,6 +78,25 @@ final class CropSheet
         return array_map(static fn (RouteWindows $r): array => self::route($crop, $r), $routes);
     }
 
+    /**
+     * The dates of a variety, without what they come from.
+     *
+     * @param  list<RouteWindows>  $routes
+     * @return list<VarietyRoute>
+     */
+    public static function varietyRoutes(Crop $crop, array $routes): array
+    {
+        return array_map(static fn (RouteWindows $r): array => [
+            'route' => $r->route->value,
+            'act' => $crop->act($r->route)->value,
+            'windows' => array_map(self::span(...), $r->windows),
+            'best' => array_map(static fn (WindowEvidence $e): array => self::span($e->span), $r->evidence),
+            'chances' => array_map(self::chance(...), $r->chances),
+            'under_cover' => array_map(self::span(...), $r->underCover),
+            'harvests' => array_map(self::span(...), $r->harvests),
+        ], $routes);
+    }
+
     /** @return RouteSheet */
     private static function route(Crop $crop, RouteWindows $route): array
     {
@@ -80,6 +106,8 @@ final class CropSheet
             'windows' => array_map(self::span(...), $route->windows),
             'fair' => array_map(self::span(...), $route->fair),
             'evidence' => array_map(self::evidence(...), $route->evidence),
+            'chances' => array_map(self::chance(...), $route->chances),
+            'no_window' => $route->noWindow === null ? null : self::noWindow($route->noWindow),
             'under_cover' => array_map(self::span(...), $route->underCover),
             'harvests' => array_map(self::span(...), $route->harvests),
             'reasons' => array_map(static fn (ReasonSpan $s): array => ['first' => $s->first->iso(), 'last' => $s->last->iso(),
@@ -87,6 +115,24 @@ final class CropSheet
             'derivation' => array_map(static fn (DerivationLine $l): array => ['key' => $l->key, 'label' => $l->label->toArray(),
                 'date' => $l->date?->iso(), 'days' => $l->days, 'source' => $l->source->toArray()], $route->derivation),
         ];
+    }
+
+    /** @return Chance */
+    private static function chance(FairChance $chance): array
+    {
+        return self::span($chance->days) + ['of_ten' => $chance->ofTen];
+    }
+
+    /** @return Missing */
+    private static function noWindow(NoWindow $none): array
+    {
+        $openedBy = [];
+        foreach ($none->openedBy as $site => $windows) {
+            $openedBy[] = ['site' => $site, 'windows' => array_map(self::span(...), $windows)];
+        }
+
+        return ['nearest' => $none->nearest->iso(), 'harvests' => $none->harvests, 'years' => $none->years, 'reason' => $none->reason?->value,
+            'longest_days' => $none->longestDays, 'opened_by' => $openedBy, 'phrases' => array_map(static fn (Phrase $p): array => $p->toArray(), $none->phrases())];
     }
 
     /** @return Evidence */

@@ -16,7 +16,7 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Words from Phrase
  *
  * @phpstan-type RecordNote array{station: string, first: string, last: string, checksum: string}
- * @phpstan-type Method array{school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}
+ * @phpstan-type Method array{edition?: int, school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}
  * @phpstan-type Zone array{slug: string, name: string, district: string, latitude: float, longitude: float, height_m: int, hemisphere: string, settlements: list<array{name: string, postcode: string|null}>}
  * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>}
  */

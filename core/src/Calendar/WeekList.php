@@ -12,8 +12,10 @@ use Anthesis\Record\YearDay;
  *
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Span from CropSheet
+ * @phpstan-import-type Chance from CropSheet
+ * @phpstan-import-type RouteSheet from CropSheet
  *
- * @phpstan-type Task array{crop: string, name: string, act: string, opens: string, closes: string|null, last_chance: bool, opening: bool}
+ * @phpstan-type Task array{crop: string, name: string, act: string, opens: string, closes: string|null, last_chance: bool, opening: bool, of_ten: int|null}
  * @phpstan-type Week array{week: int, first: string, last: string, tasks: list<Task>}
  */
 final class WeekList
@@ -41,7 +43,7 @@ final class WeekList
             $tasks = [];
             foreach ($sheets as $sheet) {
                 foreach ($sheet['routes'] as $route) {
-                    foreach ([[$route['act'], $route['windows']], [Act::StartUnderCover->value, $route['under_cover']]] as [$act, $spans]) {
+                    foreach ([[$route['act'], self::dates($route)], [Act::StartUnderCover->value, $route['under_cover']]] as [$act, $spans]) {
                         foreach ($spans as $span) {
                             $task = self::task($sheet, $act, $span, $first, $last);
                             if ($task !== null) {
@@ -59,8 +61,19 @@ final class WeekList
     }
 
     /**
+     * What is published as dates: the windows; where there are none, so that nothing that usually works is missing, the fair chances.
+     *
+     * @param  RouteSheet  $route
+     * @return list<Span|Chance>
+     */
+    public static function dates(array $route): array
+    {
+        return $route['windows'] === [] ? $route['chances'] ?? [] : $route['windows'];
+    }
+
+    /**
      * @param  Sheet  $sheet
-     * @param  Span  $span
+     * @param  Span|Chance  $span
      * @return array{int, Task}|null days until it closes, and the task; null when the week lies outside the window
      */
     private static function task(array $sheet, string $act, array $span, YearDay $first, YearDay $last): ?array
@@ -81,6 +94,7 @@ final class WeekList
             'closes' => $allYear ? null : $span['last'],
             'last_chance' => $left < self::LAST_CHANCE_DAYS,
             'opening' => $openingThisWeek && ! $allYear,
+            'of_ten' => $span['of_ten'] ?? null,
         ]];
     }
 }

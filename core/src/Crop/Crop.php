@@ -55,11 +55,15 @@ final readonly class Crop
     public function maturingIn(float $days): self
     {
         $g = $this->growth;
-        $growth = new Growth($days, $g->maturityBasis, $g->baseC, $g->optLowC, $g->optHighC, $g->ceilingC, $g->refC, $g->chillDays);
 
-        return new self($this->slug, $this->name, $this->latin, $this->family, $this->kind, $this->start, $this->routes, $this->emergence, $growth,
-            $this->underCover, $this->hardiness, $this->heat, $this->harvest, $this->convention, $this->bulb, $this->bolting, $this->stock, $this->spacing,
-            $this->feeder, $this->followWith, $this->cautions, $this->notes);
+        return $this->with(growth: new Growth($days, $g->maturityBasis, $g->baseC, $g->optLowC, $g->optHighC, $g->ceilingC, $g->refC, $g->chillDays));
+    }
+
+    /** The same crop with some parts replaced, each under its own name. */
+    public function with(mixed ...$parts): self
+    {
+        // @phpstan-ignore argument.type (PHP itself holds each part against the type it is declared with)
+        return new self(...$parts + get_object_vars($this));
     }
 
     /** What the gardener does on a date of a route. */

@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace Anthesis\Exchange;
 
 use Anthesis\Calendar\CropSheet;
+use Anthesis\Calendar\WeekList;
 
 /**
- * Windows as a table: one row a window, days of the year as MM-DD.
+ * Windows as a table: one row a window, or a fair chance where there is none; days of the year as MM-DD.
  *
  * @phpstan-import-type Sheet from CropSheet
  */
 final class EditionCsv
 {
     private const HEADING = ['zone', 'crop', 'name', 'route', 'act', 'first', 'last', 'days', 'start_under_cover_first',
-        'start_under_cover_last', 'harvest_first', 'harvest_last', 'school'];
+        'start_under_cover_last', 'harvest_first', 'harvest_last', 'school', 'fair_chance_of_ten'];
 
     /** @param  list<Sheet>  $sheets */
     public static function write(string $zone, array $sheets, Words $words): string
@@ -22,12 +23,12 @@ final class EditionCsv
         $rows = [self::HEADING];
         foreach ($sheets as $sheet) {
             foreach ($sheet['routes'] as $route) {
-                foreach ($route['windows'] as $i => $window) {
+                foreach (WeekList::dates($route) as $i => $window) {
                     $cover = $route['under_cover'][$i] ?? null;
                     $harvest = $route['harvests'][$i] ?? null;
                     $rows[] = [$zone, $sheet['slug'], $sheet['name'], $route['route'], $words->say("act.{$route['act']}"), $window['first'],
                         $window['last'], $window['days'], $cover['first'] ?? '', $cover['last'] ?? '', $harvest['first'] ?? '',
-                        $harvest['last'] ?? '', $sheet['school']];
+                        $harvest['last'] ?? '', $sheet['school'], $window['of_ten'] ?? ''];
                 }
             }
         }

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Anthesis\Exchange;
 
 use Anthesis\Calendar\EditionDocument;
+use Anthesis\Calendar\WeekList;
 use Anthesis\Crop\Act;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Words\Phrase;
 
 /**
- * An edition as an iCalendar feed (RFC 5545): one all-day event a window, every year.
+ * An edition as an iCalendar feed (RFC 5545): one all-day event a window, or a fair chance where there is none, every year.
  *
  * A window begins in the twelve months from the ruler's start that hold the day of publication, so that a reader sees the
  * season at hand. A window of the whole year has no dates to act on and is left out.
@@ -39,22 +40,23 @@ final class EditionICalendar
         foreach ($content['crops'] as $sheet) {
             $cautions = array_map($words->phrase(...), array_column($sheet['cautions'], 'phrase'));
             foreach ($sheet['routes'] as $route) {
-                foreach ([[$route['act'], $route['windows']], [Act::StartUnderCover->value, $route['under_cover']]] as [$act, $spans]) {
+                foreach ([[$route['act'], WeekList::dates($route)], [Act::StartUnderCover->value, $route['under_cover']]] as [$act, $spans]) {
                     foreach ($spans as $i => $span) {
                         if ($span['days'] === YearDay::YEAR) {
                             continue;
                         }
+                        $fair = isset($span['of_ten']) ? Phrase::of('feed.fair', ['of_ten' => $span['of_ten']]) : null;
                         $first = self::nextOccurrence($span['first'], $published, $content['ruler']['starts']);
                         array_push($lines,
                             'BEGIN:VEVENT',
-                            "UID:{$zone['slug']}-{$sheet['slug']}-{$route['route']}-{$act}-".($i + 1).'@anthesis',
+                            "UID:{$zone['slug']}-{$sheet['slug']}-{$route['route']}-{$act}-".($fair === null ? '' : 'fair-').($i + 1).'@anthesis',
                             "DTSTAMP:{$stamp}",
                             'DTSTART;VALUE=DATE:'.self::date($first),
                             'DTEND;VALUE=DATE:'.self::date($first->plus($span['days'])),
                             'RRULE:FREQ=YEARLY',
                             'TRANSP:TRANSPARENT',
-                            self::property('SUMMARY', $words->say('feed.event', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$act}")])),
-                            self::property('DESCRIPTION', implode("\n", [$words->say('feed.between', ['first' => Phrase::day(YearDay::fromIso($span['first'])), 'last' => Phrase::day(YearDay::fromIso($span['last']))]), ...$cautions, $guidance])),
+                            self::property('SUMMARY', $words->say($fair === null ? 'feed.event' : 'feed.event-fair', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$act}")])),
+                            self::property('DESCRIPTION', implode("\n", [$words->say('feed.between', ['first' => Phrase::day(YearDay::fromIso($span['first'])), 'last' => Phrase::day(YearDay::fromIso($span['last']))]), ...($fair === null ? [] : [$words->phrase($fair->toArray())]), ...$cautions, $guidance])),
                             self::property('LOCATION', $zone['name']),
                             'END:VEVENT');
                     }

@@ -107,6 +107,21 @@ final class OutcomeRibbon
         return WeekMean::of($means);
     }
 
+    /** @return list<float> length 365, days from sow day i+1 to the end of what was sown on it, on the mean of the years that count */
+    public function daysLived(): array
+    {
+        $means = [];
+        foreach ($this->runs->daysOf as $day => $days) {
+            $sum = 0.0;
+            foreach ($days as $i) {
+                $sum += $this->runs->outcomes[$i] === Outcome::NONE ? 0 : $this->runs->ends[$i] - $i;
+            }
+            $means[] = $this->years[$day - 1] === 0 ? 0.0 : $sum / $this->years[$day - 1];
+        }
+
+        return $means;
+    }
+
     /** @return int years in which a sowing, or setting out, on the day came to an outcome */
     public function yearsOf(YearDay $day, Outcome $outcome): int
     {

@@ -7,6 +7,7 @@ namespace Anthesis\Replay;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Record\YearDay;
+use Generator;
 
 /**
  * How many days a packet may promise, for what is sown on a day still to come to harvest: the season left, in the packet's own
@@ -40,6 +41,25 @@ final class PacketDays
         }
 
         return null;
+    }
+
+    /**
+     * The best of the year's weeks for each shorter variety of a crop.
+     *
+     * @return Generator<int, float> packet days, from the longest below the crop's own to the fewest, and the share of harvests in the
+     *                              week of the year in which most came to one
+     */
+    public static function shorter(Replay $replay, Crop $crop, Route $route): Generator
+    {
+        $longest = (int) min(self::MOST, self::STEP * (ceil($crop->growth->maturityDays / self::STEP) - 1));
+        for ($days = $longest; $days >= self::FEWEST; $days -= self::STEP) {
+            $runs = $replay->runs($crop->maturingIn($days), $route);
+            $most = 0.0;
+            for ($day = 1 + self::HALF_WEEK; $day <= YearDay::YEAR; $day += 2 * self::HALF_WEEK + 1) {
+                $most = max($most, self::shareOfHarvests($runs, YearDay::fromNumber($day)));
+            }
+            yield $days => $most;
+        }
     }
 
     /** Of the runs sown on the day and the three before and after it, the share that came to a harvest. */

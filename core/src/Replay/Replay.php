@@ -27,15 +27,35 @@ use Anthesis\Soil\Site;
  */
 final class Replay
 {
+    /** Edition of the method; docs/method.md, "Editions of the method". */
+    public const METHOD_EDITION = 2;
+
     /** Days after emergence, or setting out, in which a crop must have come to harvest. */
     public const HORIZON = 330;
 
     private readonly SeasonTables $tables;
 
-    /** @param  DailyRecord  $record as quality control leaves it */
-    public function __construct(DailyRecord $record, Latitude $latitude, Site $site, private readonly LightSchool $light = LightSchool::Radiation)
+    private ?self $onAnyGround = null;
+
+    /**
+     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  bool  $frozenGround  whether frozen ground keeps from sowing
+     */
+    public function __construct(private readonly DailyRecord $record, private readonly Latitude $latitude, Site $site, private readonly LightSchool $light = LightSchool::Radiation, bool $frozenGround = true)
     {
-        $this->tables = new SeasonTables($record, $latitude, $site);
+        $this->tables = new SeasonTables($record, $latitude, $site, $frozenGround);
+    }
+
+    /** The same years, in which frozen ground keeps nobody from sowing. */
+    public function onAnyGround(): self
+    {
+        return $this->onAnyGround ??= new self($this->record, $this->latitude, $this->tables->site, $this->light, false);
+    }
+
+    /** The same years at another site. */
+    public function at(Site $site): self
+    {
+        return new self($this->record, $this->latitude, $site, $this->light);
     }
 
     public function runs(Crop $crop, Route $route): Runs

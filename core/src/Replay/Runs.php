@@ -31,7 +31,7 @@ final readonly class Runs
         public array $mature,
         public array $harvests,
         private array $ups,
-        private array $ends,
+        public array $ends,
         public array $sizes = [],
     ) {
     }

@@ -92,8 +92,11 @@ final class SeasonTables
     /** @var array<string, list<float>> */
     private array $sums = [];
 
-    /** @param  DailyRecord  $record as quality control leaves it */
-    public function __construct(DailyRecord $record, public readonly Latitude $latitude, public readonly Site $site)
+    /**
+     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  bool  $frozenGround  whether frozen ground keeps from sowing
+     */
+    public function __construct(DailyRecord $record, public readonly Latitude $latitude, public readonly Site $site, private readonly bool $frozenGround = true)
     {
         $bridged = $record->bridged();
         $soil = SoilTemperature::of($record, $latitude, $site)->dailyMean;
@@ -292,7 +295,7 @@ final class SeasonTables
             if ($counts) {
                 $counted[] = $day;
             }
-            if ($celsius > self::FROZEN_SOIL) {
+            if ($celsius > self::FROZEN_SOIL || ! $this->frozenGround) {
                 $open[] = $day;
             } elseif ($counts) {
                 $frozen[] = $day;

@@ -20,7 +20,7 @@ use Anthesis\Words\Phrase;
 final readonly class ReplayWindows
 {
     /** Shares are means of quotients; a day that reaches the standard exactly counts. */
-    private const ROUNDING = 1e-9;
+    public const ROUNDING = 1e-9;
 
     /** @var list<float> length 365, expected harvest of sow day i+1 */
     public array $expected;
@@ -45,8 +45,8 @@ final readonly class ReplayWindows
     public function at(float $share): RouteWindows
     {
         $derivation = new Derivation;
-        $windows = $this->runs($share);
-        $fair = $this->runs(ProofStandard::FAIR);
+        $windows = $this->windows($share);
+        $fair = $this->windows(ProofStandard::FAIR);
         $years = $this->ribbon->yearsOnRecord();
         $derivation->write('replay', Phrase::of("derivation.replay-{$this->route->value}"), null, null,
             Phrase::of('source.years-on-record', ['years' => $years, 'site' => $this->site, 'maturity' => (new Maturity($this->crop))->phrase($this->route)]));
@@ -80,7 +80,51 @@ final readonly class ReplayWindows
             $derivation->lines(),
             $fair,
             $evidence,
+            $this->chances($fair, $windows),
+            $windows === [] ? $this->nearest() : null,
         );
+    }
+
+    /**
+     * @param  list<SowingWindow>  $fair
+     * @param  list<SowingWindow>  $windows
+     * @return list<FairChance>
+     */
+    private function chances(array $fair, array $windows): array
+    {
+        $chances = [];
+        foreach ($fair as $days) {
+            foreach ($windows as $window) {
+                if ($days->contains($window->first)) {
+                    continue 2;
+                }
+            }
+            $sum = 0.0;
+            for ($i = 0; $i < $days->days; $i++) {
+                $sum += $this->ribbon->reliability[($days->first->number + $i - 1) % YearDay::YEAR];
+            }
+            $chances[] = new FairChance($days, (int) floor(10 * $sum / $days->days + self::ROUNDING));
+        }
+
+        return $chances;
+    }
+
+    /** The day with the best chance; where no year ever came to a harvest, the one on which what was sown held out longest. */
+    private function nearest(): NoWindow
+    {
+        $chance = $this->ribbon->reliability;
+        if (max([0.0, ...$chance]) === 0.0) {
+            $chance = $this->ribbon->daysLived();
+        }
+        $nearest = $this->from;
+        for ($i = 1; $i < YearDay::YEAR; $i++) {
+            $day = $this->from->plus($i);
+            if ($chance[$day->number - 1] > $chance[$nearest->number - 1] + self::ROUNDING) {
+                $nearest = $day;
+            }
+        }
+
+        return new NoWindow($nearest, $this->ribbon->yearsOf($nearest, Outcome::Harvest), $this->ribbon->years[$nearest->number - 1], $this->ribbon->reason($nearest));
     }
 
     /** @return array{int, int}|null */
@@ -91,8 +135,8 @@ final readonly class ReplayWindows
         return $days === null ? null : [$days[0], $days[3]];
     }
 
-    /** @return list<SowingWindow> */
-    private function runs(float $share): array
+    /** @return list<SowingWindow> days on which harvests reach a share of the years */
+    public function windows(float $share): array
     {
         $open = [];
         foreach ($this->ribbon->reliability as $reliability) {

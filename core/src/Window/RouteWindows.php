@@ -17,6 +17,8 @@ final readonly class RouteWindows
      * @param  list<DerivationLine>  $derivation
      * @param  list<SowingWindow>  $fair  days of at least a fair chance; a replay only
      * @param  list<WindowEvidence>  $evidence  one for each window; a replay only
+     * @param  list<FairChance>  $chances  fair days apart from the windows; a replay only
+     * @param  NoWindow|null  $noWindow  why there is none; a replay without windows only
      */
     public function __construct(
         public Route $route,
@@ -27,6 +29,13 @@ final readonly class RouteWindows
         public array $derivation,
         public array $fair = [],
         public array $evidence = [],
+        public array $chances = [],
+        public ?NoWindow $noWindow = null,
     ) {
+    }
+
+    public function without(NoWindow $noWindow): self
+    {
+        return new self($this->route, $this->windows, $this->underCover, $this->harvests, $this->reasons, $this->derivation, $this->fair, $this->evidence, $this->chances, $noWindow);
     }
 }

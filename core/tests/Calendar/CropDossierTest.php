@@ -7,6 +7,7 @@ namespace Anthesis\Tests\Calendar;
 use Anthesis\Calendar\CropDossier;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
+use Anthesis\Crop\Variety;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
@@ -105,5 +106,24 @@ final class CropDossierTest extends TestCase
         }
         self::assertCount(365, $ribbon['reliability']);
         self::assertSame(Route::Direct->value, $this->dossier('bush-bean')['record'][0]['route']);
+    }
+
+    public function test_varieties_have_dates_of_their_own_by_every_school(): void
+    {
+        $crop = $this->crop('carrot');
+        $record = Fixtures::record('north');
+        $latitude = Fixtures::latitude('north');
+        $schools = Schools::on(new Grounds(PlaceEvidence::of($record, $latitude, Site::openGround()), new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional()));
+        $quick = new Variety('Basin Quick', ['quick'], $crop->maturingIn(50));
+        $dossier = CropDossier::of($crop, $schools, [$quick]);
+        $sheet = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable);
+        [$variety] = $sheet['varieties'] ?? [];
+        self::assertSame(['Basin Quick', 50.0, ['quick']], [$variety['name'], $variety['days'], $variety['tags']]);
+        $alone = CropDossier::sheet(CropDossier::of($quick->crop, $schools), FromReplay::KEY, ProofStandard::Reliable)['routes'][0];
+        self::assertSame([$alone['windows'], $alone['harvests'], array_column($alone['evidence'], 'span')], [$variety['routes'][0]['windows'], $variety['routes'][0]['harvests'], $variety['routes'][0]['best']]);
+        self::assertGreaterThan(array_sum(array_column($sheet['routes'][0]['windows'], 'days')), array_sum(array_column($variety['routes'][0]['windows'], 'days')), 'a quicker one has longer');
+        $counted = CropDossier::sheet($dossier, CountBack::KEY, ProofStandard::Cautious)['varieties'][0]['routes'][0] ?? [];
+        self::assertSame(CropDossier::sheet(CropDossier::of($quick->crop, $schools), CountBack::KEY, ProofStandard::Reliable)['routes'][0]['windows'], $counted['windows'] ?? null);
+        self::assertSame([], CropDossier::ownSheet($dossier, $crop, $this->own(), ProofStandard::Reliable)['varieties'] ?? null);
     }
 }

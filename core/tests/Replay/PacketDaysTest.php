@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests\Replay;
 
+use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
+use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\CropParameters;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
@@ -30,5 +35,41 @@ final class PacketDaysTest extends TestCase
             }
         }
         self::assertGreaterThan(5, $told);
+    }
+
+    public function test_days_left_are_judged_by_the_years_that_are_asked_for(): void
+    {
+        // The first year is mild throughout; in every other a killing frost comes on 1 July.
+        $days = 5 * 365;
+        $minimum = array_fill(0, $days, 11.0);
+        for ($i = 546; $i < $days; $i += 365) {
+            $minimum[$i] = -8.0;
+        }
+        $replay = new Replay(new DailyRecord(Day::of(2001, 1, 1), $minimum, array_fill(0, $days, 21.0)), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None);
+        $crop = CropCsv::standard()->find('carrot') ?? self::fail('no carrot');
+        $left = static fn (?int $from, ?int $to): ?int => PacketDays::left($replay, $crop, Route::Direct, YearDay::of(4, 20), 0.8, $from, $to);
+        self::assertSame(150, $left(2001, 2001));
+        self::assertSame($left(2002, 2003), $left(null, null), 'one year of three is not four of five');
+        self::assertLessThan(100, $left(2002, 2003));
+    }
+
+    /** The best week of the year for ever quicker varieties, from below the crop's own days down. */
+    public function test_a_quicker_variety_never_does_worse_in_a_season_that_ends_with_frost(): void
+    {
+        $replay = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround());
+        $pumpkin = CropCsv::standard()->find('pumpkin') ?? self::fail('no pumpkin');
+        $best = iterator_to_array(PacketDays::shorter($replay, $pumpkin, Route::Direct));
+        self::assertSame(range(100, 20, -5), array_keys($best), 'a pumpkin of 104 days asks for 100 or fewer');
+        self::assertSame(104.0, $pumpkin->growth->maturityDays);
+        $before = 0.0;
+        foreach ($best as $days => $share) {
+            self::assertGreaterThanOrEqual($before - 0.15, $share, "{$days} days");
+            $before = $share;
+            // No week does better than that: it is the best of the 52.
+            self::assertLessThanOrEqual(1.0, $share);
+        }
+        $longest = array_key_first(array_filter($best, static fn (float $share): bool => $share >= 0.8));
+        $weeks = array_map(static fn (int $day): ?int => PacketDays::left($replay, $pumpkin->maturingIn(100), Route::Direct, YearDay::fromNumber($day), 0.8), range(4, 361, 7));
+        self::assertSame($longest, min(100, max(array_filter($weeks))), 'what is left in the best week of the year');
     }
 }

@@ -215,4 +215,31 @@ final class ReplayTest extends TestCase
         $outcome = fn (float $celsius): Outcome => (new Replay($this->steady($celsius, $celsius), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('kale'), Route::Transplant)->all()[0]->outcome;
         self::assertSame([true, false], [$outcome(0.5) === Outcome::GroundFrozen, $outcome(0.51) === Outcome::GroundFrozen]);
     }
+
+    /** Up on the last day the crop is given, and lost where that day is one sooner. */
+    public function test_a_seedling_may_come_up_on_its_last_day(): void
+    {
+        // Soil of 16 °C: a radish is up seven days after it was sown.
+        $outcome = fn (string $limit): Outcome => (new Replay($this->steady(11, 21), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))
+            ->runs(CropSchema::crop(['max_emerge_days' => $limit] + CropCsv::standardRows()['radish']), Route::Direct)->all()[0]->outcome;
+        $needed = $this->first($this->steady(11, 21), 'radish');
+        $days = (int) $needed->up?->number - $needed->sown->number;
+        self::assertSame([Outcome::Harvest, Outcome::NoEmergenceCold], [$outcome((string) $days), $outcome((string) ($days - 1))]);
+    }
+
+    public function test_runs_of_some_years_are_those_sown_from_their_first_day_to_their_last(): void
+    {
+        $runs = (new Replay($this->steady(11, 21, 1500), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('radish'), Route::Direct);
+        $sown = array_map(static fn (Run $r): string => $r->sown->iso(), $runs->sownIn(2002, 2003)->all());
+        self::assertSame(['2002-01-01', '2003-12-31', 730], [$sown[0], $sown[count($sown) - 1], count($sown)]);
+    }
+
+    public function test_a_ribbon_tells_how_long_what_was_sown_held_out(): void
+    {
+        // Kale set out in soil of half a degree fails on its day; in a mild year it lives to the end of its harvest.
+        $ribbon = fn (float $celsius): OutcomeRibbon => OutcomeRibbon::of((new Replay($this->steady($celsius, $celsius), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('kale'), Route::Transplant));
+        self::assertSame(0.0, $ribbon(0.5)->daysLived()[0]);
+        $run = (new Replay($this->steady(16, 16), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('kale'), Route::Transplant)->all()[0];
+        self::assertSame((float) ($run->end->number - $run->sown->number), $ribbon(16.0)->daysLived()[0]);
+    }
 }

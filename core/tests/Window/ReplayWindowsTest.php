@@ -14,11 +14,13 @@ use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
 use Anthesis\Window\DerivationLine;
+use Anthesis\Window\FairChance;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\ReasonSpan;
 use Anthesis\Window\ReplayWindows;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\SowingWindow;
+use Anthesis\Words\Phrase;
 use Closure;
 use PHPUnit\Framework\TestCase;
 
@@ -155,5 +157,40 @@ final class ReplayWindowsTest extends TestCase
     public function test_standards_of_proof_grow_bolder(): void
     {
         self::assertSame([0.9, 0.8, 0.6], array_map(static fn (ProofStandard $s): float => $s->share(), ProofStandard::cases()));
+    }
+
+    public function test_fair_days_apart_from_the_windows_are_told_with_their_years_in_ten(): void
+    {
+        // Ten of ten years from 60 to 100, six of ten from 200 to 240: the fair days of spring are part of its window.
+        $windows = $this->windows(static fn (int $year, int $day): int => $day >= 60 && $day <= 100 || $day >= 200 && $day <= 240 && $year < 6 ? self::HARVEST : self::HEAT);
+        self::assertSame([[62, 98]], $this->days($windows));
+        self::assertSame([[202, 238, 5]], array_map(static fn (FairChance $c): array => [$c->days->first->number, $c->days->last->number, $c->ofTen], $windows->chances),
+            'the mean over its days is a little under six, for its edges are poorer');
+        self::assertNull($windows->noWindow);
+        // Over many days the edges do not count.
+        $long = $this->windows(static fn (int $year, int $day): int => $year < 7 ? self::HARVEST : self::HEAT);
+        self::assertSame([[365, 7]], array_map(static fn (FairChance $c): array => [$c->days->days, $c->ofTen], $long->chances));
+    }
+
+    public function test_a_crop_without_a_window_is_told_its_nearest_day_and_what_it_was_lost_to(): void
+    {
+        $none = $this->windows(static fn (int $year, int $day): int => $day >= 100 && $day <= 130 && $year < 4 ? self::HARVEST : ($day < 200 ? self::FREEZE_LATE : self::HEAT))->noWindow;
+        self::assertSame([103, 4, 10, Outcome::FreezeLate], [$none?->nearest->number, $none?->harvests, $none?->years, $none?->reason]);
+        self::assertSame('At best 4 of 10 years came to a harvest, sown on 13 April; most of the others: frozen before harvest.',
+            implode(' ', array_map(static fn (Phrase $p): string => Words::in('en')->phrase($p), $none?->phrases() ?? [])));
+    }
+
+    public function test_where_no_year_came_to_a_harvest_the_nearest_day_is_the_one_that_held_out_longest(): void
+    {
+        $daysOf = $outcomes = $ends = [];
+        for ($i = 0; $i < 2 * YearDay::YEAR; $i++) {
+            $day = $i % YearDay::YEAR + 1;
+            $daysOf[$day][] = $i;
+            $outcomes[] = $day === 150 ? self::FREEZE_LATE : self::HEAT;
+            $ends[] = $i + ($day === 150 ? 90 : 40);
+        }
+        $zero = array_fill(0, 2 * YearDay::YEAR, 0);
+        $none = (new ReplayWindows($this->crop('radish'), Route::Direct, OutcomeRibbon::of(new Runs(Day::of(2001, 1, 1), $daysOf, $outcomes, $zero, $zero, $zero, $ends)), YearDay::of(1, 1), ''))->at(0.8)->noWindow;
+        self::assertSame([150, 0, Outcome::FreezeLate], [$none?->nearest->number, $none?->harvests, $none?->reason]);
     }
 }

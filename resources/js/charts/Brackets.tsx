@@ -1,9 +1,12 @@
+import type { Schema } from '../api/client';
 import { spanInWords, type Span } from '../time/days';
 import type { YearScale } from '../time/yearScale';
 import { say } from '../words/words';
 
-/** What a bracket stands for: a window, its start under cover, an educator's own dates, another school's. */
-export type BracketName = 'bracket' | 'cover' | 'own' | 'other';
+export type Chance = Schema['Chance'];
+
+/** What a bracket stands for: a window, a fair chance, its start under cover, an educator's own dates, another school's. */
+export type BracketName = 'bracket' | 'fair' | 'cover' | 'own' | 'other';
 
 /** Spans as brackets that open downwards; where one runs over the ruler's end it has no tick there. */
 export function Brackets({
@@ -33,6 +36,21 @@ export function Brackets({
             </path>
         )),
     );
+}
+
+/** Days of a fair chance, told apart from windows by their line. */
+export function Chances({ scale, spans, at, act }: { scale: YearScale; spans: Chance[]; at: number; act: string }) {
+    return spans.map((span) => (
+        <Brackets
+            key={span.first}
+            scale={scale}
+            spans={[span]}
+            at={at}
+            drop={4}
+            name="fair"
+            act={`${act}, ${say('chance', { of_ten: span.of_ten })}:`}
+        />
+    ));
 }
 
 /** The best days of each window: a heavier stroke along its bracket. */

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { say } from '../words/words';
+import type { BracketName } from './Brackets';
 import { HATCH } from './Hatches';
 
 /** A small picture of a sign, and what it stands for. */
@@ -15,10 +16,10 @@ export function Sign({ words, children }: { words: string; children: ReactNode }
 }
 
 /** A bracket as the charts draw it. */
-export function BracketSign({ name }: { name: 'bracket' | 'cover' | 'own' }) {
+export function BracketSign({ name }: { name: Exclude<BracketName, 'other'> }) {
     return (
         <Sign words={say(`legend.${name}`)}>
-            <path className={name} d={name === 'cover' ? 'M1 7V3H21V7' : 'M1 9V2H21V9'} />
+            <path className={name} d={name === 'bracket' || name === 'own' ? 'M1 9V2H21V9' : 'M1 7V3H21V7'} />
         </Sign>
     );
 }

@@ -1,6 +1,6 @@
 import { say, type Phrase } from '../words/words';
 import { daysUntil, yearDay, spanInWords, type Span } from '../time/days';
-import { BestSpans, Brackets } from './Brackets';
+import { BestSpans, Brackets, Chances, type Chance } from './Brackets';
 import { HATCH } from './Hatches';
 import type { YearScale } from '../time/yearScale';
 
@@ -10,6 +10,7 @@ export type LaneData = {
     under_cover: Span[];
     harvests: Span[];
     best?: Span[];
+    chances?: Chance[];
     reasons?: { first: string; last: string; reason: string; phrase: Phrase }[];
 };
 
@@ -74,6 +75,7 @@ export function WindowLane({ scale, lane }: { scale: YearScale; lane: LaneData }
                 name="bracket"
                 act={say(`act.${lane.act}`)}
             />
+            <Chances scale={scale} spans={lane.chances ?? []} at={6} act={say(`act.${lane.act}`)} />
             <BestSpans scale={scale} spans={lane.best ?? []} at={7} />
         </g>
     );

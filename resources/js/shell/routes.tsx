@@ -5,6 +5,7 @@ import { Editions } from '../screens/editions/Editions';
 import { Record } from '../screens/record/Record';
 import { Sites } from '../screens/sites/Sites';
 import { Dossier } from '../screens/windows/Dossier';
+import { MethodChanges } from '../screens/windows/MethodChanges';
 import { Windows } from '../screens/windows/Windows';
 import { EditZone } from '../screens/zones/EditZone';
 import { Zones } from '../screens/zones/Zones';
@@ -25,6 +26,7 @@ export const router = createBrowserRouter([
             { path: 'zones/:zone/record/:part?', element: <Record /> },
             { path: 'zones/:zone/windows', element: <Windows /> },
             { path: 'zones/:zone/windows/:crop', element: <Dossier /> },
+            { path: 'zones/:zone/method', element: <MethodChanges /> },
             { path: 'zones/:zone/editions', element: <Editions /> },
             { path: '*', element: <Navigate to="/desk" replace /> },
         ],

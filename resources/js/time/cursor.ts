@@ -2,14 +2,19 @@ import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 import { useSession } from '../access/session';
 import { useKeys } from '../ui/keyboard';
-import { monthDay, yearDay, yearDayOfDate, wrap } from './days';
+import { monthDay, yearDay, yearDayOfDate, wrap, type MonthDay } from './days';
 
-/** The date everything on the screen is read at; kept in the address, moved by keys. */
-export function useDateCursor() {
+/**
+ * The date everything on the screen is read at; kept in the address, moved by keys.
+ *
+ * @param opening the day it stands on at first; today, where there is none
+ */
+export function useDateCursor(opening?: MonthDay) {
     const [params, setParams] = useSearchParams();
     const { data: session } = useSession();
     const on = params.get('on') ?? '';
-    const day = /^\d\d-\d\d$/.test(on) ? yearDay(on) : yearDayOfDate(session?.today ?? '2001-01-01');
+    const today = yearDayOfDate(session?.today ?? '2001-01-01');
+    const day = /^\d\d-\d\d$/.test(on) ? yearDay(on) : opening ? yearDay(opening) : today;
     const set = useCallback(
         (to: number | null) =>
             setParams(
@@ -28,7 +33,7 @@ export function useDateCursor() {
         ']': () => set(day + 7),
         '{': () => set(day - 1),
         '}': () => set(day + 1),
-        t: () => set(null),
+        t: () => set(opening ? today : null),
     });
     return { day, set };
 }

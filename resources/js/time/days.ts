@@ -98,6 +98,11 @@ export function spanInWords(span: Span): string {
         : say('span', { first: inWords(span.first), last: inWords(span.last) });
 }
 
+/** "a fair chance, 6 years in 10: 12 May to 3 June". */
+export function chanceInWords(span: Span & { of_ten: number }): string {
+    return say('chance.span', { chance: say('chance', { of_ten: span.of_ten }), span: spanInWords(span) });
+}
+
 /** "9 Apr to 13 Sep", for tables. */
 export function spanInShort(span: Span): string {
     return span.days === YEAR

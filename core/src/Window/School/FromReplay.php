@@ -23,14 +23,17 @@ final class FromReplay implements School
 
     private string $crop = '';
 
-    /** @param  YearDay  $from  where the year is cut: windows are listed from there on */
-    public function __construct(private readonly Replay $replay, private readonly YearDay $from, private readonly string $site)
+    /**
+     * @param  YearDay  $from  where the year is cut: windows are listed from there on
+     * @param  WaysOut|null  $waysOut  what else to try for a crop without a window; null: nothing
+     */
+    public function __construct(private readonly Replay $replay, private readonly YearDay $from, private readonly string $site, private readonly ?WaysOut $waysOut = null)
     {
     }
 
     public static function on(Grounds $grounds): self
     {
-        return new self($grounds->replay, $grounds->place->latitude->yearStart(), $grounds->place->site->name);
+        return new self($grounds->replay, $grounds->place->latitude->yearStart(), $grounds->place->site->name, $grounds->waysOut);
     }
 
     public function asksProof(): bool
@@ -46,7 +49,12 @@ final class FromReplay implements School
     /** @return list<RouteWindows> at any share of the years */
     public function at(Crop $crop, float $share): array
     {
-        return array_map(fn (Route $route): RouteWindows => $this->of($crop, $route)->at($share), $crop->routes);
+        return array_map(function (Route $route) use ($crop, $share): RouteWindows {
+            $windows = $this->of($crop, $route)->at($share);
+
+            return $windows->noWindow === null || $this->waysOut === null ? $windows
+                : $windows->without($this->waysOut->of($windows->noWindow, $this->replay, $crop, $route, $share, $this->from));
+        }, $crop->routes);
     }
 
     /** A crop's runs by one route, gathered, and the windows they make. */

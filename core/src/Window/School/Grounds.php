@@ -10,7 +10,8 @@ use Anthesis\Window\PlaceEvidence;
 /** What schools argue from: a place's normals and freezes, its replay, and the settings of the convention. */
 final readonly class Grounds
 {
-    public function __construct(public PlaceEvidence $place, public Replay $replay, public CountBackSettings $settings)
+    /** @param  WaysOut|null  $waysOut  what else to try for a crop without a window; null: nothing */
+    public function __construct(public PlaceEvidence $place, public Replay $replay, public CountBackSettings $settings, public ?WaysOut $waysOut = null)
     {
     }
 }

@@ -2,6 +2,7 @@ import { Hatches } from '../../charts/Hatches';
 import { inWords, joined, spanInShort, type Span } from '../../time/days';
 import { say } from '../../words/words';
 import { Frame } from './Frame';
+import type { Chance } from '../../charts/Brackets';
 import type { CalendarCrop, CalendarProps } from './props';
 import { ZoneChart } from './ZoneChart';
 
@@ -78,9 +79,15 @@ function Row({ crop, base, starts }: { crop: CalendarCrop; base: string; starts:
             <Spans
                 title={say(`act.${direct?.act ?? 'sow-outdoors'}.lead`)}
                 spans={direct?.windows}
+                chances={direct?.chances}
                 none={direct && none}
             />
-            <Spans title={say('act.set-out.lead')} spans={transplant?.windows} none={transplant && none} />
+            <Spans
+                title={say('act.set-out.lead')}
+                spans={transplant?.windows}
+                chances={transplant?.chances}
+                none={transplant && none}
+            />
             <Spans
                 title={say('page.calendar.harvest')}
                 spans={joined(
@@ -92,12 +99,21 @@ function Row({ crop, base, starts }: { crop: CalendarCrop; base: string; starts:
     );
 }
 
-function Spans({ title, spans, none }: { title: string; spans?: Span[]; none?: string }) {
-    const words = spans && spans.length > 0 ? spans.map(spanInShort) : none ? [none] : [];
+/** A column's dates; where there is no window its fair chances, and where there are none either, that there is none. */
+function Spans(props: { title: string; spans?: Span[]; chances?: Chance[]; none?: string }) {
+    const { title, spans = [], chances = [], none } = props;
+    const windows = spans.map(spanInShort);
+    const fair = windows.length > 0 ? [] : chances;
+    const words = windows.length > 0 || fair.length > 0 || !none ? windows : [none];
     return (
-        <td data-title={title} className={words.length === 0 ? 'blank' : undefined}>
+        <td data-title={title} className={words.length + fair.length === 0 ? 'blank' : undefined}>
             {words.map((text) => (
                 <span key={text}>{text}</span>
+            ))}
+            {fair.map((chance) => (
+                <span key={chance.first} className="fair">
+                    {spanInShort(chance)} <small>{say('chance', { of_ten: chance.of_ten })}</small>
+                </span>
             ))}
         </td>
     );

@@ -1,10 +1,10 @@
 import { DerivationTable } from '../../charts/DerivationTable';
 import { Hatches, reasonInShort } from '../../charts/Hatches';
 import { BestSign, BracketSign, HarvestSign, HatchSign } from '../../charts/Legend';
-import { contains, joined, spanInWords, yearDay, type MonthDay, type Span } from '../../time/days';
+import { chanceInWords, joined, spanInShort, spanInWords, type MonthDay, type Span } from '../../time/days';
 import { listed, say } from '../../words/words';
 import { Frame } from './Frame';
-import type { CropProps, Route } from './props';
+import type { CropProps, Route, Variety } from './props';
 import { ZoneChart } from './ZoneChart';
 
 /** One crop in a zone: the short answer first, then what to mind, the picture, how, and why. */
@@ -34,6 +34,7 @@ export function Crop(props: CropProps) {
                 <ZoneChart ruler={ruler} routes={crop.routes} label={say('page.crop.chart', { crop: crop.name })} />
                 <Legend routes={crop.routes} />
             </div>
+            <Varieties varieties={crop.varieties ?? []} starts={ruler.starts} />
             <section>
                 <h2>{say('page.crop.how')}</h2>
                 <p>
@@ -57,22 +58,23 @@ export function Crop(props: CropProps) {
 function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
     const spans = (of: Span[]) => listed(of.map(spanInWords));
     const act = say(`act.${route.act}`);
-    const fair = (route.fair ?? []).filter(
-        (span) => !route.windows.some((window) => contains(span, yearDay(window.first))),
-    );
+    const chances = route.chances ?? [];
     if (route.windows.length === 0) {
         return (
-            <p className="answer">
-                {fair.length > 0
-                    ? say('page.crop.only-fair', { act, spans: spans(fair) })
-                    : say('page.crop.no-window', { act })}
-            </p>
+            <>
+                <p className="answer">
+                    {chances.length > 0
+                        ? say('page.crop.only-fair', { act, chances: listed(chances.map(chanceInWords)) })
+                        : say('page.crop.no-window', { act })}
+                </p>
+                {route.no_window && <p>{route.no_window.phrases.map((phrase) => say(phrase)).join(' ')}</p>}
+            </>
         );
     }
     const best = (route.evidence ?? []).map((evidence) => evidence.span);
     const more = [
         best.length > 0 && say('page.crop.best', { spans: spans(best) }),
-        fair.length > 0 && say('page.crop.fair', { spans: spans(fair) }),
+        chances.length > 0 && listed(chances.map(chanceInWords)),
         route.under_cover.length > 0 && say('page.crop.start-under-cover', { spans: spans(route.under_cover) }),
         route.harvests.length > 0 && say('page.crop.harvest', { spans: spans(joined(route.harvests, starts)) }),
     ].filter((part) => part !== false);
@@ -83,12 +85,64 @@ function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
     );
 }
 
+/** The varieties with dates of their own, the quickest first. */
+function Varieties({ varieties, starts }: { varieties: Variety[]; starts: MonthDay }) {
+    if (varieties.length === 0) return null;
+    const dates = (route: Variety['routes'][number]) =>
+        [...route.windows.map(spanInShort), ...(route.windows.length > 0 ? [] : route.chances.map(chanceInWords))].join(
+            ', ',
+        ) || say('page.crop.variety-no-window');
+    return (
+        <section>
+            <h2>{say('common.varieties')}</h2>
+            <table className="ruled">
+                <tbody>
+                    {[...varieties]
+                        .sort((a, b) => a.days - b.days)
+                        .map((variety) => (
+                            <tr key={variety.name}>
+                                <th scope="row">
+                                    {variety.name}
+                                    <small>
+                                        {[
+                                            say('page.crop.variety-days', { days: variety.days }),
+                                            ...variety.tags.map((tag) => say(`tag.${tag}`)),
+                                        ].join(', ')}
+                                    </small>
+                                </th>
+                                <td>
+                                    {variety.routes.map((route) => (
+                                        <span key={route.route} className="line">
+                                            {say(`act.${route.act}.lead`)} {dates(route)}
+                                        </span>
+                                    ))}
+                                    <span className="line">
+                                        {say('page.crop.harvest', {
+                                            spans:
+                                                joined(
+                                                    variety.routes.flatMap((route) => route.harvests),
+                                                    starts,
+                                                )
+                                                    .map(spanInShort)
+                                                    .join(', ') || say('page.crop.none'),
+                                        })}
+                                    </span>
+                                </td>
+                            </tr>
+                        ))}
+                </tbody>
+            </table>
+        </section>
+    );
+}
+
 function Legend({ routes }: { routes: Route[] }) {
     const reasons = new Map(routes.flatMap((route) => route.reasons.map((span) => [span.reason, span])));
     return (
         <ul className="key legend">
             <BracketSign name="bracket" />
             {routes.some((route) => route.evidence?.length) && <BestSign />}
+            {routes.some((route) => route.chances?.length) && <BracketSign name="fair" />}
             {routes.some((route) => route.under_cover.length > 0) && <BracketSign name="cover" />}
             {routes.some((route) => route.harvests.length > 0) && <HarvestSign />}
             {[...reasons.values()].map((span) => (

@@ -45,6 +45,7 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                         number: edition.number,
                         date: dateInWords(edition.published_on),
                         author: edition.published_by,
+                        method: common.method_edition,
                     })}{' '}
                     {edition.note} <a href={`/zones/${zone.slug}/editions/${edition.number}`}>{say('page.lasting')}</a>
                     <br />

@@ -61,6 +61,8 @@ function Item(props: { base: string; task: Pick<Task, 'crop' | 'name'>; soon?: b
 function Group({ act, base, tasks }: { act: string; base: string; tasks: Task[] }) {
     if (tasks.length === 0) return null;
     const when = (task: Task) =>
+        [time(task), ...(task.of_ten ? [say('chance', { of_ten: task.of_ten })] : [])].join('; ');
+    const time = (task: Task) =>
         task.closes === null
             ? say('span.all-year')
             : task.opening

@@ -7,12 +7,15 @@ import type { Phrase } from '../../words/words';
 type Edition = Schema['EditionDocument'];
 type Sheet = Schema['CropSheet'];
 export type Route = Sheet['routes'][number];
+export type Variety = NonNullable<Sheet['varieties']>[number];
 export type Task = Schema['Task'];
 
 export type Common = {
     base: string;
     zone: Pick<Edition['zone'], 'slug' | 'name' | 'district' | 'hemisphere' | 'height_m'>;
     edition: Edition['edition'] & { checksum: string };
+    /** of the method the dates were reached by */
+    method_edition: number;
     guidance: Phrase[];
     /** said where the record is short */
     first_guess: Phrase | null;
@@ -26,7 +29,7 @@ export type HomeProps = {
 
 /** A crop of the calendar: its windows without the evidence behind them. */
 export type CalendarCrop = Pick<Sheet, 'slug' | 'name' | 'kind'> & {
-    routes: Omit<Route, 'reasons' | 'derivation' | 'evidence'>[];
+    routes: Omit<Route, 'reasons' | 'derivation' | 'evidence' | 'no_window'>[];
 };
 
 export type CalendarProps = Common & Pick<Edition, 'ruler' | 'record'> & { crops: CalendarCrop[] };

@@ -6,6 +6,7 @@ import { useCrops } from '../../api/crops';
 import { useImportCrops } from './queries';
 import { useMay } from '../../access/session';
 import { CropForm } from './CropForm';
+import { ShippedCrops } from './ShippedCrops';
 import { Problem } from '../../ui/Problem';
 
 /** The crop book: every crop's numbers, what they mean, what they were. */
@@ -72,6 +73,7 @@ export function Crops() {
                                 />
                             )}
                         </Group>
+                        <ShippedCrops mayEdit={mayEdit} />
                         <Problem error={bring.error} />
                         {bring.data && (
                             <p role="status">

@@ -67,6 +67,26 @@ export function useRevertCrop(crop: string) {
     });
 }
 
+export function useShippedCrops() {
+    return useQuery({ queryKey: ['crops', '', 'shipped'], queryFn: () => taken(api.GET('/api/shipped-crops')) });
+}
+
+/** Takes what the shipped table says of a crop, or leaves it. */
+export function useSettleShippedCrop() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ slug, version, take }: { slug: string; version: number | null; take: boolean }) =>
+            taken(
+                api.POST('/api/shipped-crops/{slug}', {
+                    params: { path: { slug } },
+                    body: { take, ...(version === null ? {} : { version }) },
+                }),
+            ),
+        onSuccess: () => forgetCrops(queries),
+        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+    });
+}
+
 export function useImportCrops() {
     const queries = useQueryClient();
     return useMutation({

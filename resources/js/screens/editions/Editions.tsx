@@ -136,7 +136,8 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
                     <p>
                         {say('editions.the')}{' '}
                         <Link to={`/desk/zones/${zone.slug}/windows`}>{say('editions.windows-as-computed')}</Link>{' '}
-                        {say('editions.are-frozen-with-a-number')}
+                        {say('editions.are-frozen-with-a-number')}{' '}
+                        <Link to={`/desk/zones/${zone.slug}/method`}>{say('editions.what-the-method-moved')}</Link>
                     </p>
                     <Textarea
                         label={say('editions.note-to-gardeners')}

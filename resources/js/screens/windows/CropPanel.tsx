@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Windows } from '../../api/client';
 import { useDossier, type View } from './queries';
 import { Problem } from '../../ui/Problem';
-import { inWords, monthDay, spanInWords } from '../../time/days';
+import { chanceInWords, inWords, monthDay, spanInWords } from '../../time/days';
 import { DerivationTable } from '../../charts/DerivationTable';
 import { outcomesOn } from '../../charts/OutcomeRibbon';
 
@@ -55,6 +55,10 @@ export function CropPanel({
                                 ? say('common.no-window-here')
                                 : route.windows.map(spanInWords).join(', and ')}
                         </h3>
+                        {route.chances?.map((chance) => (
+                            <p key={chance.first}>{say('dossier.chance', { chance: chanceInWords(chance) })}</p>
+                        ))}
+                        {route.no_window && <p>{route.no_window.phrases.map((phrase) => say(phrase)).join(' ')}</p>}
                         {ribbon && (
                             <p>
                                 {say('crop-panel.on', {

@@ -1,10 +1,10 @@
 import { memo } from 'react';
-import { BestSpans, Brackets } from '../../charts/Brackets';
+import { BestSpans, Brackets, Chances } from '../../charts/Brackets';
 import { OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { WindowLane } from '../../charts/WindowLane';
-import { spanInWords } from '../../time/days';
+import { chanceInWords, spanInWords } from '../../time/days';
 import type { YearScale } from '../../time/yearScale';
-import { say } from '../../words/words';
+import { listed, say } from '../../words/words';
 import { inLines, LANE, type Crop } from './rows';
 
 /** Room left of the scale for names and acts, px. */
@@ -108,6 +108,12 @@ export const CropRow = memo(function CropRow({
                                         name={crop.school === 'own' ? 'own' : 'bracket'}
                                         act={say(`act.${route.act}`)}
                                     />
+                                    <Chances
+                                        scale={scale}
+                                        spans={route.chances ?? []}
+                                        at={4}
+                                        act={say(`act.${route.act}`)}
+                                    />
                                     <BestSpans scale={scale} spans={route.best ?? []} at={5} />
                                 </>
                             ) : (
@@ -123,11 +129,13 @@ export const CropRow = memo(function CropRow({
 
 /** "Spinach: sow outdoors 31 March to 10 July; set out: no window here." */
 function rowInWords(crop: Crop): string {
-    const ways = crop.routes.map((route) =>
-        route.windows.length === 0
-            ? say('windows.no-window', { act: say(`act.${route.act}`) })
-            : `${say(`act.${route.act}`)} ${route.windows.map(spanInWords).join(' and ')}`,
-    );
+    const ways = crop.routes.map((route) => {
+        const act = say(`act.${route.act}`);
+        if (route.windows.length > 0) return `${act} ${listed(route.windows.map(spanInWords))}`;
+        return route.chances?.length
+            ? `${act}, ${listed(route.chances.map(chanceInWords))}`
+            : say('windows.no-window', { act });
+    });
     return `${crop.name}: ${ways.join('; ')}.`;
 }
 

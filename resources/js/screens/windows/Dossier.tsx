@@ -6,7 +6,7 @@ import { useCrops } from '../../api/crops';
 import { useMay } from '../../access/session';
 import { useKeys } from '../../ui/keyboard';
 import { Problem } from '../../ui/Problem';
-import { inShort, inWords, monthDay, spanInShort, spanInWords } from '../../time/days';
+import { chanceInWords, inShort, inWords, monthDay, spanInShort, spanInWords } from '../../time/days';
 import { DerivationTable } from '../../charts/DerivationTable';
 import { Hatches } from '../../charts/Hatches';
 import { outcomesOn } from '../../charts/OutcomeRibbon';
@@ -16,6 +16,7 @@ import { say } from '../../words/words';
 import { DossierChart, ownRoute } from './DossierChart';
 import { DossierTables } from './DossierTables';
 import { OwnDates } from './OwnDates';
+import { VarietyAxis } from './VarietyAxis';
 import { isStandard, STANDARDS } from './standards';
 
 type DossierData = Schema['Dossier'];
@@ -150,7 +151,7 @@ function Body({
     variety: number | undefined;
     mayEdit: boolean;
 }) {
-    const { day, set } = useDateCursor();
+    const { day, set } = useDateCursor(bestDay(route));
     const { data: runs } = useRuns(zone, crop, route.route as Route, undefined, variety);
     const { data: compared } = useCropComparison(zone, crop, data.method.standard);
     const today = runs ? runsOn(runs, day) : [];
@@ -183,6 +184,12 @@ function Body({
                 <DayOutcomes ribbon={route.ribbon} day={day} last={today.at(-1)} />
                 <SideBySide data={data} route={route} />
                 <Evidence route={route} />
+                <WithoutWindow route={route} />
+                <VarietyAxis
+                    varieties={data.crop.varieties ?? []}
+                    route={route.route}
+                    longest={route.no_window?.longest_days ?? null}
+                />
                 {mayEdit && <OwnDates zone={zone} crop={crop} data={data} />}
                 {compared && (
                     <>
@@ -195,6 +202,11 @@ function Body({
             </div>
         </div>
     );
+}
+
+/** A day with something to see: the best of the first window; of a crop without one, the day with the best chance. */
+function bestDay(route: ReplayedRoute): string | undefined {
+    return route.evidence?.[0]?.best ?? route.chances?.[0]?.first ?? route.no_window?.nearest;
 }
 
 /** What the day under the cursor came to. */
@@ -277,6 +289,14 @@ function Evidence({ route }: { route: ReplayedRoute }) {
             })}
         </p>
     ));
+}
+
+/** Its fair chances; why it has no window, and what would open one. */
+function WithoutWindow({ route }: { route: ReplayedRoute }) {
+    const chances = (route.chances ?? []).map(chanceInWords);
+    const why = (route.no_window?.phrases ?? []).map((phrase) => say(phrase));
+    if (chances.length + why.length === 0) return null;
+    return <p>{[...chances.map((chance) => say('dossier.chance', { chance })), ...why].join(' ')}</p>;
 }
 
 function Compared({ title, rows, route }: { title: string; rows: Schema['Compared'][]; route: string }) {

@@ -1,6 +1,6 @@
 import type { Schema } from '../../api/client';
 import { OUTCOMES } from '../../charts/Hatches';
-import { BestSpans, Brackets } from '../../charts/Brackets';
+import { BestSpans, Brackets, Chances } from '../../charts/Brackets';
 import { ExpectedCurve, OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { RuledChart } from '../../charts/RuledChart';
 import { RUN_HEIGHT, RunLines, type runsOn } from '../../charts/RunLines';
@@ -95,6 +95,14 @@ export function DossierChart({
                             name={own ? 'own' : 'bracket'}
                             act={say(`act.${route.act}`)}
                         />
+                        {!own && (
+                            <Chances
+                                scale={scale}
+                                spans={route.chances ?? []}
+                                at={windowAt}
+                                act={say(`act.${route.act}`)}
+                            />
+                        )}
                         {!own && (
                             <BestSpans
                                 scale={scale}

@@ -3,11 +3,20 @@ import { BestSign, BracketSign, HatchSign } from '../../charts/Legend';
 import { say } from '../../words/words';
 
 /** What the signs under the ruler stand for. */
-export function Legend({ counted, occurring }: { counted: boolean; occurring: Set<string> }) {
+export function Legend({
+    counted,
+    chances,
+    occurring,
+}: {
+    counted: boolean;
+    chances: boolean;
+    occurring: Set<string>;
+}) {
     return (
         <ul className="legend" aria-label={say('windows.signs')}>
             <BracketSign name="bracket" />
             <BestSign />
+            {chances && <BracketSign name="fair" />}
             <BracketSign name="cover" />
             <BracketSign name="own" />
             {signs(counted, occurring).map(([reason, words]) => (

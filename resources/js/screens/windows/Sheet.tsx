@@ -88,7 +88,11 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
                 <Rows {...{ data, rows, seen, day, chosen, open, walk }} onDay={toDay} />
                 {crops.length === 0 && <p role="status">{say('windows.no-crop-or-family-here')}</p>}
                 <AllWindows zone={zone} crops={crops} />
-                <Legend counted={data.crops.some((crop) => crop.school === 'count-back')} occurring={occurring} />
+                <Legend
+                    counted={data.crops.some((crop) => crop.school === 'count-back')}
+                    chances={data.crops.some((crop) => crop.routes.some((route) => route.chances?.length))}
+                    occurring={occurring}
+                />
             </main>
             <aside aria-live="polite" aria-label={chosen ? say('windows.the-crop') : say('windows.the-day')}>
                 {chosen ? (

@@ -48,6 +48,15 @@ export function useCropComparison(zone: string, crop: string, standard?: Schema[
     });
 }
 
+/** What the second edition of the method moved. */
+export function useMethodChanges(zone: string) {
+    return useQuery({
+        queryKey: ['windows', zone, '', 'method-changes'],
+        retry: false,
+        queryFn: () => taken(api.GET('/api/zones/{zone}/method-changes', { params: { path: { zone } } })),
+    });
+}
+
 type Choice = Schema['School'] extends infer School
     ? | {
             school: School;

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crops;
+
+use App\People\User;
+use App\People\VersionedRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** What the shipped crop table has come to say, crop by crop. */
+class ShippedCropController
+{
+    public function index(): JsonResponse
+    {
+        return response()->json(['data' => ShippedCrops::offers()]);
+    }
+
+    public function store(Request $request, string $slug, SaveShippedCrop $save): JsonResponse
+    {
+        Gate::authorize('create', Crop::class);
+        $offers = array_column(ShippedCrops::offers(), null, 'slug');
+        $offer = $offers[$slug] ?? abort(404, 'The shipped table has nothing new of this crop.');
+        $take = (bool) $request->validate(['take' => ['required', 'boolean']], ['take.required' => 'Say whether to take it (“take”).'])['take'];
+        /** @var User $user */
+        $user = $request->user();
+        if ($take) {
+            $save->take($slug, $offer['version'] === null ? null : VersionedRequest::of($request), 'Taken from the shipped crop table.', $user);
+        } else {
+            $save->leave($slug, self::left($offer['cells']), $user);
+        }
+
+        return $this->index();
+    }
+
+    /** @param  list<array{column: string, mine: string|null, shipped: string}>  $cells */
+    private static function left(array $cells): string
+    {
+        $said = array_map(static fn (array $c): string => "{$c['column']} {$c['shipped']}", $cells);
+
+        return mb_strimwidth('Left as it is; the shipped table now says: '.implode(', ', $said), 0, 480, '…').'.';
+    }
+}
