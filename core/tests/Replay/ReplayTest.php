@@ -240,6 +240,6 @@ final class ReplayTest extends TestCase
         $ribbon = fn (float $celsius): OutcomeRibbon => OutcomeRibbon::of((new Replay($this->steady($celsius, $celsius), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('kale'), Route::Transplant));
         self::assertSame(0.0, $ribbon(0.5)->daysLived()[0]);
         $run = (new Replay($this->steady(16, 16), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('kale'), Route::Transplant)->all()[0];
-        self::assertSame((float) ($run->end->number - $run->sown->number), $ribbon(16.0)->daysLived()[0]);
+        self::assertSame((float) ($run->ended->number - $run->sown->number), $ribbon(16.0)->daysLived()[0]);
     }
 }
