@@ -69,6 +69,9 @@ final class ContractTest extends TestCase
         $this->deleteJson("/api/zones/test-basin/choices/{$choice}")->assertOk();
         $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'none', 'version' => 4])->assertStatus(202);
         $this->deleteJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
+        $this->getJson('/api/zones/test-basin/method-changes')->assertOk();
+        $this->getJson('/api/shipped-crops')->assertOk();
+        $this->postJson('/api/shipped-crops/radish', ['take' => true])->assertNotFound();
         $this->getJson('/api/crops')->assertOk();
         $this->getJson('/api/crop-columns')->assertOk();
         $this->postJson('/api/crops/radish/trials', ['zone' => 'test-basin', 'cells' => ['maturity_days' => '40']])->assertOk();

@@ -135,4 +135,27 @@ final class EditionTest extends TestCase
         $this->get('/zones/test-basin/this-week')->assertOk();
         $this->get('/zones/test-basin/crops/kale')->assertOk();
     }
+
+    public function test_an_edition_has_the_varieties_with_their_own_dates_and_names_the_method_it_was_made_by(): void
+    {
+        $this->postJson('/api/crops/carrot/varieties', ['name' => 'Basin Quick', 'cells' => ['maturity_days' => '50'], 'tags' => ['quick']])->assertCreated();
+        $edition = $this->published();
+        $carrot = array_column($edition->open()->content['crops'], null, 'slug')['carrot'];
+        self::assertSame(['Basin Quick', ['quick']], [$carrot['varieties'][0]['name'], $carrot['varieties'][0]['tags']]);
+        self::assertGreaterThan(array_sum(array_column($carrot['routes'][0]['windows'], 'days')), array_sum(array_column($carrot['varieties'][0]['routes'][0]['windows'], 'days')));
+        self::assertSame(2, $edition->open()->content['method']['edition'] ?? null);
+        $this->get('/zones/test-basin/crops/carrot')->assertSee('Basin Quick')->assertSee('50 days, quick')->assertSee('By the 2nd edition of the method.');
+    }
+
+    public function test_a_crop_without_a_window_says_why_and_what_would_open_one(): void
+    {
+        $crops = array_column($this->published()->open()->content['crops'], null, 'slug');
+        $routes = array_merge(...array_values(array_map(static fn (array $sheet): array => $sheet['routes'], $crops)));
+        foreach ($routes as $route) {
+            self::assertSame($route['windows'] === [], isset($route['no_window']), 'told where there is none, and only there');
+        }
+        $muskmelon = $crops['muskmelon']['routes'][0]['no_window'] ?? self::fail('a muskmelon has a window here');
+        $page = $this->get('/zones/test-basin/crops/muskmelon')->assertSee("It needs a variety of {$muskmelon['longest_days']} days or fewer.");
+        $page->assertSee('it opens:');
+    }
 }

@@ -161,4 +161,17 @@ final class WindowsTest extends TestCase
         $data = $this->getJson('/api/zones/short-basin/windows')->assertOk()->json('data');
         self::assertSame(['count-back', 'count-back', []], [$data['method']['school'], $data['crops'][0]['school'], $data['standards']]);
     }
+
+    public function test_what_the_second_edition_of_the_method_moved_is_listed_and_kept(): void
+    {
+        $changes = $this->getJson('/api/zones/test-basin/method-changes')->assertOk()->json('data');
+        $spinach = array_column($changes, null, 'crop')['spinach'];
+        self::assertContains('frozen-ground', $spinach['rules']);
+        $now = array_column($this->getJson('/api/zones/test-basin/windows')->json('data.crops'), null, 'slug')['spinach']['routes'][0]['windows'];
+        self::assertSame($now, $spinach['now'], 'the windows that are in force');
+        Result::query()->where('kind', Result::METHOD_CHANGES)->update(['payload' => '{"changes":[]}']);
+        $this->getJson('/api/zones/test-basin/method-changes')->assertJsonPath('data', []);
+        Zone::factory()->create(['slug' => 'empty', 'name' => 'Empty']);
+        $this->getJson('/api/zones/empty/method-changes')->assertNotFound();
+    }
 }

@@ -44,15 +44,15 @@ final class PacketDays
     }
 
     /**
-     * The best of the year's weeks for each shorter variety of a crop.
+     * The best of the year's weeks for each shorter variety of a crop, down to half its days: none is quicker than that.
      *
-     * @return Generator<int, float> packet days, from the longest below the crop's own to the fewest, and the share of harvests in the
+     * @return Generator<int, float> packet days, from the longest below the crop's own on, and the share of harvests in the
      *                              week of the year in which most came to one
      */
     public static function shorter(Replay $replay, Crop $crop, Route $route): Generator
     {
         $longest = (int) min(self::MOST, self::STEP * (ceil($crop->growth->maturityDays / self::STEP) - 1));
-        for ($days = $longest; $days >= self::FEWEST; $days -= self::STEP) {
+        for ($days = $longest; $days >= max(self::FEWEST, $crop->growth->maturityDays / 2); $days -= self::STEP) {
             $runs = $replay->runs($crop->maturingIn($days), $route);
             $most = 0.0;
             for ($day = 1 + self::HALF_WEEK; $day <= YearDay::YEAR; $day += 2 * self::HALF_WEEK + 1) {

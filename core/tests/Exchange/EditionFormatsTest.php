@@ -174,4 +174,20 @@ final class EditionFormatsTest extends TestCase
         self::assertFalse($one->saysTheSameAs(self::edition('north', ['kale'])));
         self::assertFalse($one->saysTheSameAs(self::edition('north', ['radish'], name: 'Elsewhere')));
     }
+
+    public function test_a_fair_chance_is_published_where_there_is_no_window_and_told_apart(): void
+    {
+        $content = self::edition('north', ['radish'])->content;
+        $content['crops'][0]['routes'][0]['chances'] = [['first' => '10-01', 'last' => '10-09', 'days' => 9, 'of_ten' => 6]];
+        $beside = EditionDocument::frozen($content, '');
+        self::assertStringNotContainsString('fair', EditionICalendar::write($beside, Words::in('en')), 'beside a window it is no date of its own');
+        self::assertStringNotContainsString('10-01', EditionCsv::write('basin', $content['crops'], Words::in('en')));
+        $content['crops'][0]['routes'][0]['windows'] = [];
+        [$event] = Reader::read(EditionICalendar::write(EditionDocument::frozen($content, ''), Words::in('en')))->select('VEVENT');
+        self::assertSame(['Radish: sow outdoors (a fair chance)', '20261001', 'basin-floor-radish-direct-sow-outdoors-fair-1@anthesis'], [(string) $event->SUMMARY, (string) $event->DTSTART, (string) $event->UID]);
+        self::assertStringContainsString('A fair chance: it came to a harvest in 6 years in 10.', (string) $event->DESCRIPTION);
+        self::assertStringEndsWith(",count-back,6\r\n", EditionCsv::write('basin', $content['crops'], Words::in('en')));
+        $tasks = array_merge(...array_column(WeekList::of($content['crops']), 'tasks'));
+        self::assertSame([['radish', 6], ['radish', 6]], array_map(static fn (array $t): array => [$t['crop'], $t['of_ten']], $tasks), 'in the two weeks it lies in');
+    }
 }

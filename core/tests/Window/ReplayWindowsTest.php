@@ -176,7 +176,7 @@ final class ReplayWindowsTest extends TestCase
     {
         $none = $this->windows(static fn (int $year, int $day): int => $day >= 100 && $day <= 130 && $year < 4 ? self::HARVEST : ($day < 200 ? self::FREEZE_LATE : self::HEAT))->noWindow;
         self::assertSame([103, 4, 10, Outcome::FreezeLate], [$none?->nearest->number, $none?->harvests, $none?->years, $none?->reason]);
-        self::assertSame('At best 4 of 10 years came to a harvest, sown on 13 April; most of the others: frozen before harvest.',
+        self::assertSame('At best, on 13 April, 4 of 10 years came to a harvest; most of the others: frozen before harvest.',
             implode(' ', array_map(static fn (Phrase $p): string => Words::in('en')->phrase($p), $none?->phrases() ?? [])));
     }
 

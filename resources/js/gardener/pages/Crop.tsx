@@ -61,14 +61,14 @@ function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
     const chances = route.chances ?? [];
     if (route.windows.length === 0) {
         return (
-            <>
-                <p className="answer">
-                    {chances.length > 0
+            <p className="answer">
+                {[
+                    chances.length > 0
                         ? say('page.crop.only-fair', { act, chances: listed(chances.map(chanceInWords)) })
-                        : say('page.crop.no-window', { act })}
-                </p>
-                {route.no_window && <p>{route.no_window.phrases.map((phrase) => say(phrase)).join(' ')}</p>}
-            </>
+                        : say('page.crop.no-window', { act }),
+                    ...(route.no_window?.phrases ?? []).map((phrase) => say(phrase)),
+                ].join(' ')}
+            </p>
         );
     }
     const best = (route.evidence ?? []).map((evidence) => evidence.span);
@@ -117,15 +117,13 @@ function Varieties({ varieties, starts }: { varieties: Variety[]; starts: MonthD
                                         </span>
                                     ))}
                                     <span className="line">
-                                        {say('page.crop.harvest', {
-                                            spans:
-                                                joined(
-                                                    variety.routes.flatMap((route) => route.harvests),
-                                                    starts,
-                                                )
-                                                    .map(spanInShort)
-                                                    .join(', ') || say('page.crop.none'),
-                                        })}
+                                        {say('page.calendar.harvest')}{' '}
+                                        {joined(
+                                            variety.routes.flatMap((route) => route.harvests),
+                                            starts,
+                                        )
+                                            .map(spanInShort)
+                                            .join(', ') || say('page.crop.none')}
                                     </span>
                                 </td>
                             </tr>

@@ -171,25 +171,73 @@ describe('gardener’s pages', () => {
                 from_last: null,
             },
         ];
-        const fair = [
-            { first: '03-20', last: '09-11', days: 176 },
-            { first: '10-01', last: '10-09', days: 9 },
-        ];
-        const html = renderToString(<GardenerPage data={crop({ evidence, fair })} />).replaceAll('<!-- -->', '');
+        const chances = [{ first: '10-01', last: '10-09', days: 9, of_ten: 6 }];
+        const html = renderToString(<GardenerPage data={crop({ evidence, chances })} />).replaceAll('<!-- -->', '');
         expect(html).toContain(
-            '25 March to 8 September; best 2 April to 4 May; a fair chance, at least 5 years in 10: 1 October to 9 October.',
+            '25 March to 8 September; best 2 April to 4 May; a fair chance, 6 years in 10: 1 October to 9 October.',
         );
         expect(html).toContain('best days');
         expect(html.match(/class="best"/g)?.length).toBeGreaterThan(1);
     });
 
     it('tell of a fair chance where there is no reliable window, and say so where there is neither', () => {
-        const fair = [{ first: '03-20', last: '04-11', days: 23 }];
+        const chances = [{ first: '03-20', last: '04-11', days: 23, of_ten: 7 }];
         const said = (change: object) => renderToString(<GardenerPage data={crop({ windows: [], ...change })} />);
-        expect(said({ fair })).toContain(
-            'There is no reliable window to sow outdoors here; a fair chance, at least 5 years in 10: 20 March to 11 April.',
+        expect(said({ chances })).toContain(
+            'There is no reliable window to sow outdoors here; a fair chance, 7 years in 10: 20 March to 11 April.',
         );
-        expect(said({ fair: [] })).toContain('There is no window to sow outdoors here.');
+        const phrases = [
+            { key: 'no-window.variety', with: { days: 85 } },
+            {
+                key: 'no-window.opened',
+                with: {
+                    cover: { key: 'cover.low-tunnel' },
+                    first: { key: 'day', with: { month: 4, day: 12 } },
+                    last: { key: 'day', with: { month: 5, day: 3 } },
+                },
+            },
+        ];
+        expect(said({ chances: [], no_window: { phrases } })).toContain(
+            'There is no window to sow outdoors here. It needs a variety of 85 days or fewer. Under a low tunnel it opens: 12 April to 3 May.',
+        );
+    });
+
+    it('give each variety dates of its own, the quickest first', () => {
+        const variety = (name: string, days: number, windows: object[], chances: object[]) => ({
+            name,
+            days,
+            basis: 'sowing',
+            tags: ['quick'],
+            routes: [{ ...route('direct', 'sow-outdoors'), windows, chances, best: [], harvests: [] }],
+        });
+        const page = crop({});
+        Object.assign((page.props as { crop: object }).crop, {
+            varieties: [
+                variety('Basin Long', 82, [], [{ first: '05-01', last: '05-20', days: 20, of_ten: 6 }]),
+                variety('Basin Quick', 58, [{ first: '04-02', last: '05-04', days: 33 }], []),
+            ],
+        });
+        const html = renderToString(<GardenerPage data={page} />).replaceAll('<!-- -->', '');
+        expect(html.indexOf('Basin Quick')).toBeLessThan(html.indexOf('Basin Long'));
+        expect(html).toContain('58 days, quick');
+        expect(html).toContain('Sow outdoors 2 Apr to 4 May');
+        expect(html).toContain('a fair chance, 6 years in 10: 1 May to 20 May');
+    });
+
+    it('show a fair chance in the year’s table and the week, told apart from windows', () => {
+        const chances = [{ first: '05-01', last: '05-20', days: 20, of_ten: 6 }];
+        const year = JSON.parse(JSON.stringify(calendar)) as PageData & { page: 'calendar' };
+        year.props.crops.forEach((c) => c.routes.forEach((r) => Object.assign(r, { windows: [], chances })));
+        const html = renderToString(<GardenerPage data={year} />).replaceAll('<!-- -->', '');
+        expect(html).toContain('class="fair">1 May to 20 May <small>a fair chance, 6 years in 10</small>');
+        expect(renderToString(<GardenerPage data={week([{ ...task, of_ten: 6 }])} />)).toContain(
+            '; a fair chance, 6 years in 10',
+        );
+        expect(renderToString(<GardenerPage data={week([task])} />)).not.toContain('a fair chance');
+    });
+
+    it('name the edition of the method', () => {
+        expect(renderToString(<GardenerPage data={calendar} />)).toContain('By the 2nd edition of the method.');
     });
 
     it('tell a gardener whose place is not known what to do', () => {

@@ -152,8 +152,51 @@ describe('the dossier of a crop', () => {
         expect(screen.queryByText('19 days earlier', { exact: false })).toBeNull();
         expect(asked.some((a) => a.what === `GET ${base}/runs?route=transplant`)).toBe(true);
         fireEvent.change(screen.getByLabelText('Runs of'), { target: { value: '7' } });
-        await screen.findByText('On 20 April');
+        // It stands on the best day, as long as no other is asked for.
+        await screen.findByText('On 27 April');
         expect(asked.some((a) => a.what === `GET ${base}/runs?route=transplant&variety=7`)).toBe(true);
+    });
+
+    it('of a crop without a window says why, what would open one, and which varieties fit', async () => {
+        const variety = (name: string, days: number, windows: object[], chances: object[] = []) => ({
+            name,
+            days,
+            basis: 'sowing',
+            tags: [],
+            routes: [{ route: 'direct', act: 'sow-outdoors', windows, chances }],
+        });
+        const none = {
+            ...sheet('direct', 'sow-outdoors', []),
+            evidence: [],
+            chances: [],
+            no_window: {
+                nearest: '06-02',
+                longest_days: 55,
+                phrases: [{ key: 'no-window.variety', with: { days: 55 } }],
+            },
+        };
+        const varieties = [
+            variety('Long', 82, []),
+            variety('Fair', 60, [], [{ ...span('05-01', '05-20', 20), of_ten: 6 }]),
+            variety('Quick', 50, [span('05-01', '05-20', 20)]),
+        ];
+        fakeServer({
+            ...answers,
+            [`GET ${base}`]: { ...dossier, crop: { ...dossier.crop, school: 'replay', varieties }, replay: [none] },
+        });
+        show(<Dossier />, ...at());
+        expect(await screen.findByText('It needs a variety of 55 days or fewer.', { selector: 'p' })).toBeTruthy();
+        expect(screen.getByText('On 2 June')).toBeTruthy();
+        expect(
+            screen.getByLabelText(
+                'Long, 82 days: does not fit; Fair, 60 days: a fair chance; Quick, 50 days: has a window',
+            ),
+        ).toBeTruthy();
+        expect([...document.querySelectorAll('circle.fit')].map((c) => c.getAttribute('class'))).toEqual([
+            'fit window',
+            'fit chance',
+            'fit none',
+        ]);
     });
 
     it('of a crop that is not there says so', async () => {

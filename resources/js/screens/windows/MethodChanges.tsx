@@ -8,7 +8,6 @@ import { useMethodChanges } from './queries';
 export function MethodChanges() {
     const { zone = '' } = useParams();
     const { data: changes, error } = useMethodChanges(zone);
-    const spans = (of: Span[]) => of.map(spanInShort).join(', ') || say('common.no-window');
     return (
         <main className="page">
             <h2>{say('method-changes.heading')}</h2>
@@ -36,8 +35,12 @@ export function MethodChanges() {
                                     </Link>
                                 </th>
                                 <td className="nowrap">{say(`act.${change.act}`)}</td>
-                                <td>{spans(change.before)}</td>
-                                <td>{spans(change.now)}</td>
+                                <td>
+                                    <Spans of={change.before} />
+                                </td>
+                                <td>
+                                    <Spans of={change.now} />
+                                </td>
                                 <td>{change.phrase && say(change.phrase)}</td>
                                 <td>
                                     {change.rules.map((rule) => say(`method-rule.${rule}`)).join('; ') ||
@@ -50,4 +53,13 @@ export function MethodChanges() {
             )}
         </main>
     );
+}
+
+function Spans({ of }: { of: Span[] }) {
+    if (of.length === 0) return say('common.no-window');
+    return of.map((span) => (
+        <span key={span.first} className="line nowrap">
+            {spanInShort(span)}
+        </span>
+    ));
 }

@@ -55,7 +55,7 @@ export function VarietyAxis({
                         <g key={variety.name} transform={`translate(${x(variety.days)} ${LINE * i + 9})`}>
                             <circle className={`fit ${fit(variety, route)}`} r="4.5" />
                             <text x={9} y={4}>
-                                {variety.name}
+                                {`${variety.name}, ${variety.days}`}
                             </text>
                         </g>
                     ))}
