@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Calendar;
 
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\MethodRule;
 use Anthesis\Replay\OutcomeRibbon;
@@ -32,26 +33,32 @@ final class MethodChange
     {
         $changes = [];
         foreach ($crop->routes as $route) {
-            $windows = /** @param  list<MethodRule>  $without */ static function (array $without) use ($crop, $route, $replay, $from, $share): array {
-                $grown = $crop;
-                foreach ($without as $rule) {
-                    $grown = $rule->leftOutOf($grown);
-                }
-                $ground = in_array(MethodRule::FrozenGround, $without, true) ? $replay->onAnyGround() : $replay;
-
-                return array_map(CropSheet::span(...), (new ReplayWindows($grown, $route, OutcomeRibbon::of($ground->runs($grown, $route)), $from, ''))->windows($share));
-            };
-            $now = $windows([]);
-            $before = $windows(MethodRule::cases());
+            $windows = static fn (MethodRule ...$without): array => self::windows($crop, $route, $replay, $from, $share, array_values($without));
+            $now = $windows();
+            $before = $windows(...MethodRule::cases());
             if ($now === $before) {
                 continue;
             }
-            $rules = array_filter(MethodRule::cases(), static fn (MethodRule $rule): bool => $windows([$rule]) !== $now);
+            $rules = array_filter(MethodRule::cases(), static fn (MethodRule $rule): bool => $windows($rule) !== $now);
             $changes[] = ['crop' => $crop->slug, 'name' => $crop->name, 'route' => $route->value, 'act' => $crop->act($route)->value, 'before' => $before, 'now' => $now,
                 'rules' => array_values(array_map(static fn (MethodRule $rule): string => $rule->value, $rules)),
                 'phrase' => WindowDifference::phrase($now, $before, Phrase::of('difference.before'))?->toArray()];
         }
 
         return $changes;
+    }
+
+    /**
+     * @param  list<MethodRule>  $without
+     * @return list<Span>
+     */
+    private static function windows(Crop $crop, Route $route, Replay $replay, YearDay $from, float $share, array $without): array
+    {
+        foreach ($without as $rule) {
+            $crop = $rule->leftOutOf($crop);
+        }
+        $ground = in_array(MethodRule::FrozenGround, $without, true) ? $replay->onAnyGround() : $replay;
+
+        return array_map(CropSheet::span(...), (new ReplayWindows($crop, $route, OutcomeRibbon::of($ground->runs($crop, $route)), $from, ''))->windows($share));
     }
 }

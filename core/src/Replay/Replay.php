@@ -58,9 +58,13 @@ final class Replay
         return new self($this->record, $this->latitude, $site, $this->light);
     }
 
-    public function runs(Crop $crop, Route $route): Runs
+    /**
+     * @param  int|null  $from  first day of the record to sow on; null: its first; a day that is not on record is left out
+     * @param  int|null  $to  the last; null: its last
+     */
+    public function runs(Crop $crop, Route $route, ?int $from = null, ?int $to = null): Runs
     {
-        $sowings = new Sowings($this->tables->days);
+        $sowings = new Sowings($this->tables->days, $from ?? 0, $to ?? $this->tables->days - 1);
         foreach ($this->steps(new CropNeeds($crop, $route, $this->light)) as $step) {
             $step->take($sowings);
         }

@@ -20,7 +20,7 @@ use Anthesis\Record\Day;
 final class Sowings
 {
     /** @var list<int> plants under way, in order of sowing: the days on which they reach their marks never go back */
-    public array $left = [];
+    public array $left;
 
     /** @var array<int, int> by sow day: day of emergence, or of setting out; 0 */
     public array $ups;
@@ -49,10 +49,26 @@ final class Sowings
     /** @var array<int, int> by sow day: day on which it ended; 0 until settled */
     private array $ends;
 
-    public function __construct(int $days)
+    /** Whether all days of the record are sown on. */
+    private readonly bool $all;
+
+    /**
+     * @param  int  $from  first day to sow on
+     * @param  int  $to  last day to sow on
+     */
+    public function __construct(int $days, private readonly int $from, private readonly int $to)
     {
         $this->ups = $this->harvests = $this->outcomes = $this->ends = array_fill(0, $days, 0);
-        $this->left = range(0, $days - 1);
+        $this->all = $from <= 0 && $to >= $days - 1;
+    }
+
+    /**
+     * @param  list<int>  $days  ascending
+     * @return list<int> those that are sown on
+     */
+    public function sownOn(array $days): array
+    {
+        return $this->all ? $days : array_values(array_filter($days, fn (int $day): bool => $day >= $this->from && $day <= $this->to));
     }
 
     /** @return array{array<int, int>, array<int, int>} outcomes and ends by sow day; lent, not copied, so they must come back by giveBack() */

@@ -21,6 +21,9 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Run;
+use Anthesis\Season\OutlookRefused;
+use Anthesis\Season\Splice;
+use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
@@ -43,7 +46,7 @@ use Anthesis\Words\Phrase;
  */
 final class Application
 {
-    private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'left', 'windows'];
+    private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'left', 'season', 'windows'];
 
     private const RISKS = ['0.5', '0.2', '0.1'];
 
@@ -63,13 +66,14 @@ final class Application
                 'soil' => $this->soil(Options::parse($rest, ['record', 'latitude', 'site', 'depth'])),
                 'replay' => $this->replay(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light'])),
                 'left' => $this->left(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'day', 'standard'])),
+                'season' => $this->season(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'sown', 'outlook'])),
                 'windows' => $this->windows(Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'standard', 'light', 'risk', 'format'])),
                 default => throw new UsageError(($command === '' ? 'A command is needed' : "There is no command “{$command}”")
                     .'; there are: '.implode(', ', self::COMMANDS).'.'),
             }];
         } catch (UsageError $error) {
             return [2, $error->getMessage()."\n"];
-        } catch (RecordTooShort $error) {
+        } catch (RecordTooShort|OutlookRefused $error) {
             return [2, Words::in('en')->phrase($error->why)."\n"];
         }
     }
@@ -194,6 +198,22 @@ final class Application
         [$from, $to] = $options->years();
 
         return $this->json(['packet_days' => PacketDays::left($options->replay($options->record()), $crop, $route, $options->day(), $options->standard(), $from, $to)]);
+    }
+
+    private function season(Options $options): string
+    {
+        [$crop, $route] = $this->cropAndRoute($options);
+        [$from, $to] = $options->years();
+        $season = ThisSeason::of($options->record(), $options->outlook(), $options->latitude(), $options->site(), $options->light());
+        $sowing = $season->sowing($crop, $route, $options->date('sown', $season->today->plus(-Splice::BEFORE), $season->today->plus(ThisSeason::AHEAD)));
+        $members = [];
+        foreach ($sowing->outcomes() as $year => [$outcome, $first]) {
+            if ($from === null || $to === null || $year >= $from && $year <= $to) {
+                $members[(string) $year] = [$outcome->value, $first?->iso()];
+            }
+        }
+
+        return $this->json(['members' => (object) $members]);
     }
 
     /** @return array{Crop, Route} */

@@ -10,9 +10,11 @@ use Anthesis\Crop\CropTable;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\CropParameters;
+use Anthesis\Exchange\DailyRecordReading;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\YearDay;
@@ -91,13 +93,13 @@ final readonly class Options
             : throw new UsageError("--depth is a number of metres from 0 to 3; {$depth} is not.");
     }
 
-    /** @return float share of years, 0…1 */
     /** The replay of a record at the place, site and school of light asked for. */
     public function replay(DailyRecord $record): Replay
     {
         return new Replay($record, $this->latitude(), $this->site(), $this->light());
     }
 
+    /** @return float share of years, 0…1 */
     public function standard(): float
     {
         $share = $this->number('standard', '0.8');
@@ -111,6 +113,16 @@ final readonly class Options
         $day = $this->get('day');
 
         return $this->checked('day', static fn (): YearDay => YearDay::fromIso($day));
+    }
+
+    /** @throws UsageError unless it is a date from one day to another */
+    public function date(string $name, Day $from, Day $to): Day
+    {
+        $text = $this->get($name);
+        $day = $this->checked($name, static fn (): Day => Day::fromIso($text));
+
+        return $day->number >= $from->number && $day->number <= $to->number ? $day
+            : throw new UsageError("--{$name} is a date from {$from->iso()} to {$to->iso()}; {$text} is not.");
     }
 
     public function light(): LightSchool
@@ -156,18 +168,29 @@ final readonly class Options
     /** The record as quality control leaves it. */
     public function record(): DailyRecord
     {
-        $path = $this->get('record');
+        $reading = $this->daily('record');
+
+        return (new QualityControl)->check($reading->asRead, $reading->marks)->usable;
+    }
+
+    /** The days expected after the record, as they are told; null: none. */
+    public function outlook(): ?DailyRecord
+    {
+        return isset($this->values['outlook']) ? $this->daily('outlook')->asRead : null;
+    }
+
+    private function daily(string $option): DailyRecordReading
+    {
+        $path = $this->get($option);
         $stream = $path === '-' ? STDIN : (is_file($path) ? fopen($path, 'r') : false);
         if ($stream === false) {
             throw new UsageError("There is no file “{$path}” to read a record from.");
         }
         try {
-            $reading = (new StationFileReader)->read($stream);
+            return (new StationFileReader)->read($stream);
         } catch (FormatError $error) {
             throw new UsageError($path.': '.$error->getMessage(), 0, $error);
         }
-
-        return (new QualityControl)->check($reading->asRead, $reading->marks)->usable;
     }
 
     public function crops(): CropTable

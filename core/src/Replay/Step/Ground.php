@@ -22,7 +22,7 @@ final readonly class Ground implements Step
 
     public function take(Sowings $sowings): void
     {
-        [$open, $frozen, $counted] = $this->tables->ground();
+        [$open, $frozen, $counted] = array_map($sowings->sownOn(...), $this->tables->ground());
         $sowDay = $this->tables->sowDay;
         $stock = $this->stock();
         [$outcomes, $ends] = $sowings->ledger();

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Season;
+
+use Anthesis\Climate\Quantile;
+use Anthesis\Record\Day;
+use Anthesis\Replay\Outcome;
+
+/** What becomes of a crop sown, or set out, on a day of this season, in each member; done already or still to come. */
+final readonly class Sowing
+{
+    /**
+     * @param  array<int, array{int, int|null}>  $members  by year: code of Outcome, and days from the day to first harvest; null: none.
+     *                                                     A member in which it does not count is not in it
+     */
+    public function __construct(public Day $on, public array $members)
+    {
+    }
+
+    /** @return array<int, array{Outcome, Day|null}> by year: the outcome, and the first day of harvest */
+    public function outcomes(): array
+    {
+        $outcomes = [];
+        foreach ($this->members as $year => [$code, $days]) {
+            $outcomes[$year] = [Outcome::fromCode($code) ?? Outcome::Harvest, $days === null ? null : $this->on->plus($days)];
+        }
+
+        return $outcomes;
+    }
+
+    public function count(): int
+    {
+        return count($this->members);
+    }
+
+    /** @return int members in which it came to an outcome */
+    public function of(Outcome $outcome): int
+    {
+        return count(array_filter($this->members, static fn (array $member): bool => $member[0] === $outcome->code()));
+    }
+
+    /** @return float share of members in which it comes to a harvest, 0…1; 0 of none */
+    public function share(): float
+    {
+        return $this->members === [] ? 0.0 : $this->of(Outcome::Harvest) / count($this->members);
+    }
+
+    /** @return Outcome|null the most frequent outcome other than a harvest; of equals the one named first; null: none */
+    public function loss(): ?Outcome
+    {
+        $counts = array_count_values(array_column($this->members, 0));
+        unset($counts[Outcome::Harvest->code()]);
+        if ($counts === []) {
+            return null;
+        }
+        ksort($counts);
+
+        return Outcome::fromCode((int) array_search(max($counts), $counts, true));
+    }
+
+    /** @return array{Day, Day, Day}|null the 10, 50 and 90 % of first harvests, of the members that come to one; null: none does */
+    public function firstHarvests(): ?array
+    {
+        $days = [];
+        foreach ($this->members as [$code, $wait]) {
+            if ($code === Outcome::Harvest->code() && $wait !== null) {
+                $days[] = $wait;
+            }
+        }
+        if ($days === []) {
+            return null;
+        }
+        sort($days);
+
+        return [$this->dayAt($days, 0.1), $this->dayAt($days, 0.5), $this->dayAt($days, 0.9)];
+    }
+
+    /** @param  list<int>  $sorted */
+    private function dayAt(array $sorted, float $p): Day
+    {
+        return $this->on->plus((int) round((float) Quantile::of($sorted, $p)));
+    }
+}

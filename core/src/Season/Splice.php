@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Season;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Gap;
+use Anthesis\Words\Phrase;
+
+/**
+ * Past years put to this season: each goes on from the record's end, or the outlook's, with the weather of its own days.
+ *
+ * docs/method.md, "This season".
+ */
+final class Splice
+{
+    /** Days of the record a member begins with: enough for the soil to forget where it started, and for a winter's cold. */
+    public const BEFORE = 400;
+
+    /** Days of a past year a member goes on with: the longest time to come up and a replay's horizon, and some weeks of sowing. */
+    public const AFTER = 480;
+
+    /**
+     * @param  DailyRecord  $record  as quality control leaves it, up to this morning
+     * @param  DailyRecord|null  $outlook  the days expected from then on; null: none
+     * @return list<Member> in the order of their years; those whose days are all on record, without a gap too long to be bridged
+     *
+     * @throws OutlookRefused when the outlook does not go on where the record ends
+     */
+    public static function members(DailyRecord $record, ?DailyRecord $outlook): array
+    {
+        if ($outlook !== null && $outlook->first->number !== $record->last()->number + 1) {
+            throw new OutlookRefused(Phrase::of('error.outlook-apart', ['first' => $outlook->first->iso(), 'last' => $record->last()->iso()]));
+        }
+        $head = $record->between($record->last()->plus(1 - self::BEFORE), $record->last());
+        [$minimum, $maximum] = [$head->minimum, $head->maximum];
+        if ($outlook !== null) {
+            [$minimum, $maximum] = [[...$minimum, ...$outlook->minimum], [...$maximum, ...$outlook->maximum]];
+        }
+        [, $month, $day] = Day::civil(($outlook ?? $record)->last()->number + 1);
+        if ($month === 2 && $day === 29) {
+            $day = 28;
+        }
+        $members = [];
+        for ($year = $record->first->year(), $last = $record->last()->year(); $year <= $last; $year++) {
+            $start = Day::of($year, $month, $day);
+            $end = $start->plus(self::AFTER - 1);
+            if ($start->number < $record->first->number || $end->number > $record->last()->number) {
+                continue;
+            }
+            $own = $record->between($start, $end);
+            if (self::hasLongGap($own)) {
+                continue;
+            }
+            $members[] = new Member($year, new DailyRecord($head->first, [...$minimum, ...$own->minimum], [...$maximum, ...$own->maximum]));
+        }
+
+        return $members;
+    }
+
+    private static function hasLongGap(DailyRecord $record): bool
+    {
+        foreach ($record->gaps() as $gap) {
+            if ($gap->days > Gap::BRIDGED_DAYS) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

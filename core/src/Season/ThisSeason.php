@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Season;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Route;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Replay;
+use Anthesis\Soil\Site;
+
+/** A place's season as it is: a replay of each member at one site. */
+final class ThisSeason
+{
+    /** Days from today on which a sowing has its whole season in every member. */
+    public const AHEAD = Splice::AFTER - Replay::HORIZON - 60;
+
+    /** The day after the record's last. */
+    public readonly Day $today;
+
+    /** @var array<int, Replay> by year of the member, made when it is asked for */
+    private array $replays = [];
+
+    /**
+     * @param  list<Member>  $members
+     */
+    private function __construct(
+        DailyRecord $record,
+        public readonly array $members,
+        public readonly Latitude $latitude,
+        public readonly Site $site,
+        private readonly LightSchool $light,
+    ) {
+        $this->today = $record->last()->plus(1);
+    }
+
+    /**
+     * @param  DailyRecord  $record  as quality control leaves it, up to this morning
+     * @param  DailyRecord|null  $outlook  that continues it; null: none
+     */
+    public static function of(DailyRecord $record, ?DailyRecord $outlook, Latitude $latitude, Site $site, LightSchool $light = LightSchool::Radiation): self
+    {
+        return new self($record, Splice::members($record, $outlook), $latitude, $site, $light);
+    }
+
+    public function sowing(Crop $crop, Route $route, Day $on): Sowing
+    {
+        return $this->sowings($crop, $route, $on, 1)[0];
+    }
+
+    /**
+     * @param  int  $days  how many, from the first on, at least one
+     * @return non-empty-list<Sowing> one a day
+     */
+    public function sowings(Crop $crop, Route $route, Day $from, int $days): array
+    {
+        $members = array_fill(0, $days, []);
+        $harvested = [];
+        foreach (Outcome::cases() as $outcome) {
+            $harvested[$outcome->code()] = $outcome->cameToHarvest();
+        }
+        foreach ($this->members as $member) {
+            $first = $from->number - $member->record->first->number;
+            $runs = $this->replay($member)->runs($crop, $route, $first, $first + $days - 1);
+            for ($i = 0; $i < $days; $i++) {
+                $code = $runs->outcomes[$first + $i] ?? Outcome::NONE;
+                if ($code !== Outcome::NONE) {
+                    $members[$i][$member->year] = [$code, $harvested[$code] ? $runs->mature[$first + $i] - $first - $i : null];
+                }
+            }
+        }
+
+        return array_map(static fn (int $i): Sowing => new Sowing($from->plus($i), $members[$i]), range(0, $days - 1));
+    }
+
+    private function replay(Member $member): Replay
+    {
+        return $this->replays[$member->year] ??= new Replay($member->record, $this->latitude, $this->site, $this->light);
+    }
+}
