@@ -6,6 +6,7 @@ namespace Anthesis\Tests\Exchange;
 
 use Anthesis\Exchange\CommandLine\Application;
 use Anthesis\Record\YearDay;
+use Anthesis\Record\Day;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -94,6 +95,28 @@ final class CommandLineTest extends TestCase
         }
     }
 
+    public function test_season_prints_each_member_with_and_without_an_outlook(): void
+    {
+        $cases = Fixtures::json('season-north.json');
+        [$file, $outlook] = [(string) tempnam(sys_get_temp_dir(), 'record'), (string) tempnam(sys_get_temp_dir(), 'outlook')];
+        file_put_contents($file, array_filter(file(Fixtures::path('station-north.csv')) ?: [], static fn (string $line): bool => $line < '2012-08-04' || ! ctype_digit($line[0])));
+        $days = "date,tmin_c,tmax_c\n";
+        foreach ($cases[1]['outlook'] as $i => [$minimum, $maximum]) {
+            $days .= Day::of(2012, 8, 4 + $i)->iso().",{$minimum},{$maximum}\n";
+        }
+        file_put_contents($outlook, $days);
+        $crop = (string) tempnam(sys_get_temp_dir(), 'crop');
+        file_put_contents($crop, json_encode($cases[0]['parameters']));
+        $base = ['season', '--record', $file, '--latitude', '46.8', '--crop-file', $crop, '--route', 'direct', '--sown', '2012-07-14'];
+        self::assertSame($cases[0]['members'], json_decode((new Application)->run($base)[1], true)['members']);
+        self::assertSame($cases[1]['members'], json_decode((new Application)->run([...$base, '--outlook', $outlook])[1], true)['members']);
+        self::assertSame(['2001', '2002'], array_map(strval(...), array_keys(json_decode((new Application)->run([...$base, '--years', '2001-2002'])[1], true)['members'])));
+        self::assertSame([2, "--sown is a date from 2011-07-01 to 2012-11-02; 2012-11-03 is not.\n"], (new Application)->run([...array_slice($base, 0, -1), '2012-11-03']));
+        file_put_contents($outlook, str_replace('2012-08', '2012-09', $days));
+        self::assertSame([2, "The outlook begins on 2012-09-04, but the record ends on 2012-08-03; it must go on the day after.\n"], (new Application)->run([...$base, '--outlook', $outlook]));
+        array_map(unlink(...), [$file, $outlook, $crop]);
+    }
+
     public function test_windows_come_from_the_replay_at_the_standard_asked_for(): void
     {
         $base = ['windows', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8'];
@@ -111,7 +134,7 @@ final class CommandLineTest extends TestCase
     public static function refused(): iterable
     {
         $north = Fixtures::path('station-north.csv');
-        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, replay, left, windows.'];
+        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, replay, left, season, windows.'];
         yield 'unknown command' => [['moon'], 'There is no command “moon”'];
         yield 'unknown option' => [['sun', '--height', '3'], 'There is no option --height here; there are: --latitude.'];
         yield 'not an option' => [['sun', '46.8'], '“46.8” is not an option'];
