@@ -15,10 +15,10 @@ use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 
 /** A place's season as it is: a replay of each member at one site. */
-final class ThisSeason
+final class ThisSeason implements ProspectsSource
 {
-    /** Days from today on which a sowing has its whole season in every member. */
-    public const AHEAD = Splice::AFTER - Replay::HORIZON - 60;
+    /** The latest day after today on which what is set out has its whole season in every member. */
+    public const AHEAD = Splice::AFTER - Replay::HORIZON - 1;
 
     /** The day after the record's last. */
     public readonly Day $today;
@@ -76,6 +76,11 @@ final class ThisSeason
         }
 
         return array_map(static fn (int $i): Sowing => new Sowing($from->plus($i), $members[$i]), range(0, $days - 1));
+    }
+
+    public function prospects(Crop $crop, Route $route, Day $from, int $days): Prospects
+    {
+        return Prospects::ofSowings($this->sowings($crop, $route, $from, $days));
     }
 
     private function replay(Member $member): Replay

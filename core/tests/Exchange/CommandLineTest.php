@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Exchange;
 
 use Anthesis\Exchange\CommandLine\Application;
-use Anthesis\Record\YearDay;
 use Anthesis\Record\Day;
+use Anthesis\Record\YearDay;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -111,7 +111,7 @@ final class CommandLineTest extends TestCase
         self::assertSame($cases[0]['members'], json_decode((new Application)->run($base)[1], true)['members']);
         self::assertSame($cases[1]['members'], json_decode((new Application)->run([...$base, '--outlook', $outlook])[1], true)['members']);
         self::assertSame(['2001', '2002'], array_map(strval(...), array_keys(json_decode((new Application)->run([...$base, '--years', '2001-2002'])[1], true)['members'])));
-        self::assertSame([2, "--sown is a date from 2011-07-01 to 2012-11-02; 2012-11-03 is not.\n"], (new Application)->run([...array_slice($base, 0, -1), '2012-11-03']));
+        self::assertSame([2, "--sown is a date from 2011-07-01 to 2012-12-31; 2013-01-01 is not.\n"], (new Application)->run([...array_slice($base, 0, -1), '2013-01-01']));
         file_put_contents($outlook, str_replace('2012-08', '2012-09', $days));
         self::assertSame([2, "The outlook begins on 2012-09-04, but the record ends on 2012-08-03; it must go on the day after.\n"], (new Application)->run([...$base, '--outlook', $outlook]));
         array_map(unlink(...), [$file, $outlook, $crop]);

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Season;
+
+/** Where a seed packet goes on the table, in the order in which they are looked at. */
+enum Pile: string
+{
+    case LastChance = 'last-chance';
+    case Go = 'go';
+    case HoldAWeek = 'hold-a-week';
+    case Hold = 'hold';
+    case FairChance = 'fair-chance';
+    case Over = 'over';
+}
