@@ -9,6 +9,13 @@ use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
 use App\Operations\DayTurned;
 use App\Results\ComputeZoneJob;
+use App\Season\NoOutlook;
+use App\Season\OutlookSource;
+use App\StandIns\SimulatedOutlook;
+use App\StandIns\SimulatedReports;
+use App\Stations\CollectReports;
+use App\Stations\NoReports;
+use App\Stations\ReportSource;
 use App\Zones\ComputationQueued;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -29,6 +36,15 @@ class AppServiceProvider extends ServiceProvider
         if (! extension_loaded('redis')) {
             config(['database.redis.client' => 'predis']);
         }
+        $this->connect();
+    }
+
+    private function connect(): void
+    {
+        // The demonstration's weather is simulated, and says so; elsewhere nothing is connected.
+        $simulated = (bool) config('anthesis.demonstration');
+        $this->app->bind(OutlookSource::class, $simulated ? SimulatedOutlook::class : NoOutlook::class);
+        $this->app->bind(ReportSource::class, $simulated ? SimulatedReports::class : NoReports::class);
     }
 
     public function boot(): void
@@ -46,6 +62,7 @@ class AppServiceProvider extends ServiceProvider
         });
         Event::listen(static function (DayTurned $turned): void {
             app(PublicSite::class)->turnWeek();
+            app(CollectReports::class)->execute();
         });
         // Links are made of what this service is called, not of what a request calls it.
         URL::forceRootUrl((string) config('app.url'));

@@ -10,6 +10,7 @@ use App\People\DemoClockController;
 use App\People\SessionController;
 use App\Results\ClimateController;
 use App\Results\ZoneComparisonController;
+use App\Season\TodayController;
 use App\Sites\CalibrationController;
 use App\Sites\SiteController;
 use App\Stations\QualityController;
@@ -67,6 +68,7 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('sites/{site}', [SiteController::class, 'destroy']);
         Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
+        Route::get('zones/{zone}/today', [TodayController::class, 'show']);
         Route::get('zones/{zone}/method-changes', [WindowsController::class, 'methodChanges']);
         Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);
         Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);

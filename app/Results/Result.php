@@ -23,6 +23,8 @@ class Result extends Model
 
     public const COMPARED = 'compared';
 
+    public const TODAY = 'today';
+
     public const METHOD_CHANGES = 'method-changes';
 
     public const UPDATED_AT = null;

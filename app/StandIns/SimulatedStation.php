@@ -55,6 +55,36 @@ final class SimulatedStation
         return self::csv($opened, $rows);
     }
 
+    /**
+     * What it reports of some days: the weather alone, without the faults of a file.
+     *
+     * @param  Day  $first  its first day ever
+     */
+    public function report(Day $first, Day $from, Day $to): string
+    {
+        return self::csv($from, array_slice($this->weather($first, $to), $from->number - $first->number));
+    }
+
+    /**
+     * The weather of days to come, foretold ever less well.
+     *
+     * @param  Day  $first  its first day ever
+     * @return array{list<float>, list<float>} minima and maxima, °C
+     */
+    public function outlook(Day $first, Day $from, int $days): array
+    {
+        $minimum = $maximum = [];
+        foreach (array_slice($this->weather($first, $from->plus($days - 1)), $from->number - $first->number) as $i => [$low, $high]) {
+            $off = 0.35 * ($i + 1) * $this->normal();
+            $middle = (($low ?? $high) + ($high ?? $low)) / 2 + $off;
+            $half = max(self::LEAST_RANGE, ($high ?? 0.0) - ($low ?? 0.0)) / 2;
+            $minimum[] = round($middle - $half, 1);
+            $maximum[] = round($middle + $half, 1);
+        }
+
+        return [$minimum, $maximum];
+    }
+
     /** @param  list<array{float|null, float|null}>  $rows */
     private static function csv(Day $first, array $rows): string
     {

@@ -26,10 +26,11 @@ final class KeepStationFile
     /**
      * @param  Station|null  $station  whose file it is; null: of a new station, the primary one or the next to fill in
      * @param  Choices  $choices  what a person overruled
+     * @param  User|null  $user  who brought it; null: the station reported it by itself
      * @param  array{name?: string|null, height_m?: int|null}  $new  what is said of a new station
      * @param  string|null  $sentAs  a key of the sender's: the same file sent again under it is kept once
      */
-    public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, User $user, array $new = [], ?string $sentAs = null): Computation
+    public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, ?User $user, array $new = [], ?string $sentAs = null): Computation
     {
         $checksum = (string) hash_file('sha256', $file->getRealPath());
         if (! Storage::disk('originals')->exists($checksum)) {
@@ -45,7 +46,7 @@ final class KeepStationFile
             $station ??= $this->addStation($zone, $new);
             $import = RecordImport::query()->create([
                 'station_id' => $station->id,
-                'user_id' => $user->id,
+                'user_id' => $user?->id,
                 'file' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
                 'bytes' => $file->getSize(),
                 'checksum' => $checksum,

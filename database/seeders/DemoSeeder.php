@@ -13,6 +13,7 @@ use App\People\Role;
 use App\People\User;
 use App\StandIns\SimulatedClimate;
 use App\StandIns\SimulatedStation;
+use App\StandIns\SimulatedStations;
 use App\Stations\KeepStationFile;
 use App\Windows\ChooseSchool;
 use App\Zones\Computation;
@@ -37,8 +38,6 @@ class DemoSeeder extends Seeder
         ['Ines Okonkwo-Reyes', 'ines@kestrel.example', Role::Administrator],
     ];
 
-    private const FIRST_YEAR = 1995;
-
     private const WITH_NEIGHBOUR = 'orchard-bench';
 
     private const WITH_OWN_DATES = 'basin-floor';
@@ -61,8 +60,9 @@ class DemoSeeder extends Seeder
         $educator = User::query()->where('role', Role::Educator)->firstOrFail();
         config(['queue.default' => 'sync']);
         $this->varieties();
-        foreach ($this->zones() as [$values, $climate, $note]) {
+        foreach ($this->zones() as [$values, $note]) {
             $zone = $save->create($values);
+            $climate = SimulatedStations::climate($zone->slug) ?? throw new RuntimeException("{$zone->name} has no weather.");
             $this->bringRecord($keep, $zone, $climate, $educator);
             if ($zone->slug === self::WITH_OWN_DATES) {
                 $choose->execute($zone, 'pumpkin', OwnDates::KEY, ['direct' => [['first' => '05-15', 'last' => '05-28']], 'transplant' => [['first' => '05-25', 'last' => '06-05']]],
@@ -84,7 +84,7 @@ class DemoSeeder extends Seeder
 
     private function bringRecord(KeepStationFile $keep, Zone $zone, SimulatedClimate $climate, User $educator): void
     {
-        $first = Day::of(self::FIRST_YEAR, 1, 1);
+        $first = Day::of(SimulatedStations::FIRST_YEAR, 1, 1);
         $last = Today::day()->plus(-1);
         $this->bring($keep, $zone, "{$zone->slug}-station.csv", (new SimulatedStation($climate))->file($first, $last), $educator);
         if ($zone->slug === self::WITH_NEIGHBOUR) {
@@ -109,25 +109,19 @@ class DemoSeeder extends Seeder
         }
     }
 
-    /** @return list<array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode: string}>}, SimulatedClimate, string}> */
+    /** @return list<array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode: string}>}, string}> */
     private function zones(): array
     {
         $basin = 'Kestrel Basin';
         $first = 'First calendar of this zone, from its own station record.';
 
         return [
-            [$this->zone('Lakeshore', $basin, 46.8, -98.21, 410, ['Port Ilvane' => '70110', 'Quillen Landing' => '70114']),
-                new SimulatedClimate(10.2, 10.6, 205, [9.5, 1.0], [3.6, 0.6], 0.72, 0.25, 46801), $first],
-            [$this->zone('Basin Floor', $basin, 46.7, -98.06, 430, ['Saddlewick' => '70122', 'Dunmarrow Ferry' => '70125']),
-                new SimulatedClimate(9.2, 11.9, 200, [12.6, 2.4], [4.2, 0.8], 0.72, 0.25, 46702), $first],
-            [$this->zone('Orchard Bench', $basin, 46.9, -97.92, 620, ['Fennick' => '70131']),
-                new SimulatedClimate(9.6, 11.4, 201, [11.5, 2.0], [4.0, 0.7], 0.72, 0.25, 46903), $first],
-            [$this->zone('High Meadow', $basin, 47.1, -97.7, 1180, ['Upper Marl' => '70140']),
-                new SimulatedClimate(5.2, 11.8, 203, [13.0, 2.0], [4.6, 1.0], 0.74, 0.25, 47104), $first],
-            [$this->zone('Saltbush Flats', 'Saltbush partner district', 32.9, -109.4, 340, ['Ochre Wells' => '81007']),
-                new SimulatedClimate(23.4, 10.4, 201, [15.0, 1.0], [3.2, 0.6], 0.70, 0.0, 32905), $first],
-            [$this->zone('Averrin Sound', 'Averrin partner district', -38.3, 143.2, 25, ['Averrin' => '3901', 'Cray Point' => '3904']),
-                new SimulatedClimate(13.7, 5.0, 22, [9.5, 1.0], [2.5, 0.2], 0.62, 0.0, 38306), $first],
+            [$this->zone('Lakeshore', $basin, 46.8, -98.21, 410, ['Port Ilvane' => '70110', 'Quillen Landing' => '70114']), $first],
+            [$this->zone('Basin Floor', $basin, 46.7, -98.06, 430, ['Saddlewick' => '70122', 'Dunmarrow Ferry' => '70125']), $first],
+            [$this->zone('Orchard Bench', $basin, 46.9, -97.92, 620, ['Fennick' => '70131']), $first],
+            [$this->zone('High Meadow', $basin, 47.1, -97.7, 1180, ['Upper Marl' => '70140']), $first],
+            [$this->zone('Saltbush Flats', 'Saltbush partner district', 32.9, -109.4, 340, ['Ochre Wells' => '81007']), $first],
+            [$this->zone('Averrin Sound', 'Averrin partner district', -38.3, 143.2, 25, ['Averrin' => '3901', 'Cray Point' => '3904']), $first],
         ];
     }
 

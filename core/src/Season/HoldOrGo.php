@@ -24,7 +24,7 @@ final readonly class HoldOrGo
     /** Days within which the standard must be reached. */
     public const AHEAD = 60;
 
-    /** A share that falls below the standard, or a hold that ends, within so many days is soon. */
+    /** A share that falls below the standard for good, or a hold that ends, within so many days is soon. */
     private const SOON = 10;
 
     private const WEEK = 7;
@@ -34,7 +34,7 @@ final readonly class HoldOrGo
     /**
      * @param  Day|null  $until  when to do it, where it is held
      * @param  Outcome|null  $reason  what becomes of most that do not come to a harvest on the day
-     * @param  int|null  $slack  days after the day on which the standard is still reached, up to AHEAD; null: not reached
+     * @param  int|null  $slack  days to the last of the AHEAD that reaches the standard, be there poorer ones between; null: it is not reached on the day
      * @param  array{int|null, int|null}  $waits  days from the day to the median first harvest of an act on it, and of one a week later; null: none
      */
     private function __construct(public Pile $pile, public ?Day $until, public ?Outcome $reason, public ?int $slack, public array $waits)
@@ -54,14 +54,13 @@ final readonly class HoldOrGo
         $hold = null;
         $slack = null;
         foreach ($shares as $i => $share) {
-            if ($reached && $slack === null && $share < $enough) {
-                $slack = $i - 1;
+            if ($reached && $share >= $enough) {
+                $slack = $i;
             }
             if ($hold === null && $i > 0 && ($reached ? $i <= self::WAIT && $share > $now + self::MUCH_BETTER + self::ROUNDING : $share >= $enough)) {
                 $hold = $i;
             }
         }
-        $slack ??= $reached ? count($shares) - 1 : null;
         $pile = match (true) {
             $hold !== null => $hold <= self::SOON ? Pile::HoldAWeek : Pile::Hold,
             $reached => $slack < self::SOON ? Pile::LastChance : Pile::Go,

@@ -13,6 +13,7 @@ use Anthesis\Record\Latitude;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilTemperature;
 
 /** A place's season as it is: a replay of each member at one site. */
 final class ThisSeason implements ProspectsSource
@@ -76,6 +77,22 @@ final class ThisSeason implements ProspectsSource
         }
 
         return array_map(static fn (int $i): Sowing => new Sowing($from->plus($i), $members[$i]), range(0, $days - 1));
+    }
+
+    /**
+     * @param  int  $days  how many, from the first on
+     * @return array<int, list<float>> daily mean soil temperature by year of the member, °C
+     */
+    public function soil(Day $from, int $days): array
+    {
+        $soil = [];
+        foreach ($this->members as $member) {
+            $means = SoilTemperature::of($member->record, $this->latitude, $this->site)->dailyMean;
+            $own = array_slice($means, max(0, $from->number - $member->record->first->number), $days);
+            $soil[$member->year] = array_map(floatval(...), $own);
+        }
+
+        return $soil;
     }
 
     public function prospects(Crop $crop, Route $route, Day $from, int $days): Prospects

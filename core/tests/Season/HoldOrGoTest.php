@@ -44,6 +44,7 @@ final class HoldOrGoTest extends TestCase
         yield 'later than three weeks is not' => [static fn (int $i): int => $i < 22 ? 8 : 10, Pile::Go, null, 60];
         yield 'falls on the tenth day' => [static fn (int $i): int => $i < 10 ? 9 : 7, Pile::LastChance, null, 9];
         yield 'falls on the eleventh' => [static fn (int $i): int => $i < 11 ? 9 : 7, Pile::Go, null, 10];
+        yield 'a cold spell between is not the end of it' => [static fn (int $i): int => $i === 6 ? 0 : 9, Pile::Go, null, 60];
         yield 'reached on the tenth day' => [static fn (int $i): int => $i < 10 ? 3 : 8, Pile::HoldAWeek, 10, null];
         yield 'reached on the eleventh' => [static fn (int $i): int => $i < 11 ? 3 : 8, Pile::Hold, 11, null];
         yield 'reached on the sixtieth' => [static fn (int $i): int => $i < 60 ? 3 : 8, Pile::Hold, 60, null];

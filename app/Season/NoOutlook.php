@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use App\Zones\Zone;
+
+/** Where no outlook is connected: past years go on from this morning. */
+final class NoOutlook implements OutlookSource
+{
+    public function from(Zone $zone, Day $day): ?DailyRecord
+    {
+        return null;
+    }
+
+    public function name(): string
+    {
+        return '';
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use Anthesis\Record\Day;
+use Anthesis\Record\YearDay;
+use Anthesis\Window\ProofStandard;
+use App\Operations\Today;
+use App\Sites\Site;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
+
+class TodayController
+{
+    /** A record that does not reach back so far has nothing to go on from. */
+    private const LEAST_DAYS = 400;
+
+    public function show(Request $request, Zone $zone, ZoneToday $zoneToday): JsonResponse
+    {
+        $asked = $request->validate(['site' => ['nullable', 'integer'], 'standard' => ['nullable', new Enum(ProofStandard::class)], 'on' => ['nullable', 'string', 'max:5']]);
+        $record = ZoneRecord::of($zone) ?? abort(404, 'There is no record of this zone yet. Bring a station file first.');
+        $today = Today::day();
+        abort_if($record->used->first->number > $today->number - self::LEAST_DAYS, 404, 'The record is too short to put past years to this season: it needs 400 days before today.');
+        $site = isset($asked['site']) ? Site::seenIn($zone)->find((int) $asked['site']) ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']) : null;
+        $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
+        $told = $zoneToday->of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0], $standard, $today, self::other($asked['on'] ?? null, $today));
+
+        return response()->json(['data' => ['today' => $today->iso(), 'standard' => $standard->value, 'record_ends' => $told['record_ends'], 'outlook' => $told['outlook']] + $told['sheet']]);
+    }
+
+    /** @return Day|null the next such day of the year; null: today */
+    private static function other(?string $monthDay, Day $today): ?Day
+    {
+        if ($monthDay === null) {
+            return null;
+        }
+        try {
+            $until = $today->yearDay()->daysUntil(YearDay::fromIso($monthDay));
+        } catch (InvalidArgumentException) {
+            throw ValidationException::withMessages(['on' => 'Give a day of the year as MM-DD.']);
+        }
+
+        return $until === 0 ? null : $today->plus($until);
+    }
+}

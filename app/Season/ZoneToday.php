@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use Anthesis\Calendar\TodaySheet;
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Variety as CoreVariety;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Season\RecordAlone;
+use Anthesis\Season\ThisSeason;
+use Anthesis\Soil\Site;
+use Anthesis\Window\ProofStandard;
+use Anthesis\Window\School\FromReplay;
+use App\Crops\Crop as CropModel;
+use App\Crops\Variety;
+use App\Results\Result;
+use App\Results\Results;
+use App\Results\ZoneReplay;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+
+/**
+ * What can be done in a zone on a day: today on this season as it is, on another date by the record alone.
+ *
+ * @phpstan-import-type Sheet from TodaySheet
+ */
+final readonly class ZoneToday
+{
+    public function __construct(private OutlookSource $outlook)
+    {
+    }
+
+    /**
+     * @param  Day|null  $on  another date; null: today
+     * @return array{sheet: Sheet, record_ends: string, outlook: array{source: string, days: list<array{date: string, minimum: float|null, maximum: float|null}>}|null}
+     */
+    public function of(Zone $zone, ZoneRecord $record, Site $site, ProofStandard $standard, Day $today, ?Day $on): array
+    {
+        $crops = CropModel::book();
+        $varieties = Variety::book();
+        $known = self::upTo($record->used, $today);
+        $outlook = $on === null ? $this->outlook->from($zone, $today) : null;
+        $inputs = [$known->checksum(), $zone->latitude, $zone->light, $site, $standard->value, ($on ?? $today)->iso(), $on !== null, $outlook?->checksum(),
+            array_map(static fn (Crop $c): string => $c->checksum(), $crops),
+            array_map(static fn (array $own): array => array_map(static fn (CoreVariety $v): array => [$v->name, $v->tags, $v->crop->checksum()], $own), $varieties)];
+        $hash = Results::remember(Result::TODAY, Result::hashOf(Result::TODAY, $inputs), static function () use ($zone, $record, $site, $standard, $on, $known, $outlook, $crops, $varieties): array {
+            $latitude = Latitude::of($zone->latitude);
+            $replay = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->yearStart(), $site->name);
+            if ($on !== null) {
+                return TodaySheet::ofRecord(new RecordAlone($replay), $replay, $crops, $varieties, $on, $standard->share(), range($record->used->first->year(), $record->used->last()->year()));
+            }
+
+            return TodaySheet::ofSeason(ThisSeason::of($known, $outlook, $latitude, $site, LightSchool::from($zone->light)), $known, $replay, $crops, $varieties, $standard->share());
+        });
+        /** @var Sheet $sheet */
+        $sheet = Result::query()->findOrFail($hash)->content();
+
+        return ['sheet' => $sheet, 'record_ends' => self::lastKnown($known)->iso(), 'outlook' => $outlook === null ? null : ['source' => $this->outlook->name(), 'days' => self::days($outlook)]];
+    }
+
+    /** The record to the day before today: what was not reported yet is missing, and what is told of days to come is left out. */
+    private static function upTo(DailyRecord $record, Day $today): DailyRecord
+    {
+        $known = $record->between($record->first, $today->plus(-1));
+        $missing = $today->number - 1 - $known->last()->number;
+        if ($missing <= 0) {
+            return $known;
+        }
+        $none = array_fill(0, $missing, null);
+
+        return new DailyRecord($known->first, [...$known->minimum, ...$none], [...$known->maximum, ...$none]);
+    }
+
+    private static function lastKnown(DailyRecord $record): Day
+    {
+        $i = $record->days() - 1;
+        while ($i > 0 && ($record->minimum[$i] === null || $record->maximum[$i] === null)) {
+            $i--;
+        }
+
+        return $record->first->plus($i);
+    }
+
+    /** @return list<array{date: string, minimum: float|null, maximum: float|null}> */
+    private static function days(DailyRecord $outlook): array
+    {
+        $days = [];
+        foreach ($outlook->minimum as $i => $minimum) {
+            $days[] = ['date' => $outlook->first->plus($i)->iso(), 'minimum' => $minimum, 'maximum' => $outlook->maximum[$i]];
+        }
+
+        return $days;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\StandIns;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use App\Season\OutlookSource;
+use App\Zones\Zone;
+
+/** The seven days to come at the demonstration's places: their simulated weather, foretold ever less well. */
+final class SimulatedOutlook implements OutlookSource
+{
+    private const DAYS = 7;
+
+    public function from(Zone $zone, Day $day): ?DailyRecord
+    {
+        $climate = SimulatedStations::climate($zone->slug);
+        if ($climate === null) {
+            return null;
+        }
+        [$minimum, $maximum] = (new SimulatedStation($climate))->outlook(Day::of(SimulatedStations::FIRST_YEAR, 1, 1), $day, self::DAYS);
+
+        return new DailyRecord($day, $minimum, $maximum);
+    }
+
+    public function name(): string
+    {
+        return 'simulated';
+    }
+}

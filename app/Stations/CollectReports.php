@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Record\Day;
+use App\Operations\Today;
+use App\Zones\Zone;
+use Illuminate\Http\UploadedFile;
+
+/**
+ * Takes what the stations have reported since their record ends, to yesterday, into it: as a file like any other, with quality
+ * control, and the original kept. What was taken before is not taken again; what was missed is caught up.
+ */
+final class CollectReports
+{
+    public function __construct(private readonly ReportSource $source, private readonly KeepStationFile $keep)
+    {
+    }
+
+    /** @return int how many stations had something to report */
+    public function execute(): int
+    {
+        $yesterday = Today::day()->plus(-1);
+        $reported = 0;
+        foreach (Zone::query()->orderBy('id')->get() as $zone) {
+            foreach (Station::usedBy($zone)->get() as $station) {
+                $from = $station->record === null ? null : Day::fromIso($station->record->last_day->format('Y-m-d'))->plus(1);
+                if ($from === null || $from->number > $yesterday->number) {
+                    continue;
+                }
+                $text = $this->source->report($station, $from, $yesterday);
+                if ($text !== null) {
+                    $this->take($zone, $station, $from, $yesterday, $text);
+                    $reported++;
+                }
+            }
+        }
+
+        return $reported;
+    }
+
+    private function take(Zone $zone, Station $station, Day $from, Day $to, string $text): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'report');
+        file_put_contents($path, $text);
+        try {
+            $this->keep->execute($zone, $station, new UploadedFile($path, "report-{$from->iso()}-{$to->iso()}.csv", 'text/csv', null, true), [], null, [],
+                "report {$station->id} {$from->iso()} {$to->iso()}");
+        } finally {
+            unlink($path);
+        }
+    }
+}

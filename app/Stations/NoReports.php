@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Record\Day;
+
+/** Where no station reports by itself. */
+final class NoReports implements ReportSource
+{
+    public function report(Station $station, Day $from, Day $to): ?string
+    {
+        return null;
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Anthesis\Record\Day;
+use App\Season\OutlookSource;
+use App\StandIns\SimulatedOutlook;
+use App\StandIns\SimulatedReports;
+use App\StandIns\SimulatedStation;
+use App\StandIns\SimulatedStations;
+use App\Stations\CollectReports;
+use App\Stations\RecordImport;
+use App\Stations\ReportSource;
+use App\Stations\Station;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\Storage;
+use Tests\TestCase;
+
+/** What can be done today, on this season as it is; and the stations that report it. */
+class TodayTest extends TestCase
+{
+    /** A zone of the demonstration, with its station's record up to a day. */
+    private function basin(string $last): Zone
+    {
+        $zone = Zone::factory()->create(['slug' => 'basin-floor', 'name' => 'Basin Floor', 'latitude' => 46.7]);
+        $this->actingAs($this->person());
+        $text = (new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather')))->report(Day::of(1995, 1, 1), Day::of(2008, 1, 1), Day::fromIso($last));
+        $this->post('/api/zones/basin-floor/record-imports', ['file' => $this->textFile($text)], ['Accept' => 'application/json'])->assertStatus(202);
+
+        return $zone;
+    }
+
+    private function simulated(): void
+    {
+        $this->app->bind(ReportSource::class, SimulatedReports::class);
+        $this->app->bind(OutlookSource::class, SimulatedOutlook::class);
+    }
+
+    public function test_every_act_is_in_its_pile_on_this_season(): void
+    {
+        config(['anthesis.today' => '2026-04-18']);
+        $this->simulated();
+        $this->basin('2026-04-17');
+        $today = $this->getJson('/api/zones/basin-floor/today')->assertOk()->json('data');
+        self::assertSame(['2026-04-18', 'season', '2026-04-17', 'simulated'], [$today['on'], $today['by'], $today['record_ends'], $today['outlook']['source']]);
+        self::assertSame(range(2008, 2024), $today['members'], 'a year whose 480 days run past the record takes no part');
+        self::assertSame(['2026-04-18', '2026-04-24'], [$today['outlook']['days'][0]['date'], $today['outlook']['days'][6]['date']]);
+        self::assertSame([21, 84, 63], [count($today['soil']['line']), count($today['soil']['usual']), count($today['soil']['middle'])]);
+        foreach ($today['soil']['low'] as $i => $low) {
+            self::assertTrue($low <= $today['soil']['middle'][$i] && $today['soil']['middle'][$i] <= $today['soil']['high'][$i]);
+        }
+        $freezes = $today['freezes']['thresholds'][0]['members'];
+        self::assertSame('to-come', $today['freezes']['side']);
+        $fewer = $freezes;
+        rsort($fewer);
+        self::assertSame($fewer, $freezes, 'ever fewer are to come');
+        $acts = array_column(array_filter($today['acts'], static fn (array $a): bool => $a['act'] === 'sow-outdoors'), null, 'crop');
+        self::assertContains($acts['carrot']['pile'], ['go', 'hold-a-week']);
+        self::assertSame(17, $acts['carrot']['of']);
+        self::assertSame($acts['carrot']['harvests'], $acts['carrot']['ribbon']['harvest'][0]);
+        self::assertSame('hold', $acts['bush-bean']['pile']);
+        self::assertGreaterThan('2026-04-28', $acts['bush-bean']['until']);
+        self::assertTrue($acts['carrot']['frost_tolerant']);
+        self::assertFalse($acts['bush-bean']['frost_tolerant']);
+        $garlic = array_column($today['acts'], null, 'crop')['garlic-hardneck'];
+        self::assertSame(['over', '09'], [$garlic['pile'], substr($garlic['next']['first'], 0, 2)]);
+    }
+
+    public function test_another_date_is_the_records_word_alone_and_says_so(): void
+    {
+        config(['anthesis.today' => '2026-04-18']);
+        $this->basin('2026-04-17');
+        $autumn = $this->getJson('/api/zones/basin-floor/today?on=09-20')->assertOk()->json('data');
+        self::assertSame(['2026-09-20', 'record', null, null, null], [$autumn['on'], $autumn['by'], $autumn['soil'], $autumn['outlook'], $autumn['position']]);
+        self::assertContains(array_column($autumn['acts'], null, 'crop')['garlic-hardneck']['pile'], ['go', 'hold-a-week']);
+        $this->getJson('/api/zones/basin-floor/today?on=02-01')->assertJsonPath('data.on', '2027-02-01');
+        $this->getJson('/api/zones/basin-floor/today?on=04-18')->assertJsonPath('data.by', 'season');
+        $this->getJson('/api/zones/basin-floor/today?on=02-30')->assertUnprocessable()->assertJsonPath('errors.on.0', 'Give a day of the year as MM-DD.');
+        $this->getJson('/api/zones/basin-floor/today?standard=rash')->assertUnprocessable();
+        $this->getJson('/api/zones/basin-floor/today?site=99')->assertUnprocessable();
+    }
+
+    public function test_without_a_record_or_with_too_short_a_one_it_says_what_to_do(): void
+    {
+        config(['anthesis.today' => '2026-04-18']);
+        Zone::factory()->create();
+        $this->actingAs($this->person());
+        $this->getJson('/api/zones/test-basin/today')->assertNotFound()->assertJsonPath('message', 'There is no record of this zone yet. Bring a station file first.');
+    }
+
+    public function test_stations_report_every_morning_what_was_missed_is_caught_up_and_twice_is_once(): void
+    {
+        config(['anthesis.today' => '2026-04-10']);
+        $this->basin('2026-04-09');
+        $this->simulated();
+        $collect = fn (): int => app(CollectReports::class)->execute();
+        self::assertSame(0, $collect(), 'all is on record');
+        config(['anthesis.today' => '2026-04-18']);
+        self::assertSame(1, $collect());
+        $station = Station::query()->firstOrFail();
+        self::assertSame('2026-04-17', $station->record?->last_day->format('Y-m-d'));
+        $import = RecordImport::query()->latest('id')->firstOrFail();
+        self::assertSame(['report-2026-04-10-2026-04-17.csv', 8, null], [$import->file, $import->rows, $import->user_id]);
+        self::assertStringStartsWith("date,tmin_c,tmax_c\n2026-04-10,", (string) Storage::disk('originals')->get($import->checksum));
+        self::assertSame(0, $collect());
+        self::assertSame(2, RecordImport::query()->count());
+        // The values are the station's own, whenever they are asked for.
+        $all = $station->record->asRead();
+        self::assertSame($all->minimum[$all->days() - 8], (float) explode(',', explode("\n", (string) Storage::disk('originals')->get($import->checksum))[1])[1]);
+    }
+
+    public function test_days_that_were_not_reported_yet_are_bridged_and_said(): void
+    {
+        config(['anthesis.today' => '2026-04-18']);
+        $this->basin('2026-04-12');
+        $today = $this->getJson('/api/zones/basin-floor/today')->assertOk()->json('data');
+        self::assertSame(['2026-04-12', '2026-04-18', null], [$today['record_ends'], $today['on'], $today['outlook']]);
+        self::assertGreaterThan(10, array_column($today['acts'], null, 'crop')['carrot']['of']);
+        // A clock that was moved back leaves out what is told of days to come.
+        config(['anthesis.today' => '2026-03-01']);
+        $this->getJson('/api/zones/basin-floor/today')->assertJsonPath('data.record_ends', '2026-02-28');
+    }
+}
