@@ -10,6 +10,7 @@ use App\People\DemoClockController;
 use App\People\SessionController;
 use App\Results\ClimateController;
 use App\Results\ZoneComparisonController;
+use App\Season\PacketController;
 use App\Season\TodayController;
 use App\Sites\CalibrationController;
 use App\Sites\SiteController;
@@ -79,6 +80,8 @@ Route::prefix('api')->group(static function (): void {
         Route::get('crops', [CropController::class, 'index']);
         Route::post('crops', [CropController::class, 'import']);
         Route::get('crop-columns', [CropController::class, 'columns']);
+        Route::get('packets', [PacketController::class, 'index']);
+        Route::put('packets/{crop}', [PacketController::class, 'update']);
         Route::get('shipped-crops', [ShippedCropController::class, 'index']);
         Route::post('shipped-crops/{slug}', [ShippedCropController::class, 'store']);
         Route::get('crops/{crop}', [CropController::class, 'show']);

@@ -57,6 +57,7 @@ export function show(element: ReactElement, at = '/desk', path = '*') {
             disconnect() {}
         },
     );
+    Element.prototype.scrollIntoView = () => {};
     Object.defineProperty(document, 'fonts', {
         configurable: true,
         value: { addEventListener: () => {}, removeEventListener: () => {} },

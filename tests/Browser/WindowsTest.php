@@ -128,14 +128,14 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         foreach (['/desk' => 'Orchard Bench', '/desk/zones/new' => 'Add a zone', '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
-            '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side', '/desk/crops/carrot' => 'It has never been changed.',
+            '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side', '/desk/zones/basin-floor/today' => 'Hold a week', '/desk/zones/basin-floor/method' => 'frozen ground', '/desk/crops/carrot' => 'It has never been changed.',
             '/desk/zones/basin-floor/record' => 'Is it shifting', '/desk/zones/orchard-bench/record/course' => 'low tunnel', '/desk/zones/basin-floor/record/doubts' => 'Leave out another value',
             '/desk/zones/orchard-bench/record/files' => 'Files brought', '/desk/zones/basin-floor/record/readings' => 'Soil readings', '/desk/sites' => 'dark plastic mulch', '/desk/zones/basin-floor/editions' => 'in force', '/desk/zones/basin-floor/edit' => 'Edit the zone'] as $path => $text) {
             $this->browser->visit($path)->see($text);
             $this->assertAccessible($path);
         }
         $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => 'dark']]]);
-        foreach (['/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus', '/desk/zones/new' => 'Add a zone', '/desk/crops/carrot' => 'It has never been changed.'] as $path => $text) {
+        foreach (['/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus', '/desk/zones/basin-floor/today' => 'Hold a week', '/desk/zones/new' => 'Add a zone', '/desk/crops/carrot' => 'It has never been changed.'] as $path => $text) {
             $this->browser->visit($path)->see($text);
             $this->assertAccessible("{$path}, dark");
         }
@@ -154,7 +154,7 @@ final class WindowsTest extends BrowserTestCase
         foreach ([820, 640] as $width) {
             $this->browser->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]);
             foreach (['/desk' => 'Orchard Bench', '/desk/zones/basin-floor/windows' => '88 of 88 crops', '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
-                '/desk/crops/carrot' => 'It has never been changed.', '/desk/sites' => 'dark plastic mulch'] as $path => $text) {
+                '/desk/zones/basin-floor/today' => 'Hold a week', '/desk/crops/carrot' => 'It has never been changed.', '/desk/sites' => 'dark plastic mulch'] as $path => $text) {
                 $this->browser->visit($path)->see($text);
                 $this->assertFitsTheWidth("{$path} at {$width}");
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Record\Day;
+use App\People\Role;
 use App\Season\OutlookSource;
 use App\StandIns\SimulatedOutlook;
 use App\StandIns\SimulatedReports;
@@ -88,6 +89,15 @@ class TodayTest extends TestCase
         Zone::factory()->create();
         $this->actingAs($this->person());
         $this->getJson('/api/zones/test-basin/today')->assertNotFound()->assertJsonPath('message', 'There is no record of this zone yet. Bring a station file first.');
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->getJson('/api/zones/test-basin/today')->assertNotFound()
+            ->assertJsonPath('message', 'The record ends on 2012-12-31, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.');
+        $this->getJson('/api/zones/test-basin/today?on=05-01')->assertOk()->assertJsonPath('data.by', 'record');
+        // Ten days without a report are bridged, eleven are not.
+        config(['anthesis.today' => '2013-01-11']);
+        $this->getJson('/api/zones/test-basin/today')->assertOk();
+        config(['anthesis.today' => '2013-01-12']);
+        $this->getJson('/api/zones/test-basin/today')->assertNotFound();
     }
 
     public function test_stations_report_every_morning_what_was_missed_is_caught_up_and_twice_is_once(): void
@@ -121,5 +131,18 @@ class TodayTest extends TestCase
         // A clock that was moved back leaves out what is told of days to come.
         config(['anthesis.today' => '2026-03-01']);
         $this->getJson('/api/zones/basin-floor/today')->assertJsonPath('data.record_ends', '2026-02-28');
+    }
+
+    public function test_a_person_keeps_the_packets_they_have_to_themselves(): void
+    {
+        $this->actingAs($this->person(Role::Volunteer));
+        $this->putJson('/api/packets/radish', ['has' => true])->assertOk()->assertJsonPath('data', ['radish']);
+        $this->putJson('/api/packets/carrot', ['has' => true])->assertJsonPath('data', ['carrot', 'radish']);
+        $this->putJson('/api/packets/carrot', ['has' => true])->assertJsonPath('data', ['carrot', 'radish']);
+        $this->putJson('/api/packets/radish', ['has' => false])->assertJsonPath('data', ['carrot']);
+        $this->putJson('/api/packets/radish', [])->assertUnprocessable();
+        $this->putJson('/api/packets/unicorn', ['has' => true])->assertNotFound();
+        $this->actingAs($this->person());
+        $this->getJson('/api/packets')->assertJsonPath('data', []);
     }
 }

@@ -46,7 +46,7 @@ final class TodaySheet
     public const BACK = 21;
 
     /** Days from the day on that are shown. */
-    public const AHEAD = 63;
+    public const AHEAD = SortedActs::SHOWN;
 
     /** Soil temperatures growers wait for, °C. */
     private const SOIL = [5.0, 7.0, 10.0, 15.0, 18.0];

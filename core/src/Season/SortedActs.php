@@ -12,6 +12,9 @@ use Anthesis\Record\Day;
 /** All acts a grower may be about to do on a day, in piles; within a pile the quickest to first harvest first. */
 final readonly class SortedActs
 {
+    /** Days from the day on that are told of: nine weeks, in which lie all that a verdict looks at. */
+    public const SHOWN = 63;
+
     /**
      * @param  Act  $act  what would be done on the day
      * @param  int  $setOutAfter  days from the act to setting out; 0 but for a start under cover
@@ -45,7 +48,7 @@ final readonly class SortedActs
     private static function ofRoute(Crop $crop, Route $route, ProspectsSource $source, Day $on, float $standard): array
     {
         $weeks = $route === Route::Transplant ? $crop->underCover->weeks?->days() ?? 0 : 0;
-        $prospects = $source->prospects($crop, $route, $on, HoldOrGo::AHEAD + 1 + $weeks);
+        $prospects = $source->prospects($crop, $route, $on, self::SHOWN + $weeks);
         $acts = [new self($crop, $route, $crop->act($route), 0, $prospects, HoldOrGo::of($prospects, $standard))];
         if ($weeks > 0) {
             $later = $prospects->after($weeks);

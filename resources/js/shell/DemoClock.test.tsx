@@ -22,7 +22,9 @@ describe('the demonstration’s clock', () => {
         fireEvent.click(screen.getByText('a day on'));
         expect(await screen.findByText('Demonstration: it is 26 April 2026')).toBeTruthy();
         fireEvent.click(screen.getByText('another day'));
-        fireEvent.change(screen.getByLabelText(/day on which the demonstration/), { target: { value: '2027-02-01' } });
+        fireEvent.change(screen.getByLabelText(/day on which the demonstration is to stand/), {
+            target: { value: '2027-02-01' },
+        });
         fireEvent.click(screen.getByText('Move there'));
         expect(await screen.findByText('Demonstration: it is 1 February 2027')).toBeTruthy();
         await waitFor(() => expect(screen.queryByText('Move there')).toBeNull());

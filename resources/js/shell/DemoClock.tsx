@@ -24,7 +24,7 @@ export function DemoClock() {
     const { today, demonstration } = session;
     const go = (to: string) => move.mutate(to < demonstration.last ? to : demonstration.last);
     return (
-        <div className="demo-clock">
+        <aside className="demo-clock" aria-label={say('clock.the-day')}>
             <span>{say('clock.it-is', { day: dateInWords(today) })}</span>
             <Action onClick={() => go(dateAfter(today, 1))}>{say('clock.a-day-on')}</Action>
             <Action onClick={() => go(dateAfter(today, 7))}>{say('clock.a-week-on')}</Action>
@@ -39,7 +39,7 @@ export function DemoClock() {
                 >
                     <input
                         type="date"
-                        aria-label={say('clock.the-day')}
+                        aria-label={say('clock.move-to')}
                         required
                         autoFocus
                         min={demonstration.first}
@@ -54,6 +54,6 @@ export function DemoClock() {
                 </form>
             )}
             <Problem error={move.error} />
-        </div>
+        </aside>
     );
 }

@@ -12,6 +12,7 @@ import { DemoClock } from './DemoClock';
 import { degrees } from '../words/place';
 
 const SCREENS = [
+    { path: 'today', name: say('desk.today'), key: 't' },
     { path: 'record', name: say('common.record'), key: 'r' },
     { path: 'windows', name: say('desk.windows'), key: 'w' },
     { path: 'editions', name: say('common.editions'), key: 'e' },
@@ -31,6 +32,7 @@ const KEYS: [string, string][] = [
     ['t', 'today'],
     [say('desk.escape'), say('desk.let-the-crop-go')],
     ['g z', 'zones'],
+    ['g t', say('desk.what-to-do-today')],
     ['g r', 'record'],
     ['g w', 'windows'],
     ['g e', 'editions'],
@@ -53,6 +55,7 @@ export function Desk() {
     useKeys({
         '?': () => setHelp((shown) => !shown),
         'g z': () => navigate('/desk'),
+        'g t': () => to('today'),
         'g r': () => to('record'),
         'g w': () => to('windows'),
         'g e': () => to('editions'),

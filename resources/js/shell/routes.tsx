@@ -4,6 +4,7 @@ import { Login } from '../screens/login/Login';
 import { Editions } from '../screens/editions/Editions';
 import { Record } from '../screens/record/Record';
 import { Sites } from '../screens/sites/Sites';
+import { Today } from '../screens/today/Today';
 import { Dossier } from '../screens/windows/Dossier';
 import { MethodChanges } from '../screens/windows/MethodChanges';
 import { Windows } from '../screens/windows/Windows';
@@ -22,6 +23,7 @@ export const router = createBrowserRouter([
             { path: 'crops/:crop?', element: <Crops /> },
             { path: 'zones/new', element: <EditZone key="new" /> },
             { path: 'zones/:zone', element: <Navigate to="windows" replace /> },
+            { path: 'zones/:zone/today', element: <Today /> },
             { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },
             { path: 'zones/:zone/record/:part?', element: <Record /> },
             { path: 'zones/:zone/windows', element: <Windows /> },

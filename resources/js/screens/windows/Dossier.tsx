@@ -17,7 +17,7 @@ import { DossierChart, ownRoute } from './DossierChart';
 import { DossierTables } from './DossierTables';
 import { OwnDates } from './OwnDates';
 import { VarietyAxis } from './VarietyAxis';
-import { isStandard, STANDARDS } from './standards';
+import { isStandard, STANDARDS } from '../../words/standards';
 
 type DossierData = Schema['Dossier'];
 type ReplayedRoute = DossierData['replay'][number];

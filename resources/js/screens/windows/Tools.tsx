@@ -2,11 +2,11 @@ import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core
 import type { RefObject } from 'react';
 import { useMay } from '../../access/session';
 import type { Windows } from '../../api/client';
-import { useSites } from '../../api/sites';
 import { isOver, useComputation, useZone } from '../../api/zones';
+import { SiteChoice } from '../../ui/SiteChoice';
 import { say } from '../../words/words';
 import type { useChooseMethod, View } from './queries';
-import { STANDARDS } from './standards';
+import { STANDARDS } from '../../words/standards';
 
 /** How the light of a day counts for growth; the zone's calendar follows what is chosen. */
 const LIGHTS = [
@@ -73,27 +73,12 @@ export function Tools({
                 onChange={(event) => props.set('by', event.currentTarget.value)}
                 data={GROUPINGS}
             />
-            <SiteChoice {...props} />
+            <SiteChoice zone={props.zone} site={props.view.site} onSite={(site) => props.set('site', site)} />
             <LightChoice {...props} />
             <StandardChoice {...props} />
             {progress && !isOver(progress) && <span className="hint">{say(`step.${progress.step}`)} …</span>}
             <span className="count">{say('windows.of-crops', { crops: count, crops2: props.data.crops.length })}</span>
         </div>
-    );
-}
-
-function SiteChoice({ zone, view, set }: Props) {
-    const { data: sites } = useSites();
-    return (
-        <NativeSelect
-            size="xs"
-            aria-label={say('common.site')}
-            value={String(view.site ?? sites?.[0]?.id ?? '')}
-            onChange={({ currentTarget: { value } }) => set('site', value === String(sites?.[0]?.id) ? null : value)}
-            data={(sites ?? [])
-                .filter((site) => site.zone === null || site.zone === zone)
-                .map((site) => ({ value: String(site.id), label: site.name }))}
-        />
     );
 }
 

@@ -5,7 +5,7 @@ import { say } from '../../words/words';
 import { AtSite } from './AtSite';
 import { useWindows, type View } from './queries';
 import { Sheet } from './Sheet';
-import { isStandard } from './standards';
+import { isStandard } from '../../words/standards';
 
 /** Every crop's windows under the year ruler. */
 export function Windows() {

@@ -1,5 +1,5 @@
-import { say } from '../../words/words';
-import type { Schema } from '../../api/client';
+import { say } from './words';
+import type { Schema } from '../api/client';
 
 /** The educator's standard of proof: in how many years a sowing must have come to a harvest. */
 export const STANDARDS = [

@@ -1,0 +1,34 @@
+import { say } from '../../words/words';
+import type { SeasonAct } from './queries';
+import { SeasonRibbon } from './SeasonRibbon';
+import { WIDTH, x } from './seasonScale';
+import { sentence } from './sentences';
+
+const HEIGHT = 26;
+
+/** An act's key: a crop may be sown, set out and started under cover. */
+export function keyOf(act: SeasonAct): string {
+    return `${act.crop}.${act.route}.${act.act}`;
+}
+
+/** One act: what, its ribbon of the coming nine weeks, and what it means in a sentence. */
+export function ActRow({ act, chosen, onChoose }: { act: SeasonAct; chosen: boolean; onChoose: () => void }) {
+    return (
+        <tr id={`act-${keyOf(act)}`} className={chosen ? 'chosen' : undefined} onClick={onChoose}>
+            <th scope="row">
+                <button type="button" className="name" aria-pressed={chosen} onClick={onChoose}>
+                    {act.name}
+                </button>
+            </th>
+            <td className="act">{say(`act.${act.act}`)}</td>
+            <td>
+                <svg className="chart" width={WIDTH} height={HEIGHT} aria-hidden="true">
+                    <line className="rule" x1={0} x2={WIDTH} y1={23} y2={23} />
+                    <SeasonRibbon act={act} />
+                    <line className="cursor" x1={x(0)} x2={x(0)} y1={0} y2={HEIGHT} />
+                </svg>
+            </td>
+            <td>{sentence(act)}</td>
+        </tr>
+    );
+}

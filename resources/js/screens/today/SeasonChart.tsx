@@ -1,0 +1,112 @@
+import { inCelsius } from '../../words/units';
+import { dateInShort, inShort } from '../../time/days';
+import { say } from '../../words/words';
+import { AHEAD, BACK, marks, WIDTH, x } from './seasonScale';
+import type { TodayData } from './queries';
+
+/** Heights of the parts, px. */
+const RULER = 34;
+const SOIL = 118;
+const FREEZE = 46;
+
+/** The ruler drawn close, and under it this season's soil with where past years would take it, and the freezes still to come. */
+export function SeasonChart({ data }: { data: TodayData }) {
+    const { months, weeks } = marks(data.on);
+    const height = RULER + (data.soil ? SOIL + FREEZE : 0);
+    return (
+        <svg className="chart" width={WIDTH} height={height} role="img" aria-label={inWords(data)}>
+            <line className="ink" x1={0} x2={WIDTH} y1={RULER} y2={RULER} />
+            {weeks.map((at) => (
+                <line key={at} className="ink" x1={at} x2={at} y1={RULER} y2={RULER + 4} />
+            ))}
+            {months.map((month) => (
+                <g key={month.name}>
+                    <line className="rule" x1={month.x} x2={month.x} y1={RULER - 15} y2={height} />
+                    <text x={month.x + 4} y={RULER - 5} fontSize="11">
+                        {month.name}
+                    </text>
+                </g>
+            ))}
+            {data.soil && <SoilPart soil={data.soil} on={data.on} />}
+            {data.freezes && <FreezePart freezes={data.freezes} />}
+            <line className="cursor" x1={x(0)} x2={x(0)} y1={16} y2={height} />
+            <rect className="flag" x={x(0) - 26} y={0} width={52} height={17} />
+            <text className="flag-text" x={x(0)} y={12} textAnchor="middle" fontSize="10.5" fontWeight="700">
+                {inShort(data.on.slice(5))}
+            </text>
+        </svg>
+    );
+}
+
+function SoilPart({ soil, on }: { soil: NonNullable<TodayData['soil']>; on: string }) {
+    const known = [...soil.line.filter((v) => v !== null), ...soil.usual, ...soil.low, ...soil.high];
+    const [least, most] = [Math.floor(Math.min(...known) / 5) * 5, Math.ceil(Math.max(...known) / 5) * 5];
+    const y = (celsius: number) => RULER + SOIL - 8 - ((celsius - least) / (most - least)) * (SOIL - 22);
+    const path = (values: (number | null)[], from: number) =>
+        values
+            .map((v, i) => (v === null ? '' : `${i === 0 || values[i - 1] === null ? 'M' : 'L'}${x(from + i)} ${y(v)}`))
+            .join('');
+    const fan = `${path(soil.high, 0)}${[...soil.low]
+        .map((v, i) => `L${x(i)} ${y(v)}`)
+        .reverse()
+        .join('')}Z`;
+    const ticks = Array.from({ length: (most - least) / 10 + 1 }, (_, i) => Math.ceil(least / 10) * 10 + i * 10).filter(
+        (tick) => tick < most,
+    );
+    return (
+        <g>
+            {ticks.map((tick) => (
+                <g key={tick}>
+                    <line className="rule" x1={0} x2={WIDTH} y1={y(tick)} y2={y(tick)} />
+                    <text className="quiet" x={2} y={y(tick) - 3} fontSize="10">
+                        {say(inCelsius(tick))}
+                    </text>
+                </g>
+            ))}
+            <path className="fan" d={fan} />
+            <path className="usual" d={path(soil.usual, -BACK)} />
+            <path className="season" d={path(soil.line, -BACK)} />
+            <path className="season to-come" d={path([soil.line.at(-1) ?? null, ...soil.middle], -1)} />
+            {soil.ready.map((ready, i) => {
+                const date = ready.dates[1];
+                const day = date ? (Date.parse(date) - Date.parse(on)) / 86_400_000 : AHEAD;
+                if (ready.now || !date || day >= AHEAD) return null;
+                return (
+                    <g key={ready.celsius}>
+                        <circle className="ready" cx={x(day)} cy={y(ready.celsius)} r="3.5" />
+                        <text
+                            x={x(day) + 7}
+                            y={y(ready.celsius) + (i % 2 === 1 ? 13 : -5)}
+                            fontSize="10.5"
+                            className="ready-text"
+                        >
+                            {say('today.ready', { soil: inCelsius(ready.celsius), day: inShort(date.slice(5)) })}
+                        </text>
+                    </g>
+                );
+            })}
+        </g>
+    );
+}
+
+function FreezePart({ freezes }: { freezes: NonNullable<TodayData['freezes']> }) {
+    const base = RULER + SOIL + FREEZE - 4;
+    const y = (members: number) => base - (members / Math.max(1, freezes.of)) * (FREEZE - 10);
+    return (
+        <g>
+            {freezes.thresholds.map((threshold, i) => (
+                <path
+                    key={threshold.threshold}
+                    className={i === 0 ? 'freeze-area' : 'freeze-line'}
+                    d={`M${x(0)} ${base}${threshold.members.map((m, day) => `L${x(day)} ${y(m)}L${x(day + 1)} ${y(m)}`).join('')}L${x(AHEAD)} ${base}`}
+                />
+            ))}
+            <line className="rule" x1={0} x2={WIDTH} y1={base} y2={base} />
+        </g>
+    );
+}
+
+function inWords(data: TodayData): string {
+    if (!data.soil) return say('today.chart-ruler', { day: dateInShort(data.on) });
+    return say('today.chart', { day: dateInShort(data.on), members: data.members.length });
+}

@@ -1,0 +1,203 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { runs } from './SeasonRibbon';
+import { Today } from './Today';
+
+const days = (value: number, length = 63) => Array.from({ length }, () => value);
+const act = (crop: string, pile: string, change: object = {}) => ({
+    crop,
+    name: crop[0]?.toUpperCase() + crop.slice(1),
+    kind: 'cool',
+    route: 'direct',
+    act: 'sow-outdoors',
+    pile,
+    until: null,
+    reason: null,
+    slack: 60,
+    harvests: 29,
+    of: 29,
+    first: ['2026-06-28', '2026-07-03', '2026-07-08'],
+    first_a_week_on: '2026-07-04',
+    harvests_then: null,
+    frost_tolerant: true,
+    next: null,
+    ribbon: { harvest: days(29) },
+    totals: days(29),
+    open: days(1).map(Boolean),
+    varieties: [],
+    ...change,
+});
+const today = {
+    today: '2026-04-18',
+    standard: 'reliable',
+    record_ends: '2026-04-17',
+    outlook: { source: 'simulated', days: [{ date: '2026-04-18', minimum: -3.1, maximum: 8.4 }] },
+    on: '2026-04-18',
+    by: 'season',
+    members: Array.from({ length: 29 }, (_, i) => 1995 + i),
+    position: { degree_days: 178, days_ahead: -19, soil: 4.6, soil_above: -6.6 },
+    soil: {
+        line: days(9, 21),
+        usual: days(10, 84),
+        low: days(8),
+        middle: days(10),
+        high: days(12),
+        ready: [
+            { celsius: 5, now: true, dates: ['2026-04-18', '2026-04-18', '2026-04-18'] },
+            { celsius: 10, now: false, dates: ['2026-04-25', '2026-04-27', '2026-05-07'] },
+            { celsius: 15, now: false, dates: ['2026-05-01', null, null] },
+        ],
+    },
+    freezes: { side: 'to-come', of: 29, thresholds: [{ threshold: 'light-freeze', celsius: 0, members: days(6) }] },
+    acts: [
+        act('celery', 'last-chance', { slack: 1, harvests: 24 }),
+        act('carrot', 'go', {
+            varieties: [{ name: 'Basin Quick', days: 58, tags: ['quick'], harvests: 29, of: 29, fits: true }],
+        }),
+        act('lettuce', 'hold-a-week', {
+            until: '2026-04-24',
+            harvests: 0,
+            harvests_then: 26,
+            reason: 'freeze-young',
+            slack: null,
+            first: null,
+        }),
+        act('spinach', 'fair-chance', { harvests: 22, slack: null, next: { first: '07-31', last: '08-22', days: 23 } }),
+        act('garlic', 'over', {
+            act: 'plant',
+            harvests: 0,
+            slack: null,
+            next: { first: '09-16', last: '10-16', days: 31 },
+        }),
+    ],
+};
+const at = (search = '') => ['/desk/zones/bench/today' + search, '/desk/zones/:zone/today'] as const;
+const answers = {
+    'GET /api/session': EDUCATOR,
+    'GET /api/sites': [],
+    'GET /api/packets': ['celery'],
+    'GET /api/zones/bench/today': today,
+};
+
+describe('today', () => {
+    it('puts every packet in its pile, with a sentence', async () => {
+        fakeServer(answers);
+        show(<Today />, ...at());
+        const row = async (name: string) =>
+            (await screen.findByText(name, { selector: 'button' })).closest('tr')?.lastElementChild?.textContent;
+        expect(await row('Celery')).toBe('now 24 of 29, first pick 3 Jul; 1 day left');
+        expect(await row('Carrot')).toBe('now 29 of 29, first pick 3 Jul; a week on, 4 Jul');
+        expect(await row('Lettuce')).toBe('from 24 Apr: 26 of 29; now 0: frozen young');
+        expect(await row('Spinach')).toBe('now 22 of 29; next 31 July to 22 August');
+        expect(screen.getByText('Garlic (plant): 16 September to 16 October.')).toBeTruthy();
+        expect(screen.getAllByRole('rowheader').map((cell) => cell.textContent)).toEqual([
+            'Last chance',
+            'Celery',
+            'Go',
+            'Carrot',
+            'Hold a week',
+            'Lettuce',
+            'A fair chance',
+            'Spinach',
+        ]);
+    });
+
+    it('tells how the season stands, when the soil is ready, and the outlook, which says that it is simulated', async () => {
+        fakeServer(answers);
+        show(<Today />, ...at());
+        expect(
+            await screen.findByText(
+                'Soil at 5 cm 4.6 °C, 6.6 °C below usual. Warmth since midwinter 19 days behind. A freeze comes on or after 18 April in 6 of 29 years.',
+            ),
+        ).toBeTruthy();
+        expect(screen.getByText('Soil of 5 °C: now.')).toBeTruthy();
+        expect(screen.getByText('Soil of 10 °C: 27 Apr (25 Apr to 7 May).')).toBeTruthy();
+        expect(screen.getByText('Soil of 15 °C: not in sight (1 May to not in sight).')).toBeTruthy();
+        expect(screen.getByText('−3.1 °C to 8.4 °C')).toBeTruthy();
+        expect(screen.getByText('Simulated, as this station is.')).toBeTruthy();
+        expect(document.querySelectorAll('circle.ready')).toHaveLength(1);
+    });
+
+    it('is walked with the keys, and reads out what waiting costs and which varieties fit', async () => {
+        fakeServer(answers);
+        show(<Today />, ...at());
+        await screen.findByText('Celery', { selector: 'button' });
+        fireEvent.keyDown(window, { key: 'j' });
+        fireEvent.keyDown(window, { key: 'j' });
+        const reading = within(screen.getByRole('complementary'));
+        expect(reading.getByRole('heading', { name: 'Carrot' })).toBeTruthy();
+        expect(reading.getByText(/First harvest 3 July 2026 in half of them/).textContent).toContain(
+            'A week’s wait costs 1 day.',
+        );
+        expect(reading.getByText('60 days of slack.')).toBeTruthy();
+        expect(reading.getByText('Young plants stand a light freeze.')).toBeTruthy();
+        expect(reading.getByText('fits, 29 of 29')).toBeTruthy();
+        fireEvent.keyDown(window, { key: 'k' });
+        expect(reading.getByRole('heading', { name: 'Celery' })).toBeTruthy();
+        fireEvent.keyDown(window, { key: 'Escape' });
+        expect(reading.getByText(/This season as it is on record to 17 April 2026/)).toBeTruthy();
+    });
+
+    it('finds crops, and shows one kind of act alone', async () => {
+        fakeServer(answers);
+        show(<Today />, ...at('?act=plant'));
+        expect(await screen.findByText(/Garlic \(plant\)/)).toBeTruthy();
+        expect(screen.queryByText('Carrot', { selector: 'button' })).toBeNull();
+        fireEvent.change(screen.getByLabelText('Which acts'), { target: { value: '' } });
+        fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'car' } });
+        expect(screen.getByText('Carrot', { selector: 'button' })).toBeTruthy();
+        expect(screen.queryByText('Celery', { selector: 'button' })).toBeNull();
+    });
+
+    it('asks for another date, and says that the record alone tells of it', async () => {
+        const record = {
+            ...today,
+            on: '2026-09-20',
+            by: 'record',
+            position: null,
+            soil: null,
+            freezes: null,
+            outlook: null,
+        };
+        const asked = fakeServer({ ...answers, 'GET /api/zones/bench/today?on=09-20': record });
+        show(<Today />, ...at());
+        fireEvent.change(await screen.findByLabelText('The date it is read at'), { target: { value: '2026-09-20' } });
+        expect(await screen.findByText(/By the record alone: 29 years/)).toBeTruthy();
+        expect(screen.getByText(/this season so far is left out/)).toBeTruthy();
+        fireEvent.click(screen.getByText('back to today'));
+        expect(await screen.findByText(/6.6 °C below usual/)).toBeTruthy();
+        expect(asked.filter((a) => a.what.includes('/today')).map((a) => a.what)).toContain(
+            'GET /api/zones/bench/today?on=09-20',
+        );
+    });
+
+    it('keeps the packets one has, and shows them alone', async () => {
+        const asked = fakeServer({ ...answers, 'PUT /api/packets/carrot': ['carrot', 'celery'] });
+        show(<Today />, ...at('?of=carrot.direct.sow-outdoors'));
+        fireEvent.click(await screen.findByLabelText('I have seed or plants of it'));
+        await waitFor(() => expect(asked.at(-1)).toEqual({ what: 'PUT /api/packets/carrot', body: { has: true } }));
+        fireEvent.click(screen.getByLabelText('what I have'));
+        expect(await screen.findByText('Celery', { selector: 'button' })).toBeTruthy();
+        expect(screen.getByText('Carrot', { selector: 'button' })).toBeTruthy();
+        expect(screen.queryByText('Lettuce', { selector: 'button' })).toBeNull();
+    });
+
+    it('says what is missing where there is no record', async () => {
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench/today': new Refused(404, { message: 'There is no record of this zone yet.' }),
+        });
+        show(<Today />, ...at());
+        expect(await screen.findByText('There is no record of this zone yet.')).toBeTruthy();
+    });
+
+    it('draws a bracket over each run of days that reach the standard', () => {
+        expect(runs([true, true, false, true, false, false, true])).toEqual([
+            [0, 1],
+            [3, 3],
+            [6, 6],
+        ]);
+        expect(runs([false, false])).toEqual([]);
+    });
+});

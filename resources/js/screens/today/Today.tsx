@@ -1,0 +1,346 @@
+import { Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
+import { useMemo, useRef, useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { Behind } from '../../charts/Behind';
+import { Hatches } from '../../charts/Hatches';
+import { dateInWords, inShort, inWords, spanInWords } from '../../time/days';
+import { Action } from '../../ui/Action';
+import { useKeys } from '../../ui/keyboard';
+import { Problem } from '../../ui/Problem';
+import { SiteChoice } from '../../ui/SiteChoice';
+import { isStandard, STANDARDS } from '../../words/standards';
+import { inCelsius } from '../../words/units';
+import { listed, say } from '../../words/words';
+import { ActRow, keyOf } from './ActRow';
+import { usePackets, useToday, type SeasonAct, type TodayData } from './queries';
+import { Reading } from './Reading';
+import { SeasonChart } from './SeasonChart';
+import { position } from './sentences';
+
+const PILES = ['last-chance', 'go', 'hold-a-week', 'hold', 'fair-chance'] as const;
+const ACTS = ['', 'sow-outdoors', 'plant', 'set-out', 'start-under-cover'];
+
+/** Every seed packet in its pile, on this season as it is; for another date by the record alone. */
+export function Today() {
+    const { zone = '' } = useParams();
+    const [params, setParams] = useSearchParams();
+    const standard = params.get('standard');
+    const on = params.get('on') ?? '';
+    const { data, error } = useToday(zone, {
+        site: Number(params.get('site')) || undefined,
+        standard: isStandard(standard) ? standard : undefined,
+        on: /^\d\d-\d\d$/.test(on) ? on : undefined,
+    });
+    const [asked, setAsked] = useState('');
+    const find = useRef<HTMLInputElement>(null);
+    const set = (key: string, value: string | null) => {
+        const next = new URLSearchParams(params);
+        if (value === null || value === '') next.delete(key);
+        else next.set(key, value);
+        setParams(next, { replace: true });
+    };
+    const { data: packets } = usePackets();
+    const mine = params.get('mine') === '1';
+    const acts = useMemo(
+        () =>
+            seen(data?.acts ?? [], asked, params.get('act') ?? '').filter(
+                (act) => !mine || packets?.includes(act.crop),
+            ),
+        [data, asked, params, mine, packets],
+    );
+    const piled = PILES.flatMap((pile) => acts.filter((act) => act.pile === pile));
+    const chosen = piled.find((act) => keyOf(act) === params.get('of'));
+    const step = (by: number) => {
+        const at = chosen ? piled.indexOf(chosen) : -1;
+        const next = piled[Math.max(0, Math.min(piled.length - 1, at + by))];
+        if (!next) return;
+        set('of', keyOf(next));
+        document.getElementById(`act-${keyOf(next)}`)?.scrollIntoView({ block: 'nearest' });
+    };
+    useKeys({
+        '/': () => find.current?.focus(),
+        j: () => step(1),
+        k: () => step(-1),
+        t: () => set('on', null),
+        Escape: () => {
+            find.current?.blur();
+            set('of', null);
+        },
+    });
+    if (error) {
+        return <Refused error={error} onDate={(date) => set('on', date)} />;
+    }
+    if (!data) return <p className="page">{say('today.looking')}</p>;
+    return (
+        <div className="windows today">
+            <Hatches />
+            <main className="sheet">
+                <div className="tools">
+                    <TextInput
+                        ref={find}
+                        size="xs"
+                        w={150}
+                        aria-label={say('common.find-a-crop')}
+                        placeholder={say('windows.find-a-crop')}
+                        value={asked}
+                        onChange={(event) => setAsked(event.currentTarget.value)}
+                    />
+                    <NativeSelect
+                        size="xs"
+                        aria-label={say('today.which-acts')}
+                        value={params.get('act') ?? ''}
+                        onChange={(event) => set('act', event.currentTarget.value)}
+                        data={ACTS.map((act) => ({
+                            value: act,
+                            label: say(act === '' ? 'today.all-acts' : `act.${act}`),
+                        }))}
+                    />
+                    <SiteChoice
+                        zone={zone}
+                        site={Number(params.get('site')) || undefined}
+                        onSite={(site) => set('site', site)}
+                    />
+                    <SegmentedControl
+                        size="xs"
+                        aria-label={say('common.standard-of-proof')}
+                        value={data.standard}
+                        onChange={(value) => set('standard', value)}
+                        data={STANDARDS}
+                    />
+                    <Checkbox
+                        size="xs"
+                        label={say('today.only-what-i-have')}
+                        checked={mine}
+                        onChange={(event) => set('mine', event.currentTarget.checked ? '1' : null)}
+                    />
+                    <OtherDate data={data} onDate={(date) => set('on', date)} />
+                </div>
+                <h2>
+                    {inWords(data.on.slice(5))} <small>{position(data)}</small>
+                </h2>
+                {mine && packets?.length === 0 && <p>{say('today.you-have-nothing-yet')}</p>}
+                <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />
+                <Over acts={acts.filter((act) => act.pile === 'over')} />
+                <Table zone={zone} data={data} />
+            </main>
+            <aside aria-live="polite" aria-label={say('today.reading')}>
+                {chosen ? (
+                    <Reading zone={zone} data={data} act={chosen} onClose={() => set('of', null)} />
+                ) : (
+                    <Season data={data} />
+                )}
+            </aside>
+        </div>
+    );
+}
+
+/** Why this season cannot be told of, and how to read the record alone. */
+function Refused({ error, onDate }: { error: Error; onDate: (monthDay: string) => void }) {
+    return (
+        <main className="page">
+            <Problem error={error} />
+            <p>
+                {say('today.record-alone-on')}{' '}
+                <input
+                    type="date"
+                    aria-label={say('today.date')}
+                    onChange={({ currentTarget: { value } }) => value && onDate(monthDayOf(value))}
+                />
+            </p>
+        </main>
+    );
+}
+
+function seen(acts: SeasonAct[], asked: string, which: string): SeasonAct[] {
+    const plain = asked.trim().toLowerCase();
+    return acts.filter((act) => act.name.toLowerCase().includes(plain) && (which === '' || act.act === which));
+}
+
+/** A date other than today; then it is the record's word alone. */
+function OtherDate({ data, onDate }: { data: TodayData; onDate: (monthDay: string | null) => void }) {
+    return (
+        <span className="other-date">
+            <input
+                type="date"
+                aria-label={say('today.date')}
+                value={data.on}
+                onChange={({ currentTarget: { value } }) => value && onDate(monthDayOf(value))}
+            />
+            {data.on !== data.today && <Action onClick={() => onDate(null)}>{say('today.back-to-today')}</Action>}
+        </span>
+    );
+}
+
+function Piles({
+    data,
+    acts,
+    chosen,
+    onChoose,
+}: {
+    data: TodayData;
+    acts: SeasonAct[];
+    chosen: SeasonAct | undefined;
+    onChoose: (act: SeasonAct) => void;
+}) {
+    return (
+        <div className="scroll" tabIndex={0}>
+            <table className="acts">
+                <thead>
+                    <tr>
+                        <th scope="col" className="sr-only">
+                            {say('today.crop')}
+                        </th>
+                        <td className="labels">
+                            {data.soil && (
+                                <>
+                                    <span>{say('today.soil-label')}</span>
+                                    <span>{say(`today.freeze-label-${data.freezes?.side ?? 'to-come'}`)}</span>
+                                </>
+                            )}
+                        </td>
+                        <td>
+                            <SeasonChart data={data} />
+                        </td>
+                        <td />
+                    </tr>
+                </thead>
+                {PILES.map((pile) => {
+                    const own = acts.filter((act) => act.pile === pile);
+                    if (own.length === 0) return null;
+                    return (
+                        <tbody key={pile}>
+                            <tr>
+                                <th scope="rowgroup" colSpan={4} className="pile">
+                                    {say(`pile.${pile}`)}
+                                </th>
+                            </tr>
+                            {own.map((act) => (
+                                <ActRow
+                                    key={keyOf(act)}
+                                    act={act}
+                                    chosen={act === chosen}
+                                    onChoose={() => onChoose(act)}
+                                />
+                            ))}
+                        </tbody>
+                    );
+                })}
+            </table>
+        </div>
+    );
+}
+
+/** What is over for now, in a line each by its next chance. */
+function Over({ acts }: { acts: SeasonAct[] }) {
+    if (acts.length === 0) return null;
+    const words = (act: SeasonAct) =>
+        say('today.over-of', {
+            crop: act.name,
+            act: say(`act.${act.act}`),
+            next: act.next ? spanInWords(act.next) : say('common.no-window-here'),
+        });
+    return (
+        <section>
+            <h3>{say('pile.over')}</h3>
+            <p className="over">{listed(acts.map(words))}.</p>
+        </section>
+    );
+}
+
+/** What this season is made of. */
+function Season({ data }: { data: TodayData }) {
+    if (data.by === 'record') {
+        return (
+            <>
+                <h2>{dateInWords(data.on)}</h2>
+                <p>{say('today.record-alone', { years: data.members.length })}</p>
+            </>
+        );
+    }
+    return (
+        <>
+            <h2>{say('today.reading')}</h2>
+            <p>{say('today.how-it-is-made', { members: data.members.length, ends: dateInWords(data.record_ends) })}</p>
+            {data.soil?.ready.map((ready) => (
+                <p key={ready.celsius}>
+                    {ready.now
+                        ? say('today.soil-is-ready', { soil: inCelsius(ready.celsius) })
+                        : say('today.soil-ready-on', {
+                              soil: inCelsius(ready.celsius),
+                              usual: date(ready.dates[1]),
+                              early: date(ready.dates[0]),
+                              late: date(ready.dates[2]),
+                          })}
+                </p>
+            ))}
+            {data.outlook && (
+                <>
+                    <h3>{say('today.outlook')}</h3>
+                    <table className="ruled dense">
+                        <tbody>
+                            {data.outlook.days
+                                .filter((one) => one.minimum !== null && one.maximum !== null)
+                                .map((one) => (
+                                    <tr key={one.date}>
+                                        <td>{inShort(one.date.slice(5))}</td>
+                                        <td className="number nowrap">
+                                            {say('today.outlook-day', {
+                                                minimum: inCelsius(one.minimum ?? 0),
+                                                maximum: inCelsius(one.maximum ?? 0),
+                                            })}
+                                        </td>
+                                    </tr>
+                                ))}
+                        </tbody>
+                    </table>
+                    <p className="hint">{say('today.outlook-simulated')}</p>
+                </>
+            )}
+        </>
+    );
+}
+
+/** The day of the year of a date; 29 February is the 28th. */
+function monthDayOf(date: string): string {
+    return date.slice(5).replace('02-29', '02-28');
+}
+
+function date(iso: string | null | undefined): string {
+    return iso ? inShort(iso.slice(5)) : say('today.not-in-sight');
+}
+
+function Table({ zone, data }: { zone: string; data: TodayData }) {
+    const columns = [
+        'crop',
+        'act',
+        'pile',
+        'until',
+        'harvests',
+        'of',
+        'first-pick',
+        'a-week-on',
+        'slack',
+        'reason',
+        'next',
+    ];
+    return (
+        <Behind
+            name={say('today.all-acts')}
+            file={`${zone}-${data.on}`}
+            columns={columns.map((column) => say(`today.column-${column}`))}
+            rows={data.acts.map((act) => [
+                act.name,
+                say(`act.${act.act}`),
+                say(`pile.${act.pile}`),
+                act.until,
+                act.harvests,
+                act.of,
+                act.first?.[1] ?? null,
+                act.first_a_week_on,
+                act.slack,
+                act.reason && say(`outcome.${act.reason}.short`),
+                act.next && spanInWords(act.next),
+            ])}
+        />
+    );
+}

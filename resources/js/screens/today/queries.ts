@@ -1,0 +1,31 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken, type Schema } from '../../api/client';
+
+export type TodayData = Schema['Today'];
+export type SeasonAct = Schema['SeasonAct'];
+
+/** What can be done on a day, at which site and by which standard; left out: today, in open ground, by the zone's. */
+export type View = { on?: string; site?: number; standard?: Schema['Standard'] };
+
+export function useToday(zone: string, view: View) {
+    return useQuery({
+        queryKey: ['today', zone, view],
+        placeholderData: keepPreviousData,
+        retry: false,
+        queryFn: () => taken(api.GET('/api/zones/{zone}/today', { params: { path: { zone }, query: view } })),
+    });
+}
+
+/** The crops one has seed of. */
+export function usePackets() {
+    return useQuery({ queryKey: ['packets'], queryFn: () => taken(api.GET('/api/packets')) });
+}
+
+export function useSavePacket() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ crop, has }: { crop: string; has: boolean }) =>
+            taken(api.PUT('/api/packets/{crop}', { params: { path: { crop } }, body: { has } })),
+        onSuccess: (packets) => queries.setQueryData(['packets'], packets),
+    });
+}

@@ -1,0 +1,60 @@
+import { inShort, inWords, spanInWords } from '../../time/days';
+import { inCelsius } from '../../words/units';
+import { say } from '../../words/words';
+import type { SeasonAct, TodayData } from './queries';
+
+const day = (date: string) => inShort(date.slice(5));
+
+/** A row's sentence: "now 29 of 29, first pick 3 Jul; a week on, 4 Jul". */
+export function sentence(act: SeasonAct): string {
+    const counts = { harvests: act.harvests, of: act.of };
+    if (act.until) {
+        return say('today.held', {
+            until: day(act.until),
+            then: act.harvests_then ?? 0,
+            ...counts,
+            reason: act.reason ? say(`outcome.${act.reason}.short`) : '',
+        });
+    }
+    if (act.pile === 'over' || act.pile === 'fair-chance') {
+        return say(`today.${act.pile}`, {
+            ...counts,
+            next: act.next ? spanInWords(act.next) : say('common.no-window-here'),
+        });
+    }
+    const parts = [
+        say('today.now', counts),
+        act.first?.[1] && say('today.first-pick', { day: day(act.first[1]) }),
+        act.pile === 'last-chance' && say('today.days-left', { days: act.slack ?? 0 }),
+        act.pile !== 'last-chance' && act.first_a_week_on && say('today.a-week-on', { day: day(act.first_a_week_on) }),
+    ];
+    return parts.filter(Boolean).join('');
+}
+
+/** How the season stands: its soil, whether it is ahead, and the freezes to come. */
+export function position(data: TodayData): string {
+    const { position: at, freezes } = data;
+    if (!at) return say('today.by-the-record', { years: data.members.length });
+    const parts: string[] = [];
+    if (at.soil !== null && at.soil_above !== null) {
+        parts.push(
+            say(`today.soil-${at.soil_above < 0 ? 'below' : 'above'}`, {
+                soil: inCelsius(at.soil),
+                by: inCelsius(Math.abs(at.soil_above)),
+            }),
+        );
+    }
+    if (at.days_ahead !== null)
+        parts.push(say(`today.warmth-${at.days_ahead < 0 ? 'behind' : 'ahead'}`, { days: Math.abs(at.days_ahead) }));
+    const light = freezes?.thresholds[0];
+    if (freezes && light) {
+        parts.push(
+            say(`today.freeze-${freezes.side}`, {
+                members: light.members[0] ?? 0,
+                of: freezes.of,
+                day: inWords(data.on.slice(5)),
+            }),
+        );
+    }
+    return parts.join(' ');
+}

@@ -1,0 +1,28 @@
+import { NativeSelect } from '@mantine/core';
+import { useSites } from '../api/sites';
+import { say } from '../words/words';
+
+/** At which of a zone's sites something is looked at; open ground is asked for by asking for none. */
+export function SiteChoice({
+    zone,
+    site,
+    onSite,
+}: {
+    zone: string;
+    site: number | undefined;
+    onSite: (site: string | null) => void;
+}) {
+    const { data: sites } = useSites();
+    const open = String(sites?.[0]?.id ?? '');
+    return (
+        <NativeSelect
+            size="xs"
+            aria-label={say('common.site')}
+            value={String(site ?? open)}
+            onChange={({ currentTarget: { value } }) => onSite(value === open ? null : value)}
+            data={(sites ?? [])
+                .filter((one) => one.zone === null || one.zone === zone)
+                .map((one) => ({ value: String(one.id), label: one.name }))}
+        />
+    );
+}
