@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Windows;
 
+use Anthesis\Crop\Route;
+use Anthesis\Record\YearDay;
+use Anthesis\Replay\PacketDays;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
+use App\Results\ZoneReplay;
 use App\Sites\Site;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
@@ -13,6 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
 
 class WindowsController
 {
@@ -55,6 +60,25 @@ class WindowsController
         $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
 
         return response()->json(['data' => CropComparison::of($zone, $record, $crop, $standard ?? ProofStandard::from($zone->standard))]);
+    }
+
+    /** How many days a packet may promise, for what is sown on a day still to come to harvest; by the record. */
+    public function packetDays(Request $request, Zone $zone, Crop $crop): JsonResponse
+    {
+        [$site, $standard] = $this->asked($request, $zone);
+        $asked = $request->validate(['route' => ['nullable', new Enum(Route::class)], 'on' => ['required', 'string', 'max:5']], ['on.required' => 'Say on which day of the year (“on”, MM-DD).']);
+        $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
+        try {
+            $day = YearDay::fromIso($asked['on']);
+        } catch (InvalidArgumentException) {
+            throw ValidationException::withMessages(['on' => 'Give a day of the year as MM-DD.']);
+        }
+        $grown = $crop->toCore();
+        $route = isset($asked['route']) ? Route::from($asked['route']) : $grown->routes[0];
+        abort_unless(in_array($route, $grown->routes, true), 404, 'The crop is not grown in this way.');
+        $days = PacketDays::left(ZoneReplay::of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0]), $grown, $route, $day, ($standard ?? ProofStandard::from($zone->standard))->share());
+
+        return response()->json(['data' => ['packet_days' => $days]]);
     }
 
     /** What the second edition of the method moved, crop by crop. */

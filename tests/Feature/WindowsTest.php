@@ -174,4 +174,15 @@ final class WindowsTest extends TestCase
         Zone::factory()->create(['slug' => 'empty', 'name' => 'Empty']);
         $this->getJson('/api/zones/empty/method-changes')->assertNotFound();
     }
+
+    public function test_packet_days_left_are_told_for_a_day_and_fewer_as_autumn_comes(): void
+    {
+        $left = fn (string $query): ?int => $this->getJson("/api/zones/test-basin/windows/radish/packet-days?{$query}")->assertOk()->json('data.packet_days');
+        self::assertGreaterThan($left('on=09-01'), $left('on=08-01'));
+        self::assertNull($left('on=01-10'));
+        self::assertLessThanOrEqual($left('on=08-01'), $left('on=08-01&standard=cautious'));
+        $this->getJson('/api/zones/test-basin/windows/radish/packet-days')->assertUnprocessable();
+        $this->getJson('/api/zones/test-basin/windows/radish/packet-days?on=13-01')->assertUnprocessable();
+        $this->getJson('/api/zones/test-basin/windows/radish/packet-days?on=05-01&route=transplant')->assertNotFound();
+    }
 }

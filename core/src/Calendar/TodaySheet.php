@@ -36,7 +36,7 @@ use Anthesis\Window\School\FromReplay;
  * @phpstan-type Freezes array{side: string, of: int, thresholds: list<array{threshold: string, celsius: float, members: list<int>}>}
  * @phpstan-type Position array{degree_days: float, days_ahead: int|null, soil: float|null, soil_above: float|null}
  * @phpstan-type VarietyFit array{name: string, days: float, tags: list<string>, harvests: int, of: int, fits: bool}
- * @phpstan-type SeasonAct array{crop: string, name: string, kind: string, route: string, act: string, pile: string, until: string|null, reason: string|null, slack: int|null, harvests: int, of: int,
+ * @phpstan-type SeasonAct array{crop: string, name: string, kind: string, route: string, act: string, pile: string, set_out_after: int, until: string|null, reason: string|null, slack: int|null, harvests: int, of: int,
  *     first: list<string>|null, first_a_week_on: string|null, harvests_then: int|null, frost_tolerant: bool, next: Span|null, ribbon: array<string, list<int>>, totals: list<int>, open: list<bool>, varieties: list<VarietyFit>}
  * @phpstan-type Sheet array{on: string, by: string, standard: float, members: list<int>, position: Position|null, soil: Soil|null, freezes: Freezes|null, acts: list<SeasonAct>}
  */
@@ -181,6 +181,7 @@ final class TodaySheet
             'route' => $act->route->value,
             'act' => $act->act->value,
             'pile' => $act->verdict->pile->value,
+            'set_out_after' => $act->setOutAfter,
             'until' => $until?->iso(),
             'reason' => $act->verdict->reason?->value,
             'slack' => $act->verdict->slack,

@@ -67,6 +67,11 @@ export function dateInShort(date: string): string {
     return say('date', { day: inShort(date.slice(5, 10)), year: date.slice(0, 4) });
 }
 
+/** The day of the year of a date "YYYY-MM-DD"; 29 February is the 28th. */
+export function monthDayOf(date: string): MonthDay {
+    return date.slice(5).replace('02-29', '02-28');
+}
+
 /** The date so many days after a date "YYYY-MM-DD". */
 export function dateAfter(date: string, days: number): string {
     return new Date(Date.parse(date) + days * 86_400_000).toISOString().slice(0, 10);

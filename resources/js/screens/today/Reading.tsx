@@ -1,10 +1,10 @@
 import { Checkbox } from '@mantine/core';
 import { Link } from 'react-router';
-import { dateInWords } from '../../time/days';
+import { dateAfter, dateInWords, monthDayOf } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
-import { usePackets, useSavePacket, type SeasonAct, type TodayData } from './queries';
+import { usePacketDays, usePackets, useSavePacket, type View, type SeasonAct, type TodayData } from './queries';
 import { sentence } from './sentences';
 
 /** All there is to say of one act: what waiting costs, how much time is left, and which varieties still fit. */
@@ -12,13 +12,16 @@ export function Reading({
     zone,
     data,
     act,
+    view,
     onClose,
 }: {
     zone: string;
+    view: View;
     data: TodayData;
     act: SeasonAct;
     onClose: () => void;
 }) {
+    const { data: left } = usePacketDays(zone, act, sownOn(data.on, act), view);
     const { data: packets = [] } = usePackets();
     const save = useSavePacket();
     const outcomes = Object.entries(act.ribbon)
@@ -46,6 +49,13 @@ export function Reading({
                 </p>
             )}
             {act.slack !== null && <p>{say('today.slack', { days: act.slack })}</p>}
+            {left && (
+                <p>
+                    {left.packet_days === null
+                        ? say('today.no-packet-days')
+                        : say('today.packet-days', { days: left.packet_days })}
+                </p>
+            )}
             <p>{say(act.frost_tolerant ? 'today.frost-tolerant' : 'today.frost-tender')}</p>
             <table className="ruled dense">
                 <tbody>
@@ -100,6 +110,11 @@ export function Reading({
             </p>
         </>
     );
+}
+
+/** The day of the year on which the act, or the setting out it leads to, is done. */
+function sownOn(on: string, act: SeasonAct): string {
+    return monthDayOf(dateAfter(on, act.set_out_after));
 }
 
 function daysBetween(from: string, to: string): number {

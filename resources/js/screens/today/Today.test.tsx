@@ -13,6 +13,7 @@ const act = (crop: string, pile: string, change: object = {}) => ({
     act: 'sow-outdoors',
     pile,
     until: null,
+    set_out_after: 0,
     reason: null,
     slack: 60,
     harvests: 29,
@@ -77,6 +78,8 @@ const answers = {
     'GET /api/session': EDUCATOR,
     'GET /api/sites': [],
     'GET /api/packets': ['celery'],
+    'GET /api/zones/bench/windows/carrot/packet-days?on=04-18&route=direct': { packet_days: 85 },
+    'GET /api/zones/bench/windows/celery/packet-days': { packet_days: null },
     'GET /api/zones/bench/today': today,
 };
 
@@ -133,6 +136,7 @@ describe('today', () => {
         expect(reading.getByText('60 days of slack.')).toBeTruthy();
         expect(reading.getByText('Young plants stand a light freeze.')).toBeTruthy();
         expect(reading.getByText('fits, 29 of 29')).toBeTruthy();
+        expect(await reading.findByText('By the record there is time for a variety of 85 packet days.')).toBeTruthy();
         fireEvent.keyDown(window, { key: 'k' });
         expect(reading.getByRole('heading', { name: 'Celery' })).toBeTruthy();
         fireEvent.keyDown(window, { key: 'Escape' });

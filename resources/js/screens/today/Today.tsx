@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { Behind } from '../../charts/Behind';
 import { Hatches } from '../../charts/Hatches';
-import { dateInWords, inShort, inWords, spanInWords } from '../../time/days';
+import { dateInWords, inShort, inWords, monthDayOf, spanInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { useKeys } from '../../ui/keyboard';
 import { Problem } from '../../ui/Problem';
@@ -26,11 +26,12 @@ export function Today() {
     const [params, setParams] = useSearchParams();
     const standard = params.get('standard');
     const on = params.get('on') ?? '';
-    const { data, error } = useToday(zone, {
+    const view = {
         site: Number(params.get('site')) || undefined,
         standard: isStandard(standard) ? standard : undefined,
         on: /^\d\d-\d\d$/.test(on) ? on : undefined,
-    });
+    };
+    const { data, error } = useToday(zone, view);
     const [asked, setAsked] = useState('');
     const find = useRef<HTMLInputElement>(null);
     const set = (key: string, value: string | null) => {
@@ -95,11 +96,7 @@ export function Today() {
                             label: say(act === '' ? 'today.all-acts' : `act.${act}`),
                         }))}
                     />
-                    <SiteChoice
-                        zone={zone}
-                        site={Number(params.get('site')) || undefined}
-                        onSite={(site) => set('site', site)}
-                    />
+                    <SiteChoice zone={zone} site={view.site} onSite={(site) => set('site', site)} />
                     <SegmentedControl
                         size="xs"
                         aria-label={say('common.standard-of-proof')}
@@ -125,7 +122,7 @@ export function Today() {
             </main>
             <aside aria-live="polite" aria-label={say('today.reading')}>
                 {chosen ? (
-                    <Reading zone={zone} data={data} act={chosen} onClose={() => set('of', null)} />
+                    <Reading zone={zone} view={view} data={data} act={chosen} onClose={() => set('of', null)} />
                 ) : (
                     <Season data={data} />
                 )}
@@ -298,11 +295,6 @@ function Season({ data }: { data: TodayData }) {
             )}
         </>
     );
-}
-
-/** The day of the year of a date; 29 February is the 28th. */
-function monthDayOf(date: string): string {
-    return date.slice(5).replace('02-29', '02-28');
 }
 
 function date(iso: string | null | undefined): string {

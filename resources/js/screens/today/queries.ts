@@ -29,3 +29,20 @@ export function useSavePacket() {
         onSuccess: (packets) => queries.setQueryData(['packets'], packets),
     });
 }
+
+/** How many days a packet may promise for what is sown, or set out, on a day; by the record. */
+export function usePacketDays(zone: string, act: SeasonAct, on: string, view: View) {
+    const { crop, route } = act;
+    return useQuery({
+        queryKey: ['windows', zone, crop, 'packet-days', route, on, view.site, view.standard],
+        queryFn: () =>
+            taken(
+                api.GET('/api/zones/{zone}/windows/{crop}/packet-days', {
+                    params: {
+                        path: { zone, crop },
+                        query: { on, route, site: view.site, standard: view.standard },
+                    },
+                }),
+            ),
+    });
+}
