@@ -16,6 +16,8 @@ use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
+use Anthesis\Season\SortedActs;
+use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ReplayWindows;
@@ -140,3 +142,11 @@ foreach ([
     printf("%-44s %9.3f %13s %9.0f\n", $what, $seconds, number_format($runs / $seconds), 1e9 * $seconds / $runs);
 }
 printf("%-44s %6d MB\n\n", 'memory at its highest', memory_get_peak_usage(true) / 1048576);
+
+// Today: every act of the coming nine weeks on this season's members, one site.
+$ends = Day::of(2025, 4, 17);
+$season = best(static function () use ($thirty, $ends, $crops): void {
+    $record = $thirty->between($thirty->first, $ends);
+    SortedActs::of($crops, ThisSeason::of($record, null, Latitude::of(46.8), Site::openGround()), $ends->plus(1), 0.8);
+});
+printf("%-44s %9.3f\n", 'this season, all acts, 30 years, 1 site', $season);
