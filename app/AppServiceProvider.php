@@ -68,6 +68,8 @@ class AppServiceProvider extends ServiceProvider
         URL::forceRootUrl((string) config('app.url'));
         // A computing takes a worker seconds; nobody needs more in a minute.
         RateLimiter::for('computing', static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()));
+        // A station reports a few times a day; one that tries tokens is stopped.
+        RateLimiter::for('reports', static fn (Request $request): Limit => Limit::perMinute(10)->by(hash('sha256', (string) $request->bearerToken()).$request->ip()));
         // However many addresses are tried from one place; SessionController counts the tries for one address.
         RateLimiter::for('login', static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
     }

@@ -19,6 +19,7 @@ return Application::configure(basePath: dirname(__DIR__))
         commands: __DIR__.'/../routes/console.php',
         then: static function (): void {
             Route::middleware('web')->group(base_path('routes/desk.php'));
+            Route::group([], base_path('routes/stations.php'));
             // Calendars are the same for everyone: no session, so that they can be cached anywhere.
             Route::group([], base_path('routes/gardener.php'));
         },

@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Stations\CollectReports;
+use App\Stations\TakeDroppedFiles;
 use Illuminate\Console\Command;
 
-/** Takes what stations have reported into their records. */
+/** Takes what stations have reported, and the files that were dropped for them, into their records. */
 class Collect extends Command
 {
     protected $signature = 'anthesis:collect';
 
     protected $description = 'Take what stations have reported since their records end into them';
 
-    public function handle(CollectReports $collect): int
+    public function handle(CollectReports $collect, TakeDroppedFiles $dropped): int
     {
         $collect->execute();
+        $dropped->execute();
 
         return self::SUCCESS;
     }

@@ -71,6 +71,7 @@ final class ContractTest extends TestCase
         $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'none', 'version' => 4])->assertStatus(202);
         $this->deleteJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
         $this->getJson('/api/zones/test-basin/method-changes')->assertOk();
+        $this->postJson('/api/station-reports')->assertUnauthorized();
         $this->getJson('/api/zones/test-basin/today')->assertNotFound();
         $this->putJson('/api/packets/radish', ['has' => true])->assertOk();
         $this->getJson('/api/packets')->assertOk()->assertJsonPath('data', ['radish']);

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+
+/**
+ * A device that may report for a station.
+ *
+ * @property int $id
+ * @property int $station_id
+ * @property string $name
+ * @property string $token_hash SHA-256 of its token, which is kept nowhere
+ * @property Carbon|null $reported_at
+ * @property-read Station $station
+ */
+class StationDevice extends Model
+{
+    private const TOKEN_LENGTH = 40;
+
+    protected $guarded = [];
+
+    protected $hidden = ['token_hash'];
+
+    /** @var array<string, string> */
+    protected $casts = ['reported_at' => 'datetime'];
+
+    /** @return BelongsTo<Station, $this> */
+    public function station(): BelongsTo
+    {
+        return $this->belongsTo(Station::class);
+    }
+
+    /** @return self|null the device a token is of */
+    public static function bearing(?string $token): ?self
+    {
+        return $token === null || $token === '' ? null : self::query()->with('station.zone', 'station.record')->where('token_hash', hash('sha256', $token))->first();
+    }
+
+    /** @return string the token of a new device of a station: told this once */
+    public static function register(Station $station, string $name): string
+    {
+        $token = Str::random(self::TOKEN_LENGTH);
+        self::query()->create(['station_id' => $station->id, 'name' => $name, 'token_hash' => hash('sha256', $token)]);
+
+        return $token;
+    }
+}

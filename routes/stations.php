@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Stations\StationReportController;
+use Illuminate\Support\Facades\Route;
+
+// What stations send by themselves: no account and no session, a device's token.
+
+Route::post('/api/station-reports', [StationReportController::class, 'store'])->middleware('throttle:reports')->name('station-reports');

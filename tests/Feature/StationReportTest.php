@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Stations\RecordImport;
+use App\Stations\Station;
+use App\Stations\StationDevice;
+use App\Stations\TakeDroppedFiles;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\File;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** Stations that report by themselves: a device with a token, and files dropped into a folder. */
+class StationReportTest extends TestCase
+{
+    private const DAYS = "date,tmin_c,tmax_c\n2013-01-01,-4.2,3.1\n2013-01-02,-5.0,2.4\n";
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Zone::factory()->create();
+        $this->actingAs($this->person());
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->app['auth']->forgetGuards();
+        config(['anthesis.reports' => sys_get_temp_dir().'/reports-'.getmypid()]);
+    }
+
+    protected function tearDown(): void
+    {
+        File::deleteDirectory(TakeDroppedFiles::folder());
+        parent::tearDown();
+    }
+
+    /** @return TestResponse<\Illuminate\Http\Response> */
+    private function report(string $token, string $text): TestResponse
+    {
+        return $this->call('POST', '/api/station-reports', [], [], [], ['HTTP_ACCEPT' => 'application/json', 'HTTP_AUTHORIZATION' => "Bearer {$token}", 'CONTENT_TYPE' => 'text/csv'], $text);
+    }
+
+    private function station(): Station
+    {
+        return Station::query()->firstOrFail();
+    }
+
+    public function test_a_device_with_a_token_sends_its_days_and_twice_is_once(): void
+    {
+        $token = StationDevice::register($this->station(), 'Mast');
+        self::assertStringNotContainsString($token, (string) json_encode(StationDevice::query()->get()), 'only its fingerprint is kept');
+        $this->report($token, self::DAYS)->assertStatus(202)->assertJsonPath('data', ['rows' => 2, 'refused' => 0, 'first' => '2013-01-01', 'last' => '2013-01-02']);
+        self::assertSame('2013-01-02', $this->station()->record?->last_day->format('Y-m-d'));
+        $this->report($token, self::DAYS)->assertStatus(202);
+        self::assertSame(2, RecordImport::query()->count());
+        self::assertSame('Mast.csv', RecordImport::query()->latest('id')->firstOrFail()->file);
+        self::assertNotNull(StationDevice::query()->firstOrFail()->reported_at);
+        // The last days again, and one more.
+        $this->report($token, self::DAYS."2013-01-03,-1.0,4.0\n")->assertStatus(202);
+        self::assertSame('2013-01-03', $this->station()->record?->last_day->format('Y-m-d'));
+    }
+
+    public function test_what_cannot_be_read_is_refused_with_its_place_and_nothing_is_kept(): void
+    {
+        $token = StationDevice::register($this->station(), 'Mast');
+        foreach (['', "hello\nworld\n", str_repeat('x', 262145), "date,tmin_c,tmax_c\n2027-01-01,1,2\n"] as $text) {
+            self::assertNotSame('', (string) $this->report($token, $text)->assertUnprocessable()->json('message'));
+        }
+        $this->report('guess', self::DAYS)->assertUnauthorized()->assertJsonPath('message', 'The token is not known here. Send “Authorization: Bearer …” with the one the device was given.');
+        $this->call('POST', '/api/station-reports', [], [], [], ['HTTP_ACCEPT' => 'application/json'], self::DAYS)->assertUnauthorized();
+        self::assertSame(1, RecordImport::query()->count());
+        self::assertNull(StationDevice::query()->firstOrFail()->reported_at);
+    }
+
+    public function test_a_report_of_another_place_is_left_to_a_person(): void
+    {
+        $token = StationDevice::register($this->station(), 'Mast');
+        $other = (string) file_get_contents(base_path('core/tests/fixtures/station-south.csv'));
+        $this->report($token, implode("\n", array_slice(explode("\n", $other), 0, 400))."\n")->assertUnprocessable()
+            ->assertJsonPath('message', 'This is more likely a file of another place: most of its values differ from the record’s. Bring it at the desk, where it can be looked at.');
+    }
+
+    public function test_who_sends_too_often_waits(): void
+    {
+        for ($i = 0; $i < 10; $i++) {
+            $this->report('guess', self::DAYS)->assertUnauthorized();
+        }
+        $this->report('guess', self::DAYS)->assertTooManyRequests();
+    }
+
+    public function test_dropped_files_are_taken_or_refused_with_the_reason_and_one_being_written_is_left(): void
+    {
+        $folder = TakeDroppedFiles::folder()."/{$this->station()->id}";
+        File::ensureDirectoryExists($folder);
+        File::ensureDirectoryExists(TakeDroppedFiles::folder().'/999');
+        foreach (["{$folder}/days.csv" => self::DAYS, "{$folder}/bad.csv" => "hello\nworld\n", "{$folder}/growing.csv" => self::DAYS, TakeDroppedFiles::folder().'/999/lost.csv' => self::DAYS] as $path => $text) {
+            file_put_contents($path, $text);
+            touch($path, time() - (str_contains($path, 'growing') ? 0 : 60));
+        }
+        Artisan::call('anthesis:collect');
+        self::assertSame('2013-01-02', $this->station()->record?->last_day->format('Y-m-d'));
+        self::assertCount(1, glob("{$folder}/taken/*-days.csv") ?: []);
+        [$reason] = glob("{$folder}/refused/*-bad.csv.txt") ?: self::fail('no reason');
+        self::assertNotSame('', trim((string) file_get_contents($reason)));
+        self::assertFileExists("{$folder}/growing.csv");
+        self::assertFileExists(TakeDroppedFiles::folder().'/999/lost.csv');
+    }
+
+    public function test_an_administrator_adds_a_device_and_is_told_its_token_once(): void
+    {
+        self::assertSame(0, Artisan::call('anthesis:add-device', ['zone' => 'test-basin', 'device' => 'Mast']));
+        preg_match('/Token: (\w{40})/', Artisan::output(), $found);
+        self::assertSame($this->station()->id, StationDevice::bearing($found[1] ?? '')?->station_id);
+        self::assertSame(1, Artisan::call('anthesis:add-device', ['zone' => 'nowhere', 'device' => 'Mast']));
+        self::assertSame(1, Artisan::call('anthesis:add-device', ['zone' => 'test-basin', 'device' => 'Mast', '--station' => 'Moon']));
+    }
+}
