@@ -95,6 +95,22 @@ final class CommandLineTest extends TestCase
         }
     }
 
+    public function test_succession_prints_sowings_for_an_even_harvest(): void
+    {
+        $case = Fixtures::json('succession-north.json')[3];
+        $crop = (string) tempnam(sys_get_temp_dir(), 'crop');
+        file_put_contents($crop, json_encode($case['parameters']));
+        $base = ['succession', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--crop-file', $crop, '--route', 'direct', '--from', '03-01'];
+        $sowings = json_decode((new Application)->run([...$base, '--until', '200'])[1], true);
+        self::assertSame(['sow' => '05-09', 'first' => 148, 'last' => 168], $sowings[0]);
+        self::assertSame(array_column($case['sowings'], 1), array_column($sowings, 'first'));
+        self::assertCount(0, json_decode((new Application)->run([...$base, '--until', '68'])[1], true));
+        self::assertCount(1, json_decode((new Application)->run([...$base, '--until', '69'])[1], true), 'the last day asked for is one to sow on');
+        self::assertGreaterThan(3, count(json_decode((new Application)->run([...$base, '--until', '200', '--standard', '0.6'])[1], true)));
+        self::assertSame([2, "--until is a count of days from 0 to 365; “366” is not.\n"], (new Application)->run([...$base, '--until', '366']));
+        unlink($crop);
+    }
+
     public function test_season_prints_each_member_with_and_without_an_outlook(): void
     {
         $cases = Fixtures::json('season-north.json');
@@ -134,7 +150,7 @@ final class CommandLineTest extends TestCase
     public static function refused(): iterable
     {
         $north = Fixtures::path('station-north.csv');
-        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, replay, left, season, windows.'];
+        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, replay, left, season, succession, windows.'];
         yield 'unknown command' => [['moon'], 'There is no command “moon”'];
         yield 'unknown option' => [['sun', '--height', '3'], 'There is no option --height here; there are: --latitude.'];
         yield 'not an option' => [['sun', '46.8'], '“46.8” is not an option'];

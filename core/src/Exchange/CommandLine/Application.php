@@ -25,6 +25,9 @@ use Anthesis\Season\OutlookRefused;
 use Anthesis\Season\Splice;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\SoilTemperature;
+use Anthesis\Succession\EvenSupply;
+use Anthesis\Succession\HarvestDays;
+use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
 use Anthesis\Window\BestSpan;
@@ -46,7 +49,7 @@ use Anthesis\Words\Phrase;
  */
 final class Application
 {
-    private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'left', 'season', 'windows'];
+    private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'left', 'season', 'succession', 'windows'];
 
     private const RISKS = ['0.5', '0.2', '0.1'];
 
@@ -67,6 +70,7 @@ final class Application
                 'replay' => $this->replay(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light'])),
                 'left' => $this->left(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'day', 'standard'])),
                 'season' => $this->season(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'sown', 'outlook'])),
+                'succession' => $this->succession(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'from', 'until', 'standard'])),
                 'windows' => $this->windows(Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'standard', 'light', 'risk', 'format'])),
                 default => throw new UsageError(($command === '' ? 'A command is needed' : "There is no command “{$command}”")
                     .'; there are: '.implode(', ', self::COMMANDS).'.'),
@@ -214,6 +218,19 @@ final class Application
         }
 
         return $this->json(['members' => (object) $members]);
+    }
+
+    private function succession(Options $options): string
+    {
+        [$crop, $route] = $this->cropAndRoute($options);
+        [$from, $to] = $options->years();
+        $runs = $options->replay($options->record())->runs($crop, $route);
+        if ($from !== null && $to !== null) {
+            $runs = $runs->sownIn($from, $to);
+        }
+
+        return $this->json(array_map(static fn (SuccessionSowing $s): array => ['sow' => $s->on->iso(), 'first' => $s->first, 'last' => $s->last],
+            EvenSupply::of(HarvestDays::of($runs), $options->day('from'), $options->days('until'), $options->standard())));
     }
 
     /** @return array{Crop, Route} */

@@ -108,11 +108,20 @@ final readonly class Options
     }
 
     /** @throws UsageError unless it is a day of the year, MM-DD */
-    public function day(): YearDay
+    public function day(string $name = 'day'): YearDay
     {
-        $day = $this->get('day');
+        $day = $this->get($name);
 
-        return $this->checked('day', static fn (): YearDay => YearDay::fromIso($day));
+        return $this->checked($name, static fn (): YearDay => YearDay::fromIso($day));
+    }
+
+    /** @throws UsageError unless it is a count of days within a year */
+    public function days(string $name): int
+    {
+        $days = $this->get($name);
+
+        return ctype_digit($days) && (int) $days <= YearDay::YEAR ? (int) $days
+            : throw new UsageError("--{$name} is a count of days from 0 to ".YearDay::YEAR."; “{$days}” is not.");
     }
 
     /** @throws UsageError unless it is a date from one day to another */

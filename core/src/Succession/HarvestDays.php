@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Succession;
+
+use Anthesis\Climate\Quantile;
+use Anthesis\Record\YearDay;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Runs;
+
+/** By day of the year, when what is sown on it is usually picked, and whether it is to be relied on. */
+final readonly class HarvestDays
+{
+    private const ROUNDING = 1e-9;
+
+    /**
+     * @param  array<int, array{int, int}>  $days  by sow day, 1…365: days to first harvest, and days of harvest; medians of the runs that
+     *                                            came to one. A day of which none did is not in it
+     * @param  list<float>  $reliability  length 365
+     */
+    private function __construct(private array $days, private array $reliability)
+    {
+    }
+
+    public static function of(Runs $runs): self
+    {
+        $harvest = Outcome::Harvest->code();
+        $days = [];
+        foreach ($runs->daysOf as $sowDay => $own) {
+            $waits = $lengths = [];
+            foreach ($own as $i) {
+                if ($runs->outcomes[$i] === $harvest) {
+                    $waits[] = $runs->mature[$i] - $i;
+                    $lengths[] = $runs->harvests[$i];
+                }
+            }
+            if ($waits !== []) {
+                $days[$sowDay] = [self::median($waits), self::median($lengths)];
+            }
+        }
+
+        return new self($days, OutcomeRibbon::of($runs)->reliability);
+    }
+
+    /** @return array{int, int}|null days to first harvest, and days of harvest; null: the day never came to one */
+    public function on(YearDay $day): ?array
+    {
+        return $this->days[$day->number] ?? null;
+    }
+
+    /** @param  float  $standard  share of years, 0…1 */
+    public function reaches(YearDay $day, float $standard): bool
+    {
+        return $this->reliability[$day->number - 1] >= $standard - self::ROUNDING;
+    }
+
+    /** @param  list<int>  $values  at least one */
+    private static function median(array $values): int
+    {
+        sort($values);
+
+        // Half a day is a day.
+        return (int) floor((float) Quantile::of($values, 0.5) + 0.5);
+    }
+}
