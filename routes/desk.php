@@ -70,7 +70,7 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
         Route::get('zones/{zone}/today', [TodayController::class, 'show']);
-        Route::get('zones/{zone}/method-changes', [WindowsController::class, 'methodChanges']);
+        Route::get('zones/{zone}/method-changes', [WindowsController::class, 'methodChanges'])->middleware('throttle:computing');
         Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);
         Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);
         Route::get('zones/{zone}/windows/{crop}/runs', [WindowsController::class, 'runs']);
