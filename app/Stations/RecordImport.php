@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property string $checksum SHA-256 of the file; also its name on the disk of originals
  * @property Choices $choices what a person overruled
  * @property string $state
+ * @property string|null $sent_as the sender's key, under which it is kept once
  * @property int $rows
  * @property int $refused_count
  * @property int $marks_count
@@ -43,6 +44,20 @@ class RecordImport extends Model
 
     /** @var array<string, string> */
     protected $casts = ['choices' => 'array', 'update_counts' => 'array'];
+
+    private const REPORTED = 'report ';
+
+    /** @return string the key a report is sent under, so that it is kept once: 64 characters, as the column has */
+    public static function reported(string $what): string
+    {
+        return self::REPORTED.substr(hash('sha256', $what), 0, 57);
+    }
+
+    /** Whether the station sent it by itself. */
+    public function isReport(): bool
+    {
+        return str_starts_with((string) $this->sent_as, self::REPORTED);
+    }
 
     /** @return BelongsTo<Station, $this> */
     public function station(): BelongsTo

@@ -28,7 +28,7 @@ class RecordImportResource extends JsonResource
             'update' => $import->update_counts,
             'first' => $import->record?->first_day->format('Y-m-d'),
             'last' => $import->record?->last_day->format('Y-m-d'),
-            'imported_by' => $import->user->name ?? 'someone no longer here',
+            'imported_by' => $import->isReport() ? 'the station itself' : $import->user->name ?? 'someone no longer here',
             'imported_at' => $import->created_at->toIso8601String(),
             'in_use' => $import->record !== null && $import->station->record_id === $import->record->id,
         ];

@@ -41,7 +41,7 @@ final class TakeReport
         if ($file->isDoubtful()) {
             throw FormatError::inFile('file.another-place');
         }
-        $this->keep->execute($station->zone, $station, new UploadedFile($path, $name, 'text/csv', null, true), [], null, [], hash('sha256', "report {$station->id} ".hash_file('sha256', $path)));
+        $this->keep->execute($station->zone, $station, new UploadedFile($path, $name, 'text/csv', null, true), [], null, [], RecordImport::reported("{$station->id} ".hash_file('sha256', $path)));
 
         return $file;
     }

@@ -54,6 +54,9 @@ class StationReportTest extends TestCase
         self::assertSame('2013-01-02', $this->station()->record?->last_day->format('Y-m-d'));
         $this->report($token, self::DAYS)->assertStatus(202);
         self::assertSame(2, RecordImport::query()->count());
+        $this->actingAs($this->person());
+        self::assertSame(['the station itself', 'Educator'], array_column($this->getJson('/api/zones/test-basin/record-imports')->json('data'), 'imported_by'));
+        $this->app['auth']->forgetGuards();
         self::assertSame('Mast.csv', RecordImport::query()->latest('id')->firstOrFail()->file);
         self::assertNotNull(StationDevice::query()->firstOrFail()->reported_at);
         // The last days again, and one more.
