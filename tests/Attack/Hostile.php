@@ -81,8 +81,8 @@ final class Hostile
         $at = $this->below(max(1, count($lines)));
         $damaged = match ($this->below(16)) {
             0 => substr($file, 0, $this->below(strlen($file) + 1)),
-            1 => substr_replace($file, chr($this->below(256)), $this->below(strlen($file)), 1),
-            2 => substr_replace($file, $this->one(["\xff", "\x00", 'é', '"', ',', "\r", "\t", '1e400', str_repeat('7', 310), '−']), $this->below(strlen($file)), $this->below(3)),
+            1 => substr_replace($file, chr($this->below(256)), $this->below(max(1, strlen($file))), 1),
+            2 => substr_replace($file, $this->one(["\xff", "\x00", 'é', '"', ',', "\r", "\t", '1e400', str_repeat('7', 310), '−']), $this->below(max(1, strlen($file))), $this->below(3)),
             3 => implode("\n", array_merge(array_slice($lines, $at), array_slice($lines, 0, $at))),
             4 => implode("\n", [...$lines, ...array_slice($lines, $at, 20)]),
             5 => implode("\n", array_filter($lines, fn (): bool => $this->below(3) > 0)),
