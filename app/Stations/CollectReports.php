@@ -30,7 +30,7 @@ final class CollectReports
                 if ($from === null || $from->number > $yesterday->number) {
                     continue;
                 }
-                $text = $this->source->report($station, $from, $yesterday);
+                $text = $this->source->report($station->setRelation('zone', $zone), $from, $yesterday);
                 if ($text !== null) {
                     $this->take($zone, $station, $from, $yesterday, $text);
                     $reported++;

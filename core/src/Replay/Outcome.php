@@ -65,6 +65,18 @@ enum Outcome: string
         return $byCode[$code] ?? null;
     }
 
+    /**
+     * @param  array<int, int>  $counts  by code
+     * @return self|null the most frequent one other than a harvest; of equals the one named first; null: none
+     */
+    public static function mostFrequentLoss(array $counts): ?self
+    {
+        unset($counts[self::Harvest->code()]);
+        ksort($counts);
+
+        return $counts === [] ? null : self::fromCode((int) array_search(max($counts), $counts, true));
+    }
+
     /** Whether there was anything to pick, be it for too short a time. */
     public function cameToHarvest(): bool
     {

@@ -79,8 +79,6 @@ final readonly class Prospects
     /** @return Outcome|null of the first day the most frequent outcome other than a harvest; of equals the one named first */
     public function loss(): ?Outcome
     {
-        $lost = array_diff_key($this->counts[0] ?? [], [Outcome::Harvest->code() => true]);
-
-        return $lost === [] ? null : Outcome::fromCode((int) array_search(max($lost), $lost, true));
+        return Outcome::mostFrequentLoss($this->counts[0] ?? []);
     }
 }

@@ -50,14 +50,7 @@ final readonly class Sowing
     /** @return Outcome|null the most frequent outcome other than a harvest; of equals the one named first; null: none */
     public function loss(): ?Outcome
     {
-        $counts = array_count_values(array_column($this->members, 0));
-        unset($counts[Outcome::Harvest->code()]);
-        if ($counts === []) {
-            return null;
-        }
-        ksort($counts);
-
-        return Outcome::fromCode((int) array_search(max($counts), $counts, true));
+        return Outcome::mostFrequentLoss(array_count_values(array_column($this->members, 0)));
     }
 
     /** @return array{Day, Day, Day}|null the 10, 50 and 90 % of first harvests, of the members that come to one; null: none does */
