@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Anthesis\Season;
 
-use Anthesis\Climate\Quantile;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
+use Anthesis\Record\Median;
 use Anthesis\Record\YearDay;
 
 /** Whether a season is ahead of others or behind them: by the warmth summed since midwinter, and by its soil. */
@@ -80,9 +80,7 @@ final readonly class SeasonPosition
     private static function ahead(array $others, float $sum, int $today): ?int
     {
         for ($day = 0; $others !== [] && $day < self::YEAR; $day++) {
-            $sums = array_column($others, $day);
-            sort($sums);
-            if ((float) Quantile::of($sums, 0.5) >= $sum) {
+            if (Median::of(array_column($others, $day)) >= $sum) {
                 return $day - $today;
             }
         }
@@ -94,10 +92,8 @@ final readonly class SeasonPosition
     private static function difference(float $week, array $others): ?float
     {
         $known = array_values(array_filter($others, static fn (?float $v): bool => $v !== null));
-        sort($known);
-        $median = Quantile::of($known, 0.5);
 
-        return $median === null ? null : $week - $median;
+        return $known === [] ? null : $week - Median::of($known);
     }
 
     /**

@@ -72,6 +72,11 @@ export function monthDayOf(date: string): MonthDay {
     return date.slice(5).replace('02-29', '02-28');
 }
 
+/** Days from one date "YYYY-MM-DD" to another. */
+export function daysBetween(from: string, to: string): number {
+    return Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
+}
+
 /** The date so many days after a date "YYYY-MM-DD". */
 export function dateAfter(date: string, days: number): string {
     return new Date(Date.parse(date) + days * 86_400_000).toISOString().slice(0, 10);

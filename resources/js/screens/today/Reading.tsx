@@ -1,6 +1,6 @@
 import { Checkbox } from '@mantine/core';
 import { Link } from 'react-router';
-import { dateAfter, dateInWords, monthDayOf } from '../../time/days';
+import { dateAfter, dateInWords, daysBetween, monthDayOf } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
@@ -115,8 +115,4 @@ export function Reading({
 /** The day of the year on which the act, or the setting out it leads to, is done. */
 function sownOn(on: string, act: SeasonAct): string {
     return monthDayOf(dateAfter(on, act.set_out_after));
-}
-
-function daysBetween(from: string, to: string): number {
-    return Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
 }

@@ -1,5 +1,5 @@
 import { inCelsius } from '../../words/units';
-import { dateInShort, inShort } from '../../time/days';
+import { dateInShort, daysBetween, inShort } from '../../time/days';
 import { say } from '../../words/words';
 import { AHEAD, BACK, marks, WIDTH, x } from './seasonScale';
 import type { TodayData } from './queries';
@@ -69,7 +69,7 @@ function SoilPart({ soil, on }: { soil: NonNullable<TodayData['soil']>; on: stri
             <path className="season to-come" d={path([soil.line.at(-1) ?? null, ...soil.middle], -1)} />
             {soil.ready.map((ready, i) => {
                 const date = ready.dates[1];
-                const day = date ? (Date.parse(date) - Date.parse(on)) / 86_400_000 : AHEAD;
+                const day = date ? daysBetween(on, date) : AHEAD;
                 if (ready.now || !date || day >= AHEAD) return null;
                 return (
                     <g key={ready.celsius}>
