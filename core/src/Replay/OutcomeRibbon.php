@@ -140,6 +140,68 @@ final class OutcomeRibbon
     }
 
     /**
+     * When what is sown, or set out, on consecutive days is harvested.
+     *
+     * @param  YearDay  $from  the first of them
+     * @param  int  $days  how many, at most 365
+     * @return array{int, int}|null days from the first of them to the earliest first day of harvest (10 % of each day's years) and
+     *                              to the latest last one (90 %); null where none was ever harvested
+     */
+    public function harvestSpan(YearDay $from, int $days): ?array
+    {
+        $first = PHP_INT_MAX;
+        $latest = [];
+        for ($i = 0; $i < $days; $i++) {
+            $waits = $this->waits($this->runs->daysOf[$from->plus($i)->number]);
+            if ($waits === null) {
+                continue;
+            }
+            $latest[$i] = $i + $waits[1];
+            // No quantile comes before the soonest of its years, nor after the latest: most days need none.
+            if ($i + $waits[0] < $first) {
+                $first = min($first, $i + ($this->daysToHarvest($from->plus($i))[0] ?? 0));
+            }
+        }
+        if ($latest === []) {
+            return null;
+        }
+        $last = 0;
+        foreach (array_reverse($latest, true) as $i => $atMost) {
+            if ($atMost > $last) {
+                $last = max($last, $i + ($this->daysToHarvest($from->plus($i))[3] ?? 0));
+            }
+        }
+
+        return [$first, $last];
+    }
+
+    /**
+     * @param  list<int>  $sown  days of the record
+     * @return array{int, int}|null the shortest wait for a first day of harvest and the longest for a last one
+     */
+    private function waits(array $sown): ?array
+    {
+        $harvest = Outcome::Harvest->code();
+        [$outcomes, $mature, $harvests] = [$this->runs->outcomes, $this->runs->mature, $this->runs->harvests];
+        $soonest = PHP_INT_MAX;
+        $latest = -1;
+        foreach ($sown as $i) {
+            if ($outcomes[$i] === $harvest) {
+                $wait = $mature[$i] - $i;
+                if ($wait < $soonest) {
+                    $soonest = $wait;
+                }
+                $wait += $harvests[$i];
+                if ($wait > $latest) {
+                    $latest = $wait;
+                }
+            }
+        }
+
+        return $latest < 0 ? null : [$soonest, $latest];
+    }
+
+    /**
      * @param  list<int>  $sown  days of the record
      * @return array{int, int, int, int}|null
      */

@@ -17,13 +17,15 @@ final class WeekMean
      */
     public static function of(array $values): array
     {
+        $ring = [...array_slice($values, -self::HALF_WEEK), ...$values, ...array_slice($values, 0, self::HALF_WEEK)];
+        $week = 2 * self::HALF_WEEK + 1;
         $means = [];
         for ($day = 0; $day < YearDay::YEAR; $day++) {
             $sum = 0.0;
-            for ($j = -self::HALF_WEEK; $j <= self::HALF_WEEK; $j++) {
-                $sum += $values[($day + $j + YearDay::YEAR) % YearDay::YEAR];
+            for ($i = $day, $end = $day + $week; $i < $end; $i++) {
+                $sum += $ring[$i];
             }
-            $means[] = $sum / (2 * self::HALF_WEEK + 1);
+            $means[] = $sum / $week;
         }
 
         return $means;

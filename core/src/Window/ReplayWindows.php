@@ -60,7 +60,7 @@ final readonly class ReplayWindows
         }
         $reasons = $this->reasons($windows);
         // Days that were never harvested are no window, so every window has its harvest.
-        $harvests = array_map(fn (SowingWindow $w): SowingWindow => $w->harvest($this->harvestedOn(...)) ?? $w, $windows);
+        $harvests = array_map(fn (SowingWindow $w): SowingWindow => $w->harvestedFrom($this->ribbon->harvestSpan($w->first, $w->days)) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
         $underCover = [];
         if ($weeks !== null) {

@@ -44,7 +44,16 @@ final readonly class SowingWindow
             }
         }
 
-        return $first === PHP_INT_MAX ? null : new self($this->first->plus($first), $this->first->plus(min($last, $first + YearDay::YEAR - 1)));
+        return $this->harvestedFrom($first === PHP_INT_MAX ? null : [$first, $last]);
+    }
+
+    /**
+     * @param  array{int, int}|null  $span  days from the first of this window to the first and the last day of harvest
+     * @return self|null at most a year
+     */
+    public function harvestedFrom(?array $span): ?self
+    {
+        return $span === null ? null : new self($this->first->plus($span[0]), $this->first->plus(min($span[1], $span[0] + YearDay::YEAR - 1)));
     }
 
     public function shifted(int $days): self

@@ -173,6 +173,26 @@ final class ReplayTest extends TestCase
         [$early, $usual, $late] = $ribbon->daysToHarvest(YearDay::fromNumber(150)) ?? [0, 0, 0];
         self::assertTrue($early > 40 && $early <= $usual && $usual <= $late);
         self::assertSame(13, $ribbon->yearsOnRecord());
+        self::assertNull($ribbon->harvestSpan(YearDay::of(1, 10), 3), 'no bean was ever picked from frozen ground');
+    }
+
+    /** What skips days by their soonest and latest years finds the days that asking each of them finds. */
+    #[TestWith(['bush-bean', Route::Direct])]
+    #[TestWith(['kale', Route::Transplant])]
+    #[TestWith(['garlic-hardneck', Route::Direct])]
+    public function test_a_span_of_sow_days_is_harvested_from_the_earliest_to_the_latest_of_them(string $crop, Route $route): void
+    {
+        $ribbon = OutcomeRibbon::of((new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs($this->crop($crop), $route));
+        foreach ([[120, 1], [120, 40], [200, 100], [300, 90], [1, 365], [10, 3]] as [$from, $days]) {
+            $first = $last = [];
+            for ($i = 0; $i < $days; $i++) {
+                [$early, , , $late] = $ribbon->daysToHarvest(YearDay::wrap($from + $i)) ?? [null, null, null, null];
+                if ($early !== null) {
+                    [$first[], $last[]] = [$i + $early, $i + $late];
+                }
+            }
+            self::assertSame($first === [] ? null : [min($first), max($last)], $ribbon->harvestSpan(YearDay::fromNumber($from), $days), "{$days} days from {$from}");
+        }
     }
 
     /** Three weeks at the ceiling end a crop, and a day fewer does not. */
