@@ -21,6 +21,9 @@ final class Contract
     /** @var array<string, true> operations that a response was held against */
     public array $seen = [];
 
+    /** @var array<string, true> answers that fitted, by what they answer and their hash */
+    private array $fitted = [];
+
     /** @param  array<string, mixed>  $document */
     private function __construct(public readonly array $document)
     {
@@ -60,11 +63,16 @@ final class Contract
         if (isset($response['$ref'])) {
             $pointer = $response['$ref'];
         }
+        // An edition's document takes longer to hold against its schema than to answer, and is asked for again and again.
+        $answer = "{$method} {$template} {$status} ".hash('xxh128', $json);
+        if (isset($this->fitted[$answer])) {
+            return;
+        }
         $result = $this->validator->validate(json_decode($json, false, 64, JSON_THROW_ON_ERROR),
             self::ID.str_replace(['{', '}'], ['%7B', '%7D'], $pointer).'/content/application~1json/schema');
         $error = $result->error();
         Assert::assertTrue($error === null, "{$method} {$template} {$status} breaks the contract: ".($error === null ? '' : json_encode((new ErrorFormatter)->format($error)).''));
-        $this->seen["{$method} {$template}"] = true;
+        $this->fitted[$answer] = $this->seen["{$method} {$template}"] = true;
     }
 
     private function template(string $path): ?string

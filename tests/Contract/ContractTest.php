@@ -13,6 +13,8 @@ use Tests\TestCase;
 
 final class ContractTest extends TestCase
 {
+    protected ?array $book = null;
+
     public function test_every_route_that_answers_in_json_is_in_the_contract_and_the_other_way_round(): void
     {
         $routes = [];

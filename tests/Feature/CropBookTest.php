@@ -15,6 +15,8 @@ use Tests\TestCase;
 
 final class CropBookTest extends TestCase
 {
+    protected ?array $book = null;
+
     protected function setUp(): void
     {
         parent::setUp();

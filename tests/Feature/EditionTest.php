@@ -94,7 +94,7 @@ final class EditionTest extends TestCase
     {
         $this->published();
         $page = $this->get('/zones/test-basin/this-week')->assertOk()->assertSee('7 May')->assertSee('13 May')
-            ->assertSee('Sow outdoors')->assertSee('Early tomato')->assertSee('opens 13 May')->assertDontSee('Garlic');
+            ->assertSee('Sow outdoors')->assertSee('Main-crop tomato')->assertSee('opens 13 May')->assertDontSee('Garlic');
         $page->assertSee('/zones/test-basin/weeks/18', false)->assertSee('/zones/test-basin/weeks/20', false);
         self::assertSame((string) $page->getContent(), (string) $this->get('/zones/test-basin/weeks/19')->getContent());
         $this->get('/zones/test-basin/weeks/1')->assertOk()->assertSee('Nothing to sow or set out this week.')->assertSee('/weeks/52', false);
@@ -121,7 +121,7 @@ final class EditionTest extends TestCase
         self::assertSame("\"{$edition->checksum}\"", $json->headers->get('ETag'));
         $this->get('/zones/test-basin/calendar.json', ['If-None-Match' => "\"{$edition->checksum}\""])->assertStatus(304);
         $feed = (string) $this->get('/zones/test-basin/calendar.ics')->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
-        self::assertGreaterThan(100, count(Reader::read($feed)->select('VEVENT')));
+        self::assertGreaterThan(count($this->book ?? []), count(Reader::read($feed)->select('VEVENT')));
         $table = (string) $this->get('/zones/test-basin/editions/1/calendar.csv')->assertOk()->getContent();
         self::assertStringContainsString('test-basin,radish,Radish,direct,"sow outdoors",04-01,07-10', $table);
         $this->get('/zones/test-basin/calendar.xls')->assertNotFound();

@@ -12,6 +12,8 @@ use Tests\TestCase;
 /** What an update of the shipped crop table offers a book that is kept. */
 class ShippedCropsTest extends TestCase
 {
+    protected ?array $book = null;
+
     /** @param  array<string, string>  $cells  as an older table, or an educator, had them */
     private function older(string $slug, array $cells): void
     {
