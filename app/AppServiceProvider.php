@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace App;
 
+use App\Advisories\AdvisoriesChanged;
 use App\Editions\EditionFrozen;
 use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
+use App\Gardener\RenderSeasonJob;
 use App\Operations\DayTurned;
 use App\Results\ComputeZoneJob;
 use App\Season\NoOutlook;
 use App\Season\OutlookSource;
+use App\Soil\NoProbe;
+use App\Soil\ProbeSource;
 use App\StandIns\SimulatedOutlook;
+use App\StandIns\SimulatedProbe;
 use App\StandIns\SimulatedReports;
 use App\Stations\CollectReports;
 use App\Stations\NoReports;
@@ -44,6 +49,7 @@ class AppServiceProvider extends ServiceProvider
         // The demonstration's weather is simulated, and says so; elsewhere nothing is connected.
         $simulated = (bool) config('anthesis.demonstration');
         $this->app->bind(OutlookSource::class, $simulated ? SimulatedOutlook::class : NoOutlook::class);
+        $this->app->bind(ProbeSource::class, $simulated ? SimulatedProbe::class : NoProbe::class);
         $this->app->bind(ReportSource::class, $simulated ? SimulatedReports::class : NoReports::class);
     }
 
@@ -63,6 +69,9 @@ class AppServiceProvider extends ServiceProvider
         Event::listen(static function (DayTurned $turned): void {
             app(PublicSite::class)->turnWeek();
             app(CollectReports::class)->execute();
+        });
+        Event::listen(static function (AdvisoriesChanged $changed): void {
+            RenderSeasonJob::dispatch($changed->zoneId)->afterCommit();
         });
         // Links are made of what this service is called, not of what a request calls it.
         URL::forceRootUrl((string) config('app.url'));

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Advisories\AdvisoryController;
 use App\Crops\CropController;
 use App\Crops\ShippedCropController;
 use App\Crops\VarietyController;
@@ -14,10 +15,12 @@ use App\Season\PacketController;
 use App\Season\TodayController;
 use App\Sites\CalibrationController;
 use App\Sites\SiteController;
+use App\Soil\SoilController;
 use App\Stations\QualityController;
 use App\Stations\RecordImportController;
 use App\Stations\RecordPreviewController;
 use App\Stations\StationController;
+use App\Stations\StationDeviceController;
 use App\Windows\CropChoiceController;
 use App\Windows\CropTrialController;
 use App\Windows\WindowsController;
@@ -29,7 +32,7 @@ use Illuminate\Support\Facades\Route;
 // The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
 
 // Numbers beyond what a row can have are no addresses.
-foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication'] as $numbered) {
+foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device'] as $numbered) {
     Route::pattern($numbered, '[0-9]{1,18}');
 }
 
@@ -81,6 +84,19 @@ Route::prefix('api')->group(static function (): void {
         Route::get('crops', [CropController::class, 'index']);
         Route::post('crops', [CropController::class, 'import']);
         Route::get('crop-columns', [CropController::class, 'columns']);
+        Route::get('zones/{zone}/soil', [SoilController::class, 'index']);
+        Route::post('zones/{zone}/soil-spots', [SoilController::class, 'storeSpot']);
+        Route::post('zones/{zone}/soil-fits', [SoilController::class, 'fit']);
+        Route::post('zones/{zone}/soil-readings', [SoilController::class, 'storeReading']);
+        Route::delete('soil-readings/{reading}', [SoilController::class, 'withdraw']);
+        Route::get('soil-spots/{spot}/probe', [SoilController::class, 'probe']);
+        Route::get('soil-spots/{spot}/calibration', [SoilController::class, 'calibration']);
+        Route::get('zones/{zone}/advisories', [AdvisoryController::class, 'index']);
+        Route::post('zones/{zone}/advisories', [AdvisoryController::class, 'store']);
+        Route::post('advisories/{advisory}/withdrawal', [AdvisoryController::class, 'withdraw']);
+        Route::get('zones/{zone}/station-devices', [StationDeviceController::class, 'index']);
+        Route::post('zones/{zone}/station-devices', [StationDeviceController::class, 'store']);
+        Route::delete('station-devices/{device}', [StationDeviceController::class, 'destroy']);
         Route::get('packets', [PacketController::class, 'index']);
         Route::put('packets/{crop}', [PacketController::class, 'update']);
         Route::get('shipped-crops', [ShippedCropController::class, 'index']);

@@ -32,7 +32,7 @@ class AddDevice extends Command
 
             return self::FAILURE;
         }
-        $token = StationDevice::register($station, mb_substr((string) $this->argument('device'), 0, 80));
+        [, $token] = StationDevice::register($station, mb_substr((string) $this->argument('device'), 0, 80));
         $this->line("Token: {$token}");
         $this->line('It is told this once. Send days with it:');
         $this->line('  curl -H "Authorization: Bearer '.$token.'" --data-binary @days.csv '.url('/api/station-reports'));

@@ -5,18 +5,23 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Gardener\PublicSite;
+use App\Gardener\RenderSeasonJob;
+use App\Gardener\SeasonPage;
 use Illuminate\Console\Command;
 
-/** Has every zone's "this week" lead to the week of today. */
+/** Has every zone's "this week" lead to the week of today, and say how the season runs. */
 class TurnWeek extends Command
 {
     protected $signature = 'anthesis:turn-week';
 
-    protected $description = 'Have “this week” of every zone lead to the week of today';
+    protected $description = 'Have “this week” of every zone lead to the week of today, and say how the season runs';
 
-    public function handle(PublicSite $site): int
+    public function handle(PublicSite $site, SeasonPage $season): int
     {
         $site->turnWeek();
+        foreach (PublicSite::zones()->filter($season->isBehind(...)) as $zone) {
+            RenderSeasonJob::dispatch($zone->id)->onQueue('sites');
+        }
 
         return self::SUCCESS;
     }

@@ -7,6 +7,8 @@ namespace App\Console;
 use App\Editions\Edition;
 use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
+use App\Gardener\RenderSeasonJob;
+use App\Gardener\SeasonPage;
 use App\Operations\Heartbeat;
 use App\Stations\RecordImport;
 use Illuminate\Console\Command;
@@ -38,6 +40,10 @@ class Verify extends Command
                 $this->fault("{$name}: ".count($changed)." files are not as they were made ({$changed[0]}); they are made anew.");
                 $site->takeAway($edition);
                 RenderEditionJob::dispatch($edition->id);
+            } elseif (SeasonPage::isChanged($edition)) {
+                $this->fault("{$name}: what it says of this season is not as it was made; it is made anew.");
+                SeasonPage::takeAway($edition);
+                RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
             }
         }
         foreach (RecordImport::query()->select('checksum')->distinct()->pluck('checksum') as $checksum) {

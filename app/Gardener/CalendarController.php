@@ -26,7 +26,7 @@ class CalendarController
 
     public function thisWeek(Zone $zone, ?int $number = null): Response
     {
-        return $this->show($zone, $number, 'weeks/'.WeekList::weekOf(Today::day()->yearDay()), '');
+        return $this->show($zone, $number, 'weeks/'.WeekList::weekOf(Today::day()->yearDay()), '', $number === null ? 'this-week' : null);
     }
 
     // Route parameters arrive in the order of the address: zone, number where there is one, then week or crop.
@@ -40,13 +40,14 @@ class CalendarController
         return $this->show($zone, $crop === null ? null : (int) $numberOrCrop, 'crops/'.($crop ?? $numberOrCrop), 'There is no such crop in this calendar.');
     }
 
-    private function show(Zone $zone, ?int $number, string $path, string $missing): Response
+    /** @param  string|null  $file  where its file is, if not under its own path */
+    private function show(Zone $zone, ?int $number, string $path, string $missing, ?string $file = null): Response
     {
         $edition = PublishedEdition::find($zone, $number);
         // A changed text is not shown, whatever files there are.
         $document = $edition->open();
         $base = PublishedEdition::base($zone, $number);
-        $html = PublicSite::read(rtrim(ltrim($base, '/')."/{$path}", '/'))
+        $html = PublicSite::read(rtrim(ltrim($base, '/').'/'.($file ?? $path), '/'))
             ?? $this->renderer->render([$this->pages->at($document, $base, $path) ?? abort(404, $missing)])[0];
 
         return response($html)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age='.($number === null ? 300 : 86400)]);

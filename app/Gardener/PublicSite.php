@@ -24,7 +24,7 @@ use Illuminate\Support\Facades\Storage;
  *     index.html, sitemap.xml                   the page on which a zone is found
  *     {zone}/current                            link to the number of the edition in force
  *     {zone}/{number}/now/…                     the pages of /zones/{zone}, of the edition in force alone
- *     {zone}/{number}/now/this-week             link to weeks/{n}
+ *     {zone}/{number}/now/this-week             link to weeks/{n}, or to what SeasonPage made of it today
  *     {zone}/{number}/lasting/…                 the pages of /zones/{zone}/editions/{number}
  *     {zone}/{number}/manifest.json             the fingerprint of each file, sealed
  *
@@ -76,7 +76,7 @@ final class PublicSite
         ksort($files);
         $manifest = ['program' => $this->renderer->program(), 'files' => $files];
         File::put("{$building}/manifest.json", json_encode($manifest + ['seal' => self::sealOf($edition, $manifest)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
-        $this->weekLink($building);
+        self::weekLink($building);
         $old = "{$folder}.old";
         File::deleteDirectory($old);
         if (is_dir($folder)) {
@@ -156,13 +156,13 @@ final class PublicSite
         return Zone::query()->with('settlements')->has('currentEdition')->orderBy('district')->orderBy('name')->get();
     }
 
-    /** Has every zone's "this week" lead to the week of today. */
+    /** Has every zone's "this week" lead to the week of today: to what is said of this season on this day, or to the edition's own. */
     public function turnWeek(): void
     {
         foreach (self::zones() as $zone) {
             $current = self::root()."/{$zone->slug}/current";
-            if (is_dir("{$current}/now")) {
-                $this->weekLink((string) realpath($current));
+            if (is_dir("{$current}/now") && ! str_starts_with((string) @readlink("{$current}/now/this-week"), '../season/'.Today::day()->iso())) {
+                self::weekLink((string) realpath($current));
             }
         }
     }
@@ -193,18 +193,19 @@ final class PublicSite
         return rtrim(Storage::disk('published')->path(''), '/');
     }
 
-    private static function folder(string $zone, int $number): string
+    public static function folder(string $zone, int $number): string
     {
         return self::root()."/{$zone}/{$number}";
     }
 
-    private function weekLink(string $folder): void
+    /** Has "this week" of an edition's folder lead to its own page of the week of today. */
+    public static function weekLink(string $folder): void
     {
         self::link("{$folder}/now/this-week", 'weeks/'.WeekList::weekOf(Today::day()->yearDay()));
     }
 
     /** A link that is there before and after, whoever reads meanwhile. */
-    private static function link(string $link, string $target): void
+    public static function link(string $link, string $target): void
     {
         if (@readlink($link) === $target) {
             return;
@@ -215,7 +216,7 @@ final class PublicSite
     }
 
     /** @return string the fingerprint of the content */
-    private static function keep(string $path, string $content): string
+    public static function keep(string $path, string $content): string
     {
         File::ensureDirectoryExists(dirname($path));
         foreach (['.gz' => (string) gzencode($content, 9), '' => $content] as $end => $bytes) {

@@ -48,6 +48,7 @@ final class RenderEditionJob implements ShouldQueue
                 $edition->putInForce();
             }
             $site->turnTo($edition->zone->refresh());
+            RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
             $publication?->update(['state' => Publication::DONE]);
         } finally {
             $lock->release();

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Season;
 
 use Anthesis\Record\Day;
-use Anthesis\Record\Gap;
 use Anthesis\Record\YearDay;
-use Anthesis\Season\Splice;
 use Anthesis\Window\ProofStandard;
 use App\Operations\Today;
 use App\Sites\Site;
@@ -28,22 +26,14 @@ class TodayController
         $today = Today::day();
         $on = self::other($asked['on'] ?? null, $today);
         if ($on === null) {
-            self::mustBeOfThisSeason($record, $today);
+            $missing = $zoneToday->missing($record, $today);
+            abort_if($missing !== null, 404, (string) $missing);
         }
         $site = isset($asked['site']) ? Site::seenIn($zone)->find((int) $asked['site']) ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']) : null;
         $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
         $told = $zoneToday->of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0], $standard, $today, $on);
 
         return response()->json(['data' => ['today' => $today->iso(), 'standard' => $standard->value, 'record_ends' => $told['record_ends'], 'outlook' => $told['outlook']] + $told['sheet']]);
-    }
-
-    private static function mustBeOfThisSeason(ZoneRecord $record, Day $today): void
-    {
-        $last = $record->used->last();
-        abort_if($last->number < $today->number - 1 - Gap::BRIDGED_DAYS, 404,
-            "The record ends on {$last->iso()}, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.");
-        abort_if($record->used->first->number > $today->number - Splice::BEFORE, 404,
-            'The record is too short to put past years to this season: it needs '.Splice::BEFORE.' days before today.');
     }
 
     /** @return Day|null the next such day of the year; null: today */

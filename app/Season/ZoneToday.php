@@ -10,8 +10,10 @@ use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Variety as CoreVariety;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
+use Anthesis\Record\Gap;
 use Anthesis\Record\Latitude;
 use Anthesis\Season\RecordAlone;
+use Anthesis\Season\Splice;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
 use Anthesis\Window\ProofStandard;
@@ -21,6 +23,7 @@ use App\Crops\Variety;
 use App\Results\Result;
 use App\Results\Results;
 use App\Results\ZoneReplay;
+use App\Sites\Site as ZoneSite;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 
@@ -42,25 +45,59 @@ final readonly class ZoneToday
     public function of(Zone $zone, ZoneRecord $record, Site $site, ProofStandard $standard, Day $today, ?Day $on): array
     {
         $crops = CropModel::book();
+        $covers = Site::covers();
         $varieties = Variety::book();
         $known = self::upTo($record->used, $today);
         $outlook = $on === null ? $this->outlook->from($zone, $today) : null;
-        $inputs = [$known->checksum(), $zone->latitude, $zone->light, $site, $standard->value, ($on ?? $today)->iso(), $on !== null, $outlook?->checksum(),
+        $inputs = [$known->checksum(), $zone->latitude, $zone->light, $site, $standard->value, ($on ?? $today)->iso(), $on !== null, $outlook?->checksum(), $covers,
             array_map(static fn (Crop $c): string => $c->checksum(), $crops),
             array_map(static fn (array $own): array => array_map(static fn (CoreVariety $v): array => [$v->name, $v->tags, $v->crop->checksum()], $own), $varieties)];
-        $hash = Results::remember(Result::TODAY, Result::hashOf(Result::TODAY, $inputs), static function () use ($zone, $record, $site, $standard, $on, $known, $outlook, $crops, $varieties): array {
+        $hash = Results::remember(Result::TODAY, Result::hashOf(Result::TODAY, $inputs), static function () use ($zone, $record, $site, $standard, $on, $known, $outlook, $crops, $varieties, $covers): array {
             $latitude = Latitude::of($zone->latitude);
             $replay = new FromReplay(ZoneReplay::of($zone, $record, $site), $latitude->yearStart(), $site->name);
             if ($on !== null) {
                 return TodaySheet::ofRecord(new RecordAlone($replay), $replay, $crops, $varieties, $on, $standard->share(), range($record->used->first->year(), $record->used->last()->year()));
             }
 
-            return TodaySheet::ofSeason(ThisSeason::of($known, $outlook, $latitude, $site, LightSchool::from($zone->light)), $known, $replay, $crops, $varieties, $standard->share());
+            return TodaySheet::ofSeason(ThisSeason::of($known, $outlook, $latitude, $site, LightSchool::from($zone->light)), $known, $replay, $crops, $varieties, $covers, $standard->share());
         });
         /** @var Sheet $sheet */
         $sheet = Result::query()->findOrFail($hash)->content();
 
         return ['sheet' => $sheet, 'record_ends' => self::lastKnown($known)->iso(), 'outlook' => $outlook === null ? null : ['source' => $this->outlook->name(), 'days' => self::days($outlook)]];
+    }
+
+    /**
+     * What this season says at the zone's first site, by its own standard; for those who tell of it, not ask.
+     *
+     * @return array{sheet: Sheet, record_ends: string, outlook: array{source: string, days: list<array{date: string, minimum: float|null, maximum: float|null}>}|null}|null null where
+     *                                                                                                                                                                     there is no season to tell of
+     */
+    public function told(Zone $zone, Day $today): ?array
+    {
+        $record = ZoneRecord::of($zone);
+
+        return $record === null || $this->missing($record, $today) !== null ? null : $this->of($zone, $record, ZoneSite::forZone($zone)[0], ProofStandard::from($zone->standard), $today, null);
+    }
+
+    /** @return list<array<string, mixed>> phrases behind a draft, as it is today; none of one that is none */
+    public function evidence(Zone $zone, Day $today, ?string $ground): array
+    {
+        $grounds = $ground === null ? [] : array_column($this->told($zone, $today)['sheet']['grounds'] ?? [], 'evidence', 'key');
+
+        return $grounds[$ground ?? ''] ?? [];
+    }
+
+    /** @return string|null why this season cannot be told of */
+    public function missing(ZoneRecord $record, Day $today): ?string
+    {
+        $last = $record->used->last();
+
+        return match (true) {
+            $last->number < $today->number - 1 - Gap::BRIDGED_DAYS => "The record ends on {$last->iso()}, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.",
+            $record->used->first->number > $today->number - Splice::BEFORE => 'The record is too short to put past years to this season: it needs '.Splice::BEFORE.' days before today.',
+            default => null,
+        };
     }
 
     /** The record to the day before today: what was not reported yet is missing, and what is told of days to come is left out. */

@@ -14,6 +14,7 @@ final readonly class SimulatedClimate
      * @param  array{float, float}  $deviation  standard deviation of the daily mean, and its amplitude (larger in winter)
      * @param  float  $persistence  share of a day's departure that the next one keeps
      * @param  float  $trend  °C per decade
+     * @param  array{year: int, from: int, to: int, by: float}|null  $cold  a cold spell of one year: its first and last day of the year, and by how much its middle is colder, °C
      */
     public function __construct(
         public float $mean,
@@ -24,6 +25,14 @@ final readonly class SimulatedClimate
         public float $persistence,
         public float $trend,
         public int $seed,
+        public ?array $cold = null,
     ) {
+    }
+
+    /** @return float °C by which a day is colder: most in the middle of the spell */
+    public function colder(int $year, int $dayOfYear): float
+    {
+        return $this->cold === null || $year !== $this->cold['year'] || $dayOfYear < $this->cold['from'] || $dayOfYear > $this->cold['to'] ? 0.0
+            : $this->cold['by'] * sin(M_PI * ($dayOfYear - $this->cold['from']) / ($this->cold['to'] - $this->cold['from']));
     }
 }

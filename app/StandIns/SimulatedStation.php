@@ -108,7 +108,7 @@ final class SimulatedStation
             $dayOfYear = $number - Day::numberOf($year, 1, 1) + 1;
             $season = cos(2 * M_PI * ($dayOfYear - $c->peak) / 365.25);
             $mean = $c->mean + $c->amplitude * $season + ($c->deviation[0] - $c->deviation[1] * $season) * $departure
-                + $c->trend * ($number - $first->number) / 3652.5;
+                + $c->trend * ($number - $first->number) / 3652.5 - $c->colder($year, $dayOfYear);
             $range = max(self::LEAST_RANGE, $c->range[0] + $c->range[1] * $season + self::RANGE_NOISE * $this->normal());
             $rows[] = [
                 $this->uniform() < self::MISSING_SHARE ? null : $mean - $range / 2,

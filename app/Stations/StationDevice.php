@@ -42,12 +42,11 @@ class StationDevice extends Model
         return $token === null || $token === '' ? null : self::query()->with('station.zone', 'station.record')->where('token_hash', hash('sha256', $token))->first();
     }
 
-    /** @return string the token of a new device of a station: told this once */
-    public static function register(Station $station, string $name): string
+    /** @return array{self, string} a new device of a station, and its token: told this once */
+    public static function register(Station $station, string $name): array
     {
         $token = Str::random(self::TOKEN_LENGTH);
-        self::query()->create(['station_id' => $station->id, 'name' => $name, 'token_hash' => hash('sha256', $token)]);
 
-        return $token;
+        return [self::query()->create(['station_id' => $station->id, 'name' => $name, 'token_hash' => hash('sha256', $token)])->refresh(), $token];
     }
 }

@@ -11,7 +11,11 @@ use App\Editions\PublishEdition;
 use App\Operations\Today;
 use App\People\Role;
 use App\People\User;
+use App\Sites\Site;
+use App\Soil\KeepReading;
+use App\Soil\SaveSpot;
 use App\StandIns\SimulatedClimate;
+use App\StandIns\SimulatedProbe;
 use App\StandIns\SimulatedStation;
 use App\StandIns\SimulatedStations;
 use App\Stations\KeepStationFile;
@@ -42,6 +46,11 @@ class DemoSeeder extends Seeder
 
     private const WITH_OWN_DATES = 'basin-floor';
 
+    /** Spots where soil is measured, and what kind of place each is. */
+    private const SPOTS = ['Bed 3' => 'raised bed', 'Pots by the door' => 'container', 'Cells in the frame' => 'cold frame'];
+
+    private const MEASURED_AGO = [13, 10, 7, 4, 1];
+
     /** crop => [name, days to maturity, counted from, tags][]; all invented */
     private const VARIETIES = [
         'bush-bean' => [['Harrow Early', '46', 'sowing', ['quick']], ['Kestrel Bush', '54', 'sowing', []], ['Saltbush Standby', '58', 'sowing', ['heat-proof']]],
@@ -69,6 +78,24 @@ class DemoSeeder extends Seeder
                     'The growers’ club sows together after the plant fair.', null, $educator);
             }
             $publish->execute($zone->refresh(), $note, (string) Str::uuid(), $educator);
+            if ($zone->slug === self::WITH_OWN_DATES) {
+                $this->measureSoil($zone);
+            }
+        }
+    }
+
+    /** A volunteer's fortnight with the thermometer. */
+    private function measureSoil(Zone $zone): void
+    {
+        $volunteer = User::query()->where('role', Role::Volunteer)->firstOrFail();
+        [$probe, $spots, $keep] = [new SimulatedProbe, new SaveSpot, new KeepReading];
+        foreach (self::SPOTS as $name => $kind) {
+            $spot = $spots->execute($zone, $name, Site::query()->where('name', $kind)->firstOrFail());
+            foreach (self::MEASURED_AGO as $ago) {
+                $day = Today::day()->plus(-$ago);
+                $figures = array_map(static fn (float $seconds): array => [$seconds, $probe->figure($spot, $day, $seconds) ?? 0.0], array_map(floatval(...), range(0, 100, 10)));
+                $keep->keep($spot, $volunteer, (string) Str::uuid(), $day, 9.5, 0.05, $figures, null, true);
+            }
         }
     }
 

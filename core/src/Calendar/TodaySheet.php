@@ -12,16 +12,22 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\Outcome;
+use Anthesis\Season\AdvisoryGround;
 use Anthesis\Season\FreezeToCome;
 use Anthesis\Season\HoldOrGo;
+use Anthesis\Season\NightWork;
+use Anthesis\Season\Outside;
 use Anthesis\Season\Pile;
 use Anthesis\Season\ProspectsSource;
 use Anthesis\Season\SeasonPosition;
 use Anthesis\Season\SoilReady;
 use Anthesis\Season\SortedActs;
 use Anthesis\Season\ThisSeason;
+use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Window\School\FromReplay;
+use Anthesis\Words\Phrase;
 
 /**
  * What can be done on a day, on this season as it is or, for another date, by the record alone: soil, freezes to come, and every
@@ -37,8 +43,10 @@ use Anthesis\Window\School\FromReplay;
  * @phpstan-type Position array{degree_days: float, days_ahead: int|null, soil: float|null, soil_above: float|null}
  * @phpstan-type VarietyFit array{name: string, days: float, tags: list<string>, harvests: int, of: int, fits: bool}
  * @phpstan-type SeasonAct array{crop: string, name: string, kind: string, route: string, act: string, pile: string, set_out_after: int, until: string|null, reason: string|null, slack: int|null, harvests: int, of: int,
- *     first: list<string>|null, first_a_week_on: string|null, harvests_then: int|null, frost_tolerant: bool, next: Span|null, ribbon: array<string, list<int>>, totals: list<int>, open: list<bool>, varieties: list<VarietyFit>}
- * @phpstan-type Sheet array{on: string, by: string, standard: float, members: list<int>, position: Position|null, soil: Soil|null, freezes: Freezes|null, acts: list<SeasonAct>}
+ *     first: list<string>|null, first_a_week_on: string|null, harvests_then: int|null, margin: int, frost_tolerant: bool, soil_min: float|null, next: Span|null, ribbon: array<string, list<int>>, totals: list<int>, open: list<bool>, varieties: list<VarietyFit>}
+ * @phpstan-type Nights array{expected: list<array{date: string, members: int, of: int, celsius: float}>, tender: list<array{crop: string, name: string, stage: string, kills: float, cover: string|null}>}
+ * @phpstan-type Ground array{key: string, says: array<string, mixed>, evidence: list<array<string, mixed>>, until: string}
+ * @phpstan-type Sheet array{on: string, by: string, standard: float, members: list<int>, position: Position|null, soil: Soil|null, freezes: Freezes|null, nights: Nights|null, grounds: list<Ground>, acts: list<SeasonAct>}
  */
 final class TodaySheet
 {
@@ -62,13 +70,18 @@ final class TodaySheet
      * @param  DailyRecord  $record  as quality control leaves it, to the day before today
      * @param  list<Crop>  $crops
      * @param  array<string, list<Variety>>  $varieties  by crop
+     * @param  list<Site>  $covers  what there is to keep a night's cold off
      * @return Sheet
      */
-    public static function ofSeason(ThisSeason $season, DailyRecord $record, FromReplay $replay, array $crops, array $varieties, float $standard): array
+    public static function ofSeason(ThisSeason $season, DailyRecord $record, FromReplay $replay, array $crops, array $varieties, array $covers, float $standard): array
     {
         $on = $season->today;
         $soil = SoilTemperature::of($record, $season->latitude, $season->site);
         $position = SeasonPosition::of($record, $soil->dailyMean, $season->latitude);
+        $ready = $season->members === [] ? [] : self::ready($season);
+        $outside = Outside::on($on, $crops, $replay, $standard);
+        $nights = NightWork::of($season, $outside, $covers);
+        $grounds = AdvisoryGround::of($season, $ready, SoilDate::all($soil, $season->latitude, array_slice(self::SOIL, 0, count($ready))), $nights, $outside);
 
         return [
             'on' => $on->iso(),
@@ -77,8 +90,10 @@ final class TodaySheet
             'members' => array_map(static fn ($member): int => $member->year, $season->members),
             'position' => ['degree_days' => round($position->degreeDays, 1), 'days_ahead' => $position->daysAhead,
                 'soil' => self::rounded($position->soil), 'soil_above' => self::rounded($position->soilAbove)],
-            'soil' => $season->members === [] ? null : self::soil($season, $soil),
+            'soil' => $season->members === [] ? null : self::soil($season, $soil, $ready),
             'freezes' => $season->members === [] ? null : self::freezes($season),
+            'nights' => $season->members === [] ? null : self::nights($nights),
+            'grounds' => array_map(static fn (AdvisoryGround $g): array => ['key' => $g->key, 'says' => $g->says->toArray(), 'evidence' => array_map(static fn (Phrase $e): array => $e->toArray(), $g->evidence), 'until' => $g->until->iso()], $grounds),
             'acts' => self::acts($season, $replay, $crops, $varieties, $on, $standard),
         ];
     }
@@ -93,12 +108,33 @@ final class TodaySheet
      */
     public static function ofRecord(ProspectsSource $source, FromReplay $replay, array $crops, array $varieties, Day $on, float $standard, array $years): array
     {
-        return ['on' => $on->iso(), 'by' => 'record', 'standard' => $standard, 'members' => $years, 'position' => null, 'soil' => null, 'freezes' => null,
+        return ['on' => $on->iso(), 'by' => 'record', 'standard' => $standard, 'members' => $years, 'position' => null, 'soil' => null, 'freezes' => null, 'nights' => null, 'grounds' => [],
             'acts' => self::acts($source, $replay, $crops, $varieties, $on, $standard)];
     }
 
-    /** @return Soil */
-    private static function soil(ThisSeason $season, SoilTemperature $soil): array
+    /** @return list<SoilReady> at each of SOIL */
+    private static function ready(ThisSeason $season): array
+    {
+        $soil = $season->soil($season->today->plus(-SoilReady::DAYS_RUNNING), SoilReady::DAYS_RUNNING + ThisSeason::AHEAD);
+
+        return array_map(static fn (float $celsius): SoilReady => SoilReady::at($celsius, $soil, $season->today), self::SOIL);
+    }
+
+    /** @return Nights */
+    private static function nights(NightWork $work): array
+    {
+        return [
+            'expected' => array_map(static fn (array $n): array => ['date' => $n['day']->iso(), 'members' => $n['members'], 'of' => $n['of'], 'celsius' => round($n['celsius'], 1)], $work->nights),
+            'tender' => array_map(static fn (array $t): array => ['crop' => $t['out']->crop->slug, 'name' => $t['out']->crop->name, 'stage' => $t['out']->stage->value,
+                'kills' => $t['out']->killC(), 'cover' => $t['cover']?->name], $work->tender),
+        ];
+    }
+
+    /**
+     * @param  list<SoilReady>  $ready
+     * @return Soil
+     */
+    private static function soil(ThisSeason $season, SoilTemperature $soil, array $ready): array
     {
         $today = $season->today;
         $line = array_map(static fn (?float $v): ?float => self::rounded($v), array_slice($soil->dailyMean, -self::BACK));
@@ -116,12 +152,7 @@ final class TodaySheet
                 $fan[$n][] = round((float) Quantile::of($day, $p), 1);
             }
         }
-        $long = $season->soil($today->plus(-SoilReady::DAYS_RUNNING), SoilReady::DAYS_RUNNING + ThisSeason::AHEAD);
-        $ready = [];
-        foreach (self::SOIL as $celsius) {
-            $at = SoilReady::at($celsius, $long, $today);
-            $ready[] = ['celsius' => $celsius, 'now' => $at->now, 'dates' => array_map(static fn (?Day $d): ?string => $d?->iso(), $at->dates)];
-        }
+        $ready = array_map(static fn (SoilReady $at): array => ['celsius' => $at->celsius, 'now' => $at->now, 'dates' => array_map(static fn (?Day $d): ?string => $d?->iso(), $at->dates)], $ready);
 
         return ['line' => $line, 'usual' => $usual, 'low' => $fan[0], 'middle' => $fan[1], 'high' => $fan[2], 'ready' => $ready];
     }
@@ -190,7 +221,9 @@ final class TodaySheet
             'first' => $now === null || $wait === null ? null : array_map(static fn (int $days): string => $prospects->from->plus($days)->iso(), $wait),
             'first_a_week_on' => $later === null ? null : $prospects->from->plus($later)->iso(),
             'harvests_then' => $then?->harvests(),
+            'margin' => $prospects->harvests() - (int) ceil($standard * $prospects->count() - self::ROUNDING),
             'frost_tolerant' => $act->crop->hardiness->killYoungC <= self::TOLERANT,
+            'soil_min' => $act->crop->soilMinimum($act->route),
             'next' => $act->verdict->pile === Pile::Over || $act->verdict->pile === Pile::FairChance ? self::next($act, $replay, $on, $standard) : null,
             'ribbon' => self::ribbon($prospects->counts),
             'totals' => array_map(array_sum(...), array_slice($prospects->counts, 0, self::AHEAD)),

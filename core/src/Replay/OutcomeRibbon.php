@@ -116,7 +116,7 @@ final class OutcomeRibbon
             foreach ($days as $i) {
                 $sum += $this->runs->outcomes[$i] === Outcome::NONE ? 0 : $this->runs->ends[$i] - $i;
             }
-            $means[] = $this->years[$day - 1] === 0 ? 0.0 : $sum / $this->years[$day - 1];
+            $means[] = $sum / max(1, $this->years[$day - 1]);
         }
 
         return $means;
@@ -184,7 +184,7 @@ final class OutcomeRibbon
         $harvest = Outcome::Harvest->code();
         [$outcomes, $mature, $harvests] = [$this->runs->outcomes, $this->runs->mature, $this->runs->harvests];
         $soonest = PHP_INT_MAX;
-        $latest = -1;
+        $latest = 0;
         foreach ($sown as $i) {
             if ($outcomes[$i] === $harvest) {
                 $wait = $mature[$i] - $i;
@@ -198,7 +198,7 @@ final class OutcomeRibbon
             }
         }
 
-        return $latest < 0 ? null : [$soonest, $latest];
+        return $latest === 0 ? null : [$soonest, $latest];
     }
 
     /**

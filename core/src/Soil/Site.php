@@ -77,6 +77,12 @@ final readonly class Site
         return array_map(self::named(...), self::names());
     }
 
+    /** @return list<self> what can be put over plants for a night, the lightest first */
+    public static function covers(): array
+    {
+        return array_map(self::named(...), ['row cover', 'low tunnel', 'cold frame']);
+    }
+
     public function atDepth(float $metres): self
     {
         return new self($this->name, $this->air, $this->sun, $this->rate, $this->protection, $metres, $this->diffusivity, $this->offset);

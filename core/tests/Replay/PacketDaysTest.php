@@ -61,6 +61,7 @@ final class PacketDaysTest extends TestCase
         $best = iterator_to_array(PacketDays::shorter($replay, $pumpkin, Route::Direct));
         self::assertSame(range(100, 55, -5), array_keys($best), 'a pumpkin of 104 days asks for 100 or fewer, and none is quicker than 52');
         self::assertSame(104.0, $pumpkin->growth->maturityDays);
+        self::assertSame(range(95, 50, -5), array_keys(iterator_to_array(PacketDays::shorter($replay, $pumpkin->maturingIn(100), Route::Direct))), 'half its days are quick enough');
         $before = 0.0;
         foreach ($best as $days => $share) {
             self::assertGreaterThanOrEqual($before - 0.15, $share, "{$days} days");

@@ -236,6 +236,24 @@ final class ReplayTest extends TestCase
         self::assertSame([true, false], [$outcome(0.5) === Outcome::GroundFrozen, $outcome(0.51) === Outcome::GroundFrozen]);
     }
 
+    /** A freeze that kills young and grown alike takes a plant on any day: as young to the end of its youth, as grown from the next day on. */
+    public function test_between_youth_and_age_there_is_no_day_that_freezes_nothing(): void
+    {
+        $crop = CropSchema::crop(['kill_young_c' => '-8', 'kill_c' => '-8'] + CropCsv::standardRows()['kale']);
+        $outcomes = '';
+        for ($day = 1; $day <= 40; $day++) {
+            $minimum = array_fill(0, 730, 11.0);
+            $minimum[$day] = -8.0;
+            $replay = new Replay(new DailyRecord(Day::of(2001, 1, 1), $minimum, array_fill(0, 730, 21.0)), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None);
+            $outcomes .= match ($replay->runs($crop, Route::Transplant)->all()[0]->outcome) {
+                Outcome::FreezeYoung => 'y',
+                Outcome::FreezeLate => 'l',
+                default => '-',
+            };
+        }
+        self::assertMatchesRegularExpression('/^y{5,}l{5,}-+$/', $outcomes, 'and once the harvest is over, none');
+    }
+
     /** Up on the last day the crop is given, and lost where that day is one sooner. */
     public function test_a_seedling_may_come_up_on_its_last_day(): void
     {

@@ -13,6 +13,7 @@ import { degrees } from '../words/place';
 
 const SCREENS = [
     { path: 'today', name: say('desk.today'), key: 't' },
+    { path: 'soil', name: say('desk.soil'), key: 'o' },
     { path: 'record', name: say('common.record'), key: 'r' },
     { path: 'windows', name: say('desk.windows'), key: 'w' },
     { path: 'editions', name: say('common.editions'), key: 'e' },
@@ -33,6 +34,7 @@ const KEYS: [string, string][] = [
     [say('desk.escape'), say('desk.let-the-crop-go')],
     ['g z', 'zones'],
     ['g t', say('desk.what-to-do-today')],
+    ['g o', say('desk.soil-key')],
     ['g r', 'record'],
     ['g w', 'windows'],
     ['g e', 'editions'],
@@ -56,6 +58,7 @@ export function Desk() {
         '?': () => setHelp((shown) => !shown),
         'g z': () => navigate('/desk'),
         'g t': () => to('today'),
+        'g o': () => to('soil'),
         'g r': () => to('record'),
         'g w': () => to('windows'),
         'g e': () => to('editions'),

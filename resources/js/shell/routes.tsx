@@ -4,6 +4,7 @@ import { Login } from '../screens/login/Login';
 import { Editions } from '../screens/editions/Editions';
 import { Record } from '../screens/record/Record';
 import { Sites } from '../screens/sites/Sites';
+import { Soil } from '../screens/soil/Soil';
 import { Today } from '../screens/today/Today';
 import { Dossier } from '../screens/windows/Dossier';
 import { MethodChanges } from '../screens/windows/MethodChanges';
@@ -24,6 +25,7 @@ export const router = createBrowserRouter([
             { path: 'zones/new', element: <EditZone key="new" /> },
             { path: 'zones/:zone', element: <Navigate to="windows" replace /> },
             { path: 'zones/:zone/today', element: <Today /> },
+            { path: 'zones/:zone/soil', element: <Soil /> },
             { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },
             { path: 'zones/:zone/record/:part?', element: <Record /> },
             { path: 'zones/:zone/windows', element: <Windows /> },

@@ -1,9 +1,11 @@
 import type { ReactNode } from 'react';
-import { inWords } from '../../time/days';
+import { dateInWords, inWords } from '../../time/days';
 import { freezeSentence } from '../../time/freezes';
+import { readiness, standing } from '../../time/season';
+import { inCelsius } from '../../words/units';
 import { say } from '../../words/words';
 import { Frame } from './Frame';
-import type { Task, WeekProps } from './props';
+import type { SeasonNow, Task, WeekProps } from './props';
 
 const ACTS = ['sow-outdoors', 'plant', 'start-under-cover', 'set-out'];
 
@@ -15,6 +17,8 @@ export function Week(props: WeekProps) {
         <Frame common={props} here="week">
             <h1>{say('span', { first: inWords(week.first), last: inWords(week.last) })}</h1>
             <p className="frost">{freezeSentence(freezes.starts, week.first, freezes)}</p>
+            <Advice advisories={props.advisories ?? []} />
+            {props.season && <Season season={props.season} />}
             <nav className="weeks" aria-label={say('page.weeks')}>
                 <a href={`${base}/weeks/${props.previous}`} rel="prev">
                     {say('page.week.before')}
@@ -41,7 +45,13 @@ export function Week(props: WeekProps) {
             )}
             <div className="groups">
                 {ACTS.map((act) => (
-                    <Group key={act} act={act} base={base} tasks={week.tasks.filter((task) => task.act === act)} />
+                    <Group
+                        key={act}
+                        act={act}
+                        base={base}
+                        tasks={week.tasks.filter((task) => task.act === act)}
+                        season={props.season}
+                    />
                 ))}
             </div>
             <Cautions {...props} />
@@ -58,7 +68,17 @@ function Item(props: { base: string; task: Pick<Task, 'crop' | 'name'>; soon?: b
     );
 }
 
-function Group({ act, base, tasks }: { act: string; base: string; tasks: Task[] }) {
+function Group({
+    act,
+    base,
+    tasks,
+    season,
+}: {
+    act: string;
+    base: string;
+    tasks: Task[];
+    season: WeekProps['season'];
+}) {
     if (tasks.length === 0) return null;
     const when = (task: Task) =>
         [time(task), ...(task.of_ten ? [say('chance', { of_ten: task.of_ten })] : [])].join('; ');
@@ -75,6 +95,7 @@ function Group({ act, base, tasks }: { act: string; base: string; tasks: Task[] 
                 {tasks.map((task) => (
                     <Item key={task.crop + task.opens} base={base} task={task} soon={task.last_chance}>
                         {when(task)}
+                        <ThisSeason season={season} task={task} />
                     </Item>
                 ))}
             </ul>
@@ -128,5 +149,78 @@ function Cautions({ week, cautions }: WeekProps) {
                 ))}
             </ul>
         </section>
+    );
+}
+
+/** What the educator tells gardeners; what was withdrawn stands there with the reason until it would have expired. */
+function Advice({ advisories }: { advisories: NonNullable<WeekProps['advisories']> }) {
+    if (advisories.length === 0) return null;
+    return (
+        <section className="advice" aria-label={say('page.season.advice')}>
+            {advisories.map((one) => (
+                <div key={one.published_on + one.text}>
+                    {one.withdrawn ? (
+                        <p>
+                            <s>{one.text}</s>{' '}
+                            {say('page.season.withdrawn', {
+                                day: dateInWords(one.withdrawn.on),
+                                reason: one.withdrawn.reason,
+                            })}
+                        </p>
+                    ) : (
+                        <p>{one.text}</p>
+                    )}
+                    <p className="by">
+                        {say('page.season.advised', {
+                            author: one.author,
+                            day: dateInWords(one.published_on),
+                            until: dateInWords(one.until),
+                        })}
+                    </p>
+                </div>
+            ))}
+        </section>
+    );
+}
+
+/** How the season runs, on the day the page was made. */
+function Season({ season }: { season: SeasonNow }) {
+    const next = season.ready.find((ready) => !ready.now && ready.dates[1]);
+    const warm = season.ready.filter((ready) => ready.now).at(-1);
+    return (
+        <section className="season">
+            <h2>{say('page.season.heading', { day: dateInWords(season.on) })}</h2>
+            <p>{standing(season.position, season.freezes, season.on)}</p>
+            <p>{[warm, next].map((ready) => ready && readiness(ready)).join(' ')}</p>
+            {season.nights?.expected.slice(0, 1).map((night) => (
+                <p key={night.date} className="soon">
+                    {say('page.season.night', {
+                        day: inWords(night.date.slice(5)),
+                        celsius: inCelsius(night.celsius),
+                    })}
+                </p>
+            ))}
+            <p>{say('page.season.rest')}</p>
+            <p className="made">
+                {say('page.season.made', { ends: dateInWords(season.record_ends), members: season.members })}
+                {season.outlook === 'simulated' && ` ${say('page.season.simulated')}`}
+            </p>
+        </section>
+    );
+}
+
+/** What this season means for one act. */
+function ThisSeason({ season, task }: { season: WeekProps['season']; task: Task }) {
+    const act = season?.acts[`${task.crop}.${task.act}`];
+    if (!act || act.pile === 'go') return null;
+    const pile = act.pile === 'hold-a-week' ? 'hold' : act.pile;
+    return (
+        <small>
+            {say(`page.season.${pile}`, {
+                day: act.until ? inWords(act.until.slice(5)) : '',
+                harvests: act.harvests,
+                of: act.of,
+            })}
+        </small>
     );
 }

@@ -1,5 +1,6 @@
 import type { Schema } from '../../api/client';
 import type { MonthDay } from '../../time/days';
+import type { FreezeNow, Position, Ready } from '../../time/season';
 import type { Phrase } from '../../words/words';
 
 /** What a page is made of: parts of the edition, as the contract has it. */
@@ -34,6 +35,19 @@ export type CalendarCrop = Pick<Sheet, 'slug' | 'name' | 'kind'> & {
 
 export type CalendarProps = Common & Pick<Edition, 'ruler' | 'record'> & { crops: CalendarCrop[] };
 
+/** This season on a day: what is known of it, and what it means for each act of a crop, by "crop.act". */
+export type SeasonNow = {
+    on: string;
+    record_ends: string;
+    outlook: string | null;
+    members: number;
+    position: Position;
+    freezes: FreezeNow | null;
+    ready: Ready[];
+    nights: Schema['Today']['nights'];
+    acts: Record<string, Pick<Schema['SeasonAct'], 'pile' | 'until' | 'harvests' | 'of'>>;
+};
+
 export type WeekProps = Common & {
     week: Schema['Week'];
     /** by crop */
@@ -42,6 +56,10 @@ export type WeekProps = Common & {
     opens_next: (Pick<Task, 'crop' | 'name' | 'act' | 'opens'> & { week: number })[];
     previous: number;
     next: number;
+    /** how this season stands, where it is told */
+    season?: SeasonNow | null;
+    /** what the educator tells gardeners */
+    advisories?: Pick<Schema['Advisory'], 'text' | 'author' | 'published_on' | 'until' | 'withdrawn'>[];
     /** of the week's first day: seasons in which a freeze was still to come, or had come */
     freezes: { starts: MonthDay; seasons: number; to_come: number; has_come: number };
 };

@@ -7,6 +7,7 @@ import { useStations } from '../../api/zones';
 import { dateInShort, datesInShort } from '../../time/days';
 import { BringFile } from './BringFile';
 import { updateInWords } from './Preview';
+import { Devices } from './Devices';
 import { Stations } from './Stations';
 import { Problem } from '../../ui/Problem';
 
@@ -25,7 +26,10 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                 </>
             )}
             {stations && stations.stations.length > 0 && (
-                <Stations zone={zone} data={stations} mayEdit={mayEdit} onComputing={onComputing} />
+                <>
+                    <Stations zone={zone} data={stations} mayEdit={mayEdit} onComputing={onComputing} />
+                    <Devices zone={zone.slug} stations={stations.stations} mayEdit={mayEdit} />
+                </>
             )}
             {mayEdit && <BringFile zone={zone} stations={stations?.stations ?? []} onComputing={onComputing} />}
             <Problem error={use.error} />

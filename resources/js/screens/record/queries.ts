@@ -177,3 +177,29 @@ export function useChooseYears(zone: string, onComputing: (computation: number) 
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', zone] })),
     });
 }
+
+/** Devices that report for the stations of a zone. */
+export function useDevices(zone: string) {
+    return useQuery({
+        queryKey: ['station-devices', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/station-devices', { params: { path: { zone } } })),
+    });
+}
+
+export function useAddDevice(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: { station: number; name: string }) =>
+            taken(api.POST('/api/zones/{zone}/station-devices', { params: { path: { zone } }, body })),
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['station-devices', zone] }),
+    });
+}
+
+export function useEndDevice(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (device: number) =>
+            taken(api.DELETE('/api/station-devices/{device}', { params: { path: { device } } })),
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['station-devices', zone] }),
+    });
+}

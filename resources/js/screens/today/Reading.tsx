@@ -4,6 +4,7 @@ import { dateAfter, dateInWords, daysBetween, monthDayOf } from '../../time/days
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
+import { Measured } from './Measured';
 import { usePacketDays, usePackets, useSavePacket, type View, type SeasonAct, type TodayData } from './queries';
 import { sentence } from './sentences';
 
@@ -49,6 +50,11 @@ export function Reading({
                 </p>
             )}
             {act.slack !== null && <p>{say('today.slack', { days: act.slack })}</p>}
+            {act.of > 0 && (
+                <p>
+                    {say(act.margin >= 0 ? 'today.margin' : 'today.short-of-standard', { years: Math.abs(act.margin) })}
+                </p>
+            )}
             {left && (
                 <p>
                     {left.packet_days === null
@@ -57,6 +63,7 @@ export function Reading({
                 </p>
             )}
             <p>{say(act.frost_tolerant ? 'today.frost-tolerant' : 'today.frost-tender')}</p>
+            <Measured zone={zone} data={data} act={act} />
             <table className="ruled dense">
                 <tbody>
                     {outcomes.map(({ outcome, count }) => (

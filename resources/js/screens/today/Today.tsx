@@ -8,10 +8,13 @@ import { Action } from '../../ui/Action';
 import { useKeys } from '../../ui/keyboard';
 import { Problem } from '../../ui/Problem';
 import { SiteChoice } from '../../ui/SiteChoice';
+import { readiness } from '../../time/season';
 import { isStandard, STANDARDS } from '../../words/standards';
 import { inCelsius } from '../../words/units';
 import { listed, say } from '../../words/words';
 import { ActRow, keyOf } from './ActRow';
+import { Advisories } from './Advisories';
+import { NightWork } from './NightWork';
 import { usePackets, useToday, type SeasonAct, type TodayData } from './queries';
 import { Reading } from './Reading';
 import { SeasonChart } from './SeasonChart';
@@ -124,7 +127,7 @@ export function Today() {
                 {chosen ? (
                     <Reading zone={zone} view={view} data={data} act={chosen} onClose={() => set('of', null)} />
                 ) : (
-                    <Season data={data} />
+                    <Season zone={zone} data={data} />
                 )}
             </aside>
         </div>
@@ -245,7 +248,7 @@ function Over({ acts }: { acts: SeasonAct[] }) {
 }
 
 /** What this season is made of. */
-function Season({ data }: { data: TodayData }) {
+function Season({ zone, data }: { zone: string; data: TodayData }) {
     if (data.by === 'record') {
         return (
             <>
@@ -258,17 +261,11 @@ function Season({ data }: { data: TodayData }) {
         <>
             <h2>{say('today.reading')}</h2>
             <p>{say('today.how-it-is-made', { members: data.members.length, ends: dateInWords(data.record_ends) })}</p>
+            {data.nights && <NightWork nights={data.nights} />}
+            <Advisories zone={zone} data={data} />
+            <h3>{say('today.soil-ready')}</h3>
             {data.soil?.ready.map((ready) => (
-                <p key={ready.celsius}>
-                    {ready.now
-                        ? say('today.soil-is-ready', { soil: inCelsius(ready.celsius) })
-                        : say('today.soil-ready-on', {
-                              soil: inCelsius(ready.celsius),
-                              usual: date(ready.dates[1]),
-                              early: date(ready.dates[0]),
-                              late: date(ready.dates[2]),
-                          })}
-                </p>
+                <p key={ready.celsius}>{readiness(ready)}</p>
             ))}
             {data.outlook && (
                 <>
@@ -295,10 +292,6 @@ function Season({ data }: { data: TodayData }) {
             )}
         </>
     );
-}
-
-function date(iso: string | null | undefined): string {
-    return iso ? inShort(iso.slice(5)) : say('today.not-in-sight');
 }
 
 function Table({ zone, data }: { zone: string; data: TodayData }) {

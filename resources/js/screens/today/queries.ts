@@ -3,6 +3,7 @@ import { api, taken, type Schema } from '../../api/client';
 
 export type TodayData = Schema['Today'];
 export type SeasonAct = Schema['SeasonAct'];
+export type Advisory = Schema['Advisory'];
 
 /** What can be done on a day, at which site and by which standard; left out: today, in open ground, by the zone's. */
 export type View = { on?: string; site?: number; standard?: Schema['Standard'] };
@@ -44,5 +45,36 @@ export function usePacketDays(zone: string, act: SeasonAct, on: string, view: Vi
                     },
                 }),
             ),
+    });
+}
+
+/** What gardeners were told, the newest first. */
+export function useAdvisories(zone: string) {
+    return useQuery({
+        queryKey: ['advisories', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/advisories', { params: { path: { zone } } })),
+    });
+}
+
+export function usePublishAdvisory(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: { key: string; ground: string | null; text: string; until: string }) =>
+            taken(api.POST('/api/zones/{zone}/advisories', { params: { path: { zone } }, body })),
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['advisories', zone] }),
+    });
+}
+
+export function useWithdrawAdvisory(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ advisory, reason }: { advisory: number; reason: string }) =>
+            taken(
+                api.POST('/api/advisories/{advisory}/withdrawal', {
+                    params: { path: { advisory } },
+                    body: { reason },
+                }),
+            ),
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['advisories', zone] }),
     });
 }

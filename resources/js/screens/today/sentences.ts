@@ -1,5 +1,5 @@
-import { inShort, inWords, spanInWords } from '../../time/days';
-import { inCelsius } from '../../words/units';
+import { inShort, spanInWords } from '../../time/days';
+import { standing } from '../../time/season';
 import { say } from '../../words/words';
 import type { SeasonAct, TodayData } from './queries';
 
@@ -35,26 +35,10 @@ export function sentence(act: SeasonAct): string {
 export function position(data: TodayData): string {
     const { position: at, freezes } = data;
     if (!at) return say('today.by-the-record', { years: data.members.length });
-    const parts: string[] = [];
-    if (at.soil !== null && at.soil_above !== null) {
-        parts.push(
-            say(`today.soil-${at.soil_above < 0 ? 'below' : 'above'}`, {
-                soil: inCelsius(at.soil),
-                by: inCelsius(Math.abs(at.soil_above)),
-            }),
-        );
-    }
-    if (at.days_ahead !== null)
-        parts.push(say(`today.warmth-${at.days_ahead < 0 ? 'behind' : 'ahead'}`, { days: Math.abs(at.days_ahead) }));
     const light = freezes?.thresholds[0];
-    if (freezes && light) {
-        parts.push(
-            say(`today.freeze-${freezes.side}`, {
-                members: light.members[0] ?? 0,
-                of: freezes.of,
-                day: inWords(data.on.slice(5)),
-            }),
-        );
-    }
-    return parts.join(' ');
+    return standing(
+        at,
+        freezes && light ? { side: freezes.side, of: freezes.of, members: light.members[0] ?? 0 } : null,
+        data.on,
+    );
 }

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Advisories;
+
+use Anthesis\Record\Day;
+use App\Operations\Today;
+use App\Season\ZoneToday;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
+
+class AdvisoryController
+{
+    private const TOLD = 50;
+
+    /** Advice on a season is stale after it. */
+    private const MOST_DAYS = 60;
+
+    public function index(Zone $zone): AnonymousResourceCollection
+    {
+        return AdvisoryResource::collection(Advisory::query()->where('zone_id', $zone->id)->orderByDesc('id')->limit(self::TOLD)->get());
+    }
+
+    public function store(Request $request, Zone $zone, PublishAdvisory $publish, ZoneToday $today): JsonResponse
+    {
+        Gate::authorize('publish', $zone);
+        $asked = $request->validate([
+            'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+            'ground' => ['nullable', 'string', 'max:40'],
+            'text' => ['required', 'string', 'max:600'],
+            'until' => ['required', 'string', 'max:10'],
+        ], [
+            'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
+            'text.required' => 'Say in a sentence or two what gardeners are to know.',
+            'until.required' => 'Say until which day it is to be shown.',
+        ]);
+        $advisory = $publish->publish($zone, $asked['key'], $asked['ground'] ?? null, $asked['text'], $today->evidence($zone, Today::day(), $asked['ground'] ?? null), Today::day(), self::until($asked['until']), $request->user());
+        if ($advisory->zone_id !== $zone->id) {
+            throw ValidationException::withMessages(['key' => 'This request was sent for another zone. Load the page again.']);
+        }
+
+        return (new AdvisoryResource($advisory))->response()->setStatusCode(201);
+    }
+
+    public function withdraw(Request $request, Advisory $advisory, PublishAdvisory $publish): AdvisoryResource
+    {
+        Gate::authorize('publish', $advisory->zone);
+        $reason = $request->validate(['reason' => ['required', 'string', 'max:600']], ['reason.required' => 'Say why it is withdrawn: the pages tell those who read it.'])['reason'];
+
+        return new AdvisoryResource($publish->withdraw($advisory, $reason, Today::day(), $request->user()));
+    }
+
+    private static function until(string $iso): Day
+    {
+        try {
+            $until = Day::fromIso($iso);
+        } catch (InvalidArgumentException) {
+            throw ValidationException::withMessages(['until' => 'Give the last day it is to be shown as YYYY-MM-DD.']);
+        }
+        $days = $until->number - Today::day()->number;
+        if ($days < 0 || $days > self::MOST_DAYS) {
+            throw ValidationException::withMessages(['until' => 'Give a day from today on, at most '.self::MOST_DAYS.' days ahead: what is said of a season does not keep.']);
+        }
+
+        return $until;
+    }
+}

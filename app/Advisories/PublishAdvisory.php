@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Advisories;
+
+use Anthesis\Record\Day;
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Puts an advisory before gardeners, once however often it is sent; and takes one back, with the reason. */
+final class PublishAdvisory
+{
+    /** @param  list<array<string, mixed>>  $evidence  phrases */
+    public function publish(Zone $zone, string $sentAs, ?string $ground, string $text, array $evidence, Day $on, Day $until, User $user): Advisory
+    {
+        return DB::transaction(static function () use ($zone, $sentAs, $ground, $text, $evidence, $on, $until, $user): Advisory {
+            $advisory = Advisory::query()->createOrFirst(['sent_as' => $sentAs], ['zone_id' => $zone->id, 'ground' => $ground, 'text' => $text, 'evidence' => $evidence,
+                'author' => $user->name, 'published_on' => $on->iso(), 'until' => $until->iso()]);
+            event(new AdvisoriesChanged($zone->id));
+
+            return $advisory;
+        });
+    }
+
+    public function withdraw(Advisory $advisory, string $reason, Day $on, User $user): Advisory
+    {
+        return DB::transaction(static function () use ($advisory, $reason, $on, $user): Advisory {
+            // The first word stands, should two withdraw it at once.
+            Advisory::query()->whereKey($advisory->id)->whereNull('withdrawn_on')->update(['withdrawn_on' => $on->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
+            event(new AdvisoriesChanged($advisory->zone_id));
+
+            return $advisory->refresh();
+        });
+    }
+}

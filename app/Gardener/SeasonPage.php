@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use Anthesis\Calendar\TodaySheet;
+use Anthesis\Calendar\WeekList;
+use Anthesis\Record\Day;
+use App\Advisories\Advisory;
+use App\Editions\Edition;
+use App\Operations\Seal;
+use App\Operations\Today;
+use App\Season\ZoneToday;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\File;
+
+/**
+ * "This week" of the edition in force, with what this season is like and what gardeners are told of it: a file made anew when
+ * the day, the weather or an advisory does, beside the edition's own pages, which stay as they are.
+ *
+ *     {zone}/{number}/season/{day}-{key}/index.html      and what it is sealed with, seal.json
+ *     {zone}/{number}/now/this-week                      link to it; to weeks/{n} until it is there
+ *
+ * @phpstan-import-type Sheet from TodaySheet
+ */
+final class SeasonPage
+{
+    private const KEY_LENGTH = 12;
+
+    /** Threshold of the freezes that are told: light ones. */
+    private const LIGHT = 0;
+
+    public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer, private readonly ZoneToday $today)
+    {
+    }
+
+    /** Whether the page is not what it would be if it were made now. */
+    public function isBehind(Zone $zone): bool
+    {
+        $edition = $zone->currentEdition;
+
+        return $edition !== null && is_dir(PublicSite::folder($zone->slug, $edition->number).'/now') && ! is_dir($this->folder($zone, $edition, Today::day()));
+    }
+
+    /** Makes the page, if it is behind, and has "this week" lead to it. */
+    public function turn(Zone $zone): void
+    {
+        $edition = $zone->currentEdition;
+        if ($edition === null || ! $this->isBehind($zone)) {
+            return;
+        }
+        $day = Today::day();
+        $folder = $this->folder($zone, $edition, $day);
+        $html = $this->renderer->render([$this->page($zone, $edition, $day)])[0];
+        $building = "{$folder}.building";
+        File::deleteDirectory($building);
+        $hash = PublicSite::keep("{$building}/index.html", $html);
+        File::put("{$building}/seal.json", json_encode(['page' => $hash, 'seal' => self::sealOf($edition, basename($folder), $hash)], JSON_THROW_ON_ERROR));
+        rename($building, $folder);
+        PublicSite::link(PublicSite::folder($zone->slug, $edition->number).'/now/this-week', '../season/'.basename($folder));
+        foreach (File::directories(dirname($folder)) as $old) {
+            if ($old !== $folder) {
+                File::deleteDirectory($old);
+            }
+        }
+    }
+
+    /** Whether a page that is there is not what was made. */
+    public static function isChanged(Edition $edition): bool
+    {
+        foreach (glob(PublicSite::folder($edition->zone->slug, $edition->number).'/season/*', GLOB_ONLYDIR) ?: [] as $folder) {
+            $kept = json_decode((string) @file_get_contents("{$folder}/seal.json"), true);
+            $hash = is_file("{$folder}/index.html") ? (string) hash_file('sha256', "{$folder}/index.html") : '';
+            if (! is_array($kept) || ($kept['page'] ?? null) !== $hash || ! Seal::holds((string) ($kept['seal'] ?? ''), ...self::sealedParts($edition, basename($folder), $hash))
+                || hash('sha256', (string) @gzdecode((string) @file_get_contents("{$folder}/index.html.gz"))) !== $hash) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Takes a zone's page away: "this week" leads to the edition's own. */
+    public static function takeAway(Edition $edition): void
+    {
+        $folder = PublicSite::folder($edition->zone->slug, $edition->number);
+        if (is_dir("{$folder}/now")) {
+            PublicSite::weekLink($folder);
+        }
+        File::deleteDirectory("{$folder}/season");
+    }
+
+    private function page(Zone $zone, Edition $edition, Day $day): Page
+    {
+        $week = $this->pages->week($edition->open(), PublishedEdition::base($zone, null), WeekList::weekOf($day->yearDay()));
+        $advisories = Advisory::shown($zone, $day)->get()->map(static fn (Advisory $a): array => $a->told())->all();
+        $told = $this->today->told($zone, $day);
+
+        return new Page($week->name, ['season' => $told === null ? null : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null), 'advisories' => array_values($advisories)] + $week->props,
+            $week->title, $week->description, $week->feed);
+    }
+
+    /**
+     * @param  Sheet  $sheet
+     * @return array<string, mixed>
+     */
+    private static function season(array $sheet, string $recordEnds, ?string $outlook): array
+    {
+        $acts = [];
+        foreach ($sheet['acts'] as $act) {
+            $acts["{$act['crop']}.{$act['act']}"] = ['pile' => $act['pile'], 'until' => $act['until'], 'harvests' => $act['harvests'], 'of' => $act['of']];
+        }
+
+        return [
+            'on' => $sheet['on'],
+            'record_ends' => $recordEnds,
+            'outlook' => $outlook,
+            'members' => count($sheet['members']),
+            'position' => $sheet['position'],
+            'freezes' => $sheet['freezes'] === null ? null : ['side' => $sheet['freezes']['side'], 'of' => $sheet['freezes']['of'], 'members' => $sheet['freezes']['thresholds'][self::LIGHT]['members'][0]],
+            'ready' => $sheet['soil']['ready'] ?? [],
+            'nights' => $sheet['nights'],
+            'acts' => (object) $acts,
+        ];
+    }
+
+    private function folder(Zone $zone, Edition $edition, Day $day): string
+    {
+        $advisories = Advisory::shown($zone, $day)->get()->map(static fn (Advisory $a): array => [$a->id, $a->withdrawn_on?->format('Y-m-d')])->all();
+        $key = hash('sha256', json_encode([$this->renderer->program(), $edition->checksum, $zone->inputs, $zone->currentComputation?->ruler_hash, $advisories], JSON_THROW_ON_ERROR));
+
+        return PublicSite::folder($zone->slug, $edition->number)."/season/{$day->iso()}-".substr($key, 0, self::KEY_LENGTH);
+    }
+
+    private static function sealOf(Edition $edition, string $name, string $hash): string
+    {
+        return Seal::of(...self::sealedParts($edition, $name, $hash));
+    }
+
+    /** @return list<string> */
+    private static function sealedParts(Edition $edition, string $name, string $hash): array
+    {
+        return ['season', $edition->checksum, $name, $hash];
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Soil;
+
+use Anthesis\Record\Day;
+use Anthesis\Soil\ProbeReading;
+use App\People\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * What soil was found to be at a spot. It is never changed: one that was wrong is withdrawn, and another is taken.
+ *
+ * @property int $id
+ * @property int $soil_spot_id
+ * @property int|null $user_id
+ * @property string $sent_as a key of the sender's: sent twice, it is kept once
+ * @property Carbon $day
+ * @property float $hour local, 0…24
+ * @property float $depth m
+ * @property float $celsius
+ * @property float|null $within half the 90 % interval of a fitted one, °C
+ * @property list<array{float, float}> $figures seconds and °C, as they fell; none of one that was typed settled
+ * @property string $source
+ * @property Carbon|null $withdrawn_at
+ * @property int|null $withdrawn_by
+ * @property-read User|null $user
+ * @property-read SoilSpot $spot
+ */
+class SoilReading extends Model
+{
+    /** One figure, typed when it had settled. */
+    public const TYPED = 'typed';
+
+    /** Figures as they fell, typed by the timer. */
+    public const TIMER = 'timer';
+
+    /** Of the simulated probe. */
+    public const SIMULATED = 'simulated';
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['day' => 'date', 'hour' => 'float', 'depth' => 'float', 'celsius' => 'float', 'within' => 'float', 'figures' => 'array', 'withdrawn_at' => 'datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<SoilSpot, $this> */
+    public function spot(): BelongsTo
+    {
+        return $this->belongsTo(SoilSpot::class, 'soil_spot_id');
+    }
+
+    public function toCore(): ProbeReading
+    {
+        return new ProbeReading(Day::fromIso($this->day->format('Y-m-d')), $this->hour, $this->celsius, $this->depth);
+    }
+}

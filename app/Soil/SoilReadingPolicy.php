@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Soil;
+
+use App\People\Role;
+use App\People\User;
+
+/** Who took a reading may withdraw it; an educator any. */
+class SoilReadingPolicy
+{
+    public function withdraw(User $user, SoilReading $reading): bool
+    {
+        return $user->role === Role::Educator || $reading->user_id === $user->id;
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Soil;
+
+use Anthesis\Record\Day;
+use App\Operations\Today;
+use App\Zones\Zone;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
+
+class SoilReadingRequest extends FormRequest
+{
+    /** Figures of ten minutes, one every two seconds. */
+    private const MOST_FIGURES = 300;
+
+    public function authorize(): bool
+    {
+        return $this->user() !== null;
+    }
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [
+            'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+            'spot' => ['required', 'integer'],
+            'on' => ['required', 'string', 'max:10'],
+            'hour' => ['required', 'numeric', 'between:0,24'],
+            'depth' => ['required', 'numeric', 'between:0,3'],
+            'celsius' => ['required_without:figures', 'nullable', 'numeric', 'between:-40,80'],
+            'simulated' => ['nullable', 'boolean'],
+            ...self::figureRules(),
+        ];
+    }
+
+    /** @return array<string, list<string>> */
+    public static function figureRules(): array
+    {
+        return [
+            'figures' => ['nullable', 'array', 'list', 'max:'.self::MOST_FIGURES],
+            'figures.*' => ['array', 'list', 'size:2'],
+            'figures.*.*' => ['numeric', 'between:-40,100000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'key.required' => 'Send a key of your own with it (“key”), so that the same reading is not kept twice.',
+            'celsius.required_without' => 'Type what the thermometer shows, or the figures as they fall.',
+            'celsius.between' => 'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.',
+            'depth.between' => 'The depth is given in metres, 0 to 3: five centimetres are 0.05.',
+            'hour.between' => 'The hour lies between 0 and 24.',
+        ];
+    }
+
+    public function spot(Zone $zone): SoilSpot
+    {
+        return SoilSpot::query()->where('zone_id', $zone->id)->find($this->integer('spot'))
+            ?? throw ValidationException::withMessages(['spot' => 'There is no such spot in this zone. Choose another one, or name it first.']);
+    }
+
+    public function day(): Day
+    {
+        try {
+            $day = Day::fromIso((string) $this->validated('on'));
+        } catch (InvalidArgumentException) {
+            throw ValidationException::withMessages(['on' => 'Give the day of the reading as YYYY-MM-DD.']);
+        }
+        if ($day->number > Today::day()->number) {
+            throw ValidationException::withMessages(['on' => "{$day->iso()} has not come yet. Give the day the reading was taken on."]);
+        }
+
+        return $day;
+    }
+
+    /** @return list<array{float, float}> */
+    public function figures(): array
+    {
+        return array_map(static fn (array $f): array => [(float) $f[0], (float) $f[1]], array_values((array) ($this->validated('figures') ?? [])));
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Soil;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Soil\ProbeCalibration;
+use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilTemperature;
+use App\Crops\Crop;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+
+/** What was read at the spots of a zone, and what it says against the model and the usual. */
+final readonly class ZoneSoil
+{
+    /** Days the plot goes back. */
+    private const DAYS = 42;
+
+    /** Readings of a spot that are told. */
+    private const TOLD = 60;
+
+    /** A reading says how soil is for so many days. */
+    private const FRESH = 3;
+
+    public function __construct(private ProbeSource $probe)
+    {
+    }
+
+    /** @return array<string, mixed> as the contract's Soil */
+    public function of(Zone $zone, Day $today): array
+    {
+        $record = ZoneRecord::of($zone)?->used;
+        $spots = SoilSpot::query()->with(['site', 'readings' => static fn ($q) => $q->with('user')->limit(self::TOLD)])->where('zone_id', $zone->id)->orderBy('id')->get();
+
+        return [
+            'today' => $today->iso(),
+            'depth' => Site::DEPTH,
+            'days' => $record === null ? null : self::days($record, $zone, $today),
+            'probe' => $this->probe->name(),
+            'spots' => array_values($spots->map(static fn (SoilSpot $spot): array => self::spot($spot, $record, $zone, $today))->all()),
+        ];
+    }
+
+    /** @return array{first: string, model: list<float|null>, usual: list<float>} of open ground */
+    private static function days(DailyRecord $record, Zone $zone, Day $today): array
+    {
+        $soil = SoilTemperature::of($record, Latitude::of($zone->latitude), Site::openGround());
+        $normals = $soil->normals()->values;
+        $first = $today->plus(1 - self::DAYS);
+        $model = $usual = [];
+        for ($i = 0; $i < self::DAYS; $i++) {
+            $day = $first->plus($i);
+            $at = $soil->dailyMean[$day->number - $record->first->number] ?? null;
+            $model[] = $at === null ? null : round($at, 2);
+            $usual[] = round($normals[$day->yearDay()->number - 1], 2);
+        }
+
+        return ['first' => $first->iso(), 'model' => $model, 'usual' => $usual];
+    }
+
+    /** @return array<string, mixed> as the contract's SoilSpot */
+    private static function spot(SoilSpot $spot, ?DailyRecord $record, Zone $zone, Day $today): array
+    {
+        $latest = $spot->readings->firstWhere('withdrawn_at', null);
+        $now = $latest === null || $record === null ? null : self::now($latest, $record, Latitude::of($zone->latitude), $spot->site?->toCore() ?? Site::openGround());
+
+        return [
+            'id' => $spot->id,
+            'name' => $spot->name,
+            'site' => $spot->site === null ? null : ['id' => $spot->site->id, 'name' => $spot->site->name],
+            'now' => $now,
+            'open' => $now === null || Day::fromIso($now['on'])->number < $today->number - self::FRESH ? [] : self::apart($now['reading'], $now['model']),
+            'readings' => array_values($spot->readings->map(static fn (SoilReading $r): array => ['id' => $r->id, 'on' => $r->day->format('Y-m-d'), 'hour' => $r->hour, 'depth' => $r->depth,
+                'celsius' => round($r->celsius, 1), 'within' => $r->within, 'figures' => $r->figures, 'source' => $r->source, 'author' => $r->user?->name, 'withdrawn' => $r->withdrawn_at !== null])->all()),
+        ];
+    }
+
+    /** @return array{on: string, celsius: float, reading: float, model: float, usual: float}|null null where no weather is on record that is near enough */
+    private static function now(SoilReading $latest, DailyRecord $record, Latitude $latitude, Site $site): ?array
+    {
+        $reading = $latest->toCore();
+        $site = $site->atDepth($reading->depth);
+        $soil = SoilTemperature::of($record, $latitude, $site);
+        // Today's weather is on record tomorrow: until then yesterday's stands for it.
+        $i = $reading->day->number - $record->first->number;
+        $i = $i === $record->days() ? $i - 1 : $i;
+        [$low, $high, $model] = [$record->minimum[$i] ?? null, $record->maximum[$i] ?? null, $soil->dailyMean[$i] ?? null];
+        if ($low === null || $high === null || $model === null) {
+            return null;
+        }
+
+        return ['on' => $reading->day->iso(), 'celsius' => round($reading->celsius, 1), 'reading' => round(ProbeCalibration::dailyMean($reading, $low, $high, $site), 1),
+            'model' => round($model, 1), 'usual' => round($soil->normals()->values[$reading->day->yearDay()->number - 1], 1)];
+    }
+
+    /** @return list<array<string, mixed>> crops whose soil the reading and the model judge differently */
+    private static function apart(float $reading, float $model): array
+    {
+        $apart = [];
+        foreach (Crop::book() as $crop) {
+            foreach ($crop->routes as $route) {
+                $asked = $crop->soilMinimum($route);
+                if ($asked !== null && ($reading >= $asked) !== ($model >= $asked)) {
+                    $apart[] = ['crop' => $crop->slug, 'name' => $crop->name, 'route' => $route->value, 'act' => $crop->act($route)->value, 'soil_min' => $asked, 'warm_enough' => $reading >= $asked];
+                }
+            }
+        }
+
+        return $apart;
+    }
+}

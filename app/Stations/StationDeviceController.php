@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+
+/** The devices that report for the stations of a zone. */
+class StationDeviceController
+{
+    public function index(Zone $zone): JsonResponse
+    {
+        $devices = StationDevice::query()->whereIn('station_id', Station::query()->select('id')->where('zone_id', $zone->id))->orderBy('id')->get();
+
+        return response()->json(['data' => $devices->map(self::told(...))->all()]);
+    }
+
+    public function store(Request $request, Zone $zone): JsonResponse
+    {
+        Gate::authorize('update', $zone);
+        $asked = $request->validate(['station' => ['required', 'integer'], 'name' => ['required', 'string', 'max:80']], ['name.required' => 'Say what the device is called.']);
+        $station = Station::query()->where('zone_id', $zone->id)->find((int) $asked['station']) ?? throw ValidationException::withMessages(['station' => 'There is no such station in this zone. Choose another one.']);
+        [$device, $token] = StationDevice::register($station, $asked['name']);
+
+        return response()->json(['data' => ['device' => self::told($device), 'token' => $token, 'address' => url('/api/station-reports')]], 201);
+    }
+
+    public function destroy(StationDevice $device): JsonResponse
+    {
+        $zone = $device->station->zone;
+        Gate::authorize('update', $zone);
+        $device->delete();
+
+        return $this->index($zone);
+    }
+
+    /** @return array{id: int, station: int, name: string, reported_at: string|null} */
+    private static function told(StationDevice $device): array
+    {
+        return ['id' => $device->id, 'station' => $device->station_id, 'name' => $device->name, 'reported_at' => $device->reported_at?->toIso8601String()];
+    }
+}

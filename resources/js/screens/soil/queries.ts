@@ -1,0 +1,70 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken, type Schema } from '../../api/client';
+
+export type SoilData = Schema['Soil'];
+export type Spot = Schema['SoilSpot'];
+export type Reading = Schema['SoilReading'];
+export type Figure = [seconds: number, celsius: number];
+
+/** What changes the spots or their readings answers with all of them. */
+function useChanged(zone: string) {
+    const queries = useQueryClient();
+    return (soil: SoilData) => queries.setQueryData(['soil', zone], soil);
+}
+
+export function useAddSpot(zone: string) {
+    return useMutation({
+        mutationFn: (body: { name: string; site: number }) =>
+            taken(api.POST('/api/zones/{zone}/soil-spots', { params: { path: { zone } }, body })),
+        onSuccess: useChanged(zone),
+    });
+}
+
+export function useKeepReading(zone: string) {
+    return useMutation({
+        mutationFn: (body: {
+            key: string;
+            spot: number;
+            on: string;
+            hour: number;
+            depth: number;
+            figures?: Figure[];
+            celsius?: number;
+            simulated?: boolean;
+        }) => taken(api.POST('/api/zones/{zone}/soil-readings', { params: { path: { zone } }, body })),
+        onSuccess: useChanged(zone),
+    });
+}
+
+export function useWithdrawReading(zone: string) {
+    return useMutation({
+        mutationFn: (reading: number) =>
+            taken(api.DELETE('/api/soil-readings/{reading}', { params: { path: { reading } } })),
+        onSuccess: useChanged(zone),
+    });
+}
+
+/** Where the figures so far settle; asked as soon as there are enough. */
+export function useFit(zone: string, figures: Figure[]) {
+    return useQuery({
+        queryKey: ['soil-fit', zone, figures],
+        enabled: figures.length >= 4,
+        retry: false,
+        queryFn: () =>
+            taken(api.POST('/api/zones/{zone}/soil-fits', { params: { path: { zone } }, body: { figures } })),
+    });
+}
+
+/** What the connected probe shows so many seconds after it was put in. */
+export function probeFigure(spot: number, seconds: number) {
+    return taken(api.GET('/api/soil-spots/{spot}/probe', { params: { path: { spot }, query: { seconds } } }));
+}
+
+export function useSpotCalibration(spot: number, asked: boolean) {
+    return useQuery({
+        queryKey: ['soil-calibration', spot],
+        enabled: asked,
+        retry: false,
+        queryFn: () => taken(api.GET('/api/soil-spots/{spot}/calibration', { params: { path: { spot } } })),
+    });
+}

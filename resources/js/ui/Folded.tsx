@@ -1,0 +1,18 @@
+import { useState } from 'react';
+import { listed, say } from '../words/words';
+import { Action } from './Action';
+
+/** How many of a list are read before the rest is asked for. */
+const FIRST = 6;
+
+/** A list in a sentence, folded after the first few. */
+export function Folded({ items }: { items: string[] }) {
+    const [open, setOpen] = useState(false);
+    if (open || items.length <= FIRST + 1) return <>{listed(items)}</>;
+    return (
+        <>
+            {items.slice(0, FIRST).join(', ')}{' '}
+            <Action onClick={() => setOpen(true)}>{say('folded.and-more', { more: items.length - FIRST })}</Action>
+        </>
+    );
+}
