@@ -11,7 +11,7 @@ final class SimulatedStations
     public const FIRST_YEAR = 1995;
 
     /** The demonstration begins in a cold spring of Kestrel Basin. */
-    private const COLD_SPRING = ['year' => 2026, 'from' => 40, 'to' => 122, 'by' => 5.0];
+    private const COLD_SPRING = ['year' => 2026, 'from' => 40, 'to' => 112, 'by' => 6.0];
 
     /** @return SimulatedClimate|null null where a zone is none of the demonstration's */
     public static function climate(string $zone): ?SimulatedClimate

@@ -26,7 +26,7 @@ final class AttackTest extends TestCase
 
     /** Tables a refused request must leave as they are. */
     private const WATCHED = ['zones', 'settlements', 'stations', 'record_imports', 'records', 'crops', 'crop_revisions', 'varieties', 'crop_choices',
-        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations'];
+        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices'];
 
     private Hostile $hostile;
 
@@ -40,6 +40,8 @@ final class AttackTest extends TestCase
         $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => [], 'tags' => []])->assertCreated();
         $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'x', 'replaces' => null])->assertCreated();
         $this->publish()->assertStatus(202);
+        $spot = $this->postJson('/api/zones/test-basin/soil-spots', ['name' => 'Bed 3', 'site' => DB::table('sites')->value('id')])->assertCreated()->json('data.spots.0.id');
+        $this->postJson('/api/zones/test-basin/soil-readings', ['key' => 'before-the-attack', 'spot' => $spot, 'on' => '2012-04-12', 'hour' => 9.5, 'depth' => 0.05, 'celsius' => 9.4])->assertCreated();
         Queue::fake();
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\People\Role;
 use App\Stations\RecordImport;
 use App\Stations\Station;
 use App\Stations\StationDevice;
@@ -117,5 +118,21 @@ class StationReportTest extends TestCase
         self::assertSame($this->station()->id, StationDevice::bearing($found[1] ?? '')?->station_id);
         self::assertSame(1, Artisan::call('anthesis:add-device', ['zone' => 'nowhere', 'device' => 'Mast']));
         self::assertSame(1, Artisan::call('anthesis:add-device', ['zone' => 'test-basin', 'device' => 'Mast', '--station' => 'Moon']));
+    }
+
+    public function test_a_device_is_added_at_the_desk_told_its_token_once_and_ended(): void
+    {
+        $station = $this->station();
+        $this->actingAs($this->person(Role::Volunteer))->postJson('/api/zones/test-basin/station-devices', ['station' => $station->id, 'name' => 'Mast'])->assertForbidden();
+        $this->actingAs($this->person())->postJson('/api/zones/test-basin/station-devices', ['station' => 999, 'name' => 'Mast'])->assertUnprocessable()->assertJsonPath('errors.station.0', 'There is no such station in this zone. Choose another one.');
+        $added = $this->postJson('/api/zones/test-basin/station-devices', ['station' => $station->id, 'name' => 'Mast'])->assertCreated()->json('data');
+        self::assertSame(['id', 'station', 'name', 'reported_at'], array_keys($this->getJson('/api/zones/test-basin/station-devices')->assertOk()->json('data.0')), 'the token is not told again');
+        $this->app['auth']->forgetGuards();
+        $this->report($added['token'], "date,tmin_c,tmax_c\n2013-01-01,-4.0,3.0\n")->assertStatus(202);
+        $this->actingAs($this->person());
+        self::assertNotNull($this->getJson('/api/zones/test-basin/station-devices')->json('data.0.reported_at'));
+        $this->deleteJson("/api/station-devices/{$added['device']['id']}")->assertOk()->assertJsonPath('data', []);
+        $this->app['auth']->forgetGuards();
+        $this->report($added['token'], "date,tmin_c,tmax_c\n2013-01-02,-4.0,3.0\n")->assertUnauthorized();
     }
 }

@@ -2,7 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSaveSite, useSites } from '../../api/sites';
 import { useMay, useSession } from '../../access/session';
-import { dateInShort, dateInWords, hoursInWords } from '../../time/days';
+import { dateInShort, dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Folded } from '../../ui/Folded';
 import { Problem } from '../../ui/Problem';
@@ -102,7 +102,7 @@ function List({ zone, spot }: { zone: string; spot: Spot }) {
                     {spot.readings.slice(0, LISTED).map((reading) => (
                         <tr key={reading.id} className={reading.withdrawn ? 'withdrawn' : undefined}>
                             <td className="nowrap">{dateInShort(reading.on)}</td>
-                            <td className="number nowrap">{hoursInWords(reading.hour)}</td>
+                            <td className="number nowrap">{clock(reading.hour)}</td>
                             <td className="number nowrap">
                                 {say('soil.depth-cm', { depth: Math.round(reading.depth * 100) })}
                             </td>
@@ -111,10 +111,10 @@ function List({ zone, spot }: { zone: string; spot: Spot }) {
                                     ? say(inCelsius(reading.celsius))
                                     : say('soil.within', {
                                           celsius: inCelsius(reading.celsius),
-                                          within: inCelsius(Math.round(10 * reading.within) / 10),
+                                          within: inCelsius(Math.max(0.1, Math.round(10 * reading.within) / 10)),
                                       })}
                             </td>
-                            <td>{[say(`soil.source-${reading.source}`), reading.author].filter(Boolean).join(', ')}</td>
+                            <td>{say(`soil.source-${reading.source}`)}</td>
                             <td>
                                 {reading.withdrawn
                                     ? say('soil.withdrawn')
@@ -131,6 +131,12 @@ function List({ zone, spot }: { zone: string; spot: Spot }) {
             <Problem error={withdraw.error} />
         </>
     );
+}
+
+/** "9:30" */
+function clock(hour: number): string {
+    const minutes = Math.round(hour * 60);
+    return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
 /** What the readings of a spot say of the model, which can be kept as a site of the zone. */

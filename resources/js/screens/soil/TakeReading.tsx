@@ -2,7 +2,6 @@ import { Button, Group, NativeSelect, NumberInput, TextInput } from '@mantine/co
 import { useEffect, useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useSites } from '../../api/sites';
-import { useSession } from '../../access/session';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { inCelsius } from '../../words/units';
@@ -98,7 +97,7 @@ function NameSpot({ zone, onNamed }: { zone: string; onNamed: (spot: number | un
 
 function Figures({ zone, data, spot }: { zone: string; data: SoilData; spot: Spot }) {
     const timer = useTimer(spot.id);
-    const today = useSession().data?.today ?? data.today;
+    const { today } = data;
     const [shown, setShown] = useState<number | string>('');
     const [depth, setDepth] = useState<number | string>(Math.round(data.depth * 100));
     const [hour, setHour] = useState(nowInHours);
@@ -219,7 +218,7 @@ function When(props: {
             />
             <TextInput
                 size="xs"
-                w={128}
+                w={132}
                 type="date"
                 label={say('soil.on')}
                 value={props.on}
@@ -228,7 +227,7 @@ function When(props: {
             />
             <TextInput
                 size="xs"
-                w={84}
+                w={104}
                 type="time"
                 label={say('soil.hour')}
                 value={props.hour}

@@ -21,7 +21,9 @@ const act = (crop: string, pile: string, change: object = {}) => ({
     first: ['2026-06-28', '2026-07-03', '2026-07-08'],
     first_a_week_on: '2026-07-04',
     harvests_then: null,
+    margin: 5,
     frost_tolerant: true,
+    soil_min: 7,
     next: null,
     ribbon: { harvest: days(29) },
     totals: days(29),
@@ -29,6 +31,16 @@ const act = (crop: string, pile: string, change: object = {}) => ({
     varieties: [],
     ...change,
 });
+const night = { date: '2026-04-19', members: 20, of: 29, celsius: -2.4 };
+const ground = {
+    key: 'soil-10',
+    says: {
+        key: 'advisory.draft.soil-late',
+        with: { soil: 'soil of 10 °C', day: '27 April', usual: '19 April', days: 8 },
+    },
+    evidence: [{ key: 'advisory.evidence.soil-usual', with: { soil: '10 °C', usual: '19 April' } }],
+    until: '2026-04-27',
+};
 const today = {
     today: '2026-04-18',
     standard: 'reliable',
@@ -51,6 +63,15 @@ const today = {
         ],
     },
     freezes: { side: 'to-come', of: 29, thresholds: [{ threshold: 'light-freeze', celsius: 0, members: days(6) }] },
+    nights: {
+        expected: [night],
+        tender: [
+            { crop: 'bean', name: 'Bush bean', stage: 'young', kills: 0, cover: 'low tunnel' },
+            { crop: 'pepper', name: 'Sweet pepper', stage: 'under-cover', kills: 1, cover: null },
+            { crop: 'dill', name: 'Dill', stage: 'grown', kills: -2, cover: null },
+        ],
+    },
+    grounds: [ground],
     acts: [
         act('celery', 'last-chance', { slack: 1, harvests: 24 }),
         act('carrot', 'go', {
@@ -74,8 +95,22 @@ const today = {
     ],
 };
 const at = (search = '') => ['/desk/zones/bench/today' + search, '/desk/zones/:zone/today'] as const;
+const advisory = (id: number, change: object = {}) => ({
+    id,
+    ground: null,
+    text: `Advice ${id}.`,
+    evidence: [],
+    author: 'Wren Adeyemi-Holt',
+    published_on: '2026-04-16',
+    until: '2026-04-20',
+    in_force: true,
+    withdrawn: null,
+    ...change,
+});
 const answers = {
     'GET /api/session': EDUCATOR,
+    'GET /api/zones/bench/advisories': [],
+    'GET /api/zones/bench/soil': { today: '2026-04-18', depth: 0.05, days: null, probe: null, spots: [] },
     'GET /api/sites': [],
     'GET /api/packets': ['celery'],
     'GET /api/zones/bench/windows/carrot/packet-days?on=04-18&route=direct': { packet_days: 85 },
@@ -162,6 +197,8 @@ describe('today', () => {
             position: null,
             soil: null,
             freezes: null,
+            nights: null,
+            grounds: [],
             outlook: null,
         };
         const asked = fakeServer({ ...answers, 'GET /api/zones/bench/today?on=09-20': record });
@@ -185,6 +222,95 @@ describe('today', () => {
         expect(await screen.findByText('Celery', { selector: 'button' })).toBeTruthy();
         expect(screen.getByText('Carrot', { selector: 'button' })).toBeTruthy();
         expect(screen.queryByText('Lettuce', { selector: 'button' })).toBeNull();
+    });
+
+    it('says the evening’s work before a freeze: what to cover with what, and what to carry in', async () => {
+        fakeServer(answers);
+        show(<Today />, ...at());
+        expect(
+            await screen.findByText('A freeze is expected in the night to 19 April: −2.4 °C here, in 20 of 29.'),
+        ).toBeTruthy();
+        expect(screen.getByText(/Under a low tunnel these would stand it/).textContent).toContain(
+            'Bush bean (young, to 0 °C)',
+        );
+        expect(screen.getByText(/No cover keeps these/).textContent).toContain('Dill (grown, to −2 °C)');
+        expect(screen.getByText(/Carry in what stands out/).textContent).toContain('Sweet pepper');
+    });
+
+    it('has a draft with its evidence edited and published until a day', async () => {
+        const told: unknown[] = [];
+        const asked = fakeServer({
+            ...answers,
+            'GET /api/zones/bench/advisories': () => told,
+            'POST /api/zones/bench/advisories': () => {
+                told.push(advisory(1, { ground: 'soil-10', text: 'Hold carrots.', until: '2026-04-24' }));
+                return told[0];
+            },
+        });
+        show(<Today />, ...at());
+        expect(await screen.findByText(/8 days later than usual/)).toBeTruthy();
+        expect(screen.getByText('In half the years on record it did by 19 April.')).toBeTruthy();
+        fireEvent.click(await screen.findByText('Edit and publish'));
+        fireEvent.change(screen.getByLabelText('What gardeners read'), { target: { value: 'Hold carrots.' } });
+        fireEvent.change(screen.getByLabelText('Shown until'), { target: { value: '2026-04-24' } });
+        fireEvent.click(screen.getByText('Publish on the zone’s page'));
+        expect(await screen.findByText('Hold carrots.')).toBeTruthy();
+        expect(asked.find((a) => a.what.startsWith('POST'))?.body).toMatchObject({
+            ground: 'soil-10',
+            text: 'Hold carrots.',
+            until: '2026-04-24',
+        });
+        // What is said already is no draft any more.
+        await waitFor(() => expect(screen.queryByText(/8 days later than usual/)).toBeNull());
+    });
+
+    it('withdraws an advisory with the reason, and keeps earlier ones in sight', async () => {
+        const withdrawn = { on: '2026-04-18', by: 'Wren Adeyemi-Holt', reason: 'It rained.' };
+        let all = [advisory(2), advisory(1, { in_force: false, until: '2026-04-10' })];
+        const asked = fakeServer({
+            ...answers,
+            'GET /api/zones/bench/advisories': () => all,
+            'POST /api/advisories/2/withdrawal': () => {
+                all = [advisory(2, { in_force: false, withdrawn }), ...all.slice(1)];
+                return all[0];
+            },
+        });
+        show(<Today />, ...at());
+        fireEvent.click(await screen.findByText('Withdraw'));
+        fireEvent.change(screen.getByLabelText('Why it is withdrawn; gardeners read it'), {
+            target: { value: 'It rained.' },
+        });
+        fireEvent.click(screen.getByText('Withdraw it'));
+        expect(await screen.findByText(/Withdrawn on 18 April 2026 by Wren Adeyemi-Holt: It rained./)).toBeTruthy();
+        expect(screen.getByText(/Shown until 10 April 2026./)).toBeTruthy();
+        expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ reason: 'It rained.' });
+    });
+
+    it('holds an act against the soil that was measured', async () => {
+        const spot = (id: number, name: string, reading: number | null) => ({
+            id,
+            name,
+            site: null,
+            open: [],
+            readings: [],
+            now: reading === null ? null : { on: '2026-04-17', celsius: reading, reading, model: 6, usual: 11 },
+        });
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench/soil': {
+                today: '2026-04-18',
+                depth: 0.05,
+                days: null,
+                probe: null,
+                spots: [spot(1, 'Bed 3', 7), spot(2, 'Pots', 6.9), spot(3, 'Cells', null)],
+            },
+        });
+        show(<Today />, ...at('?of=carrot.direct.sow-outdoors'));
+        expect(await screen.findByText('It asks for soil of 7 °C.')).toBeTruthy();
+        expect(screen.getByText('Bed 3: 7 °C on 17 April 2026, as a mean of the day. Warm enough.')).toBeTruthy();
+        expect(screen.getByText(/Pots: 6.9 °C .* Hold: too cold for it there./)).toBeTruthy();
+        expect(screen.queryByText(/Cells/)).toBeNull();
+        expect(screen.getByText('5 years more than the standard asks for.')).toBeTruthy();
     });
 
     it('says what is missing where there is no record', async () => {
