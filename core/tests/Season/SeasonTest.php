@@ -17,11 +17,11 @@ use Anthesis\Season\FreezeToCome;
 use Anthesis\Season\Member;
 use Anthesis\Season\OutlookRefused;
 use Anthesis\Season\Pile;
-use Anthesis\Season\Prospects;
 use Anthesis\Season\RecordAlone;
 use Anthesis\Season\SeasonPosition;
 use Anthesis\Season\SoilReady;
 use Anthesis\Season\SortedActs;
+use Anthesis\Season\Sowing;
 use Anthesis\Season\Splice;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
@@ -144,6 +144,8 @@ final class SeasonTest extends TestCase
         self::assertSame(2, FreezeToCome::before($members, -1.0, Day::of(2026, 4, 18), $north), 'at the threshold is a freeze');
         self::assertSame(0, FreezeToCome::before($members, -1.1, Day::of(2026, 4, 18), $north));
         self::assertSame([1, 2], [FreezeToCome::by($members, 0.0, Day::of(2026, 10, 9), $north), FreezeToCome::by($members, 0.0, Day::of(2026, 10, 10), $north)]);
+        $longAgo = new Member(2001, new DailyRecord(Day::of(2024, 10, 1), [-5.0, ...array_fill(0, 700, 8.0)], array_fill(0, 701, 18.0)));
+        self::assertSame(0, FreezeToCome::by([$longAgo], 0.0, Day::of(2026, 4, 18), $north), 'the autumn before last has no part in it');
         self::assertSame(4, FreezeToCome::before($members, 0.0, Day::of(2026, 4, 18), $south), 'south of the equator midsummer is in January');
     }
 
@@ -159,6 +161,21 @@ final class SeasonTest extends TestCase
         self::assertEqualsWithDelta(12.0, $position->soil, 0.01);
         $behind = SeasonPosition::of($this->steadyYears(-2.0, '2026-04-17'), [], Latitude::of(46.0));
         self::assertSame([64 - 106, null, null], [$behind->daysAhead, $behind->soil, $behind->soilAbove]);
+    }
+
+    /** Where the record has just begun, the days there are make the week; later it is seven. */
+    public function test_soil_is_the_mean_of_the_last_seven_days_that_are_known(): void
+    {
+        $of = static fn (int $days, float ...$soil): ?float => SeasonPosition::of(new DailyRecord(Day::of(2026, 1, 1), array_fill(0, $days, 1.0), array_fill(0, $days, 9.0)), array_values($soil), Latitude::of(46.0))->soil;
+        self::assertSame(3.0, $of(3, 1.0, 2.0, 6.0));
+        self::assertSame(6.0, $of(9, 50.0, 50.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 9.0));
+        self::assertSame(4.0, $of(7, 1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0));
+    }
+
+    public function test_a_sowing_without_members_has_no_share_and_no_harvest(): void
+    {
+        $none = new Sowing(Day::of(2026, 4, 18), []);
+        self::assertSame([0.0, 0, null, null], [$none->share(), $none->count(), $none->loss(), $none->firstHarvests()]);
     }
 
     /** Every year the same mean of 10 °C, but the last. */
@@ -193,6 +210,7 @@ final class SeasonTest extends TestCase
         }
         $tomato = array_values(array_filter($acts, static fn (SortedActs $a): bool => $a->crop->slug === 'tomato-main'));
         self::assertEqualsCanonicalizing(['set-out', 'start-under-cover'], array_map(static fn (SortedActs $a): string => $a->act->value, $tomato));
+        self::assertSame(['sow-outdoors'], array_map(static fn (SortedActs $a): string => $a->act->value, array_values(array_filter($acts, static fn (SortedActs $a): bool => $a->crop->slug === 'radish'))), 'what is sown in place is not started under cover');
         $cover = array_values(array_filter($tomato, static fn (SortedActs $a): bool => $a->setOutAfter > 0))[0];
         $then = $season->sowing($this->crop('tomato-main'), Route::Transplant, $season->today->plus($cover->setOutAfter));
         self::assertSame([$then->share(), $then->of(Outcome::Harvest), $then->count()], [$cover->prospects->shares[0], $cover->prospects->harvests(), $cover->prospects->count()]);
@@ -209,6 +227,8 @@ final class SeasonTest extends TestCase
         self::assertSame($ribbon->reason(Day::of(2027, 12, 20)->yearDay()), $prospects->loss());
         self::assertCount(61, $prospects->shares);
         self::assertEquals($prospects->shares[10], $prospects->after(10)->shares[0]);
-        self::assertInstanceOf(Prospects::class, $prospects);
+        $wait = $ribbon->daysToHarvest(Day::of(2027, 12, 20)->yearDay()->plus(120)) ?? self::fail('radish is picked in spring');
+        $spring = (new RecordAlone($school))->prospects($this->crop('radish'), Route::Direct, Day::of(2027, 12, 20), 121);
+        self::assertSame([$wait[0], $wait[1], $wait[2]], $spring->waits[120], 'the first day of harvest, and not the last');
     }
 }
