@@ -17,7 +17,7 @@ final class TodayTest extends BrowserTestCase
             ->see('fits, ');
         $this->browser->find('aside input[type=checkbox]')->click();
         $this->browser->visit('/desk/zones/basin-floor/today?mine=1')->see('Carrot');
-        $this->browser->until(fn (): bool => ! str_contains($this->browser->text(), 'Snap and snow pea'), 'Only the packets one has are left.');
+        $this->browser->until(fn (): bool => ! str_contains($this->browser->find('.acts')->getText(), 'Snap and snow pea'), 'Only the packets one has are left.');
         $this->browser->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')->see('Basin Long')->find('aside input[type=checkbox]')->click();
         self::assertSame([], $this->browser->errors());
     }
@@ -27,6 +27,38 @@ final class TodayTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/averrin-sound/today?on=09-20')->see('By the record alone')->see('this season so far is left out')->press('back to today')
             ->see('then as each of');
+        self::assertSame([], $this->browser->errors());
+    }
+
+    /** Soil, not the calendar, decides: a reading by the timer with the simulated probe, and a crop held against it. */
+    public function test_soil_is_read_by_the_timer_and_a_crop_held_against_it(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/basin-floor/soil')->see('Bed 3')->see('Cells in the frame')->see('as a mean of the day')
+            ->press('Read the simulated probe')->see('Settled at');
+        preg_match('/Settled at ([−\d.]+ °C)/u', $this->browser->text(), $found);
+        $this->browser->press('Keep '.($found[1] ?? '?'));
+        $this->browser->see('The reading is kept.')->see('today; as a mean of the day');
+        $this->assertAccessible('the Soil screen');
+        $this->browser->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')->see('Soil as measured')->see('It asks for soil of')->see('Bed 3:')->see('on 18 April 2026, as a mean of the day');
+        self::assertSame([], $this->browser->errors());
+    }
+
+    /** A draft with its evidence is edited, read by gardeners, and withdrawn with the reason. */
+    public function test_an_advisory_is_published_and_withdrawn_before_gardeners_eyes(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk/zones/lakeshore/today')->see('What gardeners are told')->press('Write one of your own')
+            ->fill('What gardeners read', 'Water seedlings before the wind of Sunday.')->press('Publish on the zone’s page')->see('shown until');
+        // A page is kept for five minutes by who has seen it.
+        $page = function (string $words): void {
+            $this->browser->until(fn (): bool => str_contains($this->browser->visit('/zones/lakeshore/this-week?'.uniqid())->text(), $words), "This week says: {$words}");
+        };
+        $page('Water seedlings before the wind of Sunday.');
+        $this->browser->see('This season, 18 April 2026')->see('The weather told of here is simulated.');
+        $this->assertAccessible('this week with an advisory');
+        $this->browser->visit('/desk/zones/lakeshore/today')->press('Withdraw')->fill('Why it is withdrawn; gardeners read it', 'The wind turned.')->press('Withdraw it')->see('Earlier ones');
+        $page('The wind turned.');
         self::assertSame([], $this->browser->errors());
     }
 }

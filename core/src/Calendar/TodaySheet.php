@@ -81,7 +81,7 @@ final class TodaySheet
         $ready = $season->members === [] ? [] : self::ready($season);
         $outside = Outside::on($on, $crops, $replay, $standard);
         $nights = NightWork::of($season, $outside, $covers);
-        $grounds = AdvisoryGround::of($season, $ready, SoilDate::all($soil, $season->latitude, array_slice(self::SOIL, 0, count($ready))), $nights, $outside);
+        $grounds = AdvisoryGround::of($season, $ready, SoilDate::all($soil, $season->latitude, array_slice(self::SOIL, 0, count($ready))), self::sinceMidwinter($soil, $season), $nights, $outside);
 
         return [
             'on' => $on->iso(),
@@ -118,6 +118,12 @@ final class TodaySheet
         $soil = $season->soil($season->today->plus(-SoilReady::DAYS_RUNNING), SoilReady::DAYS_RUNNING + ThisSeason::AHEAD);
 
         return array_map(static fn (float $celsius): SoilReady => SoilReady::at($celsius, $soil, $season->today), self::SOIL);
+    }
+
+    /** @return list<float|null> soil of the season's days so far, °C */
+    private static function sinceMidwinter(SoilTemperature $soil, ThisSeason $season): array
+    {
+        return array_slice($soil->dailyMean, -1 - $season->latitude->yearStart()->daysUntil($season->today->plus(-1)->yearDay()));
     }
 
     /** @return Nights */

@@ -42,22 +42,24 @@ final readonly class AdvisoryGround
     /**
      * @param  list<SoilReady>  $ready
      * @param  list<SoilDate>  $usual  of the same temperatures
+     * @param  list<float|null>  $soil  °C, of the season's days so far: what it has held before a cold spell is not late
      * @param  list<Outside>  $outside
      * @return list<self>
      */
-    public static function of(ThisSeason $season, array $ready, array $usual, NightWork $nights, array $outside): array
+    public static function of(ThisSeason $season, array $ready, array $usual, array $soil, NightWork $nights, array $outside): array
     {
-        return [...self::soil($season, $ready, $usual), ...self::freeze($nights), ...self::heat($season, $outside)];
+        return [...self::soil($season, $ready, $usual, $soil), ...self::freeze($nights), ...self::heat($season, $outside)];
     }
 
     /**
      * @param  list<SoilReady>  $ready
      * @param  list<SoilDate>  $usual
-     * @return list<self>
+     * @param  list<float|null>  $soFar
+     * @return list<self> one at most: the warmest soil that is early, or else the coldest that is late
      */
-    private static function soil(ThisSeason $season, array $ready, array $usual): array
+    private static function soil(ThisSeason $season, array $ready, array $usual, array $soFar): array
     {
-        $grounds = [];
+        $early = $late = null;
         foreach ($ready as $i => $soil) {
             $expected = $soil->now ? $season->today : $soil->dates[1];
             $normal = $usual[$i]->oneYearInTwo;
@@ -67,7 +69,7 @@ final readonly class AdvisoryGround
             $start = $season->latitude->yearStart();
             $days = $start->daysUntil($expected->yearDay()) - $start->daysUntil($normal);
             // Soil that has long been warm is no news, and once it is, it is only early.
-            if ($soil->now ? $days > -self::APART : abs($days) < self::APART) {
+            if ($soil->now ? $days > -self::APART : abs($days) < self::APART || SoilReady::hasHeld($soil->celsius, $soFar)) {
                 continue;
             }
             $words = ['soil' => Phrase::celsius($soil->celsius), 'day' => Phrase::day($expected->yearDay()), 'usual' => Phrase::day($normal), 'days' => abs($days)];
@@ -80,10 +82,17 @@ final readonly class AdvisoryGround
             $evidence = $soil->now || $range[0] === null || $range[1] === null ? [Phrase::of('advisory.evidence.soil-usual', $words)]
                 : [Phrase::of('advisory.evidence.soil-range', $words + ['early' => Phrase::day($range[0]->yearDay()), 'late' => Phrase::day($range[1]->yearDay()), 'members' => count($season->members)]),
                     Phrase::of('advisory.evidence.soil-usual', $words)];
-            $grounds[] = new self('soil-'.(int) $soil->celsius, Phrase::of("advisory.draft.soil-{$say}", $words), $evidence, $expected->plus($say === 'late' ? 0 : self::APART));
+            $ground = new self('soil-'.(int) $soil->celsius, Phrase::of("advisory.draft.soil-{$say}", $words), $evidence, $expected->plus($say === 'late' ? 0 : self::APART));
+            if ($say === 'late') {
+                $late ??= $ground;
+            } else {
+                $early = $ground;
+            }
         }
 
-        return $grounds;
+        $ground = $early ?? $late;
+
+        return $ground === null ? [] : [$ground];
     }
 
     /** @return list<self> */

@@ -54,4 +54,18 @@ final readonly class SoilReady
 
         return new self($celsius, $now, [$at(0.1), $at(0.5), $at(0.9)]);
     }
+
+    /** @param  list<float|null>  $soil  °C by day */
+    public static function hasHeld(float $celsius, array $soil): bool
+    {
+        $running = 0;
+        foreach ($soil as $temperature) {
+            $running = $temperature !== null && $temperature >= $celsius ? $running + 1 : 0;
+            if ($running === self::DAYS_RUNNING) {
+                return true;
+            }
+        }
+
+        return false;
+    }
 }

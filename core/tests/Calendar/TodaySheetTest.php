@@ -13,12 +13,16 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
+use Anthesis\Season\AdvisoryGround;
 use Anthesis\Season\FreezeToCome;
+use Anthesis\Season\NightWork;
+use Anthesis\Season\Outside;
 use Anthesis\Season\RecordAlone;
 use Anthesis\Season\SeasonPosition;
 use Anthesis\Season\SoilReady;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\School\FromReplay;
@@ -61,7 +65,7 @@ final class TodaySheetTest extends TestCase
      */
     private function today(string $last, array $crops, array $varieties = []): array
     {
-        return TodaySheet::ofSeason($this->season($last), $this->record($last), $this->school(), array_map($this->crop(...), $crops), $varieties, 0.8);
+        return TodaySheet::ofSeason($this->season($last), $this->record($last), $this->school(), array_map($this->crop(...), $crops), $varieties, Site::covers(), 0.8);
     }
 
     /**
@@ -100,6 +104,27 @@ final class TodaySheetTest extends TestCase
         self::assertEqualsWithDelta($position->soilAbove, $sheet['position']['soil_above'] ?? null, 0.051);
     }
 
+    public function test_the_coming_nights_and_what_there_is_to_tell_stand_beside_it(): void
+    {
+        $crops = ['radish', 'carrot', 'tomato-main'];
+        foreach (['2012-04-09', '2012-04-17', '2012-05-02'] as $last) {
+            $sheet = $this->today($last, $crops);
+            $season = $this->season($last);
+            $outside = Outside::on($season->today, array_map($this->crop(...), $crops), $this->school(), 0.8);
+            $work = NightWork::of($season, $outside, Site::covers());
+            self::assertSame(array_map(static fn (array $n): array => [$n['day']->iso(), $n['members'], $n['of'], round($n['celsius'], 1)], $work->nights),
+                array_map(static fn (array $n): array => array_values($n), $sheet['nights']['expected'] ?? [null]));
+            self::assertSame(array_map(static fn (array $t): array => [$t['out']->crop->slug, $t['out']->stage->value, $t['out']->killC(), $t['cover']?->name], $work->tender),
+                array_map(static fn (array $t): array => [$t['crop'], $t['stage'], $t['kills'], $t['cover']], $sheet['nights']['tender'] ?? [null]));
+            // Soil since 1 January, and the usual dates of the soils that are waited for.
+            $soil = SoilTemperature::of($this->record($last), Fixtures::latitude('north'), Site::openGround());
+            $ready = array_map(static fn (float $c): SoilReady => SoilReady::at($c, $season->soil($season->today->plus(-5), 155), $season->today), [5.0, 7.0, 10.0, 15.0, 18.0]);
+            $grounds = AdvisoryGround::of($season, $ready, SoilDate::all($soil, Fixtures::latitude('north'), [5.0, 7.0, 10.0, 15.0, 18.0]),
+                array_slice($soil->dailyMean, Day::of(2012, 1, 1)->number - $soil->first->number), $work, $outside);
+            self::assertSame(array_map(static fn (AdvisoryGround $g): array => [$g->key, $g->says->key, $g->until->iso()], $grounds), array_map(static fn (array $g): array => [$g['key'], $g['says']['key'], $g['until']], $sheet['grounds']));
+        }
+    }
+
     public function test_freezes_are_to_come_before_midsummer_and_have_come_after_it(): void
     {
         $spring = $this->today('2012-04-17', [])['freezes'] ?? self::fail('no freezes');
@@ -129,6 +154,8 @@ final class TodaySheetTest extends TestCase
         self::assertSame(array_map(static fn (Day $d): string => $d->iso(), $first), $radish['first']);
         $later = $this->season('2012-04-17')->sowing($this->crop('radish'), Route::Direct, Day::of(2012, 4, 25))->firstHarvests();
         self::assertSame($later[1]->iso() ?? null, $radish['first_a_week_on']);
+        self::assertSame($radish['harvests'] - (int) ceil(0.8 * $radish['of'] - 1e-9), $radish['margin']);
+        self::assertSame([$this->crop('radish')->convention->soilMinSowC, $this->crop('tomato-main')->convention->soilMinSetOutC], [$radish['soil_min'], $this->act($sheet, 'tomato-main', 'set-out')['soil_min']]);
         self::assertSame([63, 63], [count($radish['totals']), count($radish['open'])]);
         foreach ($radish['totals'] as $day => $total) {
             self::assertSame($total, array_sum(array_column($radish['ribbon'], $day)));

@@ -130,7 +130,7 @@ final class AdvisoryGroundTest extends TestCase
     /** @return list<AdvisoryGround> */
     private function grounds(ThisSeason $season, Outside ...$outside): array
     {
-        return AdvisoryGround::of($season, [], [], NightWork::of($season, array_values($outside), Site::covers()), array_values($outside));
+        return AdvisoryGround::of($season, [], [], [], NightWork::of($season, array_values($outside), Site::covers()), array_values($outside));
     }
 
     public function test_a_freeze_is_told_where_something_tender_may_be_out(): void
@@ -189,7 +189,7 @@ final class AdvisoryGroundTest extends TestCase
         $season = $this->season($but);
         $soil = $season->soil($season->today->plus(-SoilReady::DAYS_RUNNING), SoilReady::DAYS_RUNNING + ThisSeason::AHEAD);
 
-        return AdvisoryGround::of($season, [SoilReady::at($celsius, $soil, $season->today)], $normal, NightWork::of($season, [], []), []);
+        return AdvisoryGround::of($season, [SoilReady::at($celsius, $soil, $season->today)], $normal, [], NightWork::of($season, [], []), []);
     }
 
     public function test_soil_a_week_apart_from_the_usual_is_told_and_less_is_not(): void
@@ -217,7 +217,14 @@ final class AdvisoryGroundTest extends TestCase
         $minimum = array_fill(0, 365 * 6, 5.0);
         $record = new DailyRecord(Day::of(2001, 1, 1), $minimum, array_fill(0, 365 * 6, 25.0));
         $normal = SoilDate::all(SoilTemperature::of($record, $season->latitude, Site::openGround()), $season->latitude, [10.0]);
-        [$told] = AdvisoryGround::of($season, $late, $normal, NightWork::of($season, [], []), []);
+        [$told] = AdvisoryGround::of($season, $late, $normal, [], NightWork::of($season, [], []), []);
         self::assertSame(['advisory.draft.soil-late', '2008-04-19'], [$told->says->key, $told->until->iso()]);
+        // What it held for five days before a cold spell is a setback, and not late.
+        $nights = NightWork::of($season, [], []);
+        self::assertCount(1, AdvisoryGround::of($season, $late, $normal, [12.0, 12.0, 12.0, 12.0, 9.9, 12.0, null, 12.0], $nights, []));
+        self::assertSame([], AdvisoryGround::of($season, $late, $normal, [0.0, 10.0, 10.0, 10.0, 10.0, 10.0, 1.0], $nights, []));
+        // Of several the coldest is told.
+        $two = [SoilReady::at(8.5, array_fill(2001, 6, [...array_fill(0, 5 + 12, 8.0), ...array_fill(0, 30, 11.0)]), $season->today), ...$late];
+        self::assertSame(['soil-8'], array_map(static fn (AdvisoryGround $g): string => $g->key, AdvisoryGround::of($season, $two, [$normal[0], $normal[0]], [], $nights, [])));
     }
 }
