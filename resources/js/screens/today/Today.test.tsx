@@ -313,6 +313,19 @@ describe('today', () => {
         expect(screen.getByText('5 years more than the standard asks for.')).toBeTruthy();
     });
 
+    it('says what the season is told without', async () => {
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench/today': { ...today, record_ends: '2026-04-12', outlook: null, members: [2001, 2002] },
+        });
+        show(<Today />, ...at());
+        expect((await screen.findByRole('note')).textContent).toBe(
+            'The stations have been silent since 12 April 2026: the 5 days since are bridged on a straight line, and nothing is known of them.' +
+                ' There is no outlook: the past years go on from today.' +
+                ' Only 2 past years can be put to this season: take it as a first guess.',
+        );
+    });
+
     it('says what is missing where there is no record', async () => {
         fakeServer({
             ...answers,

@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { Behind } from '../../charts/Behind';
 import { Hatches } from '../../charts/Hatches';
-import { dateInWords, inShort, inWords, monthDayOf, spanInWords } from '../../time/days';
+import { dateInWords, daysBetween, inShort, inWords, monthDayOf, spanInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { useKeys } from '../../ui/keyboard';
 import { Problem } from '../../ui/Problem';
@@ -118,6 +118,7 @@ export function Today() {
                 <h2>
                     {inWords(data.on.slice(5))} <small>{position(data)}</small>
                 </h2>
+                <Doubts data={data} />
                 {mine && packets?.length === 0 && <p>{say('today.you-have-nothing-yet')}</p>}
                 <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />
                 <Over acts={acts.filter((act) => act.pile === 'over')} />
@@ -131,6 +132,26 @@ export function Today() {
                 )}
             </aside>
         </div>
+    );
+}
+
+/** With fewer past years than this, what they come to is a first guess. */
+const FEW_MEMBERS = 5;
+
+/** What this season is told without: days not reported, an outlook, years enough. */
+function Doubts({ data }: { data: TodayData }) {
+    if (data.by !== 'season') return null;
+    const silent = daysBetween(data.record_ends, data.today) - 1;
+    const doubts = [
+        ...(silent > 0 ? [say('today.silent', { days: silent, ends: dateInWords(data.record_ends) })] : []),
+        ...(data.outlook === null ? [say('today.no-outlook')] : []),
+        ...(data.members.length < FEW_MEMBERS ? [say('today.few-years', { members: data.members.length })] : []),
+    ];
+    if (doubts.length === 0) return null;
+    return (
+        <p role="note" className="warning">
+            {doubts.join(' ')}
+        </p>
     );
 }
 
