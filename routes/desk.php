@@ -32,7 +32,7 @@ use Illuminate\Support\Facades\Route;
 // The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
 
 // Numbers beyond what a row can have are no addresses.
-foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device'] as $numbered) {
+foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device', 'objection'] as $numbered) {
     Route::pattern($numbered, '[0-9]{1,18}');
 }
 
@@ -109,6 +109,9 @@ Route::prefix('api')->group(static function (): void {
         Route::put('crops/{crop}/varieties/{variety}', [VarietyController::class, 'update']);
         Route::delete('crops/{crop}/varieties/{variety}', [VarietyController::class, 'destroy']);
         Route::get('zones/{zone}/editions', [EditionController::class, 'index']);
+        Route::get('zones/{zone}/draft', [EditionController::class, 'draft']);
+        Route::post('zones/{zone}/objections', [EditionController::class, 'object']);
+        Route::post('objections/{objection}/answer', [EditionController::class, 'answer']);
         Route::post('zones/{zone}/editions', [EditionController::class, 'store']);
         Route::get('publications/{publication}', [EditionController::class, 'publication']);
     });

@@ -96,11 +96,15 @@ abstract class TestCase extends FrameworkTestCase
     }
 
     /**
+     * Publishes what is computed, with an answer to each of the draft's warnings.
+     *
      * @param  array<string, mixed>  $more
      * @return TestResponse<\Illuminate\Http\Response>
      */
     protected function publish(string $note = 'The first edition.', array $more = [], string $slug = 'test-basin'): TestResponse
     {
-        return $this->postJson("/api/zones/{$slug}/editions", $more + ['note' => $note, 'key' => uniqid('key-')]);
+        $warnings = $this->getJson("/api/zones/{$slug}/draft")->json('data.warnings') ?? [];
+
+        return $this->postJson("/api/zones/{$slug}/editions", $more + ['note' => $note, 'key' => uniqid('key-'), 'answers' => array_fill_keys(array_column($warnings, 'key'), 'Known.')]);
     }
 }

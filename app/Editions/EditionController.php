@@ -9,6 +9,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 class EditionController
@@ -26,17 +27,53 @@ class EditionController
             'note' => ['required', 'string', 'max:1000'],
             'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
             'even_unchanged' => ['nullable', 'boolean'],
+            'answers' => ['nullable', 'array', 'max:400'],
+            'answers.*' => ['string', 'max:1000'],
         ], [
             'note.required' => 'Say in a sentence what this edition is, or what changed.',
             'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
         ]);
         try {
-            $publication = $publish->execute($zone, $asked['note'], $asked['key'], $request->user(), (bool) ($asked['even_unchanged'] ?? false));
+            $publication = $publish->execute($zone, $asked['note'], $asked['key'], $request->user(), (bool) ($asked['even_unchanged'] ?? false), $asked['answers'] ?? []);
         } catch (CannotPublish $why) {
             throw ValidationException::withMessages([$why->field => $why->getMessage()]);
         }
 
         return (new PublicationResource($publication->asItStands()))->response()->setStatusCode(202);
+    }
+
+    /** The next edition as a proof. */
+    public function draft(Request $request, Zone $zone, DraftEdition $draft): JsonResponse
+    {
+        try {
+            $document = $draft->document($zone, (string) $request->user()?->name, '');
+        } catch (CannotPublish $why) {
+            abort(404, $why->getMessage());
+        }
+        $content = $document->content;
+
+        return response()->json(['data' => ['number' => $content['edition']['number'], 'crops' => count($content['crops']), 'against' => $content['changes']['against'] ?? null, 'changes' => $content['changes']['list'] ?? [],
+            'warnings' => $draft->warnings($zone, $document), 'objections' => Objection::toDraftOf($zone)->get()->map(static fn (Objection $o): array => $o->told())->all()]]);
+    }
+
+    public function object(Request $request, Zone $zone, SaveObjection $save): JsonResponse
+    {
+        $asked = $request->validate([
+            'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+            'crop' => ['required', 'string', 'max:60', Rule::exists('crops', 'slug')],
+            'text' => ['required', 'string', 'max:1000'],
+        ], ['crop.exists' => 'There is no such crop in the book. Choose another one.', 'text.required' => 'Say in a sentence what is wrong with it.']);
+
+        return response()->json(['data' => $save->raise($zone, $asked['key'], $asked['crop'], $asked['text'], $request->user())->told()], 201);
+    }
+
+    public function answer(Request $request, Objection $objection, SaveObjection $save): JsonResponse
+    {
+        Gate::authorize('publish', $objection->zone);
+        $answer = $request->validate(['answer' => ['required', 'string', 'max:1000']], ['answer.required' => 'Say in a sentence what is done about it.'])['answer'];
+        $save->answer($objection, $answer, $request->user());
+
+        return response()->json(['data' => $objection->refresh()->told()]);
     }
 
     public function publication(Publication $publication): PublicationResource

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\Relation;
  * @property int $done pages
  * @property int $total
  * @property string|null $error
+ * @property list<array{phrase: array<string, mixed>, answer: string}>|null $answers to the draft's warnings
  * @property-read Edition $edition
  */
 class Publication extends Model
@@ -32,6 +33,9 @@ class Publication extends Model
     public const FAILED = 'failed';
 
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['answers' => 'array'];
 
     /** @return BelongsTo<Edition, $this> */
     public function edition(): BelongsTo

@@ -4,32 +4,32 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
-use Anthesis\Crop\Crop;
+use Anthesis\Exchange\Words;
 use App\Operations\Today;
 use App\People\User;
-use App\Windows\ZoneWindows;
-use App\Zones\Computation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Freezes what a zone's windows came to as its next numbered edition, and has its pages made; then it is in force.
- *
- * @phpstan-import-type Sheet from CropSheet
  */
 final class PublishEdition
 {
+    public function __construct(private readonly DraftEdition $draft)
+    {
+    }
+
     /**
      * @param  string  $sentAs  a key of the sender's: sent again, the same request publishes nothing again
      * @param  bool  $evenUnchanged  publish although nothing differs from the edition in force
+     * @param  array<string, string>  $answers  to each of the draft's warnings, by its key
      *
      * @throws CannotPublish
      */
-    public function execute(Zone $zone, string $note, string $sentAs, User $user, bool $evenUnchanged = false): Publication
+    public function execute(Zone $zone, string $note, string $sentAs, User $user, bool $evenUnchanged = false, array $answers = []): Publication
     {
-        return DB::transaction(function () use ($zone, $note, $sentAs, $user, $evenUnchanged): Publication {
+        return DB::transaction(function () use ($zone, $note, $sentAs, $user, $evenUnchanged, $answers): Publication {
             // The lock makes two educators publishing at once take their turns.
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $zone->refresh();
@@ -37,21 +37,19 @@ final class PublishEdition
             if ($before !== null) {
                 return $before->zone_id === $zone->id ? $before : throw new CannotPublish('This request was sent for another zone. Load the page again.');
             }
-            $windows = $this->windows($zone);
-            $last = Edition::query()->where('zone_id', $zone->id)->orderByDesc('number')->first();
+            $document = $this->draft->document($zone, $user->name, $note);
+            $last = $this->draft->last($zone);
             if ($last !== null && $last->in_force_at === null) {
                 throw new CannotPublish("Edition {$last->number} is being published. Wait until it is in force.");
             }
-            $number = ($last->number ?? 0) + 1;
-            $today = Today::day();
-            $document = EditionDocument::compose($zone->toPlace(), $number, $today, $user->name, $note,
-                $windows->method, $windows->record, $windows->ruler, self::forGardeners($windows->sheets()));
             if (! $evenUnchanged && $last !== null && $last->isSound() && $last->open()->saysTheSameAs($document)) {
                 throw new CannotPublish("Nothing has changed since edition {$last->number}: every window is the same.", 'unchanged');
             }
-            $edition = Edition::freeze($zone, $number, $today, $user->name, $note, $document);
+            $answered = $this->answered($zone, $document, $answers);
+            $edition = Edition::freeze($zone, $document->content['edition']['number'], Today::day(), $user->name, $note, $document);
+            Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
             $publication = Publication::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'edition_id' => $edition->id,
-                'sent_as' => $sentAs, 'state' => Publication::QUEUED]);
+                'sent_as' => $sentAs, 'state' => Publication::QUEUED, 'answers' => $answered]);
             event(new EditionFrozen($edition->id));
 
             return $publication;
@@ -59,25 +57,26 @@ final class PublishEdition
     }
 
     /**
-     * @param  list<Sheet>  $sheets
-     * @return list<Sheet> without cover crops, which are for the ground
+     * @param  array<string, string>  $answers
+     * @return list<array{phrase: array<string, mixed>, answer: string}>
+     *
+     * @throws CannotPublish where a warning or an objection has none
      */
-    private static function forGardeners(array $sheets): array
+    private function answered(Zone $zone, EditionDocument $document, array $answers): array
     {
-        return array_values(array_filter($sheets, static fn (array $sheet): bool => $sheet['kind'] !== Crop::COVER));
-    }
-
-    private function windows(Zone $zone): ZoneWindows
-    {
-        $latest = Computation::query()->where('zone_id', $zone->id)->whereNull('site_id')->latest('id')->first();
-        if ($zone->isStale() && $latest !== null) {
-            throw new CannotPublish(match ($latest->state) {
-                Computation::FAILED => "The last computing failed: {$latest->error} Put that right first; what the screens show is older.",
-                Computation::CANCELLED => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
-                default => 'The windows are being computed. Wait until that is done, look at them, then publish.',
-            });
+        $open = Objection::toDraftOf($zone)->whereNull('answer')->first();
+        if ($open !== null) {
+            throw new CannotPublish("{$open->author} objects to {$open->crop}: answer that first.", 'objections');
+        }
+        $answered = [];
+        foreach ($this->draft->warnings($zone, $document) as $warning) {
+            $answer = trim($answers[$warning['key']] ?? '');
+            if ($answer === '') {
+                throw new CannotPublish('Answer each warning first: '.Words::in('en')->phrase($warning['phrase']), 'answers');
+            }
+            $answered[] = ['phrase' => $warning['phrase'], 'answer' => $answer];
         }
 
-        return ZoneWindows::of($zone) ?? throw new CannotPublish('There is nothing to publish yet. Bring a station file first.');
+        return $answered;
     }
 }

@@ -48,6 +48,7 @@ final class EditionPages
         return new Page('calendar', $this->common($edition, $base) + [
             'ruler' => $content['ruler'],
             'record' => $content['record'],
+            'changes' => isset($content['changes']) ? ['against' => $content['changes']['against'], 'phrases' => array_column($content['changes']['list'], 'phrase')] : null,
             'crops' => array_map(static fn (array $sheet): array => [
                 'slug' => $sheet['slug'],
                 'name' => $sheet['name'],

@@ -103,7 +103,10 @@ final class ContractTest extends TestCase
         $this->putJson("/api/crops/radish/varieties/{$variety}", ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '23'], 'tags' => [], 'version' => 1])->assertOk();
         $this->deleteJson("/api/crops/radish/varieties/{$variety}")->assertOk();
         $this->post('/api/crops', ['file' => $this->textFile((string) file_get_contents(base_path('core/data/crops.csv')), 'crops.csv')], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('data.unchanged', 88);
-        $publication = $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.', 'key' => 'contract-walk'])->assertStatus(202)->json('data.id');
+        $warnings = $this->getJson('/api/zones/test-basin/draft')->assertOk()->assertJsonPath('data.number', 1)->json('data.warnings');
+        $objection = $this->postJson('/api/zones/test-basin/objections', ['key' => 'contract-walk', 'crop' => 'radish', 'text' => 'Too early.'])->assertCreated()->json('data.id');
+        $this->postJson("/api/objections/{$objection}/answer", ['answer' => 'It is on record.'])->assertOk();
+        $publication = $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.', 'key' => 'contract-walk', 'answers' => array_fill_keys(array_column($warnings, 'key'), 'Known.')])->assertStatus(202)->json('data.id');
         $this->getJson("/api/publications/{$publication}")->assertOk()->assertJsonPath('data.state', 'done');
         $this->getJson('/api/zones/test-basin/editions')->assertOk();
         $this->getJson('/api/zones')->assertOk()->assertJsonPath('data.0.edition.number', 1);

@@ -96,7 +96,7 @@ class SoilTest extends TestCase
         $id = (int) SoilReading::query()->value('id');
         $this->actingAs($this->person(Role::Volunteer))->deleteJson("/api/soil-readings/{$id}")->assertForbidden();
         $own = $this->read(['on' => '2012-04-11'])->assertCreated();
-        $mine = collect($own->json('data.spots.0.readings'))->firstWhere('on', '2012-04-11')['id'];
+        $mine = array_column($own->json('data.spots.0.readings'), 'id', 'on')['2012-04-11'];
         $this->deleteJson("/api/soil-readings/{$mine}")->assertOk();
         $this->actingAs($this->person());
         $readings = $this->deleteJson("/api/soil-readings/{$id}")->assertOk()->json('data.spots.0.readings');

@@ -14,11 +14,14 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Week from WeekList
  * @phpstan-import-type Words from Phrase
+ * @phpstan-import-type Change from EditionDifference
+ *
+ * `crop_numbers`: a fingerprint of each crop's parameters; `changes`: what is otherwise than in the edition before, where there was one
  *
  * @phpstan-type RecordNote array{station: string, first: string, last: string, checksum: string}
  * @phpstan-type Method array{edition?: int, school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}
  * @phpstan-type Zone array{slug: string, name: string, district: string, latitude: float, longitude: float, height_m: int, hemisphere: string, settlements: list<array{name: string, postcode: string|null}>}
- * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>}
+ * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>, crop_numbers?: array<string, string>, changes?: array{against: int, list: list<Change>}}
  */
 final readonly class EditionDocument
 {
@@ -34,6 +37,8 @@ final readonly class EditionDocument
      * @param  list<Sheet>  $sheets
      * @param  Method  $method
      * @param  RecordNote  $record
+     * @param  array<string, string>  $cropNumbers  fingerprint of each crop's parameters, by slug
+     * @param  self|null  $before  the edition before it
      */
     public static function compose(
         Place $place,
@@ -45,6 +50,8 @@ final readonly class EditionDocument
         array $record,
         array $ruler,
         array $sheets,
+        array $cropNumbers = [],
+        ?self $before = null,
     ): self {
         $content = [
             'format' => self::FORMAT,
@@ -66,7 +73,11 @@ final readonly class EditionDocument
             'weeks' => WeekList::of($sheets),
             'guidance' => array_map(static fn (Phrase $p): array => $p->toArray(), array_values(array_filter([
                 $ruler['short_record'] ? self::firstGuess($ruler['seasons']) : null, Phrase::of('guidance')]))),
+            'crop_numbers' => array_intersect_key($cropNumbers, array_column($sheets, null, 'slug')),
         ];
+        if ($before !== null) {
+            $content['changes'] = ['against' => $before->content['edition']['number'], 'list' => EditionDifference::between($before->content, $content)];
+        }
 
         return self::frozen($content, json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
     }
@@ -77,10 +88,12 @@ final readonly class EditionDocument
         return Phrase::of('first-guess', ['seasons' => $seasons]);
     }
 
-    /** Whether both tell gardeners the same: all but number, date, author and note. */
+    /** Whether both tell gardeners the same: all but number, date, author and note, and what only explains them. */
     public function saysTheSameAs(self $other): bool
     {
-        return array_diff_key($this->content, ['edition' => true]) == array_diff_key($other->content, ['edition' => true]);
+        $aside = ['edition' => true, 'crop_numbers' => true, 'changes' => true];
+
+        return array_diff_key($this->content, $aside) == array_diff_key($other->content, $aside);
     }
 
     /**

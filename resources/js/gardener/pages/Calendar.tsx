@@ -52,7 +52,35 @@ export function Calendar(props: CalendarProps) {
             <p role="status" className="no-crop" hidden>
                 {say('page.calendar.no-crop')}
             </p>
+            {props.changes && <Changes {...props.changes} />}
         </Frame>
+    );
+}
+
+/** Changes that are read before all of them are asked for. */
+const FIRST = 8;
+
+/** What this edition says otherwise than the one before it. */
+function Changes({ against, phrases }: NonNullable<CalendarProps['changes']>) {
+    const lines = (some: typeof phrases) => (
+        <ul>
+            {some.map((phrase, i) => (
+                <li key={i}>{say(phrase)}</li>
+            ))}
+        </ul>
+    );
+    return (
+        <section className="changed">
+            <h2>{say('page.calendar.changed', { against })}</h2>
+            {phrases.length === 0 && <p>{say('page.calendar.nothing-changed', { against })}</p>}
+            {lines(phrases.slice(0, FIRST))}
+            {phrases.length > FIRST && (
+                <details>
+                    <summary>{say('page.calendar.more-changed', { changes: phrases.length })}</summary>
+                    {lines(phrases.slice(FIRST))}
+                </details>
+            )}
+        </section>
     );
 }
 

@@ -33,7 +33,12 @@ export type CalendarCrop = Pick<Sheet, 'slug' | 'name' | 'kind'> & {
     routes: Omit<Route, 'reasons' | 'derivation' | 'evidence' | 'no_window'>[];
 };
 
-export type CalendarProps = Common & Pick<Edition, 'ruler' | 'record'> & { crops: CalendarCrop[] };
+export type CalendarProps = Common &
+    Pick<Edition, 'ruler' | 'record'> & {
+        crops: CalendarCrop[];
+        /** what is otherwise than in the edition before, the largest first */
+        changes?: { against: number; phrases: Phrase[] } | null;
+    };
 
 /** This season on a day: what is known of it, and what it means for each act of a crop, by "crop.act". */
 export type SeasonNow = {

@@ -3,7 +3,8 @@ import { Button, Checkbox, Progress, Textarea } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
 import { Refusal, type Zone } from '../../api/client';
-import { useEditions, usePublication, usePublish } from './queries';
+import { Proof, Warnings } from './Proof';
+import { useDraft, useEditions, usePublication, usePublish, type Draft } from './queries';
 import { useMay } from '../../access/session';
 import { useZone } from '../../api/zones';
 import { dateInWords } from '../../time/days';
@@ -15,9 +16,13 @@ export function Editions() {
     const mayPublish = useMay('publish');
     const { data: zone } = useZone(slug);
     const { data: editions } = useEditions(slug);
+    const { data: draft } = useDraft(slug, zone !== undefined && whyNot(zone) === null);
     return (
         <main className="page">
-            {mayPublish && zone && <Publish key={slug} zone={zone} next={(editions?.[0]?.number ?? 0) + 1} />}
+            {draft && <Proof zone={slug} draft={draft} />}
+            {mayPublish && zone && (
+                <Publish key={slug} zone={zone} draft={draft} next={(editions?.[0]?.number ?? 0) + 1} />
+            )}
             <section>
                 <h2>{say('common.editions')}</h2>
                 {editions?.length === 0 && <p>{say('common.none-yet')}</p>}
@@ -65,17 +70,19 @@ export function Editions() {
     );
 }
 
-function Publish({ zone, next }: { zone: Zone; next: number }) {
+function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; next: number }) {
     const publish = usePublish(zone.slug);
     const [note, setNote] = useState('');
     // A click that is made twice, or again after its answer got lost, is one request.
     const [key, setKey] = useState(() => crypto.randomUUID());
     const [evenUnchanged, setEvenUnchanged] = useState(false);
+    const [answers, setAnswers] = useState<Record<string, string>>({});
+    const unanswered = draft?.warnings.some((warning) => !answers[warning.key]?.trim()) ?? false;
     const { data: publication } = usePublication(zone.slug, publish.data?.id ?? null);
     const submit = (event: FormEvent) => {
         event.preventDefault();
         publish.mutate(
-            { note, key, even_unchanged: evenUnchanged },
+            { note, key, even_unchanged: evenUnchanged, answers },
             {
                 onSuccess: () => {
                     setNote('');
@@ -149,6 +156,13 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
                         value={note}
                         onChange={(event) => setNote(event.currentTarget.value)}
                     />
+                    {draft && (
+                        <Warnings
+                            draft={draft}
+                            answers={answers}
+                            onAnswer={(warning, answer) => setAnswers({ ...answers, [warning]: answer })}
+                        />
+                    )}
                     <Problem error={publish.error} unanswered={say('editions.the-server-does-not-answer')} />
                     {unchanged && (
                         <Checkbox
@@ -161,7 +175,7 @@ function Publish({ zone, next }: { zone: Zone; next: number }) {
                         type="submit"
                         mt="md"
                         loading={publish.isPending}
-                        disabled={note.trim() === '' || (unchanged && !evenUnchanged)}
+                        disabled={note.trim() === '' || unanswered || (unchanged && !evenUnchanged)}
                     >
                         {say('editions.publish')}
                     </Button>

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken } from '../../api/client';
+import { api, taken, type Schema } from '../../api/client';
 import { forgetZone } from '../../api/zones';
 
 export function useEditions(zone: string) {
@@ -9,11 +9,44 @@ export function useEditions(zone: string) {
     });
 }
 
+export type Draft = Schema['Draft'];
+export type Objection = Schema['Objection'];
+
+/** The next edition as it would be frozen now. */
+export function useDraft(zone: string, ready: boolean) {
+    return useQuery({
+        queryKey: ['draft', zone],
+        enabled: ready,
+        retry: false,
+        queryFn: () => taken(api.GET('/api/zones/{zone}/draft', { params: { path: { zone } } })),
+    });
+}
+
+export function useObject(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: { key: string; crop: string; text: string }) =>
+            taken(api.POST('/api/zones/{zone}/objections', { params: { path: { zone } }, body })),
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['draft', zone] }),
+    });
+}
+
+export function useAnswer(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ objection, answer }: { objection: number; answer: string }) =>
+            taken(
+                api.POST('/api/objections/{objection}/answer', { params: { path: { objection } }, body: { answer } }),
+            ),
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['draft', zone] }),
+    });
+}
+
 /** Publishes; tells which publication to follow. */
 export function usePublish(zone: string) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (body: { note: string; key: string; even_unchanged: boolean }) =>
+        mutationFn: (body: { note: string; key: string; even_unchanged: boolean; answers: Record<string, string> }) =>
             taken(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body })),
         onSuccess: (publication) => queries.setQueryData(['publication', publication.id], publication),
     });
@@ -30,7 +63,10 @@ export function usePublication(zone: string, id: number | null) {
             const publication = await taken(
                 api.GET('/api/publications/{publication}', { params: { path: { publication: id ?? 0 } } }),
             );
-            if (publication.state === 'done') await forgetZone(queries, zone);
+            if (publication.state === 'done') {
+                await forgetZone(queries, zone);
+                await queries.invalidateQueries({ queryKey: ['draft', zone] });
+            }
             return publication;
         },
     });

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use Anthesis\Calendar\CropSheet;
+use Anthesis\Calendar\EditionDocument;
+use Anthesis\Crop\Crop;
+use Anthesis\Words\Phrase;
+use App\Crops\Crop as CropModel;
+use App\Operations\Today;
+use App\Stations\Station;
+use App\Stations\StationDecision;
+use App\Windows\ZoneWindows;
+use App\Zones\Computation;
+use App\Zones\Zone;
+
+/**
+ * The next edition of a zone as it would be frozen now: what it says otherwise than the last one, and what is to be answered for
+ * before it is.
+ *
+ * @phpstan-import-type Sheet from CropSheet
+ * @phpstan-import-type Words from Phrase
+ *
+ * @phpstan-type Warning array{key: string, phrase: Words}
+ */
+final class DraftEdition
+{
+    /** @throws CannotPublish */
+    public function document(Zone $zone, string $author, string $note): EditionDocument
+    {
+        $windows = $this->windows($zone);
+        $last = $this->last($zone);
+
+        return EditionDocument::compose($zone->toPlace(), ($last->number ?? 0) + 1, Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
+            self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(CropModel::book(), null, 'slug')),
+            $last?->isSound() ? $last->open() : null);
+    }
+
+    public function last(Zone $zone): ?Edition
+    {
+        return Edition::query()->where('zone_id', $zone->id)->orderByDesc('number')->first();
+    }
+
+    /**
+     * @return list<Warning> each with a key of its own, which it has as long as its cause is there
+     *
+     * @throws CannotPublish
+     */
+    public function warnings(Zone $zone, EditionDocument $draft): array
+    {
+        $windows = $this->windows($zone);
+        $warnings = [];
+        if ($draft->content['ruler']['short_record']) {
+            $warnings[] = self::warning('short-record', EditionDocument::firstGuess($draft->content['ruler']['seasons']));
+        }
+        $doubts = $this->openDoubts($zone);
+        if ($doubts > 0) {
+            $warnings[] = self::warning("doubts-{$doubts}", Phrase::of('warning.doubts', ['doubts' => $doubts]));
+        }
+        foreach ($draft->content['crops'] as $sheet) {
+            $disagreements = $windows->disagreements($sheet['slug']);
+            if ($disagreements !== []) {
+                $warnings[] = ['key' => "disagreement-{$sheet['slug']}", 'phrase' => ['key' => 'warning.disagreement', 'with' => ['crop' => $sheet['name'], 'disagreement' => $disagreements[0]]]];
+            }
+            foreach ($sheet['routes'] as $route) {
+                if ($route['windows'] === [] && ($route['chances'] ?? []) === [] && ($route['no_window'] ?? null) === null) {
+                    $warnings[] = self::warning("unexplained-{$sheet['slug']}-{$route['route']}", Phrase::of('warning.unexplained', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$route['act']}")]));
+                }
+            }
+        }
+
+        return $warnings;
+    }
+
+    /** Values in use that quality control doubts and nobody has decided on. */
+    private function openDoubts(Zone $zone): int
+    {
+        $open = 0;
+        foreach (Station::usedBy($zone)->with(['record', 'decisions'])->get() as $station) {
+            $decided = $station->decisions->map(static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}")->flip();
+            $doubted = [];
+            foreach ($station->record?->marks() ?? [] as $mark) {
+                $doubted["{$mark->day->iso()} {$mark->element->value}"] = true;
+            }
+            $open += count(array_diff_key($doubted, $decided->all()));
+        }
+
+        return $open;
+    }
+
+    /** @return Warning */
+    private static function warning(string $key, Phrase $phrase): array
+    {
+        return ['key' => $key, 'phrase' => $phrase->toArray()];
+    }
+
+    /**
+     * @param  list<Sheet>  $sheets
+     * @return list<Sheet> without cover crops, which are for the ground
+     */
+    private static function forGardeners(array $sheets): array
+    {
+        return array_values(array_filter($sheets, static fn (array $sheet): bool => $sheet['kind'] !== Crop::COVER));
+    }
+
+    private function windows(Zone $zone): ZoneWindows
+    {
+        $latest = Computation::query()->where('zone_id', $zone->id)->whereNull('site_id')->latest('id')->first();
+        if ($zone->isStale() && $latest !== null) {
+            throw new CannotPublish(match ($latest->state) {
+                Computation::FAILED => "The last computing failed: {$latest->error} Put that right first; what the screens show is older.",
+                Computation::CANCELLED => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
+                default => 'The windows are being computed. Wait until that is done, look at them, then publish.',
+            });
+        }
+
+        return ZoneWindows::of($zone) ?? throw new CannotPublish('There is nothing to publish yet. Bring a station file first.');
+    }
+}

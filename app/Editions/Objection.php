@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * What somebody at the desk objects to in a draft, of a crop, and what an educator answered. Once published over, it stays with
+ * the edition.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property string $sent_as
+ * @property string $crop
+ * @property string $text
+ * @property string $author
+ * @property string|null $answer
+ * @property string|null $answered_by
+ * @property Carbon|null $answered_at
+ * @property int|null $edition_id null: of the draft
+ * @property-read Zone $zone
+ */
+class Objection extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['answered_at' => 'datetime'];
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** @return Builder<self> those to the draft of a zone, the oldest first */
+    public static function toDraftOf(Zone $zone): Builder
+    {
+        $objections = self::query();
+        $objections->where('zone_id', $zone->id)->whereNull('edition_id')->orderBy('id');
+
+        return $objections;
+    }
+
+    /** @return array{id: int, crop: string, text: string, author: string, answer: string|null, answered_by: string|null} */
+    public function told(): array
+    {
+        return ['id' => $this->id, 'crop' => $this->crop, 'text' => $this->text, 'author' => $this->author, 'answer' => $this->answer, 'answered_by' => $this->answered_by];
+    }
+}

@@ -1,0 +1,212 @@
+import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useMay } from '../../access/session';
+import { spanInShort, type Span } from '../../time/days';
+import { Action } from '../../ui/Action';
+import { Problem } from '../../ui/Problem';
+import { listed, say } from '../../words/words';
+import { useAnswer, useObject, type Draft, type Objection } from './queries';
+
+/** The draft as a proof: what it says otherwise than the edition in force, the largest first, and what people object to. */
+export function Proof({ zone, draft }: { zone: string; draft: Draft }) {
+    const objections = draft.objections.filter((one) => !draft.changes.some((change) => change.crop === one.crop));
+    return (
+        <section>
+            <h2>{say('proof.heading', { number: draft.number })}</h2>
+            {draft.against === null ? (
+                <p>{say('proof.first', { crops: draft.crops })}</p>
+            ) : (
+                <p>
+                    {say('proof.against', {
+                        changes: draft.changes.length,
+                        against: draft.against,
+                    })}
+                </p>
+            )}
+            {draft.changes.length > 0 && (
+                <div className="scroll" tabIndex={0}>
+                    <table className="ruled proof">
+                        <thead>
+                            <tr>
+                                {['crop', 'in-force', 'draft', 'what', 'why', 'objections'].map((column) => (
+                                    <th key={column} scope="col">
+                                        {say(`proof.column-${column}`)}
+                                    </th>
+                                ))}
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {draft.changes.map((change) => (
+                                <tr key={`${change.crop}.${change.route ?? ''}`}>
+                                    <th scope="row">
+                                        <Link to={`/desk/zones/${zone}/windows/${change.crop}`}>{change.name}</Link>
+                                        {change.act && <small> {say(`act.${change.act}`)}</small>}
+                                    </th>
+                                    <td className="was">{spans(change.before)}</td>
+                                    <td>{spans(change.now)}</td>
+                                    <td>{say(change.phrase)}</td>
+                                    <td>
+                                        {change.why.length === 0
+                                            ? say('proof.why-unknown')
+                                            : listed(change.why.map((why) => say(`proof.why-${why}`)))}
+                                    </td>
+                                    <td>
+                                        <Objections
+                                            objections={draft.objections.filter((one) => one.crop === change.crop)}
+                                            zone={zone}
+                                        />
+                                    </td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                </div>
+            )}
+            {objections.length > 0 && <Objections objections={objections} zone={zone} named />}
+            <Object zone={zone} draft={draft} />
+        </section>
+    );
+}
+
+function spans(windows: Span[]): string {
+    return windows.length === 0 ? say('difference.no-window') : windows.map(spanInShort).join(', ');
+}
+
+function Objections({ objections, zone, named }: { objections: Objection[]; zone: string; named?: boolean }) {
+    return (
+        <>
+            {objections.map((objection) => (
+                <div key={objection.id} className="own-hand">
+                    <p>
+                        {named && `${objection.crop}: `}
+                        {objection.text} <small>{objection.author}</small>
+                    </p>
+                    {objection.answer ? (
+                        <p>
+                            {objection.answer} <small>{objection.answered_by}</small>
+                        </p>
+                    ) : (
+                        <Answer zone={zone} objection={objection} />
+                    )}
+                </div>
+            ))}
+        </>
+    );
+}
+
+function Answer({ zone, objection }: { zone: string; objection: Objection }) {
+    const mayPublish = useMay('publish');
+    const [words, setWords] = useState('');
+    const answer = useAnswer(zone);
+    if (!mayPublish) return <p className="hint">{say('proof.not-answered-yet')}</p>;
+    return (
+        <form
+            className="inline"
+            onSubmit={(event) => {
+                event.preventDefault();
+                answer.mutate({ objection: objection.id, answer: words });
+            }}
+        >
+            <TextInput
+                size="xs"
+                label={say('proof.answer')}
+                value={words}
+                maxLength={1000}
+                onChange={(event) => setWords(event.currentTarget.value)}
+            />
+            <Button size="xs" type="submit" variant="default" disabled={!words.trim()} loading={answer.isPending}>
+                {say('proof.answer-it')}
+            </Button>
+            <Problem error={answer.error} />
+        </form>
+    );
+}
+
+/** Anybody at the desk may object, of any crop that changed. */
+function Object({ zone, draft }: { zone: string; draft: Draft }) {
+    const [open, setOpen] = useState(false);
+    const [words, setWords] = useState('');
+    const crops = [...new Map(draft.changes.map((change) => [change.crop, change.name]))];
+    const [crop, setCrop] = useState<string>();
+    const [key, setKey] = useState(() => crypto.randomUUID());
+    const object = useObject(zone);
+    if (crops.length === 0) return null;
+    if (!open) {
+        return (
+            <p>
+                <Action onClick={() => setOpen(true)}>{say('proof.object')}</Action>
+            </p>
+        );
+    }
+    return (
+        <form
+            className="inline"
+            onSubmit={(event) => {
+                event.preventDefault();
+                object.mutate(
+                    { key, crop: crop ?? crops[0]?.[0] ?? '', text: words },
+                    {
+                        onSuccess: () => {
+                            setWords('');
+                            setOpen(false);
+                            setKey(crypto.randomUUID());
+                        },
+                    },
+                );
+            }}
+        >
+            <NativeSelect
+                size="xs"
+                label={say('proof.column-crop')}
+                value={crop ?? crops[0]?.[0]}
+                onChange={(event) => setCrop(event.currentTarget.value)}
+                data={crops.map(([value, label]) => ({ value, label }))}
+            />
+            <TextInput
+                size="xs"
+                miw={320}
+                label={say('proof.what-is-wrong')}
+                value={words}
+                maxLength={1000}
+                onChange={(event) => setWords(event.currentTarget.value)}
+            />
+            <Group gap="sm">
+                <Button size="xs" type="submit" variant="default" disabled={!words.trim()} loading={object.isPending}>
+                    {say('proof.object-to-it')}
+                </Button>
+                <Action onClick={() => setOpen(false)}>{say('common.cancel')}</Action>
+            </Group>
+            <Problem error={object.error} />
+        </form>
+    );
+}
+
+/** What is to be answered for before it is published. */
+export function Warnings({
+    draft,
+    answers,
+    onAnswer,
+}: {
+    draft: Draft;
+    answers: Record<string, string>;
+    onAnswer: (key: string, answer: string) => void;
+}) {
+    if (draft.warnings.length === 0) return null;
+    return (
+        <fieldset className="answers">
+            <legend>{say('proof.warnings')}</legend>
+            {draft.warnings.map((warning) => (
+                <TextInput
+                    key={warning.key}
+                    size="xs"
+                    label={say(warning.phrase)}
+                    placeholder={say('proof.why-all-the-same')}
+                    value={answers[warning.key] ?? ''}
+                    maxLength={1000}
+                    onChange={(event) => onAnswer(warning.key, event.currentTarget.value)}
+                />
+            ))}
+        </fieldset>
+    );
+}
