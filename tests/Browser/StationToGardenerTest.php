@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
+
 use Anthesis\Record\Day;
 use App\StandIns\SimulatedClimate;
 use App\StandIns\SimulatedStation;
@@ -80,7 +82,11 @@ final class StationToGardenerTest extends BrowserTestCase
         $this->browser->visit("/desk/zones/{$slug}/windows")->see('88 of 88 crops');
         self::assertSame($first, $this->radish());
 
-        $this->browser->visit("/desk/zones/{$slug}/editions")->fill('Note to gardeners', 'The first calendar of the bench.')->press('Publish')
+        $this->browser->visit("/desk/zones/{$slug}/editions")->see('Proof of edition 1')->see('To be answered before it is published')->fill('Note to gardeners', 'The first calendar of the bench.');
+        foreach ($this->browser->driver->findElements(WebDriverBy::cssSelector('.answers input')) as $answer) {
+            $answer->sendKeys('Looked at.');
+        }
+        $this->browser->press('Publish')
             ->see('Edition 1 is published and in force.')->see('1, in force');
         self::assertSame([], $this->unexpected($this->browser->errors()));
 

@@ -1,0 +1,133 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, show } from '../../testing';
+import { Editions } from './Editions';
+
+const zone = {
+    slug: 'bench',
+    name: 'Bench',
+    stale: false,
+    short_record: false,
+    cold_seasons: 29,
+    record: { station: 'Bench' },
+    computation: { state: 'done' },
+    edition: { number: 1 },
+};
+const span = (first: string, last: string) => ({ first, last, days: 30 });
+const change = (crop: string, size: number, with_: object = {}) => ({
+    crop,
+    name: crop[0]?.toUpperCase() + crop.slice(1),
+    route: 'direct',
+    act: 'sow-outdoors',
+    kind: 'moved',
+    size,
+    before: [span('04-10', '05-10')],
+    now: [span('04-15', '05-10')],
+    why: ['record', 'method'],
+    phrase: { key: 'change.new', with: { crop: `The ${crop}` } },
+    ...with_,
+});
+const draft = {
+    number: 2,
+    crops: 81,
+    against: 1,
+    changes: [change('carrot', 20), change('radish', 5, { now: [], why: [] })],
+    warnings: [{ key: 'doubts-3', phrase: { key: 'warning.doubts', with: { doubts: 3 } } }],
+    objections: [
+        { id: 7, crop: 'carrot', text: 'Too late for us.', author: 'Tobias', answer: null, answered_by: null },
+        { id: 8, crop: 'leek', text: 'Rust.', author: 'Tobias', answer: 'Noted.', answered_by: 'Wren' },
+    ],
+};
+const answers = {
+    'GET /api/session': EDUCATOR,
+    'GET /api/zones/bench': zone,
+    'GET /api/zones/bench/editions': [],
+    'GET /api/zones/bench/draft': draft,
+};
+const at = (): [string, string] => ['/desk/zones/bench/editions', '/desk/zones/:zone/editions'];
+
+describe('the proof of an edition', () => {
+    it('holds the draft against the edition in force, with why, and what is objected to', async () => {
+        fakeServer(answers);
+        show(<Editions />, ...at());
+        expect(
+            await screen.findByText(
+                '2 ways of growing are told otherwise than in edition 1, those that moved most first.',
+            ),
+        ).toBeTruthy();
+        const [, carrot, radish] = screen.getAllByRole('row');
+        expect(within(carrot as HTMLElement).getByText('10 Apr to 10 May')).toBeTruthy();
+        expect(within(carrot as HTMLElement).getByText('15 Apr to 10 May')).toBeTruthy();
+        expect(within(carrot as HTMLElement).getByText('The carrot is new.')).toBeTruthy();
+        expect(within(carrot as HTMLElement).getByText('the record and the method')).toBeTruthy();
+        expect(within(carrot as HTMLElement).getByText(/Too late for us./)).toBeTruthy();
+        expect(within(radish as HTMLElement).getByText('no window')).toBeTruthy();
+        expect(within(radish as HTMLElement).getByText('not known')).toBeTruthy();
+        // Of a crop that does not change.
+        expect(screen.getByText(/leek: Rust./)).toBeTruthy();
+    });
+
+    it('is not published before each warning is answered', async () => {
+        const asked = fakeServer({
+            ...answers,
+            'POST /api/zones/bench/editions': { id: 1, state: 'failed', error: 'x', edition: { number: 2 } },
+        });
+        show(<Editions />, ...at());
+        const answer = await screen.findByLabelText(/3 values of the record are doubted/);
+        fireEvent.change(screen.getByLabelText(/Note to gardeners/), { target: { value: 'A correction.' } });
+        const button = screen.getByRole('button', { name: 'Publish' }) as HTMLButtonElement;
+        expect(button.disabled).toBe(true);
+        fireEvent.change(answer, { target: { value: 'Looked at.' } });
+        expect(button.disabled).toBe(false);
+        fireEvent.click(button);
+        await waitFor(() =>
+            expect(asked.find((a) => a.what === 'POST /api/zones/bench/editions')?.body).toMatchObject({
+                note: 'A correction.',
+                answers: { 'doubts-3': 'Looked at.' },
+            }),
+        );
+    });
+
+    it('has objections raised and answered', async () => {
+        const asked = fakeServer({
+            ...answers,
+            'POST /api/zones/bench/objections': draft.objections[0],
+            'POST /api/objections/7/answer': draft.objections[1],
+        });
+        show(<Editions />, ...at());
+        fireEvent.click(await screen.findByText('Object to one of them'));
+        fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
+        fireEvent.change(screen.getByLabelText('What is wrong with it'), { target: { value: 'Flea beetle.' } });
+        fireEvent.submit(screen.getByLabelText('What is wrong with it'));
+        await waitFor(() =>
+            expect(asked.find((a) => a.what === 'POST /api/zones/bench/objections')?.body).toMatchObject({
+                crop: 'radish',
+                text: 'Flea beetle.',
+            }),
+        );
+        fireEvent.change(screen.getByLabelText('Answer'), { target: { value: 'A net helps.' } });
+        fireEvent.submit(screen.getByLabelText('Answer'));
+        await waitFor(() =>
+            expect(asked.find((a) => a.what === 'POST /api/objections/7/answer')?.body).toEqual({
+                answer: 'A net helps.',
+            }),
+        );
+    });
+
+    it('of a first edition says that there is none to hold it against', async () => {
+        fakeServer({
+            ...answers,
+            'GET /api/zones/bench/draft': {
+                ...draft,
+                number: 1,
+                against: null,
+                changes: [],
+                warnings: [],
+                objections: [],
+            },
+        });
+        show(<Editions />, ...at());
+        expect(await screen.findByText('The first edition: 81 crops.')).toBeTruthy();
+        expect(screen.queryByText('Object to one of them')).toBeNull();
+    });
+});
