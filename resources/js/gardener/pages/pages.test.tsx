@@ -240,6 +240,84 @@ describe('gardener’s pages', () => {
         expect(renderToString(<GardenerPage data={calendar} />)).toContain('By the 2nd edition of the method.');
     });
 
+    it('say how this season runs and what that means for an act that does not go as the calendar says', () => {
+        const page = week([task, { ...task, crop: 'beet', name: 'Beet', last_chance: false }]);
+        if (page.page !== 'week') return;
+        const act = (pile: 'go' | 'hold-a-week', until: string | null) => ({ pile, until, harvests: 12, of: 29 });
+        const night = { date: '2026-05-10', members: 20, of: 29, celsius: -1.4 };
+        page.props.season = {
+            on: '2026-05-09',
+            record_ends: '2026-05-08',
+            outlook: 'simulated',
+            members: 29,
+            position: { degree_days: 80, days_ahead: -6, soil: 9.5, soil_above: -1.8 },
+            freezes: { side: 'to-come', of: 29, members: 11 },
+            ready: [
+                { celsius: 5, now: true, dates: [null, null, null] },
+                { celsius: 7, now: true, dates: [null, null, null] },
+                { celsius: 10, now: false, dates: ['2026-05-11', '2026-05-13', '2026-05-20'] },
+                { celsius: 15, now: false, dates: ['2026-06-01', '2026-06-04', '2026-06-11'] },
+            ],
+            nights: { expected: [night, { ...night, date: '2026-05-11' }], tender: [] },
+            acts: {
+                'kale.sow-outdoors': act('hold-a-week', '2026-05-16'),
+                'beet.sow-outdoors': act('go', null),
+            },
+        };
+        render(<GardenerPage data={page} />);
+        expect(screen.getByText('This season, 9 May 2026')).toBeTruthy();
+        expect(
+            screen.getByText(/Soil at 5 cm 9.5 °C, 1.8 °C below usual. Warmth since midwinter 6 days behind./),
+        ).toBeTruthy();
+        expect(screen.getByText('Soil of 7 °C: now. Soil of 10 °C: 13 May (11 May to 20 May).')).toBeTruthy();
+        expect(screen.getByText(/A freeze is expected in the night to 10 May: −1.4 °C/)).toBeTruthy();
+        expect(screen.queryByText(/night to 11 May/)).toBeNull();
+        expect(screen.getAllByText(/^this season:/).map((note) => note.textContent)).toEqual([
+            'this season: wait until 16 May',
+        ]);
+        expect(
+            screen.getByText(/29 past years went on from this day. The weather told of here is simulated./),
+        ).toBeTruthy();
+    });
+
+    it('say what the educator advises, and what was withdrawn and why', () => {
+        const page = week([task]);
+        if (page.page !== 'week') return;
+        const advisory = { text: 'Cover beans.', author: 'Wren', published_on: '2026-05-08', until: '2026-05-12' };
+        const withdrawn = { on: '2026-05-09', by: 'Wren', reason: 'The cloud stayed.' };
+        page.props.advisories = [
+            { ...advisory, withdrawn: null },
+            { ...advisory, text: 'Water early.', withdrawn },
+        ];
+        render(<GardenerPage data={page} />);
+        expect(screen.getByText('Cover beans.').tagName).toBe('P');
+        expect(screen.getAllByText('Wren, 8 May 2026; holds until 12 May 2026.')).toHaveLength(2);
+        expect(screen.getByText('Water early.').tagName).toBe('S');
+        expect(screen.getByText(/Withdrawn on 9 May 2026: The cloud stayed./)).toBeTruthy();
+    });
+
+    it('say what changed since the edition before, the first few at once', () => {
+        const changed = (count: number): PageData => ({
+            page: 'calendar',
+            props: {
+                ...(calendar.page === 'calendar' ? calendar.props : (undefined as never)),
+                changes: {
+                    against: 3,
+                    phrases: Array.from({ length: count }, (_, i) => ({
+                        key: 'change.new',
+                        with: { crop: `Crop ${i}` },
+                    })),
+                },
+            },
+        });
+        render(<GardenerPage data={changed(9)} />);
+        expect(screen.getByText('What changed since edition 3')).toBeTruthy();
+        expect(screen.getByText('All 9 changes').parentElement?.textContent).toContain('Crop 8 is new.');
+        expect(screen.getByText('Crop 7 is new.').closest('details')).toBeNull();
+        render(<GardenerPage data={changed(0)} />);
+        expect(screen.getByText('Every window is as it was in edition 3.')).toBeTruthy();
+    });
+
     it('tell a gardener whose place is not known what to do', () => {
         const html = renderToString(
             <GardenerPage data={{ page: 'home', props: { asked: true, found: false, zones: [] } }} />,
