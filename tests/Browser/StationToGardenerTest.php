@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\WebDriverBy;
-
 use Anthesis\Record\Day;
 use App\StandIns\SimulatedClimate;
 use App\StandIns\SimulatedStation;
+use Facebook\WebDriver\WebDriverBy;
 
 /** The whole road in a real browser: from a station's file to the page a gardener reads. */
 final class StationToGardenerTest extends BrowserTestCase

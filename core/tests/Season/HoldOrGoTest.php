@@ -62,6 +62,15 @@ final class HoldOrGoTest extends TestCase
         self::assertSame([$pile, $until, $slack], [$verdict->pile, $verdict->until === null ? null : $verdict->until->number - Day::fromIso(self::TODAY)->number, $verdict->slack]);
     }
 
+    /** Of fifty members: five more are a tenth better, which is not waited for; six more are. */
+    public function test_a_day_is_worth_waiting_for_when_more_than_a_tenth_of_the_members_are_better_off(): void
+    {
+        $sowing = static fn (int $day, int $harvests): Sowing => new Sowing(Day::fromIso(self::TODAY)->plus($day),
+            array_map(static fn (int $member): array => $member < $harvests ? [Outcome::Harvest->code(), 60] : [Outcome::FreezeYoung->code(), null], range(0, 49)));
+        $pile = static fn (int $later): Pile => HoldOrGo::of(Prospects::ofSowings([$sowing(0, 41), ...array_map(static fn (int $day): Sowing => $sowing($day, $later), range(1, 60))]), 0.8)->pile;
+        self::assertSame([Pile::Go, Pile::HoldAWeek], [$pile(46), $pile(47)]);
+    }
+
     public function test_it_tells_what_waiting_costs_and_what_most_are_lost_to(): void
     {
         $verdict = $this->verdict(static fn (int $i): int => 8);

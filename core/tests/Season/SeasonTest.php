@@ -124,6 +124,9 @@ final class SeasonTest extends TestCase
         self::assertFalse(SoilReady::at(12.1, [2001 => $soil(0, 5)], $today)->now);
         self::assertSame('2026-04-18', SoilReady::at(10.0, [2001 => $soil(0, 3)], $today)->dates[1]?->iso(), 'warm days before today do not count towards the five');
         self::assertSame([null, null, null], SoilReady::at(20.0, [2001 => $soil(0)], $today)->dates);
+        // Of nineteen the second, the tenth and the eighteenth.
+        $many = SoilReady::at(10.0, array_map(static fn (int $day): array => $soil($day), range(0, 18)), $today);
+        self::assertSame(['2026-04-19', '2026-04-27', '2026-05-05'], array_map(static fn (?Day $d): ?string => $d?->iso(), $many->dates));
         // Four days are none; the fifth makes it.
         $broken = [...array_fill(0, 5, 8.0), 12.0, 12.0, 12.0, 12.0, 9.9, 12.0, 12.0, 12.0, 12.0, 12.0];
         self::assertSame('2026-04-23', SoilReady::at(10.0, [2001 => $broken], $today)->dates[1]?->iso());
@@ -170,6 +173,24 @@ final class SeasonTest extends TestCase
         self::assertSame(3.0, $of(3, 1.0, 2.0, 6.0));
         self::assertSame(6.0, $of(9, 50.0, 50.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 9.0));
         self::assertSame(4.0, $of(7, 1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0));
+    }
+
+    /** A year with a long gap in its minima or in its maxima is held against no other. */
+    public function test_a_year_that_is_not_on_record_is_none_to_be_ahead_of(): void
+    {
+        $whole = $this->steadyYears(2.0, '2026-04-17');
+        foreach (['minimum', 'maximum'] as $element) {
+            $values = ['minimum' => $whole->minimum, 'maximum' => $whole->maximum];
+            for ($i = 30; $i < 60; $i++) {
+                $values[$element][$i] = null;
+            }
+            // The warm year 2020 has a gap; without it the others are as they were.
+            for ($i = 60; $i < 366; $i++) {
+                $values['maximum'][$i] = 40.0;
+            }
+            $record = new DailyRecord($whole->first, $values['minimum'], $values['maximum']);
+            self::assertSame(149 - 106, SeasonPosition::of($record, [], Latitude::of(46.0))->daysAhead, $element);
+        }
     }
 
     public function test_a_sowing_without_members_has_no_share_and_no_harvest(): void
