@@ -78,6 +78,7 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);
         Route::get('zones/{zone}/windows/{crop}/runs', [WindowsController::class, 'runs']);
         Route::get('zones/{zone}/windows/{crop}/packet-days', [WindowsController::class, 'packetDays']);
+        Route::get('zones/{zone}/windows/{crop}/succession', [WindowsController::class, 'succession']);
         Route::get('zones/{zone}/windows/{crop}/compared', [WindowsController::class, 'compared']);
         Route::post('zones/{zone}/windows/{crop}/choices', [CropChoiceController::class, 'store']);
         Route::delete('zones/{zone}/choices/{choice}', [CropChoiceController::class, 'destroy']);

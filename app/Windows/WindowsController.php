@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Windows;
 
+use Anthesis\Crop\Crop as CoreCrop;
 use Anthesis\Crop\Route;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\PacketDays;
+use Anthesis\Replay\Replay;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
 use App\Results\ZoneReplay;
@@ -21,6 +23,8 @@ use InvalidArgumentException;
 
 class WindowsController
 {
+    private const HALF_A_YEAR = 182;
+
     private const NOT_YET = 'The zone has not been computed yet. Bring a station file first.';
 
     private const NOT_THERE_YET = 'The windows have not been computed for this site yet.';
@@ -65,6 +69,23 @@ class WindowsController
     /** How many days a packet may promise, for what is sown on a day still to come to harvest; by the record. */
     public function packetDays(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
+        [$replay, $grown, $route, $day, $standard] = $this->sownOn($request, $zone, $crop);
+
+        return response()->json(['data' => ['packet_days' => PacketDays::left($replay, $grown, $route, $day, $standard)]]);
+    }
+
+    public function succession(Request $request, Zone $zone, Crop $crop): JsonResponse
+    {
+        $asked = $request->validate(['days' => ['nullable', 'integer', 'between:1,364'], 'kg' => ['nullable', 'numeric', 'between:0.01,10000']],
+            ['days.between' => 'A succession goes on for 1 to 364 days.', 'kg.between' => 'Give the kilograms wanted a week, more than nothing and at most 10000.']);
+        [$replay, $grown, $route, $day, $standard] = $this->sownOn($request, $zone, $crop);
+
+        return response()->json(['data' => CropSuccession::of($replay, $grown, $route, $day, (int) ($asked['days'] ?? self::HALF_A_YEAR), $standard, isset($asked['kg']) ? (float) $asked['kg'] : null)]);
+    }
+
+    /** @return array{Replay, CoreCrop, Route, YearDay, float} what a question about a sow day asks of: the years, the crop, how it is grown, the day and the share of years */
+    private function sownOn(Request $request, Zone $zone, Crop $crop): array
+    {
         [$site, $standard] = $this->asked($request, $zone);
         $asked = $request->validate(['route' => ['nullable', new Enum(Route::class)], 'on' => ['required', 'string', 'max:5']], ['on.required' => 'Say on which day of the year (“on”, MM-DD).']);
         $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
@@ -76,9 +97,8 @@ class WindowsController
         $grown = $crop->toCore();
         $route = isset($asked['route']) ? Route::from($asked['route']) : $grown->routes[0];
         abort_unless(in_array($route, $grown->routes, true), 404, 'The crop is not grown in this way.');
-        $days = PacketDays::left(ZoneReplay::of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0]), $grown, $route, $day, ($standard ?? ProofStandard::from($zone->standard))->share());
 
-        return response()->json(['data' => ['packet_days' => $days]]);
+        return [ZoneReplay::of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0]), $grown, $route, $day, ($standard ?? ProofStandard::from($zone->standard))->share()];
     }
 
     /** What the second edition of the method moved, crop by crop. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Anthesis\Exchange\CropCsv;
 use App\People\Role;
 use App\Results\Result;
 use App\Sites\Site;
@@ -184,5 +185,23 @@ final class WindowsTest extends TestCase
         $this->getJson('/api/zones/test-basin/windows/radish/packet-days')->assertUnprocessable();
         $this->getJson('/api/zones/test-basin/windows/radish/packet-days?on=13-01')->assertUnprocessable();
         $this->getJson('/api/zones/test-basin/windows/radish/packet-days?on=05-01&route=transplant')->assertNotFound();
+    }
+
+    public function test_a_crop_is_kept_coming_by_even_harvests_or_at_its_interval(): void
+    {
+        $url = '/api/zones/test-basin/windows/radish/succession';
+        $told = $this->getJson("{$url}?on=04-10&days=60&kg=0.5")->assertOk()->json('data');
+        $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        self::assertSame(['04-10', 60, $radish->convention->successionDays], [$told['from'], $told['days'], $told['interval']]);
+        self::assertSame('04-10', $told['even']['sowings'][0]['on']);
+        self::assertSame(range(0, 60, $told['interval']), array_column($told['fixed']['sowings'], 'after'), 'every day of these reaches the standard');
+        $first = $told['even']['sowings'][0];
+        self::assertEqualsWithDelta(0.5 * ($first['last'] - $first['first'] + 1) / 7 / (float) $told['yield_kg_per_m'], $first['metres'], 0.06);
+        self::assertSame([], $told['even']['gaps'], 'an even supply has no hunger');
+        self::assertNull($this->getJson("{$url}?on=04-10")->json('data.even.sowings.0.metres'));
+        $this->getJson("{$url}?on=04-10&days=365")->assertUnprocessable()->assertJsonPath('errors.days.0', 'A succession goes on for 1 to 364 days.');
+        $this->getJson("{$url}?on=04-10&kg=0")->assertUnprocessable();
+        $this->getJson("{$url}?on=04-31")->assertUnprocessable();
+        $this->getJson("{$url}?on=04-10&route=transplant")->assertNotFound();
     }
 }

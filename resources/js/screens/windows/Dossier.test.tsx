@@ -105,6 +105,7 @@ const answers = {
     [`GET ${base}`]: dossier,
     [`GET ${base}/runs`]: runs,
     [`GET ${base}/compared`]: compared,
+    [`GET ${base}/succession`]: new Promise(() => {}),
 };
 const at = (search = '') => ['/desk/zones/bench/windows/radish' + search, '/desk/zones/:zone/windows/:crop'] as const;
 

@@ -16,6 +16,7 @@ import { say } from '../../words/words';
 import { DossierChart, ownRoute } from './DossierChart';
 import { DossierTables } from './DossierTables';
 import { OwnDates } from './OwnDates';
+import { Succession } from './Succession';
 import { VarietyAxis } from './VarietyAxis';
 import { isStandard, STANDARDS } from '../../words/standards';
 
@@ -155,6 +156,7 @@ function Body({
     const { data: runs } = useRuns(zone, crop, route.route as Route, undefined, variety);
     const { data: compared } = useCropComparison(zone, crop, data.method.standard);
     const today = runs ? runsOn(runs, day) : [];
+    const opens = route.windows[0]?.first;
     return (
         <div className="climate">
             <div>
@@ -190,6 +192,15 @@ function Body({
                     route={route.route}
                     longest={route.no_window?.longest_days ?? null}
                 />
+                {opens && (
+                    <Succession
+                        zone={zone}
+                        crop={crop}
+                        route={route.route as Route}
+                        standard={data.method.standard}
+                        from={opens}
+                    />
+                )}
                 {mayEdit && <OwnDates zone={zone} crop={crop} data={data} />}
                 {compared && (
                     <>

@@ -108,3 +108,24 @@ export function useChooseMethod(zone: string, onComputing: (computation: number)
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', zone] })),
     });
 }
+
+/** Sowings that keep a crop coming, from a day of the year on. */
+export function useSuccession(
+    zone: string,
+    crop: string,
+    query: {
+        on: string;
+        days: number;
+        kg?: number;
+        route: 'direct' | 'transplant';
+        standard?: Schema['Standard'];
+    },
+) {
+    return useQuery({
+        queryKey: ['windows', zone, crop, 'succession', query],
+        placeholderData: keepPreviousData,
+        retry: false,
+        queryFn: () =>
+            taken(api.GET('/api/zones/{zone}/windows/{crop}/succession', { params: { path: { zone, crop }, query } })),
+    });
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Succession;
+
+use Anthesis\Climate\Quantile;
+use Anthesis\Record\YearDay;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Runs;
+
+/**
+ * How many sowings of a succession are in harvest on each day, as the years on record had it: day i of every list is i days after the
+ * succession's first.
+ */
+final readonly class SupplyLine
+{
+    private const PROBABILITIES = [0.1, 0.5, 0.9];
+
+    /**
+     * @param  int  $years  in which all of its sowings came to an end on record
+     * @param  list<int>  $usual  sowings in harvest if each is picked when it usually is
+     * @param  list<float>  $low  10 % of the years, no more than that
+     * @param  list<float>  $middle  50 %
+     * @param  list<float>  $high  90 %
+     */
+    private function __construct(public int $years, public array $usual, public array $low, public array $middle, public array $high)
+    {
+    }
+
+    /**
+     * @param  YearDay  $from  the succession's first day
+     * @param  list<SuccessionSowing>  $sowings
+     */
+    public static function of(Runs $runs, YearDay $from, array $sowings): self
+    {
+        $days = max([-1, ...array_map(static fn (SuccessionSowing $s): int => $s->last, $sowings)]) + 1;
+        $usual = array_fill(0, $days, 0);
+        foreach ($sowings as $sowing) {
+            for ($i = $sowing->first; $i <= $sowing->last; $i++) {
+                $usual[$i]++;
+            }
+        }
+        $usual = array_values($usual);
+        $years = array_values(array_filter(array_map(static fn (int $start): ?array => self::year($runs, $start, $sowings, $days), $runs->daysOf[$from->number])));
+        $quantiles = [[], [], []];
+        for ($day = 0; $day < $days; $day++) {
+            $counts = array_column($years, $day);
+            sort($counts);
+            foreach (self::PROBABILITIES as $n => $p) {
+                $quantiles[$n][] = (float) Quantile::of($counts, $p);
+            }
+        }
+
+        return new self(count($years), $usual, ...$quantiles);
+    }
+
+    /** @return list<array{int, int}> first and last day of each stretch, between the first harvest and the last, without anything to pick */
+    public function gaps(): array
+    {
+        return array_values(array_filter($this->stretches(static fn (int $n): bool => $n === 0), fn (array $s): bool => $s[0] > 0 && $s[1] < count($this->usual) - 1
+            && array_sum(array_slice($this->usual, 0, $s[0])) > 0));
+    }
+
+    /** @return list<array{int, int}> first and last day of each stretch on which two sowings or more are picked at once */
+    public function gluts(): array
+    {
+        return $this->stretches(static fn (int $n): bool => $n > 1);
+    }
+
+    /**
+     * How much to sow for a need.
+     *
+     * @param  float  $kilograms  wanted a week
+     * @param  float  $yieldPerMetre  kg a metre of row gives in all
+     * @return float metres of row of one sowing, that give so much in each week of its harvest
+     */
+    public static function metres(SuccessionSowing $sowing, float $kilograms, float $yieldPerMetre): float
+    {
+        return $kilograms / ($yieldPerMetre * 7 / ($sowing->last - $sowing->first + 1));
+    }
+
+    /**
+     * @param  list<SuccessionSowing>  $sowings
+     * @return list<int>|null sowings in harvest by day, in the year in which the succession begins on a day of the record; null: not all
+     *                        of them end on record
+     */
+    private static function year(Runs $runs, int $start, array $sowings, int $days): ?array
+    {
+        $picked = array_fill(0, $days, 0);
+        foreach ($sowings as $sowing) {
+            $sown = $start + $sowing->after;
+            $outcome = $runs->outcomes[$sown] ?? Outcome::NONE;
+            if ($outcome === Outcome::NONE) {
+                return null;
+            }
+            if ($outcome === Outcome::Harvest->code()) {
+                $first = $runs->mature[$sown] - $start;
+                for ($i = $first, $end = min($days, $first + $runs->harvests[$sown]); $i < $end; $i++) {
+                    $picked[$i]++;
+                }
+            }
+        }
+
+        return array_values($picked);
+    }
+
+    /**
+     * @param  callable(int): bool  $holds
+     * @return list<array{int, int}>
+     */
+    private function stretches(callable $holds): array
+    {
+        $stretches = [];
+        $began = null;
+        foreach ([...$this->usual, null] as $day => $count) {
+            if ($count !== null && $holds($count)) {
+                $began ??= $day;
+            } elseif ($began !== null) {
+                $stretches[] = [$began, $day - 1];
+                $began = null;
+            }
+        }
+
+        return $stretches;
+    }
+}

@@ -1,0 +1,64 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { fakeServer, Refused, show, type Asked } from '../../testing';
+import { Succession } from './Succession';
+
+const plan = (change: object = {}) => ({
+    sowings: [
+        { on: '04-01', after: 0, first: 30, last: 49, metres: 2.5 },
+        { on: '04-20', after: 19, first: 50, last: 69, metres: 2.6 },
+    ],
+    years: 29,
+    usual: Array.from({ length: 70 }, (_, i) => (i < 30 ? 0 : 1)),
+    low: Array.from({ length: 70 }, () => 0),
+    middle: Array.from({ length: 70 }, () => 1),
+    high: Array.from({ length: 70 }, () => 2),
+    gaps: [],
+    gluts: [],
+    ...change,
+});
+const both = {
+    from: '04-01',
+    days: 120,
+    interval: 14,
+    yield_kg_per_m: 2,
+    even: plan(),
+    fixed: plan({ gaps: [[50, 56]], gluts: [[40, 41]] }),
+};
+const queryOf = (asked: Asked | undefined) => Object.fromEntries(new URLSearchParams(asked?.what.split('?')[1] ?? ''));
+const base = '/api/zones/bench/windows/radish/succession';
+const element = <Succession zone="bench" crop="radish" route="direct" standard="reliable" from="04-01" />;
+
+describe('keeping a crop coming', () => {
+    it('sets sowings for an even harvest beside a fixed interval, with its hunger and its glut', async () => {
+        const asked = fakeServer({ [`GET ${base}`]: both });
+        show(element);
+        const [even, fixed] = await screen.findAllByRole('figure');
+        expect(even?.textContent).toContain('For an even harvest. Sow on 1 Apr (2.5 m) and 20 Apr (2.6 m).');
+        expect(even?.textContent).not.toContain('Nothing to pick');
+        expect(fixed?.textContent).toContain('Every 14 days.');
+        expect(fixed?.textContent).toContain('Nothing to pick 21 May to 27 May.');
+        expect(fixed?.textContent).toContain('More than one sowing at once 11 May to 12 May.');
+        expect(even?.querySelectorAll('.sown')).toHaveLength(2);
+        expect(queryOf(asked[0])).toEqual({ on: '04-01', days: '120', route: 'direct', standard: 'reliable' });
+    });
+
+    it('asks for another first day, another span and kilograms a week', async () => {
+        const asked = fakeServer({ [`GET ${base}`]: { ...both, yield_kg_per_m: null } });
+        show(element);
+        fireEvent.change(await screen.findByLabelText('First sowing from'), { target: { value: '2026-08-10' } });
+        fireEvent.change(screen.getByLabelText('Days to sow for'), { target: { value: '60' } });
+        fireEvent.change(screen.getByLabelText('Wanted, kg a week'), { target: { value: '1.5' } });
+        await waitFor(() => expect(queryOf(asked.at(-1))).toMatchObject({ on: '08-10', days: '60', kg: '1.5' }));
+        expect(await screen.findByText(/yield is not in the book/)).toBeTruthy();
+    });
+
+    it('says that no day is good, and what the server refuses', async () => {
+        fakeServer({ [`GET ${base}`]: { ...both, even: plan({ sowings: [], usual: [], middle: [], high: [] }) } });
+        show(element);
+        expect(await screen.findByText(/No day from here on reaches the standard./)).toBeTruthy();
+        fakeServer({ [`GET ${base}`]: new Refused(422, { message: 'A succession goes on for 1 to 364 days.' }) });
+        fireEvent.change(screen.getByLabelText('Days to sow for'), { target: { value: '364' } });
+        expect(await screen.findByText('A succession goes on for 1 to 364 days.')).toBeTruthy();
+    });
+});
