@@ -181,6 +181,15 @@ function Body({
                         );
                     })}
                 </div>
+                {opens && (
+                    <Succession
+                        zone={zone}
+                        crop={crop}
+                        route={route.route as Route}
+                        standard={data.method.standard}
+                        from={opens}
+                    />
+                )}
             </div>
             <div>
                 <DayOutcomes ribbon={route.ribbon} day={day} last={today.at(-1)} />
@@ -192,15 +201,6 @@ function Body({
                     route={route.route}
                     longest={route.no_window?.longest_days ?? null}
                 />
-                {opens && (
-                    <Succession
-                        zone={zone}
-                        crop={crop}
-                        route={route.route as Route}
-                        standard={data.method.standard}
-                        from={opens}
-                    />
-                )}
                 {mayEdit && <OwnDates zone={zone} crop={crop} data={data} />}
                 {compared && (
                     <>

@@ -23,7 +23,13 @@ const both = {
     interval: 14,
     yield_kg_per_m: 2,
     even: plan(),
-    fixed: plan({ gaps: [[50, 56]], gluts: [[40, 41]] }),
+    fixed: plan({
+        gaps: [[50, 56]],
+        gluts: [
+            [40, 41],
+            [44, 44],
+        ],
+    }),
 };
 const queryOf = (asked: Asked | undefined) => Object.fromEntries(new URLSearchParams(asked?.what.split('?')[1] ?? ''));
 const base = '/api/zones/bench/windows/radish/succession';
@@ -37,8 +43,8 @@ describe('keeping a crop coming', () => {
         expect(even?.textContent).toContain('For an even harvest. Sow on 1 Apr (2.5 m) and 20 Apr (2.6 m).');
         expect(even?.textContent).not.toContain('Nothing to pick');
         expect(fixed?.textContent).toContain('Every 14 days.');
-        expect(fixed?.textContent).toContain('Nothing to pick 21 May to 27 May.');
-        expect(fixed?.textContent).toContain('More than one sowing at once 11 May to 12 May.');
+        expect(fixed?.textContent).toContain('Nothing to pick from 21 May to 27 May.');
+        expect(fixed?.textContent).toContain('More than one sowing at once from 11 May to 12 May and on 15 May.');
         expect(even?.querySelectorAll('.sown')).toHaveLength(2);
         expect(queryOf(asked[0])).toEqual({ on: '04-01', days: '120', route: 'direct', standard: 'reliable' });
     });

@@ -163,7 +163,9 @@ function inWords(plan: Plan, on: string): string {
     const spans = (some: number[][]) =>
         listed(
             some.map(([a = 0, b = 0]) =>
-                say('succession.span', { from: inShort(dayAfter(on, a)), to: inShort(dayAfter(on, b)) }),
+                a === b
+                    ? say('succession.on', { day: inShort(dayAfter(on, a)) })
+                    : say('succession.span', { from: inShort(dayAfter(on, a)), to: inShort(dayAfter(on, b)) }),
             ),
         );
     return [
