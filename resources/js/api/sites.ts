@@ -30,3 +30,9 @@ export function useSaveSite() {
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['sites'] })),
     });
 }
+
+/** A site as readings found it: the one they were held against, with their offset and rate. */
+export function asMeasured(found: Schema['Calibration'], zone: string, name: string, note: string) {
+    const { air, sun, protection } = found.site;
+    return { name, zone, air, sun, rate: found.rate, protection, offset: found.offset, note };
+}

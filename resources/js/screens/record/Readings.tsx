@@ -5,7 +5,7 @@ import { line } from 'd3-shape';
 import { useState } from 'react';
 import { type Schema } from '../../api/client';
 import { useCalibration } from './queries';
-import { useSaveSite, useSites } from '../../api/sites';
+import { asMeasured, useSaveSite, useSites } from '../../api/sites';
 import { useMay } from '../../access/session';
 import { Behind } from '../../charts/Behind';
 import { dateInWords } from '../../time/days';
@@ -80,21 +80,19 @@ function Found({ zone, found }: { zone: string; found: Calibration }) {
     const save = useSaveSite();
     const degrees = (value: number) => say(inCelsius(Math.round(10 * value) / 10));
     const keep = () =>
-        save.mutate({
-            name,
-            zone,
-            air: found.site.air,
-            sun: found.site.sun,
-            rate: found.rate,
-            protection: found.site.protection,
-            offset: found.offset,
-            note: say('readings.from-readings-at-cm-error', {
-                used: found.used,
-                depth: Math.round(found.depth * 100),
-                error_before: degrees(found.error_before),
-                error_after: degrees(found.error_after),
-            }),
-        });
+        save.mutate(
+            asMeasured(
+                found,
+                zone,
+                name,
+                say('readings.from-readings-at-cm-error', {
+                    used: found.used,
+                    depth: Math.round(found.depth * 100),
+                    error_before: degrees(found.error_before),
+                    error_after: degrees(found.error_after),
+                }),
+            ),
+        );
     return (
         <div className="climate">
             <div>

@@ -1,6 +1,6 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { useSaveSite, useSites } from '../../api/sites';
+import { asMeasured, useSaveSite, useSites } from '../../api/sites';
 import { useMay, useSession } from '../../access/session';
 import { dateInShort, dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
@@ -149,16 +149,9 @@ function Calibrated({ zone, spot }: { zone: string; spot: Spot }) {
     if (!found) return error ? <Problem error={error} /> : <p>{say('soil.looking')}</p>;
     const there = (sites ?? []).find((site) => site.name === name && (site.zone === null || site.zone === zone));
     const keep = () =>
-        save.mutate({
-            name,
-            zone,
-            air: found.site.air,
-            sun: found.site.sun,
-            rate: found.rate,
-            protection: found.site.protection,
-            offset: found.offset,
-            note: say('soil.from-readings-here', { used: found.used, spot: spot.name }),
-        });
+        save.mutate(
+            asMeasured(found, zone, name, say('soil.from-readings-here', { used: found.used, spot: spot.name })),
+        );
     return (
         <>
             <p>
