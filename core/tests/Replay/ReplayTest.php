@@ -254,6 +254,28 @@ final class ReplayTest extends TestCase
         self::assertMatchesRegularExpression('/^y{5,}l{5,}-+$/', $outcomes, 'and once the harvest is over, none');
     }
 
+    /** What has not come up counts when its last day is on record, and not when it is the day after. */
+    public function test_a_sowing_that_never_comes_up_counts_while_its_time_ends_on_record(): void
+    {
+        $days = 500;
+        $radish = $this->crop('radish');
+        $runs = (new Replay($this->steady(1, 3, $days), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($radish, Route::Direct)->all();
+        self::assertSame(['no-emergence-cold'], array_values(array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs))));
+        self::assertCount($days - $radish->emergence->maxDays, $runs);
+        self::assertSame($days - 1, $runs[count($runs) - 1]->ended->number - $runs[0]->sown->number);
+    }
+
+    /** A bulb planted as a set is full-sized from the start, and no more than that. */
+    public function test_no_sowing_brings_more_than_a_whole_harvest(): void
+    {
+        foreach (['onion-sets-long-day', 'radish'] as $slug) {
+            $crop = $this->crop($slug);
+            $expected = OutcomeRibbon::of((new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs($crop, $crop->routes[0]))->expectedHarvest($crop->harvest->days);
+            self::assertGreaterThan(0.85, max($expected), $slug);
+            self::assertLessThanOrEqual(1.0 + 1e-9, max($expected), $slug);
+        }
+    }
+
     /** Up on the last day the crop is given, and lost where that day is one sooner. */
     public function test_a_seedling_may_come_up_on_its_last_day(): void
     {
