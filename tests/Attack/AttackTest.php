@@ -49,7 +49,7 @@ final class AttackTest extends TestCase
     {
         $operations = array_map(static fn (string $o): array => explode(' ', $o, 2), Contract::read()->operations());
         $operations = [...$operations, ['GET', '/'], ['GET', '/zones/{zone}'], ['GET', '/zones/{zone}/weeks/{week}'], ['GET', '/zones/{zone}/crops/{crop}'],
-            ['GET', '/zones/{zone}/editions/{number}'], ['GET', '/zones/{zone}/calendar.ics'], ['GET', '/desk-files/record-imports/{import}'], ['GET', '/desk-files/zones/{zone}/record.csv']];
+            ['GET', '/zones/{zone}/editions/{number}'], ['GET', '/zones/{zone}/calendar.ics'], ['GET', '/zones/{zone}/news.atom'], ['GET', '/desk-files/record-imports/{import}'], ['GET', '/desk-files/zones/{zone}/record.csv']];
         // Logging out would end the walk; logging in as somebody is another walk; and /up says rightly that nobody works here.
         $operations = array_values(array_filter($operations, static fn (array $o): bool => ! in_array($o[1], ['/api/session', '/up'], true)));
         $answers = [];

@@ -146,4 +146,28 @@ class AdvisoryTest extends TestCase
             }
         }
     }
+
+    public function test_news_of_editions_and_advice_are_a_feed_any_reader_opens(): void
+    {
+        $id = $this->tell()->assertCreated()->json('data.id');
+        $this->tell(['text' => 'A <b>heat</b> & wind.'])->assertCreated();
+        $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => 'The cloud stayed.'])->assertOk();
+        $response = $this->get('/zones/basin-floor/news.atom')->assertOk()->assertHeader('Content-Type', 'application/atom+xml; charset=utf-8');
+        $document = new \DOMDocument;
+        self::assertTrue($document->loadXML((string) $response->getContent()));
+        $atom = new \DOMXPath($document);
+        $atom->registerNamespace('a', 'http://www.w3.org/2005/Atom');
+        $all = static fn (string $path): array => array_map(static fn (\DOMNode $n): string => $n->textContent, iterator_to_array($atom->query($path) ?: []));
+        self::assertSame('Basin Floor: news of the sowing calendar', $all('/a:feed/a:title')[0]);
+        self::assertEqualsCanonicalizing(['Edition 1', 'Advice for Basin Floor', 'Advice for Basin Floor, withdrawn'], $all('//a:entry/a:title'));
+        self::assertContains("A <b>heat</b> & wind.\nHolds until 25 April.", $all('//a:entry/a:content'));
+        self::assertContains("Cover beans tonight.\nThe cloud stayed.\nHolds until 25 April.", $all('//a:entry/a:content'));
+        // As RFC 4287 asks: each entry its own id, title, date and author; the feed as new as its newest entry.
+        self::assertCount(3, array_unique($all('//a:entry/a:id')));
+        self::assertCount(3, $all('//a:entry[a:title and a:author/a:name and a:link/@href]/a:updated'));
+        self::assertSame(max($all('//a:entry/a:updated')), $all('/a:feed/a:updated')[0]);
+        $this->get('/zones/basin-floor/news.atom', ['If-None-Match' => (string) $response->headers->get('ETag')])->assertStatus(304);
+        Zone::factory()->create(['slug' => 'bare', 'name' => 'Bare']);
+        $this->get('/zones/bare/news.atom')->assertNotFound();
+    }
 }

@@ -37,7 +37,8 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                 <p className="take">
                     {say('page.take')} <a href={`${base}/calendar.ics`}>{say('page.take.feed')}</a>,{' '}
                     <a href={`${base}/calendar.csv`}>{say('page.take.table')}</a>,{' '}
-                    <a href={`${base}/calendar.json`}>{say('page.take.data')}</a>
+                    <a href={`${base}/calendar.json`}>{say('page.take.data')}</a>,{' '}
+                    <a href={`/zones/${zone.slug}/news.atom`}>{say('page.take.news')}</a>
                 </p>
                 <p className="edition">
                     {say('page.edition', {
