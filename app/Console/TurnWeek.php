@@ -19,7 +19,7 @@ class TurnWeek extends Command
     public function handle(PublicSite $site, SeasonPage $season): int
     {
         $site->turnWeek();
-        foreach (PublicSite::zones()->filter($season->isBehind(...)) as $zone) {
+        foreach (PublicSite::zones()->load(['currentEdition', 'currentComputation'])->filter($season->isBehind(...)) as $zone) {
             RenderSeasonJob::dispatch($zone->id)->onQueue('sites');
         }
 

@@ -64,6 +64,10 @@ class AdvisoryTest extends TestCase
 
     public function test_the_page_is_made_anew_when_the_day_is_another_and_only_then(): void
     {
+        // Another zone with an edition, so that zones come in a list.
+        Zone::factory()->create(['slug' => 'test-basin', 'name' => 'Test Basin']);
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->publish()->assertStatus(202);
         $link = readlink(PublicSite::root().'/basin-floor/1/now/this-week');
         $this->artisan(TurnWeek::class)->assertSuccessful();
         self::assertSame($link, readlink(PublicSite::root().'/basin-floor/1/now/this-week'));
