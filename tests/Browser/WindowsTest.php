@@ -68,7 +68,7 @@ final class WindowsTest extends BrowserTestCase
             ->see('fewer than half the years on record came to a harvest');
         self::assertNotCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
         $this->browser->visit('/desk/zones/lakeshore/windows')->see('own dates');
-        $this->browser->visit('/desk/zones/lakeshore/windows/dill')->press('Undo it')->see('The calendar follows the replay.');
+        $this->browser->visit('/desk/zones/lakeshore/windows/dill')->see('For an even harvest')->press('Undo it')->see('The calendar follows the replay.');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
     }
 
