@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Stations\SaveDevice;
 use App\Stations\Station;
-use App\Stations\StationDevice;
 use App\Stations\TakeDroppedFiles;
 use App\Zones\Zone;
 use Illuminate\Console\Command;
@@ -17,7 +17,7 @@ class AddDevice extends Command
 
     protected $description = 'Let a weather station’s device report by itself; prints its token, this once';
 
-    public function handle(): int
+    public function handle(SaveDevice $save): int
     {
         $zone = Zone::query()->where('slug', $this->argument('zone'))->first();
         if ($zone === null) {
@@ -32,7 +32,7 @@ class AddDevice extends Command
 
             return self::FAILURE;
         }
-        [, $token] = StationDevice::register($station, mb_substr((string) $this->argument('device'), 0, 80));
+        [, $token] = $save->add($station, mb_substr((string) $this->argument('device'), 0, 80));
         $this->line("Token: {$token}");
         $this->line('It is told this once. Send days with it:');
         $this->line('  curl -H "Authorization: Bearer '.$token.'" --data-binary @days.csv '.url('/api/station-reports'));

@@ -7,7 +7,6 @@ namespace App\Stations;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Str;
 
 /**
  * A device that may report for a station.
@@ -21,8 +20,6 @@ use Illuminate\Support\Str;
  */
 class StationDevice extends Model
 {
-    private const TOKEN_LENGTH = 40;
-
     protected $guarded = [];
 
     protected $hidden = ['token_hash'];
@@ -40,13 +37,5 @@ class StationDevice extends Model
     public static function bearing(?string $token): ?self
     {
         return $token === null || $token === '' ? null : self::query()->with('station.zone', 'station.record')->where('token_hash', hash('sha256', $token))->first();
-    }
-
-    /** @return array{self, string} a new device of a station, and its token: told this once */
-    public static function register(Station $station, string $name): array
-    {
-        $token = Str::random(self::TOKEN_LENGTH);
-
-        return [self::query()->create(['station_id' => $station->id, 'name' => $name, 'token_hash' => hash('sha256', $token)])->refresh(), $token];
     }
 }

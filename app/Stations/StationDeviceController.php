@@ -20,21 +20,21 @@ class StationDeviceController
         return response()->json(['data' => $devices->map(self::told(...))->all()]);
     }
 
-    public function store(Request $request, Zone $zone): JsonResponse
+    public function store(Request $request, Zone $zone, SaveDevice $save): JsonResponse
     {
         Gate::authorize('update', $zone);
         $asked = $request->validate(['station' => ['required', 'integer'], 'name' => ['required', 'string', 'max:80']], ['name.required' => 'Say what the device is called.']);
         $station = Station::query()->where('zone_id', $zone->id)->find((int) $asked['station']) ?? throw ValidationException::withMessages(['station' => 'There is no such station in this zone. Choose another one.']);
-        [$device, $token] = StationDevice::register($station, $asked['name']);
+        [$device, $token] = $save->add($station, $asked['name']);
 
         return response()->json(['data' => ['device' => self::told($device), 'token' => $token, 'address' => url('/api/station-reports')]], 201);
     }
 
-    public function destroy(StationDevice $device): JsonResponse
+    public function destroy(StationDevice $device, SaveDevice $save): JsonResponse
     {
         $zone = $device->station->zone;
         Gate::authorize('update', $zone);
-        $device->delete();
+        $save->end($device);
 
         return $this->index($zone);
     }

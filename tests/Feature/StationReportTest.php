@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\People\Role;
 use App\Stations\RecordImport;
+use App\Stations\SaveDevice;
 use App\Stations\Station;
 use App\Stations\StationDevice;
 use App\Stations\TakeDroppedFiles;
@@ -49,7 +50,7 @@ class StationReportTest extends TestCase
 
     public function test_a_device_with_a_token_sends_its_days_and_twice_is_once(): void
     {
-        [, $token] = StationDevice::register($this->station(), 'Mast');
+        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
         self::assertStringNotContainsString($token, (string) json_encode(StationDevice::query()->get()), 'only its fingerprint is kept');
         $this->report($token, self::DAYS)->assertStatus(202)->assertJsonPath('data', ['rows' => 2, 'refused' => 0, 'first' => '2013-01-01', 'last' => '2013-01-02']);
         self::assertSame('2013-01-02', $this->station()->record?->last_day->format('Y-m-d'));
@@ -67,7 +68,7 @@ class StationReportTest extends TestCase
 
     public function test_what_cannot_be_read_is_refused_with_its_place_and_nothing_is_kept(): void
     {
-        [, $token] = StationDevice::register($this->station(), 'Mast');
+        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
         foreach (['', "hello\nworld\n", str_repeat('x', 262145), "date,tmin_c,tmax_c\n2027-01-01,1,2\n"] as $text) {
             self::assertNotSame('', (string) $this->report($token, $text)->assertUnprocessable()->json('message'));
         }
@@ -79,7 +80,7 @@ class StationReportTest extends TestCase
 
     public function test_a_report_of_another_place_is_left_to_a_person(): void
     {
-        [, $token] = StationDevice::register($this->station(), 'Mast');
+        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
         $other = (string) file_get_contents(base_path('core/tests/fixtures/station-south.csv'));
         $this->report($token, implode("\n", array_slice(explode("\n", $other), 0, 400))."\n")->assertUnprocessable()
             ->assertJsonPath('message', 'This is more likely a file of another place: most of its values differ from the record’s. Bring it at the desk, where it can be looked at.');
