@@ -21,6 +21,8 @@ use Tests\TestCase;
 /** What gardeners are told of this season: by the week's page each day, and by the educator. */
 class AdvisoryTest extends TestCase
 {
+    protected ?array $book = ['radish', 'carrot', 'kale', 'lettuce-leaf', 'bush-bean', 'tomato-main'];
+
     protected function setUp(): void
     {
         parent::setUp();

@@ -12,6 +12,8 @@ use Tests\TestCase;
 
 final class QualityTest extends TestCase
 {
+    protected ?array $book = ['radish', 'kale'];
+
     protected function setUp(): void
     {
         parent::setUp();

@@ -19,6 +19,8 @@ use Tests\TestCase;
 /** What must not change unnoticed, what is served as files, what is put away, and whether the application says how it is. */
 final class SealTest extends TestCase
 {
+    protected ?array $book = ['radish', 'kale'];
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -102,7 +104,8 @@ final class SealTest extends TestCase
         self::assertStringContainsString('/zones/test-basin</loc>', (string) file_get_contents(PublicSite::root().'/sitemap.xml'));
         config(['anthesis.today' => '2026-05-21']);
         $this->artisan('anthesis:turn-week')->assertSuccessful();
-        self::assertSame('weeks/21', readlink("{$root}/2/now/this-week"));
+        self::assertStringStartsWith('../season/2026-05-21-', (string) readlink("{$root}/2/now/this-week"), 'made anew for the day');
+        self::assertSame(file_get_contents("{$root}/2/now/weeks/21/index.html"), file_get_contents("{$root}/2/now/this-week/index.html"), 'of a season nobody knows it says nothing more than the week');
     }
 
     public function test_a_page_is_small_and_needs_no_script_to_be_read(): void

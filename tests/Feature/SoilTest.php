@@ -16,6 +16,8 @@ use Tests\TestCase;
 /** Soil as it is measured: with the timer, spot by spot, against the model and the usual. */
 class SoilTest extends TestCase
 {
+    protected ?array $book = ['radish', 'kale', 'bush-bean'];
+
     private const FIGURES = [[0, 20.0], [10, 13.9], [20, 11.1], [30, 9.9], [45, 9.2], [60, 9.0], [80, 9.0]];
 
     private int $spot;

@@ -19,6 +19,8 @@ use Tests\TestCase;
 /** Stations that report by themselves: a device with a token, and files dropped into a folder. */
 class StationReportTest extends TestCase
 {
+    protected ?array $book = ['radish', 'kale'];
+
     private const DAYS = "date,tmin_c,tmax_c\n2013-01-01,-4.2,3.1\n2013-01-02,-5.0,2.4\n";
 
     protected function setUp(): void
