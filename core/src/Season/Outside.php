@@ -40,7 +40,7 @@ final readonly class Outside
                 $weeks = $route === Route::Transplant ? $crop->underCover->weeks?->most : null;
                 $windows = $replay->of($crop, $route);
                 foreach ($windows->windows($standard) as $window) {
-                    $stage = self::stage($day, $window, $window->harvestedFrom($windows->ribbon->harvestSpan($window->first, $window->days)), $weeks);
+                    $stage = self::stage($day, $window, $windows->harvest($window), $weeks);
                     $since = $window->contains($day->yearDay()) ? 0 : $window->last->daysUntil($day->yearDay());
                     if ($stage !== null && ($tenderest === null || [$stage->rank(), $since] < [$tenderest->stage->rank(), $tenderest->sinceAct])) {
                         $tenderest = new self($crop, $stage, $since);

@@ -60,7 +60,7 @@ final readonly class ReplayWindows
         }
         $reasons = $this->reasons($windows);
         // Days that were never harvested are no window, so every window has its harvest.
-        $harvests = array_map(fn (SowingWindow $w): SowingWindow => $w->harvestedFrom($this->ribbon->harvestSpan($w->first, $w->days)) ?? $w, $windows);
+        $harvests = array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
         $underCover = [];
         if ($weeks !== null) {
@@ -133,6 +133,12 @@ final readonly class ReplayWindows
         $days = $this->ribbon->daysToHarvest(YearDay::fromNumber($sowDay));
 
         return $days === null ? null : [$days[0], $days[3]];
+    }
+
+    /** @return SowingWindow|null when what is sown in a window is harvested; null where none of it ever was */
+    public function harvest(SowingWindow $window): ?SowingWindow
+    {
+        return $window->harvestedFrom($this->ribbon->harvestSpan($window->first, $window->days));
     }
 
     /** @return list<SowingWindow> days on which harvests reach a share of the years */

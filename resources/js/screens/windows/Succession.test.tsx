@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { fakeServer, Refused, show, type Asked } from '../../testing';
+import { EDUCATOR, fakeServer, Refused, show, type Asked } from '../../testing';
 import { Succession } from './Succession';
 
 const plan = (change: object = {}) => ({
@@ -37,7 +37,7 @@ const element = <Succession zone="bench" crop="radish" route="direct" standard="
 
 describe('keeping a crop coming', () => {
     it('sets sowings for an even harvest beside a fixed interval, with its hunger and its glut', async () => {
-        const asked = fakeServer({ [`GET ${base}`]: both });
+        const asked = fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${base}`]: both });
         show(element);
         const [even, fixed] = await screen.findAllByRole('figure');
         expect(even?.textContent).toContain('For an even harvest. Sow on 1 Apr (2.5 m) and 20 Apr (2.6 m).');
@@ -46,24 +46,41 @@ describe('keeping a crop coming', () => {
         expect(fixed?.textContent).toContain('Nothing to pick from 21 May to 27 May.');
         expect(fixed?.textContent).toContain('More than one sowing at once from 11 May to 12 May and on 15 May.');
         expect(even?.querySelectorAll('.sown')).toHaveLength(2);
-        expect(queryOf(asked[0])).toEqual({ on: '04-01', days: '120', route: 'direct', standard: 'reliable' });
+        expect(queryOf(asked.find((a) => a.what.includes('/succession')))).toEqual({
+            on: '04-01',
+            days: '120',
+            route: 'direct',
+            standard: 'reliable',
+        });
     });
 
     it('asks for another first day, another span and kilograms a week', async () => {
-        const asked = fakeServer({ [`GET ${base}`]: { ...both, yield_kg_per_m: null } });
+        const asked = fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${base}`]: { ...both, yield_kg_per_m: null } });
         show(element);
         fireEvent.change(await screen.findByLabelText('First sowing from'), { target: { value: '2026-08-10' } });
         fireEvent.change(screen.getByLabelText('Days to sow for'), { target: { value: '60' } });
         fireEvent.change(screen.getByLabelText('Wanted, kg a week'), { target: { value: '1.5' } });
-        await waitFor(() => expect(queryOf(asked.at(-1))).toMatchObject({ on: '08-10', days: '60', kg: '1.5' }));
+        await waitFor(() =>
+            expect(queryOf(asked.filter((a) => a.what.includes('/succession')).at(-1))).toMatchObject({
+                on: '08-10',
+                days: '60',
+                kg: '1.5',
+            }),
+        );
         expect(await screen.findByText(/yield is not in the book/)).toBeTruthy();
     });
 
     it('says that no day is good, and what the server refuses', async () => {
-        fakeServer({ [`GET ${base}`]: { ...both, even: plan({ sowings: [], usual: [], middle: [], high: [] }) } });
+        fakeServer({
+            'GET /api/session': EDUCATOR,
+            [`GET ${base}`]: { ...both, even: plan({ sowings: [], usual: [], middle: [], high: [] }) },
+        });
         show(element);
         expect(await screen.findByText(/No day from here on reaches the standard./)).toBeTruthy();
-        fakeServer({ [`GET ${base}`]: new Refused(422, { message: 'A succession goes on for 1 to 364 days.' }) });
+        fakeServer({
+            'GET /api/session': EDUCATOR,
+            [`GET ${base}`]: new Refused(422, { message: 'A succession goes on for 1 to 364 days.' }),
+        });
         fireEvent.change(screen.getByLabelText('Days to sow for'), { target: { value: '364' } });
         expect(await screen.findByText('A succession goes on for 1 to 364 days.')).toBeTruthy();
     });

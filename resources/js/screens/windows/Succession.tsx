@@ -1,5 +1,6 @@
 import { NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { useSession } from '../../access/session';
 import type { Schema } from '../../api/client';
 import { Behind } from '../../charts/Behind';
 import { inShort, monthDay, monthDayOf, wrap, yearDay } from '../../time/days';
@@ -31,6 +32,8 @@ export function Succession({
     const [days, setDays] = useState<number | string>(120);
     const [kg, setKg] = useState<number | string>('');
     const on = first ?? from;
+    // A day of any year is asked for; the field wants one.
+    const year = useSession().data?.today.slice(0, 4) ?? '2001';
     const { data, error } = useSuccession(zone, crop, {
         on,
         route,
@@ -46,7 +49,7 @@ export function Succession({
                     size="xs"
                     type="date"
                     label={say('succession.from')}
-                    value={`2026-${on}`}
+                    value={`${year}-${on}`}
                     onChange={({ currentTarget: { value } }) => value && setFirst(monthDayOf(value))}
                 />
                 <NumberInput

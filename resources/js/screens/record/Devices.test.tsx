@@ -1,0 +1,50 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../api/client';
+import { fakeServer, show } from '../../testing';
+import { Devices } from './Devices';
+
+const stations = [
+    { id: 4, name: 'Upper mast' },
+    { id: 5, name: 'Shed' },
+] as Schema['Station'][];
+const mast = { id: 9, station: 5, name: 'Mast', reported_at: '2026-04-17T06:00:00+00:00' };
+const list = 'GET /api/zones/bench/station-devices';
+
+describe('devices that report by themselves', () => {
+    it('are added for a station, told their token once, and ended', async () => {
+        let devices: unknown[] = [];
+        const asked = fakeServer({
+            [list]: () => devices,
+            'POST /api/zones/bench/station-devices': () => {
+                devices = [mast];
+                return { device: mast, token: 'abc-token', address: 'http://here/api/station-reports' };
+            },
+            'DELETE /api/station-devices/9': () => {
+                devices = [];
+                return devices;
+            },
+        });
+        show(<Devices zone="bench" stations={stations} mayEdit />);
+        fireEvent.click(await screen.findByText('Let a device report'));
+        fireEvent.change(screen.getByLabelText('What the device is called'), { target: { value: ' Mast ' } });
+        fireEvent.change(screen.getByLabelText('Station'), { target: { value: '5' } });
+        fireEvent.submit(screen.getByLabelText('What the device is called'));
+        expect(await screen.findByText('abc-token')).toBeTruthy();
+        expect(screen.getByText('The token of “Mast”, told this once:')).toBeTruthy();
+        expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ station: 5, name: 'Mast' });
+        expect(await screen.findByText('last heard 17 April 2026')).toBeTruthy();
+        expect(screen.getByText('Shed')).toBeTruthy();
+        fireEvent.click(screen.getByText('End it'));
+        await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/station-devices/9')).toBe(true));
+        expect(await screen.findByText('None yet: days come with the files you bring.')).toBeTruthy();
+    });
+
+    it('are only read by who may not edit', async () => {
+        fakeServer({ [list]: [{ ...mast, reported_at: null }] });
+        show(<Devices zone="bench" stations={stations} mayEdit={false} />);
+        expect(await screen.findByText('not heard yet')).toBeTruthy();
+        expect(screen.queryByText('End it')).toBeNull();
+        expect(screen.queryByText('Let a device report')).toBeNull();
+    });
+});
