@@ -11,7 +11,6 @@ use Anthesis\Words\Phrase;
 use App\Crops\Crop as CropModel;
 use App\Operations\Today;
 use App\Stations\Station;
-use App\Stations\StationDecision;
 use App\Windows\ZoneWindows;
 use App\Zones\Computation;
 use App\Zones\Zone;
@@ -27,10 +26,9 @@ use App\Zones\Zone;
  */
 final class DraftEdition
 {
-    /** @throws CannotPublish */
-    public function document(Zone $zone, string $author, string $note): EditionDocument
+    /** @param  ZoneWindows  $windows  the zone's */
+    public function document(Zone $zone, ZoneWindows $windows, string $author, string $note): EditionDocument
     {
-        $windows = $this->windows($zone);
         $last = $this->last($zone);
 
         return EditionDocument::compose($zone->toPlace(), ($last->number ?? 0) + 1, Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
@@ -44,18 +42,16 @@ final class DraftEdition
     }
 
     /**
+     * @param  ZoneWindows  $windows  those the draft is made of
      * @return list<Warning> each with a key of its own, which it has as long as its cause is there
-     *
-     * @throws CannotPublish
      */
-    public function warnings(Zone $zone, EditionDocument $draft): array
+    public function warnings(Zone $zone, ZoneWindows $windows, EditionDocument $draft): array
     {
-        $windows = $this->windows($zone);
         $warnings = [];
         if ($draft->content['ruler']['short_record']) {
             $warnings[] = self::warning('short-record', EditionDocument::firstGuess($draft->content['ruler']['seasons']));
         }
-        $doubts = $this->openDoubts($zone);
+        $doubts = Station::usedBy($zone)->with('decisions')->get()->sum(static fn (Station $s): int => $s->openDoubts());
         if ($doubts > 0) {
             $warnings[] = self::warning("doubts-{$doubts}", Phrase::of('warning.doubts', ['doubts' => $doubts]));
         }
@@ -74,22 +70,6 @@ final class DraftEdition
         return $warnings;
     }
 
-    /** Values in use that quality control doubts and nobody has decided on. */
-    private function openDoubts(Zone $zone): int
-    {
-        $open = 0;
-        foreach (Station::usedBy($zone)->with(['record', 'decisions'])->get() as $station) {
-            $decided = $station->decisions->map(static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}")->flip();
-            $doubted = [];
-            foreach ($station->record?->marks() ?? [] as $mark) {
-                $doubted["{$mark->day->iso()} {$mark->element->value}"] = true;
-            }
-            $open += count(array_diff_key($doubted, $decided->all()));
-        }
-
-        return $open;
-    }
-
     /** @return Warning */
     private static function warning(string $key, Phrase $phrase): array
     {
@@ -105,7 +85,12 @@ final class DraftEdition
         return array_values(array_filter($sheets, static fn (array $sheet): bool => $sheet['kind'] !== Crop::COVER));
     }
 
-    private function windows(Zone $zone): ZoneWindows
+    /**
+     * What the zone's windows came to.
+     *
+     * @throws CannotPublish while that is not known, or older than what is
+     */
+    public function windows(Zone $zone): ZoneWindows
     {
         $latest = Computation::query()->where('zone_id', $zone->id)->whereNull('site_id')->latest('id')->first();
         if ($zone->isStale() && $latest !== null) {

@@ -46,14 +46,15 @@ class EditionController
     public function draft(Request $request, Zone $zone, DraftEdition $draft): JsonResponse
     {
         try {
-            $document = $draft->document($zone, (string) $request->user()?->name, '');
+            $windows = $draft->windows($zone);
         } catch (CannotPublish $why) {
             abort(404, $why->getMessage());
         }
+        $document = $draft->document($zone, $windows, (string) $request->user()?->name, '');
         $content = $document->content;
 
         return response()->json(['data' => ['number' => $content['edition']['number'], 'crops' => count($content['crops']), 'against' => $content['changes']['against'] ?? null, 'changes' => $content['changes']['list'] ?? [],
-            'warnings' => $draft->warnings($zone, $document), 'objections' => Objection::toDraftOf($zone)->get()->map(static fn (Objection $o): array => $o->told())->all()]]);
+            'warnings' => $draft->warnings($zone, $windows, $document), 'objections' => Objection::toDraftOf($zone)->get()->map(static fn (Objection $o): array => $o->told())->all()]]);
     }
 
     public function object(Request $request, Zone $zone, SaveObjection $save): JsonResponse

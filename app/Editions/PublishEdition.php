@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use Anthesis\Calendar\EditionDocument;
 use Anthesis\Exchange\Words;
 use App\Operations\Today;
 use App\People\User;
@@ -13,6 +12,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Freezes what a zone's windows came to as its next numbered edition, and has its pages made; then it is in force.
+ *
+ * @phpstan-import-type Warning from DraftEdition
  */
 final class PublishEdition
 {
@@ -37,7 +38,8 @@ final class PublishEdition
             if ($before !== null) {
                 return $before->zone_id === $zone->id ? $before : throw new CannotPublish('This request was sent for another zone. Load the page again.');
             }
-            $document = $this->draft->document($zone, $user->name, $note);
+            $windows = $this->draft->windows($zone);
+            $document = $this->draft->document($zone, $windows, $user->name, $note);
             $last = $this->draft->last($zone);
             if ($last !== null && $last->in_force_at === null) {
                 throw new CannotPublish("Edition {$last->number} is being published. Wait until it is in force.");
@@ -45,7 +47,7 @@ final class PublishEdition
             if (! $evenUnchanged && $last !== null && $last->isSound() && $last->open()->saysTheSameAs($document)) {
                 throw new CannotPublish("Nothing has changed since edition {$last->number}: every window is the same.", 'unchanged');
             }
-            $answered = $this->answered($zone, $document, $answers);
+            $answered = $this->answered($this->draft->warnings($zone, $windows, $document), $zone, $answers);
             $edition = Edition::freeze($zone, $document->content['edition']['number'], Today::day(), $user->name, $note, $document);
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
             $publication = Publication::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'edition_id' => $edition->id,
@@ -57,19 +59,20 @@ final class PublishEdition
     }
 
     /**
+     * @param  list<Warning>  $warnings
      * @param  array<string, string>  $answers
      * @return list<array{phrase: array<string, mixed>, answer: string}>
      *
      * @throws CannotPublish where a warning or an objection has none
      */
-    private function answered(Zone $zone, EditionDocument $document, array $answers): array
+    private function answered(array $warnings, Zone $zone, array $answers): array
     {
         $open = Objection::toDraftOf($zone)->whereNull('answer')->first();
         if ($open !== null) {
             throw new CannotPublish("{$open->author} objects to {$open->crop}: answer that first.", 'objections');
         }
         $answered = [];
-        foreach ($this->draft->warnings($zone, $document) as $warning) {
+        foreach ($warnings as $warning) {
             $answer = trim($answers[$warning['key']] ?? '');
             if ($answer === '') {
                 throw new CannotPublish('Answer each warning first: '.Words::in('en')->phrase($warning['phrase']), 'answers');

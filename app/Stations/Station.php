@@ -74,4 +74,16 @@ class Station extends Model
     {
         return $this->hasMany(RecordImport::class);
     }
+
+    /** @return int values of its record that quality control doubts and nobody has decided on */
+    public function openDoubts(): int
+    {
+        $decided = $this->decisions->map(static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}")->flip()->all();
+        $doubted = [];
+        foreach ($this->record?->marks() ?? [] as $mark) {
+            $doubted["{$mark->day->iso()} {$mark->element->value}"] = true;
+        }
+
+        return count(array_diff_key($doubted, $decided));
+    }
 }

@@ -89,7 +89,8 @@ class DemoSeeder extends Seeder
     private function answers(Zone $zone): array
     {
         $draft = new DraftEdition;
-        $warnings = $draft->warnings($zone, $draft->document($zone, '', ''));
+        $windows = $draft->windows($zone);
+        $warnings = $draft->warnings($zone, $windows, $draft->document($zone, $windows, '', ''));
 
         return array_fill_keys(array_column($warnings, 'key'), 'Looked at, and published all the same: this is the first calendar.');
     }
