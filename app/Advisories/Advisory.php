@@ -56,6 +56,12 @@ class Advisory extends Model
         return $this->withdrawn_on === null && $this->until->format('Y-m-d') >= $day->iso();
     }
 
+    /** @return list<string> what a person wrote in it, for translators */
+    public function texts(): array
+    {
+        return array_values(array_filter([$this->text, $this->withdrawn_why]));
+    }
+
     /** @return array{text: string, published_on: string, until: string, author: string, evidence: list<array<string, mixed>>, withdrawn: array{on: string, by: string, reason: string}|null} as told */
     public function told(): array
     {

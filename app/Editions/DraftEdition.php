@@ -9,6 +9,7 @@ use Anthesis\Calendar\EditionDocument;
 use Anthesis\Crop\Crop;
 use Anthesis\Words\Phrase;
 use App\Crops\Crop as CropModel;
+use App\Languages\Translation;
 use App\Operations\Today;
 use App\Stations\Station;
 use App\Windows\ZoneWindows;
@@ -33,7 +34,7 @@ final class DraftEdition
 
         return EditionDocument::compose($zone->toPlace(), ($last->number ?? 0) + 1, Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
             self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(CropModel::book(), null, 'slug')),
-            $last?->isSound() ? $last->open() : null);
+            $last?->isSound() ? $last->open() : null, Translation::byLanguage());
     }
 
     public function last(Zone $zone): ?Edition

@@ -22,7 +22,7 @@ class EditionResource extends JsonResource
             'note' => $edition->note,
             'checksum' => $edition->checksum,
             'in_force' => $edition->in_force_at !== null,
-            'url' => route('gardener.edition', ['zone' => $edition->zone->slug, 'number' => $edition->number], false),
+            'url' => "/zones/{$edition->zone->slug}/editions/{$edition->number}",
         ];
     }
 }

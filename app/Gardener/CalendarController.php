@@ -7,6 +7,8 @@ namespace App\Gardener;
 use Anthesis\Calendar\WeekList;
 use App\Operations\Today;
 use App\Zones\Zone;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /**
@@ -19,36 +21,40 @@ class CalendarController
     {
     }
 
-    public function calendar(Zone $zone, ?int $number = null): Response
+    public function calendar(Request $request, Zone $zone): Response|RedirectResponse
     {
-        return $this->show($zone, $number, '', '');
+        return $this->show($request, $zone, '', '');
     }
 
-    public function thisWeek(Zone $zone, ?int $number = null): Response
+    public function thisWeek(Request $request, Zone $zone): Response|RedirectResponse
     {
-        return $this->show($zone, $number, 'weeks/'.WeekList::weekOf(Today::day()->yearDay()), '', $number === null ? 'this-week' : null);
+        return $this->show($request, $zone, 'weeks/'.WeekList::weekOf(Today::day()->yearDay()), '', 'this-week');
     }
 
-    // Route parameters arrive in the order of the address: zone, number where there is one, then week or crop.
-    public function week(Zone $zone, int $numberOrWeek, ?int $week = null): Response
+    public function week(Request $request, Zone $zone): Response|RedirectResponse
     {
-        return $this->show($zone, $week === null ? null : $numberOrWeek, 'weeks/'.($week ?? $numberOrWeek), 'A year has weeks 1 to '.WeekList::WEEKS.' here.');
+        return $this->show($request, $zone, "weeks/{$request->route('week')}", 'A year has weeks 1 to '.WeekList::WEEKS.' here.');
     }
 
-    public function crop(Zone $zone, string $numberOrCrop, ?string $crop = null): Response
+    public function crop(Request $request, Zone $zone): Response|RedirectResponse
     {
-        return $this->show($zone, $crop === null ? null : (int) $numberOrCrop, 'crops/'.($crop ?? $numberOrCrop), 'There is no such crop in this calendar.');
+        return $this->show($request, $zone, "crops/{$request->route('crop')}", 'There is no such crop in this calendar.');
     }
 
-    /** @param  string|null  $file  where its file is, if not under its own path */
-    private function show(Zone $zone, ?int $number, string $path, string $missing, ?string $file = null): Response
+    /** @param  string|null  $file  where the file of the edition in force is, if not under its own path */
+    private function show(Request $request, Zone $zone, string $path, string $missing, ?string $file = null): Response|RedirectResponse
     {
+        $reading = Reading::of($request);
+        $number = PublishedEdition::number($request);
         $edition = PublishedEdition::find($zone, $number);
         // A changed text is not shown, whatever files there are.
         $document = $edition->open();
         $base = PublishedEdition::base($zone, $number);
-        $html = PublicSite::read(rtrim(ltrim($base, '/').'/'.($file ?? $path), '/'))
-            ?? $this->renderer->render([$this->pages->at($document, $base, $path) ?? abort(404, $missing)])[0];
+        if (EditionPages::isInOneReading($document) && $reading->name() !== '') {
+            return new RedirectResponse(rtrim("{$base}/{$path}", '/'));
+        }
+        $html = PublicSite::read(rtrim(ltrim($base, '/').'/'.($number === null ? $file ?? $path : $path), '/'), $reading)
+            ?? $this->renderer->render([$this->pages->at($document, $base, $reading, $path) ?? abort(404, $missing)])[0];
 
         return response($html)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age='.($number === null ? 300 : 86400)]);
     }

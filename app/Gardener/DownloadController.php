@@ -15,16 +15,18 @@ class DownloadController
 
     public function __invoke(Request $request, Zone $zone): Response
     {
-        $number = $request->route('number');
-        $edition = PublishedEdition::find($zone, is_numeric($number) ? (int) $number : null);
+        $number = PublishedEdition::number($request);
+        $edition = PublishedEdition::find($zone, $number);
+        $document = $edition->open();
+        $reading = Reading::of($request);
         $format = (string) $request->route('format');
-        $name = "sowing-calendar-{$zone->slug}-{$edition->number}.{$format}";
-        $response = response(PublicSite::download($edition->open(), $format))->withHeaders([
+        $text = PublicSite::download($document, $format, PublishedEdition::base($zone, $number), $reading, OwnCrops::feed($request, $document));
+        $response = response($text)->withHeaders([
             'Content-Type' => self::TYPES[$format],
-            'Content-Disposition' => ($format === 'json' ? 'inline' : 'attachment')."; filename=\"{$name}\"",
+            'Content-Disposition' => ($format === 'json' ? 'inline' : 'attachment')."; filename=\"sowing-calendar-{$zone->slug}-{$edition->number}.{$format}\"",
             'Access-Control-Allow-Origin' => '*',
             'Cache-Control' => 'public, max-age=300',
-        ])->setEtag($edition->checksum);
+        ])->setEtag($format === 'json' ? $edition->checksum : hash('sha256', $text));
         $response->isNotModified($request);
 
         return $response;

@@ -9,7 +9,6 @@ use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Record\YearDay;
 use Anthesis\Words\Phrase;
-use App\Operations\Say;
 
 /**
  * The pages of an edition. Each takes from the frozen document what it shows, and nothing from anywhere else.
@@ -19,33 +18,61 @@ use App\Operations\Say;
 final class EditionPages
 {
     /**
-     * @param  string  $base  the address the pages lie under
+     * @param  string  $base  the address the pages lie under, without the reading
      * @return array<string, Page> by address below the base; the calendar's is empty
      */
-    public function all(EditionDocument $edition, string $base): array
+    public function all(EditionDocument $edition, string $base, Reading $reading): array
     {
-        $pages = ['' => $this->calendar($edition, $base)];
+        $pages = ['' => $this->calendar($edition, $base, $reading)];
         foreach (range(1, WeekList::WEEKS) as $week) {
-            $pages["weeks/{$week}"] = $this->week($edition, $base, $week);
+            $pages["weeks/{$week}"] = $this->week($edition, $base, $reading, $week);
         }
         foreach ($edition->content['crops'] as $sheet) {
-            $pages["crops/{$sheet['slug']}"] = $this->crop($edition, $base, $sheet);
+            $pages["crops/{$sheet['slug']}"] = $this->crop($edition, $base, $reading, $sheet);
         }
 
         return $pages;
     }
 
     /** @return Page|null null where the edition has no such page */
-    public function at(EditionDocument $edition, string $base, string $path): ?Page
+    public function at(EditionDocument $edition, string $base, Reading $reading, string $path): ?Page
     {
-        return $this->all($edition, $base)[$path] ?? null;
+        return $this->all($edition, $base, $reading)[$path] ?? null;
     }
 
-    public function calendar(EditionDocument $edition, string $base): Page
+    /**
+     * A page of an edition, whatever it shows.
+     *
+     * @param  string  $path  below the base
+     * @param  array<string, mixed>  $props
+     * @param  array<string, int|float|string|Phrase>  $words  what title and description are filled in with
+     */
+    public function page(EditionDocument $edition, string $base, Reading $reading, string $name, string $path, array $props, array $words): Page
+    {
+        $own = $reading->own($edition);
+        $said = $reading->words($own);
+
+        return new Page($name, self::isInOneReading($edition) ? null : rtrim("{$base}/{$path}", '/'), $this->common($edition, $base, $reading) + $props, $said->say("page.{$name}.title", $words),
+            $said->say("page.{$name}.description", $words), "{$reading->prefix()}{$base}/calendar.ics", $reading, $own);
+    }
+
+    /** An edition of the first format was published in sentences, and is read in those alone. */
+    public static function isInOneReading(EditionDocument $edition): bool
+    {
+        return $edition->content['format'] !== EditionDocument::FORMAT;
+    }
+
+    /** @return list<Reading> those an edition can be read in */
+    public static function readings(EditionDocument $edition): array
+    {
+        return self::isInOneReading($edition) ? [new Reading] : Reading::all();
+    }
+
+    public function calendar(EditionDocument $edition, string $base, Reading $reading): Page
     {
         $content = $edition->content;
 
-        return new Page('calendar', $this->common($edition, $base) + [
+        return $this->page($edition, $base, $reading, 'calendar', '', [
             'ruler' => $content['ruler'],
             'record' => $content['record'],
             'changes' => isset($content['changes']) ? ['against' => $content['changes']['against'], 'phrases' => array_column($content['changes']['list'], 'phrase')] : null,
@@ -53,13 +80,14 @@ final class EditionPages
                 'slug' => $sheet['slug'],
                 'name' => $sheet['name'],
                 'kind' => $sheet['kind'],
+                'family' => $sheet['family'],
+                'also_called' => $sheet['also_called'] ?? null,
                 'routes' => array_map(self::withoutEvidence(...), $sheet['routes']),
             ], $content['crops']),
-        ], Say::key('page.calendar.title', ['zone' => $content['zone']['name']]),
-            Say::key('page.calendar.description', ['crops' => count($content['crops']), 'zone' => $content['zone']['name'], 'district' => $content['zone']['district']]), "{$base}/calendar.ics");
+        ], ['crops' => count($content['crops']), 'zone' => $content['zone']['name'], 'district' => $content['zone']['district']]);
     }
 
-    public function week(EditionDocument $edition, string $base, int $week): Page
+    public function week(EditionDocument $edition, string $base, Reading $reading, int $week): Page
     {
         $content = $edition->content['weeks'][$week - 1];
         $cautions = [];
@@ -69,36 +97,33 @@ final class EditionPages
             }
         }
         $first = YearDay::fromNumber(7 * $week - 6);
-        $words = ['day' => Phrase::day($first), 'zone' => $edition->content['zone']['name']];
 
-        return new Page('week', $this->common($edition, $base) + [
+        return $this->page($edition, $base, $reading, 'week', "weeks/{$week}", [
             'week' => $content,
             'cautions' => (object) $cautions,
             'opens_next' => $content['tasks'] === [] ? $this->opensNext($edition, $week) : [],
             'previous' => $week === 1 ? WeekList::WEEKS : $week - 1,
             'next' => $week === WeekList::WEEKS ? 1 : $week + 1,
             'freezes' => $this->freezes($edition, $first),
-        ], Say::key('page.week.title', $words), Say::key('page.week.description', $words), "{$base}/calendar.ics");
+        ], ['day' => Phrase::day($first), 'zone' => $edition->content['zone']['name']]);
     }
 
     /** @param  Sheet  $sheet */
-    public function crop(EditionDocument $edition, string $base, array $sheet): Page
+    public function crop(EditionDocument $edition, string $base, Reading $reading, array $sheet): Page
     {
-        $words = ['crop' => $sheet['name'], 'zone' => $edition->content['zone']['name']];
-
-        return new Page('crop', $this->common($edition, $base) + [
+        return $this->page($edition, $base, $reading, 'crop', "crops/{$sheet['slug']}", [
             'ruler' => $edition->content['ruler'],
             'crop' => $sheet,
-        ], Say::key('page.crop.title', $words), Say::key('page.crop.description', $words), "{$base}/calendar.ics");
+        ], ['crop' => $sheet['name'], 'zone' => $edition->content['zone']['name']]);
     }
 
     /** @return array<string, mixed> */
-    private function common(EditionDocument $edition, string $base): array
+    private function common(EditionDocument $edition, string $base, Reading $reading): array
     {
         $content = $edition->content;
 
         return [
-            'base' => $base,
+            'base' => $reading->prefix().$base,
             'zone' => array_intersect_key($content['zone'], array_flip(['slug', 'name', 'district', 'hemisphere', 'height_m'])),
             'edition' => $content['edition'] + ['checksum' => $edition->checksum],
             'method_edition' => $content['method']['edition'] ?? 1,

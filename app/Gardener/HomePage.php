@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use App\Operations\Say;
+use App\Languages\Translation;
 use App\Zones\Settlement;
 use App\Zones\Zone;
 use Illuminate\Support\Collection;
@@ -53,9 +53,9 @@ final class HomePage
     }
 
     /** @param  Collection<int, Zone>  $zones */
-    public static function page(Collection $zones, bool $asked, bool $found): Page
+    public static function page(Collection $zones, bool $asked, bool $found, Reading $reading): Page
     {
-        return new Page('home', [
+        return new Page('home', '/', [
             'asked' => $asked,
             'found' => $found,
             'zones' => $zones->map(static fn (Zone $zone): array => [
@@ -65,7 +65,8 @@ final class HomePage
                 'height_m' => $zone->height_m,
                 'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             ])->all(),
-        ], Say::key('page.home.head'), Say::key('page.home.description'));
+        ], $reading->say('page.home.head'), $reading->say('page.home.description'), null, $reading,
+            Translation::of($reading->language, array_values($zones->pluck('district')->unique()->all())));
     }
 
     private static function plain(string $text): string

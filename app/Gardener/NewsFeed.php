@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 use App\Advisories\Advisory;
 use App\Editions\Edition;
-use App\Operations\Say;
+use App\Languages\Translation;
 use App\Zones\Zone;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Carbon;
@@ -25,19 +24,19 @@ final class NewsFeed
 
     private const ADVISORIES = 30;
 
-    public function write(Zone $zone): string
+    public function write(Zone $zone, Reading $reading): string
     {
-        $entries = [...$this->editions($zone), ...$this->advisories($zone)];
+        $entries = [...$this->editions($zone, $reading), ...$this->advisories($zone, $reading)];
         usort($entries, static fn (array $a, array $b): int => $b['updated'] <=> $a['updated']);
         $xml = new XMLWriter;
         $xml->openMemory();
         $xml->startDocument('1.0', 'UTF-8');
         $xml->startElementNs(null, 'feed', 'http://www.w3.org/2005/Atom');
-        $xml->writeElement('id', url("/zones/{$zone->slug}"));
-        $xml->writeElement('title', Say::key('news.title', ['zone' => $zone->name]));
+        $xml->writeElement('id', url("{$reading->prefix()}/zones/{$zone->slug}"));
+        $xml->writeElement('title', $reading->say('news.title', ['zone' => $zone->name]));
         $xml->writeElement('updated', ($entries[0]['updated'] ?? Carbon::createFromTimestampUTC(0))->toRfc3339String());
-        $this->link($xml, 'self', url("/zones/{$zone->slug}/news.atom"), 'application/atom+xml');
-        $this->link($xml, 'alternate', url("/zones/{$zone->slug}"), 'text/html');
+        $this->link($xml, 'self', url("{$reading->prefix()}/zones/{$zone->slug}/news.atom"), 'application/atom+xml');
+        $this->link($xml, 'alternate', url("{$reading->prefix()}/zones/{$zone->slug}"), 'text/html');
         foreach ($entries as $entry) {
             $xml->startElement('entry');
             $xml->writeElement('id', $entry['id']);
@@ -60,31 +59,34 @@ final class NewsFeed
     }
 
     /** @return list<array{id: string, title: string, updated: CarbonInterface, author: string, url: string, text: string}> */
-    private function editions(Zone $zone): array
+    private function editions(Zone $zone, Reading $reading): array
     {
         $entries = [];
         foreach (Edition::query()->where('zone_id', $zone->id)->whereNotNull('in_force_at')->orderByDesc('number')->limit(self::EDITIONS)->get() as $edition) {
             if (! $edition->isSound()) {
                 continue;
             }
-            $url = url("/zones/{$zone->slug}/editions/{$edition->number}");
-            $changes = array_map(static fn (array $c): string => Words::in(app()->getLocale())->phrase($c['phrase']), $edition->setRelation('zone', $zone)->open()->content['changes']['list'] ?? []);
-            $entries[] = ['id' => $url, 'title' => Say::key('news.edition', ['number' => $edition->number]), 'updated' => $edition->in_force_at ?? now(), 'author' => $edition->published_by, 'url' => $url,
-                'text' => implode("\n", [$edition->note, ...$changes])];
+            $url = url("{$reading->prefix()}/zones/{$zone->slug}/editions/{$edition->number}");
+            $document = $edition->setRelation('zone', $zone)->open();
+            $words = $reading->words($reading->own($document));
+            $changes = array_map(static fn (array $c): string => $words->phrase($c['phrase']), $document->content['changes']['list'] ?? []);
+            $entries[] = ['id' => $url, 'title' => $reading->say('news.edition', ['number' => $edition->number]), 'updated' => $edition->in_force_at ?? now(), 'author' => $edition->published_by, 'url' => $url,
+                'text' => implode("\n", [$words->own($edition->note), ...$changes])];
         }
 
         return $entries;
     }
 
     /** @return list<array{id: string, title: string, updated: CarbonInterface, author: string, url: string, text: string}> */
-    private function advisories(Zone $zone): array
+    private function advisories(Zone $zone, Reading $reading): array
     {
         $entries = [];
         foreach (Advisory::query()->where('zone_id', $zone->id)->orderByDesc('id')->limit(self::ADVISORIES)->get() as $advisory) {
-            $url = url("/zones/{$zone->slug}/this-week");
-            $entries[] = ['id' => url("/zones/{$zone->slug}/advisories/{$advisory->id}"), 'title' => Say::key($advisory->withdrawn_on === null ? 'news.advice' : 'news.withdrawn', ['zone' => $zone->name]),
+            $url = url("{$reading->prefix()}/zones/{$zone->slug}/this-week");
+            $words = $reading->words(Translation::of($reading->language, $advisory->texts()));
+            $entries[] = ['id' => url("{$reading->prefix()}/zones/{$zone->slug}/advisories/{$advisory->id}"), 'title' => $reading->say($advisory->withdrawn_on === null ? 'news.advice' : 'news.withdrawn', ['zone' => $zone->name]),
                 'updated' => $advisory->updated_at ?? now(), 'author' => $advisory->author, 'url' => $url,
-                'text' => implode("\n", array_filter([$advisory->text, $advisory->withdrawn_why, Say::key('news.until', ['day' => Phrase::day(Day::fromIso($advisory->until->format('Y-m-d'))->yearDay())])]))];
+                'text' => implode("\n", array_filter([...array_map($words->own(...), $advisory->texts()), $reading->say('news.until', ['day' => Phrase::day(Day::fromIso($advisory->until->format('Y-m-d'))->yearDay())])]))];
         }
 
         return $entries;

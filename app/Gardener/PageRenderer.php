@@ -15,7 +15,7 @@ final class PageRenderer
     /**
      * @template K of array-key
      *
-     * @param  array<K, Page>  $pages
+     * @param  array<K, Page>  $pages  all in one reading
      * @return array<K, string> whole HTML documents, under the same keys
      */
     public function render(array $pages): array
@@ -47,9 +47,12 @@ final class PageRenderer
         if (! is_file(self::path())) {
             throw new RuntimeException('The gardener’s pages are not built. Run: npm run build');
         }
+        $reading = $pages[0]->reading->told() + ['own' => (object) $pages[0]->own];
+        $readings = array_map(static fn (Reading $r): array => $r->told(), Reading::all());
         // React checks and warns unless told that this is no development.
         $result = Process::timeout(300)->env(['NODE_ENV' => 'production'])
-            ->input('['.implode(',', array_map(static fn (Page $p): string => $p->json(), $pages)).']')
+            ->input('{"reading":'.json_encode($reading, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE).',"readings":'.json_encode($readings, JSON_THROW_ON_ERROR)
+                .',"pages":['.implode(',', array_map(static fn (Page $p): string => $p->json(), $pages)).']}')
             ->run([(string) config('anthesis.node'), self::path()]);
         if ($result->failed()) {
             throw new RuntimeException('The gardener’s pages could not be rendered: '.trim($result->errorOutput()));

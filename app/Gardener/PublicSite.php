@@ -8,7 +8,8 @@ use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Exchange\EditionCsv;
 use Anthesis\Exchange\EditionICalendar;
-use Anthesis\Exchange\Words;
+use Anthesis\Exchange\FeedChoice;
+use Anthesis\Exchange\UnitSystem;
 use App\Editions\Edition;
 use App\Operations\Seal;
 use App\Operations\Today;
@@ -21,11 +22,12 @@ use Illuminate\Support\Facades\Storage;
 /**
  * The public pages as files the web server finds by itself, each beside its gzipped self:
  *
- *     index.html, sitemap.xml                   the page on which a zone is found
+ *     index.html, index.{reading}.html          the page on which a zone is found, in each reading
+ *     sitemap.xml
  *     {zone}/current                            link to the number of the edition in force
- *     {zone}/{number}/now/…                     the pages of /zones/{zone}, of the edition in force alone
+ *     {zone}/{number}/now/{reading}/…           the pages of /zones/{zone}, of the edition in force alone; those of the reading without a name lie above the others
  *     {zone}/{number}/now/this-week             link to weeks/{n}, or to what SeasonPage made of it today
- *     {zone}/{number}/lasting/…                 the pages of /zones/{zone}/editions/{number}
+ *     {zone}/{number}/lasting/…                 the pages of /zones/{zone}/editions/{number}, in the reading without a name; others are made when they are asked for
  *     {zone}/{number}/manifest.json             the fingerprint of each file, sealed
  *
  * An address's page is its folder's index.html; calendar.ics, .csv and .json stand beside the calendar's.
@@ -33,7 +35,10 @@ use Illuminate\Support\Facades\Storage;
 final class PublicSite
 {
     /** Pages rendered at a time: often enough to tell how far it is. */
-    private const CHUNK = 62;
+    private const CHUNK = 72;
+
+    /** Stands in a page for the address it lies under, until it is kept under each that it has. */
+    private const BASE = '/~base~';
 
     public const DOWNLOADS = ['ics', 'csv', 'json'];
 
@@ -52,25 +57,26 @@ final class PublicSite
         $folder = self::folder($edition->zone->slug, $edition->number);
         $building = "{$folder}.building";
         File::deleteDirectory($building);
-        /** @var array<string, Page> $pages by file */
-        $pages = [];
-        foreach (['now' => null, 'lasting' => $edition->number] as $set => $number) {
-            foreach ($this->pages->all($document, PublishedEdition::base($edition->zone, $number)) as $path => $page) {
-                $pages[ltrim("{$set}/{$path}/index.html", '/')] = $page;
-            }
-        }
+        $readings = EditionPages::readings($document);
         $files = [];
         $done = 0;
-        foreach (array_chunk($pages, self::CHUNK, true) as $chunk) {
-            foreach ($this->renderer->render($chunk) as $file => $html) {
-                $files[$file] = self::keep("{$building}/{$file}", $html);
+        foreach ($readings as $reading) {
+            $pages = $this->pages->all($document, self::BASE, $reading);
+            foreach (array_chunk($pages, self::CHUNK, true) as $chunk) {
+                foreach ($this->renderer->render($chunk) as $path => $html) {
+                    foreach ($reading->name() === '' ? ['now' => null, 'lasting' => $edition->number] : ['now' => null] as $set => $number) {
+                        $file = self::file($set, $reading, "{$path}/index.html");
+                        $files[$file] = self::keep("{$building}/{$file}", str_replace(self::BASE, PublishedEdition::base($edition->zone, $number), $html));
+                    }
+                }
+                $done += count($chunk);
+                $progress?->__invoke($done, count($pages) * count($readings));
             }
-            $done += count($chunk);
-            $progress?->__invoke($done, count($pages));
-        }
-        foreach (['now', 'lasting'] as $set) {
             foreach (self::DOWNLOADS as $format) {
-                $files["{$set}/calendar.{$format}"] = self::keep("{$building}/{$set}/calendar.{$format}", self::download($document, $format));
+                foreach ($reading->name() === '' ? ['now' => null, 'lasting' => $edition->number] : ['now' => null] as $set => $number) {
+                    $file = self::file($set, $reading, "calendar.{$format}");
+                    $files[$file] = self::keep("{$building}/{$file}", self::download($document, $format, PublishedEdition::base($edition->zone, $number), $reading));
+                }
             }
         }
         ksort($files);
@@ -86,13 +92,22 @@ final class PublicSite
         File::deleteDirectory($old);
     }
 
-    public static function download(EditionDocument $document, string $format): string
+    /** @param  string  $base  the address the calendar lies under, without the reading */
+    public static function download(EditionDocument $document, string $format, string $base, Reading $reading, FeedChoice $choice = new FeedChoice): string
     {
+        $words = $reading->words($reading->own($document));
+
         return match ($format) {
-            'ics' => EditionICalendar::write($document, Words::in('en')),
-            'csv' => EditionCsv::write($document->content['zone']['slug'], $document->content['crops'], Words::in('en')),
+            'ics' => EditionICalendar::write($document, $words, url($reading->prefix().$base), $choice),
+            'csv' => EditionCsv::write($document->content['zone']['slug'], array_values(array_filter($document->content['crops'], static fn (array $sheet): bool => $choice->has($sheet['slug']))), $words),
             default => $document->json,
         };
+    }
+
+    /** Where a file of a set of pages lies, in a reading. */
+    private static function file(string $set, Reading $reading, string $file): string
+    {
+        return (string) preg_replace('#/+#', '/', "{$set}/{$reading->name()}/{$file}");
     }
 
     /** Whether an edition's files are there, made by the present program. */
@@ -143,11 +158,14 @@ final class PublicSite
     public function home(): void
     {
         $zones = self::zones();
-        self::keep(self::root().'/index.html', $this->renderer->render([HomePage::page($zones, false, false)])[0]);
+        foreach (Reading::all() as $reading) {
+            self::keep(self::root().'/'.self::homeFile($reading->name()), $this->renderer->render([HomePage::page($zones, false, false, $reading)])[0]);
+        }
         $today = Today::day()->iso();
-        $urls = array_map(static fn (string $path): string => '<url><loc>'.e(url($path))."</loc><lastmod>{$today}</lastmod></url>",
+        $urls = array_map(static fn (string $path): string => '<url><loc>'.e(url($path)).'</loc>'.implode('', array_map(static fn (Reading $r): string => '<xhtml:link rel="alternate" hreflang="'.$r->language.'" href="'.e(url(Page::address($r, $path))).'"/>',
+            array_values(array_filter(Reading::all(), static fn (Reading $r): bool => $r->units === UnitSystem::Metric))))."<lastmod>{$today}</lastmod></url>",
             ['/', ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all()]);
-        self::keep(self::root().'/sitemap.xml', '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">'.implode('', $urls)."</urlset>\n");
+        self::keep(self::root().'/sitemap.xml', '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9" xmlns:xhtml="http://www.w3.org/1999/xhtml">'.implode('', $urls)."</urlset>\n");
     }
 
     /** @return Collection<int, Zone> those gardeners can read, in the order they are listed */
@@ -168,15 +186,16 @@ final class PublicSite
     }
 
     /**
-     * @param  string  $address  of a page or file: "zones/lakeshore/crops/radish"
+     * @param  string  $address  of a page or file, without the reading: "zones/lakeshore/crops/radish"
      * @return string|null what the web server would send; null where it is not there
      */
-    public static function read(string $address): ?string
+    public static function read(string $address, Reading $reading = new Reading): ?string
     {
+        $reading = $reading->prefix();
         $file = match (true) {
-            $address === '' => 'index.html',
-            preg_match('#^zones/([^/]+)/editions/(\d+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/{$found[2]}/lasting".($found[3] ?? ''),
-            preg_match('#^zones/([^/]+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/current/now".($found[2] ?? ''),
+            $address === '' => self::homeFile(ltrim($reading, '/')),
+            preg_match('#^zones/([^/]+)/editions/(\d+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/{$found[2]}/lasting{$reading}".($found[3] ?? ''),
+            preg_match('#^zones/([^/]+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/current/now{$reading}".($found[2] ?? ''),
             default => $address,
         };
         foreach ([self::root()."/{$file}", self::root()."/{$file}/index.html"] as $path) {
@@ -186,6 +205,11 @@ final class PublicSite
         }
 
         return null;
+    }
+
+    private static function homeFile(string $reading): string
+    {
+        return $reading === '' ? 'index.html' : "index.{$reading}.html";
     }
 
     public static function root(): string
@@ -198,10 +222,25 @@ final class PublicSite
         return self::root()."/{$zone}/{$number}";
     }
 
-    /** Has "this week" of an edition's folder lead to its own page of the week of today. */
+    /** Has "this week" of an edition's folder lead to its own page of the week of today, in every reading there is of it. */
     public static function weekLink(string $folder): void
     {
-        self::link("{$folder}/now/this-week", 'weeks/'.WeekList::weekOf(Today::day()->yearDay()));
+        foreach (array_keys(self::weekLinks($folder)) as $link) {
+            self::link($link, 'weeks/'.WeekList::weekOf(Today::day()->yearDay()));
+        }
+    }
+
+    /** @return array<string, Reading> the readings an edition has pages in, by their links to this week */
+    public static function weekLinks(string $folder): array
+    {
+        $links = [];
+        foreach (Reading::all() as $reading) {
+            if (is_dir("{$folder}/now{$reading->prefix()}/weeks")) {
+                $links["{$folder}/now{$reading->prefix()}/this-week"] = $reading;
+            }
+        }
+
+        return $links;
     }
 
     /** A link that is there before and after, whoever reads meanwhile. */

@@ -6,6 +6,7 @@ namespace App\Gardener;
 
 use App\Editions\Edition;
 use App\Zones\Zone;
+use Illuminate\Http\Request;
 
 /** Finds the edition a gardener's address means. */
 final class PublishedEdition
@@ -22,7 +23,15 @@ final class PublishedEdition
             : "{$zone->name} has no edition {$number}.");
     }
 
-    /** @return string the address under which an edition's pages lie */
+    /** @return int|null the number in a request's address; null: the current one is meant */
+    public static function number(Request $request): ?int
+    {
+        $number = $request->route('number');
+
+        return is_numeric($number) ? (int) $number : null;
+    }
+
+    /** @return string the address under which an edition's pages lie, without the reading */
     public static function base(Zone $zone, ?int $number): string
     {
         return "/zones/{$zone->slug}".($number === null ? '' : "/editions/{$number}");

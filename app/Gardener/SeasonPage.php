@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\TodaySheet;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Record\Day;
 use App\Advisories\Advisory;
 use App\Editions\Edition;
+use App\Languages\Translation;
 use App\Operations\Seal;
 use App\Operations\Today;
 use App\Season\ZoneToday;
@@ -19,8 +21,8 @@ use Illuminate\Support\Facades\File;
  * "This week" of the edition in force, with what this season is like and what gardeners are told of it: a file made anew when
  * the day, the weather or an advisory does, beside the edition's own pages, which stay as they are.
  *
- *     {zone}/{number}/season/{day}-{key}/index.html      and what it is sealed with, seal.json
- *     {zone}/{number}/now/this-week                      link to it; to weeks/{n} until it is there
+ *     {zone}/{number}/season/{day}-{key}/{reading}/index.html      in every reading, and what they are sealed with, seal.json
+ *     {zone}/{number}/now/{reading}/this-week                      link to it; to weeks/{n} until it is there
  *
  * @phpstan-import-type Sheet from TodaySheet
  */
@@ -52,13 +54,20 @@ final class SeasonPage
         }
         $day = Today::day();
         $folder = $this->folder($zone, $edition, $day);
-        $html = $this->renderer->render([$this->page($zone, $edition, $day)])[0];
+        $document = $edition->open();
         $building = "{$folder}.building";
         File::deleteDirectory($building);
-        $hash = PublicSite::keep("{$building}/index.html", $html);
-        File::put("{$building}/seal.json", json_encode(['page' => $hash, 'seal' => self::sealOf($edition, basename($folder), $hash)], JSON_THROW_ON_ERROR));
+        $pages = [];
+        $told = $this->today->told($zone, $day);
+        foreach (EditionPages::readings($document) as $reading) {
+            $file = ltrim("{$reading->prefix()}/index.html", '/');
+            $pages[$file] = PublicSite::keep("{$building}/{$file}", $this->renderer->render([$this->page($zone, $document, $day, $told, $reading)])[0]);
+        }
+        File::put("{$building}/seal.json", json_encode(['pages' => $pages, 'seal' => Seal::of(...self::sealedParts($edition, basename($folder), $pages))], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
         rename($building, $folder);
-        PublicSite::link(PublicSite::folder($zone->slug, $edition->number).'/now/this-week', '../season/'.basename($folder));
+        foreach (PublicSite::weekLinks(PublicSite::folder($zone->slug, $edition->number)) as $link => $reading) {
+            PublicSite::link($link, ($reading->name() === '' ? '' : '../').'../season/'.basename($folder).$reading->prefix());
+        }
         foreach (File::directories(dirname($folder)) as $old) {
             if ($old !== $folder) {
                 File::deleteDirectory($old);
@@ -71,10 +80,15 @@ final class SeasonPage
     {
         foreach (glob(PublicSite::folder($edition->zone->slug, $edition->number).'/season/*', GLOB_ONLYDIR) ?: [] as $folder) {
             $kept = json_decode((string) @file_get_contents("{$folder}/seal.json"), true);
-            $hash = is_file("{$folder}/index.html") ? (string) hash_file('sha256', "{$folder}/index.html") : '';
-            if (! is_array($kept) || ($kept['page'] ?? null) !== $hash || ! Seal::holds((string) ($kept['seal'] ?? ''), ...self::sealedParts($edition, basename($folder), $hash))
-                || hash('sha256', (string) @gzdecode((string) @file_get_contents("{$folder}/index.html.gz"))) !== $hash) {
+            $pages = is_array($kept) && is_array($kept['pages'] ?? null) ? $kept['pages'] : [];
+            if ($pages === [] || ! Seal::holds((string) ($kept['seal'] ?? ''), ...self::sealedParts($edition, basename($folder), $pages))) {
                 return true;
+            }
+            foreach ($pages as $file => $hash) {
+                if (! is_file("{$folder}/{$file}") || hash_file('sha256', "{$folder}/{$file}") !== $hash
+                    || hash('sha256', (string) @gzdecode((string) @file_get_contents("{$folder}/{$file}.gz"))) !== $hash) {
+                    return true;
+                }
             }
         }
 
@@ -91,14 +105,17 @@ final class SeasonPage
         File::deleteDirectory("{$folder}/season");
     }
 
-    private function page(Zone $zone, Edition $edition, Day $day): Page
+    /** @param  array{sheet: Sheet, record_ends: string, outlook: array{source: string, ...}|null, ...}|null  $told  of the season */
+    private function page(Zone $zone, EditionDocument $document, Day $day, ?array $told, Reading $reading): Page
     {
-        $week = $this->pages->week($edition->open(), PublishedEdition::base($zone, null), WeekList::weekOf($day->yearDay()));
-        $advisories = Advisory::shown($zone, $day)->get()->map(static fn (Advisory $a): array => $a->told())->all();
-        $told = $this->today->told($zone, $day);
+        $base = PublishedEdition::base($zone, null);
+        $week = $this->pages->week($document, $base, $reading, WeekList::weekOf($day->yearDay()));
+        $advisories = Advisory::shown($zone, $day)->get();
+        $texts = $advisories->flatMap(static fn (Advisory $a): array => $a->texts())->all();
 
-        return new Page($week->name, ['season' => $told === null ? null : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null), 'advisories' => array_values($advisories)] + $week->props,
-            $week->title, $week->description, $week->feed);
+        return new Page($week->name, "{$base}/this-week", ['season' => $told === null ? null : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null),
+            'advisories' => array_values($advisories->map(static fn (Advisory $a): array => $a->told())->all())] + $week->props,
+            $week->title, $week->description, $week->feed, $reading, $week->own + Translation::of($reading->language, $texts));
     }
 
     /**
@@ -127,20 +144,18 @@ final class SeasonPage
 
     private function folder(Zone $zone, Edition $edition, Day $day): string
     {
-        $advisories = Advisory::shown($zone, $day)->get()->map(static fn (Advisory $a): array => [$a->id, $a->withdrawn_on?->format('Y-m-d')])->all();
+        $advisories = Advisory::shown($zone, $day)->get()->map(static fn (Advisory $a): array => [$a->id, $a->withdrawn_on?->format('Y-m-d'), array_map(static fn (string $language): array => Translation::of($language, $a->texts()), Translation::languages())])->all();
         $key = hash('sha256', json_encode([$this->renderer->program(), $edition->checksum, $zone->inputs, $zone->currentComputation?->ruler_hash, $advisories], JSON_THROW_ON_ERROR));
 
         return PublicSite::folder($zone->slug, $edition->number)."/season/{$day->iso()}-".substr($key, 0, self::KEY_LENGTH);
     }
 
-    private static function sealOf(Edition $edition, string $name, string $hash): string
+    /**
+     * @param  array<string, string>  $pages  fingerprints by file
+     * @return list<string>
+     */
+    private static function sealedParts(Edition $edition, string $name, array $pages): array
     {
-        return Seal::of(...self::sealedParts($edition, $name, $hash));
-    }
-
-    /** @return list<string> */
-    private static function sealedParts(Edition $edition, string $name, string $hash): array
-    {
-        return ['season', $edition->checksum, $name, $hash];
+        return ['season', $edition->checksum, $name, json_encode($pages, JSON_THROW_ON_ERROR)];
     }
 }

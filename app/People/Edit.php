@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Crops\Crop;
 use App\Crops\Variety;
+use App\Office\Office;
 use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -40,7 +41,7 @@ class Edit extends Model
     /**
      * @return list<Change> what was changed after a version, field by field; several changes of a field are told as one
      */
-    public static function since(Zone|Crop|Variety|Site $subject, int $version): array
+    public static function since(Zone|Crop|Variety|Site|Office $subject, int $version): array
     {
         $changes = [];
         $edits = self::query()->with('user')->where('subject', $subject->getTable())->where('subject_id', $subject->getKey())

@@ -1,13 +1,16 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ $page->reading->language === 'pseudo' || $page->reading->language === 'mirrored' ? 'en' : $page->reading->language }}" dir="{{ $page->reading->direction() }}">
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ $page->title }}</title>
     <meta name="description" content="{{ $page->description }}">
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @foreach ($page->alternates() as $language => $address)
+        <link rel="alternate" hreflang="{{ $language }}" href="{{ $address }}">
+    @endforeach
     @isset($page->feed)
-        <link rel="alternate" type="text/calendar" href="{{ $page->feed }}" title="Sowing calendar">
+        <link rel="alternate" type="text/calendar" href="{{ $page->feed }}" title="{{ $page->reading->say('page.take.feed') }}">
     @endisset
     @vite('resources/js/gardener/client.ts')
 </head>

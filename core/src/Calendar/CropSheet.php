@@ -36,8 +36,8 @@ use Anthesis\Words\Phrase;
  * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, chances?: list<Chance>, no_window?: Missing|null, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, phrase: Words}>, derivation: list<Line>}
  * @phpstan-type VarietyRoute array{route: string, act: string, windows: list<Span>, best: list<Span>, chances: list<Chance>, under_cover: list<Span>, harvests: list<Span>}
  * @phpstan-type VarietySheet array{name: string, days: float, basis: string, tags: list<string>, routes: list<VarietyRoute>}
- * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>}
- * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, cautions: list<array{code: string, phrase: Words}>, school: string, routes: list<RouteSheet>, varieties?: list<VarietySheet>}
+ * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, also_called?: string|null, cautions: list<array{code: string, phrase: Words}>}
+ * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, also_called?: string|null, cautions: list<array{code: string, phrase: Words}>, school: string, routes: list<RouteSheet>, varieties?: list<VarietySheet>}
  */
 final class CropSheet
 {
@@ -65,6 +65,7 @@ final class CropSheet
             'spacing_cm' => $crop->spacing->spacingCm,
             'row_cm' => $crop->spacing->rowCm,
             'notes' => $crop->notes,
+            'also_called' => $crop->alsoCalled,
             'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->value, 'phrase' => Phrase::of("caution.{$c->value}")->toArray()], $crop->cautions),
         ];
     }

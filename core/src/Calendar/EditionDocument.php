@@ -16,12 +16,13 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Words from Phrase
  * @phpstan-import-type Change from EditionDifference
  *
+ * `translations`: of what people wrote in it (names, notes, reasons), by language and text
  * `crop_numbers`: a fingerprint of each crop's parameters; `changes`: what is otherwise than in the edition before, where there was one
  *
  * @phpstan-type RecordNote array{station: string, first: string, last: string, checksum: string}
  * @phpstan-type Method array{edition?: int, school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string}
  * @phpstan-type Zone array{slug: string, name: string, district: string, latitude: float, longitude: float, height_m: int, hemisphere: string, settlements: list<array{name: string, postcode: string|null}>}
- * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>, crop_numbers?: array<string, string>, changes?: array{against: int, list: list<Change>}}
+ * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>, translations?: array<string, array<string, string>>, crop_numbers?: array<string, string>, changes?: array{against: int, list: list<Change>}}
  */
 final readonly class EditionDocument
 {
@@ -39,6 +40,7 @@ final readonly class EditionDocument
      * @param  RecordNote  $record
      * @param  array<string, string>  $cropNumbers  fingerprint of each crop's parameters, by slug
      * @param  self|null  $before  the edition before it
+     * @param  array<string, array<string, string>>  $translations  of texts, by language; those of texts that stand in it are kept
      */
     public static function compose(
         Place $place,
@@ -52,6 +54,7 @@ final readonly class EditionDocument
         array $sheets,
         array $cropNumbers = [],
         ?self $before = null,
+        array $translations = [],
     ): self {
         $content = [
             'format' => self::FORMAT,
@@ -79,7 +82,37 @@ final readonly class EditionDocument
             $content['changes'] = ['against' => $before->content['edition']['number'], 'list' => EditionDifference::between($before->content, $content)];
         }
 
+        $texts = array_fill_keys(self::texts($content), true);
+        $translated = array_filter(array_map(static fn (array $own): array => array_intersect_key($own, $texts), $translations));
+        if ($translated !== []) {
+            $content['translations'] = $translated;
+        }
+
         return self::frozen($content, json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+    }
+
+    /**
+     * What people wrote in a document, for translators: names of crops and what else they are called, notes, reasons for own dates, the district.
+     *
+     * @param  array{zone: Zone, edition: array{note: string, ...}, crops: list<Sheet>, ...}  $content
+     * @return list<string> each once
+     */
+    public static function texts(array $content): array
+    {
+        $texts = [$content['zone']['district'], $content['edition']['note']];
+        foreach ($content['crops'] as $sheet) {
+            array_push($texts, $sheet['name'], $sheet['notes'] ?? '', $sheet['also_called'] ?? '');
+            foreach ($sheet['routes'] as $route) {
+                foreach ($route['derivation'] as $line) {
+                    $reason = $line['label']['with']['reason'] ?? null;
+                    if ($line['label']['key'] === 'derivation.own' && is_string($reason)) {
+                        $texts[] = $reason;
+                    }
+                }
+            }
+        }
+
+        return array_values(array_filter(array_unique($texts), static fn (string $text): bool => $text !== ''));
     }
 
     /** What is said wherever dates of a short record are shown. */

@@ -18,6 +18,7 @@ final readonly class Crop
      * @param  Stock|null  $stock  null: to be had all year
      * @param  string  $feeder  what it takes from the ground: `light`, `medium`, `heavy`; `fixes`, `builds`, `holds`: gives nitrogen, humus, what would wash out
      * @param  list<Caution>  $cautions
+     * @param  string|null  $alsoCalled  other common names, with commas between them
      */
     public function __construct(
         public string $slug,
@@ -42,6 +43,7 @@ final readonly class Crop
         public ?string $followWith,
         public array $cautions,
         public ?string $notes,
+        public ?string $alsoCalled = null,
     ) {
     }
 
@@ -86,9 +88,9 @@ final readonly class Crop
         return $route === Route::Direct ? $this->convention->springSowWeeks : $this->convention->springSetOutWeeks;
     }
 
-    /** @return string a fingerprint of all parameters, SHA-256 in hexadecimal */
+    /** @return string a fingerprint of all parameters, SHA-256 in hexadecimal; what else it is called is none */
     public function checksum(): string
     {
-        return hash('sha256', json_encode($this, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+        return hash('sha256', json_encode(array_diff_key(get_object_vars($this), ['alsoCalled' => true]), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
     }
 }

@@ -77,6 +77,7 @@ final class CropSchema
             new CropColumn('follow_with', CropColumn::TEXT, 'identity', optional: true),
             new CropColumn('cautions', CropColumn::CAUTIONS, 'identity', optional: true),
             new CropColumn('notes', CropColumn::TEXT, 'identity', optional: true),
+            new CropColumn('also_called', CropColumn::TEXT, 'identity', optional: true, default: ''),
         ], null, 'name');
     }
 
@@ -128,7 +129,7 @@ final class CropSchema
             new Bolting($v->optionalCount('bolt_chill_days'), $v->optional('bolt_day_hours'), (float) $v->optional('bolt_growth_days')),
             $stockFrom === null ? null : new Stock($stockFrom, (int) $v->optionalCount('stock_to_days')),
             new Spacing($v->number('depth_cm'), $v->number('spacing_cm'), $v->number('row_cm'), $v->optional('per_square_foot'), $v->optional('yield_kg_per_m')),
-            $v->text('feeder'), $v->optionalText('follow_with'), $v->cautions('cautions'), $v->optionalText('notes'),
+            $v->text('feeder'), $v->optionalText('follow_with'), $v->cautions('cautions'), $v->optionalText('notes'), $v->optionalText('also_called'),
         );
         self::checkSense($crop);
 

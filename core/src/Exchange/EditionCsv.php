@@ -26,7 +26,7 @@ final class EditionCsv
                 foreach (WeekList::dates($route) as $i => $window) {
                     $cover = $route['under_cover'][$i] ?? null;
                     $harvest = $route['harvests'][$i] ?? null;
-                    $rows[] = [$zone, $sheet['slug'], $sheet['name'], $route['route'], $words->say("act.{$route['act']}"), $window['first'],
+                    $rows[] = [$zone, $sheet['slug'], $words->own($sheet['name']), $route['route'], $words->say("act.{$route['act']}"), $window['first'],
                         $window['last'], $window['days'], $cover['first'] ?? '', $cover['last'] ?? '', $harvest['first'] ?? '',
                         $harvest['last'] ?? '', $sheet['school'], $window['of_ten'] ?? ''];
                 }

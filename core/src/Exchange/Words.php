@@ -13,32 +13,64 @@ use MessageFormatter;
  *
  * @phpstan-import-type Words from Phrase as PhraseArray
  *
- * `pseudo` is English made longer and accented, for looking at screens: what is not in brackets there is not from these files.
+ * Where a language has no words for a key, English ones are said: only what the public reads is in every language (PUBLIC).
+ *
+ * `pseudo` is English made longer and accented, for looking at screens: what is not in brackets there is not from these files;
+ * `mirrored` is the same, read from the right.
  */
 final class Words
 {
-    public const PSEUDO = 'pseudo';
+    public const SOURCE = 'en';
+
+    public const PSEUDO = ['pseudo', 'mirrored'];
+
+    /** Files of what gardeners read, on pages and paper, in feeds and letters: every language has these. */
+    public const PUBLIC = ['charts', 'core', 'derivations', 'letters', 'office', 'pages', 'schools', 'season', 'sheets'];
+
+    /** Languages read from the right. */
+    private const FROM_THE_RIGHT = ['ar', 'fa', 'he', 'ur', 'mirrored'];
 
     private const ACCENTED = ['a' => 'á', 'c' => 'ç', 'e' => 'é', 'i' => 'î', 'n' => 'ñ', 'o' => 'ö', 'u' => 'ü', 'y' => 'ý', 'A' => 'Å', 'E' => 'É', 'I' => 'Î', 'O' => 'Ø', 'S' => 'Š', 'U' => 'Û'];
 
     /** @var array<string, self> */
     private static array $languages = [];
 
-    /** @param  array<string, string>  $messages by key */
-    private function __construct(private readonly string $language, public readonly array $messages)
+    /**
+     * @param  array<string, string>  $messages  by key
+     * @param  array<string, string>  $own  translations of what people wrote, by their text
+     */
+    private function __construct(public readonly string $language, public readonly array $messages, private readonly UnitSystem $units = UnitSystem::Metric, private readonly array $own = [])
     {
     }
 
-    /** @throws InvalidArgumentException when there is no such language */
-    public static function in(string $language): self
+    /**
+     * @param  array<string, string>  $own  translations of what people wrote (crop names, notes, reasons), by their text
+     *
+     * @throws InvalidArgumentException when there is no such language
+     */
+    public static function in(string $language, UnitSystem $units = UnitSystem::Metric, array $own = []): self
     {
-        return self::$languages[$language] ??= new self($language === self::PSEUDO ? 'en' : $language, self::read($language));
+        $words = self::$languages[$language] ??= new self(in_array($language, self::PSEUDO, true) ? self::SOURCE : $language, self::read($language));
+
+        return $units === UnitSystem::Metric && $own === [] ? $words : new self($words->language, $words->messages, $units, $own);
     }
 
     /** @return list<string> languages there are words in */
     public static function languages(): array
     {
         return array_map('basename', glob(self::folder().'/*', GLOB_ONLYDIR) ?: []);
+    }
+
+    /** Whether a language is read from the right. */
+    public static function isFromTheRight(string $language): bool
+    {
+        return in_array($language, self::FROM_THE_RIGHT, true);
+    }
+
+    /** @return string what a person wrote, in this language where it was translated, else as it is; in these units */
+    public function own(string $text): string
+    {
+        return $this->units->inText($this->own[$text] ?? $text);
     }
 
     /**
@@ -64,7 +96,7 @@ final class Words
             return $message;
         }
 
-        $values = array_map($this->value(...), $values);
+        $values = array_map($this->value(...), $this->units->with($values));
 
         // A minus sign is one, not a hyphen.
         return (string) preg_replace('/(?<![\w.-])-(?=\d)/u', '−', MessageFormatter::formatMessage($this->language, $message, $values) ?: $key);
@@ -77,7 +109,11 @@ final class Words
             return $this->phrase($value);
         }
 
-        return $value instanceof Phrase ? $this->phrase($value) : $value;
+        return match (true) {
+            $value instanceof Phrase => $this->phrase($value),
+            is_string($value) => $this->own($value),
+            default => $value,
+        };
     }
 
     public function has(string $key): bool
@@ -88,8 +124,8 @@ final class Words
     /** @return array<string, string> */
     private static function read(string $language): array
     {
-        if ($language === self::PSEUDO) {
-            return array_map(self::pseudo(...), self::read('en'));
+        if (in_array($language, self::PSEUDO, true)) {
+            return array_map(self::pseudo(...), self::read(self::SOURCE));
         }
         $files = glob(self::folder()."/{$language}/*.json") ?: throw new InvalidArgumentException("There are no words in lang/{$language}.");
         $messages = [];
@@ -99,7 +135,7 @@ final class Words
             $messages += $own;
         }
 
-        return $messages;
+        return $language === self::SOURCE ? $messages : $messages + self::in(self::SOURCE)->messages;
     }
 
     /** Accented outside of braces, and a third longer. */

@@ -49,7 +49,7 @@ final class EditionReaderTest extends TestCase
 
     public function test_its_feed_keeps_the_identities_it_had(): void
     {
-        $feed = EditionICalendar::write(EditionReader::open(self::published()), Words::in('en'));
+        $feed = EditionICalendar::write(EditionReader::open(self::published()), Words::in('en'), 'https://x.example/zones/basin');
         foreach (['basin-floor-radish-direct-sow-outdoors-1@anthesis', 'basin-floor-kale-transplant-start-under-cover-1@anthesis', 'basin-floor-potato-early-direct-plant-1@anthesis'] as $uid) {
             self::assertStringContainsString("\r\nUID:{$uid}\r\n", $feed);
         }

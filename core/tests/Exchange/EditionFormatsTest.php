@@ -66,7 +66,7 @@ final class EditionFormatsTest extends TestCase
 
     public function test_no_name_can_write_a_line_of_its_own_into_the_feed(): void
     {
-        $feed = EditionICalendar::write(self::edition('north', ['radish'], name: "Basin\rBEGIN:VEVENT\rSUMMARY:forged\r\nX: 1\nY\x00\x07"), Words::in('en'));
+        $feed = EditionICalendar::write(self::edition('north', ['radish'], name: "Basin\rBEGIN:VEVENT\rSUMMARY:forged\r\nX: 1\nY\x00\x07"), Words::in('en'), 'https://x.example/zones/basin');
         self::assertSame(0, preg_match('/\r(?!\n)|(?<!\r)\n|\x00|\x07/', $feed));
         $calendar = Reader::read($feed);
         self::assertSame(['Radish: sow outdoors'], array_map(static fn ($e): string => (string) $e->SUMMARY, $calendar->select('VEVENT')));
@@ -82,7 +82,7 @@ final class EditionFormatsTest extends TestCase
     public function test_the_feed_is_read_by_an_independent_reader(): void
     {
         $edition = self::edition('north', ['radish', 'broccoli', 'parsnip', 'garlic-hardneck']);
-        $feed = EditionICalendar::write($edition, Words::in('en'));
+        $feed = EditionICalendar::write($edition, Words::in('en'), 'https://x.example/zones/basin');
         $calendar = Reader::read($feed);
         self::assertInstanceOf(VCalendar::class, $calendar);
         self::assertSame([], array_filter($calendar->validate(), static fn (array $w): bool => $w['level'] > 1));
@@ -107,7 +107,7 @@ final class EditionFormatsTest extends TestCase
     {
         // resources/js/gardener/feed.test.ts reads the kept one with a reader of the npm registry.
         $kept = Fixtures::path('edition.ics');
-        $feed = EditionICalendar::write(self::edition('north', ['radish', 'broccoli'], name: 'Basin Floor'), Words::in('en'));
+        $feed = EditionICalendar::write(self::edition('north', ['radish', 'broccoli'], name: 'Basin Floor'), Words::in('en'), 'https://x.example/zones/basin');
         if (getenv('KEEP_FIXTURES') !== false) {
             file_put_contents($kept, $feed);
         }
@@ -116,7 +116,7 @@ final class EditionFormatsTest extends TestCase
 
     public function test_a_southern_season_runs_over_the_new_year(): void
     {
-        $feed = EditionICalendar::write(self::edition('south', ['bush-bean', 'kale'], '2026-01-15'), Words::in('en'));
+        $feed = EditionICalendar::write(self::edition('south', ['bush-bean', 'kale'], '2026-01-15'), Words::in('en'), 'https://x.example/zones/basin');
         self::assertStringContainsString('DTSTART;VALUE=DATE:20251019', $feed, 'the window at hand began in October');
         self::assertStringContainsString('DTEND;VALUE=DATE:20260418', $feed);
         self::assertStringNotContainsString('Kale', $feed, 'the whole year is no event');
@@ -180,10 +180,10 @@ final class EditionFormatsTest extends TestCase
         $content = self::edition('north', ['radish'])->content;
         $content['crops'][0]['routes'][0]['chances'] = [['first' => '10-01', 'last' => '10-09', 'days' => 9, 'of_ten' => 6]];
         $beside = EditionDocument::frozen($content, '');
-        self::assertStringNotContainsString('fair', EditionICalendar::write($beside, Words::in('en')), 'beside a window it is no date of its own');
+        self::assertStringNotContainsString('fair', EditionICalendar::write($beside, Words::in('en'), 'https://x.example/zones/basin'), 'beside a window it is no date of its own');
         self::assertStringNotContainsString('10-01', EditionCsv::write('basin', $content['crops'], Words::in('en')));
         $content['crops'][0]['routes'][0]['windows'] = [];
-        [$event] = Reader::read(EditionICalendar::write(EditionDocument::frozen($content, ''), Words::in('en')))->select('VEVENT');
+        [$event] = Reader::read(EditionICalendar::write(EditionDocument::frozen($content, ''), Words::in('en'), 'https://x.example/zones/basin'))->select('VEVENT');
         self::assertSame(['Radish: sow outdoors (a fair chance)', '20261001', 'basin-floor-radish-direct-sow-outdoors-fair-1@anthesis'], [(string) $event->SUMMARY, (string) $event->DTSTART, (string) $event->UID]);
         self::assertStringContainsString('A fair chance: it came to a harvest in 6 years in 10.', (string) $event->DESCRIPTION);
         self::assertStringEndsWith(",count-back,6\r\n", EditionCsv::write('basin', $content['crops'], Words::in('en')));

@@ -11,7 +11,7 @@ export function DerivationTable({ lines }: { lines: Line[] }) {
                 <tr>
                     <th scope="col">{say('derivation-table.step')}</th>
                     <th scope="col" className="number">
-                        {say('common.days')}
+                        {say('derivation-table.days')}
                     </th>
                     <th scope="col">{say('derivation-table.date')}</th>
                 </tr>

@@ -1,11 +1,29 @@
 import { renderToStaticMarkup } from 'react-dom/server';
+import { alsoIn, readAs, type Messages } from '../words/words';
 import { GardenerPage } from './pages/GardenerPage';
 import type { PageData } from './pages/props';
+import { ReadingHere, type ReadingName } from './pages/reading';
 
-// Reads a JSON list of pages from standard input and writes a JSON list of their HTML to standard output.
+type Asked = {
+    reading: ReadingName & { own: Record<string, string> };
+    readings: ReadingName[];
+    pages: (PageData & { path: string | null })[];
+};
+
+alsoIn(import.meta.glob<Messages>('../../../lang/*/*.json', { eager: true, import: 'default' }));
+
+// Reads pages as JSON from standard input, all in one reading, and writes a JSON list of their HTML to standard output.
 const chunks: Buffer[] = [];
 process.stdin.on('data', (chunk: Buffer) => chunks.push(chunk));
 process.stdin.on('end', () => {
-    const pages = JSON.parse(Buffer.concat(chunks).toString('utf8')) as PageData[];
-    process.stdout.write(JSON.stringify(pages.map((data) => renderToStaticMarkup(<GardenerPage data={data} />))));
+    const { reading, readings, pages } = JSON.parse(Buffer.concat(chunks).toString('utf8')) as Asked;
+    readAs(reading);
+    const html = pages.map((data) =>
+        renderToStaticMarkup(
+            <ReadingHere here={{ reading, readings, path: data.path }}>
+                <GardenerPage data={data} />
+            </ReadingHere>,
+        ),
+    );
+    process.stdout.write(JSON.stringify(html));
 });

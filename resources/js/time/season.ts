@@ -1,6 +1,6 @@
 import type { Schema } from '../api/client';
 import { inShort, inWords } from './days';
-import { inCelsius } from '../words/units';
+import { inCelsius, moreCelsius } from '../words/units';
 import { say } from '../words/words';
 
 /** What is said of a season as it stands, at the desk and on gardeners' pages alike. */
@@ -14,17 +14,17 @@ export function standing(at: Position, freezes: FreezeNow | null, on: string): s
     const parts: string[] = [];
     if (at.soil !== null && at.soil_above !== null) {
         parts.push(
-            say(`today.soil-${at.soil_above < 0 ? 'below' : 'above'}`, {
+            say(`season.soil-${at.soil_above < 0 ? 'below' : 'above'}`, {
                 soil: inCelsius(at.soil),
-                by: inCelsius(Math.abs(at.soil_above)),
+                by: moreCelsius(Math.abs(at.soil_above)),
             }),
         );
     }
     if (at.days_ahead !== null)
-        parts.push(say(`today.warmth-${at.days_ahead < 0 ? 'behind' : 'ahead'}`, { days: Math.abs(at.days_ahead) }));
+        parts.push(say(`season.warmth-${at.days_ahead < 0 ? 'behind' : 'ahead'}`, { days: Math.abs(at.days_ahead) }));
     if (freezes) {
         parts.push(
-            say(`today.freeze-${freezes.side}`, {
+            say(`season.freeze-${freezes.side}`, {
                 members: freezes.members,
                 of: freezes.of,
                 day: inWords(on.slice(5)),
@@ -36,8 +36,8 @@ export function standing(at: Position, freezes: FreezeNow | null, on: string): s
 
 /** When soil is warm enough: "Soil of 10 °C: 27 Apr (25 Apr to 7 May)." */
 export function readiness(ready: Ready): string {
-    if (ready.now) return say('today.soil-is-ready', { soil: inCelsius(ready.celsius) });
-    return say('today.soil-ready-on', {
+    if (ready.now) return say('season.soil-is-ready', { soil: inCelsius(ready.celsius) });
+    return say('season.soil-ready-on', {
         soil: inCelsius(ready.celsius),
         usual: inSight(ready.dates[1]),
         early: inSight(ready.dates[0]),
@@ -46,5 +46,5 @@ export function readiness(ready: Ready): string {
 }
 
 function inSight(iso: string | null | undefined): string {
-    return iso ? inShort(iso.slice(5)) : say('today.not-in-sight');
+    return iso ? inShort(iso.slice(5)) : say('season.not-in-sight');
 }

@@ -1,7 +1,72 @@
 import type { Phrase } from './words';
 
+/** The units a reader is used to; what is reckoned and sent is metric. Mirrors core/src/Exchange/UnitSystem.php. */
+export type Units = 'metric' | 'us';
+
+const INCH_CM = 2.54;
+const FOOT_M = 0.3048;
+const MILE_KM = 1.609344;
+const POUND_KG = 0.45359237;
+
+/** Below so many inches a length is said in quarters of one. */
+const IN_QUARTERS = 4;
+const QUARTERS = ['', '¼', '½', '¾'];
+
+/** What a message may be filled in with beside a metric value: `fahrenheit` for `celsius`, `inches` for `cm`, and so on. */
+export function withUnits<T extends Record<string, unknown>>(values: T, units: Units) {
+    const more: Record<string, string | number> = { units };
+    for (const [name, value] of Object.entries(values)) {
+        if (typeof value !== 'number') continue;
+        if (name === 'celsius') more.fahrenheit = Math.round(32 + 1.8 * value) || 0;
+        if (name === 'celsius_more') more.fahrenheit_more = Math.round(18 * value) / 10 || 0;
+        if (name === 'cm' || name === 'depth') more.inches = inches(value / INCH_CM);
+        if (name === 'metres') more.feet = 10 * Math.round(value / FOOT_M / 10) || 0;
+        if (name === 'km') more.miles = Math.round(value / MILE_KM);
+        if (name === 'kg') more.pounds = Math.round((10 * value) / POUND_KG) / 10;
+    }
+    return { ...more, ...values };
+}
+
+/** A person's sentence with its temperatures (°C) and lengths (cm) in these units. */
+export function inText(text: string, units: Units): string {
+    if (units === 'metric') return text;
+    return text.replace(
+        /([−-]?\d+(?:[.,]\d+)?)(?:( \w{1,2} | ?[–-] ?)([−-]?\d+(?:[.,]\d+)?))?\s?(°C|cm\b)/gu,
+        (_, one: string, between: string | undefined, other: string | undefined, unit: string) => {
+            const said = (digits: string) => {
+                const number = Number(digits.replace('−', '-').replace(',', '.'));
+                if (unit === 'cm') return inches(number / INCH_CM);
+                return String(Math.round(32 + 1.8 * number)).replace('-', '−');
+            };
+            return `${said(one)}${other === undefined ? '' : `${between}${said(other)}`} ${unit === 'cm' ? 'in' : '°F'}`;
+        },
+    );
+}
+
+function inches(length: number): string {
+    if (length >= IN_QUARTERS) return String(Math.round(length));
+    const quarters = Math.max(1, Math.round(4 * length));
+    const whole = Math.floor(quarters / 4);
+    return `${whole || ''}${QUARTERS[quarters % 4]}`;
+}
+
 /** A temperature, in °C, as something to be said; the digits after the point are those of the number. */
 export function inCelsius(celsius: number): Phrase {
     // Nothing is minus nought degrees.
     return { key: 'celsius', with: { celsius: celsius || 0 } };
+}
+
+/** A difference of temperatures, in °C. */
+export function moreCelsius(celsius: number): Phrase {
+    return { key: 'celsius.more', with: { celsius_more: celsius } };
+}
+
+/** A length, in cm. */
+export function inCentimetres(cm: number): Phrase {
+    return { key: 'centimetres', with: { cm } };
+}
+
+/** A height above the sea, in m. */
+export function inMetres(metres: number): Phrase {
+    return { key: 'metres', with: { metres } };
 }

@@ -1,4 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
+import { inText, withUnits, type Units } from './units';
 
 /** Something to be said: a key, and what fills it in. The core and the contract speak in these. */
 export type Phrase = { key: string; with?: Values };
@@ -10,53 +11,82 @@ type Values = { [name: string]: Value };
 /** What a component may hand over: a part that is not there is said as nothing. */
 type Handed = { [name: string]: Value | null | undefined | false };
 
-type Messages = Record<string, string>;
+export type Messages = Record<string, string>;
 
-const FILES = import.meta.glob<Messages>('../../../lang/*/*.json', { eager: true, import: 'default' });
+/** How something is read: its language, its units, and what was written in another language by its text. */
+export type Reading = { language: string; units: Units; own: Record<string, string> };
 
-/** English made longer and accented, for looking at screens: what is not in brackets there is not from lang/. */
-const PSEUDO = 'pseudo';
+const SOURCE = 'en';
+
+const ENGLISH = import.meta.glob<Messages>('../../../lang/en/*.json', { eager: true, import: 'default' });
+
+/** English made longer and accented, for looking at screens: what is not in brackets there is not from lang/. Once read from the right. */
+const PSEUDO = ['pseudo', 'mirrored'];
 
 const ACCENTED = new Map(
     [...'aácçeéiînñoöuüyýAÅEÉIÎOØSŠUÛ'.matchAll(/(.)(.)/gu)].map(([, plain, accent]) => [plain, accent]),
 );
 
-const language = chosen();
+let reading: Reading = { language: chosen(), units: 'metric', own: {} };
+
+const files: Record<string, Messages> = { ...ENGLISH };
+
+/** All that is said from now on is said so. Pages are rendered one after the other, each in its reading. */
+export function readAs(other: Reading) {
+    reading = other;
+}
+
+/** Files of other languages, by their paths; the desk has English alone. */
+export function alsoIn(others: Record<string, Messages>) {
+    Object.assign(files, others);
+    read.clear();
+}
+
+/** What a person wrote, in the reader's language where it was translated, else as it is; in the reader's units. */
+export function own(text: string): string {
+    return inText(reading.own[text] ?? text, reading.units);
+}
+
+/** Whether what a person wrote is not in the reader's language. */
+export function isUntranslated(text: string): boolean {
+    return locale() !== SOURCE && reading.own[text] === undefined;
+}
+
+function locale(): string {
+    return PSEUDO.includes(reading.language) ? SOURCE : reading.language;
+}
 
 const formats = new Map<string, IntlMessageFormat>();
 
 /** The words for a key or a phrase, from the same ICU messages that the server reads; the key itself where there are none. */
 export function say(what: string | Phrase, values: Handed = {}): string {
     if (typeof what !== 'string') return say(what.key, what.with);
-    const message = messages(language).get(what);
+    const message = messages(reading.language).get(what);
     if (message === undefined) return what;
     if (!message.includes('{')) return message;
-    const known = `${language} ${what}`;
-    const format =
-        formats.get(known) ??
-        new IntlMessageFormat(message, language === PSEUDO ? 'en' : language, undefined, { ignoreTag: true });
+    const known = `${reading.language} ${what}`;
+    const format = formats.get(known) ?? new IntlMessageFormat(message, locale(), undefined, { ignoreTag: true });
     formats.set(known, format);
     const said = Object.fromEntries(
-        Object.entries(values).map(([name, value]) => [
-            name,
-            value === null || value === undefined || value === false
-                ? ''
-                : typeof value === 'object'
-                  ? say(value)
-                  : value,
-        ]),
+        Object.entries(withUnits(values, reading.units)).map(([name, value]) => [name, filled(value)]),
     );
     return withMinus(format.format(said) as string);
 }
 
+function filled(value: Handed[string]): string | number {
+    if (value === null || value === undefined || value === false) return '';
+    if (typeof value === 'string') return own(value);
+    return typeof value === 'object' ? say(value) : value;
+}
+
 /** "a", "a and b", "a, b, and c". */
 export function listed(parts: string[]): string {
-    return new Intl.ListFormat(language === PSEUDO ? 'en' : language, { type: 'conjunction' }).format(parts);
+    return new Intl.ListFormat(locale(), { type: 'conjunction' }).format(parts);
 }
 
 /** Whether there are words for a key. */
 export function hasWords(key: string): boolean {
-    return messages(language).has(key);
+    return messages(reading.language).has(key);
 }
 
 /** A minus sign is one, not a hyphen. */
@@ -69,14 +99,15 @@ const read = new Map<string, Map<string, string>>();
 function messages(of: string): Map<string, string> {
     const known = read.get(of);
     if (known) return known;
-    const own = new Map(
-        Object.entries(FILES)
-            .filter(([file]) => file.includes(`/lang/${of === PSEUDO ? 'en' : of}/`))
+    const isPseudo = PSEUDO.includes(of);
+    const words = new Map(
+        [SOURCE, ...(isPseudo ? [] : [of])]
+            .flatMap((language) => Object.entries(files).filter(([file]) => file.includes(`/lang/${language}/`)))
             .flatMap(([, file]) => Object.entries(file))
-            .map(([key, message]) => [key, of === PSEUDO ? pseudo(message) : message]),
+            .map(([key, message]) => [key, isPseudo ? pseudo(message) : message]),
     );
-    read.set(of, own);
-    return own;
+    read.set(of, words);
+    return words;
 }
 
 /** Accented outside of braces, and a third longer. */
@@ -93,12 +124,16 @@ function pseudo(message: string): string {
 
 /** `?language=pseudo` in the desk's address switches over, `?language=en` back; it is kept by the browser. */
 function chosen(): string {
-    if (typeof window === 'undefined') return 'en';
+    if (typeof window === 'undefined') return SOURCE;
     const asked = new URLSearchParams(window.location.search).get('language');
     try {
         if (asked !== null) window.localStorage.setItem('anthesis-language', asked);
-        return window.localStorage.getItem('anthesis-language') === PSEUDO ? PSEUDO : 'en';
+        return among(window.localStorage.getItem('anthesis-language'));
     } catch {
-        return asked === PSEUDO ? PSEUDO : 'en';
+        return among(asked);
     }
+}
+
+function among(language: string | null): string {
+    return language !== null && PSEUDO.includes(language) ? language : SOURCE;
 }

@@ -1,7 +1,8 @@
 import { Hatches } from '../../charts/Hatches';
 import { inWords, joined, spanInShort, type Span } from '../../time/days';
-import { say } from '../../words/words';
+import { own, say } from '../../words/words';
 import { Frame } from './Frame';
+import { Own } from './Own';
 import type { Chance } from '../../charts/Brackets';
 import type { CalendarCrop, CalendarProps } from './props';
 import { ZoneChart } from './ZoneChart';
@@ -99,9 +100,11 @@ function Row({ crop, base, starts }: { crop: CalendarCrop; base: string; starts:
     const transplant = crop.routes.find((route) => route.route === 'transplant');
     const none = say('page.calendar.no-window');
     return (
-        <tr data-name={crop.name.toLowerCase()}>
+        <tr data-name={[own(crop.name), crop.name, own(crop.also_called ?? ''), crop.also_called ?? ''].join(' ').toLowerCase()}>
             <th scope="row">
-                <a href={`${base}/crops/${crop.slug}`}>{crop.name}</a>
+                <a href={`${base}/crops/${crop.slug}`}>
+                    <Own text={crop.name} />
+                </a>
             </th>
             <Spans title={say('act.start-under-cover.lead')} spans={transplant?.under_cover} />
             <Spans

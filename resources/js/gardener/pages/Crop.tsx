@@ -2,8 +2,10 @@ import { DerivationTable } from '../../charts/DerivationTable';
 import { Hatches, reasonInShort } from '../../charts/Hatches';
 import { BestSign, BracketSign, HarvestSign, HatchSign } from '../../charts/Legend';
 import { chanceInWords, joined, spanInShort, spanInWords, type MonthDay, type Span } from '../../time/days';
+import { inCentimetres } from '../../words/units';
 import { listed, say } from '../../words/words';
 import { Frame } from './Frame';
+import { Own } from './Own';
 import type { CropProps, Route, Variety } from './props';
 import { ZoneChart } from './ZoneChart';
 
@@ -13,7 +15,9 @@ export function Crop(props: CropProps) {
     return (
         <Frame common={props} here="crop">
             <Hatches />
-            <h1>{crop.name}</h1>
+            <h1>
+                <Own text={crop.name} />
+            </h1>
             <p className="latin">
                 <em>{crop.latin}</em>, {crop.family}
             </p>
@@ -38,8 +42,12 @@ export function Crop(props: CropProps) {
             <section>
                 <h2>{say('page.crop.how')}</h2>
                 <p>
-                    {say('page.crop.spacing', { depth: crop.depth_cm, apart: crop.spacing_cm, rows: crop.row_cm })}{' '}
-                    {crop.notes}
+                    {say('page.crop.spacing', {
+                        depth: inCentimetres(crop.depth_cm),
+                        apart: inCentimetres(crop.spacing_cm),
+                        rows: inCentimetres(crop.row_cm),
+                    })}{' '}
+                    {crop.notes && <Own text={crop.notes} />}
                 </p>
             </section>
             {crop.routes.map((route) => (
@@ -94,7 +102,7 @@ function Varieties({ varieties, starts }: { varieties: Variety[]; starts: MonthD
         ) || say('page.crop.variety-no-window');
     return (
         <section>
-            <h2>{say('common.varieties')}</h2>
+            <h2>{say('page.crop.varieties')}</h2>
             <table className="ruled">
                 <tbody>
                     {[...varieties]

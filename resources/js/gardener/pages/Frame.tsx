@@ -1,13 +1,16 @@
 import type { ReactNode } from 'react';
 import { dateInWords } from '../../time/days';
 import { say } from '../../words/words';
+import { Own } from './Own';
 import type { Common } from './props';
+import { Readings, useAddress } from './reading';
 
 type Here = 'week' | 'calendar' | 'crop';
 
 /** What stands around every page of a zone: where one is, what the dates lean on, and which edition it is. */
 export function Frame({ common, here, children }: { common: Common; here: Here; children: ReactNode }) {
     const { base, zone, edition } = common;
+    const address = useAddress();
     return (
         <>
             <header className="top">
@@ -21,8 +24,9 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                     <a href={base} aria-current={here === 'calendar' ? 'page' : undefined}>
                         {say('page.year')}
                     </a>
-                    <a href="/">{say('page.other-zones')}</a>
+                    <a href={address('/')}>{say('page.other-zones')}</a>
                 </nav>
+                <Readings />
             </header>
             <main>
                 {common.first_guess !== null && (
@@ -38,7 +42,7 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                     {say('page.take')} <a href={`${base}/calendar.ics`}>{say('page.take.feed')}</a>,{' '}
                     <a href={`${base}/calendar.csv`}>{say('page.take.table')}</a>,{' '}
                     <a href={`${base}/calendar.json`}>{say('page.take.data')}</a>,{' '}
-                    <a href={`/zones/${zone.slug}/news.atom`}>{say('page.take.news')}</a>
+                    <a href={address(`/zones/${zone.slug}/news.atom`)}>{say('page.take.news')}</a>
                 </p>
                 <p className="edition">
                     {say('page.edition', {
@@ -48,7 +52,8 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                         author: edition.published_by,
                         method: common.method_edition,
                     })}{' '}
-                    {edition.note} <a href={`/zones/${zone.slug}/editions/${edition.number}`}>{say('page.lasting')}</a>
+                    <Own text={edition.note} />{' '}
+                    <a href={address(`/zones/${zone.slug}/editions/${edition.number}`)}>{say('page.lasting')}</a>
                     <br />
                     <span className="checksum">
                         {say('page.checksum', { checksum: edition.checksum.slice(0, 16) })}

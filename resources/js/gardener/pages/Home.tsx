@@ -1,13 +1,17 @@
-import { say } from '../../words/words';
+import { inMetres } from '../../words/units';
+import { own, say } from '../../words/words';
 import type { HomeProps } from './props';
+import { Readings, useAddress } from './reading';
 
 /** Where gardeners find the zone they live in. */
 export function Home({ asked, found, zones }: HomeProps) {
+    const address = useAddress();
     const districts = [...new Set(zones.map((zone) => zone.district))];
     return (
         <main className="home">
+            <Readings />
             <h1>{say('page.home.title')}</h1>
-            <form action="/" method="get" role="search" className="find">
+            <form action={address('/')} method="get" role="search" className="find">
                 <label htmlFor="place">{say('page.home.place')}</label>
                 <div>
                     <input id="place" name="place" type="search" autoComplete="postal-code" required />
@@ -23,17 +27,17 @@ export function Home({ asked, found, zones }: HomeProps) {
             {zones.length === 0 && <p>{say('page.home.none')}</p>}
             {districts.map((district) => (
                 <section key={district}>
-                    <h2>{district}</h2>
+                    <h2>{own(district)}</h2>
                     <ul className="zones">
                         {zones
                             .filter((zone) => zone.district === district)
                             .map((zone) => (
                                 <li key={zone.slug}>
-                                    <a href={`/zones/${zone.slug}/this-week`}>{zone.name}</a>
+                                    <a href={address(`/zones/${zone.slug}/this-week`)}>{zone.name}</a>
                                     <span>
                                         {zone.settlements.map((s) => s.name).join(', ')}
                                         {zone.settlements.length > 0 && ' · '}
-                                        {say('metres', { metres: zone.height_m })}
+                                        {say(inMetres(zone.height_m))}
                                     </span>
                                 </li>
                             ))}

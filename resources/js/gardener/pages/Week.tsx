@@ -3,8 +3,9 @@ import { dateInWords, inWords } from '../../time/days';
 import { freezeSentence } from '../../time/freezes';
 import { readiness, standing } from '../../time/season';
 import { inCelsius } from '../../words/units';
-import { say } from '../../words/words';
+import { own, say } from '../../words/words';
 import { Frame } from './Frame';
+import { Own } from './Own';
 import type { SeasonNow, Task, WeekProps } from './props';
 
 const ACTS = ['sow-outdoors', 'plant', 'start-under-cover', 'set-out'];
@@ -62,7 +63,9 @@ export function Week(props: WeekProps) {
 function Item(props: { base: string; task: Pick<Task, 'crop' | 'name'>; soon?: boolean; children: ReactNode }) {
     return (
         <li>
-            <a href={`${props.base}/crops/${props.task.crop}`}>{props.task.name}</a>
+            <a href={`${props.base}/crops/${props.task.crop}`}>
+                <Own text={props.task.name} />
+            </a>
             <span className={props.soon ? 'soon' : undefined}>{props.children}</span>
         </li>
     );
@@ -141,7 +144,7 @@ function Cautions({ week, cautions }: WeekProps) {
                         <strong>
                             {[...crops]
                                 .filter(([crop]) => said(crop).includes(words))
-                                .map(([, name]) => name)
+                                .map(([, name]) => own(name))
                                 .join(', ')}
                         </strong>{' '}
                         {words}
@@ -161,14 +164,18 @@ function Advice({ advisories }: { advisories: NonNullable<WeekProps['advisories'
                 <div key={one.published_on + one.text}>
                     {one.withdrawn ? (
                         <p>
-                            <s>{one.text}</s>{' '}
+                            <s>
+                                <Own text={one.text} />
+                            </s>{' '}
                             {say('page.season.withdrawn', {
                                 day: dateInWords(one.withdrawn.on),
                                 reason: one.withdrawn.reason,
                             })}
                         </p>
                     ) : (
-                        <p>{one.text}</p>
+                        <p>
+                            <Own text={one.text} />
+                        </p>
                     )}
                     <p className="by">
                         {say('page.season.advised', {

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Languages;
+
+use Anthesis\Crop\Crop as CropParameters;
+use App\Advisories\Advisory;
+use App\Crops\Crop;
+use App\Office\Office;
+use App\Operations\Today;
+use App\Windows\CropChoice;
+use App\Zones\Zone;
+
+/** What people wrote that gardeners read, or will read in the next edition. */
+final class PublicTexts
+{
+    /** @return list<array{text: string, where: string, of: string}> each text once; where it stands: `crop-name`, `crop-also`, `crop-note`, `own-dates`, `district`, `advice`, `office` */
+    public function all(): array
+    {
+        $texts = [];
+        foreach (Zone::query()->orderBy('name')->get() as $zone) {
+            $texts[] = self::text($zone->district, 'district', $zone->name);
+            foreach (Advisory::shown($zone, Today::day())->get() as $advisory) {
+                foreach ($advisory->texts() as $text) {
+                    $texts[] = self::text($text, 'advice', $zone->name);
+                }
+            }
+        }
+        foreach (CropChoice::query()->whereNull('undone_at')->whereNotNull('windows')->orderBy('id')->get() as $choice) {
+            $texts[] = self::text($choice->reason, 'own-dates', $choice->crop);
+        }
+        foreach (Office::theOne()?->texts() ?? [] as $text) {
+            $texts[] = self::text($text, 'office', '');
+        }
+        foreach (Crop::book() as $crop) {
+            if ($crop->kind !== CropParameters::COVER) {
+                $texts[] = self::text($crop->name, 'crop-name', $crop->name);
+                $texts[] = self::text($crop->notes ?? '', 'crop-note', $crop->name);
+                $texts[] = self::text($crop->alsoCalled ?? '', 'crop-also', $crop->name);
+            }
+        }
+
+        return array_values(array_filter(array_column(array_reverse($texts), null, 'text'), static fn (array $t): bool => $t['text'] !== ''));
+    }
+
+    /** @return array{text: string, where: string, of: string} */
+    private static function text(string $text, string $where, string $of): array
+    {
+        return ['text' => $text, 'where' => $where, 'of' => $of];
+    }
+}

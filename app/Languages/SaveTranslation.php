@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Languages;
+
+use App\People\User;
+use Illuminate\Support\Facades\DB;
+
+/** Writes down what a text is in another language; what it was before stays. */
+final class SaveTranslation
+{
+    /** @throws TranslationMoved when somebody else has translated it meanwhile */
+    public function execute(string $language, string $text, string $translation, ?string $before, User $user): void
+    {
+        DB::transaction(static function () use ($language, $text, $translation, $before, $user): void {
+            Translation::query()->where('language', $language)->where('text_hash', Translation::hash($text))->lockForUpdate()->get();
+            $now = Translation::of($language, [$text])[$text] ?? null;
+            if ($now === $translation) {
+                return;
+            }
+            if ($now !== $before) {
+                throw new TranslationMoved($now);
+            }
+            Translation::query()->create(['language' => $language, 'text_hash' => Translation::hash($text), 'text' => $text, 'translation' => $translation, 'author' => $user->name]);
+            event(new TranslationsChanged);
+        });
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Office;
+
+use App\People\Versioned;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The office behind the calendars: whom gardeners ask, under which licence its data may be used, and whether an edition needs the
+ * signature of a second educator. There is one.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string|null $mail
+ * @property string|null $phone
+ * @property string|null $address
+ * @property string|null $hours
+ * @property string|null $licence of the open data; null: none was chosen
+ * @property bool $second_signature
+ */
+class Office extends Model
+{
+    use Versioned;
+
+    public const FIELDS = ['name', 'mail', 'phone', 'address', 'hours', 'licence', 'second_signature'];
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['second_signature' => 'boolean', 'version' => 'integer'];
+
+    public static function theOne(): ?self
+    {
+        return self::query()->first();
+    }
+
+    /** @return array<string, mixed> */
+    public function editedFields(): array
+    {
+        return $this->only(self::FIELDS);
+    }
+
+    /** @return list<string> what a person wrote in it, for translators */
+    public function texts(): array
+    {
+        return $this->hours === null ? [] : [$this->hours];
+    }
+}

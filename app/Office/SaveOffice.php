@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Office;
+
+use App\People\User;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps what is said of the office, and has the pages that say it made anew. */
+final class SaveOffice
+{
+    /** @param  array<string, mixed>  $values */
+    public function execute(array $values, int $version, User $user): Office
+    {
+        return DB::transaction(static function () use ($values, $version, $user): Office {
+            $office = Office::query()->lockForUpdate()->first() ?? Office::query()->create(['name' => $values['name'], 'version' => $version])->refresh();
+            $office->editedAt($version, $user, static fn (Office $o) => $o->update($values));
+            event(new OfficeChanged);
+
+            return $office->refresh();
+        });
+    }
+}
