@@ -9,12 +9,16 @@ use App\Editions\EditionFrozen;
 use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
 use App\Gardener\RenderSeasonJob;
+use App\Languages\TranslationsChanged;
+use App\Letters\SendLetters;
 use App\Operations\DayTurned;
+use App\Operations\Today;
 use App\Results\ComputeZoneJob;
 use App\Season\NoOutlook;
 use App\Season\OutlookSource;
 use App\Soil\NoProbe;
 use App\Soil\ProbeSource;
+use App\StandIns\OutboxTransport;
 use App\StandIns\SimulatedOutlook;
 use App\StandIns\SimulatedProbe;
 use App\StandIns\SimulatedReports;
@@ -27,6 +31,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\Vite;
@@ -58,6 +63,7 @@ class AppServiceProvider extends ServiceProvider
         // Addresses without a host, so that a page is the same whatever name it is served under.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.ltrim($path, '/'));
         Model::shouldBeStrict(! $this->app->environment('production'));
+        Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport);
         // A policy stands beside its model.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
         Event::listen(static function (ComputationQueued $queued): void {
@@ -69,6 +75,12 @@ class AppServiceProvider extends ServiceProvider
         Event::listen(static function (DayTurned $turned): void {
             app(PublicSite::class)->turnWeek();
             app(CollectReports::class)->execute();
+            app(SendLetters::class)->execute(Today::day());
+        });
+        Event::listen(static function (TranslationsChanged $changed): void {
+            foreach (PublicSite::zones() as $zone) {
+                RenderSeasonJob::dispatch($zone->id)->afterCommit();
+            }
         });
         Event::listen(static function (AdvisoriesChanged $changed): void {
             RenderSeasonJob::dispatch($changed->zoneId)->afterCommit();
@@ -79,6 +91,10 @@ class AppServiceProvider extends ServiceProvider
         RateLimiter::for('computing', static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()));
         // A station reports a few times a day; one that tries tokens is stopped.
         RateLimiter::for('reports', static fn (Request $request): Limit => Limit::perMinute(10)->by(hash('sha256', (string) $request->bearerToken()).$request->ip()));
+        // A person asks for one letter; one who types many addresses is stopped.
+        RateLimiter::for('letters', static fn (Request $request): Limit => Limit::perMinute(5)->by((string) $request->ip()));
+        // A sheet takes the press a second or two; once made it is kept.
+        RateLimiter::for('paper', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
         // However many addresses are tried from one place; SessionController counts the tries for one address.
         RateLimiter::for('login', static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
     }

@@ -45,10 +45,11 @@ ensure_packages() { # ensure_packages [tests]
     command -v composer >/dev/null || missing+=(composer)
     command -v node >/dev/null || missing+=(nodejs)
     command -v npm >/dev/null || missing+=(npm)
+    command -v chromium >/dev/null || missing+=(chromium)
     command -v unzip >/dev/null || missing+=(unzip)
     if [ "${1:-}" = tests ]; then
-        command -v chromium >/dev/null || missing+=(chromium)
         command -v chromedriver >/dev/null || missing+=(chromium-driver)
+        command -v pdftotext >/dev/null || missing+=(poppler-utils)
         command -v redis-server >/dev/null || missing+=(redis-server)
     fi
     if [ ${#missing[@]} -gt 0 ]; then

@@ -20,4 +20,11 @@ return [
 
     // The program that renders gardener's pages to HTML.
     'node' => env('ANTHESIS_NODE', 'node'),
+
+    // The program that prints sheets to PDF; blank: what is installed; “none”: dompdf, which draws no charts.
+    'chromium' => match ((string) env('ANTHESIS_CHROMIUM', '')) {
+        '' => is_executable('/usr/bin/chromium') ? '/usr/bin/chromium' : '',
+        'none' => '',
+        default => env('ANTHESIS_CHROMIUM'),
+    },
 ];

@@ -8,6 +8,7 @@ use App\Crops\ShippedCropController;
 use App\Crops\VarietyController;
 use App\Editions\EditionController;
 use App\Languages\TranslationController;
+use App\Letters\OutboxController;
 use App\Office\OfficeController;
 use App\People\DemoClockController;
 use App\People\SessionController;
@@ -118,6 +119,7 @@ Route::prefix('api')->group(static function (): void {
         Route::post('zones/{zone}/editions', [EditionController::class, 'store']);
         Route::get('translations', [TranslationController::class, 'index']);
         Route::put('translations', [TranslationController::class, 'update']);
+        Route::get('outbox', OutboxController::class);
         Route::get('office', [OfficeController::class, 'show']);
         Route::put('office', [OfficeController::class, 'update']);
         Route::get('publications/{publication}', [EditionController::class, 'publication']);

@@ -5,11 +5,18 @@ declare(strict_types=1);
 use App\Console\HealthController;
 use App\Gardener\CalendarController;
 use App\Gardener\DownloadController;
+use App\Gardener\EmbedController;
 use App\Gardener\HomeController;
 use App\Gardener\NewsController;
+use App\Gardener\OfficePageController;
+use App\Gardener\OfficePages;
+use App\Gardener\OwnController;
+use App\Gardener\PaperController;
 use App\Gardener\PublicSite;
 use App\Gardener\ReadAs;
 use App\Gardener\Reading;
+use App\Gardener\SearchController;
+use App\Letters\LetterController;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
 
@@ -21,6 +28,12 @@ Route::get('/up', HealthController::class)->name('up');
 foreach (Reading::served() as $reading) {
     Route::prefix($reading->prefix())->middleware([ReadAs::class.":{$reading->name()}", SubstituteBindings::class])->group(static function (): void {
         Route::get('/', HomeController::class);
+        Route::get('/search', SearchController::class);
+        Route::get('/{which}', OfficePageController::class)->whereIn('which', OfficePages::ALL);
+        Route::get('/zones/{zone}/embed', EmbedController::class);
+        Route::post('/zones/{zone}/letter', [LetterController::class, 'ask'])->middleware('throttle:letters');
+        Route::get('/letters/{token}/{what}', [LetterController::class, 'offer'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave']);
+        Route::post('/letters/{token}/{what}', [LetterController::class, 'carryOut'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave']);
         Route::get('/zones/{zone}/news.atom', NewsController::class);
         foreach (['', '/editions/{number}'] as $edition) {
             Route::prefix("/zones/{zone}{$edition}")->where(['number' => '[0-9]{1,9}', 'week' => '[0-9]{1,4}'])->group(static function (): void {
@@ -28,6 +41,9 @@ foreach (Reading::served() as $reading) {
                 Route::get('/this-week', [CalendarController::class, 'thisWeek']);
                 Route::get('/weeks/{week}', [CalendarController::class, 'week']);
                 Route::get('/crops/{crop}', [CalendarController::class, 'crop']);
+                Route::get('/mine', OwnController::class);
+                Route::get('/paper/{sheet}', [PaperController::class, 'page'])->whereIn('sheet', PaperController::SHEETS);
+                Route::get('/paper/{sheet}.pdf', [PaperController::class, 'pdf'])->whereIn('sheet', PaperController::SHEETS)->middleware('throttle:paper');
                 Route::get('/calendar.{format}', DownloadController::class)->whereIn('format', PublicSite::DOWNLOADS);
             });
         }

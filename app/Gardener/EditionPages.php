@@ -76,14 +76,7 @@ final class EditionPages
             'ruler' => $content['ruler'],
             'record' => $content['record'],
             'changes' => isset($content['changes']) ? ['against' => $content['changes']['against'], 'phrases' => array_column($content['changes']['list'], 'phrase')] : null,
-            'crops' => array_map(static fn (array $sheet): array => [
-                'slug' => $sheet['slug'],
-                'name' => $sheet['name'],
-                'kind' => $sheet['kind'],
-                'family' => $sheet['family'],
-                'also_called' => $sheet['also_called'] ?? null,
-                'routes' => array_map(self::withoutEvidence(...), $sheet['routes']),
-            ], $content['crops']),
+            'crops' => $this->rows($edition),
         ], ['crops' => count($content['crops']), 'zone' => $content['zone']['name'], 'district' => $content['zone']['district']]);
     }
 
@@ -115,6 +108,92 @@ final class EditionPages
             'ruler' => $edition->content['ruler'],
             'crop' => $sheet,
         ], ['crop' => $sheet['name'], 'zone' => $edition->content['zone']['name']]);
+    }
+
+    /**
+     * The crops a gardener chose, and what is to be done for them this week.
+     *
+     * @param  list<string>  $chosen  slugs
+     */
+    public function mine(EditionDocument $edition, string $base, Reading $reading, array $chosen, YearDay $today): Page
+    {
+        return $this->page($edition, $base, $reading, 'mine', 'mine'.($chosen === [] ? '' : '?crops='.implode(',', $chosen)), [
+            'starts' => $edition->content['ruler']['starts'],
+            'chosen' => $chosen,
+            'crops' => $this->rows($edition, $chosen),
+            'all' => array_map(static fn (array $sheet): array => ['slug' => $sheet['slug'], 'name' => $sheet['name']], $edition->content['crops']),
+            'week' => $this->weekOf($edition, $today, $chosen),
+            'host' => url(''),
+            'papers' => PaperSize::ofSheet('year'),
+        ], ['zone' => $edition->content['zone']['name']]);
+    }
+
+    /**
+     * A sheet of paper.
+     *
+     * @param  list<string>  $chosen  slugs; none: all
+     * @param  string|null  $crop  slug, of a sheet for one
+     * @return Page|null null where the edition has no such crop
+     */
+    public function paper(EditionDocument $edition, string $base, Reading $reading, string $sheet, PaperSize $size, array $chosen, ?string $crop, YearDay $today): ?Page
+    {
+        $one = array_column($edition->content['crops'], null, 'slug')[$crop ?? ''] ?? null;
+        if ($sheet === 'crop' && $one === null) {
+            return null;
+        }
+        $zone = $edition->content['zone']['name'];
+        $path = match ($sheet) {
+            'crop' => "/crops/{$crop}",
+            'week', 'leaflet' => '/this-week',
+            default => $chosen === [] ? '' : '/mine?crops='.implode(',', $chosen),
+        };
+
+        return $this->page($edition, $base, $reading, 'paper', "paper/{$sheet}", [
+            'sheet' => $sheet,
+            'size' => $size->value,
+            'ruler' => $edition->content['ruler'],
+            'crops' => in_array($sheet, ['year', 'wall'], true) ? $this->rows($edition, $chosen === [] ? null : $chosen) : [],
+            'week' => $this->weekOf($edition, $today, $chosen === [] ? null : $chosen),
+            'crop' => $one,
+            'url' => url($reading->prefix().$base.$path),
+        ], ['zone' => $zone, 'sheet' => match (true) {
+            $one !== null => Phrase::of('page.crop.title', ['crop' => $one['name'], 'zone' => $zone]),
+            $sheet === 'week' => Phrase::of('page.week.title', ['day' => Phrase::day(YearDay::fromNumber(7 * WeekList::weekOf($today) - 6)), 'zone' => $zone]),
+            default => Phrase::of("sheet.{$sheet}.title", ['zone' => $zone]),
+        }]);
+    }
+
+    /** This week, for a frame on another page. */
+    public function embed(EditionDocument $edition, string $base, Reading $reading, YearDay $today): Page
+    {
+        return $this->page($edition, $base, $reading, 'embed', 'embed', ['week' => $this->weekOf($edition, $today, null)], ['zone' => $edition->content['zone']['name']]);
+    }
+
+    /**
+     * @param  list<string>|null  $chosen  slugs; null: all
+     * @return list<array<string, mixed>> crops with their windows, without the evidence
+     */
+    private function rows(EditionDocument $edition, ?array $chosen = null): array
+    {
+        return array_values(array_map(static fn (array $sheet): array => [
+            'slug' => $sheet['slug'],
+            'name' => $sheet['name'],
+            'kind' => $sheet['kind'],
+            'family' => $sheet['family'],
+            'also_called' => $sheet['also_called'] ?? null,
+            'routes' => array_map(self::withoutEvidence(...), $sheet['routes']),
+        ], array_filter($edition->content['crops'], static fn (array $sheet): bool => $chosen === null || in_array($sheet['slug'], $chosen, true))));
+    }
+
+    /**
+     * @param  list<string>|null  $chosen  slugs; null: all
+     * @return array<string, mixed> the week that holds a day, with the acts of some crops
+     */
+    private function weekOf(EditionDocument $edition, YearDay $day, ?array $chosen): array
+    {
+        $week = $edition->content['weeks'][WeekList::weekOf($day) - 1];
+
+        return ['tasks' => array_values(array_filter($week['tasks'], static fn (array $task): bool => $chosen === null || in_array($task['crop'], $chosen, true)))] + $week;
     }
 
     /** @return array<string, mixed> */

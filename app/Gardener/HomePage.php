@@ -8,7 +8,6 @@ use App\Languages\Translation;
 use App\Zones\Settlement;
 use App\Zones\Zone;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Str;
 
 /** The page on which gardeners find their zone. */
 final class HomePage
@@ -25,23 +24,22 @@ final class HomePage
      */
     public static function matching(Collection $zones, string $asked): Collection
     {
-        $plain = self::plain($asked);
+        $plain = PlainText::of($asked);
         if ($plain === '') {
             return $zones;
         }
-        $names = $zones->mapWithKeys(static fn (Zone $zone): array => [$zone->id => array_values(array_map(self::plain(...), array_filter([
+        $names = $zones->mapWithKeys(static fn (Zone $zone): array => [$zone->id => array_values(array_map(PlainText::of(...), array_filter([
             $zone->name,
             $zone->district,
             ...$zone->settlements->pluck('name')->all(),
             ...$zone->settlements->pluck('postcode')->all(),
         ])))]);
         $number = ctype_digit($plain);
-        $slips = mb_strlen($plain) < 5 ? 1 : 2;
         foreach ([
             static fn (string $name): bool => $name === $plain,
             static fn (string $name): bool => str_starts_with($name, $plain),
             static fn (string $name): bool => $number ? ctype_digit($name) && strlen($name) === strlen($plain) && abs((int) $name - (int) $plain) <= self::NEXT_POSTCODES
-                : mb_strlen($plain) > 3 && ! ctype_digit($name) && levenshtein(Str::ascii($name), Str::ascii($plain)) <= $slips,
+                : ! ctype_digit($name) && PlainText::isNear($plain, $name),
         ] as $fits) {
             $found = $zones->filter(static fn (Zone $zone): bool => array_filter($names[$zone->id], $fits) !== [])->values();
             if ($found->isNotEmpty()) {
@@ -67,10 +65,5 @@ final class HomePage
             ])->all(),
         ], $reading->say('page.home.head'), $reading->say('page.home.description'), null, $reading,
             Translation::of($reading->language, array_values($zones->pluck('district')->unique()->all())));
-    }
-
-    private static function plain(string $text): string
-    {
-        return (string) preg_replace('/[\s\-]+/', ' ', mb_strtolower(trim($text)));
     }
 }

@@ -9,13 +9,14 @@ use App\Advisories\Advisory;
 use App\Crops\Crop;
 use App\Office\Office;
 use App\Operations\Today;
+use App\Sites\Site;
 use App\Windows\CropChoice;
 use App\Zones\Zone;
 
 /** What people wrote that gardeners read, or will read in the next edition. */
 final class PublicTexts
 {
-    /** @return list<array{text: string, where: string, of: string}> each text once; where it stands: `crop-name`, `crop-also`, `crop-note`, `own-dates`, `district`, `advice`, `office` */
+    /** @return list<array{text: string, where: string, of: string}> each text once; where it stands: `crop-name`, `crop-also`, `crop-note`, `own-dates`, `site`, `district`, `advice`, `office` */
     public function all(): array
     {
         $texts = [];
@@ -32,6 +33,9 @@ final class PublicTexts
         }
         foreach (Office::theOne()?->texts() ?? [] as $text) {
             $texts[] = self::text($text, 'office', '');
+        }
+        foreach (Site::query()->orderBy('id')->pluck('name') as $name) {
+            $texts[] = self::text((string) $name, 'site', '');
         }
         foreach (Crop::book() as $crop) {
             if ($crop->kind !== CropParameters::COVER) {

@@ -7,7 +7,7 @@ namespace App\Office;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps what is said of the office, and has the pages that say it made anew. */
+/** Keeps what is said of the office. */
 final class SaveOffice
 {
     /** @param  array<string, mixed>  $values */
@@ -16,7 +16,6 @@ final class SaveOffice
         return DB::transaction(static function () use ($values, $version, $user): Office {
             $office = Office::query()->lockForUpdate()->first() ?? Office::query()->create(['name' => $values['name'], 'version' => $version])->refresh();
             $office->editedAt($version, $user, static fn (Office $o) => $o->update($values));
-            event(new OfficeChanged);
 
             return $office->refresh();
         });

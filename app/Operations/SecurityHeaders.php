@@ -12,20 +12,21 @@ use Symfony\Component\HttpFoundation\Response;
 class SecurityHeaders
 {
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "
-        ."connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+        ."connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+    /** Of a page that may stand in a frame of any other: it runs nothing. */
+    public const FRAMED = "default-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors *";
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
+        $framed = $response->headers->get('Content-Security-Policy') === self::FRAMED;
         $response->headers->add([
-            'Content-Security-Policy' => self::POLICY,
-            'X-Frame-Options' => 'DENY',
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
-            'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
-            'Cross-Origin-Opener-Policy' => 'same-origin',
-        ]);
+            'Permissions-Policy' => 'camera=(), microphone=(), geolocation=(self)',
+        ] + ($framed ? [] : ['Content-Security-Policy' => self::POLICY, 'X-Frame-Options' => 'DENY', 'Cross-Origin-Opener-Policy' => 'same-origin']));
 
         return $response;
     }

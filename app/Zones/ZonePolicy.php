@@ -20,6 +20,12 @@ class ZonePolicy
         return $user->role === Role::Educator;
     }
 
+    /** Addresses of readers are for those who answer for them. */
+    public function readMail(User $user): bool
+    {
+        return $user->role !== Role::Volunteer;
+    }
+
     public function publish(User $user, ?Zone $zone = null): bool
     {
         return $user->role === Role::Educator;

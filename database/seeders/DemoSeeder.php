@@ -9,6 +9,8 @@ use Anthesis\Window\School\OwnDates;
 use App\Crops\Crop;
 use App\Editions\DraftEdition;
 use App\Editions\PublishEdition;
+use App\Languages\SaveTranslation;
+use App\Office\SaveOffice;
 use App\Operations\Today;
 use App\People\Role;
 use App\People\User;
@@ -50,6 +52,18 @@ class DemoSeeder extends Seeder
     /** Spots where soil is measured, and what kind of place each is. */
     private const SPOTS = ['Bed 3' => 'raised bed', 'Pots by the door' => 'container', 'Cells in the frame' => 'cold frame'];
 
+    private const OFFICE = ['name' => 'Kestrel Basin Extension', 'mail' => 'garden@kestrel.example', 'phone' => '+00 555 0140', 'address' => "12 Saddlewick Road\nPort Ilvane",
+        'hours' => 'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.', 'licence' => 'CC BY 4.0', 'second_signature' => false];
+
+    /** What people wrote in the demonstration, in Spanish; the crops that ship have theirs. */
+    private const IN_SPANISH = [
+        'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.' => 'Martes y jueves, de 9 a 12; intercambio de semillas el primer sábado de cada mes.',
+        'First calendar of this zone, from its own station record.' => 'Primer calendario de esta zona, a partir del registro de su propia estación.',
+        'The growers’ club sows together after the plant fair.' => 'El club de horticultores siembra en común después de la feria de plantas.',
+        'Saltbush partner district' => 'Distrito asociado de Saltbush',
+        'Averrin partner district' => 'Distrito asociado de Averrin',
+    ];
+
     private const MEASURED_AGO = [13, 10, 7, 4, 1];
 
     /** crop => [name, days to maturity, counted from, tags][]; all invented */
@@ -69,6 +83,10 @@ class DemoSeeder extends Seeder
         }
         $educator = User::query()->where('role', Role::Educator)->firstOrFail();
         config(['queue.default' => 'sync']);
+        app(SaveOffice::class)->execute(self::OFFICE, 1, $educator);
+        foreach (self::IN_SPANISH as $text => $translation) {
+            app(SaveTranslation::class)->execute('es', $text, $translation, null, $educator);
+        }
         $this->varieties();
         foreach ($this->zones() as [$values, $note]) {
             $zone = $save->create($values);

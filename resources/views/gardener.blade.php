@@ -1,5 +1,5 @@
 <!doctype html>
-<html lang="{{ $page->reading->language === 'pseudo' || $page->reading->language === 'mirrored' ? 'en' : $page->reading->language }}" dir="{{ $page->reading->direction() }}">
+<html lang="{{ $page->reading->words()->language }}" dir="{{ $page->reading->direction() }}">
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
@@ -12,7 +12,7 @@
     @isset($page->feed)
         <link rel="alternate" type="text/calendar" href="{{ $page->feed }}" title="{{ $page->reading->say('page.take.feed') }}">
     @endisset
-    @vite('resources/js/gardener/client.ts')
+    @vite($page->name === 'embed' || $page->name === 'paper' ? ['resources/css/gardener.css'] : ['resources/css/gardener.css', 'resources/js/gardener/client.ts'])
 </head>
 <body class="gardener">
 {!! $html !!}

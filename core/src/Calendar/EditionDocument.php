@@ -92,7 +92,7 @@ final readonly class EditionDocument
     }
 
     /**
-     * What people wrote in a document, for translators: names of crops and what else they are called, notes, reasons for own dates, the district.
+     * What people wrote in a document, for translators: names of crops and what else they are called, notes, reasons for own dates, sites, the district.
      *
      * @param  array{zone: Zone, edition: array{note: string, ...}, crops: list<Sheet>, ...}  $content
      * @return list<string> each once
@@ -107,6 +107,10 @@ final readonly class EditionDocument
                     $reason = $line['label']['with']['reason'] ?? null;
                     if ($line['label']['key'] === 'derivation.own' && is_string($reason)) {
                         $texts[] = $reason;
+                    }
+                    $site = $line['source']['with']['site'] ?? null;
+                    if (is_string($site)) {
+                        $texts[] = $site;
                     }
                 }
             }

@@ -1,4 +1,4 @@
-import { say } from '../words/words';
+import { levels, say } from '../words/words';
 import { area, line } from 'd3-shape';
 import { inShort, yearDay, type MonthDay } from '../time/days';
 import { crossings, inRulerOrder, type YearScale } from '../time/yearScale';
@@ -12,7 +12,6 @@ export type RulerData = {
     day_length: number[];
 };
 
-const SOIL_LEVELS = [0, 5, 10, 15, 20, 25, 30];
 const HOURS = [8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18];
 
 /** Heights of the ruler's parts, px. */
@@ -39,7 +38,7 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
         .x((_, i) => (i + 0.5) * dayWidth)
         .y((v) => up(SOIL.top, SOIL.height, v - coldest, span));
     const narrow = scale.width < 560;
-    const soilTicks = crossings(ruler.soil, narrow ? [5, 10, 20] : SOIL_LEVELS);
+    const soilTicks = crossings(ruler.soil, levels(narrow));
     const lightTicks = spaced(crossings(ruler.day_length, HOURS), scale, narrow ? 30 : 34);
     return (
         <g>
@@ -82,7 +81,7 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
                         y={up(SOIL.top, SOIL.height, level - coldest, span) + 11}
                         fontSize="10"
                     >
-                        {level}°
+                        {say('degrees', { celsius: level })}
                     </text>
                 </g>
             ))}

@@ -1,5 +1,9 @@
-import '../../css/gardener.css';
 import { filterCrops } from './filter';
+import { keepOwn } from './own';
+import { keepReading } from './keptReading';
 
-// Pages are whole without this: it only makes a long table short.
-filterCrops(document);
+// Pages are whole without this: it makes a long table short, and remembers what a reader chose.
+if (!keepReading(window)) {
+    filterCrops(document);
+    keepOwn(window);
+}

@@ -1,16 +1,28 @@
-/** Lets a reader narrow the year's table to crops whose name holds what is typed. */
+/** Lets a reader narrow the year's table: by a name, a month in which something is to be done, a family, and so on. */
 export function filterCrops(page: ParentNode) {
-    const input = page.querySelector<HTMLInputElement>('#crop');
+    const form = page.querySelector<HTMLFormElement>('form.filter');
     const rows = [...page.querySelectorAll<HTMLTableRowElement>('table.calendar tbody tr')];
     const none = page.querySelector<HTMLElement>('.no-crop');
-    if (input === null) return;
-    input.closest<HTMLElement>('.filter')?.removeAttribute('hidden');
+    if (form === null) return;
+    form.hidden = false;
     const narrow = () => {
-        const asked = input.value.trim().toLowerCase();
-        for (const row of rows) row.hidden = !(row.dataset.name ?? '').includes(asked);
+        const asked = new FormData(form);
+        const is = (name: string) => String(asked.get(name) ?? '').trim();
+        const [crop, month, family] = [is('crop').toLowerCase(), is('month'), is('family')];
+        for (const row of rows) {
+            const { name, months, family: its, cover, quick } = row.dataset;
+            row.hidden = !(
+                (name ?? '').includes(crop) &&
+                (month === '' || (months ?? '').split(' ').includes(month)) &&
+                (family === '' || its === family) &&
+                (!asked.has('cover') || cover !== undefined) &&
+                (!asked.has('quick') || quick !== undefined)
+            );
+        }
         if (none) none.hidden = rows.some((row) => !row.hidden);
     };
-    input.addEventListener('input', narrow);
+    form.addEventListener('input', narrow);
+    form.addEventListener('submit', (event) => event.preventDefault());
     // A browser that goes back to the page may have kept what was typed.
     narrow();
 }

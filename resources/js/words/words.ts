@@ -79,6 +79,12 @@ function filled(value: Handed[string]): string | number {
     return typeof value === 'object' ? say(value) : value;
 }
 
+/** Temperatures worth a mark on a scale, in °C, round ones in the reader's units. */
+export function levels(few: boolean): number[] {
+    if (reading.units === 'us') return (few ? [40, 50, 70] : [32, 40, 50, 60, 70, 80, 90]).map((f) => (f - 32) / 1.8);
+    return few ? [5, 10, 20] : [0, 5, 10, 15, 20, 25, 30];
+}
+
 /** "a", "a and b", "a, b, and c". */
 export function listed(parts: string[]): string {
     return new Intl.ListFormat(locale(), { type: 'conjunction' }).format(parts);

@@ -1,9 +1,9 @@
 import { Hatches } from '../../charts/Hatches';
-import { inWords, joined, spanInShort, type Span } from '../../time/days';
-import { own, say } from '../../words/words';
+import { inWords, type MonthDay } from '../../time/days';
+import { yearScale } from '../../time/yearScale';
+import { say } from '../../words/words';
+import { CropTable } from './CropTable';
 import { Frame } from './Frame';
-import { Own } from './Own';
-import type { Chance } from '../../charts/Brackets';
 import type { CalendarCrop, CalendarProps } from './props';
 import { ZoneChart } from './ZoneChart';
 
@@ -12,50 +12,35 @@ type Risks = CalendarProps['ruler']['freezes'][number]['last'];
 /** A zone's whole year: its freezes, its ruler, and every crop in a table. */
 export function Calendar(props: CalendarProps) {
     const { ruler, zone } = props;
-    const light = ruler.freezes.find((freeze) => freeze.threshold === 'light-freeze');
     return (
         <Frame common={props} here="calendar">
             <Hatches />
             <h1>{say('page.calendar.heading', { zone: zone.name })}</h1>
-            {light && (
-                <p className="frost">
-                    {say('page.calendar.freezes', {
-                        last: risks(light.last, 'later'),
-                        first: risks(light.first, 'earlier'),
-                        seasons: ruler.seasons,
-                    })}
-                </p>
-            )}
+            <p className="frost">{freezesInWords(ruler)}</p>
             <div className="year-ruler">
                 <ZoneChart ruler={ruler} routes={[]} label={say('page.calendar.chart')} />
                 <p className="key">{say('page.calendar.key')}</p>
             </div>
-            <p className="find filter" hidden>
-                <label htmlFor="crop">{say('page.calendar.find')}</label>
-                <input id="crop" type="search" />
-            </p>
-            <table className="ruled calendar">
-                <thead>
-                    <tr>
-                        {['crop', 'start-under-cover', 'sow-or-plant', 'set-out', 'harvest'].map((column) => (
-                            <th key={column} scope="col">
-                                {say(`page.calendar.${column}`)}
-                            </th>
-                        ))}
-                    </tr>
-                </thead>
-                <tbody>
-                    {props.crops.map((crop) => (
-                        <Row key={crop.slug} crop={crop} base={props.base} starts={ruler.starts} />
-                    ))}
-                </tbody>
-            </table>
+            <Filter crops={props.crops} starts={ruler.starts} />
+            <CropTable crops={props.crops} base={props.base} starts={ruler.starts} />
             <p role="status" className="no-crop" hidden>
                 {say('page.calendar.no-crop')}
             </p>
             {props.changes && <Changes {...props.changes} />}
         </Frame>
     );
+}
+
+/** The last and the first light freeze at the risks the calendar leans on. */
+export function freezesInWords(ruler: CalendarProps['ruler']): string {
+    const light = ruler.freezes.find((freeze) => freeze.threshold === 'light-freeze');
+    return light
+        ? say('page.calendar.freezes', {
+              last: risks(light.last, 'later'),
+              first: risks(light.first, 'earlier'),
+              seasons: ruler.seasons,
+          })
+        : '';
 }
 
 /** Changes that are read before all of them are asked for. */
@@ -95,57 +80,43 @@ function risks(dates: Risks, side: 'later' | 'earlier'): string {
         .join(', ');
 }
 
-function Row({ crop, base, starts }: { crop: CalendarCrop; base: string; starts: string }) {
-    const direct = crop.routes.find((route) => route.route === 'direct');
-    const transplant = crop.routes.find((route) => route.route === 'transplant');
-    const none = say('page.calendar.no-window');
+/** What narrows the table, for who has more than a page to read with. */
+function Filter({ crops, starts }: { crops: CalendarCrop[]; starts: MonthDay }) {
+    const families = [...new Set(crops.map((crop) => crop.family))].sort();
+    const months = yearScale(starts, 1).months.map((month) => month.name);
+    const first = Number(starts.slice(0, 2));
     return (
-        <tr data-name={[own(crop.name), crop.name, own(crop.also_called ?? ''), crop.also_called ?? ''].join(' ').toLowerCase()}>
-            <th scope="row">
-                <a href={`${base}/crops/${crop.slug}`}>
-                    <Own text={crop.name} />
-                </a>
-            </th>
-            <Spans title={say('act.start-under-cover.lead')} spans={transplant?.under_cover} />
-            <Spans
-                title={say(`act.${direct?.act ?? 'sow-outdoors'}.lead`)}
-                spans={direct?.windows}
-                chances={direct?.chances}
-                none={direct && none}
-            />
-            <Spans
-                title={say('act.set-out.lead')}
-                spans={transplant?.windows}
-                chances={transplant?.chances}
-                none={transplant && none}
-            />
-            <Spans
-                title={say('page.calendar.harvest')}
-                spans={joined(
-                    crop.routes.flatMap((route) => route.harvests),
-                    starts,
-                )}
-            />
-        </tr>
-    );
-}
-
-/** A column's dates; where there is no window its fair chances, and where there are none either, that there is none. */
-function Spans(props: { title: string; spans?: Span[]; chances?: Chance[]; none?: string }) {
-    const { title, spans = [], chances = [], none } = props;
-    const windows = spans.map(spanInShort);
-    const fair = windows.length > 0 ? [] : chances;
-    const words = windows.length > 0 || fair.length > 0 || !none ? windows : [none];
-    return (
-        <td data-title={title} className={words.length + fair.length === 0 ? 'blank' : undefined}>
-            {words.map((text) => (
-                <span key={text}>{text}</span>
+        <form className="find filter" role="search" aria-label={say('page.calendar.filter')} hidden>
+            <label>
+                {say('page.calendar.find')}
+                <input name="crop" type="search" autoComplete="off" />
+            </label>
+            <label>
+                {say('page.calendar.in-month')}
+                <select name="month">
+                    <option value="">{say('page.calendar.any')}</option>
+                    {months.map((name, i) => (
+                        <option key={name} value={((first - 1 + i) % 12) + 1}>
+                            {name}
+                        </option>
+                    ))}
+                </select>
+            </label>
+            <label>
+                {say('page.calendar.family')}
+                <select name="family">
+                    <option value="">{say('page.calendar.any')}</option>
+                    {families.map((family) => (
+                        <option key={family}>{family}</option>
+                    ))}
+                </select>
+            </label>
+            {['cover', 'quick'].map((which) => (
+                <label key={which} className="tick">
+                    <input name={which} type="checkbox" />
+                    {say(`page.calendar.only-${which}`)}
+                </label>
             ))}
-            {fair.map((chance) => (
-                <span key={chance.first} className="fair">
-                    {spanInShort(chance)} <small>{say('chance', { of_ten: chance.of_ten })}</small>
-                </span>
-            ))}
-        </td>
+        </form>
     );
 }

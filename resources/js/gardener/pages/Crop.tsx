@@ -24,46 +24,63 @@ export function Crop(props: CropProps) {
             {crop.routes.map((route) => (
                 <Answer key={route.route} route={route} starts={ruler.starts} />
             ))}
-            {crop.cautions.length > 0 && (
-                <section className="cautions">
-                    <h2>{say('page.care')}</h2>
-                    <ul>
-                        {crop.cautions.map((caution) => (
-                            <li key={caution.code}>{say(caution.phrase)}</li>
-                        ))}
-                    </ul>
-                </section>
-            )}
+            <CropCautions crop={crop} />
             <div className="year-ruler">
                 <ZoneChart ruler={ruler} routes={crop.routes} label={say('page.crop.chart', { crop: crop.name })} />
                 <Legend routes={crop.routes} />
             </div>
             <Varieties varieties={crop.varieties ?? []} starts={ruler.starts} />
-            <section>
-                <h2>{say('page.crop.how')}</h2>
-                <p>
-                    {say('page.crop.spacing', {
-                        depth: inCentimetres(crop.depth_cm),
-                        apart: inCentimetres(crop.spacing_cm),
-                        rows: inCentimetres(crop.row_cm),
-                    })}{' '}
-                    {crop.notes && <Own text={crop.notes} />}
-                </p>
-            </section>
-            {crop.routes.map((route) => (
-                <section key={route.route}>
-                    <h2>{say('page.crop.why', { act: say(`act.${route.act}`) })}</h2>
-                    <DerivationTable lines={route.derivation ?? []} />
-                </section>
-            ))}
+            <How crop={crop} />
+            <Why routes={crop.routes} />
             <p>
-                <a href={base}>{say('page.crop.all', { zone: props.zone.name })}</a>
+                <a href={base}>{say('page.crop.all', { zone: props.zone.name })}</a>,{' '}
+                <a href={`${base}/paper/crop.pdf?crop=${crop.slug}`}>{say('sheet.crop.name')}</a>
             </p>
         </Frame>
     );
 }
 
-function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
+export function CropCautions({ crop }: Pick<CropProps, 'crop'>) {
+    if (crop.cautions.length === 0) return null;
+    return (
+        <section className="cautions">
+            <h2>{say('page.care')}</h2>
+            <ul>
+                {crop.cautions.map((caution) => (
+                    <li key={caution.code}>{say(caution.phrase)}</li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+export function How({ crop }: Pick<CropProps, 'crop'>) {
+    return (
+        <section>
+            <h2>{say('page.crop.how')}</h2>
+            <p>
+                {say('page.crop.spacing', {
+                    depth: inCentimetres(crop.depth_cm),
+                    apart: inCentimetres(crop.spacing_cm),
+                    rows: inCentimetres(crop.row_cm),
+                })}{' '}
+                {crop.notes && <Own text={crop.notes} />}
+            </p>
+        </section>
+    );
+}
+
+/** Each date with the lines it was reached by. */
+export function Why({ routes }: { routes: Route[] }) {
+    return routes.map((route) => (
+        <section key={route.route}>
+            <h2>{say('page.crop.why', { act: say(`act.${route.act}`) })}</h2>
+            <DerivationTable lines={route.derivation ?? []} />
+        </section>
+    ));
+}
+
+export function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
     const spans = (of: Span[]) => listed(of.map(spanInWords));
     const act = say(`act.${route.act}`);
     const chances = route.chances ?? [];
@@ -94,7 +111,7 @@ function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
 }
 
 /** The varieties with dates of their own, the quickest first. */
-function Varieties({ varieties, starts }: { varieties: Variety[]; starts: MonthDay }) {
+export function Varieties({ varieties, starts }: { varieties: Variety[]; starts: MonthDay }) {
     if (varieties.length === 0) return null;
     const dates = (route: Variety['routes'][number]) =>
         [...route.windows.map(spanInShort), ...(route.windows.length > 0 ? [] : route.chances.map(chanceInWords))].join(
@@ -142,7 +159,7 @@ function Varieties({ varieties, starts }: { varieties: Variety[]; starts: MonthD
     );
 }
 
-function Legend({ routes }: { routes: Route[] }) {
+export function Legend({ routes }: { routes: Route[] }) {
     const reasons = new Map(routes.flatMap((route) => route.reasons.map((span) => [span.reason, span])));
     return (
         <ul className="key legend">

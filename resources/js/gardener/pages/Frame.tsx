@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react';
 import { dateInWords } from '../../time/days';
 import { say } from '../../words/words';
+import { OfficeLinks } from './Office';
 import { Own } from './Own';
 import type { Common } from './props';
 import { Readings, useAddress } from './reading';
 
-type Here = 'week' | 'calendar' | 'crop';
+type Here = 'week' | 'calendar' | 'crop' | 'mine';
 
 /** What stands around every page of a zone: where one is, what the dates lean on, and which edition it is. */
 export function Frame({ common, here, children }: { common: Common; here: Here; children: ReactNode }) {
@@ -23,6 +24,9 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                     </a>
                     <a href={base} aria-current={here === 'calendar' ? 'page' : undefined}>
                         {say('page.year')}
+                    </a>
+                    <a href={`${base}/mine`} data-mine="" aria-current={here === 'mine' ? 'page' : undefined}>
+                        {say('page.mine')}
                     </a>
                     <a href={address('/')}>{say('page.other-zones')}</a>
                 </nav>
@@ -42,7 +46,16 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                     {say('page.take')} <a href={`${base}/calendar.ics`}>{say('page.take.feed')}</a>,{' '}
                     <a href={`${base}/calendar.csv`}>{say('page.take.table')}</a>,{' '}
                     <a href={`${base}/calendar.json`}>{say('page.take.data')}</a>,{' '}
-                    <a href={address(`/zones/${zone.slug}/news.atom`)}>{say('page.take.news')}</a>
+                    <a href={address(`/zones/${zone.slug}/news.atom`)}>{say('page.take.news')}</a>,{' '}
+                    {['year', 'wall', 'week', 'leaflet'].map((sheet, i) => (
+                        <span key={sheet}>
+                            {i > 0 && ', '}
+                            <a href={`${base}/paper/${sheet}.pdf`}>{say(`sheet.${sheet}.name`)}</a>
+                        </span>
+                    ))}
+                </p>
+                <p className="about">
+                    <OfficeLinks />
                 </p>
                 <p className="edition">
                     {say('page.edition', {

@@ -1,7 +1,13 @@
 import { Calendar } from './Calendar';
 import { Crop } from './Crop';
+import { Embed } from './Embed';
 import { Home } from './Home';
+import { Letter } from './Letter';
+import { Mine } from './Mine';
+import { Office } from './Office';
+import { Paper } from './Paper';
 import type { PageData } from './props';
+import { Search } from './Search';
 import { Week } from './Week';
 
 /** Any page of a gardener's, by its name. */
@@ -15,5 +21,17 @@ export function GardenerPage({ data }: { data: PageData }) {
             return <Week {...data.props} />;
         case 'crop':
             return <Crop {...data.props} />;
+        case 'mine':
+            return <Mine {...data.props} />;
+        case 'paper':
+            return <Paper {...data.props} />;
+        case 'office':
+            return <Office {...data.props} />;
+        case 'search':
+            return <Search {...data.props} />;
+        case 'letter':
+            return <Letter {...data.props} />;
+        case 'embed':
+            return <Embed {...data.props} />;
     }
 }

@@ -1,7 +1,9 @@
 import { inMetres } from '../../words/units';
 import { own, say } from '../../words/words';
+import { OfficeLinks } from './Office';
 import type { HomeProps } from './props';
 import { Readings, useAddress } from './reading';
+import { SearchForm } from './Search';
 
 /** Where gardeners find the zone they live in. */
 export function Home({ asked, found, zones }: HomeProps) {
@@ -18,6 +20,9 @@ export function Home({ asked, found, zones }: HomeProps) {
                     <button type="submit">{say('page.home.show')}</button>
                 </div>
             </form>
+            <p className="last-zone" hidden>
+                {say('page.home.last-zone')} <a href={address('/zones/~zone~/this-week')}>~</a>
+            </p>
             {asked && !found && (
                 <p role="status" className="warning">
                     {say('page.home.unknown')}
@@ -44,7 +49,11 @@ export function Home({ asked, found, zones }: HomeProps) {
                     </ul>
                 </section>
             ))}
+            <SearchForm />
             <footer>
+                <p className="about">
+                    <OfficeLinks />
+                </p>
                 <a href="/desk">{say('page.home.educators')}</a>
             </footer>
         </main>

@@ -1,4 +1,3 @@
-import type { ReactNode } from 'react';
 import { dateInWords, inWords } from '../../time/days';
 import { freezeSentence } from '../../time/freezes';
 import { readiness, standing } from '../../time/season';
@@ -7,8 +6,7 @@ import { own, say } from '../../words/words';
 import { Frame } from './Frame';
 import { Own } from './Own';
 import type { SeasonNow, Task, WeekProps } from './props';
-
-const ACTS = ['sow-outdoors', 'plant', 'start-under-cover', 'set-out'];
+import { TaskItem, Tasks } from './Tasks';
 
 /** What can be done in one week, what closes soon first. */
 export function Week(props: WeekProps) {
@@ -16,7 +14,7 @@ export function Week(props: WeekProps) {
     const closing = week.tasks.filter((task) => task.last_chance);
     return (
         <Frame common={props} here="week">
-            <h1>{say('span', { first: inWords(week.first), last: inWords(week.last) })}</h1>
+            <h1>{say('page.week.heading', { first: inWords(week.first), last: inWords(week.last) })}</h1>
             <p className="frost">{freezeSentence(freezes.starts, week.first, freezes)}</p>
             <Advice advisories={props.advisories ?? []} />
             {props.season && <Season season={props.season} />}
@@ -34,75 +32,25 @@ export function Week(props: WeekProps) {
                     <h2>{say('page.week.last-chance')}</h2>
                     <ul className="tasks">
                         {closing.map((task) => (
-                            <Item key={task.crop + task.act + task.opens} base={base} task={task} soon>
+                            <TaskItem key={task.crop + task.act + task.opens} base={base} task={task} soon>
                                 {say('page.week.act-until', {
                                     act: say(`act.${task.act}`),
                                     day: inWords(task.closes ?? week.last),
                                 })}
-                            </Item>
+                            </TaskItem>
                         ))}
                     </ul>
                 </section>
             )}
             <div className="groups">
-                {ACTS.map((act) => (
-                    <Group
-                        key={act}
-                        act={act}
-                        base={base}
-                        tasks={week.tasks.filter((task) => task.act === act)}
-                        season={props.season}
-                    />
-                ))}
+                <Tasks
+                    tasks={week.tasks}
+                    base={base}
+                    more={(task) => <ThisSeason season={props.season} task={task} />}
+                />
             </div>
             <Cautions {...props} />
         </Frame>
-    );
-}
-
-function Item(props: { base: string; task: Pick<Task, 'crop' | 'name'>; soon?: boolean; children: ReactNode }) {
-    return (
-        <li>
-            <a href={`${props.base}/crops/${props.task.crop}`}>
-                <Own text={props.task.name} />
-            </a>
-            <span className={props.soon ? 'soon' : undefined}>{props.children}</span>
-        </li>
-    );
-}
-
-function Group({
-    act,
-    base,
-    tasks,
-    season,
-}: {
-    act: string;
-    base: string;
-    tasks: Task[];
-    season: WeekProps['season'];
-}) {
-    if (tasks.length === 0) return null;
-    const when = (task: Task) =>
-        [time(task), ...(task.of_ten ? [say('chance', { of_ten: task.of_ten })] : [])].join('; ');
-    const time = (task: Task) =>
-        task.closes === null
-            ? say('span.all-year')
-            : task.opening
-              ? say('page.week.opens', { day: inWords(task.opens) })
-              : say('page.week.until', { day: inWords(task.closes) });
-    return (
-        <section>
-            <h2>{say(`act.${act}.lead`)}</h2>
-            <ul className="tasks">
-                {tasks.map((task) => (
-                    <Item key={task.crop + task.opens} base={base} task={task} soon={task.last_chance}>
-                        {when(task)}
-                        <ThisSeason season={season} task={task} />
-                    </Item>
-                ))}
-            </ul>
-        </section>
     );
 }
 
@@ -115,9 +63,9 @@ function NothingToDo({ base, opens_next }: WeekProps) {
                     <h2>{say('page.week.opens-next')}</h2>
                     <ul className="tasks">
                         {opens_next.map((task) => (
-                            <Item key={task.crop + task.act} base={base} task={task}>
+                            <TaskItem key={task.crop + task.act} base={base} task={task}>
                                 {say('page.week.act-from', { act: say(`act.${task.act}`), day: inWords(task.opens) })}
-                            </Item>
+                            </TaskItem>
                         ))}
                     </ul>
                 </section>

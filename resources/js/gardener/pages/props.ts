@@ -71,8 +71,64 @@ export type WeekProps = Common & {
 
 export type CropProps = Common & Pick<Edition, 'ruler'> & { crop: Sheet };
 
+export type MineProps = Common & {
+    starts: MonthDay;
+    /** slugs, in the order of the calendar */
+    chosen: string[];
+    /** those chosen, and all there are */
+    crops: CalendarCrop[];
+    all: Pick<Sheet, 'slug' | 'name'>[];
+    /** this week, of those chosen */
+    week: Schema['Week'];
+    /** where this is served: "https://calendar.example" */
+    host: string;
+    papers: PaperSize[];
+};
+
+export type PaperSize = 'a4' | 'letter' | 'a3' | 'tabloid';
+
+export type PaperProps = Common &
+    Pick<Edition, 'ruler'> & {
+        sheet: 'year' | 'wall' | 'week' | 'crop' | 'leaflet';
+        size: PaperSize;
+        crops: CalendarCrop[];
+        week: Schema['Week'];
+        crop: Sheet | null;
+        /** where the same is to be read */
+        url: string;
+    };
+
+export type OfficeProps = {
+    which: 'about' | 'method' | 'glossary' | 'contact' | 'privacy' | 'accessibility';
+    office: Omit<Schema['Office'], 'version' | 'second_signature'> | null;
+};
+
+export type SearchProps = {
+    asked: string;
+    crops: (Pick<Sheet, 'slug' | 'name'> & { zones: Pick<Edition['zone'], 'slug' | 'name'>[] })[];
+    zones: Pick<Edition['zone'], 'slug' | 'name' | 'district'>[];
+    pages: { path: string; title: string }[];
+};
+
+export type LetterProps = {
+    state: 'asked' | 'not-an-address' | 'confirm' | 'confirmed' | 'leave' | 'left' | 'unknown';
+    zone: Pick<Edition['zone'], 'slug' | 'name'> | null;
+    /** what was typed */
+    mail: string;
+    /** slugs with commas between them */
+    crops: string;
+};
+
+export type EmbedProps = Common & { week: Schema['Week'] };
+
 export type PageData =
     | { page: 'home'; props: HomeProps }
     | { page: 'calendar'; props: CalendarProps }
     | { page: 'week'; props: WeekProps }
-    | { page: 'crop'; props: CropProps };
+    | { page: 'crop'; props: CropProps }
+    | { page: 'mine'; props: MineProps }
+    | { page: 'paper'; props: PaperProps }
+    | { page: 'office'; props: OfficeProps }
+    | { page: 'search'; props: SearchProps }
+    | { page: 'letter'; props: LetterProps }
+    | { page: 'embed'; props: EmbedProps };

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Letters\SendLetters;
+use App\Operations\Today;
+use Illuminate\Console\Command;
+
+/** Writes the week's letter to all who are due one. */
+class Letters extends Command
+{
+    protected $signature = 'anthesis:letters';
+
+    protected $description = 'Write the weekly letter to all who are due one';
+
+    public function handle(SendLetters $letters): int
+    {
+        $this->line("letters written: {$letters->execute(Today::day())}");
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use App\Operations\SecurityHeaders;
+use App\Operations\Today;
+use App\Zones\Zone;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** This week in a zone as a page that may stand in a frame of any other; it runs no script. */
+class EmbedController
+{
+    public function __invoke(Request $request, Zone $zone, EditionPages $pages, PageRenderer $renderer): Response
+    {
+        $page = $pages->embed(PublishedEdition::find($zone, null)->open(), PublishedEdition::base($zone, null), Reading::of($request), Today::day()->yearDay());
+
+        return response($renderer->render([$page])[0])
+            ->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age=300', 'Content-Security-Policy' => SecurityHeaders::FRAMED]);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Finds crops by any of their names, zones by theirs, and pages by what they are about. */
+class SearchController
+{
+    public function __invoke(Request $request, SearchPage $search, PageRenderer $renderer): Response
+    {
+        $asked = trim(mb_substr($request->string('for')->toString(), 0, 80));
+
+        return response($renderer->render([$search->page($asked, Reading::of($request))])[0])
+            ->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age=300']);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Letters;
+
+use App\Gardener\Reading;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * Somebody who asked for a zone's weekly letter. Nothing else is known of them; who leaves is forgotten.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property string $mail
+ * @property string $reading name of one
+ * @property list<string>|null $crops slugs; null: all
+ * @property string $token in their letters' links
+ * @property Carbon|null $confirmed_at null: not yet, by the link in the mail they were sent
+ * @property Carbon|null $sent_for the letter day they were last written for
+ * @property Carbon $updated_at
+ * @property-read Zone $zone
+ */
+class LetterReader extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['crops' => 'array', 'confirmed_at' => 'datetime', 'sent_for' => 'date'];
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    public function readsIn(): Reading
+    {
+        return Reading::named($this->reading) ?? new Reading;
+    }
+
+    /** @return string the address of what they can do about their letters: `confirm`, `leave` */
+    public function address(string $what): string
+    {
+        return url("{$this->readsIn()->prefix()}/letters/{$this->token}/{$what}");
+    }
+}

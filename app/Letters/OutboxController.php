@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Letters;
+
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
+
+/** What would have been sent, for those who may know addresses. */
+class OutboxController
+{
+    private const SHOWN = 100;
+
+    public function __invoke(): JsonResponse
+    {
+        Gate::authorize('readMail', Zone::class);
+
+        return response()->json(['data' => [
+            'simulated' => config('mail.default') === 'outbox',
+            'readers' => LetterReader::query()->whereNotNull('confirmed_at')->count(),
+            'mails' => OutboxMail::query()->orderByDesc('id')->limit(self::SHOWN)->get()->map(static fn (OutboxMail $m): array => $m->only(['id', 'recipient', 'subject', 'message'])
+                + ['at' => $m->created_at->toIso8601String()])->all(),
+        ]]);
+    }
+}

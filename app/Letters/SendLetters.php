@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Letters;
+
+use Anthesis\Record\Day;
+use App\Editions\Edition;
+use App\Operations\BrokenSeal;
+use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Mail;
+use Throwable;
+
+/** Writes to all who are due a letter: once for each letter day, in front of the weekend, whenever this is run. */
+final class SendLetters
+{
+    /** @return int letters written */
+    public function execute(Day $today): int
+    {
+        $for = self::letterDay($today);
+        $sent = 0;
+        foreach (LetterReader::query()->with('zone.currentEdition')->whereNotNull('confirmed_at')->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->lazyById() as $reader) {
+            $edition = $reader->zone->currentEdition;
+            // Whoever is first to say that it is written writes it.
+            if ($edition === null || LetterReader::query()->whereKey($reader->id)->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->update(['sent_for' => $for->iso()]) === 0) {
+                continue;
+            }
+            $sent += $this->send($reader, $edition, $today) ? 1 : 0;
+        }
+
+        return $sent;
+    }
+
+    /** @return Day the latest Thursday, today included */
+    public static function letterDay(Day $today): Day
+    {
+        // Day 0, 1 January 1970, was one.
+        return $today->plus(-(($today->number % 7 + 7) % 7));
+    }
+
+    private function send(LetterReader $reader, Edition $edition, Day $today): bool
+    {
+        try {
+            Mail::to($reader->mail)->send(new WeeklyLetter($reader, $edition->setRelation('zone', $reader->zone)->open(), $today));
+
+            return true;
+        } catch (BrokenSeal) {
+            // What may not be shown is not sent; the next letter is.
+            return false;
+        } catch (Throwable $error) {
+            // One address that cannot be reached keeps nobody else waiting; it is tried when the next letter is due.
+            Log::warning('A letter could not be sent: '.$error->getMessage());
+
+            return false;
+        }
+    }
+}

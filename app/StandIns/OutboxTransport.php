@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\StandIns;
+
+use App\Letters\OutboxMail;
+use Symfony\Component\Mailer\SentMessage;
+use Symfony\Component\Mailer\Transport\AbstractTransport;
+use Symfony\Component\Mime\Address;
+use Symfony\Component\Mime\Email;
+use Symfony\Component\Mime\Message;
+use Symfony\Component\Mime\MessageConverter;
+
+/** Where mail goes as long as no mail server is named: a list at the desk of what would have been sent, the latest kept. */
+final class OutboxTransport extends AbstractTransport
+{
+    protected function doSend(SentMessage $message): void
+    {
+        $original = $message->getOriginalMessage();
+        $mail = $original instanceof Message ? MessageConverter::toEmail($original) : new Email;
+        OutboxMail::query()->create([
+            'recipient' => implode(', ', array_map(static fn (Address $a): string => $a->getAddress(), $message->getEnvelope()->getRecipients())),
+            'subject' => mb_substr((string) $mail->getSubject(), 0, 250),
+            'message' => (string) $mail->getTextBody(),
+        ]);
+        $newest = OutboxMail::query()->orderByDesc('id')->skip(OutboxMail::KEPT)->value('id');
+        if ($newest !== null) {
+            OutboxMail::query()->where('id', '<=', $newest)->delete();
+        }
+    }
+
+    public function __toString(): string
+    {
+        return 'outbox';
+    }
+}

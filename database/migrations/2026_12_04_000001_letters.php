@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** Who asked for a zone's weekly letter; and the mail that was not sent, because nothing is there to send it. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('letter_readers', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('zone_id')->constrained()->cascadeOnDelete();
+            $table->string('mail', 200);
+            $table->string('reading', 12)->default('');
+            $table->json('crops')->nullable();
+            $table->string('token', 64)->unique();
+            $table->timestamp('confirmed_at')->nullable();
+            $table->date('sent_for')->nullable();
+            $table->timestamps();
+            $table->unique(['zone_id', 'mail']);
+        });
+        Schema::create('outbox', static function (Blueprint $table): void {
+            $table->id();
+            $table->string('recipient', 200);
+            $table->string('subject');
+            $table->mediumText('message');
+            $table->timestamp('created_at')->useCurrent();
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::drop('letter_readers');
+        Schema::drop('outbox');
+    }
+};

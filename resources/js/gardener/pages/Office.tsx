@@ -1,0 +1,84 @@
+import { say } from '../../words/words';
+import { Own } from './Own';
+import type { OfficeProps } from './props';
+import { Readings, useAddress } from './reading';
+
+/** Pages about the calendars, and the parts of each, in order. */
+export const OFFICE_PAGES: Record<OfficeProps['which'], string[]> = {
+    about: ['what', 'whose', 'lean'],
+    method: ['record', 'freeze', 'soil', 'light', 'replay', 'window', 'season', 'limits'],
+    glossary: [
+        'window',
+        'best-days',
+        'fair-chance',
+        'last-chance',
+        'freeze',
+        'cold-season',
+        'under-cover',
+        'set-out',
+        'harden-off',
+        'bolting',
+        'days-to-maturity',
+        'day-length',
+        'edition',
+        'replay',
+        'counting-back',
+        'zone',
+    ],
+    contact: [],
+    privacy: ['nothing', 'browser', 'mail', 'position'],
+    accessibility: ['aim', 'ways', 'tell'],
+};
+
+/** What the calendars are, how they are made, what the words mean, and whom to ask. */
+export function Office({ which, office }: OfficeProps) {
+    const address = useAddress();
+    return (
+        <>
+            <header className="top">
+                <a className="zone" href={address('/')}>
+                    {say('page.home.head')}
+                </a>
+                <nav aria-label={say('office.pages')}>
+                    <OfficeLinks here={which} />
+                </nav>
+                <Readings />
+            </header>
+            <main className="text">
+                <h1>{say(`office.${which}.title`)}</h1>
+                <p>{say(`office.${which}.intro`)}</p>
+                {OFFICE_PAGES[which].map((part) => (
+                    <section key={part} id={part}>
+                        <h2>{say(`office.${which}.${part}.heading`)}</h2>
+                        <p>{say(`office.${which}.${part}.text`)}</p>
+                    </section>
+                ))}
+                {which === 'contact' && <Contact office={office} />}
+            </main>
+        </>
+    );
+}
+
+export function OfficeLinks({ here }: { here?: OfficeProps['which'] }) {
+    const address = useAddress();
+    return (Object.keys(OFFICE_PAGES) as OfficeProps['which'][]).map((which) => (
+        <a key={which} href={address(`/${which}`)} aria-current={which === here ? 'page' : undefined}>
+            {say(`office.${which}.link`)}
+        </a>
+    ));
+}
+
+function Contact({ office }: Pick<OfficeProps, 'office'>) {
+    if (office === null) return <p>{say('office.contact.none')}</p>;
+    return (
+        <address>
+            <strong>{office.name}</strong>
+            {(office.address ?? '').split('\n').map((line) => (
+                <span key={line}>{line}</span>
+            ))}
+            {office.mail && <a href={`mailto:${office.mail}`}>{office.mail}</a>}
+            {office.phone && <a href={`tel:${office.phone.replace(/[^0-9+]/g, '')}`}>{office.phone}</a>}
+            {office.hours && <Own text={office.hours} />}
+        </address>
+    );
+}

@@ -1,0 +1,1 @@
+{!! implode("\n\n", $paragraphs) !!}
