@@ -14,7 +14,7 @@ const ROOMS = [
     { room: 'gardener', below: ['ui', 'access', 'screens', 'shell'] },
     { room: 'screens', below: ['shell', 'gardener'] },
 ];
-const SCREENS = ['crops', 'editions', 'login', 'record', 'sites', 'soil', 'today', 'windows', 'zones'];
+const SCREENS = ['crops', 'editions', 'languages', 'login', 'office', 'record', 'sites', 'soil', 'today', 'windows', 'zones'];
 
 const forbid = (folders, message) => ({
     'no-restricted-imports': ['error', { patterns: [{ group: folders, message }] }],

@@ -6,6 +6,8 @@ namespace App;
 
 use App\Advisories\AdvisoriesChanged;
 use App\Editions\EditionFrozen;
+use App\Editions\EditionWithdrawn;
+use App\Editions\ReleaseEditions;
 use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
 use App\Gardener\RenderSeasonJob;
@@ -72,9 +74,15 @@ class AppServiceProvider extends ServiceProvider
         Event::listen(static function (EditionFrozen $frozen): void {
             RenderEditionJob::dispatch($frozen->editionId)->afterCommit();
         });
+        Event::listen(static function (EditionWithdrawn $withdrawn): void {
+            foreach (array_unique(array_filter([$withdrawn->editionId, $withdrawn->readInstead])) as $edition) {
+                RenderEditionJob::dispatch($edition)->afterCommit();
+            }
+        });
         Event::listen(static function (DayTurned $turned): void {
             app(PublicSite::class)->turnWeek();
             app(CollectReports::class)->execute();
+            app(ReleaseEditions::class)->execute(Today::day());
             app(SendLetters::class)->execute(Today::day());
         });
         Event::listen(static function (TranslationsChanged $changed): void {

@@ -122,6 +122,8 @@ Route::prefix('api')->group(static function (): void {
         Route::get('outbox', OutboxController::class);
         Route::get('office', [OfficeController::class, 'show']);
         Route::put('office', [OfficeController::class, 'update']);
+        Route::post('zones/{zone}/editions/{number}/signature', [EditionController::class, 'sign'])->where('number', '[0-9]{1,9}');
+        Route::post('zones/{zone}/editions/{number}/withdrawal', [EditionController::class, 'withdraw'])->where('number', '[0-9]{1,9}');
         Route::get('publications/{publication}', [EditionController::class, 'publication']);
     });
 });

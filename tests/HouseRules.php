@@ -47,7 +47,7 @@ final class HouseRules
     public function test_actions_and_models_know_nothing_of_http(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::AnyOf(Selector::classname('/\\\\(Save|Choose|Keep|Import|Use|Decide|Publish|Queue|Compute|Cancel)[A-Z]\w+$/', true), Selector::AllOf(Selector::inNamespace('App'), Selector::extends(Model::class))))
+            ->classes(Selector::AnyOf(Selector::classname('/\\\\(Save|Choose|Keep|Sign|Withdraw|Release|Send|Import|Use|Decide|Publish|Queue|Compute|Cancel)[A-Z]\w+$/', true), Selector::AllOf(Selector::inNamespace('App'), Selector::extends(Model::class))))
             ->excluding(Selector::classname('/(Controller|Request|Resource)$/', true))
             ->shouldNot()->dependOn()
             ->classes(Selector::classname('/(Controller|Request|Resource)$/', true), Selector::classname(Request::class))

@@ -6,7 +6,9 @@ namespace App\Editions;
 
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
+use Anthesis\Calendar\NoteCheck;
 use Anthesis\Crop\Crop;
+use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 use App\Crops\Crop as CropModel;
 use App\Languages\Translation;
@@ -27,14 +29,26 @@ use App\Zones\Zone;
  */
 final class DraftEdition
 {
-    /** @param  ZoneWindows  $windows  the zone's */
-    public function document(Zone $zone, ZoneWindows $windows, string $author, string $note): EditionDocument
+    /**
+     * @param  ZoneWindows  $windows  the zone's
+     * @param  Day|null  $on  of publication; null: today
+     */
+    public function document(Zone $zone, ZoneWindows $windows, string $author, string $note, ?Day $on = null): EditionDocument
     {
         $last = $this->last($zone);
+        $before = $this->before($zone);
 
-        return EditionDocument::compose($zone->toPlace(), ($last->number ?? 0) + 1, Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
+        return EditionDocument::compose($zone->toPlace(), ($last->number ?? 0) + 1, $on ?? Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
             self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(CropModel::book(), null, 'slug')),
-            $last?->isSound() ? $last->open() : null, Translation::byLanguage());
+            $before?->isSound() ? $before->open() : null, Translation::byLanguage());
+    }
+
+    /** The edition it is held against: the one gardeners read, unless that was withdrawn. */
+    public function before(Zone $zone): ?Edition
+    {
+        $current = $zone->currentEdition()->first();
+
+        return $current?->standing === true ? $current->setRelation('zone', $zone) : null;
     }
 
     public function last(Zone $zone): ?Edition
@@ -60,6 +74,10 @@ final class DraftEdition
             $disagreements = $windows->disagreements($sheet['slug']);
             if ($disagreements !== []) {
                 $warnings[] = ['key' => "disagreement-{$sheet['slug']}", 'phrase' => ['key' => 'warning.disagreement', 'with' => ['crop' => $sheet['name'], 'disagreement' => $disagreements[0]]]];
+            }
+            $season = NoteCheck::contradiction($sheet, $draft->content['zone']['hemisphere']);
+            if ($season !== null) {
+                $warnings[] = self::warning("note-{$sheet['slug']}", Phrase::of('warning.note', ['crop' => $sheet['name'], 'season' => Phrase::of("season.name.{$season}"), 'note' => (string) $sheet['notes']]));
             }
             foreach ($sheet['routes'] as $route) {
                 if ($route['windows'] === [] && ($route['chances'] ?? []) === [] && ($route['no_window'] ?? null) === null) {

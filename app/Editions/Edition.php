@@ -16,7 +16,8 @@ use Illuminate\Support\Carbon;
 use LogicException;
 
 /**
- * A published calendar. It never changes; corrections are new editions.
+ * A published calendar. It never changes; corrections are new editions. Only what becomes of it is written later, each once: that
+ * it was signed, that it is in force, that it was withdrawn.
  *
  * @property int $id
  * @property int $zone_id
@@ -27,33 +28,50 @@ use LogicException;
  * @property string $document
  * @property string $checksum
  * @property string|null $seal over all of it, with a key outside the database
- * @property Carbon|null $in_force_at null: its pages are still being made
+ * @property Carbon|null $in_force_at null: it waits, or its pages are still being made
+ * @property Carbon|null $in_force_from the day it waits for; null: none
+ * @property bool $needs_signature of an educator other than the one who published it
+ * @property string|null $signed_by
+ * @property Carbon|null $signed_at
+ * @property bool $standing false once it is withdrawn
+ * @property Carbon|null $withdrawn_on of one that never was in force: taken back
+ * @property string|null $withdrawn_by
+ * @property string|null $withdrawn_why
  * @property-read Zone $zone
  */
 class Edition extends Model
 {
     /** All but the document itself, which is large. */
-    public const TOLD = ['id', 'zone_id', 'number', 'published_on', 'published_by', 'note', 'checksum', 'in_force_at'];
+    public const TOLD = ['id', 'zone_id', 'number', 'published_on', 'published_by', 'note', 'checksum', 'in_force_at', ...self::LIFE, 'in_force_from', 'needs_signature'];
+
+    /** What is written after it was frozen. */
+    private const LIFE = ['in_force_at', 'signed_by', 'signed_at', 'standing', 'withdrawn_on', 'withdrawn_by', 'withdrawn_why'];
 
     public const UPDATED_AT = null;
 
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['published_on' => 'date', 'in_force_at' => 'datetime'];
+    protected $casts = ['published_on' => 'date', 'in_force_at' => 'datetime', 'in_force_from' => 'date', 'needs_signature' => 'boolean', 'standing' => 'boolean', 'signed_at' => 'datetime', 'withdrawn_on' => 'date'];
 
     protected static function booted(): void
     {
         $refuse = static fn () => throw new LogicException('An edition never changes once it is published; publish a new one.');
-        // Only that it is in force is written later, once.
-        static::updating(static fn (self $e) => array_keys($e->getDirty()) === ['in_force_at'] && $e->getOriginal('in_force_at') === null ? null : $refuse());
+        static::updating(static function (self $edition) use ($refuse): void {
+            foreach (array_keys($edition->getDirty()) as $field) {
+                if (! in_array($field, self::LIFE, true) || ! in_array($edition->getOriginal($field), [null, true], true)) {
+                    $refuse();
+                }
+            }
+        });
         static::deleting($refuse);
     }
 
-    public static function freeze(Zone $zone, int $number, Day $on, string $by, string $note, EditionDocument $document): self
+    /** @param  Day|null  $from  the day it waits for; null: none */
+    public static function freeze(Zone $zone, int $number, Day $on, string $by, string $note, EditionDocument $document, ?Day $from = null, bool $needsSignature = false): self
     {
         $edition = new self(['zone_id' => $zone->id, 'number' => $number, 'published_on' => $on->iso(), 'published_by' => $by, 'note' => $note,
-            'document' => $document->json, 'checksum' => $document->checksum]);
+            'document' => $document->json, 'checksum' => $document->checksum, 'in_force_from' => $from?->iso(), 'needs_signature' => $needsSignature]);
         $edition->seal = Seal::of(...$edition->sealedParts());
         $edition->save();
 
@@ -63,6 +81,19 @@ class Edition extends Model
     public function putInForce(): void
     {
         $this->update(['in_force_at' => now()]);
+    }
+
+    /** Whether it waits on a day for its second signature, or for another day. */
+    public function isWaiting(Day $today): bool
+    {
+        return $this->in_force_at === null && $this->withdrawn_on === null
+            && ($this->needs_signature && $this->signed_at === null || $this->in_force_from !== null && $this->in_force_from->format('Y-m-d') > $today->iso());
+    }
+
+    /** @return array{on: string, reason: string}|null what its pages say above all else, once it is withdrawn */
+    public function notice(): ?array
+    {
+        return $this->withdrawn_on === null ? null : ['on' => $this->withdrawn_on->format('Y-m-d'), 'reason' => (string) $this->withdrawn_why];
     }
 
     /** Whether it is, word for word, what was published. */
@@ -94,6 +125,6 @@ class Edition extends Model
             throw new BrokenSeal($this->zone->name, $this->number);
         }
 
-        return EditionReader::open($this->document, $this->checksum);
+        return EditionReader::open($this->document, $this->checksum)->withNotice($this->notice());
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use Anthesis\Record\Day;
+use App\Languages\Translation;
+use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,17 +32,55 @@ class EditionController
             'even_unchanged' => ['nullable', 'boolean'],
             'answers' => ['nullable', 'array', 'max:400'],
             'answers.*' => ['string', 'max:1000'],
+            'from' => ['nullable', 'date_format:Y-m-d', 'after:'.Today::day()->iso(), 'before:'.Today::day()->plus(366)->iso()],
+            'note_in' => ['nullable', 'array:'.implode(',', Translation::languages())],
+            'note_in.*' => ['string', 'max:1000'],
         ], [
             'note.required' => 'Say in a sentence what this edition is, or what changed.',
+            'from.after' => 'The day an edition waits for is one to come. Leave it blank to publish at once.',
+            'from.before' => 'An edition waits for a year at most.',
             'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
         ]);
         try {
-            $publication = $publish->execute($zone, $asked['note'], $asked['key'], $request->user(), (bool) ($asked['even_unchanged'] ?? false), $asked['answers'] ?? []);
+            $publication = $publish->execute($zone, $asked['note'], $asked['key'], $request->user(), (bool) ($asked['even_unchanged'] ?? false), $asked['answers'] ?? [],
+                isset($asked['from']) ? Day::fromIso($asked['from']) : null, $asked['note_in'] ?? []);
         } catch (CannotPublish $why) {
             throw ValidationException::withMessages([$why->field => $why->getMessage()]);
         }
 
         return (new PublicationResource($publication->asItStands()))->response()->setStatusCode(202);
+    }
+
+    public function sign(Request $request, Zone $zone, int $number, SignEdition $sign): EditionResource
+    {
+        Gate::authorize('publish', $zone);
+        $edition = self::edition($zone, $number);
+        try {
+            $sign->execute($edition, $request->user());
+        } catch (CannotPublish $why) {
+            throw ValidationException::withMessages([$why->field => $why->getMessage()]);
+        }
+
+        return new EditionResource($edition->refresh());
+    }
+
+    public function withdraw(Request $request, Zone $zone, int $number, WithdrawEdition $withdraw): EditionResource
+    {
+        Gate::authorize('publish', $zone);
+        $reason = $request->validate(['reason' => ['required', 'string', 'max:1000']], ['reason.required' => 'Say in a sentence why, for those who have read it.'])['reason'];
+        $edition = self::edition($zone, $number);
+        try {
+            $withdraw->execute($edition, $reason, $request->user());
+        } catch (CannotPublish $why) {
+            throw ValidationException::withMessages([$why->field => $why->getMessage()]);
+        }
+
+        return new EditionResource($edition->refresh());
+    }
+
+    private static function edition(Zone $zone, int $number): Edition
+    {
+        return (Edition::query()->where('zone_id', $zone->id)->where('number', $number)->first() ?? abort(404, "{$zone->name} has no edition {$number}."))->setRelation('zone', $zone);
     }
 
     /** The next edition as a proof. */

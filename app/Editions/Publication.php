@@ -24,6 +24,9 @@ use Illuminate\Database\Eloquent\Relations\Relation;
  */
 class Publication extends Model
 {
+    /** For a second signature, or for its day. */
+    public const WAITING = 'waiting';
+
     public const QUEUED = 'queued';
 
     public const RUNNING = 'running';

@@ -5,19 +5,24 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Anthesis\Exchange\Words;
+use Anthesis\Record\Day;
+use App\Languages\SaveTranslation;
+use App\Languages\Translation;
+use App\Office\Office;
 use App\Operations\Today;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Freezes what a zone's windows came to as its next numbered edition, and has its pages made; then it is in force.
+ * Freezes what a zone's windows came to as its next numbered edition, and has its pages made, at once or once it is signed and its day
+ * has come; then it is in force.
  *
  * @phpstan-import-type Warning from DraftEdition
  */
 final class PublishEdition
 {
-    public function __construct(private readonly DraftEdition $draft)
+    public function __construct(private readonly DraftEdition $draft, private readonly SaveTranslation $translate)
     {
     }
 
@@ -25,34 +30,44 @@ final class PublishEdition
      * @param  string  $sentAs  a key of the sender's: sent again, the same request publishes nothing again
      * @param  bool  $evenUnchanged  publish although nothing differs from the edition in force
      * @param  array<string, string>  $answers  to each of the draft's warnings, by its key
+     * @param  Day|null  $from  the day it is to be in force from; null: at once
+     * @param  array<string, string>  $noteIn  the note in other languages
      *
      * @throws CannotPublish
      */
-    public function execute(Zone $zone, string $note, string $sentAs, User $user, bool $evenUnchanged = false, array $answers = []): Publication
+    public function execute(Zone $zone, string $note, string $sentAs, User $user, bool $evenUnchanged = false, array $answers = [], ?Day $from = null, array $noteIn = []): Publication
     {
-        return DB::transaction(function () use ($zone, $note, $sentAs, $user, $evenUnchanged, $answers): Publication {
+        return DB::transaction(function () use ($zone, $note, $sentAs, $user, $evenUnchanged, $answers, $from, $noteIn): Publication {
             // The lock makes two educators publishing at once take their turns.
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $zone->refresh();
-            $before = Publication::query()->where('sent_as', $sentAs)->first();
-            if ($before !== null) {
-                return $before->zone_id === $zone->id ? $before : throw new CannotPublish('This request was sent for another zone. Load the page again.');
+            $sent = Publication::query()->where('sent_as', $sentAs)->first();
+            if ($sent !== null) {
+                return $sent->zone_id === $zone->id ? $sent : throw new CannotPublish('This request was sent for another zone. Load the page again.');
             }
             $windows = $this->draft->windows($zone);
-            $document = $this->draft->document($zone, $windows, $user->name, $note);
-            $last = $this->draft->last($zone);
-            if ($last !== null && $last->in_force_at === null) {
-                throw new CannotPublish("Edition {$last->number} is being published. Wait until it is in force.");
+            foreach ($noteIn as $language => $translation) {
+                $this->translate->execute($language, $note, $translation, Translation::of($language, [$note])[$note] ?? null, $user);
             }
-            if (! $evenUnchanged && $last !== null && $last->isSound() && $last->open()->saysTheSameAs($document)) {
-                throw new CannotPublish("Nothing has changed since edition {$last->number}: every window is the same.", 'unchanged');
+            $on = $from !== null && $from->number > Today::day()->number ? $from : Today::day();
+            $document = $this->draft->document($zone, $windows, $user->name, $note, $on);
+            $last = $this->draft->last($zone);
+            if ($last !== null && $last->in_force_at === null && $last->withdrawn_on === null) {
+                throw new CannotPublish($last->isWaiting(Today::day()) ? "Edition {$last->number} waits for its day or its second signature. Take it back first, or wait." : "Edition {$last->number} is being published. Wait until it is in force.");
+            }
+            $before = $this->draft->before($zone);
+            if (! $evenUnchanged && $before !== null && $before->isSound() && $before->open()->saysTheSameAs($document)) {
+                throw new CannotPublish("Nothing has changed since edition {$before->number}: every window is the same.", 'unchanged');
             }
             $answered = $this->answered($this->draft->warnings($zone, $windows, $document), $zone, $answers);
-            $edition = Edition::freeze($zone, $document->content['edition']['number'], Today::day(), $user->name, $note, $document);
+            $edition = Edition::freeze($zone, $document->content['edition']['number'], $on, $user->name, $note, $document, $from, (bool) Office::theOne()?->second_signature);
+            $waits = $edition->isWaiting(Today::day());
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
             $publication = Publication::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'edition_id' => $edition->id,
-                'sent_as' => $sentAs, 'state' => Publication::QUEUED, 'answers' => $answered]);
-            event(new EditionFrozen($edition->id));
+                'sent_as' => $sentAs, 'state' => $waits ? Publication::WAITING : Publication::QUEUED, 'answers' => $answered]);
+            if (! $waits) {
+                event(new EditionFrozen($edition->id));
+            }
 
             return $publication;
         });

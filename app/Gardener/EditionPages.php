@@ -207,6 +207,7 @@ final class EditionPages
             'edition' => $content['edition'] + ['checksum' => $edition->checksum],
             'method_edition' => $content['method']['edition'] ?? 1,
             'guidance' => $content['guidance'],
+            'withdrawn' => $edition->notice,
             'first_guess' => $content['ruler']['short_record'] ? EditionDocument::firstGuess($content['ruler']['seasons']) : null,
         ];
     }

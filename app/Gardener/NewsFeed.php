@@ -70,8 +70,8 @@ final class NewsFeed
             $document = $edition->setRelation('zone', $zone)->open();
             $words = $reading->words($reading->own($document));
             $changes = array_map(static fn (array $c): string => $words->phrase($c['phrase']), $document->content['changes']['list'] ?? []);
-            $entries[] = ['id' => $url, 'title' => $reading->say('news.edition', ['number' => $edition->number]), 'updated' => $edition->in_force_at ?? now(), 'author' => $edition->published_by, 'url' => $url,
-                'text' => implode("\n", [$words->own($edition->note), ...$changes])];
+            $entries[] = ['id' => $url, 'title' => $reading->say($edition->standing ? 'news.edition' : 'news.edition-withdrawn', ['number' => $edition->number]), 'updated' => $edition->withdrawn_on ?? $edition->in_force_at ?? now(), 'author' => $edition->published_by, 'url' => $url,
+                'text' => implode("\n", array_filter([$words->own((string) $edition->withdrawn_why), $words->own($edition->note), ...$changes]))];
         }
 
         return $entries;

@@ -39,6 +39,7 @@ class SessionResource extends JsonResource
             'edit-sites' => $user->can('create', Zone::class),
             'edit-crops' => $user->can('create', Crop::class),
             'publish' => $user->can('publish', Zone::class),
+            'read-mail' => $user->can('readMail', Zone::class),
         ]));
     }
 }

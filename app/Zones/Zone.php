@@ -120,10 +120,10 @@ class Zone extends Model
         return $editions;
     }
 
-    /** @return HasOne<Edition, $this> the one gardeners read */
+    /** @return HasOne<Edition, $this> the one gardeners read: the latest in force that was not withdrawn; where all were, the latest with its notice */
     public function currentEdition(): HasOne
     {
-        return $this->hasOne(Edition::class)->ofMany(['number' => 'max'], static fn ($query) => $query->whereNotNull('in_force_at'));
+        return $this->hasOne(Edition::class)->ofMany(['standing' => 'max', 'number' => 'max'], static fn ($query) => $query->whereNotNull('in_force_at'));
     }
 
     public function toPlace(): Place

@@ -28,8 +28,11 @@ final readonly class EditionDocument
 {
     public const FORMAT = 'anthesis-edition-2';
 
-    /** @param  Document  $content */
-    private function __construct(public array $content, public string $json, public string $checksum)
+    /**
+     * @param  Document  $content
+     * @param  array{on: string, reason: string}|null  $notice  that it was withdrawn, which its text cannot know
+     */
+    private function __construct(public array $content, public string $json, public string $checksum, public ?array $notice = null)
     {
     }
 
@@ -123,6 +126,12 @@ final readonly class EditionDocument
     public static function firstGuess(int $seasons): Phrase
     {
         return Phrase::of('first-guess', ['seasons' => $seasons]);
+    }
+
+    /** @param  array{on: string, reason: string}|null  $notice  that it was withdrawn: the day, ISO 8601, and why */
+    public function withNotice(?array $notice): self
+    {
+        return new self($this->content, $this->json, $this->checksum, $notice);
     }
 
     /** Whether both tell gardeners the same: all but number, date, author and note, and what only explains them. */

@@ -6,7 +6,8 @@ const ZONE = 'anthesis-zone';
 export function keepOwn({ document, localStorage, location }: Window) {
     const zone = /\/zones\/([a-z0-9-]+)/.exec(location.pathname)?.[1];
     const asked = new URLSearchParams(location.search).get('crops');
-    if (zone !== undefined && location.pathname.endsWith('/mine') && asked) put(localStorage, `${CROPS}-${zone}`, asked);
+    if (zone !== undefined && location.pathname.endsWith('/mine') && asked)
+        put(localStorage, `${CROPS}-${zone}`, asked);
     if (zone !== undefined) {
         put(localStorage, ZONE, JSON.stringify({ zone, name: document.querySelector('.top .zone')?.textContent }));
         const crops = get(localStorage, `${CROPS}-${zone}`);

@@ -23,6 +23,8 @@ const SCREENS = [
 const OUTSIDE = [
     { path: '/desk/crops', name: say('common.crops') },
     { path: '/desk/sites', name: say('common.sites') },
+    { path: '/desk/languages', name: say('desk.languages') },
+    { path: '/desk/office', name: say('desk.office') },
 ];
 
 const KEYS: [string, string][] = [
@@ -40,6 +42,8 @@ const KEYS: [string, string][] = [
     ['g e', 'editions'],
     ['g c', say('desk.crop-book')],
     ['g s', 'sites'],
+    ['g l', say('desk.languages-key')],
+    ['g f', say('desk.office-key')],
     ['?', say('desk.these-keys')],
 ];
 
@@ -64,6 +68,8 @@ export function Desk() {
         'g e': () => to('editions'),
         'g s': () => navigate('/desk/sites'),
         'g c': () => navigate('/desk/crops'),
+        'g l': () => navigate('/desk/languages'),
+        'g f': () => navigate('/desk/office'),
     });
     const here = SCREENS.find((screen) => location.pathname.split('/').includes(screen.path))?.name;
     useEffect(() => {

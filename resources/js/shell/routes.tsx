@@ -1,7 +1,9 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { Crops } from '../screens/crops/Crops';
+import { Languages } from '../screens/languages/Languages';
 import { Login } from '../screens/login/Login';
 import { Editions } from '../screens/editions/Editions';
+import { OfficeSettings } from '../screens/office/OfficeSettings';
 import { Record } from '../screens/record/Record';
 import { Sites } from '../screens/sites/Sites';
 import { Soil } from '../screens/soil/Soil';
@@ -21,6 +23,8 @@ export const router = createBrowserRouter([
         children: [
             { index: true, element: <Zones /> },
             { path: 'sites', element: <Sites /> },
+            { path: 'languages', element: <Languages /> },
+            { path: 'office', element: <OfficeSettings /> },
             { path: 'crops/:crop?', element: <Crops /> },
             { path: 'zones/new', element: <EditZone key="new" /> },
             { path: 'zones/:zone', element: <Navigate to="windows" replace /> },

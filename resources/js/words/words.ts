@@ -90,6 +90,11 @@ export function listed(parts: string[]): string {
     return new Intl.ListFormat(locale(), { type: 'conjunction' }).format(parts);
 }
 
+/** A language by its name in the reader's: "Spanish" for "es". */
+export function languageName(language: string): string {
+    return new Intl.DisplayNames([locale()], { type: 'language' }).of(language) ?? language;
+}
+
 /** Whether there are words for a key. */
 export function hasWords(key: string): boolean {
     return messages(reading.language).has(key);

@@ -46,7 +46,9 @@ function Row({ crop, base, scale, starts }: { crop: CalendarCrop; base: string; 
     const none = say('page.calendar.no-window');
     return (
         <tr
-            data-name={[own(crop.name), crop.name, own(crop.also_called ?? ''), crop.also_called].join(' ').toLowerCase()}
+            data-name={[own(crop.name), crop.name, own(crop.also_called ?? ''), crop.also_called]
+                .join(' ')
+                .toLowerCase()}
             data-months={months(crop.routes).join(' ')}
             data-family={crop.family}
             data-cover={crop.routes.some((route) => route.under_cover.length > 0) ? '' : undefined}
@@ -154,8 +156,7 @@ function months(routes: Route[]): number[] {
     return Array.from({ length: 12 }, (_, i) => i + 1).filter((month) => {
         const name = String(month).padStart(2, '0');
         return spans.some(
-            (span) =>
-                span.first.startsWith(name) || daysUntil(yearDay(span.first), yearDay(`${name}-01`)) < span.days,
+            (span) => span.first.startsWith(name) || daysUntil(yearDay(span.first), yearDay(`${name}-01`)) < span.days,
         );
     });
 }

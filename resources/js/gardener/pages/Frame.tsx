@@ -33,6 +33,16 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                 <Readings />
             </header>
             <main>
+                {common.withdrawn && (
+                    <p className="warning" role="note">
+                        {say('page.withdrawn', {
+                            number: edition.number,
+                            day: dateInWords(common.withdrawn.on),
+                            reason: common.withdrawn.reason,
+                        })}{' '}
+                        <a href={address(`/zones/${zone.slug}`)}>{say('page.current')}</a>
+                    </p>
+                )}
                 {common.first_guess !== null && (
                     <p className="warning" role="note">
                         {say('page.short-record', { guess: common.first_guess })}

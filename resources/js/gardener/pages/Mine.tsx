@@ -84,12 +84,7 @@ function Choose({ base, all, chosen }: MineProps) {
             <div className="boxes">
                 {all.map((crop) => (
                     <label key={crop.slug} className="tick">
-                        <input
-                            type="checkbox"
-                            name={crop.slug}
-                            value="1"
-                            defaultChecked={chosen.includes(crop.slug)}
-                        />
+                        <input type="checkbox" name={crop.slug} value="1" defaultChecked={chosen.includes(crop.slug)} />
                         <Own text={crop.name} />
                     </label>
                 ))}

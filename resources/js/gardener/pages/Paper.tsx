@@ -106,7 +106,7 @@ function Wall({ crops, ruler }: PaperProps) {
     );
 }
 
-const WALL_LANE = 400;
+const WALL_LANE = 440;
 
 function WallColumn({ crops, starts }: { crops: CalendarCrop[]; starts: string }) {
     const scale = yearScale(starts, WALL_LANE);
@@ -181,9 +181,10 @@ function Leaflet({ week, base, ruler, zone }: PaperProps) {
                 <p className="key">{say('page.calendar.key')}</p>
             </div>
             <h2>{say('sheet.leaflet.now', { first: inWords(week.first), last: inWords(week.last) })}</h2>
-            <div className="groups many">
-                <Tasks tasks={week.tasks} base={base} />
+            <div className="groups">
+                <Tasks tasks={week.tasks.filter((task) => task.last_chance || task.opening)} base={base} />
             </div>
+            <p>{say('sheet.leaflet.more', { more: week.tasks.length })}</p>
             <h2>{say('sheet.leaflet.how')}</h2>
             <p>{say('sheet.leaflet.reading')}</p>
         </>

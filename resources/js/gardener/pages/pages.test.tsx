@@ -83,8 +83,22 @@ const calendar: PageData = {
             ],
         },
         crops: [
-            { slug: 'radish', name: 'Radish', kind: 'cool', family: 'Brassicaceae', also_called: null, routes: [route('direct', 'sow-outdoors')] },
-            { slug: 'kale', name: 'Kale', kind: 'cool', family: 'Brassicaceae', also_called: null, routes: [route('transplant', 'set-out')] },
+            {
+                slug: 'radish',
+                name: 'Radish',
+                kind: 'cool',
+                family: 'Brassicaceae',
+                also_called: null,
+                routes: [route('direct', 'sow-outdoors')],
+            },
+            {
+                slug: 'kale',
+                name: 'Kale',
+                kind: 'cool',
+                family: 'Brassicaceae',
+                also_called: null,
+                routes: [route('transplant', 'set-out')],
+            },
         ],
     },
 };

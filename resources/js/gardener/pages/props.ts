@@ -18,6 +18,8 @@ export type Common = {
     /** of the method the dates were reached by */
     method_edition: number;
     guidance: Phrase[];
+    /** said above all else where the edition was withdrawn */
+    withdrawn?: { on: string; reason: string } | null;
     /** said where the record is short */
     first_guess: Phrase | null;
 };

@@ -1,13 +1,14 @@
-import { say } from '../../words/words';
-import { Button, Checkbox, Progress, Textarea } from '@mantine/core';
+import { languageName, say } from '../../words/words';
+import { Button, Checkbox, Progress, Textarea, TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
 import { Refusal, type Zone } from '../../api/client';
 import { Proof, Warnings } from './Proof';
+import { Published } from './Published';
+import { useLanguages } from '../../api/languages';
 import { useDraft, useEditions, usePublication, usePublish, type Draft } from './queries';
 import { useMay } from '../../access/session';
 import { useZone } from '../../api/zones';
-import { dateInWords } from '../../time/days';
 import { Problem } from '../../ui/Problem';
 
 /** Where editions are published, and where those that were are found. */
@@ -26,44 +27,8 @@ export function Editions() {
             <section>
                 <h2>{say('common.editions')}</h2>
                 {editions?.length === 0 && <p>{say('common.none-yet')}</p>}
-                {editions && editions.length > 0 && (
-                    <table className="ruled">
-                        <thead>
-                            <tr>
-                                <th scope="col">{say('editions.edition')}</th>
-                                <th scope="col">{say('editions.published')}</th>
-                                <th scope="col">{say('common.note')}</th>
-                                <th scope="col">{say('common.checksum')}</th>
-                                <th scope="col">{say('editions.read-it')}</th>
-                            </tr>
-                        </thead>
-                        <tbody>
-                            {editions.map((edition) => (
-                                <tr key={edition.number}>
-                                    <td>
-                                        {edition.number}
-                                        {edition.number === zone?.edition?.number && say('editions.in-force')}
-                                        {!edition.in_force && say('editions.its-pages-are-being-made')}
-                                    </td>
-                                    <td>
-                                        {say('editions.by', {
-                                            published_on: dateInWords(edition.published_on),
-                                            published_by: edition.published_by,
-                                        })}
-                                    </td>
-                                    <td>{edition.note}</td>
-                                    <td className="mono" title={edition.checksum}>
-                                        {edition.checksum.slice(0, 16)}
-                                    </td>
-                                    <td>
-                                        {edition.in_force && (
-                                            <a href={edition.url}>{say('editions.as-gardeners-do')}</a>
-                                        )}
-                                    </td>
-                                </tr>
-                            ))}
-                        </tbody>
-                    </table>
+                {zone && editions && editions.length > 0 && (
+                    <Published zone={zone} editions={editions} mayPublish={mayPublish} />
                 )}
             </section>
         </main>
@@ -77,15 +42,27 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
     const [key, setKey] = useState(() => crypto.randomUUID());
     const [evenUnchanged, setEvenUnchanged] = useState(false);
     const [answers, setAnswers] = useState<Record<string, string>>({});
+    const [from, setFrom] = useState('');
+    const [noteIn, setNoteIn] = useState<Record<string, string>>({});
+    const { data: languages } = useLanguages();
     const unanswered = draft?.warnings.some((warning) => !answers[warning.key]?.trim()) ?? false;
     const { data: publication } = usePublication(zone.slug, publish.data?.id ?? null);
     const submit = (event: FormEvent) => {
         event.preventDefault();
         publish.mutate(
-            { note, key, even_unchanged: evenUnchanged, answers },
+            {
+                note,
+                key,
+                even_unchanged: evenUnchanged,
+                answers,
+                from: from || null,
+                note_in: Object.fromEntries(Object.entries(noteIn).filter(([, text]) => text.trim() !== '')),
+            },
             {
                 onSuccess: () => {
                     setNote('');
+                    setNoteIn({});
+                    setFrom('');
                     setEvenUnchanged(false);
                     setKey(crypto.randomUUID());
                 },
@@ -110,7 +87,9 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
             )}
             {publication && (
                 <div role="status" aria-live="polite">
-                    {publication.state === 'done' ? (
+                    {publication.state === 'waiting' ? (
+                        <p>{say('editions.waits', { number: publication.edition.number })}</p>
+                    ) : publication.state === 'done' ? (
                         <p>{say('editions.edition-is-published-and-in', { number: publication.edition.number })}</p>
                     ) : publication.state === 'failed' ? (
                         <p className="warning">{publication.error}</p>
@@ -155,6 +134,28 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
                         minRows={2}
                         value={note}
                         onChange={(event) => setNote(event.currentTarget.value)}
+                    />
+                    {languages?.map((language) => (
+                        <Textarea
+                            key={language}
+                            mt="xs"
+                            label={say('editions.note-in', { language: languageName(language) })}
+                            description={say('editions.note-in-blank')}
+                            maxLength={1000}
+                            autosize
+                            minRows={1}
+                            value={noteIn[language] ?? ''}
+                            onChange={(event) => setNoteIn({ ...noteIn, [language]: event.currentTarget.value })}
+                        />
+                    ))}
+                    <TextInput
+                        mt="xs"
+                        type="date"
+                        w="16rem"
+                        label={say('editions.from')}
+                        description={say('editions.from-blank')}
+                        value={from}
+                        onChange={(event) => setFrom(event.currentTarget.value)}
                     />
                     {draft && (
                         <Warnings

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { api, taken, type Schema } from '../../api/client';
 import { forgetZone } from '../../api/zones';
 
@@ -46,10 +46,49 @@ export function useAnswer(zone: string) {
 export function usePublish(zone: string) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (body: { note: string; key: string; even_unchanged: boolean; answers: Record<string, string> }) =>
-            taken(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body })),
-        onSuccess: (publication) => queries.setQueryData(['publication', publication.id], publication),
+        mutationFn: (body: {
+            note: string;
+            key: string;
+            even_unchanged: boolean;
+            answers: Record<string, string>;
+            from: string | null;
+            note_in: Record<string, string>;
+        }) => taken(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body })),
+        onSuccess: (publication) => {
+            queries.setQueryData(['publication', publication.id], publication);
+            return queries.invalidateQueries({ queryKey: ['editions', zone] });
+        },
     });
+}
+
+/** Signs an edition that waits for it, or withdraws one. */
+export function useSign(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (number: number) =>
+            taken(api.POST('/api/zones/{zone}/editions/{number}/signature', { params: { path: { zone, number } } })),
+        onSuccess: () => forgetEditions(queries, zone),
+    });
+}
+
+export function useWithdraw(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ number, reason }: { number: number; reason: string }) =>
+            taken(
+                api.POST('/api/zones/{zone}/editions/{number}/withdrawal', {
+                    params: { path: { zone, number } },
+                    body: { reason },
+                }),
+            ),
+        onSuccess: () => forgetEditions(queries, zone),
+    });
+}
+
+async function forgetEditions(queries: QueryClient, zone: string) {
+    await forgetZone(queries, zone);
+    await queries.invalidateQueries({ queryKey: ['draft', zone] });
+    await queries.invalidateQueries({ queryKey: ['editions', zone] });
 }
 
 /** Follows the making of an edition's pages until it is in force, then lets everything of its zone be fetched anew. */
@@ -58,7 +97,8 @@ export function usePublication(zone: string, id: number | null) {
     return useQuery({
         queryKey: ['publication', id],
         enabled: id !== null,
-        refetchInterval: (query) => (['done', 'failed'].includes(query.state.data?.state ?? '') ? false : 400),
+        refetchInterval: (query) =>
+            ['done', 'failed', 'waiting'].includes(query.state.data?.state ?? '') ? false : 400,
         queryFn: async () => {
             const publication = await taken(
                 api.GET('/api/publications/{publication}', { params: { path: { publication: id ?? 0 } } }),

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Operations\Today;
+use App\People\User;
+use Illuminate\Support\Facades\DB;
+
+/** Puts a second educator's name under an edition that waits for it; then it goes its way. */
+final class SignEdition
+{
+    public function __construct(private readonly ReleaseEditions $release)
+    {
+    }
+
+    /** @throws CannotPublish */
+    public function execute(Edition $edition, User $user): void
+    {
+        DB::transaction(function () use ($edition, $user): void {
+            $locked = Edition::query()->whereKey($edition->id)->lockForUpdate()->firstOrFail();
+            if ($locked->withdrawn_on !== null || ! $locked->needs_signature) {
+                throw new CannotPublish('This edition waits for no signature.', 'signature');
+            }
+            if ($locked->published_by === $user->name) {
+                throw new CannotPublish('You drafted this edition: the second signature is another educator’s.', 'signature');
+            }
+            if ($locked->signed_at === null) {
+                $locked->update(['signed_by' => $user->name, 'signed_at' => now()]);
+                $this->release->execute(Today::day());
+            }
+        });
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Operations\Today;
+use App\People\User;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Takes an edition back. One that waits is never in force; one that was keeps its address, with a notice on every page, and the one
+ * before it is what gardeners read.
+ */
+final class WithdrawEdition
+{
+    /** @throws CannotPublish */
+    public function execute(Edition $edition, string $reason, User $user): void
+    {
+        DB::transaction(static function () use ($edition, $reason, $user): void {
+            $locked = Edition::query()->with('zone')->whereKey($edition->id)->lockForUpdate()->firstOrFail();
+            if ($locked->withdrawn_on !== null) {
+                return;
+            }
+            $publication = Publication::query()->where('edition_id', $locked->id)->lockForUpdate()->first();
+            if ($locked->in_force_at === null && $publication?->state !== Publication::WAITING) {
+                throw new CannotPublish("The pages of edition {$locked->number} are being made. Wait until it is in force, then withdraw it.", 'reason');
+            }
+            $locked->update(['standing' => false, 'withdrawn_on' => Today::day()->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
+            $publication?->update(['state' => Publication::DONE]);
+            if ($locked->in_force_at !== null) {
+                event(new EditionWithdrawn($locked->id, $locked->zone->currentEdition()->value('id')));
+            }
+        });
+    }
+}

@@ -1,0 +1,80 @@
+import { Button, Checkbox, Textarea, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { useMay } from '../../access/session';
+import { Problem } from '../../ui/Problem';
+import { say } from '../../words/words';
+import { Outbox } from './Outbox';
+import { useOffice, useSaveOffice, type Office } from './queries';
+
+const LINES = ['name', 'mail', 'phone', 'licence'] as const;
+const TEXTS = ['address', 'hours'] as const;
+
+/** The office behind the calendars: what gardeners read of it, how editions are signed, and the mail that would have gone out. */
+export function OfficeSettings() {
+    const { data: office } = useOffice();
+    if (!office) return null;
+    return (
+        <main className="page">
+            <h2>{say('office-settings.heading')}</h2>
+            <p>{say('office-settings.what')}</p>
+            <Form key={office.version} office={office} />
+            <Outbox />
+        </main>
+    );
+}
+
+function Form({ office }: { office: Office }) {
+    const mayEdit = useMay('edit-zones');
+    const save = useSaveOffice();
+    const [edited, setEdited] = useState(office);
+    const set = (field: keyof Office, value: string | boolean) =>
+        setEdited({ ...edited, [field]: value === '' && field !== 'name' ? null : value });
+    const changed = JSON.stringify(edited) !== JSON.stringify(office);
+    return (
+        <form
+            style={{ maxWidth: '34rem' }}
+            onSubmit={(event) => {
+                event.preventDefault();
+                save.mutate(edited);
+            }}
+        >
+            {LINES.map((field) => (
+                <TextInput
+                    key={field}
+                    mt="xs"
+                    label={say(`office-settings.${field}`)}
+                    description={field === 'licence' ? say('office-settings.licence-help') : undefined}
+                    required={field === 'name'}
+                    disabled={!mayEdit}
+                    value={edited[field] ?? ''}
+                    onChange={(event) => set(field, event.currentTarget.value)}
+                />
+            ))}
+            {TEXTS.map((field) => (
+                <Textarea
+                    key={field}
+                    mt="xs"
+                    autosize
+                    label={say(`office-settings.${field}`)}
+                    disabled={!mayEdit}
+                    value={edited[field] ?? ''}
+                    onChange={(event) => set(field, event.currentTarget.value)}
+                />
+            ))}
+            <Checkbox
+                mt="md"
+                label={say('office-settings.second-signature')}
+                description={say('office-settings.second-signature-help')}
+                disabled={!mayEdit}
+                checked={edited.second_signature}
+                onChange={(event) => set('second_signature', event.currentTarget.checked)}
+            />
+            <Problem error={save.error} />
+            {mayEdit && (
+                <Button type="submit" mt="md" loading={save.isPending} disabled={!changed}>
+                    {say('common.save')}
+                </Button>
+            )}
+        </form>
+    );
+}
