@@ -27,6 +27,7 @@ use App\StandIns\SimulatedReports;
 use App\Stations\CollectReports;
 use App\Stations\NoReports;
 use App\Stations\ReportSource;
+use App\Zones\BoundariesChanged;
 use App\Zones\ComputationQueued;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -73,6 +74,9 @@ class AppServiceProvider extends ServiceProvider
         });
         Event::listen(static function (EditionFrozen $frozen): void {
             RenderEditionJob::dispatch($frozen->editionId)->afterCommit();
+        });
+        Event::listen(static function (BoundariesChanged $changed): void {
+            app(PublicSite::class)->home();
         });
         Event::listen(static function (EditionWithdrawn $withdrawn): void {
             foreach (array_unique(array_filter([$withdrawn->editionId, $withdrawn->readInstead])) as $edition) {

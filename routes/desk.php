@@ -27,6 +27,7 @@ use App\Stations\StationDeviceController;
 use App\Windows\CropChoiceController;
 use App\Windows\CropTrialController;
 use App\Windows\WindowsController;
+use App\Zones\BoundaryController;
 use App\Zones\ComputationController;
 use App\Zones\MethodController;
 use App\Zones\ZoneController;
@@ -117,6 +118,8 @@ Route::prefix('api')->group(static function (): void {
         Route::post('zones/{zone}/objections', [EditionController::class, 'object']);
         Route::post('objections/{objection}/answer', [EditionController::class, 'answer']);
         Route::post('zones/{zone}/editions', [EditionController::class, 'store']);
+        Route::get('zone-boundaries', [BoundaryController::class, 'index']);
+        Route::post('zone-boundaries', [BoundaryController::class, 'store']);
         Route::get('translations', [TranslationController::class, 'index']);
         Route::put('translations', [TranslationController::class, 'update']);
         Route::get('outbox', OutboxController::class);

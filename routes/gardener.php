@@ -6,6 +6,7 @@ use App\Console\HealthController;
 use App\Gardener\CalendarController;
 use App\Gardener\DownloadController;
 use App\Gardener\EmbedController;
+use App\Gardener\FindController;
 use App\Gardener\HomeController;
 use App\Gardener\NewsController;
 use App\Gardener\OfficePageController;
@@ -29,6 +30,7 @@ foreach (Reading::served() as $reading) {
     Route::prefix($reading->prefix())->middleware([ReadAs::class.":{$reading->name()}", SubstituteBindings::class])->group(static function (): void {
         Route::get('/', HomeController::class);
         Route::get('/search', SearchController::class);
+        Route::get('/find', FindController::class);
         Route::get('/{which}', OfficePageController::class)->whereIn('which', OfficePages::ALL);
         Route::get('/zones/{zone}/embed', EmbedController::class);
         Route::post('/zones/{zone}/letter', [LetterController::class, 'ask'])->middleware('throttle:letters');

@@ -7,6 +7,7 @@ namespace App\Gardener;
 use App\Languages\Translation;
 use App\Zones\Settlement;
 use App\Zones\Zone;
+use App\Zones\ZoneBoundary;
 use Illuminate\Support\Collection;
 
 /** The page on which gardeners find their zone. */
@@ -53,6 +54,8 @@ final class HomePage
     /** @param  Collection<int, Zone>  $zones */
     public static function page(Collection $zones, bool $asked, bool $found, Reading $reading): Page
     {
+        $boundaries = ZoneBoundary::byZone();
+
         return new Page('home', '/', [
             'asked' => $asked,
             'found' => $found,
@@ -61,6 +64,9 @@ final class HomePage
                 'name' => $zone->name,
                 'district' => $zone->district,
                 'height_m' => $zone->height_m,
+                'latitude' => $zone->latitude,
+                'longitude' => $zone->longitude,
+                'rings' => array_merge(...array_values(isset($boundaries[$zone->id]) ? $boundaries[$zone->id]->polygons : [[]])),
                 'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             ])->all(),
         ], $reading->say('page.home.head'), $reading->say('page.home.description'), null, $reading,

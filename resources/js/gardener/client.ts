@@ -1,9 +1,11 @@
 import { filterCrops } from './filter';
 import { keepOwn } from './own';
+import { offerPosition } from './position';
 import { keepReading } from './keptReading';
 
 // Pages are whole without this: it makes a long table short, and remembers what a reader chose.
 if (!keepReading(window)) {
     filterCrops(document);
     keepOwn(window);
+    offerPosition(window);
 }

@@ -47,19 +47,12 @@ const KEYS: [string, string][] = [
     ['?', say('desk.these-keys')],
 ];
 
-/** The frame of every screen at the desk: the zone, the screens, who is here, the keys. */
-export function Desk() {
-    const { zone: slug } = useParams();
-    const { data: session } = useSession();
-    const { data: zone } = useZone(slug);
-    const [help, setHelp] = useState(false);
+/** `g` and a letter for a screen, `?` for the keys. */
+function useScreenKeys(slug: string | undefined, showKeys: () => void) {
     const navigate = useNavigate();
-    const location = useLocation();
-    const queries = useQueryClient();
-    useKeptFocus();
     const to = (screen: string) => slug && navigate(`/desk/zones/${slug}/${screen}`);
     useKeys({
-        '?': () => setHelp((shown) => !shown),
+        '?': showKeys,
         'g z': () => navigate('/desk'),
         'g t': () => to('today'),
         'g o': () => to('soil'),
@@ -71,6 +64,19 @@ export function Desk() {
         'g l': () => navigate('/desk/languages'),
         'g f': () => navigate('/desk/office'),
     });
+}
+
+/** The frame of every screen at the desk: the zone, the screens, who is here, the keys. */
+export function Desk() {
+    const { zone: slug } = useParams();
+    const { data: session } = useSession();
+    const { data: zone } = useZone(slug);
+    const [help, setHelp] = useState(false);
+    const navigate = useNavigate();
+    const location = useLocation();
+    const queries = useQueryClient();
+    useKeptFocus();
+    useScreenKeys(slug, () => setHelp((shown) => !shown));
     const here = SCREENS.find((screen) => location.pathname.split('/').includes(screen.path))?.name;
     useEffect(() => {
         document.title = [zone?.name, here, 'Anthesis'].filter(Boolean).join(' · ');

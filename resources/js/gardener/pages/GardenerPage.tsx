@@ -1,6 +1,7 @@
 import { Calendar } from './Calendar';
 import { Crop } from './Crop';
 import { Embed } from './Embed';
+import { Find } from './Find';
 import { Home } from './Home';
 import { Letter } from './Letter';
 import { Mine } from './Mine';
@@ -29,6 +30,8 @@ export function GardenerPage({ data }: { data: PageData }) {
             return <Office {...data.props} />;
         case 'search':
             return <Search {...data.props} />;
+        case 'find':
+            return <Find {...data.props} />;
         case 'letter':
             return <Letter {...data.props} />;
         case 'embed':

@@ -1,6 +1,7 @@
 import { inMetres } from '../../words/units';
 import { own, say } from '../../words/words';
 import { OfficeLinks } from './Office';
+import { Outline } from './Outline';
 import type { HomeProps } from './props';
 import { Readings, useAddress } from './reading';
 import { SearchForm } from './Search';
@@ -20,6 +21,12 @@ export function Home({ asked, found, zones }: HomeProps) {
                     <button type="submit">{say('page.home.show')}</button>
                 </div>
             </form>
+            <p className="position" hidden>
+                <button type="button" data-find={address('/find')}>
+                    {say('page.home.position')}
+                </button>{' '}
+                <span role="status" data-refused={say('page.home.position-refused')} />
+            </p>
             <p className="last-zone" hidden>
                 {say('page.home.last-zone')} <a href={address('/zones/~zone~/this-week')}>~</a>
             </p>
@@ -33,6 +40,10 @@ export function Home({ asked, found, zones }: HomeProps) {
             {districts.map((district) => (
                 <section key={district}>
                     <h2>{own(district)}</h2>
+                    <Outline
+                        district={own(district)}
+                        zones={zones.filter((zone) => zone.district === district)}
+                    />
                     <ul className="zones">
                         {zones
                             .filter((zone) => zone.district === district)

@@ -126,7 +126,7 @@ describe('gardener’s pages', () => {
         render(<GardenerPage data={calendar} />);
         filterCrops(document);
         const cells = [...document.querySelectorAll('tbody tr')].map((row) =>
-            [...row.querySelectorAll('td')].map((cell) => cell.textContent),
+            [...row.querySelectorAll('td[data-title]')].map((cell) => cell.textContent),
         );
         expect(cells[0]).toEqual(['', '25 Mar to 8 Sep', '', '']);
         expect(cells[1]).toEqual(['25 Feb to 11 Aug', '', '25 Mar to 8 Sep', '17 Jun to 10 Nov']);

@@ -27,7 +27,10 @@ export type Common = {
 export type HomeProps = {
     asked: boolean;
     found: boolean;
-    zones: Pick<Edition['zone'], 'slug' | 'name' | 'district' | 'height_m' | 'settlements'>[];
+    zones: (Pick<Edition['zone'], 'slug' | 'name' | 'district' | 'height_m' | 'settlements' | 'latitude' | 'longitude'> & {
+        /** of its boundary, longitude and latitude; none where it has none */
+        rings: [number, number][][];
+    })[];
 };
 
 /** A crop of the calendar: its windows without the evidence behind them. */
@@ -121,6 +124,16 @@ export type LetterProps = {
     crops: string;
 };
 
+export type FindProps = {
+    known: boolean;
+    at: string;
+    /** of the place; null: not told */
+    height_m: number | null;
+    between: boolean;
+    /** the best first; height: how much higher the place is than the zone */
+    near: { slug: string; name: string; inside: boolean; km: number; height_m: number | null }[];
+};
+
 export type EmbedProps = Common & { week: Schema['Week'] };
 
 export type PageData =
@@ -133,4 +146,5 @@ export type PageData =
     | { page: 'office'; props: OfficeProps }
     | { page: 'search'; props: SearchProps }
     | { page: 'letter'; props: LetterProps }
+    | { page: 'find'; props: FindProps }
     | { page: 'embed'; props: EmbedProps };

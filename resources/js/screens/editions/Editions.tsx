@@ -2,7 +2,7 @@ import { languageName, say } from '../../words/words';
 import { Button, Checkbox, Progress, Textarea, TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
-import { Refusal, type Zone } from '../../api/client';
+import { Refusal, type Schema, type Zone } from '../../api/client';
 import { Proof, Warnings } from './Proof';
 import { Published } from './Published';
 import { useLanguages } from '../../api/languages';
@@ -44,7 +44,6 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
     const [answers, setAnswers] = useState<Record<string, string>>({});
     const [from, setFrom] = useState('');
     const [noteIn, setNoteIn] = useState<Record<string, string>>({});
-    const { data: languages } = useLanguages();
     const unanswered = draft?.warnings.some((warning) => !answers[warning.key]?.trim()) ?? false;
     const { data: publication } = usePublication(zone.slug, publish.data?.id ?? null);
     const submit = (event: FormEvent) => {
@@ -85,33 +84,7 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
                     })}
                 </p>
             )}
-            {publication && (
-                <div role="status" aria-live="polite">
-                    {publication.state === 'waiting' ? (
-                        <p>{say('editions.waits', { number: publication.edition.number })}</p>
-                    ) : publication.state === 'done' ? (
-                        <p>{say('editions.edition-is-published-and-in', { number: publication.edition.number })}</p>
-                    ) : publication.state === 'failed' ? (
-                        <p className="warning">{publication.error}</p>
-                    ) : (
-                        <>
-                            <p>
-                                {say('editions.edition-is-frozen-its-pages', {
-                                    number: publication.edition.number,
-                                    total:
-                                        publication.total > 0 &&
-                                        say('editions.of', { done: publication.done, total: publication.total }),
-                                })}
-                            </p>
-                            <Progress
-                                w={360}
-                                aria-label={say('editions.pages-made')}
-                                value={publication.total === 0 ? 3 : (100 * publication.done) / publication.total}
-                            />
-                        </>
-                    )}
-                </div>
-            )}
+            {publication && <Making publication={publication} />}
             {hindrance ? (
                 <p>
                     {hindrance}{' '}
@@ -135,19 +108,7 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
                         value={note}
                         onChange={(event) => setNote(event.currentTarget.value)}
                     />
-                    {languages?.map((language) => (
-                        <Textarea
-                            key={language}
-                            mt="xs"
-                            label={say('editions.note-in', { language: languageName(language) })}
-                            description={say('editions.note-in-blank')}
-                            maxLength={1000}
-                            autosize
-                            minRows={1}
-                            value={noteIn[language] ?? ''}
-                            onChange={(event) => setNoteIn({ ...noteIn, [language]: event.currentTarget.value })}
-                        />
-                    ))}
+                    <NoteIn texts={noteIn} onChange={setNoteIn} />
                     <TextInput
                         mt="xs"
                         type="date"
@@ -184,6 +145,61 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
             )}
         </section>
     );
+}
+
+/** How far the pages of an edition are. */
+function Making({ publication }: { publication: Schema['Publication'] }) {
+    return (
+        <div role="status" aria-live="polite">
+            {publication.state === 'waiting' ? (
+                <p>{say('editions.waits', { number: publication.edition.number })}</p>
+            ) : publication.state === 'done' ? (
+                <p>{say('editions.edition-is-published-and-in', { number: publication.edition.number })}</p>
+            ) : publication.state === 'failed' ? (
+                <p className="warning">{publication.error}</p>
+            ) : (
+                <>
+                    <p>
+                        {say('editions.edition-is-frozen-its-pages', {
+                            number: publication.edition.number,
+                            total:
+                                publication.total > 0 &&
+                                say('editions.of', { done: publication.done, total: publication.total }),
+                        })}
+                    </p>
+                    <Progress
+                        w={360}
+                        aria-label={say('editions.pages-made')}
+                        value={publication.total === 0 ? 3 : (100 * publication.done) / publication.total}
+                    />
+                </>
+            )}
+        </div>
+    );
+}
+
+/** The note in each other language. */
+function NoteIn({
+    texts,
+    onChange,
+}: {
+    texts: Record<string, string>;
+    onChange: (texts: Record<string, string>) => void;
+}) {
+    const { data: languages } = useLanguages();
+    return languages?.map((language) => (
+        <Textarea
+            key={language}
+            mt="xs"
+            label={say('editions.note-in', { language: languageName(language) })}
+            description={say('editions.note-in-blank')}
+            maxLength={1000}
+            autosize
+            minRows={1}
+            value={texts[language] ?? ''}
+            onChange={(event) => onChange({ ...texts, [language]: event.currentTarget.value })}
+        />
+    ));
 }
 
 /** Why a zone cannot be published as it is; null where it can. */

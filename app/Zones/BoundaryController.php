@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+
+class BoundaryController
+{
+    private const MOST_KIB = 4096;
+
+    public function index(): JsonResponse
+    {
+        $boundaries = ZoneBoundary::byZone();
+
+        return response()->json(['data' => array_values(Zone::query()->orderBy('name')->get()->map(static fn (Zone $z): array => ['zone' => $z->slug, 'name' => $z->name, 'longitude' => $z->longitude, 'latitude' => $z->latitude,
+            'rings' => array_merge(...array_values(isset($boundaries[$z->id]) ? $boundaries[$z->id]->polygons : [[]]))])->all())]);
+    }
+
+    public function store(Request $request, SaveBoundaries $save): JsonResponse
+    {
+        Gate::authorize('create', Zone::class);
+        $request->validate(['file' => ['required', 'file', 'max:'.self::MOST_KIB]], ['file.required' => 'Choose a GeoJSON file.', 'file.max' => 'The file is larger than 4 MiB. Simplify the boundaries before you export them.']);
+        try {
+            $save->execute((string) $request->file('file')?->get(), $request->user());
+        } catch (BoundaryRefused $why) {
+            throw ValidationException::withMessages(['file' => $why->getMessage()]);
+        }
+
+        return $this->index();
+    }
+}

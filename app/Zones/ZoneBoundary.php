@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A zone's boundary as it was brought; the latest of a zone holds.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property array<string, mixed> $geometry GeoJSON
+ * @property string $author
+ * @property Carbon $created_at
+ */
+class ZoneBoundary extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['geometry' => 'array'];
+
+    /** @return array<int, Boundary> those that hold, by zone */
+    public static function byZone(): array
+    {
+        return array_map(Boundary::fromGeoJson(...), self::query()->orderBy('id')->get()->pluck('geometry', 'zone_id')->all());
+    }
+}
