@@ -11,6 +11,8 @@ use App\Gardener\HomeController;
 use App\Gardener\NewsController;
 use App\Gardener\OfficePageController;
 use App\Gardener\OfficePages;
+use App\Gardener\OpenData;
+use App\Gardener\OpenDataController;
 use App\Gardener\OwnController;
 use App\Gardener\PaperController;
 use App\Gardener\PublicSite;
@@ -25,6 +27,14 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/sitemap.xml', static fn () => response(PublicSite::read('sitemap.xml') ?? abort(404))->header('Content-Type', 'application/xml'));
 Route::get('/up', HealthController::class)->name('up');
+
+Route::prefix('/open/'.OpenData::VERSION)->middleware(SubstituteBindings::class)->group(static function (): void {
+    Route::get('/index.json', [OpenDataController::class, 'index']);
+    Route::get('/zones.geojson', [OpenDataController::class, 'boundaries']);
+    Route::get('/check-edition.txt', [OpenDataController::class, 'check']);
+    Route::get('/zones/{zone}/{table}.{format}', [OpenDataController::class, 'zoneTable'])->whereIn('table', OpenData::ZONE_TABLES)->whereIn('format', ['json', 'csv']);
+    Route::get('/{table}.{format}', [OpenDataController::class, 'table'])->whereIn('table', OpenData::TABLES)->whereIn('format', ['json', 'csv']);
+});
 
 foreach (Reading::served() as $reading) {
     Route::prefix($reading->prefix())->middleware([ReadAs::class.":{$reading->name()}", SubstituteBindings::class])->group(static function (): void {

@@ -67,6 +67,12 @@ final readonly class Boundary
         return false;
     }
 
+    /** @return list<Ring> all of them, to be drawn as lines */
+    public function rings(): array
+    {
+        return array_merge(...$this->polygons);
+    }
+
     /** @return array{type: string, coordinates: list<list<Ring>>} */
     public function toGeoJson(): array
     {

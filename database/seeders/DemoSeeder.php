@@ -24,6 +24,7 @@ use App\StandIns\SimulatedStations;
 use App\Stations\KeepStationFile;
 use App\Windows\ChooseSchool;
 use App\Zones\Computation;
+use App\Zones\SaveBoundaries;
 use App\Zones\SaveZone;
 use App\Zones\Zone;
 use Illuminate\Database\Seeder;
@@ -101,6 +102,7 @@ class DemoSeeder extends Seeder
                 $this->measureSoil($zone);
             }
         }
+        app(SaveBoundaries::class)->execute((string) file_get_contents(__DIR__.'/boundaries.geojson'), $educator);
     }
 
     /** @return array<string, string> to each warning of the draft */

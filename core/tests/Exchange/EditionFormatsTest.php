@@ -13,6 +13,7 @@ use Anthesis\Calendar\YearRuler;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\EditionCsv;
 use Anthesis\Exchange\EditionICalendar;
+use Anthesis\Exchange\FeedChoice;
 use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
@@ -112,6 +113,22 @@ final class EditionFormatsTest extends TestCase
             file_put_contents($kept, $feed);
         }
         self::assertStringEqualsFile($kept, $feed);
+    }
+
+    public function test_a_short_feed_has_single_days_of_chosen_crops_that_keep_their_names_from_edition_to_edition(): void
+    {
+        $edition = self::edition('north', ['radish', 'broccoli'], name: 'Basin Floor');
+        $read = static fn (string $language): array => array_map(static fn ($e): array => [(string) $e->UID, (string) $e->SUMMARY, (string) $e->DTSTART, (string) $e->DTEND, (string) $e->SEQUENCE, (string) $e->URL],
+            iterator_to_array(Reader::read(EditionICalendar::write($edition, Words::in($language), 'https://x.example/zones/basin', new FeedChoice(['radish'], true)))->select('VEVENT'), false));
+        $events = $read('en');
+        self::assertSame(['Radish: sow outdoors, first day', 'Radish: sow outdoors, last chance', 'Radish: pick from today'], array_column($events, 1));
+        self::assertSame(['20260325', '20260326'], [$events[0][2], $events[0][3]]);
+        self::assertSame(['20260908', '20260909'], [$events[1][2], $events[1][3]], 'the last day itself');
+        self::assertSame(['3'], array_unique(array_column($events, 4)), 'the number of the edition');
+        self::assertSame('https://x.example/zones/basin/crops/radish', $events[0][5]);
+        self::assertCount(3, array_unique(array_column($events, 0)));
+        self::assertSame(array_column($events, 0), array_column($read('es'), 0), 'a language changes no identity');
+        self::assertSame('Radish: sembrar al aire libre, primer día', $read('es')[0][1]);
     }
 
     public function test_a_southern_season_runs_over_the_new_year(): void

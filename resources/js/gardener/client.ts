@@ -1,5 +1,6 @@
 import { filterCrops } from './filter';
 import { keepOwn } from './own';
+import { offerOffline } from './offline';
 import { offerPosition } from './position';
 import { keepReading } from './keptReading';
 
@@ -8,4 +9,5 @@ if (!keepReading(window)) {
     filterCrops(document);
     keepOwn(window);
     offerPosition(window);
+    offerOffline(window);
 }

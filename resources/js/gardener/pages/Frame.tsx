@@ -64,6 +64,22 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                         </span>
                     ))}
                 </p>
+                <p
+                    className="offline"
+                    hidden
+                    data-base={base}
+                    data-kept={say('page.offline.kept')}
+                    data-keeping={say('page.offline.keeping', { done: '{done}', all: '{all}' })}
+                    data-no-room={say('page.offline.no-room')}
+                >
+                    <button type="button" className="plain" data-keep="">
+                        {say('page.offline.keep')}
+                    </button>
+                    <span role="status" />{' '}
+                    <button type="button" className="plain" data-forget="" hidden>
+                        {say('page.offline.forget')}
+                    </button>
+                </p>
                 <p className="about">
                     <OfficeLinks />
                 </p>

@@ -1,7 +1,7 @@
+import { ZoneOutlines } from '../../charts/ZoneOutlines';
 import { inMetres } from '../../words/units';
 import { own, say } from '../../words/words';
 import { OfficeLinks } from './Office';
-import { Outline } from './Outline';
 import type { HomeProps } from './props';
 import { Readings, useAddress } from './reading';
 import { SearchForm } from './Search';
@@ -40,9 +40,15 @@ export function Home({ asked, found, zones }: HomeProps) {
             {districts.map((district) => (
                 <section key={district}>
                     <h2>{own(district)}</h2>
-                    <Outline
-                        district={own(district)}
-                        zones={zones.filter((zone) => zone.district === district)}
+                    <ZoneOutlines
+                        label={say('page.home.map', { district })}
+                        zones={zones
+                            .filter((zone) => zone.district === district)
+                            .map((zone) => ({
+                                ...zone,
+                                key: zone.slug,
+                                href: address(`/zones/${zone.slug}/this-week`),
+                            }))}
                     />
                     <ul className="zones">
                         {zones

@@ -27,7 +27,10 @@ export type Common = {
 export type HomeProps = {
     asked: boolean;
     found: boolean;
-    zones: (Pick<Edition['zone'], 'slug' | 'name' | 'district' | 'height_m' | 'settlements' | 'latitude' | 'longitude'> & {
+    zones: (Pick<
+        Edition['zone'],
+        'slug' | 'name' | 'district' | 'height_m' | 'settlements' | 'latitude' | 'longitude'
+    > & {
         /** of its boundary, longitude and latitude; none where it has none */
         rings: [number, number][][];
     })[];

@@ -5,6 +5,7 @@ import { coordinates } from '../../words/place';
 import { useMay } from '../../access/session';
 import { useZones } from '../../api/zones';
 import { dateInWords } from '../../time/days';
+import { Boundaries, BringBoundaries } from './Boundaries';
 import { Comparison } from './Comparison';
 
 export function Zones() {
@@ -67,6 +68,7 @@ export function Zones() {
                                                 : say('common.none')}
                                         </td>
                                         <td>
+                                            <BringBoundaries />
                                             {mayEdit && (
                                                 <Link to={`/desk/zones/${zone.slug}/edit`}>{say('common.edit')}</Link>
                                             )}
@@ -75,6 +77,10 @@ export function Zones() {
                                 ))}
                         </tbody>
                     </table>
+                    <Boundaries
+                        district={district}
+                        zones={zones.filter((zone) => zone.district === district).map((zone) => zone.slug)}
+                    />
                 </section>
             ))}
             {mayEdit && (

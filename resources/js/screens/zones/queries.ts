@@ -1,10 +1,26 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken } from '../../api/client';
+import { api, asForm, taken } from '../../api/client';
 import type { paths } from '../../api/schema';
 import { whenStale } from '../../api/stale';
 
 export function useZoneComparison() {
     return useQuery({ queryKey: ['zones', 'comparison'], queryFn: () => taken(api.GET('/api/zone-comparison')) });
+}
+
+export function useBoundaries() {
+    return useQuery({ queryKey: ['boundaries'], queryFn: () => taken(api.GET('/api/zone-boundaries')) });
+}
+
+export function useBringBoundaries() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (file: File) => {
+            const form = new FormData();
+            form.append('file', file);
+            return taken(api.POST('/api/zone-boundaries', asForm(form)));
+        },
+        onSuccess: (boundaries) => queries.setQueryData(['boundaries'], boundaries),
+    });
 }
 
 type ZoneValues = NonNullable<paths['/api/zones']['post']['requestBody']>['content']['application/json'];

@@ -1,15 +1,18 @@
-import { say } from '../../words/words';
-import { useAddress } from './reading';
-import type { HomeProps } from './props';
-
 const WIDTH = 560;
 const MARGIN = 14;
 
-type Zone = HomeProps['zones'][number];
+export type OutlinedZone = {
+    key: string;
+    name: string;
+    longitude: number;
+    latitude: number;
+    /** corners, longitude and latitude in degrees */
+    rings: [number, number][][];
+    href: string;
+};
 
-/** Zones of a district as plain lines, north up, with their names as links. */
-export function Outline({ zones, district }: { zones: Zone[]; district: string }) {
-    const address = useAddress();
+/** Zones as plain lines, north up, with their names as links; those without a boundary are left out. */
+export function ZoneOutlines({ zones, label }: { zones: OutlinedZone[]; label: string }) {
     const drawn = zones.filter((zone) => zone.rings.length > 0);
     if (drawn.length === 0) return null;
     const corners = drawn.flatMap((zone) => zone.rings.flat());
@@ -21,21 +24,20 @@ export function Outline({ zones, district }: { zones: Zone[]; district: string }
     const height = (north - south) * scale + 2 * MARGIN;
     const x = (longitude: number) => MARGIN + (longitude - west) * squeeze * scale;
     const y = (latitude: number) => MARGIN + (north - latitude) * scale;
+    const corner = ([longitude, latitude]: [number, number]) => `${x(longitude).toFixed(1)} ${y(latitude).toFixed(1)}`;
     return (
-        <svg className="chart outline" viewBox={`0 0 ${WIDTH} ${height}`} role="group" aria-label={say('page.home.map', { district })}>
+        <svg className="chart outline" viewBox={`0 0 ${WIDTH} ${height.toFixed(0)}`} role="group" aria-label={label}>
             {drawn.map((zone) => (
                 <path
-                    key={zone.slug}
+                    key={zone.key}
                     className="ink"
-                    d={zone.rings
-                        .map((ring) => `M${ring.map(([lon, lat]) => `${x(lon).toFixed(1)} ${y(lat).toFixed(1)}`).join('L')}Z`)
-                        .join('')}
+                    d={zone.rings.map((ring) => `M${ring.map(corner).join('L')}Z`).join('')}
                 />
             ))}
             {drawn.map((zone) => (
-                <a key={zone.slug} href={address(`/zones/${zone.slug}/this-week`)}>
+                <a key={zone.key} href={zone.href}>
                     <circle cx={x(zone.longitude)} cy={y(zone.latitude)} r="2.5" fill="var(--ink)" />
-                    <text x={x(zone.longitude)} y={y(zone.latitude) - 7} textAnchor="middle" fontSize="14">
+                    <text x={x(zone.longitude)} y={y(zone.latitude) - 7} textAnchor="middle" fontSize="15">
                         {zone.name}
                     </text>
                 </a>

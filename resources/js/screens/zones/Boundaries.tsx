@@ -1,0 +1,61 @@
+import { useRef } from 'react';
+import { useMay } from '../../access/session';
+import { ZoneOutlines } from '../../charts/ZoneOutlines';
+import { Action } from '../../ui/Action';
+import { Problem } from '../../ui/Problem';
+import { listed, say } from '../../words/words';
+import { useBoundaries, useBringBoundaries } from './queries';
+
+/** Where zones begin and end, as lines, and the file they are brought in. */
+export function Boundaries({ district, zones }: { district: string; zones: string[] }) {
+    const { data } = useBoundaries();
+    if (!data) return null;
+    return (
+        <div style={{ maxWidth: '32rem' }}>
+            <ZoneOutlines
+                label={say('boundaries.map', { district })}
+                zones={data
+                    .filter((zone) => zones.includes(zone.zone))
+                    .map((zone) => ({
+                        ...zone,
+                        key: zone.zone,
+                        rings: zone.rings as [number, number][][],
+                        href: `/desk/zones/${zone.zone}/windows`,
+                    }))}
+            />
+        </div>
+    );
+}
+
+/** Brings a GeoJSON file: the boundaries in it are taken, all or none. */
+export function BringBoundaries() {
+    const mayEdit = useMay('edit-zones');
+    const { data } = useBoundaries();
+    const bring = useBringBoundaries();
+    const input = useRef<HTMLInputElement>(null);
+    if (!mayEdit || !data) return null;
+    const without = data.filter((zone) => zone.rings.length === 0).map((zone) => zone.name);
+    return (
+        <section>
+            <h2>{say('boundaries.heading')}</h2>
+            <p>
+                {say('boundaries.what')} {without.length > 0 && say('boundaries.without', { zones: listed(without) })}{' '}
+                <Action onClick={() => input.current?.click()}>{say('boundaries.bring')}</Action>
+                <input
+                    ref={input}
+                    type="file"
+                    accept=".geojson,.json"
+                    aria-label={say('boundaries.bring')}
+                    hidden
+                    onChange={(event) => {
+                        const file = event.currentTarget.files?.[0];
+                        if (file) bring.mutate(file);
+                        event.currentTarget.value = '';
+                    }}
+                />
+            </p>
+            <Problem error={bring.error} />
+            {bring.isSuccess && <p role="status">{say('boundaries.taken')}</p>}
+        </section>
+    );
+}
