@@ -104,10 +104,10 @@ ensure_dependencies() {
     mkdir -p storage/{app/originals,app/published,framework/{cache/data,sessions,views},logs,stamps}
     [ -d vendor ] || rm -f storage/stamps/composer
     [ -d node_modules ] || rm -f storage/stamps/npm
-    [ -f public/build/manifest.json ] && [ -f bootstrap/ssr/server.js ] && [ -f resources/js/api/schema.ts ] || rm -f storage/stamps/build
+    [ -f public/build/manifest.json ] && [ -f public/worker.js ] && [ -f bootstrap/ssr/server.js ] && [ -f resources/js/api/schema.ts ] || rm -f storage/stamps/build
     stamped composer "$(sha256sum <composer.json)" install_php || fail 'Composer could not install the PHP packages; its message is above.'
     stamped npm "$(sha256sum <package-lock.json)" install_node || fail 'npm could not install the front-end packages. Look at storage/logs/npm.log.'
-    stamped build "$(find resources lang docs/openapi.yaml vite.config.ts package-lock.json tsconfig.json -type f ! -path resources/js/api/schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)" \
+    stamped build "$(find resources lang docs/openapi.yaml vite.config.ts vite.worker.config.ts package-lock.json tsconfig.json -type f ! -path resources/js/api/schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)" \
         build_front_end || fail 'The front end could not be built. Look at storage/logs/build.log.'
 }
 
