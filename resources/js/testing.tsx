@@ -83,6 +83,6 @@ export const EDUCATOR = {
         name: 'Wren',
         email: 'wren@kestrel.example',
         role: 'educator',
-        can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish'],
+        can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'read-mail'],
     },
 };

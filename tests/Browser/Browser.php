@@ -54,12 +54,13 @@ final class Browser
         exec('rm -rf '.escapeshellarg($this->profile));
     }
 
-    /** Forgets who was logged in, what a device was taken for, and what stood on the console. */
+    /** Forgets who was logged in, what was kept, what a device was taken for, and what stood on the console. */
     public function asNew(): void
     {
         $this->devTools('Emulation.clearDeviceMetricsOverride', []);
         $this->devTools('Emulation.setScriptExecutionDisabled', ['value' => false]);
         $this->devTools('Network.clearBrowserCookies', []);
+        $this->devTools('Storage.clearDataForOrigin', ['origin' => $this->base, 'storageTypes' => 'all']);
         $this->driver->get('about:blank');
         $this->errors();
     }

@@ -14,7 +14,8 @@ export type OutlinedZone = {
 /** Zones as plain lines, north up, with their names as links; those without a boundary are left out. */
 export function ZoneOutlines({ zones, label }: { zones: OutlinedZone[]; label: string }) {
     const drawn = zones.filter((zone) => zone.rings.length > 0);
-    if (drawn.length === 0) return null;
+    // One alone has no neighbours to be told from.
+    if (drawn.length < 2) return null;
     const corners = drawn.flatMap((zone) => zone.rings.flat());
     const [west, east] = ends(corners.map(([longitude]) => longitude));
     const [south, north] = ends(corners.map(([, latitude]) => latitude));
@@ -37,7 +38,7 @@ export function ZoneOutlines({ zones, label }: { zones: OutlinedZone[]; label: s
             {drawn.map((zone) => (
                 <a key={zone.key} href={zone.href}>
                     <circle cx={x(zone.longitude)} cy={y(zone.latitude)} r="2.5" fill="var(--ink)" />
-                    <text x={x(zone.longitude)} y={y(zone.latitude) - 7} textAnchor="middle" fontSize="15">
+                    <text x={x(zone.longitude)} y={y(zone.latitude) - 7} textAnchor="middle">
                         {zone.name}
                     </text>
                 </a>

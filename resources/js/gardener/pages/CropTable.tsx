@@ -7,7 +7,7 @@ import { Own } from './Own';
 import type { CalendarCrop } from './props';
 
 /** Width of the year beside the dates, px. */
-const LANE_WIDTH = 300;
+const LANE_WIDTH = 280;
 
 /** A first harvest this soon after the first day to act makes a crop a quick one. */
 const QUICK_DAYS = 60;

@@ -22,7 +22,7 @@ export function Home({ asked, found, zones }: HomeProps) {
                 </div>
             </form>
             <p className="position" hidden>
-                <button type="button" data-find={address('/find')}>
+                <button type="button" className="plain" data-find={address('/find')}>
                     {say('page.home.position')}
                 </button>{' '}
                 <span role="status" data-refused={say('page.home.position-refused')} />
@@ -38,18 +38,8 @@ export function Home({ asked, found, zones }: HomeProps) {
             {asked && found && <p role="status">{say('page.home.several')}</p>}
             {zones.length === 0 && <p>{say('page.home.none')}</p>}
             {districts.map((district) => (
-                <section key={district}>
+                <section key={district} className="district">
                     <h2>{own(district)}</h2>
-                    <ZoneOutlines
-                        label={say('page.home.map', { district })}
-                        zones={zones
-                            .filter((zone) => zone.district === district)
-                            .map((zone) => ({
-                                ...zone,
-                                key: zone.slug,
-                                href: address(`/zones/${zone.slug}/this-week`),
-                            }))}
-                    />
                     <ul className="zones">
                         {zones
                             .filter((zone) => zone.district === district)
@@ -64,6 +54,16 @@ export function Home({ asked, found, zones }: HomeProps) {
                                 </li>
                             ))}
                     </ul>
+                    <ZoneOutlines
+                        label={say('page.home.map', { district })}
+                        zones={zones
+                            .filter((zone) => zone.district === district)
+                            .map((zone) => ({
+                                ...zone,
+                                key: zone.slug,
+                                href: address(`/zones/${zone.slug}/this-week`),
+                            }))}
+                    />
                 </section>
             ))}
             <SearchForm />

@@ -1,9 +1,11 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { renderToString } from 'react-dom/server';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
+import { alsoIn, readAs } from '../../words/words';
 import { filterCrops } from '../filter';
 import { GardenerPage } from './GardenerPage';
 import type { CalendarCrop, Common, PageData, Task } from './props';
+import { ReadingHere } from './reading';
 
 const risk = (date: string | null) => ({
     risk: 0.5,
@@ -102,6 +104,8 @@ const calendar: PageData = {
         ],
     },
 };
+
+afterEach(cleanup);
 
 describe('gardener’s pages', () => {
     it('name what closes, with its caution, and where the neighbouring weeks are', () => {
@@ -338,5 +342,132 @@ describe('gardener’s pages', () => {
         );
         expect(html).toContain('No zone is known by that name.');
         expect(html).toContain('No calendar has been published yet.');
+    });
+});
+
+describe('what a gardener chooses', () => {
+    const mine = (crops: string[]): PageData => ({
+        page: 'mine',
+        props: {
+            ...common,
+            starts: '01-01',
+            chosen: crops,
+            crops: calendar.page === 'calendar' ? calendar.props.crops.filter((crop) => crops.includes(crop.slug)) : [],
+            all: [
+                { slug: 'kale', name: 'Kale' },
+                { slug: 'radish', name: 'Radish' },
+            ],
+            week: { week: 19, first: '05-07', last: '05-13', tasks: crops.includes('kale') ? [task] : [] },
+            host: 'https://calendar.example',
+            papers: ['a4', 'letter'],
+        },
+    });
+
+    it('is offered as a feed, on paper and as a link, and can be changed', () => {
+        const html = renderToString(<GardenerPage data={mine(['kale'])} />).replaceAll('<!-- -->', '');
+        expect(html).toContain('href="webcal://calendar.example/zones/test/calendar.ics?crops=kale&amp;events=short"');
+        expect(html).toContain('href="/zones/test/paper/year.pdf?crops=kale&amp;size=letter"');
+        expect(html).toContain('https://calendar.example/zones/test/mine?crops=kale');
+        expect(html).toContain('to 14 May');
+        expect(html).toMatch(/<input type="checkbox" name="kale" checked=""/);
+        expect(html).toMatch(/<input type="checkbox" name="radish" value="1"/);
+        expect(renderToString(<GardenerPage data={mine([])} />)).toContain('Choose the crops you grow.');
+    });
+
+    it('narrows the year by month, family, cover and haste', () => {
+        render(<GardenerPage data={calendar} />);
+        filterCrops(document);
+        const seen = () => [...document.querySelectorAll('tbody tr:not([hidden]) th')].map((cell) => cell.textContent);
+        const choose = (label: string, value: string) =>
+            fireEvent.input(screen.getByLabelText(label), { target: { value } });
+        expect(seen()).toHaveLength(2);
+        choose('To do in', '2');
+        expect(seen()).toHaveLength(1);
+        choose('To do in', '9');
+        expect(seen()).toHaveLength(2);
+        choose('Family', 'Brassicaceae');
+        expect(seen()).toHaveLength(2);
+        fireEvent.click(screen.getByLabelText('started under cover'));
+        expect(seen()).toHaveLength(1);
+        fireEvent.click(screen.getByLabelText(/^quick/));
+        expect(seen()).toHaveLength(0);
+    });
+
+    it('is read in another language and other units, with what is not translated marked', () => {
+        const languages = import.meta.glob<Record<string, string>>('../../../../lang/*/*.json', {
+            eager: true,
+            import: 'default',
+        });
+        alsoIn(languages);
+        readAs({ language: 'es', units: 'us', own: { Kale: 'Col rizada' } });
+        const here = {
+            reading: { prefix: '/es-f', language: 'es', units: 'us' as const },
+            readings: [
+                { prefix: '', language: 'en', units: 'metric' as const },
+                { prefix: '/en-f', language: 'en', units: 'us' as const },
+                { prefix: '/es', language: 'es', units: 'metric' as const },
+                { prefix: '/es-f', language: 'es', units: 'us' as const },
+            ],
+            path: '/zones/test/weeks/19',
+        };
+        const html = renderToString(
+            <ReadingHere here={here}>
+                <GardenerPage data={week([task, { ...task, crop: 'leek', name: 'Leek' }])} />
+            </ReadingHere>,
+        ).replaceAll('<!-- -->', '');
+        readAs({ language: 'en', units: 'metric', own: {} });
+        expect(html).toContain('Col rizada');
+        expect(html).toContain('<span lang="en">Leek</span>');
+        expect(html).toContain('hasta el 14 de mayo');
+        expect(html).toContain('href="/en-f/zones/test/weeks/19" data-reading="/en-f" lang="en"');
+        expect(html).toContain('href="/es/zones/test/weeks/19" data-reading="/es"');
+        expect(html).not.toContain('data-reading=""');
+    });
+});
+
+describe('pages beside the calendar', () => {
+    it('tell honestly where a place lies between two zones', () => {
+        const near = [
+            { slug: 'low', name: 'Low', inside: false, km: 6, height_m: -120 },
+            { slug: 'high', name: 'High', inside: false, km: 7, height_m: 0 },
+        ];
+        const said = (change: object) =>
+            renderToString(
+                <GardenerPage
+                    data={{
+                        page: 'find',
+                        props: { known: true, at: '46,-98', height_m: 400, between: true, near, ...change },
+                    }}
+                />,
+            ).replaceAll('<!-- -->', '');
+        expect(said({})).toContain('This place lies between Low and High.');
+        expect(said({})).toContain('6 km, this place lies 120 m lower');
+        expect(said({})).toContain('7 km, the same height');
+        expect(said({ between: false })).toContain('Low is the nearest');
+        expect(said({ near: [] })).toContain('No zone is near this place.');
+        expect(said({ known: false, near: [] })).toContain('No position was given.');
+        expect(said({ height_m: null })).toContain('name="height"');
+    });
+
+    it('carry a code that leads to the page a sheet was made from', () => {
+        const paper: PageData = {
+            page: 'paper',
+            props: {
+                ...common,
+                ruler: calendar.page === 'calendar' ? calendar.props.ruler : ({} as never),
+                sheet: 'year',
+                size: 'a4',
+                crops: calendar.page === 'calendar' ? calendar.props.crops : [],
+                week: { week: 19, first: '05-07', last: '05-13', tasks: [task] },
+                crop: null,
+                url: 'https://calendar.example/zones/test',
+            },
+        };
+        const html = renderToString(<GardenerPage data={paper} />);
+        expect(html).toContain('class="sheet year a4"');
+        expect(html).toContain('href="https://calendar.example/zones/test"');
+        // Three finder patterns of seven modules, at the quiet zone's edge.
+        expect(html.match(/M4 4h1v1h-1z/g)).toHaveLength(1);
+        expect(html).toContain('class="large"');
     });
 });

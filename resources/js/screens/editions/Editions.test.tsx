@@ -43,6 +43,7 @@ const answers = {
     'GET /api/zones/bench': zone,
     'GET /api/zones/bench/editions': [],
     'GET /api/zones/bench/draft': draft,
+    'GET /api/translations': { languages: [], texts: [] },
 };
 const at = (): [string, string] => ['/desk/zones/bench/editions', '/desk/zones/:zone/editions'];
 
@@ -129,5 +130,82 @@ describe('the proof of an edition', () => {
         show(<Editions />, ...at());
         expect(await screen.findByText('The first edition: 81 crops.')).toBeTruthy();
         expect(screen.queryByText('Object to one of them')).toBeNull();
+    });
+});
+
+describe('editions that were published', () => {
+    const edition = {
+        number: 2,
+        published_on: '2026-05-12',
+        published_by: 'Tobias',
+        note: 'A note.',
+        checksum: 'ab'.repeat(32),
+        in_force: false,
+        waits_for: { signature: true, day: null },
+        signed_by: null,
+        withdrawn: null,
+        url: '/zones/bench/editions/2',
+    };
+    const with_ = (change: object) => ({ ...answers, 'GET /api/zones/bench/editions': [{ ...edition, ...change }] });
+
+    it('that wait are signed by another than their drafter', async () => {
+        const asked = fakeServer({
+            ...with_({}),
+            'POST /api/zones/bench/editions/2/signature': { ...edition, signed_by: 'Wren' },
+        });
+        show(<Editions />, ...at());
+        expect(await screen.findByText(/waits for a second signature/)).toBeTruthy();
+        fireEvent.click(screen.getByText('Sign'));
+        await waitFor(() =>
+            expect(asked.some((a) => a.what === 'POST /api/zones/bench/editions/2/signature')).toBe(true),
+        );
+    });
+
+    it('by oneself are not signed by oneself; one that waits for a day says which', async () => {
+        fakeServer(with_({ published_by: 'Wren', waits_for: { signature: true, day: '2026-06-01' } }));
+        show(<Editions />, ...at());
+        expect(await screen.findByText('Take back')).toBeTruthy();
+        expect(screen.queryByText('Sign')).toBeNull();
+    });
+
+    it('in force are withdrawn with a reason, and say so afterwards', async () => {
+        const inForce = { in_force: true, waits_for: null };
+        const asked = fakeServer({
+            ...with_(inForce),
+            'POST /api/zones/bench/editions/2/withdrawal': { ...edition, ...inForce },
+        });
+        show(<Editions />, ...at());
+        fireEvent.click(await screen.findByText('Withdraw'));
+        const button = screen.getAllByText('Withdraw').at(-1)?.closest('button') as HTMLButtonElement;
+        fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'The wrong station.' } });
+        fireEvent.submit(screen.getByLabelText(/^Why/));
+        await waitFor(() =>
+            expect(asked.find((a) => a.what === 'POST /api/zones/bench/editions/2/withdrawal')?.body).toEqual({
+                reason: 'The wrong station.',
+            }),
+        );
+        expect(button).toBeTruthy();
+        fakeServer(with_({ ...inForce, withdrawn: { on: '2026-05-20', by: 'Wren', reason: 'The wrong station.' } }));
+    });
+
+    it('wait for a day when one is chosen, with the note in another language', async () => {
+        const asked = fakeServer({
+            ...answers,
+            'GET /api/translations': { languages: ['es'], texts: [] },
+            'POST /api/zones/bench/editions': { id: 1, state: 'waiting', error: null, done: 0, total: 0, edition },
+        });
+        show(<Editions />, ...at());
+        fireEvent.change(await screen.findByLabelText(/Note in Spanish/), { target: { value: 'Una nota.' } });
+        fireEvent.change(screen.getByLabelText(/Note to gardeners/), { target: { value: 'A note.' } });
+        fireEvent.change(screen.getByLabelText(/In force from/), { target: { value: '2026-06-01' } });
+        fireEvent.change(screen.getByLabelText(/3 values of the record/), { target: { value: 'Seen.' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Publish' }));
+        await waitFor(() =>
+            expect(asked.find((a) => a.what === 'POST /api/zones/bench/editions')?.body).toMatchObject({
+                from: '2026-06-01',
+                note_in: { es: 'Una nota.' },
+            }),
+        );
+        expect(await screen.findByText(/is frozen and waits/)).toBeTruthy();
     });
 });

@@ -83,7 +83,7 @@ function Row({ text, language, may }: { text: Text; language: string; may: boole
         <tr>
             <td>
                 {say(`languages.where.${text.where}`)}
-                {text.of !== '' && text.of !== text.text && <small>{text.of}</small>}
+                {text.of !== '' && text.of !== text.text && <small className="line">{text.of}</small>}
             </td>
             <td>{text.text}</td>
             <td lang={language}>

@@ -68,7 +68,6 @@ export function Zones() {
                                                 : say('common.none')}
                                         </td>
                                         <td>
-                                            <BringBoundaries />
                                             {mayEdit && (
                                                 <Link to={`/desk/zones/${zone.slug}/edit`}>{say('common.edit')}</Link>
                                             )}
@@ -83,6 +82,7 @@ export function Zones() {
                     />
                 </section>
             ))}
+            <BringBoundaries />
             {mayEdit && (
                 <Button component={Link} to="/desk/zones/new" mt="lg">
                     {say('common.add-a-zone')}

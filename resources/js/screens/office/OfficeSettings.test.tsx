@@ -1,0 +1,50 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, show } from '../../testing';
+import { OfficeSettings } from './OfficeSettings';
+
+const office = {
+    name: 'Kestrel Basin Extension',
+    mail: 'garden@kestrel.example',
+    phone: null,
+    address: null,
+    hours: null,
+    licence: 'CC BY 4.0',
+    second_signature: false,
+    version: 3,
+};
+const outbox = {
+    simulated: true,
+    readers: 2,
+    mails: [
+        { id: 1, recipient: 'a@b.example', subject: 'This week', message: 'Sow kale.', at: '2026-04-18T06:00:00Z' },
+    ],
+};
+const answers = { 'GET /api/session': EDUCATOR, 'GET /api/office': office, 'GET /api/outbox': outbox };
+
+describe('the office', () => {
+    it('is changed on the version it was read at', async () => {
+        const asked = fakeServer({ ...answers, 'PUT /api/office': { ...office, version: 4 } });
+        show(<OfficeSettings />);
+        const save = (await screen.findByText('Save')).closest('button') as HTMLButtonElement;
+        expect(save.disabled).toBe(true);
+        fireEvent.click(screen.getByLabelText(/An edition needs a second signature/));
+        fireEvent.change(screen.getByLabelText('Mail address'), { target: { value: '' } });
+        fireEvent.click(save);
+        await waitFor(() =>
+            expect(asked.find((a) => a.what === 'PUT /api/office')?.body).toEqual({
+                ...office,
+                mail: null,
+                second_signature: true,
+            }),
+        );
+    });
+
+    it('shows what would have been sent to those who may read mail', async () => {
+        fakeServer(answers);
+        show(<OfficeSettings />);
+        expect(await screen.findByText(/2 people get the weekly letter/)).toBeTruthy();
+        expect(screen.getByText(/nothing is sent/)).toBeTruthy();
+        expect(screen.getByText('Sow kale.')).toBeTruthy();
+    });
+});
