@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Editions\Edition;
+use App\Gardener\PdfPress;
 use App\Gardener\PublicSite;
 use App\Results\Result;
 use App\Zones\Computation;
@@ -25,6 +26,8 @@ class Prune extends Command
     /** What was computed or seen this recently may be somebody's who is just looking, or a computation's under way. */
     private const HOURS = 1;
 
+    private const SHEET_DAYS = 7;
+
     protected $signature = 'anthesis:prune';
 
     protected $description = 'Put away computations, results and files that nothing refers to any longer';
@@ -34,7 +37,8 @@ class Prune extends Command
         $computations = $this->computations();
         $results = $this->results();
         $folders = $this->folders();
-        $this->line("put away: {$computations} computations, {$results} results, {$folders} folders");
+        $sheets = $this->sheets();
+        $this->line("put away: {$computations} computations, {$results} results, {$folders} folders, {$sheets} sheets");
 
         return self::SUCCESS;
     }
@@ -68,6 +72,15 @@ class Prune extends Command
         }
 
         return $gone;
+    }
+
+    /** Sheets of paper nobody has asked for in a week: another edition or week has other ones. */
+    private function sheets(): int
+    {
+        $old = array_filter(glob(PdfPress::folder().'/*') ?: [], static fn (string $file): bool => filemtime($file) < time() - self::SHEET_DAYS * 86400);
+        File::delete(array_values($old));
+
+        return count($old);
     }
 
     private function folders(): int

@@ -206,6 +206,7 @@ final class EditionPages
             'zone' => array_intersect_key($content['zone'], array_flip(['slug', 'name', 'district', 'hemisphere', 'height_m'])),
             'edition' => $content['edition'] + ['checksum' => $edition->checksum],
             'method_edition' => $content['method']['edition'] ?? 1,
+            'lasting' => url("/zones/{$content['zone']['slug']}/editions/{$content['edition']['number']}"),
             'guidance' => $content['guidance'],
             'withdrawn' => $edition->notice,
             'first_guess' => $content['ruler']['short_record'] ? EditionDocument::firstGuess($content['ruler']['seasons']) : null,

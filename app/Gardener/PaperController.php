@@ -34,11 +34,11 @@ class PaperController
     public function pdf(Request $request, Zone $zone): Response
     {
         $page = $this->sheet($request, $zone);
-        $kept = self::folder().'/'.hash('sha256', $this->renderer->program().$page->reading->name().$page->json().(PdfPress::tags() ? 'tagged' : '')).'.pdf';
+        $kept = PdfPress::folder().'/'.hash('sha256', $this->renderer->program().$page->reading->name().$page->json().(PdfPress::tags() ? 'tagged' : '')).'.pdf';
         if (! is_file($kept)) {
             $press = $this->freePress() ?? abort(503, 'The press is busy. Try again in a moment.', ['Retry-After' => '5']);
             try {
-                File::ensureDirectoryExists(self::folder());
+                File::ensureDirectoryExists(PdfPress::folder());
                 File::put("{$kept}.new", $this->press->print($this->renderer->render([$page])[0], $this->size($request)));
                 rename("{$kept}.new", $kept);
             } finally {
@@ -48,11 +48,6 @@ class PaperController
         $name = "{$zone->slug}-{$request->route('sheet')}.pdf";
 
         return response(File::get($kept))->withHeaders(['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}\"", 'Cache-Control' => 'public, max-age=300']);
-    }
-
-    public static function folder(): string
-    {
-        return storage_path('app/paper');
     }
 
     private function sheet(Request $request, Zone $zone): Page

@@ -30,6 +30,12 @@ final class PdfPress
         return $chromium === '' ? $this->plainly($html, $size) : $this->withChromium($chromium, self::aloneStanding($html));
     }
 
+    /** @return string where sheets are kept once they are made */
+    public static function folder(): string
+    {
+        return storage_path('app/paper');
+    }
+
     /** Whether headings, tables and language are marked in what comes out. */
     public static function tags(): bool
     {

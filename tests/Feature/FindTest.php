@@ -19,7 +19,11 @@ final class FindTest extends TestCase
 {
     protected ?array $book = ['radish'];
 
-    /** A square of a fifth of a degree around a place. */
+    /**
+     * A square of a fifth of a degree around a place.
+     *
+     * @return array{type: string, coordinates: list<list<list<float>>>}
+     */
     private static function square(float $longitude, float $latitude): array
     {
         return ['type' => 'Polygon', 'coordinates' => [[[$longitude - 0.1, $latitude - 0.1], [$longitude + 0.1, $latitude - 0.1], [$longitude + 0.1, $latitude + 0.1], [$longitude - 0.1, $latitude + 0.1], [$longitude - 0.1, $latitude - 0.1]]]];
@@ -31,6 +35,7 @@ final class FindTest extends TestCase
         return $this->post('/api/zone-boundaries', ['file' => $this->textFile((string) json_encode(['type' => 'FeatureCollection', 'features' => $features]), 'zones.geojson')], ['Accept' => 'application/json']);
     }
 
+    /** @return array<string, mixed> */
     private static function feature(string $zone, mixed $geometry): array
     {
         return ['type' => 'Feature', 'properties' => ['zone' => $zone], 'geometry' => $geometry];

@@ -8,6 +8,7 @@ use App\Editions\Edition;
 use App\Gardener\OpenData;
 use App\Operations\OpenSeal;
 use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 use Tests\TestCase;
@@ -60,6 +61,7 @@ final class OpenDataTest extends TestCase
         $this->getJson('/open/v1/zones/nowhere/windows.json')->assertNotFound();
         $this->get('/open/v1/zones/test-basin/secrets.csv')->assertNotFound();
         $geo = json_decode((string) $this->get('/open/v1/zones.geojson')->assertOk()->assertHeader('Content-Type', 'application/geo+json')->getContent(), true);
+        self::assertSame('POINT(-98.2 46.8)', DB::scalar('SELECT ST_AsText(ST_GeomFromGeoJSON(?))', [json_encode($geo['features'][0]['geometry'])]), 'read by another program');
         self::assertSame(['Point', [-98.2, 46.8]], [$geo['features'][0]['geometry']['type'], $geo['features'][0]['geometry']['coordinates']]);
     }
 

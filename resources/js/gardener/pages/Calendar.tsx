@@ -87,13 +87,13 @@ function Filter({ crops, starts }: { crops: CalendarCrop[]; starts: MonthDay }) 
     const first = Number(starts.slice(0, 2));
     return (
         <form className="find filter" role="search" aria-label={say('page.calendar.filter')} hidden>
-            <label>
+            <label htmlFor="crop">
                 {say('page.calendar.find')}
-                <input name="crop" type="search" autoComplete="off" />
+                <input id="crop" name="crop" type="search" autoComplete="off" />
             </label>
-            <label>
+            <label htmlFor="month">
                 {say('page.calendar.in-month')}
-                <select name="month">
+                <select id="month" name="month">
                     <option value="">{say('page.calendar.any')}</option>
                     {months.map((name, i) => (
                         <option key={name} value={((first - 1 + i) % 12) + 1}>
@@ -102,9 +102,9 @@ function Filter({ crops, starts }: { crops: CalendarCrop[]; starts: MonthDay }) 
                     ))}
                 </select>
             </label>
-            <label>
+            <label htmlFor="family">
                 {say('page.calendar.family')}
-                <select name="family">
+                <select id="family" name="family">
                     <option value="">{say('page.calendar.any')}</option>
                     {families.map((family) => (
                         <option key={family}>{family}</option>

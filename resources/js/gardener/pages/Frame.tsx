@@ -57,6 +57,7 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                     <a href={`${base}/calendar.csv`}>{say('page.take.table')}</a>,{' '}
                     <a href={`${base}/calendar.json`}>{say('page.take.data')}</a>,{' '}
                     <a href={address(`/zones/${zone.slug}/news.atom`)}>{say('page.take.news')}</a>,{' '}
+                    <a href="/open/v1/index.json">{say('page.take.open')}</a>,{' '}
                     {['year', 'wall', 'week', 'leaflet'].map((sheet, i) => (
                         <span key={sheet}>
                             {i > 0 && ', '}
@@ -93,6 +94,13 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                     })}{' '}
                     <Own text={edition.note} />{' '}
                     <a href={address(`/zones/${zone.slug}/editions/${edition.number}`)}>{say('page.lasting')}</a>
+                    <br />
+                    {say('page.cite', {
+                        zone: zone.name,
+                        number: edition.number,
+                        date: dateInWords(edition.published_on),
+                        address: common.lasting,
+                    })}
                     <br />
                     <span className="checksum">
                         {say('page.checksum', { checksum: edition.checksum.slice(0, 16) })}

@@ -14,7 +14,7 @@ export function Home({ asked, found, zones }: HomeProps) {
         <main className="home">
             <Readings />
             <h1>{say('page.home.title')}</h1>
-            <form action={address('/')} method="get" role="search" className="find">
+            <form action={address('/')} method="get" role="search" className="find" aria-label={say('page.home.place')}>
                 <label htmlFor="place">{say('page.home.place')}</label>
                 <div>
                     <input id="place" name="place" type="search" autoComplete="postal-code" required />

@@ -82,7 +82,13 @@ export function Search({ asked, crops, zones, pages }: SearchProps) {
 export function SearchForm({ asked = '' }: { asked?: string }) {
     const address = useAddress();
     return (
-        <form action={address('/search')} method="get" role="search" className="find">
+        <form
+            action={address('/search')}
+            method="get"
+            role="search"
+            className="find"
+            aria-label={say('page.search.for')}
+        >
             <label htmlFor="for">{say('page.search.for')}</label>
             <div>
                 <input id="for" name="for" type="search" defaultValue={asked} required />

@@ -20,6 +20,7 @@ const common = {
     zone: { slug: 'test', name: 'Test Bench', district: 'District', hemisphere: 'north', height_m: 400 },
     edition: { number: 2, published_on: '2026-05-12', published_by: 'W', note: 'A note.', checksum: 'ab'.repeat(32) },
     method_edition: 2,
+    lasting: 'https://calendar.example/zones/test/editions/2',
     guidance: [{ key: 'verbatim', with: { text: 'Guidance, not warranty.' } }],
     first_guess: null,
 } satisfies Common;

@@ -17,6 +17,8 @@ export type Common = {
     edition: Edition['edition'] & { checksum: string };
     /** of the method the dates were reached by */
     method_edition: number;
+    /** address of the edition by its number, with the host, as it is cited */
+    lasting: string;
     guidance: Phrase[];
     /** said above all else where the edition was withdrawn */
     withdrawn?: { on: string; reason: string } | null;

@@ -31,6 +31,7 @@ export function Editions() {
                     <Published zone={zone} editions={editions} mayPublish={mayPublish} />
                 )}
             </section>
+            {zone?.edition && <Embed zone={zone} />}
         </main>
     );
 }
@@ -143,6 +144,22 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
                     </Button>
                 </form>
             )}
+        </section>
+    );
+}
+
+/** The lines that put the zone's week on a county's page. */
+function Embed({ zone }: { zone: Zone }) {
+    const title = say('editions.embed-title', { zone: zone.name });
+    const address = `${window.location.origin}/zones/${zone.slug}/embed`;
+    const snippet = ['<iframe', `src="${address}"`, `title="${title}"`, 'width="360"', 'height="600"></iframe>'].join(
+        ' ',
+    );
+    return (
+        <section>
+            <h2>{say('editions.embed')}</h2>
+            <p>{say('editions.embed-what')}</p>
+            <pre className="letter">{snippet}</pre>
         </section>
     );
 }
