@@ -37,7 +37,9 @@ Route::prefix('/open/'.OpenData::VERSION)->middleware(SubstituteBindings::class)
 });
 
 foreach (Reading::served() as $reading) {
-    Route::prefix($reading->prefix())->middleware([ReadAs::class.":{$reading->name()}", SubstituteBindings::class])->group(static function (): void {
+    // An edition's own document is in no language.
+    $formats = $reading->name() === '' ? PublicSite::DOWNLOADS : PublicSite::TOLD;
+    Route::prefix($reading->prefix())->middleware([ReadAs::class.":{$reading->name()}", SubstituteBindings::class])->group(static function () use ($formats): void {
         Route::get('/', HomeController::class);
         Route::get('/search', SearchController::class);
         Route::get('/find', FindController::class);
@@ -48,7 +50,7 @@ foreach (Reading::served() as $reading) {
         Route::post('/letters/{token}/{what}', [LetterController::class, 'carryOut'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave']);
         Route::get('/zones/{zone}/news.atom', NewsController::class);
         foreach (['', '/editions/{number}'] as $edition) {
-            Route::prefix("/zones/{zone}{$edition}")->where(['number' => '[0-9]{1,9}', 'week' => '[0-9]{1,4}'])->group(static function (): void {
+            Route::prefix("/zones/{zone}{$edition}")->where(['number' => '[0-9]{1,9}', 'week' => '[0-9]{1,4}'])->group(static function () use ($formats): void {
                 Route::get('/', [CalendarController::class, 'calendar']);
                 Route::get('/this-week', [CalendarController::class, 'thisWeek']);
                 Route::get('/weeks/{week}', [CalendarController::class, 'week']);
@@ -56,7 +58,7 @@ foreach (Reading::served() as $reading) {
                 Route::get('/mine', OwnController::class);
                 Route::get('/paper/{sheet}', [PaperController::class, 'page'])->whereIn('sheet', PaperController::SHEETS);
                 Route::get('/paper/{sheet}.pdf', [PaperController::class, 'pdf'])->whereIn('sheet', PaperController::SHEETS)->middleware('throttle:paper');
-                Route::get('/calendar.{format}', DownloadController::class)->whereIn('format', PublicSite::DOWNLOADS);
+                Route::get('/calendar.{format}', DownloadController::class)->whereIn('format', $formats);
             });
         }
     });

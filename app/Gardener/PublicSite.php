@@ -40,7 +40,10 @@ final class PublicSite
     /** Stands in a page for the address it lies under, until it is kept under each that it has. */
     private const BASE = '/~base~';
 
-    public const DOWNLOADS = ['ics', 'csv', 'json'];
+    public const DOWNLOADS = [...self::TOLD, 'json'];
+
+    /** Files with words in them, one a reading. */
+    public const TOLD = ['ics', 'csv'];
 
     public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer)
     {
@@ -72,7 +75,7 @@ final class PublicSite
                 $done += count($chunk);
                 $progress?->__invoke($done, count($pages) * count($readings));
             }
-            foreach (self::DOWNLOADS as $format) {
+            foreach ($reading->name() === '' ? self::DOWNLOADS : self::TOLD as $format) {
                 foreach ($reading->name() === '' ? ['now' => null, 'lasting' => $edition->number] : ['now' => null] as $set => $number) {
                     $file = self::file($set, $reading, "calendar.{$format}");
                     $files[$file] = self::keep("{$building}/{$file}", self::download($document, $format, PublishedEdition::base($edition->zone, $number), $reading));

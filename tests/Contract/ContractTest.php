@@ -20,8 +20,11 @@ final class ContractTest extends TestCase
         $routes = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             /** @var LaravelRoute $route */
-            if (str_starts_with($route->uri(), 'api/') || $route->uri() === 'up' || str_contains($route->uri(), 'calendar.{format}')) {
-                $routes[] = $route->methods()[0].' /'.str_replace('{format}', 'json', $route->uri());
+            $tables = str_contains($route->uri(), 'open/') ? explode('|', $route->wheres['table'] ?? '') : [''];
+            if (preg_match('#^(api/|up$|open/.*json$|open/.*format|zones/.*calendar\.\{format\})#', $route->uri()) === 1) {
+                foreach ($tables as $table) {
+                    $routes[] = $route->methods()[0].' /'.str_replace(['{format}', '{table}'], ['json', $table], $route->uri());
+                }
             }
         }
         $operations = Contract::read()->operations();
@@ -114,6 +117,18 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin')->assertOk();
         $this->getJson('/zones/test-basin/calendar.json')->assertOk();
         $this->getJson('/zones/test-basin/editions/1/calendar.json')->assertOk();
+        foreach (['index', 'zones', 'editions', 'dictionary', 'zones/test-basin/windows', 'zones/test-basin/evidence', 'zones/test-basin/normals', 'zones/test-basin/method'] as $table) {
+            $this->getJson("/open/v1/{$table}.json")->assertOk();
+        }
+        $this->getJson('/api/translations')->assertOk();
+        $this->putJson('/api/translations', ['language' => 'es', 'text' => 'The first.', 'translation' => 'La primera.', 'before' => null])->assertOk();
+        $office = $this->getJson('/api/office')->assertOk()->json('data');
+        $this->putJson('/api/office', ['name' => 'Office'] + $office)->assertOk();
+        $this->getJson('/api/outbox')->assertOk();
+        $this->getJson('/api/zone-boundaries')->assertOk()->assertJsonPath('data.0.rings', []);
+        $this->post('/api/zone-boundaries', ['file' => $this->textFile('{}')], ['Accept' => 'application/json'])->assertUnprocessable();
+        $this->postJson('/api/zones/test-basin/editions/1/signature')->assertUnprocessable();
+        $this->postJson('/api/zones/test-basin/editions/1/withdrawal', ['reason' => 'A walk.'])->assertOk();
         $this->deleteJson('/api/session')->assertNoContent();
         $seen = [...array_keys(Contract::read()->seen), 'DELETE /api/session', 'DELETE /api/sites/{site}'];
         self::assertSame([], array_values(array_diff(Contract::read()->operations(), $seen)));

@@ -4,7 +4,7 @@ import { say } from '../../words/words';
 import { OfficeLinks } from './Office';
 import { Own } from './Own';
 import type { Common } from './props';
-import { Readings, useAddress } from './reading';
+import { Readings, useAddress, useUnread } from './reading';
 
 type Here = 'week' | 'calendar' | 'crop' | 'mine';
 
@@ -12,6 +12,7 @@ type Here = 'week' | 'calendar' | 'crop' | 'mine';
 export function Frame({ common, here, children }: { common: Common; here: Here; children: ReactNode }) {
     const { base, zone, edition } = common;
     const address = useAddress();
+    const unread = useUnread();
     return (
         <>
             <header className="top">
@@ -55,7 +56,7 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                 <p className="take">
                     {say('page.take')} <a href={`${base}/calendar.ics`}>{say('page.take.feed')}</a>,{' '}
                     <a href={`${base}/calendar.csv`}>{say('page.take.table')}</a>,{' '}
-                    <a href={`${base}/calendar.json`}>{say('page.take.data')}</a>,{' '}
+                    <a href={`${unread(base)}/calendar.json`}>{say('page.take.data')}</a>,{' '}
                     <a href={address(`/zones/${zone.slug}/news.atom`)}>{say('page.take.news')}</a>,{' '}
                     <a href="/open/v1/index.json">{say('page.take.open')}</a>,{' '}
                     {['year', 'wall', 'week', 'leaflet'].map((sheet, i) => (

@@ -24,6 +24,12 @@ export function useAddress(): (path: string) => string {
     return (path) => (path === '/' ? reading.prefix || '/' : reading.prefix + path);
 }
 
+/** An address of this page's without its reading: of what is in no language. */
+export function useUnread(): (address: string) => string {
+    const { reading } = useContext(Context);
+    return (address) => (address.startsWith(`${reading.prefix}/`) ? address.slice(reading.prefix.length) : address);
+}
+
 /** The same page in the other languages, and in the other units. */
 export function Readings() {
     const { reading, readings, path } = useContext(Context);

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Trial;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Maturity;
+use Anthesis\Crop\Route;
+use Anthesis\Record\Median;
+use Anthesis\Replay\SeasonTables;
+
+/**
+ * Days to maturity as a place's own sowings tell them (docs/method.md, Local days).
+ *
+ * Each sowing gives q, the growth-days that passed on the record from its emergence (seen, else modelled; or from setting out) to its
+ * first harvest, over those the packet asks for. The factor is median(q)^(n/(n+3)): few sowings move the packet's days little.
+ */
+final readonly class LocalDays
+{
+    /** So many sowings that say nothing new stand beside those that were seen. */
+    private const DOUBT = 3;
+
+    /** The replay's guard against the rounding of sums. */
+    private const ROUNDING = 1e-9;
+
+    /**
+     * @param  list<float>  $shares  q of each sowing that could be told from the record, in their order
+     * @param  float  $days  packet days for this place
+     * @param  float|null  $errorBefore  mean of how far the packet's own days were from the first harvest seen, days
+     * @param  float|null  $errorAfter  the same by the days the other sowings tell, each left out in turn; null of fewer than two
+     */
+    private function __construct(public array $shares, public float $factor, public float $days, public ?float $errorBefore, public ?float $errorAfter)
+    {
+    }
+
+    /**
+     * @param  list<ObservedSowing>  $sowings  of the crop by the route; those the record does not hold, from sowing to harvest, are left out
+     * @return self|null null where none is left
+     */
+    public static function of(SeasonTables $tables, Crop $crop, Route $route, LightSchool $light, array $sowings): ?self
+    {
+        $growth = $tables->growth($crop, $light);
+        $needed = (new Maturity($crop))->growthDays($route);
+        $seen = [];
+        foreach ($sowings as $sowing) {
+            $up = self::up($tables, $crop, $route, $sowing);
+            $harvest = $sowing->firstHarvest->number - $tables->first->number;
+            if ($up !== null && $up <= $harvest && $harvest < $tables->days && $tables->missing[$harvest + 1] === $tables->missing[$up]) {
+                $seen[] = [$up, $harvest, ($growth[$harvest + 1] - $growth[$up + 1]) / $needed];
+            }
+        }
+        if ($seen === []) {
+            return null;
+        }
+        $shares = array_column($seen, 2);
+        $factor = self::factor($shares);
+        $error = static function (array $one, float $factor) use ($growth, $tables, $crop, $route): int {
+            return abs(self::maturity($growth, $tables->days, $one[0], (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factor)))->growthDays($route)) - $one[1]);
+        };
+        $before = $after = 0;
+        foreach ($seen as $i => $one) {
+            $before += $error($one, 1.0);
+            $after += count($seen) > 1 ? $error($one, self::factor(array_values(array_diff_key($shares, [$i => true])))) : 0;
+        }
+
+        return new self($shares, $factor, $crop->growth->maturityDays * $factor, $before / count($seen), count($seen) > 1 ? $after / count($seen) : null);
+    }
+
+    /** @param  list<float>  $shares  at least one */
+    private static function factor(array $shares): float
+    {
+        $n = count($shares);
+
+        return Median::of($shares) ** ($n / ($n + self::DOUBT));
+    }
+
+    /** @return int|null day of the record on which it was up, or set out; null where that is not on record */
+    private static function up(SeasonTables $tables, Crop $crop, Route $route, ObservedSowing $sowing): ?int
+    {
+        $on = $sowing->on->number - $tables->first->number;
+        if ($on < 0 || $on >= $tables->days) {
+            return null;
+        }
+        if ($route === Route::Transplant) {
+            return $on;
+        }
+        if ($sowing->up !== null) {
+            return $sowing->up->number - $tables->first->number;
+        }
+        $emergence = $tables->emergence($crop->emergence);
+        for ($day = $on + 1; $day < $tables->days; $day++) {
+            if ($emergence[$day + 1] >= $emergence[$on + 1] + 1.0 - self::ROUNDING) {
+                return $day;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<float>  $growth  sum of growth-days
+     * @return int day of the record on which so many growth-days have passed since it was up; the record's last where they have not
+     */
+    private static function maturity(array $growth, int $days, int $up, float $needed): int
+    {
+        for ($day = $up; $day < $days - 1 && $growth[$day + 1] < $growth[$up + 1] + $needed - self::ROUNDING; $day++);
+
+        return $day;
+    }
+}

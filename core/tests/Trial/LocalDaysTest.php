@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Trial;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\Maturity;
+use Anthesis\Crop\Route;
+use Anthesis\Exchange\CropCsv;
+use Anthesis\Record\Day;
+use Anthesis\Replay\Replay;
+use Anthesis\Replay\SeasonTables;
+use Anthesis\Soil\Site;
+use Anthesis\Tests\Fixtures;
+use Anthesis\Trial\LocalDays;
+use Anthesis\Trial\ObservedSowing;
+use Anthesis\Trial\Wave;
+use InvalidArgumentException;
+use PHPUnit\Framework\TestCase;
+
+final class LocalDaysTest extends TestCase
+{
+    private static ?SeasonTables $tables = null;
+
+    private static function tables(): SeasonTables
+    {
+        return self::$tables ??= new SeasonTables(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround());
+    }
+
+    private static function crop(string $slug): Crop
+    {
+        return CropCsv::crop(CropCsv::standardRows()[$slug]);
+    }
+
+    /** @return list<ObservedSowing> what a gardener sees whose crop takes so many packet days in truth, sown on a day of each year */
+    private static function seen(Crop $crop, Route $route, float $trueDays, int $sowings, string $monthDay = '05-10', bool $withEmergence = true): array
+    {
+        $runs = (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs($crop->maturingIn($trueDays), $route);
+        $first = self::tables()->first;
+        $seen = [];
+        for ($year = 2000; count($seen) < $sowings; $year++) {
+            $on = Day::fromIso("{$year}-{$monthDay}");
+            $run = null;
+            foreach ($runs->all($on->yearDay()->number) as $one) {
+                $run = $one->sown->number === $on->number ? $one : $run;
+            }
+            if ($run?->daysToHarvest !== null) {
+                $seen[] = new ObservedSowing($on, $withEmergence ? $run->up : null, $on->plus($run->daysToHarvest));
+            }
+            self::assertLessThan(2030, $year, "fewer than {$sowings} sowings since {$first->iso()}");
+        }
+
+        return $seen;
+    }
+
+    public function test_growth_days_from_emergence_to_first_harvest_over_those_the_packet_asks_for(): void
+    {
+        $crop = self::crop('radish');
+        $growth = self::tables()->growth($crop, LightSchool::Radiation);
+        [$up, $harvest] = [Day::fromIso('2010-05-20'), Day::fromIso('2010-06-14')];
+        $told = LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [new ObservedSowing(Day::fromIso('2010-05-12'), $up, $harvest)]);
+        $index = static fn (Day $day): int => $day->number - self::tables()->first->number;
+        $share = ($growth[$index($harvest) + 1] - $growth[$index($up) + 1]) / (new Maturity($crop))->growthDays(Route::Direct);
+        self::assertEqualsWithDelta([$share], $told?->shares, 1e-12);
+        self::assertEqualsWithDelta($share ** 0.25, $told?->factor, 1e-12, 'one sowing stands against three that say nothing');
+        self::assertEqualsWithDelta($crop->growth->maturityDays * $share ** 0.25, $told?->days, 1e-9);
+        self::assertNull($told?->errorAfter, 'there is no other to tell it by');
+    }
+
+    public function test_eight_sowings_of_a_simulated_gardener_bring_the_days_within_five_in_a_hundred_of_the_hidden_ones(): void
+    {
+        foreach (['lettuce-leaf' => 1.15, 'radish' => 0.87, 'kale' => 1.12] as $slug => $truth) {
+            $crop = self::crop($slug);
+            $hidden = $crop->growth->maturityDays * $truth;
+            $told = LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, self::seen($crop, Route::Direct, $hidden, 8));
+            self::assertNotNull($told);
+            self::assertEqualsWithDelta($hidden, $told->days, 0.05 * $hidden, $slug);
+            self::assertLessThan($told->errorBefore, $told->errorAfter, "{$slug}: the days told are nearer than the packet's");
+        }
+    }
+
+    public function test_what_was_not_seen_coming_up_comes_up_as_the_soil_says_and_what_was_set_out_counts_from_then(): void
+    {
+        $crop = self::crop('radish');
+        $of = static fn (bool $seen): ?LocalDays => LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, self::seen($crop, Route::Direct, 30, 4, withEmergence: $seen));
+        self::assertEqualsWithDelta($of(true)?->shares, $of(false)?->shares, 1e-12);
+        $tomato = self::crop('tomato-main');
+        $set = LocalDays::of(self::tables(), $tomato, Route::Transplant, LightSchool::Radiation, self::seen($tomato, Route::Transplant, $tomato->growth->maturityDays, 3, '06-01'));
+        // First harvest is the first day by which the growth has passed, so a little more of it has.
+        foreach ($set->shares ?? [] as $share) {
+            self::assertGreaterThanOrEqual(1.0 - 1e-9, $share);
+            self::assertLessThan(1.03, $share);
+        }
+        self::assertEqualsWithDelta(0.0, $set?->errorBefore, 1e-9);
+    }
+
+    public function test_sowings_the_record_does_not_hold_are_left_out(): void
+    {
+        $crop = self::crop('radish');
+        $sowing = static fn (string $on, string $harvest): ObservedSowing => new ObservedSowing(Day::fromIso($on), null, Day::fromIso($harvest));
+        self::assertNull(LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, []));
+        self::assertNull(LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [$sowing('1950-05-01', '1950-06-10'), $sowing('2100-05-01', '2100-06-10')]));
+        $last = self::tables()->first->plus(self::tables()->days - 1);
+        self::assertNull(LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(1))]));
+        self::assertNotNull(LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last)]));
+        self::assertCount(1, LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [$sowing('2010-05-12', '2010-06-14'), $sowing('1950-05-01', '1950-06-10')])->shares ?? []);
+    }
+
+    public function test_nothing_is_picked_before_it_is_up_nor_up_before_it_is_sown(): void
+    {
+        $day = Day::fromIso('2010-05-12');
+        new ObservedSowing($day, $day, $day);
+        foreach ([[$day, $day->plus(-1), $day], [$day, $day->plus(3), $day->plus(2)], [$day, null, $day->plus(-1)]] as [$on, $up, $harvest]) {
+            try {
+                new ObservedSowing($on, $up, $harvest);
+                self::fail('it was taken');
+            } catch (InvalidArgumentException $refused) {
+                self::assertStringContainsString('picked after that', $refused->getMessage());
+            }
+        }
+    }
+
+    public function test_waves_are_ranked_by_what_they_gave_losses_among_it_and_few_repeats_are_one_seasons_word(): void
+    {
+        $early = new Wave('a week early', [0.0, 3.0, 0.0], [2], 0.6);
+        $on = new Wave('on the day', [2.0, 2.0, 2.0], [3, 3, 2], 0.9);
+        $late = new Wave('a week late', [2.0, 2.0], [3, 3], null);
+        $none = new Wave('not sown', [], [], null);
+        self::assertSame(['a week late', 'on the day', 'a week early', 'not sown'], array_map(static fn (Wave $w): string => $w->name, Wave::ranked([$early, $none, $on, $late])));
+        self::assertSame([1.0, 2, 2.0], [$early->meanYield(), $early->lost(), $early->meanQuality()]);
+        self::assertSame([false, false, true, true], array_map(static fn (Wave $w): bool => $w->isOneSeasonsWord(), [$early, $on, $late, $none]));
+        self::assertSame([0.0, 0.0, 0], [$none->meanYield(), $none->meanQuality(), $none->lost()]);
+    }
+}
