@@ -21,7 +21,7 @@ final class ContractTest extends TestCase
         foreach (Route::getRoutes()->getRoutes() as $route) {
             /** @var LaravelRoute $route */
             $tables = str_contains($route->uri(), 'open/') ? explode('|', $route->wheres['table'] ?? '') : [''];
-            if (preg_match('#^(api/|up$|open/.*json$|open/.*format|zones/.*calendar\.\{format\})#', $route->uri()) === 1) {
+            if (preg_match('#^(api/|up$|open/.*\.json$|open/.*format|zones/.*calendar\.\{format\})#', $route->uri()) === 1) {
                 foreach ($tables as $table) {
                     $routes[] = $route->methods()[0].' /'.str_replace(['{format}', '{table}'], ['json', $table], $route->uri());
                 }

@@ -36,34 +36,76 @@ final class WordsTest extends TestCase
         self::assertSame([], array_values($unused), 'these are said nowhere');
     }
 
-    public function test_no_key_stands_in_two_files_and_every_language_has_the_same_keys_and_parameters(): void
+    public function test_no_key_stands_in_two_files_and_every_language_says_all_that_the_public_reads_with_the_same_parameters(): void
     {
-        $english = Words::in('en')->messages;
         foreach (Words::languages() as $language) {
-            $files = glob(dirname(__DIR__, 2)."/lang/{$language}/*.json") ?: [];
-            $keys = array_merge(...array_map(static fn (string $file): array => array_keys((array) json_decode((string) file_get_contents($file), true)), $files));
+            $keys = array_merge(...array_map(static fn (string $file): array => array_keys(self::file($language, $file)), self::files($language)));
             self::assertSame([], array_keys(array_filter(array_count_values($keys), static fn (int $count): bool => $count > 1)), "lang/{$language} has these twice");
-            $own = Words::in($language)->messages;
-            self::assertSame([], array_keys(array_diff_key($own, $english)), "lang/{$language} has words nobody asks for");
-            self::assertSame([], array_keys(array_diff_key($english, $own)), "lang/{$language} lacks words");
-            foreach ($english as $key => $message) {
-                self::assertEqualsCanonicalizing(self::parameters($message), self::parameters($own[$key]), "lang/{$language}: {$key}");
+            if ($language === Words::SOURCE) {
+                continue;
+            }
+            self::assertEqualsCanonicalizing(Words::PUBLIC, self::files($language), "lang/{$language} has other files than the public reads");
+            foreach (Words::PUBLIC as $file) {
+                [$english, $own] = [self::file(Words::SOURCE, $file), self::file($language, $file)];
+                self::assertSame([[], []], [array_keys(array_diff_key($own, $english)), array_keys(array_diff_key($english, $own))], "lang/{$language}/{$file}.json has words nobody asks for, or lacks some");
+                foreach ($english as $key => $message) {
+                    self::assertEqualsCanonicalizing(self::parameters($message), self::parameters($own[$key]), "lang/{$language}: {$key}");
+                    self::assertNotSame('', trim($own[$key]), "lang/{$language}: {$key}");
+                }
             }
         }
     }
 
-    /** @return list<string> what a message is filled in with */
+    public function test_public_pages_letters_and_feeds_say_nothing_but_what_is_in_every_language(): void
+    {
+        $public = array_merge(...array_map(static fn (string $file): array => self::file(Words::SOURCE, $file), Words::PUBLIC));
+        foreach (['resources/js/gardener', 'resources/js/charts', 'resources/js/time', 'app/Gardener', 'app/Letters', 'core/src/Exchange/EditionICalendar.php', 'core/src/Exchange/EditionCsv.php', 'core/src/Calendar'] as $place) {
+            $source = self::sourceOf($place);
+            preg_match_all("/(?:Phrase::of|->say|\\bsay)\(\s*'([^'\$]+[^'.\$])'/", $source, $found);
+            $desk = array_diff($found[1], array_keys($public), self::AT_THE_DESK);
+            self::assertSame([], array_values($desk), "{$place} says what only English has words for");
+        }
+    }
+
+    /** Charts and times of the desk alone. */
+    private const AT_THE_DESK = ['common.1-year-in-2', 'common.site'];
+
+    /** @return list<string> names of a language's files */
+    private static function files(string $language): array
+    {
+        return array_map(static fn (string $path): string => basename($path, '.json'), glob(dirname(__DIR__, 2)."/lang/{$language}/*.json") ?: []);
+    }
+
+    /** @return array<string, string> */
+    private static function file(string $language, string $file): array
+    {
+        return (array) json_decode((string) file_get_contents(dirname(__DIR__, 2)."/lang/{$language}/{$file}.json"), true);
+    }
+
+    /** @return list<string> what a message is filled in with: the arguments of ICU, not the arms of its choices */
     private static function parameters(string $message): array
     {
-        preg_match_all('/\{\s*(\w+)\s*[,}]/', (string) preg_replace("/'[{}]'/", '', $message), $found);
+        $names = [];
+        // Whether a brace opens an argument (in a text) or an arm (in an argument).
+        $inText = [true];
+        for ($i = 0, $n = strlen($message); $i < $n; $i++) {
+            if ($message[$i] === '}') {
+                array_pop($inText);
+            } elseif ($message[$i] === '{') {
+                if (end($inText) === true && preg_match('/\G\{\s*(\w+)\s*[,}]/', $message, $found, 0, $i) === 1) {
+                    $names[$found[1]] = true;
+                }
+                $inText[] = ! end($inText);
+            }
+        }
 
-        return array_values(array_unique(array_filter($found[1], static fn (string $name): bool => preg_match('/\b'.$name.'\s*[{]/', $message) !== 1)));
+        return array_map(strval(...), array_keys($names));
     }
 
     /** @return list<string> keys that stand in a source as they are */
     private static function literals(): array
     {
-        preg_match_all("/['\"`](".self::KEY.'(?:\.'.self::KEY.")+|verbatim|day|date|celsius|month|hours|span|guidance|disagreement|metres|first-guess)['\"`]/", self::source(), $found);
+        preg_match_all("/['\"`](".self::KEY.'(?:\.'.self::KEY.")+|verbatim|day|date|celsius|month|hours|span|guidance|disagreement|metres|centimetres|first-guess)['\"`]/", self::source(), $found);
         $known = Words::in('en');
         $said = self::said();
 
@@ -103,9 +145,18 @@ final class WordsTest extends TestCase
     private static function source(): string
     {
         static $source = null;
-        $files = Finder::create()->files()->in(array_map(static fn (string $folder): string => dirname(__DIR__, 2)."/{$folder}", self::SOURCES))
-            ->name('/\.(php|tsx?)$/')->notName(['*.test.*', 'schema.ts']);
 
-        return $source ??= implode("\n", array_map(static fn (SplFileInfo $file): string => $file->getContents(), iterator_to_array($files, false)));
+        return $source ??= implode("\n", array_map(self::sourceOf(...), self::SOURCES));
+    }
+
+    private static function sourceOf(string $place): string
+    {
+        $path = dirname(__DIR__, 2)."/{$place}";
+        if (is_file($path)) {
+            return (string) file_get_contents($path);
+        }
+        $files = Finder::create()->files()->in($path)->name('/\.(php|tsx?)$/')->notName(['*.test.*', 'schema.ts']);
+
+        return implode("\n", array_map(static fn (SplFileInfo $file): string => $file->getContents(), iterator_to_array($files, false)));
     }
 }

@@ -56,13 +56,12 @@ final readonly class LocalDays
         }
         $shares = array_column($seen, 2);
         $factor = self::factor($shares);
-        $error = static function (array $one, float $factor) use ($growth, $tables, $crop, $route): int {
-            return abs(self::maturity($growth, $tables->days, $one[0], (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factor)))->growthDays($route)) - $one[1]);
-        };
+        $error = static fn (int $up, int $harvest, float $factor): int => abs($harvest
+            - self::maturity($growth, $tables->days, $up, (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factor)))->growthDays($route)));
         $before = $after = 0;
-        foreach ($seen as $i => $one) {
-            $before += $error($one, 1.0);
-            $after += count($seen) > 1 ? $error($one, self::factor(array_values(array_diff_key($shares, [$i => true])))) : 0;
+        foreach ($seen as $i => [$up, $harvest]) {
+            $before += $error($up, $harvest, 1.0);
+            $after += count($seen) > 1 ? $error($up, $harvest, self::factor(array_values(array_diff_key($shares, [$i => true])))) : 0;
         }
 
         return new self($shares, $factor, $crop->growth->maturityDays * $factor, $before / count($seen), count($seen) > 1 ? $after / count($seen) : null);
