@@ -37,7 +37,7 @@ final readonly class Page
     {
         $addresses = [];
         foreach ($this->path === null ? [] : Reading::all() as $reading) {
-            $addresses[$reading->language] ??= self::address($reading, $this->path);
+            $addresses[$reading->language] ??= url(self::address($reading, $this->path));
         }
 
         return $addresses;

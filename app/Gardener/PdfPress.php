@@ -75,20 +75,16 @@ final class PdfPress
             PaperSize::Tabloid => 'tabloid',
         }, $size === PaperSize::A3 || $size === PaperSize::Tabloid ? 'landscape' : 'portrait');
         // Charts are left out: its drawing knows no hatches, and the dates beside them say the same.
-        $text = preg_replace(['#<link[^>]*>#', '#<svg(?![^>]*class="code")[^>]*>.*?</svg>#s'], ['', ''], $html);
+        $text = preg_replace(['#<link[^>]*>#', '#<style>.*?</style>#s', '#<svg(?![^>]*class="code")[^>]*>.*?</svg>#s'], ['', '', ''], $html);
         $press->loadHtml(str_replace('</head>', '<style>'.(string) file_get_contents(resource_path('css/press.css')).'</style></head>', (string) $text), 'UTF-8');
         $press->render();
 
         return (string) $press->output();
     }
 
-    /** @return string the page with its styles in it, and its fonts where they lie on this machine */
+    /** @return string the page with its fonts where they lie on this machine */
     private static function aloneStanding(string $html): string
     {
-        return (string) preg_replace_callback('#<link[^>]*rel="stylesheet"[^>]*href="(/build/[^"]+)"[^>]*>#', static function (array $link): string {
-            $css = (string) file_get_contents(public_path($link[1]));
-
-            return '<style>'.preg_replace('#url\((/build/[^)]+)\)#', 'url(file://'.public_path().'$1)', $css).'</style>';
-        }, $html);
+        return (string) preg_replace('#url\((/build/[^)]+)\)#', 'url(file://'.public_path().'$1)', $html);
     }
 }

@@ -12,7 +12,10 @@
     @isset($page->feed)
         <link rel="alternate" type="text/calendar" href="{{ $page->feed }}" title="{{ $page->reading->say('page.take.feed') }}">
     @endisset
-    @vite($page->name === 'embed' || $page->name === 'paper' ? ['resources/css/gardener.css'] : ['resources/css/gardener.css', 'resources/js/gardener/client.ts'])
+    <style>{!! $styles !!}</style>
+    @unless ($page->name === 'embed' || $page->name === 'paper')
+        @vite('resources/js/gardener/client.ts')
+    @endunless
 </head>
 <body class="gardener">
 {!! $html !!}

@@ -26,9 +26,9 @@ export function CropTable({ crops, base, starts }: { crops: CalendarCrop[]; base
                             {say(`page.calendar.${column}`)}
                         </th>
                     ))}
-                    <td className="lane" aria-hidden="true">
+                    <th scope="col" className="lane" aria-label={say('page.year')}>
                         <Months scale={scale} />
-                    </td>
+                    </th>
                 </tr>
             </thead>
             <tbody>
@@ -137,7 +137,7 @@ export function Lanes({ crop, scale }: { crop: Pick<CalendarCrop, 'routes'>; sca
 
 export function Months({ scale }: { scale: YearScale }) {
     return (
-        <svg className="chart" width={scale.width} height={14} viewBox={`0 0 ${scale.width} 14`}>
+        <svg className="chart" width={scale.width} height={14} viewBox={`0 0 ${scale.width} 14`} aria-hidden="true">
             {scale.months.map((month) => (
                 <g key={month.name}>
                     <line className="rule" x1={month.x} x2={month.x} y1={0} y2={14} />
