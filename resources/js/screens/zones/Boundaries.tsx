@@ -11,7 +11,7 @@ export function Boundaries({ district, zones }: { district: string; zones: strin
     const { data } = useBoundaries();
     if (!data) return null;
     return (
-        <div style={{ maxWidth: '32rem' }}>
+        <div style={{ maxWidth: '19rem' }}>
             <ZoneOutlines
                 label={say('boundaries.map', { district })}
                 zones={data
