@@ -96,7 +96,8 @@ final class EditionTest extends TestCase
         $page = $this->get('/zones/test-basin/this-week')->assertOk()->assertSee('7 May')->assertSee('13 May')
             ->assertSee('Sow outdoors')->assertSee('Main-crop tomato')->assertSee('opens 13 May')->assertDontSee('Garlic');
         $page->assertSee('/zones/test-basin/weeks/18', false)->assertSee('/zones/test-basin/weeks/20', false);
-        self::assertSame((string) $page->getContent(), (string) $this->get('/zones/test-basin/weeks/19')->getContent());
+        // But for its own address in the other readings.
+        self::assertSame((string) $page->getContent(), str_replace('/test-basin/weeks/19', '/test-basin/this-week', (string) $this->get('/zones/test-basin/weeks/19')->getContent()));
         $this->get('/zones/test-basin/weeks/1')->assertOk()->assertSee('Nothing to sow or set out this week.')->assertSee('/weeks/52', false);
         $this->get('/zones/test-basin/weeks/53')->assertNotFound();
     }

@@ -14,7 +14,7 @@ final class PageRendererTest extends TestCase
 {
     private function home(string $zone): Page
     {
-        return new Page('home', '/', ['asked' => false, 'found' => false, 'zones' => [['slug' => 'x', 'name' => $zone, 'district' => 'D', 'height_m' => 1, 'settlements' => []]]], 'Home', 'Where to look.');
+        return new Page('home', '/', ['asked' => false, 'found' => false, 'zones' => [['slug' => 'x', 'name' => $zone, 'district' => 'D', 'height_m' => 1, 'latitude' => 1, 'longitude' => 1, 'rings' => [], 'settlements' => []]]], 'Home', 'Where to look.');
     }
 
     public function test_pages_are_rendered_under_their_keys_as_whole_documents(): void

@@ -95,7 +95,7 @@ final class SealTest extends TestCase
         $root = PublicSite::root().'/test-basin';
         $page = (string) file_get_contents("{$root}/current/now/weeks/19/index.html");
         self::assertSame($page, gzdecode((string) file_get_contents("{$root}/current/now/weeks/19/index.html.gz")));
-        self::assertSame($page, file_get_contents("{$root}/current/now/this-week/index.html"), '12 May is in week 19');
+        self::assertSame(str_replace('/test-basin/weeks/19', '/test-basin/this-week', $page), file_get_contents("{$root}/current/now/this-week/index.html"), '12 May is in week 19');
         self::assertSame($this->edition()->document, file_get_contents("{$root}/1/lasting/calendar.json"));
         $this->publish('The second.', ['even_unchanged' => true])->assertStatus(202);
         self::assertSame('2', readlink("{$root}/current"));
@@ -105,7 +105,7 @@ final class SealTest extends TestCase
         config(['anthesis.today' => '2026-05-21']);
         $this->artisan('anthesis:turn-week')->assertSuccessful();
         self::assertStringStartsWith('../season/2026-05-21-', (string) readlink("{$root}/2/now/this-week"), 'made anew for the day');
-        self::assertSame(file_get_contents("{$root}/2/now/weeks/21/index.html"), file_get_contents("{$root}/2/now/this-week/index.html"), 'of a season nobody knows it says nothing more than the week');
+        self::assertSame(str_replace('/test-basin/weeks/21', '/test-basin/this-week', (string) file_get_contents("{$root}/2/now/weeks/21/index.html")), file_get_contents("{$root}/2/now/this-week/index.html"), 'of a season nobody knows it says nothing more than the week');
     }
 
     public function test_a_page_is_small_and_needs_no_script_to_be_read(): void
