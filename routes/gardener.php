@@ -41,10 +41,10 @@ foreach (Reading::served() as $reading) {
     $formats = $reading->name() === '' ? PublicSite::DOWNLOADS : PublicSite::TOLD;
     Route::prefix($reading->prefix())->middleware([ReadAs::class.":{$reading->name()}", SubstituteBindings::class])->group(static function () use ($formats): void {
         Route::get('/', HomeController::class);
-        Route::get('/search', SearchController::class);
-        Route::get('/find', FindController::class);
-        Route::get('/{which}', OfficePageController::class)->whereIn('which', OfficePages::ALL);
-        Route::get('/zones/{zone}/embed', EmbedController::class);
+        Route::get('/search', SearchController::class)->middleware('throttle:pages');
+        Route::get('/find', FindController::class)->middleware('throttle:pages');
+        Route::get('/{which}', OfficePageController::class)->whereIn('which', OfficePages::ALL)->middleware('throttle:pages');
+        Route::get('/zones/{zone}/embed', EmbedController::class)->middleware('throttle:pages');
         Route::post('/zones/{zone}/letter', [LetterController::class, 'ask'])->middleware('throttle:letters');
         Route::get('/letters/{token}/{what}', [LetterController::class, 'offer'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave']);
         Route::post('/letters/{token}/{what}', [LetterController::class, 'carryOut'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave']);
@@ -55,8 +55,8 @@ foreach (Reading::served() as $reading) {
                 Route::get('/this-week', [CalendarController::class, 'thisWeek']);
                 Route::get('/weeks/{week}', [CalendarController::class, 'week']);
                 Route::get('/crops/{crop}', [CalendarController::class, 'crop']);
-                Route::get('/mine', OwnController::class);
-                Route::get('/paper/{sheet}', [PaperController::class, 'page'])->whereIn('sheet', PaperController::SHEETS);
+                Route::get('/mine', OwnController::class)->middleware('throttle:pages');
+                Route::get('/paper/{sheet}', [PaperController::class, 'page'])->whereIn('sheet', PaperController::SHEETS)->middleware('throttle:pages');
                 Route::get('/paper/{sheet}.pdf', [PaperController::class, 'pdf'])->whereIn('sheet', PaperController::SHEETS)->middleware('throttle:paper');
                 Route::get('/calendar.{format}', DownloadController::class)->whereIn('format', $formats);
             });

@@ -41,6 +41,7 @@ describe('a reading', () => {
 
     it('is kept when a link to it is followed', () => {
         keepReading(at('/zones/lake').window);
+        document.addEventListener('click', (event) => event.preventDefault(), { once: true });
         document.querySelector<HTMLElement>('[data-reading]')?.click();
         expect(localStorage.getItem('anthesis-reading')).toBe('/es');
     });

@@ -26,7 +26,8 @@ export function CropTable({ crops, base, starts }: { crops: CalendarCrop[]; base
                             {say(`page.calendar.${column}`)}
                         </th>
                     ))}
-                    <th scope="col" className="lane" aria-label={say('page.year')}>
+                    <th scope="col" className="lane">
+                        <span className="sr-only">{say('page.year')}</span>
                         <Months scale={scale} />
                     </th>
                 </tr>

@@ -6,6 +6,7 @@ import { Refusal, type Schema } from '../../api/client';
 import { useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop } from './queries';
 import { useZones } from '../../api/zones';
 import { Problem } from '../../ui/Problem';
+import { Translated } from '../../ui/Translated';
 import { dateInWords, spanInShort } from '../../time/days';
 import { Hatches } from '../../charts/Hatches';
 import { Brackets } from '../../charts/Brackets';
@@ -50,6 +51,9 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                     .join('. ')}
                 .
             </p>
+            <Translated
+                texts={[crop.cells.name, crop.cells.notes, crop.cells.also_called].map((text) => text ?? '')}
+            />
             {mayEdit && trial.data && (
                 <Trial trial={trial.data} zone={at} zones={computed} onZone={setZone} tried={changed.length > 0} />
             )}

@@ -4,6 +4,7 @@ import { useMay } from '../../access/session';
 import { dateAfter, dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
+import { Translated } from '../../ui/Translated';
 import { say } from '../../words/words';
 import { useAdvisories, usePublishAdvisory, useWithdrawAdvisory, type Advisory, type TodayData } from './queries';
 
@@ -163,6 +164,7 @@ function InForce({ zone, advisory, mayPublish }: { zone: string; advisory: Advis
     return (
         <div className="told">
             <p>{advisory.text}</p>
+            <Translated texts={[advisory.text]} />
             <p className="hint">
                 {say('advisory.published', {
                     author: advisory.author,
