@@ -51,9 +51,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                     .join('. ')}
                 .
             </p>
-            <Translated
-                texts={[crop.cells.name, crop.cells.notes, crop.cells.also_called].map((text) => text ?? '')}
-            />
+            <Translated texts={[crop.cells.name, crop.cells.notes, crop.cells.also_called].map((text) => text ?? '')} />
             {mayEdit && trial.data && (
                 <Trial trial={trial.data} zone={at} zones={computed} onZone={setZone} tried={changed.length > 0} />
             )}
