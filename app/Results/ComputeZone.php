@@ -54,7 +54,7 @@ final class ComputeZone
         $hashes = [];
         foreach ($crops as $crop) {
             $own = array_map(static fn (CoreVariety $v): array => [$v->name, $v->tags, $v->crop->checksum()], $varieties[$crop->slug] ?? []);
-            $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum(), $own]);
+            $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum(), $crop->alsoCalled, $own]);
         }
 
         $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);

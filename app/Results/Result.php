@@ -38,7 +38,7 @@ class Result extends Model
     protected $guarded = [];
 
     /** Change this when the computation itself changes, so that old results are not taken for new ones. */
-    public const GENERATION = 7;
+    public const GENERATION = 8;
 
     /** @param  array<array-key, mixed>  $inputs */
     public static function hashOf(string $kind, array $inputs): string

@@ -107,6 +107,9 @@ final class OwnPagesTest extends TestCase
                 self::assertStringContainsString("{$prefix}/zones/test-basin/crops/summer-squash", (string) $this->get("{$prefix}/search?for=".rawurlencode($asked))->assertOk()->getContent(), "{$prefix} {$asked}");
             }
         }
+        $this->patchJson('/api/crops/summer-squash', ['cells' => ['also_called' => 'pattypan'], 'note' => 'As they say here.', 'version' => 1])->assertOk();
+        $this->publish('Another name.', ['even_unchanged' => true])->assertStatus(202);
+        self::assertStringContainsString('/zones/test-basin/crops/summer-squash', (string) $this->get('/search?for=pattypan')->getContent(), 'a name that was added is in the next edition');
         self::assertStringContainsString('href="/glossary#bolting"', (string) $this->get('/search?for=bolting')->getContent());
         self::assertStringContainsString('href="/zones/test-basin/this-week"', (string) $this->get('/search?for=Fennick')->getContent());
         self::assertStringContainsString('Nothing is found for “qqqq”', (string) $this->get('/search?for=qqqq')->getContent());
