@@ -17,7 +17,6 @@ class EmbedController
     {
         $page = $pages->embed(PublishedEdition::find($zone, null)->open(), PublishedEdition::base($zone, null), Reading::of($request), Today::day()->yearDay());
 
-        return response($renderer->render([$page])[0])
-            ->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age=300', 'Content-Security-Policy' => SecurityHeaders::FRAMED]);
+        return $renderer->respond($page, headers: ['Content-Security-Policy' => SecurityHeaders::FRAMED]);
     }
 }

@@ -34,6 +34,6 @@ class FindController
             'near' => array_map(static fn (array $n): array => ['slug' => $n['zone']->slug, 'name' => $n['zone']->name, 'inside' => $n['inside'], 'km' => (int) round($n['km']), 'height_m' => $n['height_m']], array_slice($near, 0, self::SHOWN)),
         ], $reading->say('page.find.title'), $reading->say('page.find.title'), null, $reading);
 
-        return response($renderer->render([$page])[0])->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Robots-Tag' => 'noindex']);
+        return $renderer->respond($page, 'no-store', ['X-Robots-Tag' => 'noindex']);
     }
 }

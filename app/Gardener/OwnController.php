@@ -24,7 +24,6 @@ class OwnController
             return new RedirectResponse("{$reading->prefix()}{$base}/mine?crops=".implode(',', $ticked));
         }
 
-        return response($renderer->render([$pages->mine($edition, $base, $reading, OwnCrops::of($request, $edition), Today::day()->yearDay())])[0])
-            ->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age=300']);
+        return $renderer->respond($pages->mine($edition, $base, $reading, OwnCrops::of($request, $edition), Today::day()->yearDay()));
     }
 }

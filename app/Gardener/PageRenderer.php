@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Process;
 use RuntimeException;
 
@@ -26,6 +27,16 @@ final class PageRenderer
         }
 
         return $html;
+    }
+
+    /**
+     * A page that is made when it is asked for.
+     *
+     * @param  array<string, string>  $headers  beside what it is, and how long it may be kept
+     */
+    public function respond(Page $page, string $cache = 'public, max-age=300', array $headers = [], int $status = 200): Response
+    {
+        return response($this->render([$page])[0], $status)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => $cache] + $headers);
     }
 
     /** @return string fingerprint of the components, of the shell around them and of what they load: other ones make other pages */

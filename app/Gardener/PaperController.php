@@ -28,7 +28,7 @@ class PaperController
 
     public function page(Request $request, Zone $zone): Response
     {
-        return response($this->renderer->render([$this->sheet($request, $zone)])[0])->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age=300']);
+        return $this->renderer->respond($this->sheet($request, $zone));
     }
 
     public function pdf(Request $request, Zone $zone): Response

@@ -14,7 +14,6 @@ class SearchController
     {
         $asked = trim(mb_substr($request->string('for')->toString(), 0, 80));
 
-        return response($renderer->render([$search->page($asked, Reading::of($request))])[0])
-            ->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age=300']);
+        return $renderer->respond($search->page($asked, Reading::of($request)));
     }
 }

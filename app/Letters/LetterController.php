@@ -79,6 +79,6 @@ class LetterController
         $page = new Page('letter', null, ['state' => $state, 'zone' => $zone?->only(['slug', 'name']), 'mail' => $kept['mail'] ?? '', 'crops' => $kept['crops'] ?? ''],
             $reading->say('letter.title'), $reading->say('letter.title'), null, $reading);
 
-        return response($this->renderer->render([$page])[0], $status)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Robots-Tag' => 'noindex']);
+        return $this->renderer->respond($page, 'no-store', ['X-Robots-Tag' => 'noindex'], $status);
     }
 }
