@@ -34,7 +34,7 @@ ensure_packages() { # ensure_packages [tests]
     local missing=() extension modules
     command -v php >/dev/null || missing+=(php8.2-cli)
     modules=$(php -m 2>/dev/null || true)
-    for extension in mbstring intl curl zip; do
+    for extension in mbstring intl curl zip gd; do
         grep -qix "$extension" <<<"$modules" || missing+=("php8.2-$extension")
     done
     grep -qix pdo_mysql <<<"$modules" || missing+=(php8.2-mysql)

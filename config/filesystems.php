@@ -14,6 +14,12 @@ return [
             'root' => storage_path('app/originals'),
             'throw' => true,
         ],
+        // Photographs of the log, stripped of their position, by checksum.
+        'photos' => [
+            'driver' => 'local',
+            'root' => storage_path('app/photos'),
+            'throw' => true,
+        ],
         // Gardener's pages as files the web server finds by itself. Can be emptied: anthesis:render makes them anew.
         'published' => [
             'driver' => 'local',

@@ -9,6 +9,7 @@ use App\Crops\VarietyController;
 use App\Editions\EditionController;
 use App\Languages\TranslationController;
 use App\Letters\OutboxController;
+use App\Log\LogController;
 use App\Office\OfficeController;
 use App\People\DemoClockController;
 use App\People\SessionController;
@@ -96,6 +97,11 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('soil-readings/{reading}', [SoilController::class, 'withdraw']);
         Route::get('soil-spots/{spot}/probe', [SoilController::class, 'probe']);
         Route::get('soil-spots/{spot}/calibration', [SoilController::class, 'calibration']);
+        Route::get('zones/{zone}/log', [LogController::class, 'index']);
+        Route::get('zones/{zone}/log-book', [LogController::class, 'book']);
+        Route::post('zones/{zone}/log-entries', [LogController::class, 'store']);
+        Route::post('zones/{zone}/log-files', [LogController::class, 'import']);
+        Route::post('log-photos', [LogController::class, 'storePhoto']);
         Route::get('zones/{zone}/advisories', [AdvisoryController::class, 'index']);
         Route::post('zones/{zone}/advisories', [AdvisoryController::class, 'store']);
         Route::post('advisories/{advisory}/withdrawal', [AdvisoryController::class, 'withdraw']);
@@ -132,6 +138,9 @@ Route::prefix('api')->group(static function (): void {
 });
 
 Route::get('/desk-files/crops.csv', [CropController::class, 'csv'])->middleware('auth')->name('crop-table');
+Route::get('/desk-files/zones/{zone}/log.csv', [LogController::class, 'csv'])->middleware('auth')->name('log-table');
+Route::get('/desk-files/my-log.csv', [LogController::class, 'own'])->middleware('auth')->name('own-log');
+Route::get('/desk-files/log-photos/{photo}.jpg', [LogController::class, 'photo'])->where('photo', '[0-9a-f]{64}')->middleware('auth')->name('log-photo');
 Route::get('/desk-files/zones/{zone}/record.csv', [StationController::class, 'csv'])->middleware('auth')->name('filled-record');
 Route::get('/desk-files/record-imports/{import}', [RecordImportController::class, 'original'])
     ->middleware('auth')->name('original');

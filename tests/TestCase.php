@@ -32,6 +32,7 @@ abstract class TestCase extends FrameworkTestCase
             DB::table('crops')->whereNotIn('slug', $this->book)->delete();
         }
         Storage::fake('originals');
+        Storage::fake('photos');
         Storage::fake('published');
     }
 

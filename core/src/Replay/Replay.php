@@ -8,6 +8,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
 use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\Step\Bulbing;
 use Anthesis\Replay\Step\Chill;
@@ -70,6 +71,15 @@ final class Replay
         }
 
         return $sowings->runs($this->tables->first, $this->tables->daysOf);
+    }
+
+    /** @return Day|null when what is sown on a day comes up, in time; null: not, or not on this record */
+    public function emergence(Crop $crop, Day $sown): ?Day
+    {
+        $on = $sown->number - $this->tables->first->number;
+        $up = $on < 0 || $on >= $this->tables->days ? null : $this->tables->emerged($crop->emergence, $on);
+
+        return $up === null || $up - $on > $crop->emergence->maxDays ? null : $this->tables->first->plus($up);
     }
 
     /** @return list<Step> a crop's life in order */

@@ -137,6 +137,19 @@ final class SeasonTables
         return $this->sums['emergence '.json_encode($emergence->days)] ??= $this->emergenceSum($emergence);
     }
 
+    /** @return int|null the day on which what is sown on a day comes up; null: not while the record lasts */
+    public function emerged(Emergence $emergence, int $sown): ?int
+    {
+        $sum = $this->emergence($emergence);
+        for ($day = $sown + 1; $day < $this->days; $day++) {
+            if ($sum[$day + 1] >= $sum[$sown + 1] + 1.0 - CropNeeds::ROUNDING) {
+                return $day;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<float> sum of growth-days */
     public function growth(Crop $crop, LightSchool $light): array
     {

@@ -79,6 +79,18 @@ final class ThisSeason implements ProspectsSource
         return array_map(static fn (int $i): Sowing => new Sowing($from->plus($i), $members[$i]), range(0, $days - 1));
     }
 
+    /** @return Day|null when what is sown on a day comes up in the first member, which is as all are up to today; null: not in time, or no member */
+    public function emergence(Crop $crop, Day $sown): ?Day
+    {
+        return $this->members === [] ? null : $this->replay($this->members[0])->emergence($crop, $sown);
+    }
+
+    /** @return list<Day|null> when what is sown on a day comes up, in each member; null: not in time */
+    public function emergences(Crop $crop, Day $sown): array
+    {
+        return array_values(array_map(fn (Member $member): ?Day => $this->replay($member)->emergence($crop, $sown), $this->members));
+    }
+
     /**
      * @param  int  $days  how many, from the first on
      * @return array<int, list<float>> daily mean soil temperature by year of the member, °C

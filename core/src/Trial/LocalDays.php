@@ -88,14 +88,8 @@ final readonly class LocalDays
         if ($sowing->up !== null) {
             return $sowing->up->number - $tables->first->number;
         }
-        $emergence = $tables->emergence($crop->emergence);
-        for ($day = $on + 1; $day < $tables->days; $day++) {
-            if ($emergence[$day + 1] >= $emergence[$on + 1] + 1.0 - self::ROUNDING) {
-                return $day;
-            }
-        }
 
-        return null;
+        return $tables->emerged($crop->emergence, $on);
     }
 
     /**

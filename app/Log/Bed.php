@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Sites\Site;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A bed of a garden, or what stands for one: a row of pots, a frame.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property int|null $site_id the kind of growing place; null: that was taken out, and it counts as open ground
+ * @property string $garden
+ * @property string $name
+ * @property-read Zone $zone
+ * @property-read Site|null $site
+ */
+class Bed extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** @return BelongsTo<Site, $this> */
+    public function site(): BelongsTo
+    {
+        return $this->belongsTo(Site::class);
+    }
+
+    /** @return array{garden: string, name: string, site: string|null} */
+    public function told(): array
+    {
+        return ['garden' => $this->garden, 'name' => $this->name, 'site' => $this->site?->name];
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Zones\Zone;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+class LogController
+{
+    /** Lines a phone sends at a time. */
+    private const BATCH = 200;
+
+    public function __construct(private readonly ZoneLog $log)
+    {
+    }
+
+    public function index(Request $request, Zone $zone): JsonResponse
+    {
+        $lines = $this->log->lines($zone, $this->asked($request))->limit(ZoneLog::PAGE + 1)->get();
+
+        return response()->json(['data' => ['lines' => LogEntryResource::collection($lines->take(ZoneLog::PAGE)), 'more' => $lines->count() > ZoneLog::PAGE]]);
+    }
+
+    /** What a phone needs to write where there is no signal. */
+    public function book(Request $request, Zone $zone): JsonResponse
+    {
+        return response()->json(['data' => $this->log->book($zone, $request->user())]);
+    }
+
+    /** Lines as they were written, in their order. What cannot stand comes back with the reason; the rest is kept. */
+    public function store(Request $request, Zone $zone, KeepEntry $keep): JsonResponse
+    {
+        $asked = $request->validate([
+            'sent_at' => ['required', 'integer', 'between:0,9999999999999'],
+            'by' => ['required', Rule::in(['phone', 'desk'])],
+            'entries' => ['required', 'array', 'list', 'max:'.self::BATCH],
+            'entries.*' => ['array'],
+            'entries.*.written_at' => ['required', 'integer', 'between:0,9999999999999'],
+        ], ['entries.max' => 'Send at most '.self::BATCH.' lines at a time.', 'sent_at.required' => 'Send what the clock of the device says (“sent_at”), so that the lines keep their own time.']);
+        $now = CarbonImmutable::now();
+        $kept = $refused = [];
+        foreach ($request->input('entries') as $said) {
+            $key = is_string($said['key'] ?? null) ? mb_substr($said['key'], 0, 64) : '';
+            try {
+                $kept[] = $keep->execute($zone, $request->user(), LoggedEntry::of($said), $asked['by'], $now->subMilliseconds(max(0, $asked['sent_at'] - (int) $said['written_at'])))->sent_as;
+            } catch (EntryRefused $why) {
+                $refused[] = ['key' => $key, 'field' => $why->field, 'message' => $why->getMessage()];
+            }
+        }
+
+        return response()->json(['data' => ['kept' => $kept, 'refused' => $refused, 'clock_minutes' => (int) round(($asked['sent_at'] - $now->getTimestampMs()) / 60000)]]);
+    }
+
+    public function storePhoto(Request $request, KeepPhoto $keep): JsonResponse
+    {
+        $tooLarge = 'The photograph is larger than '.KeepPhoto::MOST_MIB.' MiB. Take it smaller, or write the line without it.';
+        $file = $request->validate(['photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_MIB * 1024]], ['photo.required' => 'Choose a photograph first.', 'photo.file' => 'The photograph did not arrive whole. Bring it again.',
+            'photo.uploaded' => $tooLarge, 'photo.max' => $tooLarge])['photo'];
+        try {
+            $photo = $keep->execute($file, $request->user());
+        } catch (EntryRefused $why) {
+            throw ValidationException::withMessages(['photo' => $why->getMessage()]);
+        }
+
+        return response()->json(['data' => ['photo' => $photo->checksum, 'width' => $photo->width, 'height' => $photo->height]], 201);
+    }
+
+    public function photo(string $photo): Response
+    {
+        $disk = Storage::disk(LogPhoto::DISK);
+
+        return $disk->exists("{$photo}.jpg") ? response((string) $disk->get("{$photo}.jpg"))->withHeaders(['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable'])
+            : abort(404, 'There is no such photograph.');
+    }
+
+    public function csv(Request $request, Zone $zone): StreamedResponse
+    {
+        $asked = $this->asked($request);
+
+        return response()->streamDownload(fn () => LogCsv::write($this->log->lines($zone, $asked)), "{$zone->slug}-log.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** All that the person at the desk has written, in every zone. */
+    public function own(Request $request): StreamedResponse
+    {
+        $lines = LogEntry::query()->where('user_id', $request->user()?->getAuthIdentifier())->with(['zone', 'user', 'crop', 'bed.site', 'sowing'])->orderBy('id');
+
+        return response()->streamDownload(static fn () => LogCsv::write($lines), 'my-log.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** A table of lines: all of them, or none. */
+    public function import(Request $request, Zone $zone, SaveLogFile $save): JsonResponse
+    {
+        $file = $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.required' => 'Choose a table first.', 'file.max' => 'The table is larger than 4 MiB. Bring a year at a time.', 'file.uploaded' => 'The table is larger than 4 MiB. Bring a year at a time.'])['file'];
+        try {
+            return response()->json(['data' => ['kept' => $save->execute($zone, $request->user(), (string) $file->get())]], 201);
+        } catch (LogFileRefused $why) {
+            throw ValidationException::withMessages(['file' => $why->rows]);
+        }
+    }
+
+    /** @return array{crop?: string|null, garden?: string|null, bed?: string|null, act?: string|null, from?: string|null, to?: string|null, after?: string|null} */
+    private function asked(Request $request): array
+    {
+        $day = ['nullable', 'date_format:Y-m-d'];
+
+        return $request->validate(['crop' => ['nullable', 'string', 'max:60'], 'garden' => ['nullable', 'string', 'max:80'], 'bed' => ['nullable', 'string', 'max:80'], 'act' => ['nullable', new Enum(LoggedAct::class)],
+            'from' => $day, 'to' => $day, 'after' => ['nullable', 'string', 'max:40']], ['*.date_format' => 'Give the day as YYYY-MM-DD.']);
+    }
+}

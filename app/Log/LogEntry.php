@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Crops\Crop;
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A line of the log. It is never changed: another line corrects it, or takes it back.
+ *
+ * @property int $id
+ * @property string $sent_as the sender's key: sent twice, it is kept once
+ * @property int $zone_id
+ * @property int|null $user_id null: somebody no longer here
+ * @property int|null $sowing_id the sowing it tells of
+ * @property int|null $crop_id
+ * @property int|null $bed_id
+ * @property LoggedAct $act
+ * @property Carbon $day
+ * @property array<string, mixed> $told variety, lot, metres, plants, kilograms, stems, quality, cause, celsius, depth, hour, text …: what was said, and no more
+ * @property string|null $photo checksum
+ * @property int|null $corrects_id the line it stands in the place of
+ * @property int|null $corrected_by the line that stands in its place
+ * @property bool $taken_back it says that the one before was no such thing
+ * @property string $came_by phone, desk or file
+ * @property Carbon $written_at by the server's clock, whatever the phone's said
+ * @property Carbon $created_at when it came in
+ * @property-read Zone $zone
+ * @property-read User|null $user
+ * @property-read Crop|null $crop
+ * @property-read Bed|null $bed
+ * @property-read Sowing|null $sowing
+ * @property-read self|null $corrects
+ */
+class LogEntry extends Model
+{
+    public const CAME_BY = ['phone', 'desk', 'file'];
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['act' => LoggedAct::class, 'day' => 'date', 'told' => 'array', 'taken_back' => 'boolean', 'written_at' => 'datetime'];
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Crop, $this> */
+    public function crop(): BelongsTo
+    {
+        return $this->belongsTo(Crop::class);
+    }
+
+    /** @return BelongsTo<Bed, $this> */
+    public function bed(): BelongsTo
+    {
+        return $this->belongsTo(Bed::class);
+    }
+
+    /** @return BelongsTo<Sowing, $this> */
+    public function sowing(): BelongsTo
+    {
+        return $this->belongsTo(Sowing::class);
+    }
+
+    /** @return BelongsTo<self, $this> */
+    public function corrects(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'corrects_id');
+    }
+
+    /** @return Builder<self> lines that stand, in the order of their days */
+    public static function standing(Zone $zone): Builder
+    {
+        return self::query()->where('zone_id', $zone->id)->whereNull('corrected_by')->where('taken_back', false)->orderBy('day')->orderBy('id');
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use Anthesis\Record\Day;
+use Illuminate\Support\Facades\Validator;
+use Illuminate\Validation\Rules\Enum;
+use InvalidArgumentException;
+
+/** A line as it is brought to the log: its form is right, whatever it says. */
+final readonly class LoggedEntry
+{
+    /** What is kept of what was said, beside act, day, crop and place. */
+    private const TOLD = ['variety', 'lot', 'metres', 'plants', 'kilograms', 'stems', 'quality', 'cause', 'celsius', 'depth', 'hour', 'under_cover', 'cue', 'plot', 'text'];
+
+    /** Rows of it hold nothing else. */
+    private const NUMBERS = ['metres', 'kilograms', 'celsius', 'depth', 'hour'];
+
+    private const COUNTS = ['plants', 'stems', 'quality', 'cue', 'plot'];
+
+    /**
+     * @param  string|null  $sowing  key of the line the sowing began with
+     * @param  string|null  $corrects  key of the line it stands in the place of
+     * @param  array<string, mixed>  $told  of TOLD, those that were said
+     */
+    private function __construct(
+        public string $key,
+        public LoggedAct $act,
+        public Day $on,
+        public ?string $crop,
+        public ?string $garden,
+        public ?string $bed,
+        public ?string $sowing,
+        public ?string $corrects,
+        public bool $takenBack,
+        public ?string $photo,
+        public array $told,
+    ) {
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $said
+     *
+     * @throws EntryRefused naming the first field that is no such thing
+     */
+    public static function of(array $said): self
+    {
+        $checked = Validator::make($said, self::rules(), self::messages());
+        if ($checked->fails()) {
+            $field = (string) $checked->errors()->keys()[0];
+            throw new EntryRefused($field, $checked->errors()->first());
+        }
+        $asked = $checked->validated();
+        try {
+            $on = Day::fromIso((string) $asked['on']);
+        } catch (InvalidArgumentException) {
+            throw new EntryRefused('on', 'Give the day as YYYY-MM-DD.');
+        }
+        $told = array_filter(array_intersect_key($asked, array_flip(self::TOLD)), static fn (mixed $v): bool => $v !== null && $v !== '' && $v !== false);
+        foreach ($told as $name => $value) {
+            $told[$name] = match (true) {
+                in_array($name, self::NUMBERS, true) => (float) $value,
+                in_array($name, self::COUNTS, true) => (int) $value,
+                $name === 'under_cover' => true,
+                default => $value,
+            };
+        }
+
+        return new self((string) $asked['key'], LoggedAct::from((string) $asked['act']), $on, $asked['crop'] ?? null, $asked['garden'] ?? null, $asked['bed'] ?? null, $asked['sowing'] ?? null,
+            $asked['corrects'] ?? null, (bool) ($asked['taken_back'] ?? false), $asked['photo'] ?? null, $told);
+    }
+
+    /** @return array<string, list<string|Enum>> */
+    private static function rules(): array
+    {
+        $key = ['string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'];
+
+        return [
+            'key' => ['required', ...$key],
+            'act' => ['required', 'string', new Enum(LoggedAct::class)],
+            'on' => ['required', 'string', 'max:10'],
+            'crop' => ['nullable', 'string', 'max:60'],
+            'garden' => ['nullable', 'required_with:bed', 'string', 'max:80'],
+            'bed' => ['nullable', 'string', 'max:80'],
+            'sowing' => ['nullable', ...$key],
+            'corrects' => ['nullable', ...$key],
+            'taken_back' => ['nullable', 'boolean'],
+            'photo' => ['nullable', 'string', 'regex:/^[0-9a-f]{64}$/'],
+            'variety' => ['nullable', 'string', 'max:80'],
+            'lot' => ['nullable', 'string', 'max:80'],
+            'metres' => ['nullable', 'numeric', 'between:0.05,2000'],
+            'plants' => ['nullable', 'integer', 'between:1,100000'],
+            'kilograms' => ['nullable', 'numeric', 'between:0.001,2000'],
+            'stems' => ['nullable', 'integer', 'between:1,50000'],
+            'quality' => ['nullable', 'integer', 'between:1,3'],
+            'cause' => ['nullable', 'required_if:act,lost', 'string', new Enum(LossCause::class)],
+            'celsius' => ['nullable', 'required_if:act,reading', 'numeric', 'between:-40,80'],
+            'depth' => ['nullable', 'numeric', 'between:0,3'],
+            'hour' => ['nullable', 'numeric', 'between:0,24'],
+            'under_cover' => ['nullable', 'boolean'],
+            'cue' => ['nullable', 'required_if:act,seen', 'integer', 'between:1,1000000000'],
+            'plot' => ['nullable', 'integer', 'between:1,1000000000'],
+            'text' => ['nullable', 'required_if:act,note', 'string', 'max:2000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function messages(): array
+    {
+        return [
+            'key.required' => 'Send a key of your own with each line (“key”), so that it is not kept twice.',
+            'act.required' => 'Say what was done: sown, up, first picked …',
+            'on.required' => 'Give the day as YYYY-MM-DD.',
+            'garden.required_with' => 'Say in which garden the bed is.',
+            'metres.between' => 'A row has 0.05 to 2000 m. Check the figure and its unit.',
+            'plants.between' => 'Count the plants: 1 to 100,000.',
+            'kilograms.between' => 'One picking weighs 1 g to 2000 kg. Check the figure and its unit: 250 g are 0.25 kg.',
+            'stems.between' => 'Count the stems of one picking: 1 to 50,000.',
+            'quality.between' => 'Quality is 1 (poor), 2 (fair) or 3 (good).',
+            'cause.required_if' => 'Say what it was lost to, or “other”.',
+            'celsius.required_if' => 'Give what the thermometer showed.',
+            'celsius.between' => 'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.',
+            'depth.between' => 'The depth is given in metres, 0 to 3: five centimetres are 0.05.',
+            'cue.required_if' => 'Say which plant was seen, and in which stage.',
+            'text.required_if' => 'A note needs words.',
+            'text.max' => 'A note has at most 2000 letters. Make two of it.',
+        ];
+    }
+}

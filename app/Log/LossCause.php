@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+/** Why a sowing was lost; `cause.<value>` in words. */
+enum LossCause: string
+{
+    case Cold = 'cold';
+    case Heat = 'heat';
+    case Frost = 'frost';
+    case Pests = 'pests';
+    case Drowned = 'drowned';
+    case DriedOut = 'dried-out';
+    case Other = 'other';
+}

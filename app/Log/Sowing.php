@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use Anthesis\Crop\Route;
+use Anthesis\Record\Day;
+use Anthesis\Trial\ObservedSowing;
+use App\Crops\Crop;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * A sowing or setting out, as the lines of the log that stand tell of it; SaveEntry tells it anew with each line.
+ *
+ * @property int $id
+ * @property string $sent_as key of the line it began with
+ * @property int $zone_id
+ * @property int $crop_id
+ * @property string|null $variety
+ * @property int|null $bed_id
+ * @property int|null $trial_plot_id
+ * @property bool $under_cover started there
+ * @property Carbon|null $sown_on
+ * @property Carbon|null $set_out_on
+ * @property Carbon|null $up_on
+ * @property Carbon|null $thinned_on
+ * @property Carbon|null $first_picked_on
+ * @property Carbon|null $last_picked_on
+ * @property Carbon|null $lost_on
+ * @property string|null $cause of LossCause
+ * @property float|null $metres
+ * @property float|null $kilograms of all pickings
+ * @property int|null $stems of all pickings
+ * @property float|null $quality mean of the pickings: 1 poor, 2 fair, 3 good
+ * @property bool $taken_back the line it began with was
+ * @property Carbon $begun_on
+ * @property Carbon|null $ended_on last picked, or lost
+ * @property-read Zone $zone
+ * @property-read Crop $crop
+ * @property-read Bed|null $bed
+ */
+class Sowing extends Model
+{
+    /** A sowing nobody has told of for so many days is no longer under way. */
+    public const FORGOTTEN_DAYS = 400;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['under_cover' => 'boolean', 'taken_back' => 'boolean', 'sown_on' => 'date', 'set_out_on' => 'date', 'up_on' => 'date', 'thinned_on' => 'date', 'first_picked_on' => 'date',
+        'last_picked_on' => 'date', 'lost_on' => 'date', 'begun_on' => 'date', 'ended_on' => 'date', 'metres' => 'float', 'kilograms' => 'float', 'quality' => 'float'];
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** @return BelongsTo<Crop, $this> */
+    public function crop(): BelongsTo
+    {
+        return $this->belongsTo(Crop::class);
+    }
+
+    /** @return BelongsTo<Bed, $this> */
+    public function bed(): BelongsTo
+    {
+        return $this->belongsTo(Bed::class);
+    }
+
+    /** @return HasMany<LogEntry, $this> those that stand */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(LogEntry::class)->whereNull('corrected_by')->where('taken_back', false)->orderBy('day')->orderBy('id');
+    }
+
+    /** @return Builder<self> those under way on a day, the latest first */
+    public static function underWay(Zone $zone, Day $today): Builder
+    {
+        return self::query()->where('zone_id', $zone->id)->where('taken_back', false)->whereNull('ended_on')
+            ->where('begun_on', '>=', $today->plus(-self::FORGOTTEN_DAYS)->iso())->orderByDesc('begun_on')->orderByDesc('id');
+    }
+
+    public static function dayOf(?Carbon $date): ?Day
+    {
+        return $date === null ? null : Day::fromIso($date->format('Y-m-d'));
+    }
+
+    /** How it came into the ground. */
+    public function route(): Route
+    {
+        return $this->under_cover || $this->sown_on === null ? Route::Transplant : Route::Direct;
+    }
+
+    /** @return Day|null when it came into the ground; null: it stands under cover yet */
+    public function inGroundOn(): ?Day
+    {
+        return self::dayOf($this->route() === Route::Transplant ? $this->set_out_on : $this->sown_on);
+    }
+
+    /** @return ObservedSowing|null null where its first picking was not seen, or it never came into the ground */
+    public function observed(): ?ObservedSowing
+    {
+        $on = $this->inGroundOn();
+        $picked = self::dayOf($this->first_picked_on);
+
+        return $on === null || $picked === null ? null : new ObservedSowing($on, $this->route() === Route::Direct ? self::dayOf($this->up_on) : null, $picked);
+    }
+
+    /** @return array<string, string|null> by what it tells of: sown, set_out, up, thinned, first_picked, last_picked, lost */
+    public function days(): array
+    {
+        $days = [];
+        foreach (['sown', 'set_out', 'up', 'thinned', 'first_picked', 'last_picked', 'lost'] as $of) {
+            $days[$of] = self::dayOf($this->getAttribute("{$of}_on"))?->iso();
+        }
+
+        return $days;
+    }
+
+    /** @return array<string, mixed> as the contract's Sowing */
+    public function told(): array
+    {
+        return ['key' => $this->sent_as, 'crop' => $this->crop->slug, 'name' => $this->crop->cells['name'], 'variety' => $this->variety, 'bed' => $this->bed?->told(), 'under_cover' => $this->under_cover,
+            'days' => $this->days(), 'cause' => $this->cause, 'metres' => $this->metres, 'kilograms' => $this->kilograms, 'stems' => $this->stems, 'quality' => $this->quality];
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Crops\Crop;
+use App\Cues\CuePlant;
+use App\Operations\Today;
+use App\People\User;
+use App\Season\Packet;
+use App\Trials\TrialPlot;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Builder;
+
+/** The log of a zone read back: its lines, and what a phone needs to write more where there is no signal. */
+final class ZoneLog
+{
+    public const PAGE = 60;
+
+    /** Lines of a person that say what is likely next. */
+    private const LATELY = 60;
+
+    /** Sowings under way that a phone carries. */
+    private const MOST_SOWINGS = 300;
+
+    /**
+     * @param  array{crop?: string|null, garden?: string|null, bed?: string|null, act?: string|null, from?: string|null, to?: string|null, after?: string|null}  $asked
+     * @return Builder<LogEntry> the newest first; those that were corrected are left out, those taken back are not
+     */
+    public function lines(Zone $zone, array $asked): Builder
+    {
+        $lines = LogEntry::query()->where('log_entries.zone_id', $zone->id)->whereNull('corrected_by');
+        if (isset($asked['crop'])) {
+            $lines->where('crop_id', Crop::query()->where('slug', $asked['crop'])->value('id') ?? 0);
+        }
+        if (isset($asked['garden'])) {
+            $beds = Bed::query()->where('zone_id', $zone->id)->where('garden', $asked['garden']);
+            $lines->whereIn('bed_id', (isset($asked['bed']) ? $beds->where('name', $asked['bed']) : $beds)->pluck('id'));
+        }
+        foreach (['act' => '=', 'from' => '>=', 'to' => '<='] as $name => $is) {
+            if (isset($asked[$name])) {
+                $lines->where($name === 'act' ? 'act' : 'day', $is, $asked[$name]);
+            }
+        }
+        if (isset($asked['after']) && preg_match('/^(\d{4}-\d\d-\d\d)\.(\d{1,18})$/', $asked['after'], $found) === 1) {
+            $lines->where(static fn (Builder $q) => $q->where('day', '<', $found[1])->orWhere(static fn (Builder $same) => $same->where('day', $found[1])->where('log_entries.id', '<', (int) $found[2])));
+        }
+
+        return $lines->with(['user', 'crop', 'bed.site', 'sowing', 'corrects.user', 'corrects.crop', 'corrects.bed.site', 'corrects.sowing'])->orderByDesc('day')->orderByDesc('log_entries.id');
+    }
+
+    /** @return array<string, mixed> as the contract's LogBook */
+    public function book(Zone $zone, User $user): array
+    {
+        $sowings = Sowing::underWay($zone, Today::day())->with(['crop', 'bed.site'])->limit(self::MOST_SOWINGS)->get();
+        $lately = LogEntry::query()->where('zone_id', $zone->id)->where('user_id', $user->id)->whereNull('corrected_by')->with(['crop', 'bed'])->orderByDesc('id')->limit(self::LATELY)->get();
+        $crops = Crop::query()->with('varieties')->get()->sortBy('position');
+        $packets = Packet::of($user);
+        $likely = [...$lately->where('act', LoggedAct::Sown)->pluck('crop.slug')->all(), ...$packets];
+        $gardens = $lately->whereNotNull('bed_id')->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")->unique()->values();
+        $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderBy('name')->get()
+            ->sortBy(static fn (Bed $b): int|false => ($at = $gardens->search("{$b->garden}\n{$b->name}")) === false ? PHP_INT_MAX : $at);
+
+        return [
+            'today' => Today::day()->iso(),
+            'zone' => ['slug' => $zone->slug, 'name' => $zone->name],
+            'user' => $user->name,
+            'crops' => array_values($crops->map(static fn (Crop $c): array => ['slug' => $c->slug, 'name' => $c->cells['name'], 'start' => $c->cells['start'], 'varieties' => $c->varieties->pluck('name')->all()])->all()),
+            'likely' => array_values(array_unique($likely)),
+            'beds' => array_values($beds->map(static fn (Bed $b): array => $b->told())->all()),
+            'sowings' => array_values($sowings->map(static fn (Sowing $s): array => $s->told())->all()),
+            'due' => array_values(TrialPlot::due($zone)->map(static fn (TrialPlot $p): array => $p->asked())->all()),
+            'cues' => array_values(CuePlant::query()->orderBy('name')->orderBy('stage')->get()->map(static fn (CuePlant $c): array => ['id' => $c->id, 'plant' => $c->name, 'stage' => $c->stage])->all()),
+        ];
+    }
+}
