@@ -6,6 +6,7 @@ use App\Advisories\AdvisoryController;
 use App\Crops\CropController;
 use App\Crops\ShippedCropController;
 use App\Crops\VarietyController;
+use App\Cues\CueController;
 use App\Editions\EditionController;
 use App\Languages\TranslationController;
 use App\Letters\OutboxController;
@@ -25,6 +26,8 @@ use App\Stations\RecordImportController;
 use App\Stations\RecordPreviewController;
 use App\Stations\StationController;
 use App\Stations\StationDeviceController;
+use App\Trials\LocalDaysController;
+use App\Trials\TrialController;
 use App\Windows\CropChoiceController;
 use App\Windows\CropTrialController;
 use App\Windows\WindowsController;
@@ -37,7 +40,7 @@ use Illuminate\Support\Facades\Route;
 // The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
 
 // Numbers beyond what a row can have are no addresses.
-foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device', 'objection'] as $numbered) {
+foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device', 'objection', 'held', 'trial', 'cue'] as $numbered) {
     Route::pattern($numbered, '[0-9]{1,18}');
 }
 
@@ -101,6 +104,17 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/log-book', [LogController::class, 'book']);
         Route::post('zones/{zone}/log-entries', [LogController::class, 'store']);
         Route::post('zones/{zone}/log-files', [LogController::class, 'import']);
+        Route::get('zones/{zone}/under-way', [LogController::class, 'underWay']);
+        Route::get('zones/{zone}/local-days', [LocalDaysController::class, 'index']);
+        Route::post('zones/{zone}/local-days', [LocalDaysController::class, 'store']);
+        Route::delete('zones/{zone}/local-days/{held}', [LocalDaysController::class, 'undo']);
+        Route::get('zones/{zone}/trials', [TrialController::class, 'index']);
+        Route::post('zones/{zone}/trials', [TrialController::class, 'store']);
+        Route::post('trials/{trial}/conclusion', [TrialController::class, 'close']);
+        Route::delete('trials/{trial}/conclusion', [TrialController::class, 'reopen']);
+        Route::get('zones/{zone}/cues', [CueController::class, 'index']);
+        Route::post('zones/{zone}/cues', [CueController::class, 'store']);
+        Route::delete('zones/{zone}/cues/{cue}', [CueController::class, 'destroy']);
         Route::post('log-photos', [LogController::class, 'storePhoto']);
         Route::get('zones/{zone}/advisories', [AdvisoryController::class, 'index']);
         Route::post('zones/{zone}/advisories', [AdvisoryController::class, 'store']);

@@ -10,7 +10,7 @@ use Anthesis\Calendar\NoteCheck;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
-use App\Crops\Crop as CropModel;
+use App\Crops\ZoneCrops;
 use App\Languages\Translation;
 use App\Operations\Today;
 use App\Stations\Station;
@@ -39,7 +39,7 @@ final class DraftEdition
         $before = $this->before($zone);
 
         return EditionDocument::compose($zone->toPlace(), ($last->number ?? 0) + 1, $on ?? Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
-            self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(CropModel::book(), null, 'slug')),
+            self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(ZoneCrops::of($zone)->book(), null, 'slug')),
             $before?->isSound() ? $before->open() : null, Translation::byLanguage());
     }
 

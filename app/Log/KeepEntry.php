@@ -150,7 +150,7 @@ final class KeepEntry
     /** A reading of the log is one of the soil too: the bed is its spot. */
     private function keepReading(Zone $zone, User $user, LoggedEntry $entry, ?Bed $bed): void
     {
-        $site = $bed?->site ?? Site::seenIn($zone)->firstOrFail();
+        $site = $bed->site ?? Site::seenIn($zone)->firstOrFail();
         $spot = $this->spots->execute($zone, Str::limit($bed === null ? $zone->name : "{$bed->garden}, {$bed->name}", 80, ''), $site);
         $this->readings->keep($spot, $user, $entry->key, $entry->on, (float) ($entry->told['hour'] ?? self::MORNING), (float) ($entry->told['depth'] ?? self::DEPTH), [], (float) $entry->told['celsius'], false);
     }

@@ -37,6 +37,12 @@ class LogController
         return response()->json(['data' => $this->log->book($zone, $request->user())]);
     }
 
+    /** What is in the ground, and how this season goes on for it. */
+    public function underWay(Zone $zone, ZoneUnderWay $underWay): JsonResponse
+    {
+        return response()->json(['data' => $underWay->of($zone)]);
+    }
+
     /** Lines as they were written, in their order. What cannot stand comes back with the reason; the rest is kept. */
     public function store(Request $request, Zone $zone, KeepEntry $keep): JsonResponse
     {

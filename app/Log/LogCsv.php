@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Log;
 
 use Anthesis\Exchange\CsvText;
+use App\Cues\CuePlant;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The log as a table a line a row; SaveLogFile reads what this writes. */
 final class LogCsv
 {
-    public const COLUMNS = ['on', 'act', 'crop', 'variety', 'garden', 'bed', 'under_cover', 'lot', 'metres', 'plants', 'kilograms', 'stems', 'quality', 'cause', 'celsius', 'depth', 'hour', 'text'];
+    public const COLUMNS = ['on', 'act', 'crop', 'variety', 'garden', 'bed', 'under_cover', 'lot', 'metres', 'plants', 'kilograms', 'stems', 'quality', 'cause', 'celsius', 'depth', 'hour', 'plant', 'stage', 'text'];
 
     /** Columns that are told of a line and are no part of what is read back. */
     private const BESIDE = ['zone', 'by', 'written_at', 'came_by', 'state', 'key'];
@@ -25,17 +26,22 @@ final class LogCsv
             return;
         }
         CsvText::write($out, [[...self::COLUMNS, ...self::BESIDE]]);
-        $lines->with('zone')->lazy(self::AT_A_TIME)->each(static function (LogEntry $entry) use ($out): void {
-            CsvText::write($out, [self::row($entry)]);
+        $plants = CuePlant::query()->get()->keyBy('id')->all();
+        $lines->with('zone')->lazy(self::AT_A_TIME)->each(static function (LogEntry $entry) use ($out, $plants): void {
+            CsvText::write($out, [self::row($entry, $plants)]);
         });
         fclose($out);
     }
 
-    /** @return list<string|int|float|null> */
-    private static function row(LogEntry $entry): array
+    /**
+     * @param  array<int, CuePlant>  $plants  by id
+     * @return list<string|int|float|null>
+     */
+    private static function row(LogEntry $entry, array $plants): array
     {
         $own = ['on' => $entry->day->format('Y-m-d'), 'act' => $entry->act->value, 'crop' => $entry->crop?->slug, 'garden' => $entry->bed?->garden, 'bed' => $entry->bed?->name,
-            'under_cover' => ($entry->told['under_cover'] ?? false) === true ? 'yes' : null] + $entry->told;
+            'under_cover' => ($entry->told['under_cover'] ?? false) === true ? 'yes' : null,
+            'plant' => $plants[$entry->told['cue'] ?? 0]->name ?? null, 'stage' => $plants[$entry->told['cue'] ?? 0]->stage ?? null] + $entry->told;
         $state = match (true) {
             $entry->taken_back => 'taken back',
             $entry->corrected_by !== null => 'corrected',

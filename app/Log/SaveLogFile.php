@@ -7,6 +7,7 @@ namespace App\Log;
 use Anthesis\Exchange\CsvText;
 use Anthesis\Exchange\Delimited;
 use App\Crops\Crop;
+use App\Cues\CuePlant;
 use App\People\User;
 use App\Zones\Zone;
 use Carbon\CarbonImmutable;
@@ -46,6 +47,7 @@ final class SaveLogFile
         foreach ($rows as [$line, $said]) {
             try {
                 $said['crop'] = isset($said['crop']) ? $slugs[mb_strtolower($said['crop'])] ?? $said['crop'] : null;
+                $said['cue'] = $this->cue($said);
                 $said['sowing'] = $this->sowing($zone, $said);
                 $kept += $this->keep->execute($zone, $user, LoggedEntry::of($said), 'file', $now)->wasRecentlyCreated ? 1 : 0;
             } catch (EntryRefused $why) {
@@ -118,6 +120,17 @@ final class SaveLogFile
         }
 
         return $said;
+    }
+
+    /** @param  array<string, string|null>  $said */
+    private function cue(array $said): ?int
+    {
+        if (! isset($said['plant'])) {
+            return null;
+        }
+
+        return CuePlant::query()->where('name', $said['plant'])->where('stage', $said['stage'] ?? '')->first()->id
+            ?? throw new EntryRefused('plant', 'There is no such plant in that stage on the county’s list. Put it there first.');
     }
 
     /** @param  array<string, string|null>  $said */

@@ -60,7 +60,7 @@ final class ZoneLog
         $likely = [...$lately->where('act', LoggedAct::Sown)->pluck('crop.slug')->all(), ...$packets];
         $gardens = $lately->whereNotNull('bed_id')->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")->unique()->values();
         $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderBy('name')->get()
-            ->sortBy(static fn (Bed $b): int|false => ($at = $gardens->search("{$b->garden}\n{$b->name}")) === false ? PHP_INT_MAX : $at);
+            ->sortBy(static fn (Bed $b): int => ($at = $gardens->search("{$b->garden}\n{$b->name}")) === false ? PHP_INT_MAX : $at);
 
         return [
             'today' => Today::day()->iso(),

@@ -25,6 +25,12 @@ class Result extends Model
 
     public const TODAY = 'today';
 
+    public const UNDER_WAY = 'under-way';
+
+    public const LOCAL_DAYS = 'local-days';
+
+    public const CUE = 'cue';
+
     public const METHOD_CHANGES = 'method-changes';
 
     public const UPDATED_AT = null;

@@ -18,8 +18,7 @@ use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\School\FromReplay;
-use App\Crops\Crop as CropModel;
-use App\Crops\Variety;
+use App\Crops\ZoneCrops;
 use App\Results\Result;
 use App\Results\Results;
 use App\Results\ZoneReplay;
@@ -44,9 +43,10 @@ final readonly class ZoneToday
      */
     public function of(Zone $zone, ZoneRecord $record, Site $site, ProofStandard $standard, Day $today, ?Day $on): array
     {
-        $crops = CropModel::book();
+        $book = ZoneCrops::of($zone);
+        $crops = $book->book();
         $covers = Site::covers();
-        $varieties = Variety::book();
+        $varieties = $book->varieties();
         $known = self::upTo($record->used, $today);
         $outlook = $on === null ? $this->outlook->from($zone, $today) : null;
         $inputs = [$known->checksum(), $zone->latitude, $zone->light, $site, $standard->value, ($on ?? $today)->iso(), $on !== null, $outlook?->checksum(), $covers,
@@ -65,6 +65,24 @@ final readonly class ZoneToday
         $sheet = Result::query()->findOrFail($hash)->content();
 
         return ['sheet' => $sheet, 'record_ends' => self::lastKnown($known)->iso(), 'outlook' => $outlook === null ? null : ['source' => $this->outlook->name(), 'days' => self::days($outlook)]];
+    }
+
+    /**
+     * This season as it is, at a site; for those who follow what stands already.
+     *
+     * @return array{season: callable(Site): ThisSeason, inputs: list<mixed>}|null with the fingerprint of the weather it is made of; null where there is no season to tell of
+     */
+    public function season(Zone $zone, Day $today): ?array
+    {
+        $record = ZoneRecord::of($zone);
+        if ($record === null || $this->missing($record, $today) !== null) {
+            return null;
+        }
+        $known = self::upTo($record->used, $today);
+        $outlook = $this->outlook->from($zone, $today);
+
+        return ['season' => static fn (Site $site): ThisSeason => ThisSeason::of($known, $outlook, Latitude::of($zone->latitude), $site, LightSchool::from($zone->light)),
+            'inputs' => [$known->checksum(), $outlook?->checksum(), $zone->latitude, $zone->light]];
     }
 
     /**

@@ -15,6 +15,7 @@ use Anthesis\Window\School\FromReplay;
 use Anthesis\Words\Phrase;
 use App\Crops\Crop as CropModel;
 use App\Crops\Variety;
+use App\Crops\ZoneCrops;
 use App\Results\Result;
 use App\Results\Results;
 use App\Results\ZoneReplay;
@@ -35,12 +36,13 @@ final class CropComparison
     /** @return array{sites: list<Compared>, varieties: list<Compared>} kept under a fingerprint of all they come from */
     public static function of(Zone $zone, ZoneRecord $record, CropModel $model, ProofStandard $standard): array
     {
+        $book = ZoneCrops::of($zone);
         $sites = SiteModel::forZone($zone);
         $varieties = array_values($model->varieties()->get()->all());
-        $inputs = [$record->used->checksum(), $zone->latitude, $zone->light, $standard->value, $sites, $model->cells,
-            array_map(static fn (Variety $v): array => [$v->name, $v->cells], $varieties)];
+        $inputs = [$record->used->checksum(), $zone->latitude, $zone->light, $standard->value, $sites, $book->crop($model)->checksum(),
+            array_map(static fn (Variety $v): array => [$v->name, $book->variety($v, $model)->checksum()], $varieties)];
         $hash = Results::remember(Result::COMPARED, Result::hashOf(Result::COMPARED, $inputs),
-            static fn (): array => self::compute($zone, $record, $model, $varieties, $sites, $standard));
+            static fn (): array => self::compute($zone, $record, $book, $model, $varieties, $sites, $standard));
         /** @var array{sites: list<Compared>, varieties: list<Compared>} $content */
         $content = Result::query()->findOrFail($hash)->content();
 
@@ -52,10 +54,10 @@ final class CropComparison
      * @param  non-empty-list<Site>  $sites
      * @return array{sites: list<Compared>, varieties: list<Compared>}
      */
-    private static function compute(Zone $zone, ZoneRecord $record, CropModel $model, array $varieties, array $sites, ProofStandard $standard): array
+    private static function compute(Zone $zone, ZoneRecord $record, ZoneCrops $book, CropModel $model, array $varieties, array $sites, ProofStandard $standard): array
     {
         $latitude = Latitude::of($zone->latitude);
-        $crop = $model->toCore();
+        $crop = $book->crop($model);
         $windows = static fn (FromReplay $school, Crop $grown): array => array_combine(array_column($grown->routes, 'value'), $school->windows($grown, $standard));
         $out = ['sites' => [], 'varieties' => []];
         $base = [];
@@ -65,7 +67,7 @@ final class CropComparison
             if ($i === 0) {
                 $base = array_map(static fn (RouteWindows $r): array => array_map(CropSheet::span(...), $r->windows), $routes);
                 foreach ($varieties as $variety) {
-                    $grown = $variety->toCore($model);
+                    $grown = $book->variety($variety, $model);
                     array_push($out['varieties'], ...self::rows($grown, $variety->name, $windows($school, $grown), $base, Phrase::of('difference.the-crop')));
                 }
             }

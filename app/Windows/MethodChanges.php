@@ -8,7 +8,7 @@ use Anthesis\Calendar\MethodChange;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\Latitude;
 use Anthesis\Window\ProofStandard;
-use App\Crops\Crop as CropModel;
+use App\Crops\ZoneCrops;
 use App\Results\Result;
 use App\Results\Results;
 use App\Results\ZoneReplay;
@@ -26,7 +26,7 @@ final class MethodChanges
     /** @return list<Change> kept under a fingerprint of all they come from */
     public static function of(Zone $zone, ZoneRecord $record): array
     {
-        $crops = CropModel::book();
+        $crops = ZoneCrops::of($zone)->book();
         $site = Site::forZone($zone)[0];
         $inputs = [$record->used->checksum(), $zone->latitude, $zone->light, $zone->standard, $site, array_map(static fn (Crop $c): string => $c->checksum(), $crops)];
         $hash = Results::remember(Result::METHOD_CHANGES, Result::hashOf(Result::METHOD_CHANGES, $inputs), static function () use ($zone, $record, $site, $crops): array {

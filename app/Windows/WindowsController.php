@@ -11,6 +11,7 @@ use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
+use App\Crops\ZoneCrops;
 use App\Results\ZoneReplay;
 use App\Sites\Site;
 use App\Stations\ZoneRecord;
@@ -51,7 +52,7 @@ class WindowsController
         [$site] = $this->asked($request, $zone);
         $variety = $request->integer('variety');
         $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
-        $grown = $variety === 0 ? $crop->toCore() : ($crop->varieties()->find($variety) ?? abort(404, 'There is no such variety.'))->toCore($crop);
+        $grown = $variety === 0 ? ZoneCrops::of($zone)->crop($crop) : ZoneCrops::of($zone)->variety($crop->varieties()->find($variety) ?? abort(404, 'There is no such variety.'), $crop);
         $route = array_filter($grown->routes, static fn ($r): bool => $r->value === $request->query('route'));
 
         return response()->json(['data' => CropRuns::of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0], $grown, array_values($route)[0] ?? $grown->routes[0])]);
@@ -94,7 +95,7 @@ class WindowsController
         } catch (InvalidArgumentException) {
             throw ValidationException::withMessages(['on' => 'Give a day of the year as MM-DD.']);
         }
-        $grown = $crop->toCore();
+        $grown = ZoneCrops::of($zone)->crop($crop);
         $route = isset($asked['route']) ? Route::from($asked['route']) : $grown->routes[0];
         abort_unless(in_array($route, $grown->routes, true), 404, 'The crop is not grown in this way.');
 

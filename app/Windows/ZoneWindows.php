@@ -15,6 +15,7 @@ use Anthesis\Window\School\OwnDates;
 use Anthesis\Words\Phrase;
 use App\Crops\Crop as CropModel;
 use App\Crops\Variety;
+use App\Crops\ZoneCrops;
 use App\Results\Result;
 use App\Sites\Site;
 use App\Zones\Computation;
@@ -83,18 +84,18 @@ final readonly class ZoneWindows
         $choices = CropChoice::holdingIn($zone)->get()->keyBy('crop')->all();
 
         return new self($zone->slug, (string) $computation->finished_at?->toIso8601String(), ['standard' => $standard->value] + $computation->method,
-            $computation->record, $ruler, $dossiers, $choices, self::byHand($choices), $standard, $zone->isStale());
+            $computation->record, $ruler, $dossiers, $choices, self::byHand($zone, $choices), $standard, $zone->isStale());
     }
 
     /**
      * @param  array<string, CropChoice>  $choices
      * @return array<string, Crop>
      */
-    private static function byHand(array $choices): array
+    private static function byHand(Zone $zone, array $choices): array
     {
         $slugs = array_keys(array_filter($choices, static fn (CropChoice $c): bool => $c->school === OwnDates::KEY));
 
-        return $slugs === [] ? [] : array_map(static fn (CropModel $c): Crop => $c->toCore(), CropModel::query()->whereIn('slug', $slugs)->get()->keyBy('slug')->all());
+        return $slugs === [] ? [] : array_map(ZoneCrops::of($zone)->crop(...), CropModel::query()->whereIn('slug', $slugs)->get()->keyBy('slug')->all());
     }
 
     /** @return string the school the calendar follows for a crop */

@@ -88,7 +88,7 @@ final class ThisSeason implements ProspectsSource
     /** @return list<Day|null> when what is sown on a day comes up, in each member; null: not in time */
     public function emergences(Crop $crop, Day $sown): array
     {
-        return array_values(array_map(fn (Member $member): ?Day => $this->replay($member)->emergence($crop, $sown), $this->members));
+        return array_map(fn (Member $member): ?Day => $this->replay($member)->emergence($crop, $sown), $this->members);
     }
 
     /**

@@ -36,32 +36,32 @@ final readonly class LocalDays
     }
 
     /**
-     * @param  list<ObservedSowing>  $sowings  of the crop by the route; those the record does not hold, from sowing to harvest, are left out
+     * @param  list<array{SeasonTables, ObservedSowing}>  $sowings  of the crop by the route, each with the weather of its site; those the record does not hold, from sowing to harvest, are left out
      * @return self|null null where none is left
      */
-    public static function of(SeasonTables $tables, Crop $crop, Route $route, LightSchool $light, array $sowings): ?self
+    public static function of(Crop $crop, Route $route, LightSchool $light, array $sowings): ?self
     {
-        $growth = $tables->growth($crop, $light);
         $needed = (new Maturity($crop))->growthDays($route);
         $seen = [];
-        foreach ($sowings as $sowing) {
+        foreach ($sowings as [$tables, $sowing]) {
+            $growth = $tables->growth($crop, $light);
             $up = self::up($tables, $crop, $route, $sowing);
             $harvest = $sowing->firstHarvest->number - $tables->first->number;
             if ($up !== null && $up <= $harvest && $harvest < $tables->days && $tables->missing[$harvest + 1] === $tables->missing[$up]) {
-                $seen[] = [$up, $harvest, ($growth[$harvest + 1] - $growth[$up + 1]) / $needed];
+                $seen[] = [$tables, $up, $harvest, ($growth[$harvest + 1] - $growth[$up + 1]) / $needed];
             }
         }
         if ($seen === []) {
             return null;
         }
-        $shares = array_column($seen, 2);
+        $shares = array_column($seen, 3);
         $factor = self::factor($shares);
-        $error = static fn (int $up, int $harvest, float $factor): int => abs($harvest
-            - self::maturity($growth, $tables->days, $up, (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factor)))->growthDays($route)));
+        $error = static fn (SeasonTables $tables, int $up, int $harvest, float $factor): int => abs($harvest
+            - self::maturity($tables->growth($crop, $light), $tables->days, $up, (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factor)))->growthDays($route)));
         $before = $after = 0;
-        foreach ($seen as $i => [$up, $harvest]) {
-            $before += $error($up, $harvest, 1.0);
-            $after += count($seen) > 1 ? $error($up, $harvest, self::factor(array_values(array_diff_key($shares, [$i => true])))) : 0;
+        foreach ($seen as $i => [$tables, $up, $harvest]) {
+            $before += $error($tables, $up, $harvest, 1.0);
+            $after += count($seen) > 1 ? $error($tables, $up, $harvest, self::factor(array_values(array_diff_key($shares, [$i => true])))) : 0;
         }
 
         return new self($shares, $factor, $crop->growth->maturityDays * $factor, $before / count($seen), count($seen) > 1 ? $after / count($seen) : null);

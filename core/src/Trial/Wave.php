@@ -16,7 +16,7 @@ final readonly class Wave
     /**
      * @param  string  $name  of the wave
      * @param  list<float>  $yields  kg or stems of each repeat, 0 where it was lost
-     * @param  list<int>  $qualities  of those that were picked: 1 poor, 2 fair, 3 good
+     * @param  list<float>  $qualities  of those that were picked: 1 poor, 2 fair, 3 good
      * @param  float|null  $expected  share of members in which the replay came to a harvest, 0…1; null: not told
      */
     public function __construct(public string $name, public array $yields, public array $qualities, public ?float $expected)

@@ -29,6 +29,12 @@ final class LocalDaysTest extends TestCase
         return self::$tables ??= new SeasonTables(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround());
     }
 
+    /** @param  list<ObservedSowing>  $sowings */
+    private static function told(Crop $crop, Route $route, array $sowings): ?LocalDays
+    {
+        return LocalDays::of($crop, $route, LightSchool::Radiation, array_map(static fn (ObservedSowing $s): array => [self::tables(), $s], $sowings));
+    }
+
     private static function crop(string $slug): Crop
     {
         return CropCsv::crop(CropCsv::standardRows()[$slug]);
@@ -60,7 +66,7 @@ final class LocalDaysTest extends TestCase
         $crop = self::crop('radish');
         $growth = self::tables()->growth($crop, LightSchool::Radiation);
         [$up, $harvest] = [Day::fromIso('2010-05-20'), Day::fromIso('2010-06-14')];
-        $told = LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [new ObservedSowing(Day::fromIso('2010-05-12'), $up, $harvest)]);
+        $told = self::told($crop, Route::Direct, [new ObservedSowing(Day::fromIso('2010-05-12'), $up, $harvest)]);
         $index = static fn (Day $day): int => $day->number - self::tables()->first->number;
         $share = ($growth[$index($harvest) + 1] - $growth[$index($up) + 1]) / (new Maturity($crop))->growthDays(Route::Direct);
         self::assertEqualsWithDelta([$share], $told?->shares, 1e-12);
@@ -74,7 +80,7 @@ final class LocalDaysTest extends TestCase
         foreach (['lettuce-leaf' => 1.15, 'radish' => 0.87, 'kale' => 1.12] as $slug => $truth) {
             $crop = self::crop($slug);
             $hidden = $crop->growth->maturityDays * $truth;
-            $told = LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, self::seen($crop, Route::Direct, $hidden, 8));
+            $told = self::told($crop, Route::Direct, self::seen($crop, Route::Direct, $hidden, 8));
             self::assertNotNull($told);
             self::assertEqualsWithDelta($hidden, $told->days, 0.05 * $hidden, $slug);
             self::assertLessThan($told->errorBefore, $told->errorAfter, "{$slug}: the days told are nearer than the packet's");
@@ -84,10 +90,10 @@ final class LocalDaysTest extends TestCase
     public function test_what_was_not_seen_coming_up_comes_up_as_the_soil_says_and_what_was_set_out_counts_from_then(): void
     {
         $crop = self::crop('radish');
-        $of = static fn (bool $seen): ?LocalDays => LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, self::seen($crop, Route::Direct, 30, 4, withEmergence: $seen));
+        $of = static fn (bool $seen): ?LocalDays => self::told($crop, Route::Direct, self::seen($crop, Route::Direct, 30, 4, withEmergence: $seen));
         self::assertEqualsWithDelta($of(true)?->shares, $of(false)?->shares, 1e-12);
         $tomato = self::crop('tomato-main');
-        $set = LocalDays::of(self::tables(), $tomato, Route::Transplant, LightSchool::Radiation, self::seen($tomato, Route::Transplant, $tomato->growth->maturityDays, 3, '06-01'));
+        $set = self::told($tomato, Route::Transplant, self::seen($tomato, Route::Transplant, $tomato->growth->maturityDays, 3, '06-01'));
         // First harvest is the first day by which the growth has passed, so a little more of it has.
         foreach ($set->shares ?? [] as $share) {
             self::assertGreaterThanOrEqual(1.0 - 1e-9, $share);
@@ -100,12 +106,12 @@ final class LocalDaysTest extends TestCase
     {
         $crop = self::crop('radish');
         $sowing = static fn (string $on, string $harvest): ObservedSowing => new ObservedSowing(Day::fromIso($on), null, Day::fromIso($harvest));
-        self::assertNull(LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, []));
-        self::assertNull(LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [$sowing('1950-05-01', '1950-06-10'), $sowing('2100-05-01', '2100-06-10')]));
+        self::assertNull(self::told($crop, Route::Direct, []));
+        self::assertNull(self::told($crop, Route::Direct, [$sowing('1950-05-01', '1950-06-10'), $sowing('2100-05-01', '2100-06-10')]));
         $last = self::tables()->first->plus(self::tables()->days - 1);
-        self::assertNull(LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(1))]));
-        self::assertNotNull(LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last)]));
-        self::assertCount(1, LocalDays::of(self::tables(), $crop, Route::Direct, LightSchool::Radiation, [$sowing('2010-05-12', '2010-06-14'), $sowing('1950-05-01', '1950-06-10')])->shares ?? []);
+        self::assertNull(self::told($crop, Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(1))]));
+        self::assertNotNull(self::told($crop, Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last)]));
+        self::assertCount(1, self::told($crop, Route::Direct, [$sowing('2010-05-12', '2010-06-14'), $sowing('1950-05-01', '1950-06-10')])->shares ?? []);
     }
 
     public function test_nothing_is_picked_before_it_is_up_nor_up_before_it_is_sown(): void

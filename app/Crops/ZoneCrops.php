@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crops;
+
+use Anthesis\Crop\Crop as CropParameters;
+use Anthesis\Crop\Variety as CoreVariety;
+use App\Trials\LocalDaysOfCrop;
+use App\Zones\Zone;
+
+/** The crop book as it is grown in a zone: with the days to maturity that its own sowings told and an educator took. */
+final readonly class ZoneCrops
+{
+    /** @param  array<string, float>  $days  local ones, by id of the crop and, after a line's end, name of the variety */
+    private function __construct(private array $days)
+    {
+    }
+
+    public static function of(Zone $zone): self
+    {
+        $days = [];
+        foreach (LocalDaysOfCrop::holdingIn($zone)->get() as $own) {
+            $days[self::key($own->crop_id, $own->variety)] = $own->days;
+        }
+
+        return new self($days);
+    }
+
+    public function crop(Crop $crop): CropParameters
+    {
+        return $this->local($crop->toCore(), $crop->id, null);
+    }
+
+    public function variety(Variety $variety, Crop $crop): CropParameters
+    {
+        return $this->local($variety->toCore($crop), $crop->id, $variety->name);
+    }
+
+    /** A crop as it stands in a bed: of the variety the book has by that name, else as the crop itself. */
+    public function named(Crop $crop, ?string $variety): CropParameters
+    {
+        $known = $variety === null ? null : $crop->varieties->firstWhere('name', $variety);
+
+        return $known === null ? $this->crop($crop) : $this->variety($known, $crop);
+    }
+
+    /** @return list<CropParameters> all crops, in the order of the book */
+    public function book(): array
+    {
+        return array_map($this->crop(...), Crop::inOrder());
+    }
+
+    /** @return array<string, list<CoreVariety>> by crop */
+    public function varieties(): array
+    {
+        $book = [];
+        foreach (Variety::query()->with('crop')->orderBy('id')->get() as $variety) {
+            $book[$variety->crop->slug][] = new CoreVariety($variety->name, $variety->tags, $this->variety($variety, $variety->crop));
+        }
+
+        return $book;
+    }
+
+    private function local(CropParameters $crop, int $id, ?string $variety): CropParameters
+    {
+        $days = $this->days[self::key($id, $variety)] ?? null;
+
+        return $days === null ? $crop : $crop->maturingIn($days);
+    }
+
+    private static function key(int $crop, ?string $variety): string
+    {
+        return "{$crop}\n{$variety}";
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cues;
+
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+class CueController
+{
+    public function __construct(private readonly ZoneCues $cues)
+    {
+    }
+
+    public function index(Zone $zone): JsonResponse
+    {
+        return response()->json(['data' => $this->cues->of($zone)]);
+    }
+
+    public function store(Request $request, Zone $zone, SaveCuePlant $save): JsonResponse
+    {
+        Gate::authorize('publish', $zone);
+        $asked = $request->validate(['plant' => ['required', 'string', 'max:80'], 'stage' => ['required', 'string', 'max:80'], 'note' => ['nullable', 'string', 'max:300']],
+            ['plant.required' => 'Say which plant: one that many know and that stands in many gardens.', 'stage.required' => 'Say in which stage it tells: “leafing”, “first flower”.']);
+        $save->execute($asked['plant'], $asked['stage'], $asked['note'] ?? null);
+
+        return response()->json(['data' => $this->cues->of($zone)], 201);
+    }
+
+    public function destroy(Zone $zone, CuePlant $cue, SaveCuePlant $save): JsonResponse
+    {
+        Gate::authorize('publish', $zone);
+        abort_unless($save->remove($cue), 409, 'It was seen already: its sightings would be lost. It stays on the list.');
+
+        return response()->json(['data' => $this->cues->of($zone)]);
+    }
+}

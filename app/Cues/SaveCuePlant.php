@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cues;
+
+use App\Log\LogEntry;
+use App\Log\LoggedAct;
+
+/** Puts a plant in a stage on the county's list, once; and takes one off that nobody has seen yet. */
+final class SaveCuePlant
+{
+    public function execute(string $name, string $stage, ?string $note): CuePlant
+    {
+        return CuePlant::query()->createOrFirst(['name' => $name, 'stage' => $stage], ['note' => $note]);
+    }
+
+    /** @return bool false where it was seen: then it stays */
+    public function remove(CuePlant $plant): bool
+    {
+        if (LogEntry::query()->where('act', LoggedAct::Seen)->where('told->cue', $plant->id)->exists()) {
+            return false;
+        }
+        $plant->delete();
+
+        return true;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trials;
+
+use Anthesis\Crop\Route;
+use App\Crops\Crop;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
+
+class LocalDaysController
+{
+    public function __construct(private readonly ZoneLocalDays $days)
+    {
+    }
+
+    public function index(Zone $zone): JsonResponse
+    {
+        return $this->told($zone);
+    }
+
+    public function store(Request $request, Zone $zone, TakeLocalDays $save): JsonResponse
+    {
+        Gate::authorize('update', $zone);
+        $asked = $request->validate(['crop' => ['required', 'string', 'max:60'], 'variety' => ['present', 'nullable', 'string', 'max:80'], 'route' => ['required', new Enum(Route::class)], 'replaces' => ['present', 'nullable', 'integer']]);
+        $crop = Crop::query()->where('slug', $asked['crop'])->first() ?? throw ValidationException::withMessages(['crop' => 'There is no such crop in the book. Choose another one.']);
+        $told = $this->days->one($zone, $crop, $asked['variety'], Route::from($asked['route'])) ?? throw ValidationException::withMessages(['crop' => 'No sowing of it in the log tells of its days: it takes the day it was sown and the day it was first picked.']);
+        $save->execute($zone, $crop, $told, $asked['replaces'] === null ? null : (int) $asked['replaces'], $request->user());
+
+        return $this->told($zone, 201);
+    }
+
+    public function undo(Request $request, Zone $zone, int $held, TakeLocalDays $save): JsonResponse
+    {
+        Gate::authorize('update', $zone);
+        $own = LocalDaysOfCrop::query()->where('zone_id', $zone->id)->find($held) ?? abort(404, 'There are no such days in this zone.');
+        $save->undo($own, $zone, $request->user());
+
+        return $this->told($zone);
+    }
+
+    private function told(Zone $zone, int $status = 200): JsonResponse
+    {
+        return response()->json(['data' => ['crops' => $this->days->of($zone), 'history' => $this->days->history($zone)]], $status);
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trials;
+
+use Anthesis\Crop\Route;
+use Anthesis\Record\Day;
+use Anthesis\Replay\OutcomeRibbon;
+use App\Crops\Crop;
+use App\Crops\ZoneCrops;
+use App\Log\Bed;
+use App\People\User;
+use App\Results\ZoneReplay;
+use App\Sites\Site;
+use App\Stations\ZoneRecord;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Makes a trial's plan: a plot for each repeat of each variety in each wave, with what the record has one expect. Sent twice, it is made once. */
+final class PlanTrial
+{
+    /**
+     * @param  list<array{name: string, on: Day}>  $waves
+     * @param  list<string|null>  $varieties  null: the crop itself
+     * @param  list<array{garden: string, name: string}>  $beds  the repeats go round them; none: anywhere
+     */
+    public function execute(Zone $zone, User $user, string $key, Crop $crop, Route $route, string $measuredIn, string $question, array $waves, array $varieties, int $repeats, array $beds): Trial
+    {
+        $expected = $this->expected($zone, $crop, $route, $waves, $varieties);
+
+        return DB::transaction(static function () use ($zone, $user, $key, $crop, $route, $measuredIn, $question, $waves, $varieties, $repeats, $beds, $expected): Trial {
+            $trial = Trial::query()->createOrFirst(['sent_as' => $key], ['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'route' => $route->value, 'measured_in' => $measuredIn, 'question' => $question]);
+            if (! $trial->wasRecentlyCreated) {
+                return $trial;
+            }
+            $ids = array_map(static fn (array $b): int => Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => $b['garden'], 'name' => $b['name']], ['site_id' => Site::seenIn($zone)->value('id')])->id, $beds);
+            foreach ($waves as $w => $wave) {
+                foreach ($varieties as $v => $variety) {
+                    for ($repeat = 1; $repeat <= $repeats; $repeat++) {
+                        TrialPlot::query()->create(['trial_id' => $trial->id, 'bed_id' => $ids === [] ? null : $ids[($repeat - 1) % count($ids)], 'wave' => $wave['name'], 'variety' => $variety,
+                            'repeat' => $repeat, 'planned_on' => $wave['on']->iso(), 'expected' => $expected[$w][$v] ?? null]);
+                    }
+                }
+            }
+
+            return $trial;
+        });
+    }
+
+    /**
+     * @param  list<array{name: string, on: Day}>  $waves
+     * @param  list<string|null>  $varieties
+     * @return array<int, array<int, array{harvests: float, of: int, first: list<string>|null}>> by wave and variety; none without a record
+     */
+    private function expected(Zone $zone, Crop $crop, Route $route, array $waves, array $varieties): array
+    {
+        $record = ZoneRecord::of($zone);
+        if ($record === null) {
+            return [];
+        }
+        $replay = ZoneReplay::of($zone, $record, Site::forZone($zone)[0]);
+        $book = ZoneCrops::of($zone);
+        $expected = [];
+        foreach ($varieties as $v => $variety) {
+            $ribbon = OutcomeRibbon::of($replay->runs($book->named($crop->loadMissing('varieties'), $variety), $route));
+            foreach ($waves as $w => $wave) {
+                $day = $wave['on']->yearDay();
+                $waits = $ribbon->daysToHarvest($day);
+                $expected[$w][$v] = ['harvests' => round($ribbon->reliability[$day->number - 1], 3), 'of' => $ribbon->years[$day->number - 1],
+                    'first' => $waits === null ? null : array_map(static fn (int $days): string => $wave['on']->plus($days)->iso(), [$waits[0], $waits[1], $waits[2]])];
+            }
+        }
+
+        return $expected;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trials;
+
+use App\Crops\Crop;
+use App\People\StaleEdit;
+use App\People\User;
+use App\Zones\QueueComputation;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/** Has a crop, or a variety, mature in a zone by the days its own sowings told; or by the packet again. What held before is kept as undone, and the windows follow. */
+final readonly class TakeLocalDays
+{
+    public function __construct(private QueueComputation $queue)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $told  by ZoneLocalDays
+     * @param  int|null  $replaces  those that held when these were read; null: none
+     *
+     * @throws StaleEdit when others were taken meanwhile
+     */
+    public function execute(Zone $zone, Crop $crop, array $told, ?int $replaces, User $user): void
+    {
+        DB::transaction(function () use ($zone, $crop, $told, $replaces, $user): void {
+            Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $held = LocalDaysOfCrop::holdingIn($zone)->where('crop_id', $crop->id)->where('variety', $told['variety'])->with('user')->first();
+            if ($held?->id !== $replaces) {
+                throw new StaleEdit($held === null ? [] : [['field' => 'days', 'was' => null, 'is' => $held->days, 'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
+            }
+            $held?->update(['undone_at' => now(), 'undone_by' => $user->id]);
+            LocalDaysOfCrop::query()->create(['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'variety' => $told['variety'], 'route' => $told['route'], 'packet_days' => $told['packet_days'],
+                'days' => $told['days'], 'sowings' => $told['sowings'], 'error_before' => $told['error_before'], 'error_after' => $told['error_after']]);
+            $this->queue->changed($zone, $user);
+        });
+    }
+
+    public function undo(LocalDaysOfCrop $held, Zone $zone, User $user): void
+    {
+        DB::transaction(function () use ($held, $zone, $user): void {
+            if (LocalDaysOfCrop::query()->whereKey($held->id)->whereNull('undone_at')->update(['undone_at' => now(), 'undone_by' => $user->id]) === 1) {
+                $this->queue->changed($zone, $user);
+            }
+        });
+    }
+}
