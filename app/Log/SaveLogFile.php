@@ -47,9 +47,8 @@ final class SaveLogFile
         foreach ($rows as [$line, $said]) {
             try {
                 $said['crop'] = isset($said['crop']) ? $slugs[mb_strtolower($said['crop'])] ?? $said['crop'] : null;
-                $said['cue'] = $this->cue($said);
                 $said['sowing'] = $this->sowing($zone, $said);
-                $kept += $this->keep->execute($zone, $user, LoggedEntry::of($said), 'file', $now)->wasRecentlyCreated ? 1 : 0;
+                $kept += $this->keep->execute($zone, $user, LoggedEntry::of($said + ['cue' => $this->cue($said)]), 'file', $now)->wasRecentlyCreated ? 1 : 0;
             } catch (EntryRefused $why) {
                 $faults[] = "Row {$line}, {$why->field}: {$why->getMessage()}";
             }

@@ -173,7 +173,7 @@ class TrialTest extends TestCase
         $told = $this->getJson('/api/zones/test-basin/cues')->json('data.0');
         self::assertSame(['2012-05-03', null, 4], [$told['this_year'], $told['expected'], count($told['years'])]);
         $csv = $this->get('/desk-files/zones/test-basin/log.csv?act=seen')->streamedContent();
-        self::assertStringContainsString('Silver poplar,"first leaf","by the mill"', $csv);
+        self::assertStringContainsString('"Silver poplar","first leaf","by the mill"', $csv);
         Zone::factory()->named('Other Basin')->create();
         $this->post('/api/zones/other-basin/log-files', ['file' => $this->textFile($csv, 'log.csv')], ['Accept' => 'application/json'])->assertCreated()->assertJsonPath('data.kept', 6);
         self::assertCount(6, $this->getJson('/api/zones/other-basin/cues')->json('data.0.sightings'), 'old years come by a table');
