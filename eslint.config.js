@@ -12,7 +12,8 @@ const ROOMS = [
     { room: 'ui', below: ['time', 'charts', 'screens', 'shell', 'gardener'] },
     { room: 'charts', below: ['access', 'screens', 'shell', 'gardener'] },
     { room: 'gardener', below: ['ui', 'access', 'screens', 'shell'] },
-    { room: 'screens', below: ['shell', 'gardener'] },
+    { room: 'screens', below: ['shell', 'gardener', 'log'] },
+    { room: 'log', below: ['charts', 'screens', 'shell', 'gardener'] },
 ];
 const SCREENS = ['crops', 'editions', 'languages', 'login', 'office', 'record', 'sites', 'soil', 'today', 'windows', 'zones'];
 
@@ -26,7 +27,7 @@ export default tseslint.config(
     { plugins: { 'react-hooks': reactHooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
     {
         files: ['resources/js/**/*.{ts,tsx}'],
-        ignores: ['**/*.test.*', 'resources/js/testing.tsx', 'resources/js/shell/theme.ts'],
+        ignores: ['**/*.test.*', 'resources/js/testing.tsx', 'resources/js/ui/theme.ts'],
         rules: {
             'max-lines-per-function': ['error', { max: 120 }],
             'no-restricted-syntax': [

@@ -7,7 +7,7 @@ export default defineConfig({
         // Tests render no page, and the plugin refuses to start a server where CI is set.
         process.env.VITEST === undefined &&
             laravel({
-                input: ['resources/js/shell/main.tsx', 'resources/css/gardener.css', 'resources/js/gardener/client.ts'],
+                input: ['resources/js/shell/main.tsx', 'resources/js/log/main.tsx', 'resources/css/gardener.css', 'resources/js/gardener/client.ts'],
                 ssr: 'resources/js/gardener/server.tsx',
                 ssrOutputDirectory: 'bootstrap/ssr',
                 refresh: false,

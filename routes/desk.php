@@ -44,6 +44,8 @@ foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'va
     Route::pattern($numbered, '[0-9]{1,18}');
 }
 
+// Its page is everybody's, so that it opens where nobody can be asked who is there; what it holds is not.
+Route::view('/log', 'log')->name('log');
 Route::view('/desk/login', 'desk')->name('login');
 Route::view('/desk/{path?}', 'desk')->where('path', '.*')->middleware('auth')->name('desk');
 

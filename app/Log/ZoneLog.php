@@ -21,6 +21,11 @@ final class ZoneLog
     /** Lines of a person that say what is likely next. */
     private const LATELY = 60;
 
+    /** Earlier years, and days to either side, in which something was sown that is likely sown now. */
+    private const YEARS = 3;
+
+    private const ABOUT = 20;
+
     /** Sowings under way that a phone carries. */
     private const MOST_SOWINGS = 300;
 
@@ -50,14 +55,27 @@ final class ZoneLog
         return $lines->with(['user', 'crop', 'bed.site', 'sowing', 'corrects.user', 'corrects.crop', 'corrects.bed.site', 'corrects.sowing'])->orderByDesc('day')->orderByDesc('log_entries.id');
     }
 
+    /** @return list<string> slugs of what was sown in the last weeks, and at this time of earlier years */
+    private function sownAbout(Zone $zone): array
+    {
+        $today = Today::day();
+        $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->where(static function (Builder $about) use ($today): void {
+            for ($ago = 0; $ago <= self::YEARS; $ago++) {
+                $day = $today->plus(-365 * $ago);
+                $about->orWhereBetween('begun_on', [$day->plus(-self::ABOUT)->iso(), $day->plus(self::ABOUT)->iso()]);
+            }
+        });
+
+        return array_values($sowings->with('crop')->selectRaw('crop_id, max(begun_on) as latest')->groupBy('crop_id')->orderByDesc('latest')->get()->map(static fn (Sowing $s): string => $s->crop->slug)->all());
+    }
+
     /** @return array<string, mixed> as the contract's LogBook */
     public function book(Zone $zone, User $user): array
     {
         $sowings = Sowing::underWay($zone, Today::day())->with(['crop', 'bed.site'])->limit(self::MOST_SOWINGS)->get();
         $lately = LogEntry::query()->where('zone_id', $zone->id)->where('user_id', $user->id)->whereNull('corrected_by')->with(['crop', 'bed'])->orderByDesc('id')->limit(self::LATELY)->get();
         $crops = Crop::query()->with('varieties')->get()->sortBy('position');
-        $packets = Packet::of($user);
-        $likely = [...$lately->where('act', LoggedAct::Sown)->pluck('crop.slug')->all(), ...$packets];
+        $likely = [...$this->sownAbout($zone), ...Packet::of($user)];
         $gardens = $lately->whereNotNull('bed_id')->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")->unique()->values();
         $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderBy('name')->get()
             ->sortBy(static fn (Bed $b): int => ($at = $gardens->search("{$b->garden}\n{$b->name}")) === false ? PHP_INT_MAX : $at);

@@ -74,6 +74,7 @@ class DemoSeeder extends Seeder
         'lettuce-leaf' => [['Shoreline', '42', 'sowing', ['quick']], ['Ochre Leaf', '50', 'sowing', ['heat-proof']]],
         'tomato-main' => [['Fennick Red', '68', 'transplant', ['quick']], ['Bench Beef', '84', 'transplant', []]],
         'pea-snap' => [['Saddle Dwarf', '56', 'sowing', ['quick']], ['Tall Marl', '70', 'sowing', []]],
+        'onion-long-day' => [['Basin Globe', '100', 'transplant', []], ['Marl Keeper', '112', 'transplant', ['storage']]],
         'broccoli' => [['Upper Green', '52', 'transplant', ['quick']], ['Dunmarrow', '70', 'transplant', []]],
     ];
 
@@ -100,6 +101,7 @@ class DemoSeeder extends Seeder
             $publish->execute($zone->refresh(), $note, (string) Str::uuid(), $educator, answers: $this->answers($zone));
             if ($zone->slug === self::WITH_OWN_DATES) {
                 $this->measureSoil($zone);
+                app(DemoLog::class)->sow($zone, User::query()->where('role', Role::Volunteer)->firstOrFail(), $educator);
             }
         }
         app(SaveBoundaries::class)->execute((string) file_get_contents(__DIR__.'/boundaries.geojson'), $educator);

@@ -8,7 +8,7 @@ import { afterEach, vi } from 'vitest';
 afterEach(cleanup);
 
 // As in vite.config.ts: patience with a busy machine.
-configure({ asyncUtilTimeout: 60_000 });
+configure({ asyncUtilTimeout: 3_000 });
 
 /** What a test has the server answer: data, or a refusal, by "METHOD /path". */
 export type Answers = Record<string, unknown>;
@@ -45,9 +45,8 @@ export function fakeServer(answers: Answers): Asked[] {
     return asked;
 }
 
-/** Shows a part of the desk with all it needs around it. */
-export function show(element: ReactElement, at = '/desk', path = '*') {
-    // What jsdom does not have and Mantine asks for.
+/** What jsdom does not have and Mantine asks for. */
+export function asBrowser() {
     vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }));
     vi.stubGlobal(
         'ResizeObserver',
@@ -62,6 +61,11 @@ export function show(element: ReactElement, at = '/desk', path = '*') {
         configurable: true,
         value: { addEventListener: () => {}, removeEventListener: () => {} },
     });
+}
+
+/** Shows a part of the desk with all it needs around it. */
+export function show(element: ReactElement, at = '/desk', path = '*') {
+    asBrowser();
     const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
     return render(
         <QueryClientProvider client={queries}>

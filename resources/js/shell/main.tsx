@@ -9,7 +9,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Refusal } from '../api/client';
 import { router } from './routes';
-import { theme } from './theme';
+import { theme } from '../ui/theme';
 
 const queries = new QueryClient({
     queryCache: new QueryCache({

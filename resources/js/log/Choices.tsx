@@ -1,0 +1,64 @@
+import { TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { Action } from '../ui/Action';
+import { say } from '../words/words';
+
+/** How many answers are seen before the rest is asked for. */
+const FIRST = 8;
+
+/** One of several answers, the likely ones first; the rest by a part of its name. */
+export function Choices({
+    label,
+    options,
+    chosen,
+    onChoose,
+    find,
+    empty,
+}: {
+    label: string;
+    options: { value: string; label: string }[];
+    chosen: string | null;
+    onChoose: (value: string) => void;
+    /** asked where there are many to look through */
+    find?: string;
+    /** said where there is none */
+    empty?: string;
+}) {
+    const [all, setAll] = useState(false);
+    const [asked, setAsked] = useState('');
+    const plain = asked.trim().toLowerCase();
+    const found = options.filter((option) => option.label.toLowerCase().includes(plain));
+    const shown = all || plain ? found : found.slice(0, FIRST);
+    const known = options.find((option) => option.value === chosen);
+    const list = known && !shown.includes(known) ? [known, ...shown] : shown;
+    return (
+        <fieldset className="choices">
+            <legend>{label}</legend>
+            {options.length === 0 && empty && <p>{empty}</p>}
+            {list.map((option) => (
+                <button
+                    key={option.value}
+                    type="button"
+                    aria-pressed={option.value === chosen}
+                    onClick={() => onChoose(option.value)}
+                >
+                    {option.label}
+                </button>
+            ))}
+            {found.length > shown.length && (
+                <Action onClick={() => setAll(true)}>
+                    {say('folded.and-more', { more: found.length - shown.length })}
+                </Action>
+            )}
+            {find && (
+                <TextInput
+                    size="md"
+                    aria-label={find}
+                    placeholder={find}
+                    value={asked}
+                    onChange={(event) => setAsked(event.currentTarget.value)}
+                />
+            )}
+        </fieldset>
+    );
+}

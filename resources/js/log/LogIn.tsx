@@ -1,0 +1,54 @@
+import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { api, taken } from '../api/client';
+import { Problem } from '../ui/Problem';
+import { say } from '../words/words';
+
+/** Who writes; asked for where a log-in ran out, with what waits left as it is. */
+export function LogIn({ onIn, waiting = 0 }: { onIn: () => Promise<void>; waiting?: number }) {
+    const [email, setEmail] = useState('');
+    const [password, setPassword] = useState('');
+    const [error, setError] = useState<Error | null>(null);
+    const logIn = async () => {
+        try {
+            await taken(api.POST('/api/session', { body: { email, password } }));
+            setError(null);
+            await onIn();
+        } catch (why) {
+            setError(why as Error);
+        }
+    };
+    return (
+        <form
+            className="log-in"
+            aria-label={say('log.log-in')}
+            onSubmit={(event) => {
+                event.preventDefault();
+                void logIn();
+            }}
+        >
+            <p>{say('log.log-in-to-send', { waiting })}</p>
+            <TextInput
+                size="md"
+                type="email"
+                autoComplete="username"
+                label={say('login.e-mail-address')}
+                required
+                value={email}
+                onChange={(event) => setEmail(event.currentTarget.value)}
+            />
+            <PasswordInput
+                size="md"
+                autoComplete="current-password"
+                label={say('login.password')}
+                required
+                value={password}
+                onChange={(event) => setPassword(event.currentTarget.value)}
+            />
+            <Problem error={error} />
+            <Button size="md" type="submit" mt="sm" fullWidth>
+                {say('log.log-in')}
+            </Button>
+        </form>
+    );
+}

@@ -1,0 +1,146 @@
+import type { Schema } from '../api/client';
+import { dateAfter, daysBetween } from '../time/days';
+
+export type LogBook = Schema['LogBook'];
+export type Act = Schema['LoggedAct'];
+export type Sowing = Schema['Sowing'];
+export type LoggedEntry = Schema['LoggedEntry'];
+
+/** The book of a zone as it was when there was a line, and what this phone's clock said then, ms. */
+export type KeptBook = { book: LogBook; fetched: number };
+
+const DAY = 86_400_000;
+
+/** What is written, in the order in which a year goes. */
+export const ACTS: Act[] = [
+    'sown',
+    'up',
+    'set-out',
+    'thinned',
+    'first-picked',
+    'picked',
+    'last-picked',
+    'lost',
+    'covered',
+    'uncovered',
+    'amended',
+    'reading',
+    'seen',
+    'note',
+];
+
+const FOLLOWS: Act[] = ['up', 'thinned', 'first-picked', 'picked', 'last-picked', 'lost'];
+
+/** Whether an act tells of a sowing that stands. */
+export function follows(act: Act): boolean {
+    return FOLLOWS.includes(act);
+}
+
+export function isPicking(act: Act): boolean {
+    return act === 'first-picked' || act === 'picked' || act === 'last-picked';
+}
+
+/**
+ * The day it is where the office is: the day it was there when the book was fetched, and those that have passed since. A phone
+ * whose clock is wrong by a day tells the right one all the same.
+ */
+export function today({ book, fetched }: KeptBook, now: number): string {
+    return dateAfter(book.today, Math.max(0, localDay(now) - localDay(fetched)));
+}
+
+/** Which day it is on this phone, counted on from any. */
+function localDay(time: number): number {
+    return Math.floor((time - new Date(time).getTimezoneOffset() * 60_000) / DAY);
+}
+
+/** Sowings an act may be of: those of the book, as far as the lines that still wait change them, and those that wait themselves; the likeliest first. */
+export function sowingsFor(act: Act, book: LogBook, waiting: LoggedEntry[], day: string): Sowing[] {
+    const told = new Map(book.sowings.map((sowing) => [sowing.key, { ...sowing, days: { ...sowing.days } }]));
+    const names = new Map(book.crops.map((crop) => [crop.slug, crop.name]));
+    for (const line of waiting) {
+        if (line.act === 'sown' || (line.act === 'set-out' && !line.sowing)) {
+            told.set(line.key, begun(line, names.get(line.crop ?? '') ?? ''));
+        } else {
+            const sowing = told.get(line.sowing ?? '');
+            const of = DAY_OF[line.act];
+            if (sowing && of) sowing.days[of] ??= line.on;
+        }
+    }
+    const open = [...told.values()].filter(
+        (sowing) => !sowing.days.last_picked && !sowing.days.lost && mayBe(act, sowing),
+    );
+    return open.sort((a, b) => distance(act, a, day) - distance(act, b, day));
+}
+
+const DAY_OF: Partial<Record<Act, keyof Sowing['days']>> = {
+    'set-out': 'set_out',
+    up: 'up',
+    thinned: 'thinned',
+    'first-picked': 'first_picked',
+    picked: 'first_picked',
+    'last-picked': 'last_picked',
+    lost: 'lost',
+};
+
+function begun(line: LoggedEntry, name: string): Sowing {
+    const sown = line.act === 'sown';
+    return {
+        key: line.key,
+        crop: line.crop ?? '',
+        name,
+        variety: line.variety ?? null,
+        bed: line.bed ? { garden: line.garden ?? '', name: line.bed, site: null } : null,
+        under_cover: line.under_cover === true,
+        days: {
+            sown: sown ? line.on : null,
+            set_out: sown ? null : line.on,
+            up: null,
+            thinned: null,
+            first_picked: null,
+            last_picked: null,
+            lost: null,
+        },
+        cause: null,
+        metres: line.metres ?? null,
+        kilograms: null,
+        stems: null,
+        quality: null,
+    };
+}
+
+function mayBe(act: Act, { days, under_cover }: Sowing): boolean {
+    switch (act) {
+        case 'up':
+            return !days.up && !days.first_picked && days.sown !== null;
+        case 'thinned':
+            return !days.thinned && !days.first_picked && !days.set_out;
+        case 'set-out':
+            return under_cover && !days.set_out;
+        case 'first-picked':
+            return !days.first_picked && (!under_cover || days.set_out !== null);
+        case 'picked':
+        case 'last-picked':
+            return !under_cover || days.set_out !== null;
+        default:
+            return true;
+    }
+}
+
+/** Days from which each act is likely; what is nearest to them comes first. */
+const USUALLY: Partial<Record<Act, number>> = { up: 10, thinned: 24, 'set-out': 42, 'first-picked': 60 };
+
+function distance(act: Act, { days }: Sowing, day: string): number {
+    const since = daysBetween(days.set_out ?? days.sown ?? day, day);
+    // What is being picked is picked again.
+    const picking = (act === 'picked' || act === 'last-picked') && days.first_picked ? -10_000 : 0;
+    return picking + Math.abs(since - (USUALLY[act] ?? 0));
+}
+
+/** Crops to choose from, the likely ones first. */
+export function cropsFor(book: LogBook): LogBook['crops'] {
+    const rank = (slug: string) => {
+        const at = book.likely.indexOf(slug);
+        return at < 0 ? book.likely.length : at;
+    };
+    return [...book.crops].sort((a, b) => rank(a.slug) - rank(b.slug));
+}

@@ -1,0 +1,292 @@
+import 'fake-indexeddb/auto';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { MantineProvider } from '@mantine/core';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { asBrowser, EDUCATOR, fakeServer, Refused, type Answers } from '../testing';
+import { sowingsFor, today, type LogBook, type LoggedEntry, type Sowing } from './book';
+import { Log } from './Log';
+import { sendWaiting } from './send';
+import { closeStore, keepBook, keepLine, keepOwner, sentLines, waitingLines, type WaitingLine } from './store';
+
+const sowing = (key: string, name: string, sown: string, days: Partial<Sowing['days']> = {}): Sowing => ({
+    key,
+    crop: name.toLowerCase(),
+    name,
+    variety: null,
+    bed: { garden: 'School', name: 'Bed 1', site: 'open ground' },
+    under_cover: false,
+    days: {
+        sown,
+        set_out: null,
+        up: null,
+        thinned: null,
+        first_picked: null,
+        last_picked: null,
+        lost: null,
+        ...days,
+    },
+    cause: null,
+    metres: null,
+    kilograms: null,
+    stems: null,
+    quality: null,
+});
+
+const BOOK: LogBook = {
+    today: '2026-04-18',
+    zone: { slug: 'basin-floor', name: 'Basin Floor' },
+    user: 'Wren',
+    crops: [
+        { slug: 'kale', name: 'Kale', start: 'seed', varieties: [] },
+        { slug: 'radish', name: 'Radish', start: 'seed', varieties: ['Harrow Red'] },
+    ],
+    likely: ['radish'],
+    beds: [
+        { garden: 'School', name: 'Bed 3', site: 'open ground' },
+        { garden: 'School', name: 'Bed 1', site: 'open ground' },
+    ],
+    sowings: [sowing('sown-before', 'Kale', '2026-04-08'), sowing('sown-today', 'Radish', '2026-04-18')],
+    due: [],
+    cues: [{ id: 4, plant: 'Lilac', stage: 'first leaf' }],
+};
+
+const line = (key: string, with_: Partial<WaitingLine> = {}): WaitingLine => ({
+    key,
+    zone: 'basin-floor',
+    writer: 'wren@kestrel.example',
+    entry: { key, act: 'note', on: '2026-04-18', text: key, written_at: 1_800_000_000_000 },
+    photo: null,
+    refused: null,
+    ...with_,
+});
+
+type Sent = { sent_at: number; entries: LoggedEntry[] };
+
+const takes = (refuse: Record<string, string> = {}) => ({
+    'POST /api/zones/basin-floor/log-entries': (body: Sent) => ({
+        kept: body.entries.map((e) => e.key).filter((key) => !refuse[key]),
+        refused: body.entries
+            .filter((e) => refuse[e.key])
+            .map((e) => ({ key: e.key, field: 'on', message: refuse[e.key] })),
+        clock_minutes: 0,
+    }),
+});
+
+const HERE: Answers = {
+    'GET /api/session': EDUCATOR,
+    'GET /api/zones': [{ slug: 'basin-floor', name: 'Basin Floor' }],
+    'GET /api/zones/basin-floor/log-book': BOOK,
+};
+
+beforeEach(asBrowser);
+
+afterEach(async () => {
+    vi.restoreAllMocks();
+    await closeStore();
+    indexedDB.deleteDatabase('anthesis-log');
+});
+
+describe('what waits', () => {
+    it('goes in the order in which it was written, each line once, over three broken lines', async () => {
+        const keys = Array.from({ length: 500 }, (_, i) => `line-number-${i}`);
+        for (const key of keys) await keepLine(line(key));
+        const reached: string[] = [];
+        let tries = 0;
+        fakeServer({
+            'POST /api/zones/basin-floor/log-entries': async (body: Sent) => {
+                tries++;
+                // The line breaks before the server hears of it, and after: what it has already it keeps once.
+                if (tries === 2 || tries === 9) throw new TypeError('broken');
+                for (const { key } of body.entries) if (!reached.includes(key)) reached.push(key);
+                if (tries === 5) throw new TypeError('broken');
+                return { kept: body.entries.map((e) => e.key), refused: [], clock_minutes: 0 };
+            },
+        });
+        const ends = [];
+        for (let i = 0; i < 4; i++) ends.push((await sendWaiting('wren@kestrel.example')).ended);
+        expect(ends).toEqual(['no-line', 'no-line', 'no-line', 'all']);
+        expect(reached).toEqual(keys);
+        expect(await waitingLines()).toEqual([]);
+        expect((await sentLines())[0]?.key).toBe('line-number-499');
+    });
+
+    it('comes back with the reason where it cannot stand, and the rest goes', async () => {
+        for (const key of ['first-line', 'wrong-line', 'third-line']) await keepLine(line(key));
+        fakeServer(takes({ 'wrong-line': '2026-04-19 has not come yet.' }));
+        expect(await sendWaiting('wren@kestrel.example')).toEqual({ ended: 'all', kept: 2, refused: 1, clock: 0 });
+        const [left] = await waitingLines();
+        expect(left?.refused).toEqual({ field: 'on', message: '2026-04-19 has not come yet.' });
+        // It is not sent again by itself; put right, it is.
+        expect((await sendWaiting('wren@kestrel.example')).kept).toBe(0);
+        await keepLine({ ...line('wrong-line'), refused: null });
+        fakeServer(takes());
+        expect((await sendWaiting('wren@kestrel.example')).kept).toBe(1);
+        expect(await waitingLines()).toEqual([]);
+    });
+
+    it('waits for the log-in, and for the one who wrote it', async () => {
+        await keepLine(line('my-own-line'));
+        await keepLine(line('of-somebody-else', { writer: 'tobias@kestrel.example' }));
+        fakeServer({
+            'POST /api/zones/basin-floor/log-entries': new Refused(401, { message: 'Nobody is logged in.' }),
+        });
+        expect((await sendWaiting('wren@kestrel.example')).ended).toBe('log-in');
+        fakeServer({ 'POST /api/zones/basin-floor/log-entries': new Refused(503, { message: 'Busy.' }) });
+        expect((await sendWaiting('wren@kestrel.example')).ended).toBe('busy');
+        const asked = fakeServer(takes());
+        expect((await sendWaiting('wren@kestrel.example')).kept).toBe(1);
+        expect((asked[0]?.body as Sent).entries.map((e) => e.key)).toEqual(['my-own-line']);
+        expect((await waitingLines()).map((one) => one.key)).toEqual(['of-somebody-else']);
+    });
+
+    it('sends a photograph before its line, and the line alone says where that is refused', async () => {
+        await keepLine(line('with-picture', { photo: new ArrayBuffer(3) }));
+        const asked = fakeServer({ 'POST /api/log-photos': { photo: 'abc', width: 1, height: 1 }, ...takes() });
+        expect((await sendWaiting('wren@kestrel.example')).kept).toBe(1);
+        expect(asked.map(({ what }) => what)).toEqual([
+            'POST /api/log-photos',
+            'POST /api/zones/basin-floor/log-entries',
+        ]);
+        expect((asked[1]?.body as Sent).entries[0]?.photo).toBe('abc');
+        await keepLine(line('with-no-picture', { photo: new ArrayBuffer(3) }));
+        await keepLine(line('without-picture'));
+        fakeServer({ 'POST /api/log-photos': new Refused(422, { message: 'This is no photograph.' }), ...takes() });
+        expect(await sendWaiting('wren@kestrel.example')).toMatchObject({ kept: 1, refused: 1 });
+        expect((await waitingLines())[0]?.refused).toEqual({ field: 'photo', message: 'This is no photograph.' });
+    });
+
+    it('is kept once under its key, however often it is written anew', async () => {
+        await keepLine(line('only-once-kept'));
+        await keepLine({ ...line('only-once-kept'), refused: { field: 'on', message: 'why' } });
+        expect((await waitingLines()).length).toBe(1);
+    });
+});
+
+describe('the book', () => {
+    it('tells the day by those that have passed, whatever the clock of the phone says', () => {
+        const wrong = new Date(2020, 0, 1, 12).getTime();
+        expect(today({ book: BOOK, fetched: wrong }, wrong)).toBe('2026-04-18');
+        expect(today({ book: BOOK, fetched: wrong }, wrong + 2 * 86_400_000)).toBe('2026-04-20');
+        expect(today({ book: BOOK, fetched: wrong }, wrong - 86_400_000)).toBe('2026-04-18');
+    });
+
+    it('offers the sowings an act may be of, with what waits taken for known', () => {
+        const names = (act: Parameters<typeof sowingsFor>[0], waiting: LoggedEntry[] = []) =>
+            sowingsFor(act, BOOK, waiting, '2026-04-18').map((one) => one.key);
+        expect(names('up')).toEqual(['sown-before', 'sown-today']);
+        const up: LoggedEntry = { key: 'up-1', act: 'up', on: '2026-04-18', sowing: 'sown-before', written_at: 0 };
+        expect(names('up', [up])).toEqual(['sown-today']);
+        const own: LoggedEntry = { key: 'new-1', act: 'sown', on: '2026-04-18', crop: 'kale', written_at: 0 };
+        expect(names('lost', [own])).toContain('new-1');
+        expect(names('set-out')).toEqual([]);
+        const raised: LoggedEntry = { ...own, key: 'new-2', under_cover: true };
+        expect(names('set-out', [raised])).toEqual(['new-2']);
+        expect(names('first-picked', [raised])).not.toContain('new-2');
+        const lost: LoggedEntry = { key: 'l', act: 'lost', on: '2026-04-18', sowing: 'sown-before', written_at: 0 };
+        expect(names('lost', [lost])).toEqual(['sown-today']);
+    });
+});
+
+describe('the log', () => {
+    const open = () =>
+        render(
+            <MantineProvider env="test">
+                <Log />
+            </MantineProvider>,
+        );
+
+    it('takes a sowing in three touches', async () => {
+        const asked = fakeServer({ ...HERE, ...takes() });
+        open();
+        fireEvent.click(await screen.findByRole('button', { name: 'sown' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Radish' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Keep: sown, Radish, Bed 3' }));
+        await screen.findByText(/^Kept: sown/);
+        const sent = asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => (body as Sent).entries)[0];
+        expect(sent?.[0]).toMatchObject({
+            act: 'sown',
+            on: '2026-04-18',
+            crop: 'radish',
+            garden: 'School',
+            bed: 'Bed 3',
+        });
+        // The likely crop stands first, and the way back is there.
+        fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+        await waitFor(() => expect(asked.filter(({ what }) => what.startsWith('POST')).length).toBe(2));
+        const back = asked.filter(({ what }) => what.startsWith('POST'))[1]?.body as Sent;
+        expect(back.entries[0]).toMatchObject({ act: 'sown', corrects: sent?.[0]?.key, taken_back: true });
+    });
+
+    it('opens without a line on what it has, keeps what is written, and says so', async () => {
+        await keepOwner({ email: 'wren@kestrel.example', name: 'Wren', zone: 'basin-floor' });
+        await keepBook('basin-floor', { book: BOOK, fetched: Date.now() });
+        vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no line')));
+        open();
+        fireEvent.click(await screen.findByRole('button', { name: 'came up' }));
+        const which = screen.getByRole('group', { name: 'Which sowing' });
+        fireEvent.click(within(which).getByRole('button', { name: /^Kale/ }));
+        fireEvent.click(screen.getByRole('button', { name: 'Keep: came up, Kale, Bed 1' }));
+        await screen.findByText(/Kept on this phone: came up/);
+        await screen.findByText(/No signal just now/);
+        expect((await waitingLines()).map(({ entry }) => [entry.act, entry.sowing])).toEqual([['up', 'sown-before']]);
+    });
+
+    it('shows what came back with the reason, and keeps what was typed while it is put right', async () => {
+        await keepLine(line('came-back-line', { refused: { field: 'on', message: 'It has not come yet.' } }));
+        const asked = fakeServer({ ...HERE, ...takes() });
+        open();
+        fireEvent.click(await screen.findByRole('button', { name: /one came back/ }));
+        await screen.findByText('It has not come yet.');
+        fireEvent.click(screen.getByRole('button', { name: 'put right' }));
+        expect((screen.getByLabelText('A word on it') as HTMLTextAreaElement).value).toBe('came-back-line');
+        fireEvent.click(screen.getByRole('button', { name: /^Keep/ }));
+        await waitFor(() => expect(asked.some(({ what }) => what.startsWith('POST'))).toBe(true));
+        expect((asked.find(({ what }) => what.startsWith('POST'))?.body as Sent).entries[0]?.key).toBe(
+            'came-back-line',
+        );
+    });
+
+    it('keeps the form where the phone has no room', async () => {
+        fakeServer({ ...HERE, ...takes() });
+        open();
+        fireEvent.click(await screen.findByRole('button', { name: 'note' }));
+        fireEvent.change(screen.getByLabelText('A word on it'), { target: { value: 'Flea beetles.' } });
+        const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+            throw new DOMException('full', 'QuotaExceededError');
+        });
+        fireEvent.click(screen.getByRole('button', { name: /^Keep/ }));
+        await screen.findByText(/This phone has no room for the line/);
+        expect((screen.getByLabelText('A word on it') as HTMLTextAreaElement).value).toBe('Flea beetles.');
+        put.mockRestore();
+        fireEvent.click(screen.getByRole('button', { name: /^Keep/ }));
+        await screen.findByText(/^Kept: note/);
+    });
+
+    it('asks for the log-in where it ran out, and what waits goes then', async () => {
+        await keepOwner({ email: 'wren@kestrel.example', name: 'Wren', zone: 'basin-floor' });
+        await keepBook('basin-floor', { book: BOOK, fetched: Date.now() });
+        await keepLine(line('waits-for-log-in'));
+        const out = { ...EDUCATOR, user: null };
+        let inside = false;
+        const asked = fakeServer({
+            ...HERE,
+            'GET /api/session': () => (inside ? EDUCATOR : out),
+            'POST /api/session': () => {
+                inside = true;
+                return EDUCATOR;
+            },
+            'POST /api/zones/basin-floor/log-entries': (body: Sent) =>
+                inside
+                    ? { kept: body.entries.map((e) => e.key), refused: [], clock_minutes: -1440 }
+                    : new Refused(401, { message: 'Nobody is logged in.' }),
+        });
+        open();
+        await screen.findByText(/One line waits here and goes when you are in/);
+        fireEvent.change(screen.getByLabelText(/E-mail/), { target: { value: 'wren@kestrel.example' } });
+        fireEvent.change(screen.getByLabelText(/Password/, { selector: 'input' }), { target: { value: 'secret' } });
+        fireEvent.submit(screen.getByRole('form', { name: 'Log in' }));
+        await screen.findByText('All is sent');
+        expect(asked.filter(({ what }) => what.includes('log-entries')).length).toBe(2);
+        await screen.findByText(/The clock of this phone is 24 hours slow/);
+    });
+});

@@ -1,0 +1,17 @@
+/** Where a browser keeps the log's page and what it loads. */
+export const CACHE = 'anthesis-log';
+
+/** How long a slow network is waited for, seconds. */
+export const PATIENCE_S = 4;
+
+/** Keeps the page of the log, so that it opens without a signal from now on. A browser that cannot goes on as before. */
+export async function keepForOffline() {
+    if (!('serviceWorker' in navigator) || !('caches' in window)) return;
+    await navigator.serviceWorker.register('/log-worker.js', { scope: '/log' });
+    const loaded = performance
+        .getEntriesByType('resource')
+        .map((entry) => entry.name)
+        .filter((name) => name.includes('/build/'));
+    const cache = await caches.open(CACHE);
+    await cache.addAll([...new Set(['/log', ...loaded])]);
+}

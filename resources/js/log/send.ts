@@ -1,0 +1,84 @@
+import { api, asForm, Refusal, taken } from '../api/client';
+import { keepLine, lineSent, waitingLines, type WaitingLine } from './store';
+
+/** How a sending ended: all went, there is no line, one has to log in, or the server cannot just now. */
+export type Sent = {
+    ended: 'all' | 'no-line' | 'log-in' | 'busy';
+    kept: number;
+    refused: number;
+    clock: number | null;
+};
+
+/** Lines sent at a time. */
+const BATCH = 50;
+
+const NO_ACCOUNT = [401, 419];
+
+/** Sends what waits of a writer, in the order in which it was written, each line once: the server knows its key. One tab at a time. */
+export async function sendWaiting(writer: string): Promise<Sent> {
+    const none: Sent = { ended: 'busy', kept: 0, refused: 0, clock: null };
+    if (!navigator.locks) return sendAll(writer);
+    return navigator.locks.request('anthesis-log', { ifAvailable: true }, (lock) => (lock ? sendAll(writer) : none));
+}
+
+async function sendAll(writer: string): Promise<Sent> {
+    const sent: Sent = { ended: 'all', kept: 0, refused: 0, clock: null };
+    try {
+        for (;;) {
+            const waiting = (await waitingLines()).filter((line) => line.writer === writer && line.refused === null);
+            const zone = waiting[0]?.zone;
+            if (zone === undefined) return sent;
+            await sendBatch(zone, waiting.filter((line) => line.zone === zone).slice(0, BATCH), sent);
+        }
+    } catch (error) {
+        return { ...sent, ended: ending(error) };
+    }
+}
+
+async function sendBatch(zone: string, batch: WaitingLine[], sent: Sent) {
+    const lines: WaitingLine[] = [];
+    for (const line of batch) {
+        const whole = await withPhoto(line);
+        if (whole) lines.push(whole);
+        else sent.refused++;
+    }
+    if (lines.length === 0) return;
+    const body = { sent_at: Date.now(), by: 'phone' as const, entries: lines.map((line) => line.entry) };
+    const answer = await taken(api.POST('/api/zones/{zone}/log-entries', { params: { path: { zone } }, body }));
+    sent.clock = answer.clock_minutes;
+    for (const line of lines) {
+        const refused = answer.refused.find((one) => one.key === line.key);
+        if (refused) {
+            await keepLine({ ...line, refused: { field: refused.field, message: refused.message } });
+            sent.refused++;
+        } else if (answer.kept.includes(line.key)) {
+            await lineSent(line);
+            sent.kept++;
+        }
+    }
+    if (!lines.some((line) => answer.kept.includes(line.key) || answer.refused.some((one) => one.key === line.key))) {
+        throw new Refusal('', 500);
+    }
+}
+
+/** The line with its photograph at the server; null where that was refused: the line then says why. */
+async function withPhoto(line: WaitingLine): Promise<WaitingLine | null> {
+    if (line.photo === null) return line;
+    const form = new FormData();
+    form.set('photo', new Blob([line.photo], { type: 'image/jpeg' }), 'photo.jpg');
+    try {
+        const { photo } = await taken(api.POST('/api/log-photos', asForm(form)));
+        const whole = { ...line, photo: null, entry: { ...line.entry, photo } };
+        await keepLine(whole);
+        return whole;
+    } catch (error) {
+        if (!(error instanceof Refusal) || (error.status !== 422 && error.status !== 413)) throw error;
+        await keepLine({ ...line, refused: { field: 'photo', message: error.message } });
+        return null;
+    }
+}
+
+function ending(error: unknown): Sent['ended'] {
+    if (!(error instanceof Refusal)) return 'no-line';
+    return NO_ACCOUNT.includes(error.status) ? 'log-in' : 'busy';
+}

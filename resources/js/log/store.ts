@@ -1,0 +1,113 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { KeptBook, LoggedEntry } from './book';
+
+/** A line that waits on this phone, or came back with the reason. */
+export type WaitingLine = {
+    /** in the order in which they were written */
+    id?: number;
+    key: string;
+    zone: string;
+    /** e-mail address of who wrote it */
+    writer: string;
+    entry: LoggedEntry;
+    /** a JPEG */
+    photo: ArrayBuffer | null;
+    /** why it could not be taken; null: it waits */
+    refused: { field: string; message: string } | null;
+};
+
+/** What was sent of late, to be taken back or put right. */
+export type SentLine = { id?: number; key: string; zone: string; writer: string; entry: LoggedEntry };
+
+/** Whose phone this is, and what was last open on it. */
+export type Owner = { email: string; name: string; zone: string | null };
+
+interface LogStore extends DBSchema {
+    waiting: { key: number; value: WaitingLine; indexes: { key: string } };
+    sent: { key: number; value: SentLine };
+    books: { key: string; value: KeptBook };
+    owner: { key: string; value: Owner };
+    zones: { key: string; value: { slug: string; name: string }[] };
+}
+
+const NAME = 'anthesis-log';
+const SENT_KEPT = 30;
+
+let database: Promise<IDBPDatabase<LogStore>> | undefined;
+
+function open(): Promise<IDBPDatabase<LogStore>> {
+    return (database ??= openDB<LogStore>(NAME, 1, {
+        upgrade(db) {
+            db.createObjectStore('waiting', { keyPath: 'id', autoIncrement: true }).createIndex('key', 'key', {
+                unique: true,
+            });
+            db.createObjectStore('sent', { keyPath: 'id', autoIncrement: true });
+            db.createObjectStore('books');
+            db.createObjectStore('owner');
+            db.createObjectStore('zones');
+        },
+    }));
+}
+
+/** Lets go of the database, so that another test begins with its own. */
+export async function closeStore() {
+    (await database)?.close();
+    database = undefined;
+}
+
+/** @throws DOMException QuotaExceededError where the phone has no room; nothing is kept then */
+export async function keepLine(line: WaitingLine) {
+    const db = await open();
+    const before = line.id === undefined ? await db.getFromIndex('waiting', 'key', line.key) : undefined;
+    await db.put('waiting', before?.id === undefined ? line : { ...line, id: before.id });
+}
+
+export async function waitingLines(): Promise<WaitingLine[]> {
+    return (await open()).getAll('waiting');
+}
+
+export async function dropLine(key: string) {
+    const db = await open();
+    const line = await db.getFromIndex('waiting', 'key', key);
+    if (line?.id !== undefined) await db.delete('waiting', line.id);
+}
+
+/** What the server has is no longer waiting. */
+export async function lineSent(line: WaitingLine) {
+    const db = await open();
+    const { key, zone, writer, entry } = line;
+    const both = db.transaction(['waiting', 'sent'], 'readwrite');
+    if (line.id !== undefined) await both.objectStore('waiting').delete(line.id);
+    await both.objectStore('sent').add({ key, zone, writer, entry });
+    const old = (await both.objectStore('sent').getAllKeys()).slice(0, -SENT_KEPT);
+    for (const id of old) await both.objectStore('sent').delete(id);
+    await both.done;
+}
+
+export async function sentLines(): Promise<SentLine[]> {
+    return (await (await open()).getAll('sent')).reverse();
+}
+
+export async function keepBook(zone: string, kept: KeptBook) {
+    await (await open()).put('books', kept, zone);
+}
+
+export async function keptBook(zone: string): Promise<KeptBook | undefined> {
+    return (await open()).get('books', zone);
+}
+
+export async function keepOwner(owner: Owner) {
+    await (await open()).put('owner', owner, 'owner');
+}
+
+export async function keptOwner(): Promise<Owner | undefined> {
+    return (await open()).get('owner', 'owner');
+}
+
+export async function keepZones(zones: { slug: string; name: string }[]) {
+    await (await open()).put('zones', zones, 'zones');
+}
+
+export async function keptZones(): Promise<{ slug: string; name: string }[]> {
+    return (await (await open()).get('zones', 'zones')) ?? [];
+}

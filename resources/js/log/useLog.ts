@@ -1,0 +1,139 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { api, Refusal, taken } from '../api/client';
+import type { KeptBook, LoggedEntry } from './book';
+import { keepForOffline } from './offline';
+import { sendWaiting, type Sent } from './send';
+import {
+    dropLine,
+    keepBook,
+    keepLine,
+    keepOwner,
+    keepZones,
+    keptBook,
+    keptOwner,
+    keptZones,
+    sentLines,
+    waitingLines,
+    type Owner,
+    type SentLine,
+    type WaitingLine,
+} from './store';
+
+/** How often lines that wait are tried again, ms. */
+const AGAIN = 45_000;
+
+export type LogState = {
+    owner: Owner | null;
+    zones: { slug: string; name: string }[];
+    kept: KeptBook | null;
+    waiting: WaitingLine[];
+    sent: SentLine[];
+    /** how the last sending ended; null: none was tried yet */
+    last: Sent | null;
+    /** somebody has to log in before anything is sent */
+    stranger: boolean;
+    ready: boolean;
+};
+
+const EMPTY: LogState = {
+    owner: null,
+    zones: [],
+    kept: null,
+    waiting: [],
+    sent: [],
+    last: null,
+    stranger: false,
+    ready: false,
+};
+
+/** The log as this phone has it: what was written is kept here first, and goes to the server when there is a line. */
+export function useLog() {
+    const [state, setState] = useState(EMPTY);
+    const owner = useRef<Owner | null>(null);
+    const set = useCallback((part: Partial<LogState>) => setState((before) => ({ ...before, ...part })), []);
+
+    const fromStore = useCallback(async () => {
+        owner.current = (await keptOwner()) ?? null;
+        const zone = owner.current?.zone;
+        set({
+            owner: owner.current,
+            zones: await keptZones(),
+            kept: zone ? ((await keptBook(zone)) ?? null) : null,
+            waiting: await waitingLines(),
+            sent: await sentLines(),
+            ready: true,
+        });
+    }, [set]);
+
+    /** Asks who is there and what the book says; a phone without a line goes on with what it has. */
+    const fromServer = useCallback(async () => {
+        try {
+            const { user } = await taken(api.GET('/api/session'));
+            if (!user) return set({ stranger: true });
+            const zones = (await taken(api.GET('/api/zones'))).map(({ slug, name }) => ({ slug, name }));
+            await keepZones(zones);
+            const before = owner.current?.zone;
+            const zone = zones.some(({ slug }) => slug === before) ? before! : (zones[0]?.slug ?? null);
+            await keepOwner({ email: user.email, name: user.name, zone });
+            if (zone) {
+                const book = await taken(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } }));
+                await keepBook(zone, { book, fetched: Date.now() });
+            }
+            set({ stranger: false });
+            await fromStore();
+        } catch (error) {
+            if (error instanceof Refusal && error.status === 401) set({ stranger: true });
+        }
+    }, [fromStore, set]);
+
+    const send = useCallback(async () => {
+        if (!owner.current) return;
+        const last = await sendWaiting(owner.current.email);
+        set({ last, stranger: last.ended === 'log-in', waiting: await waitingLines(), sent: await sentLines() });
+        if (last.kept > 0) await fromServer();
+    }, [fromServer, set]);
+
+    useEffect(() => {
+        void fromStore()
+            .then(fromServer)
+            .then(send)
+            .then(keepForOffline)
+            .catch(() => undefined);
+        const again = () => document.visibilityState === 'visible' && void send();
+        window.addEventListener('online', again);
+        document.addEventListener('visibilitychange', again);
+        const timer = setInterval(again, AGAIN);
+        return () => {
+            window.removeEventListener('online', again);
+            document.removeEventListener('visibilitychange', again);
+            clearInterval(timer);
+        };
+    }, [fromServer, fromStore, send]);
+
+    return {
+        ...state,
+        /** @throws where the phone has no room for it */
+        write: async (entry: LoggedEntry, photo: ArrayBuffer | null) => {
+            if (!owner.current?.zone) return;
+            const { zone, email } = owner.current;
+            await keepLine({ key: entry.key, zone, writer: email, entry, photo, refused: null });
+            set({ waiting: await waitingLines() });
+            void send();
+        },
+        drop: async (key: string) => {
+            await dropLine(key);
+            set({ waiting: await waitingLines() });
+        },
+        choose: async (zone: string) => {
+            if (!owner.current) return;
+            await keepOwner({ ...owner.current, zone });
+            await fromStore();
+            await fromServer();
+        },
+        arrived: async () => {
+            await fromServer();
+            await send();
+        },
+        send,
+    };
+}
