@@ -8,6 +8,7 @@ use App\Crops\ShippedCropController;
 use App\Crops\VarietyController;
 use App\Cues\CueController;
 use App\Editions\EditionController;
+use App\Gardener\LabelController;
 use App\Languages\TranslationController;
 use App\Letters\OutboxController;
 use App\Log\LogController;
@@ -155,6 +156,7 @@ Route::prefix('api')->group(static function (): void {
 
 Route::get('/desk-files/crops.csv', [CropController::class, 'csv'])->middleware('auth')->name('crop-table');
 Route::get('/desk-files/zones/{zone}/log.csv', [LogController::class, 'csv'])->middleware('auth')->name('log-table');
+Route::get('/desk-files/zones/{zone}/labels.pdf', LabelController::class)->middleware(['auth', 'throttle:paper'])->name('labels');
 Route::get('/desk-files/my-log.csv', [LogController::class, 'own'])->middleware('auth')->name('own-log');
 Route::get('/desk-files/log-photos/{photo}.jpg', [LogController::class, 'photo'])->where('photo', '[0-9a-f]{64}')->middleware('auth')->name('log-photo');
 Route::get('/desk-files/zones/{zone}/record.csv', [StationController::class, 'csv'])->middleware('auth')->name('filled-record');

@@ -13,7 +13,7 @@
         <link rel="alternate" type="text/calendar" href="{{ $page->feed }}" title="{{ $page->reading->say('page.take.feed') }}">
     @endisset
     <style>{!! $styles !!}</style>
-    @unless ($page->name === 'embed' || $page->name === 'paper')
+    @unless (in_array($page->name, ['embed', 'paper', 'labels'], true))
         @vite('resources/js/gardener/client.ts')
     @endunless
 </head>

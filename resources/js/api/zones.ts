@@ -48,6 +48,15 @@ export function useCancel() {
     });
 }
 
+/** The climate of a zone, with its ruler; of some years of it, where a period is given. */
+export function useClimate(zone: string, period?: { from: number; to: number }, enabled = true) {
+    return useQuery({
+        enabled,
+        queryKey: ['climate', zone, period ?? 'used'],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/climate', { params: { path: { zone }, query: period } })),
+    });
+}
+
 export function useStations(zone: string) {
     return useQuery({
         queryKey: ['stations', zone],

@@ -1,6 +1,8 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { Crops } from '../screens/crops/Crops';
+import { Cues } from '../screens/cues/Cues';
 import { Languages } from '../screens/languages/Languages';
+import { Log } from '../screens/log/Log';
 import { Login } from '../screens/login/Login';
 import { Editions } from '../screens/editions/Editions';
 import { OfficeSettings } from '../screens/office/OfficeSettings';
@@ -8,6 +10,7 @@ import { Record } from '../screens/record/Record';
 import { Sites } from '../screens/sites/Sites';
 import { Soil } from '../screens/soil/Soil';
 import { Today } from '../screens/today/Today';
+import { Trials } from '../screens/trials/Trials';
 import { Dossier } from '../screens/windows/Dossier';
 import { MethodChanges } from '../screens/windows/MethodChanges';
 import { Windows } from '../screens/windows/Windows';
@@ -30,6 +33,9 @@ export const router = createBrowserRouter([
             { path: 'zones/:zone', element: <Navigate to="windows" replace /> },
             { path: 'zones/:zone/today', element: <Today /> },
             { path: 'zones/:zone/soil', element: <Soil /> },
+            { path: 'zones/:zone/log', element: <Log /> },
+            { path: 'zones/:zone/trials', element: <Trials /> },
+            { path: 'zones/:zone/cues', element: <Cues /> },
             { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },
             { path: 'zones/:zone/record/:part?', element: <Record /> },
             { path: 'zones/:zone/windows', element: <Windows /> },

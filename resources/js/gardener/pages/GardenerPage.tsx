@@ -3,6 +3,7 @@ import { Crop } from './Crop';
 import { Embed } from './Embed';
 import { Find } from './Find';
 import { Home } from './Home';
+import { Labels } from './Labels';
 import { Letter } from './Letter';
 import { Mine } from './Mine';
 import { Office } from './Office';
@@ -34,6 +35,8 @@ export function GardenerPage({ data }: { data: PageData }) {
             return <Find {...data.props} />;
         case 'letter':
             return <Letter {...data.props} />;
+        case 'labels':
+            return <Labels {...data.props} />;
         case 'embed':
             return <Embed {...data.props} />;
     }

@@ -141,6 +141,22 @@ export type FindProps = {
 
 export type EmbedProps = Common & { week: Schema['Week'] };
 
+/** Labels for what stands; dates, null where there is none. */
+export type LabelsProps = {
+    sheet: 'strips' | 'a4-24' | 'letter-30';
+    printed: string;
+    labels: {
+        crop: string;
+        variety: string | null;
+        bed: string | null;
+        on: string | null;
+        act: string;
+        up: string | null;
+        thin: string | null;
+        pick: string | null;
+    }[];
+};
+
 export type PageData =
     | { page: 'home'; props: HomeProps }
     | { page: 'calendar'; props: CalendarProps }
@@ -152,4 +168,5 @@ export type PageData =
     | { page: 'search'; props: SearchProps }
     | { page: 'letter'; props: LetterProps }
     | { page: 'find'; props: FindProps }
+    | { page: 'labels'; props: LabelsProps }
     | { page: 'embed'; props: EmbedProps };

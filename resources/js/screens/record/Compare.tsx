@@ -1,8 +1,7 @@
 import { say } from '../../words/words';
 import { NativeSelect } from '@mantine/core';
 import { useSearchParams } from 'react-router';
-import { useClimate } from './queries';
-import { useZones } from '../../api/zones';
+import { useClimate, useZones } from '../../api/zones';
 
 /** What a zone's climate is held against: another zone, or other years of the same; none. Kept in the address. */
 export function useCompared(zone: string) {

@@ -3,14 +3,6 @@ import { api, asForm, stationFile, taken, type ReadingChoices, type Schema } fro
 import { whenStale } from '../../api/stale';
 
 /** The climate a zone's windows lean on, or that of a period of cold seasons. */
-export function useClimate(zone: string, period?: { from: number; to: number }, enabled = true) {
-    return useQuery({
-        enabled,
-        queryKey: ['climate', zone, period ?? 'used'],
-        queryFn: () => taken(api.GET('/api/zones/{zone}/climate', { params: { path: { zone }, query: period } })),
-    });
-}
-
 export function useYearCourse(zone: string, year: number) {
     return useQuery({
         queryKey: ['climate', zone, year],

@@ -14,11 +14,13 @@ import { inCelsius } from '../../words/units';
 import { listed, say } from '../../words/words';
 import { ActRow, keyOf } from './ActRow';
 import { Advisories } from './Advisories';
+import { CuesToCome } from './CuesToCome';
 import { NightWork } from './NightWork';
 import { usePackets, useToday, type SeasonAct, type TodayData } from './queries';
 import { Reading } from './Reading';
 import { SeasonChart } from './SeasonChart';
 import { position } from './sentences';
+import { StandsAlready, UnderWay } from './UnderWay';
 
 const PILES = ['last-chance', 'go', 'hold-a-week', 'hold', 'fair-chance'] as const;
 const ACTS = ['', 'sow-outdoors', 'plant', 'set-out', 'start-under-cover'];
@@ -119,8 +121,10 @@ export function Today() {
                     {inWords(data.on.slice(5))} <small>{position(data)}</small>
                 </h2>
                 <Doubts data={data} />
+                {data.by === 'season' && <StandsAlready zone={zone} />}
                 {mine && packets?.length === 0 && <p>{say('today.you-have-nothing-yet')}</p>}
                 <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />
+                {data.by === 'season' && <UnderWay zone={zone} />}
                 <Over acts={acts.filter((act) => act.pile === 'over')} />
                 <Table zone={zone} data={data} />
             </main>
@@ -284,6 +288,7 @@ function Season({ zone, data }: { zone: string; data: TodayData }) {
             <p>{say('today.how-it-is-made', { members: data.members.length, ends: dateInWords(data.record_ends) })}</p>
             {data.nights && <NightWork nights={data.nights} />}
             <Advisories zone={zone} data={data} />
+            <CuesToCome zone={zone} />
             <h3>{say('today.soil-ready')}</h3>
             {data.soil?.ready.map((ready) => (
                 <p key={ready.celsius}>{readiness(ready)}</p>

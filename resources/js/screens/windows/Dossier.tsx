@@ -15,6 +15,7 @@ import { useDateCursor } from '../../time/cursor';
 import { say } from '../../words/words';
 import { DossierChart, ownRoute } from './DossierChart';
 import { DossierTables } from './DossierTables';
+import { Learned } from './Learned';
 import { OwnDates } from './OwnDates';
 import { Succession } from './Succession';
 import { VarietyAxis } from './VarietyAxis';
@@ -194,6 +195,7 @@ function Body({
             <div>
                 <DayOutcomes ribbon={route.ribbon} day={day} last={today.at(-1)} />
                 <SideBySide data={data} route={route} />
+                <Learned zone={zone} crop={crop} />
                 <Evidence route={route} />
                 <WithoutWindow route={route} />
                 <VarietyAxis

@@ -1,0 +1,24 @@
+import type { Schema } from '../../api/client';
+import { say } from '../../words/words';
+
+type Told = Schema['ToldOfLine'];
+
+/** What a line says beside its act, crop and place: "4 m, 1.5 kg, good. Flea beetles." */
+export function toldInWords(told: Told, cues: { id: number; plant: string; stage: string }[]): string {
+    const cue = cues.find((one) => one.id === told.cue);
+    const parts = [
+        cue && say('log-screen.plant', { plant: cue.plant, stage: cue.stage }),
+        told.under_cover && say('log.under-cover'),
+        told.metres !== undefined && say('log-screen.metres', { metres: told.metres }),
+        told.plants !== undefined && say('log-screen.plants', { plants: told.plants }),
+        told.kilograms !== undefined && say('log-screen.kilograms', { kilograms: told.kilograms }),
+        told.stems !== undefined && say('log-screen.stems', { stems: told.stems }),
+        told.quality !== undefined && say(`log.quality-${told.quality}`),
+        told.cause !== undefined && say('log-screen.lost-to', { cause: say(`cause.${told.cause}`) }),
+        told.celsius !== undefined &&
+            say('log-screen.reading', { celsius: told.celsius, depth: Math.round((told.depth ?? 0.05) * 100) }),
+        told.lot && say('log-screen.lot', { lot: told.lot }),
+        told.text,
+    ];
+    return parts.filter(Boolean).join(', ');
+}

@@ -1,0 +1,76 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, taken, type Schema } from '../../api/client';
+import { forgetZone } from '../../api/zones';
+
+export type Trial = Schema['Trial'];
+export type LocalDays = Schema['LocalDays'];
+
+function useForget(zone: string) {
+    const queries = useQueryClient();
+    return () => queries.invalidateQueries({ queryKey: ['log', zone] });
+}
+
+export type Plan = {
+    key: string;
+    crop: string;
+    route: 'direct' | 'transplant';
+    measured_in: 'kilograms' | 'stems';
+    question: string;
+    waves: { name: string; on: string }[];
+    varieties: (string | null)[];
+    repeats: number;
+    beds: { garden: string; name: string }[];
+};
+
+export function usePlanTrial(zone: string) {
+    return useMutation({
+        mutationFn: (body: Plan) => taken(api.POST('/api/zones/{zone}/trials', { params: { path: { zone } }, body })),
+        onSuccess: useForget(zone),
+    });
+}
+
+export function useCloseTrial(zone: string) {
+    return useMutation({
+        mutationFn: ({ trial, conclusion }: { trial: number; conclusion: string }) =>
+            taken(api.POST('/api/trials/{trial}/conclusion', { params: { path: { trial } }, body: { conclusion } })),
+        onSuccess: useForget(zone),
+    });
+}
+
+export function useReopenTrial(zone: string) {
+    return useMutation({
+        mutationFn: (trial: number) =>
+            taken(api.DELETE('/api/trials/{trial}/conclusion', { params: { path: { trial } } })),
+        onSuccess: useForget(zone),
+    });
+}
+
+/** Days to maturity taken, or undone; the windows are computed anew. */
+function useDaysChanged(zone: string) {
+    const queries = useQueryClient();
+    return async (data: Schema['LocalDaysHere']) => {
+        queries.setQueryData(['log', zone, 'local-days'], data);
+        await forgetZone(queries, zone);
+    };
+}
+
+export function useTakeDays(zone: string) {
+    return useMutation({
+        mutationFn: ({ crop, variety, route, held }: LocalDays) =>
+            taken(
+                api.POST('/api/zones/{zone}/local-days', {
+                    params: { path: { zone } },
+                    body: { crop, variety, route: route as 'direct' | 'transplant', replaces: held?.id ?? null },
+                }),
+            ),
+        onSuccess: useDaysChanged(zone),
+    });
+}
+
+export function useUndoDays(zone: string) {
+    return useMutation({
+        mutationFn: (held: number) =>
+            taken(api.DELETE('/api/zones/{zone}/local-days/{held}', { params: { path: { zone, held } } })),
+        onSuccess: useDaysChanged(zone),
+    });
+}
