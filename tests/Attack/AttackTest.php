@@ -26,7 +26,7 @@ final class AttackTest extends TestCase
 
     /** Tables a refused request must leave as they are. */
     private const WATCHED = ['zones', 'settlements', 'stations', 'record_imports', 'records', 'crops', 'crop_revisions', 'varieties', 'crop_choices',
-        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections'];
+        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'log_photos', 'trials', 'trial_plots', 'cue_plants', 'local_days'];
 
     private Hostile $hostile;
 
@@ -42,6 +42,10 @@ final class AttackTest extends TestCase
         $this->publish()->assertStatus(202);
         $spot = $this->postJson('/api/zones/test-basin/soil-spots', ['name' => 'Bed 3', 'site' => DB::table('sites')->value('id')])->assertCreated()->json('data.spots.0.id');
         $this->postJson('/api/zones/test-basin/soil-readings', ['key' => 'before-the-attack', 'spot' => $spot, 'on' => '2012-04-12', 'hour' => 9.5, 'depth' => 0.05, 'celsius' => 9.4])->assertCreated();
+        $line = ['key' => 'before-the-attack', 'act' => 'sown', 'on' => '2012-04-12', 'crop' => 'radish', 'garden' => 'School', 'bed' => 'Bed 3', 'written_at' => 1];
+        $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [$line]])->assertOk();
+        $this->postJson('/api/zones/test-basin/trials', ['key' => 'before-the-attack', 'crop' => 'radish', 'route' => 'direct', 'measured_in' => 'stems', 'question' => 'x', 'waves' => [['name' => 'x', 'on' => '2012-04-01']], 'varieties' => [null], 'repeats' => 1])->assertCreated();
+        $this->postJson('/api/zones/test-basin/cues', ['plant' => 'Lilac', 'stage' => 'first leaf'])->assertCreated();
         Queue::fake();
     }
 
@@ -143,7 +147,7 @@ final class AttackTest extends TestCase
             default => $this->hostile->segment(),
         }, $path);
         if ($method === 'GET') {
-            $names = ['place', 'site', 'standard', 'from', 'to', 'station', 'route', 'variety', 'crop'];
+            $names = ['place', 'site', 'standard', 'from', 'to', 'station', 'route', 'variety', 'crop', 'act', 'after', 'garden', 'bed'];
             $query = [];
             for ($i = $this->hostile->below(3); $i >= 0; $i--) {
                 $value = $this->hostile->value();
@@ -160,8 +164,9 @@ final class AttackTest extends TestCase
         if (isset($content['multipart/form-data'])) {
             $fields = $this->spoiled($this->example($content['multipart/form-data']['schema']));
             $fields = is_array($fields) ? array_filter($fields, static fn (mixed $v): bool => $v !== null) : [];
-            unset($fields['file']);
-            $files = $this->hostile->below(4) === 0 ? [] : ['file' => $this->textFile($this->hostile->mangled($this->stationFiles()[0]), (string) $this->hostile->one(['a.csv', "b\u{202E}.csv", '../../x', str_repeat('n', 300).'.csv', '=cmd.csv']))];
+            $named = isset($fields['photo']) ? 'photo' : 'file';
+            unset($fields['file'], $fields['photo']);
+            $files = $this->hostile->below(4) === 0 ? [] : [$named => $this->textFile($this->hostile->mangled($this->stationFiles()[0]), (string) $this->hostile->one(['a.csv', "b\u{202E}.csv", '../../x', str_repeat('n', 300).'.csv', '=cmd.csv']))];
 
             return ["{$method} {$address} ".json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR), $this->call($method, $address, $fields, [], $files, ['HTTP_ACCEPT' => 'application/json'])];
         }

@@ -88,10 +88,16 @@ export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }
                         ...(book?.crops ?? []).map((one) => ({ value: one.slug, label: one.name })),
                     ]}
                 />
-                <OneOf label={say('trials.way')} word="trials.way" value={route} values={WAYS} onValue={setRoute} />
+                <OneOf
+                    label={say('trials.way')}
+                    words={(way) => say(`trials.way-${way}`)}
+                    value={route}
+                    values={WAYS}
+                    onValue={setRoute}
+                />
                 <OneOf
                     label={say('trials.measured-in')}
-                    word="trials.unit"
+                    words={(one) => say(`trials.unit-${one}`)}
                     value={unit}
                     values={UNITS}
                     onValue={setUnit}
@@ -136,14 +142,13 @@ export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }
 
 function OneOf<T extends string>({
     label,
-    word,
+    words,
     value,
     values,
     onValue,
 }: {
     label: string;
-    /** key of the values' words, without the value */
-    word: string;
+    words: (value: T) => string;
     value: T;
     values: readonly T[];
     onValue: (value: T) => void;
@@ -154,7 +159,7 @@ function OneOf<T extends string>({
             label={label}
             value={value}
             onChange={(event) => onValue(event.currentTarget.value as T)}
-            data={values.map((one) => ({ value: one, label: say(`${word}-${one}`) }))}
+            data={values.map((one) => ({ value: one, label: words(one) }))}
         />
     );
 }
