@@ -32,7 +32,7 @@ class EditionController
             'even_unchanged' => ['nullable', 'boolean'],
             'answers' => ['nullable', 'array', 'max:400'],
             'answers.*' => ['string', 'max:1000'],
-            'from' => ['nullable', 'date_format:Y-m-d', 'after:'.Today::day()->iso(), 'before:'.Today::day()->plus(366)->iso()],
+            'from' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:'.Today::day()->iso(), 'before:'.Today::day()->plus(366)->iso()],
             'note_in' => ['nullable', 'array:'.implode(',', Translation::languages())],
             'note_in.*' => ['string', 'max:1000'],
         ], [

@@ -118,7 +118,7 @@ class LogController
     /** @return array{crop?: string|null, garden?: string|null, bed?: string|null, act?: string|null, from?: string|null, to?: string|null, after?: string|null} */
     private function asked(Request $request): array
     {
-        $day = ['nullable', 'date_format:Y-m-d'];
+        $day = ['bail', 'nullable', 'string', 'date_format:Y-m-d'];
 
         return $request->validate(['crop' => ['nullable', 'string', 'max:60'], 'garden' => ['nullable', 'string', 'max:80'], 'bed' => ['nullable', 'string', 'max:80'], 'act' => ['nullable', new Enum(LoggedAct::class)],
             'from' => $day, 'to' => $day, 'after' => ['nullable', 'string', 'max:40']], ['*.date_format' => 'Give the day as YYYY-MM-DD.']);

@@ -82,7 +82,7 @@ class TrialController
             'waves' => ['required', 'array', 'list', 'min:1', 'max:12'],
             'waves.*' => ['array:name,on'],
             'waves.*.name' => ['required', 'string', 'max:60', 'distinct'],
-            'waves.*.on' => ['required', 'date_format:Y-m-d', 'after_or_equal:1900-01-01', 'before:2200-01-01'],
+            'waves.*.on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:1900-01-01', 'before:2200-01-01'],
             'varieties' => ['required', 'array', 'list', 'min:1', 'max:12'],
             'varieties.*' => ['nullable', 'string', 'max:80', 'distinct'],
             'repeats' => ['required', 'integer', 'between:1,20'],

@@ -26,7 +26,7 @@ final class AttackTest extends TestCase
 
     /** Tables a refused request must leave as they are. */
     private const WATCHED = ['zones', 'settlements', 'stations', 'record_imports', 'records', 'crops', 'crop_revisions', 'varieties', 'crop_choices',
-        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'log_photos', 'trials', 'trial_plots', 'cue_plants', 'local_days'];
+        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'cue_plants', 'local_days'];
 
     private Hostile $hostile;
 

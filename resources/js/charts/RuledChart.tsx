@@ -27,7 +27,7 @@ export function RuledChart({
     children: (scale: YearScale) => ReactNode;
 }) {
     const { ref, width } = useElementSize();
-    const scale = yearScale(ruler.starts, Math.max(300, (width || 800) - LABELS - RIGHT));
+    const scale = yearScale(ruler.starts, Math.max(200, (width || 800) - LABELS - RIGHT));
     const height = RULER_HEIGHT + below;
     const point = (event: MouseEvent<SVGSVGElement>) => {
         const at = dayAt(event, scale, LABELS);

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+
+/** The log in a pocket: three touches, no signal, a trial from its plan to its verdict, a plant that was seen. */
+final class LogTest extends BrowserTestCase
+{
+    private function js(string $script): mixed
+    {
+        return $this->browser->driver->executeScript($script);
+    }
+
+    private function offline(bool $offline): void
+    {
+        $this->browser->devTools('Network.enable', []);
+        $this->browser->devTools('Network.emulateNetworkConditions', ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+    }
+
+    private function openLog(string $zone = 'Lakeshore'): void
+    {
+        $this->browser->phone();
+        $this->logIn('tobias@kestrel.example');
+        $this->browser->visit('/log')->see('Came up');
+        $this->js("const s = document.querySelector('select'); const o = [...s.options].find((o) => o.text === '{$zone}');"
+            ." Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, o.value); s.dispatchEvent(new Event('change', {bubbles: true}))");
+        $this->browser->first('.log h1', $zone);
+    }
+
+    public function test_a_sowing_is_logged_in_three_touches_and_the_desk_has_it(): void
+    {
+        $this->openLog('Basin Floor');
+        $this->assertFitsTheWidth('the log');
+        $this->assertAccessible('the log');
+        $this->browser->press('sown')->see('Which crop');
+        $this->browser->press('Radish');
+        $this->assertFitsTheWidth('a sowing');
+        $this->assertAccessible('a sowing');
+        $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
+        $this->browser->see('Kept: sown.')->see('All is sent');
+        $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
+        $this->browser->visit('/desk/zones/basin-floor/log')->first('.log-screen tbody tr', '18 Apr 2026');
+        self::assertStringContainsString('Radish', $this->browser->find('.log-screen tbody tr')->getText());
+        $this->assertAccessible('the log at the desk');
+        $this->browser->press('take back')->see('Taken back');
+        $this->browser->visit('/desk/zones/basin-floor/today')->see('Under way')->see('What plants say');
+        self::assertSame([], $this->browser->errors());
+    }
+
+    public function test_what_is_written_without_a_signal_waits_and_goes_when_there_is_one(): void
+    {
+        $this->openLog();
+        $this->browser->until(fn (): bool => (bool) $this->browser->driver->executeAsyncScript("const done = arguments[0]; caches.open('anthesis-log').then((c) => c.match('/log')).then((r) => done(r !== undefined))"), 'The log is not kept.');
+        $this->browser->visit('/log')->see('Came up');
+        $this->browser->until(fn (): bool => (bool) $this->js('return navigator.serviceWorker.controller !== null'), 'The worker does not answer for the page.');
+        $this->offline(true);
+        $this->browser->driver->navigate()->refresh();
+        $this->browser->see('Came up');
+        $this->browser->press('sown')->see('Which crop')->press('Leaf lettuce');
+        $this->browser->fill('Garden', 'Shore garden')->fill('Bed', 'Bed 9');
+        $picture = tempnam(sys_get_temp_dir(), 'bed').'.jpg';
+        imagejpeg(imagecreatetruecolor(400, 300) ?: self::fail('no picture'), $picture);
+        $this->browser->attach($picture)->see('Photograph,');
+        $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
+        $this->browser->see('Kept on this phone: sown.');
+        // What waits is known to what is written next.
+        $this->browser->press('came up')->see('Leaf lettuce, Bed 9');
+        $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
+        $this->browser->see('2 lines wait')->see('No signal just now');
+        $this->offline(false);
+        $this->js("window.dispatchEvent(new Event('online'))");
+        $this->browser->see('All is sent');
+        unlink($picture);
+        $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
+        $this->browser->visit('/desk/zones/lakeshore/log')->see('Shore garden, Bed 9')->see('photograph');
+        $rows = array_map(static fn ($row): string => $row->getText(), $this->browser->driver->findElements(WebDriverBy::cssSelector('.log-screen tbody tr')));
+        self::assertCount(2, array_filter($rows, static fn (string $row): bool => str_contains($row, 'Leaf lettuce')), 'each line once');
+    }
+
+    public function test_a_trial_from_its_plan_to_its_verdict(): void
+    {
+        $question = 'Is early worth it, '.uniqid().'?';
+        $this->browser->phone();
+        $this->logIn();
+        $this->browser->visit('/desk/zones/orchard-bench/trials')->press('Plan a trial');
+        $this->browser->fill('What is it to answer?', $question);
+        $this->js("const s = [...document.querySelectorAll('.plan select')][0]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'radish'); s.dispatchEvent(new Event('change', {bubbles: true}))");
+        $this->browser->press('other waves')->see('another wave');
+        $this->browser->press('Plan 9 plots')->see($question)->see('9 plots are still to be done');
+        $this->assertFitsTheWidth('a trial');
+        $this->assertAccessible('trials');
+        // The plan asks for its plots on the phone: two are sown, one of them is lost, the other picked.
+        $this->browser->visit('/log')->see('Came up');
+        $this->js("const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'orchard-bench'); s.dispatchEvent(new Event('change', {bubbles: true}))");
+        $this->browser->see('To be done for trials');
+        foreach ([1, 2] as $plot) {
+            $this->browser->until(fn (): bool => count(array_filter($this->browser->driver->findElements(WebDriverBy::cssSelector('.due')), static fn ($b): bool => str_contains($b->getText(), "plot {$plot}"))) > 0, "Plot {$plot} is not asked for.");
+            $this->js("[...document.querySelectorAll('.due')].find((b) => b.textContent.includes('plot {$plot}')).click()");
+            $this->browser->find('.keep button:not([disabled])')->click();
+            $this->browser->see('All is sent')->see('Kept: sown.');
+        }
+        foreach (['last picked' => null, 'lost' => 'pests'] as $act => $cause) {
+            $this->browser->press($act)->see('Which sowing');
+            $this->js("[...document.querySelectorAll('.choices')][0].querySelector('button').click()");
+            $cause === null ? $this->browser->fill('Kilograms', '1.5') : $this->browser->press($cause);
+            $this->browser->find('.keep button:not([disabled])')->click();
+            $this->browser->see("Kept: {$act}.");
+        }
+        $this->browser->see('All is sent')->visit('/desk/zones/orchard-bench/trials')->see('1 of 2')->see('one season’s word');
+        $this->browser->fill('What was learnt', 'Early is worth it where it is not eaten.')->press('Close the trial')->see('Early is worth it where it is not eaten. (Wren Adeyemi-Holt, 18 April 2026)');
+        $this->browser->visit('/desk/zones/orchard-bench/windows/radish')->see('What the ground has said')->see('Early is worth it where it is not eaten.');
+    }
+
+    public function test_a_plant_is_seen_and_tells_the_season(): void
+    {
+        $this->openLog('Basin Floor');
+        $this->browser->press('plant seen')->see('Which plant')->press('Lilac, first leaf');
+        $this->browser->find('.keep button:not([disabled])')->click();
+        $this->browser->see('Kept: plant seen.')->see('All is sent');
+        $this->browser->visit('/desk/zones/basin-floor/cues')->see('Seen this year on 18 April 2026.')->see('May be sown on it');
+        $this->assertFitsTheWidth('plants');
+        $this->assertAccessible('plants');
+        self::assertSame([], $this->browser->errors());
+    }
+}
