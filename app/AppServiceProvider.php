@@ -13,6 +13,8 @@ use App\Gardener\RenderEditionJob;
 use App\Gardener\RenderSeasonJob;
 use App\Languages\TranslationsChanged;
 use App\Letters\SendLetters;
+use App\Log\FollowSowingsJob;
+use App\Log\Sowing;
 use App\Operations\DayTurned;
 use App\Operations\Today;
 use App\Results\ComputeZoneJob;
@@ -88,6 +90,9 @@ class AppServiceProvider extends ServiceProvider
             app(CollectReports::class)->execute();
             app(ReleaseEditions::class)->execute(Today::day());
             app(SendLetters::class)->execute(Today::day());
+            foreach (Sowing::query()->distinct()->pluck('zone_id') as $zone) {
+                FollowSowingsJob::dispatch((int) $zone)->onQueue('sites');
+            }
         });
         Event::listen(static function (TranslationsChanged $changed): void {
             foreach (PublicSite::zones() as $zone) {

@@ -9,6 +9,8 @@ use Anthesis\Indicator\Cue;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
+use Anthesis\Season\ThisSeason;
+use Anthesis\Soil\Site as CoreSite;
 use App\Crops\ZoneCrops;
 use App\Log\LogEntry;
 use App\Log\LoggedAct;
@@ -20,7 +22,11 @@ use App\Sites\Site;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 
-/** The county's plants as a zone's log has seen them: what they tell, when they are to be expected this year, and what may be sown on them. */
+/**
+ * The county's plants as a zone's log has seen them: what they tell, when they are to be expected this year, and what may be sown on them.
+ *
+ * @phpstan-type Around array{record: ZoneRecord, weather: array{season: callable(CoreSite): ThisSeason, inputs: list<mixed>}|null, crops: list<Crop>, site: CoreSite, checksum: string}
+ */
 final readonly class ZoneCues
 {
     public function __construct(private ZoneToday $today)
@@ -31,9 +37,11 @@ final readonly class ZoneCues
     public function of(Zone $zone): array
     {
         $seen = $this->sightings($zone);
+        $record = $seen === [] ? null : ZoneRecord::of($zone);
+        $around = $record === null ? null : ['record' => $record, 'weather' => $this->today->season($zone, Today::day()), 'crops' => ZoneCrops::of($zone)->book(), 'site' => Site::forZone($zone)[0], 'checksum' => $record->filled->record->checksum()];
         $told = [];
         foreach (CuePlant::query()->orderBy('name')->orderBy('stage')->get() as $plant) {
-            $told[] = ['id' => $plant->id, 'plant' => $plant->name, 'stage' => $plant->stage, 'note' => $plant->note] + $this->cue($zone, $seen[$plant->id] ?? []);
+            $told[] = ['id' => $plant->id, 'plant' => $plant->name, 'stage' => $plant->stage, 'note' => $plant->note] + $this->cue($zone, $around, $seen[$plant->id] ?? []);
         }
         usort($told, static fn (array $a, array $b): int => [$a['this_year'] ?? $a['expected'][1] ?? '9', $a['plant']] <=> [$b['this_year'] ?? $b['expected'][1] ?? '9', $b['plant']]);
 
@@ -53,10 +61,11 @@ final readonly class ZoneCues
     }
 
     /**
+     * @param  Around|null  $around
      * @param  list<array{on: string, place: string|null, by: string|null, key: string}>  $sightings
      * @return array<string, mixed>
      */
-    private function cue(Zone $zone, array $sightings): array
+    private function cue(Zone $zone, ?array $around, array $sightings): array
     {
         $start = Latitude::of($zone->latitude)->yearStart();
         $today = Today::day();
@@ -65,7 +74,7 @@ final readonly class ZoneCues
         $thisYear = array_values(array_filter($ofYear, static fn (Day $d): bool => $d->number >= $began->number))[0] ?? null;
         $past = array_values(array_filter($ofYear, static fn (Day $d): bool => $d->number < $began->number));
 
-        return ['sightings' => array_reverse($sightings), 'this_year' => $thisYear?->iso()] + $this->told($zone, $past, $thisYear, $today);
+        return ['sightings' => array_reverse($sightings), 'this_year' => $thisYear?->iso()] + $this->told($zone, $around, $past, $thisYear, $today);
     }
 
     /**
@@ -83,20 +92,18 @@ final readonly class ZoneCues
     }
 
     /**
+     * @param  Around|null  $around
      * @param  list<Day>  $past
      * @return array<string, mixed>
      */
-    private function told(Zone $zone, array $past, ?Day $thisYear, Day $today): array
+    private function told(Zone $zone, ?array $around, array $past, ?Day $thisYear, Day $today): array
     {
         $none = ['years' => [], 'sum' => null, 'sum_deviation' => null, 'soil' => null, 'soil_deviation' => null, 'strength' => null, 'used' => false, 'expected' => null, 'opens' => []];
-        $record = $past === [] ? null : ZoneRecord::of($zone);
-        if ($record === null) {
+        if ($around === null || $past === []) {
             return $none;
         }
-        $site = Site::forZone($zone)[0];
-        $weather = $this->today->season($zone, $today);
-        $crops = ZoneCrops::of($zone)->book();
-        $inputs = [$record->filled->record->checksum(), $zone->latitude, $site, $weather['inputs'] ?? null, array_map(static fn (Day $d): string => $d->iso(), $past), $thisYear?->iso(), $today->iso(),
+        ['record' => $record, 'weather' => $weather, 'crops' => $crops, 'site' => $site] = $around;
+        $inputs = [$around['checksum'], $zone->latitude, $site, $weather['inputs'] ?? null, array_map(static fn (Day $d): string => $d->iso(), $past), $thisYear?->iso(), $today->iso(),
             array_map(static fn (Crop $c): array => [$c->slug, $c->name, $c->convention->soilMinSowC], $crops)];
         $hash = Results::remember(Result::CUE, Result::hashOf(Result::CUE, $inputs), static function () use ($zone, $record, $site, $weather, $crops, $past, $thisYear, $today, $none): array {
             $cue = Cue::of($record->filled->record, Latitude::of($zone->latitude), $site, $past);

@@ -7,26 +7,30 @@ namespace App\Trials;
 use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
+use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\SeasonTables;
 use Anthesis\Soil\Site;
 use Anthesis\Trial\LocalDays;
+use Anthesis\Trial\ObservedSowing;
 use App\Crops\Crop;
-use App\Log\Sowing;
 use App\Results\Result;
 use App\Results\Results;
 use App\Sites\Site as ZoneSite;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Days to maturity as the sowings of a zone's log tell them, by crop, variety and way of growing, with their evidence; and those an
  * educator took.
+ *
+ * @phpstan-type Row array{on: string, up: string|null, picked: string, bed: string|null, site: int|null}
  */
 final class ZoneLocalDays
 {
     /** Sowings that are asked of each: the latest; more would hardly move it. */
-    public const MOST = 60;
+    public const MOST = 30;
 
     /** @return list<array<string, mixed>> as the contract's LocalDays, by name */
     public function of(Zone $zone): array
@@ -39,12 +43,12 @@ final class ZoneLocalDays
         $held = LocalDaysOfCrop::holdingIn($zone)->with(['crop', 'user'])->get();
         $results = $this->results($zone, $record, $groups);
         $told = [];
-        foreach ($groups as $key => [$crop, $variety, $route, , $sowings]) {
+        foreach ($groups as $key => [$crop, $variety, $route, , $rows]) {
             $content = $results[$key];
             if ($content !== null) {
                 $own = $held->first(static fn (LocalDaysOfCrop $l): bool => $l->crop_id === $crop->id && $l->variety === $variety);
                 $told[] = ['crop' => $crop->slug, 'name' => $crop->cells['name'], 'variety' => $variety, 'route' => $route->value, 'held' => $own === null ? null : $this->held($own),
-                    'seen' => array_map(static fn (Sowing $s): array => $s->told(), $sowings)] + $content;
+                    'seen' => array_map(static fn (array $row): array => array_diff_key($row, ['site' => true]), $rows)] + $content;
             }
         }
         usort($told, static fn (array $a, array $b): int => [$a['name'], $a['variety'] ?? '', $a['route']] <=> [$b['name'], $b['variety'] ?? '', $b['route']]);
@@ -78,20 +82,24 @@ final class ZoneLocalDays
             'by' => $own->user?->name, 'on' => $own->created_at->format('Y-m-d'), 'undone_on' => $own->undone_at?->format('Y-m-d')];
     }
 
-    /** @return array<string, array{Crop, string|null, Route, CropParameters, list<Sowing>}> with the packet's own days */
+    /** @return array<string, array{Crop, string|null, Route, CropParameters, list<Row>}> with the packet's own days */
     private function groups(Zone $zone): array
     {
+        $crops = Crop::query()->with('varieties')->get()->keyBy('id');
+        // Rows, not models, and the latest of each crop and variety: a log has many years of them.
+        $latest = DB::table('sowings')->where('zone_id', $zone->id)->where('taken_back', false)->whereNotNull('first_picked_on')->whereNotNull(DB::raw('IF(under_cover OR sown_on IS NULL, set_out_on, sown_on)'))
+            ->selectRaw('id, crop_id, variety, bed_id, up_on, first_picked_on AS picked, (under_cover OR sown_on IS NULL) AS raised, IF(under_cover OR sown_on IS NULL, set_out_on, sown_on) AS put_in')
+            ->selectRaw('ROW_NUMBER() OVER (PARTITION BY crop_id, variety, under_cover OR sown_on IS NULL ORDER BY first_picked_on DESC, id DESC) AS place');
+        $rows = DB::query()->fromSub($latest, 'latest')->leftJoin('beds', 'beds.id', '=', 'latest.bed_id')->where('place', '<=', self::MOST)->orderByDesc('picked')->orderByDesc('latest.id')
+            ->get(['crop_id', 'variety', 'up_on', 'picked', 'raised', 'put_in', 'beds.name AS bed', 'beds.site_id AS site']);
         $groups = [];
-        $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->whereNotNull('first_picked_on')->with(['crop.varieties', 'bed.site'])->orderByDesc('first_picked_on')->orderByDesc('id');
-        foreach ($sowings->lazy(500) as $sowing) {
-            if ($sowing->observed() === null) {
-                continue;
-            }
-            $known = $sowing->variety === null ? null : $sowing->crop->varieties->firstWhere('name', $sowing->variety);
-            $key = "{$sowing->crop_id}\n{$known?->name}\n{$sowing->route()->value}";
-            $groups[$key] ??= [$sowing->crop, $known?->name, $sowing->route(), $known?->toCore($sowing->crop) ?? $sowing->crop->toCore(), []];
+        foreach ($rows as $row) {
+            $crop = $crops[$row->crop_id];
+            $known = $row->variety === null ? null : $crop->varieties->firstWhere('name', $row->variety);
+            $key = "{$row->crop_id}\n{$known?->name}\n{$row->raised}";
+            $groups[$key] ??= [$crop, $known?->name, $row->raised ? Route::Transplant : Route::Direct, $known?->toCore($crop) ?? $crop->toCore(), []];
             if (count($groups[$key][4]) < self::MOST) {
-                $groups[$key][4][] = $sowing;
+                $groups[$key][4][] = ['on' => $row->put_in, 'up' => $row->up_on, 'picked' => $row->picked, 'bed' => $row->bed, 'site' => $row->site];
             }
         }
 
@@ -99,33 +107,37 @@ final class ZoneLocalDays
     }
 
     /**
-     * @param  array<string, array{Crop, string|null, Route, CropParameters, list<Sowing>}>  $groups
+     * @param  array<string, array{Crop, string|null, Route, CropParameters, list<Row>}>  $groups
      * @return array<string, array<string, mixed>|null> null where the record tells nothing of them
      */
     private function results(Zone $zone, ZoneRecord $record, array $groups): array
     {
-        $ground = ZoneSite::forZone($zone)[0];
+        $sites = ['' => ZoneSite::forZone($zone)[0]] + ZoneSite::query()->get()->mapWithKeys(static fn (ZoneSite $s): array => [$s->id => $s->toCore()])->all();
         $series = $record->filled->record;
         $light = LightSchool::from($zone->light);
-        $site = static fn (Sowing $s): Site => $s->bed?->site?->toCore() ?? $ground;
+        $weather = $series->checksum();
         $hashes = [];
-        foreach ($groups as $key => [, , $route, $crop, $sowings]) {
-            $hashes[$key] = Result::hashOf(Result::LOCAL_DAYS, [$series->checksum(), $zone->latitude, $zone->light, $crop->checksum(), $route->value, array_map(static fn (Sowing $s): array => [$s->days(), $site($s)], $sowings)]);
+        foreach ($groups as $key => [, , $route, $crop, $rows]) {
+            $at = array_map(static fn (Site $s): string => (string) json_encode($s), array_intersect_key($sites, array_flip(array_map(strval(...), array_column($rows, 'site')))));
+            $hashes[$key] = Result::hashOf(Result::LOCAL_DAYS, [$weather, $zone->latitude, $zone->light, $crop->checksum(), $route->value, $rows, $at]);
         }
         $known = Result::query()->whereIn('hash', array_values($hashes))->get()->keyBy('hash');
-        $tables = $contents = [];
-        foreach ($groups as $key => [, , $route, $crop, $sowings]) {
-            if (! isset($known[$hashes[$key]])) {
+        $tables = $contents = $new = [];
+        foreach ($groups as $key => [, , $route, $crop, $rows]) {
+            $result = $known[$hashes[$key]] ?? null;
+            if ($result === null) {
                 $seen = [];
-                foreach ($sowings as $sowing) {
-                    $at = $tables[json_encode($site($sowing))] ??= new SeasonTables($series, Latitude::of($zone->latitude), $site($sowing));
-                    $observed = $sowing->observed();
-                    array_push($seen, ...($observed === null ? [] : [[$at, $observed]]));
+                foreach ($rows as $row) {
+                    $site = $sites[$row['site'] ?? ''] ?? $sites[''];
+                    $at = $tables[json_encode($site)] ??= new SeasonTables($series, Latitude::of($zone->latitude), $site);
+                    $day = static fn (?string $date): ?Day => $date === null ? null : Day::fromIso($date);
+                    $seen[] = [$at, new ObservedSowing(Day::fromIso($row['on']), $route === Route::Direct ? $day($row['up']) : null, Day::fromIso($row['picked']))];
                 }
-                Results::keep([[$hashes[$key], Result::LOCAL_DAYS, ['told' => self::told($crop, LocalDays::of($crop, $route, $light, $seen))]]]);
+                $new[] = [$hashes[$key], Result::LOCAL_DAYS, ['told' => $told = self::told($crop, LocalDays::of($crop, $route, $light, $seen))]];
             }
-            $contents[$key] = ($known[$hashes[$key]] ?? Result::query()->findOrFail($hashes[$key]))->content()['told'];
+            $contents[$key] = $result === null ? $told ?? null : $result->content()['told'];
         }
+        Results::keep($new);
 
         return $contents;
     }

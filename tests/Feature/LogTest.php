@@ -67,7 +67,9 @@ class LogTest extends TestCase
         $lines = $this->getJson('/api/zones/test-basin/log')->assertOk()->json('data.lines');
         self::assertSame(['2012-05-30', '2012-05-24', '2012-05-20', '2012-04-30', '2012-04-20', '2012-04-10'], array_column($lines, 'on'), 'the newest first');
         self::assertSame(['Bed 3', 'Radish', 'radish-one'], [$lines[4]['bed']['name'], $lines[4]['name'], $lines[4]['sowing']], 'a line of a sowing has its place and crop');
-        $this->getJson('/api/zones/test-basin/log-book')->assertOk()->assertJsonPath('data.sowings', [])->assertJsonPath('data.likely', ['radish']);
+        $this->getJson('/api/zones/test-basin/log-book')->assertOk()->assertJsonPath('data.sowings', [])->assertJsonPath('data.likely', []);
+        $this->send($this->sown('kale-last-year', '2011-06-20', ['crop' => 'kale']))->assertJsonPath('data.refused', []);
+        $this->getJson('/api/zones/test-basin/log-book')->assertJsonPath('data.likely', ['kale']);
     }
 
     public function test_a_start_under_cover_is_set_out_and_lost(): void

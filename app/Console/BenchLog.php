@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Anthesis\Record\Day;
+use App\Crops\Crop;
+use App\Log\Bed;
+use App\Log\LogEntry;
+use App\Log\Sowing;
+use App\Operations\Today;
+use App\People\User;
+use App\Trials\Trial;
+use App\Trials\TrialPlot;
+use App\Zones\Zone;
+use Illuminate\Console\Command;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** Times what the log, Today and trials answer over a log of many years, and leaves no trace. Needs the demonstration. */
+class BenchLog extends Command
+{
+    /** Lines a sowing has. */
+    private const EACH = 8;
+
+    private const YEARS = 30;
+
+    private const TRIALS = 30;
+
+    private const PLOTS = 18;
+
+    private const CHUNK = 1000;
+
+    protected $signature = 'anthesis:bench-log {--lines=100000} {--repeats=5}';
+
+    protected $description = 'Time the log, Today and trials over many lines (see bin/bench)';
+
+    public function handle(Kernel $kernel): int
+    {
+        $zone = Zone::query()->whereHas('currentComputation')->where('slug', 'basin-floor')->first();
+        $user = User::query()->first();
+        if ($zone === null || $user === null) {
+            $this->line('There is no demonstration to time. Run bin/start first.');
+
+            return self::SUCCESS;
+        }
+        DB::beginTransaction();
+        $this->sow($zone, $user, intdiv((int) $this->option('lines'), self::EACH));
+        $this->trials($zone);
+        $this->line(sprintf('%-44s %9d', 'lines of the log', LogEntry::query()->where('zone_id', $zone->id)->count()));
+        Auth::guard('web')->setUser($user);
+        foreach (['log', 'log?crop=radish', 'log-book', 'under-way', 'today', 'trials', 'local-days', 'cues'] as $what) {
+            $seconds = [];
+            $status = 0;
+            for ($i = 0; $i <= (int) $this->option('repeats'); $i++) {
+                $start = hrtime(true);
+                $status = $kernel->handle(Request::create("/api/zones/basin-floor/{$what}", server: ['HTTP_ACCEPT' => 'application/json']))->getStatusCode();
+                $seconds[] = (hrtime(true) - $start) / 1e9;
+            }
+            $first = array_shift($seconds);
+            sort($seconds);
+            $this->line(sprintf('%-44s %9.3f   first %.3f%s', $what, $seconds[intdiv(count($seconds), 2)], $first, $status === 200 ? '' : " ({$status})"));
+        }
+        DB::rollBack();
+
+        return self::SUCCESS;
+    }
+
+    private function sow(Zone $zone, User $user, int $sowings): void
+    {
+        $crops = Crop::query()->pluck('id')->all();
+        $beds = array_map(static fn (int $i): int => Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => 'Bench', 'name' => "Bed {$i}"])->id, range(1, 50));
+        $last = Today::day();
+        $id = (int) Sowing::query()->max('id');
+        $rows = $lines = [];
+        for ($i = 0; $i < $sowings; $i++) {
+            $on = $last->plus(-intdiv(365 * self::YEARS * $i, $sowings));
+            $open = $i % 5 === 0 && $last->number - $on->number < 300;
+            $crop = $crops[$i % count($crops)];
+            $bed = $beds[$i % count($beds)];
+            $at = static fn (int $days): ?string => $on->number + $days > $last->number ? null : $on->plus($days)->iso();
+            $rows[] = ['id' => ++$id, 'sent_as' => "bench-{$i}", 'zone_id' => $zone->id, 'crop_id' => $crop, 'bed_id' => $bed, 'sown_on' => $on->iso(), 'up_on' => $at(10), 'first_picked_on' => $open ? null : $at(60),
+                'ended_on' => $open ? null : $at(90) ?? $last->iso(), 'begun_on' => $on->iso(), 'metres' => 4.0, 'kilograms' => 6.0];
+            for ($n = 0; $n < self::EACH; $n++) {
+                $lines[] = ['sent_as' => "bench-{$i}-{$n}", 'zone_id' => $zone->id, 'user_id' => $user->id, 'sowing_id' => $id, 'crop_id' => $crop, 'bed_id' => $bed, 'act' => ['sown', 'up', 'thinned', 'first-picked', 'picked', 'picked', 'picked', 'last-picked'][$n],
+                    'day' => $on->plus(min($n * 10, $last->number - $on->number))->iso(), 'told' => '{"kilograms":1.5}', 'came_by' => 'file', 'written_at' => '2026-01-01 00:00:00', 'created_at' => '2026-01-01 00:00:00', 'updated_at' => '2026-01-01 00:00:00'];
+            }
+            if (count($rows) === self::CHUNK || $i === $sowings - 1) {
+                DB::table('sowings')->insert($rows);
+                foreach (array_chunk($lines, self::CHUNK) as $some) {
+                    DB::table('log_entries')->insert($some);
+                }
+                $rows = $lines = [];
+            }
+        }
+    }
+
+    private function trials(Zone $zone): void
+    {
+        $sowings = Sowing::query()->where('sent_as', 'like', 'bench-%')->limit(self::TRIALS * self::PLOTS)->pluck('id')->all();
+        for ($i = 0; $i < self::TRIALS; $i++) {
+            $trial = Trial::query()->create(['sent_as' => "bench-{$i}", 'zone_id' => $zone->id, 'crop_id' => Crop::query()->value('id'), 'route' => 'direct', 'measured_in' => 'kilograms', 'question' => 'Bench']);
+            for ($n = 0; $n < self::PLOTS; $n++) {
+                $plot = TrialPlot::query()->create(['trial_id' => $trial->id, 'wave' => 'wave '.intdiv($n, 6), 'variety' => null, 'repeat' => $n % 6 + 1, 'planned_on' => Day::of(2020, 4, 1)->iso()]);
+                Sowing::query()->whereKey($sowings[$i * self::PLOTS + $n] ?? 0)->update(['trial_plot_id' => $plot->id]);
+            }
+        }
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Zones\Zone;
+use Illuminate\Contracts\Queue\ShouldBeUnique;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+
+/** Follows what stands in a zone on another day before somebody asks, so that Today answers at once. Safe to run again. */
+final class FollowSowingsJob implements ShouldBeUnique, ShouldQueue
+{
+    use Queueable;
+
+    public int $timeout = 300;
+
+    /** How long another one is not queued beside it, seconds. */
+    public int $uniqueFor = 600;
+
+    public function __construct(private readonly int $zoneId)
+    {
+    }
+
+    public function uniqueId(): string
+    {
+        return (string) $this->zoneId;
+    }
+
+    public function handle(ZoneUnderWay $underWay): void
+    {
+        $underWay->of(Zone::query()->findOrFail($this->zoneId));
+    }
+}

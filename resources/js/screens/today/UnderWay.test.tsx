@@ -1,0 +1,113 @@
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../api/client';
+import { fakeServer, show } from '../../testing';
+import { StandsAlready, UnderWay } from './UnderWay';
+
+type Sowing = Schema['UnderWay'];
+
+const sowing = (name: string, days: Partial<Sowing['days']>, goes_on: Partial<Schema['GoesOn']> | null): Sowing => ({
+    key: name,
+    crop: name,
+    name,
+    variety: null,
+    bed: { garden: 'School', name: 'Bed 3', site: null },
+    under_cover: days.sown !== undefined && goes_on?.set_out !== undefined && goes_on.set_out !== null,
+    days: {
+        sown: null,
+        set_out: null,
+        up: null,
+        thinned: null,
+        first_picked: null,
+        last_picked: null,
+        lost: null,
+        ...days,
+    },
+    cause: null,
+    metres: 3,
+    kilograms: null,
+    stems: null,
+    quality: null,
+    goes_on: goes_on && {
+        up: null,
+        set_out: null,
+        thin: null,
+        first_pick: null,
+        harvests: 20,
+        cold: 0,
+        of: 29,
+        loss: null,
+        members: 29,
+        ...goes_on,
+    },
+});
+
+const row = async (name: string) => {
+    const head = await screen.findByRole('rowheader', { name });
+    return within(head.closest('tr')!)
+        .getAllByRole('cell')
+        .map((cell) => cell.textContent);
+};
+
+describe('what stands already', () => {
+    it('has what was seen, else what is to be expected with its span', async () => {
+        fakeServer({
+            'GET /api/zones/bench/under-way': [
+                sowing(
+                    'Radish',
+                    { sown: '2026-04-09' },
+                    {
+                        up: ['2026-04-24', '2026-04-26', '2026-04-27'],
+                        thin: '2026-05-10',
+                        first_pick: ['2026-05-19', '2026-05-24', '2026-05-30'],
+                        cold: 2,
+                    },
+                ),
+                sowing(
+                    'Spinach',
+                    { sown: '2026-04-06', up: '2026-04-16' },
+                    { harvests: 0, cold: 29, loss: 'freeze-young' },
+                ),
+                sowing('Tomato', { sown: '2026-03-25' }, { set_out: '2026-05-06', harvests: 0, loss: 'freeze-young' }),
+                sowing('Kale', { set_out: '2026-03-01', first_picked: '2026-04-15' }, { harvests: 0, loss: 'heat' }),
+                sowing('Pea', { sown: '2026-04-12' }, null),
+            ],
+        });
+        show(<UnderWay zone="bench" />);
+        expect(await row('Radish')).toEqual([
+            'Bed 3',
+            'sown 9 Apr',
+            '26 Apr (24 Apr to 27 Apr)',
+            '10 May',
+            '24 May (19 May to 30 May)',
+            'comes to something in 20 of 29, cold takes it in 2',
+        ]);
+        expect((await row('Spinach')).slice(2)).toEqual([
+            '16 Apr',
+            '',
+            '',
+            'by the model it is lost (frozen young): cover it, or go and look',
+        ]);
+        expect((await row('Tomato')).slice(1)).toEqual([
+            'under cover 25 Mar',
+            '',
+            'set out 6 May',
+            '',
+            'set out then it is lost (frozen young): keep it in longer',
+        ]);
+        expect((await row('Kale')).slice(4)).toEqual(['picked 15 Apr', 'comes to something in 0 of 29']);
+        expect((await row('Pea')).at(-1)).toBe('no season to tell of');
+    });
+
+    it('is nothing where nothing stands', async () => {
+        fakeServer({ 'GET /api/zones/bench/under-way': [] });
+        const { container } = show(
+            <>
+                <UnderWay zone="bench" />
+                <StandsAlready zone="bench" />
+            </>,
+        );
+        await new Promise((done) => setTimeout(done, 20));
+        expect(container.querySelector('section, .stands')).toBeNull();
+    });
+});

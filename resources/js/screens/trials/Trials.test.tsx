@@ -1,0 +1,139 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import type { LocalDays, Plan, Trial } from './queries';
+import { Trials } from './Trials';
+
+const base = '/api/zones/bench';
+
+const TRIAL: Trial = {
+    id: 4,
+    crop: 'radish',
+    name: 'Radish',
+    route: 'direct',
+    question: 'Is early worth it?',
+    author: 'Wren',
+    closed: null,
+    plots: [],
+    verdict: {
+        measured_in: 'kilograms',
+        by_metre: true,
+        open: 2,
+        one_seasons_word: true,
+        waves: [
+            { wave: 'early', variety: null, repeats: 2, lost: 1, yield: 0.5, quality: 2.6, expected: 0.8 },
+            { wave: 'late', variety: 'Harrow Red', repeats: 2, lost: 0, yield: 0.25, quality: null, expected: null },
+        ],
+    },
+};
+
+const DAYS: LocalDays = {
+    crop: 'radish',
+    name: 'Radish',
+    variety: null,
+    route: 'direct',
+    held: null,
+    packet_days: 26,
+    days: 28.9,
+    factor: 1.11,
+    sowings: 7,
+    shares: [],
+    error_before: 3,
+    error_after: 0.3,
+    seen: [],
+};
+
+const BOOK = {
+    today: '2026-04-18',
+    zone: { slug: 'bench', name: 'Bench' },
+    user: 'Wren',
+    crops: [{ slug: 'radish', name: 'Radish', start: 'seed', varieties: ['Harrow Red', 'Basin Red'] }],
+    likely: [],
+    beds: [{ garden: 'School', name: 'Bed 1', site: null }],
+    sowings: [],
+    due: [],
+    cues: [],
+};
+
+const answers = (days: LocalDays[] = [DAYS]) => ({
+    'GET /api/session': EDUCATOR,
+    [`GET ${base}/trials`]: [TRIAL],
+    [`GET ${base}/local-days`]: { crops: days, history: [] },
+    [`GET ${base}/log-book`]: BOOK,
+});
+
+describe('trials', () => {
+    it('tells which wave did best, what was lost, and how much the word is worth', async () => {
+        fakeServer(answers());
+        show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
+        const early = (await screen.findByRole('rowheader', { name: 'early' })).closest('tr')!;
+        expect(
+            within(early)
+                .getAllByRole('cell')
+                .map((cell) => cell.textContent),
+        ).toEqual(['', '0.50 kg a metre', 'good', '1 of 2', 'harvest in 80% of years']);
+        expect(screen.getByText(/2 plots are not done yet.*Fewer than three repeats/)).toBeTruthy();
+    });
+
+    it('plans a plot for each repeat of each variety in each wave', async () => {
+        const asked = fakeServer({
+            ...answers(),
+            [`POST ${base}/trials`]: new Refused(422, { message: 'The crop is not grown in this way.' }),
+        });
+        show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
+        fireEvent.click(await screen.findByRole('button', { name: 'Plan a trial' }));
+        fireEvent.change(await screen.findByLabelText('What is it to answer?'), { target: { value: 'Early?' } });
+        await screen.findByRole('option', { name: 'Radish' });
+        fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
+        fireEvent.click(screen.getByLabelText('Harrow Red'));
+        fireEvent.click(screen.getByLabelText('Basin Red'));
+        fireEvent.click(screen.getByLabelText('Bed 1, School'));
+        fireEvent.change(screen.getByLabelText('The day in the middle'), { target: { value: '2026-05-01' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Plan 18 plots' }));
+        await screen.findByText('The crop is not grown in this way.');
+        expect(asked.find(({ what }) => what === `POST ${base}/trials`)?.body as Plan).toMatchObject({
+            crop: 'radish',
+            route: 'direct',
+            varieties: ['Harrow Red', 'Basin Red'],
+            repeats: 3,
+            waves: [
+                { name: 'a week early', on: '2026-04-24' },
+                { name: 'on the day', on: '2026-05-01' },
+                { name: 'a week late', on: '2026-05-08' },
+            ],
+            beds: [{ garden: 'School', name: 'Bed 1' }],
+        });
+        // What was typed is still there.
+        expect((screen.getByLabelText('What is it to answer?') as HTMLInputElement).value).toBe('Early?');
+    });
+
+    it('offers days to maturity with their evidence, and takes them on a word', async () => {
+        const held = {
+            id: 9,
+            packet_days: 26,
+            days: 28.9,
+            sowings: 7,
+            error_before: 3,
+            error_after: 0.3,
+            by: 'Wren',
+            on: '2026-04-18',
+            undone_on: null,
+        };
+        const asked = fakeServer({
+            ...answers(),
+            [`POST ${base}/local-days`]: { crops: [{ ...DAYS, held }], history: [] },
+        });
+        show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
+        const radish = (await screen.findByRole('rowheader', { name: 'Radish' })).closest('tr')!;
+        expect(within(radish).getByText('3 d, then 0.3 d')).toBeTruthy();
+        fireEvent.click(await within(radish).findByRole('button', { name: 'take 28.9 days' }));
+        await waitFor(() => expect(screen.getByText(/28.9 days, taken by Wren on 18 April 2026/)).toBeTruthy());
+        expect(asked.find(({ what }) => what === `POST ${base}/local-days`)?.body).toEqual({
+            crop: 'radish',
+            variety: null,
+            route: 'direct',
+            replaces: null,
+        });
+        expect(screen.queryByRole('button', { name: 'take 28.9 days' })).toBeNull();
+    });
+});
