@@ -19,6 +19,8 @@ final readonly class Crop
      * @param  string  $feeder  what it takes from the ground: `light`, `medium`, `heavy`; `fixes`, `builds`, `holds`: gives nitrogen, humus, what would wash out
      * @param  list<Caution>  $cautions
      * @param  string|null  $alsoCalled  other common names, with commas between them
+     * @param  Seed|null  $seed  null: nothing is known of it
+     * @param  float|null  $heightCm  as it is usually grown; null: not known
      */
     public function __construct(
         public string $slug,
@@ -44,6 +46,8 @@ final readonly class Crop
         public array $cautions,
         public ?string $notes,
         public ?string $alsoCalled = null,
+        public ?Seed $seed = null,
+        public ?float $heightCm = null,
     ) {
     }
 
@@ -88,9 +92,9 @@ final readonly class Crop
         return $route === Route::Direct ? $this->convention->springSowWeeks : $this->convention->springSetOutWeeks;
     }
 
-    /** @return string a fingerprint of all parameters, SHA-256 in hexadecimal; what else it is called is none */
+    /** @return string a fingerprint of all that its dates hang on, SHA-256 in hexadecimal; what else it is called, its seed and its height are none of it */
     public function checksum(): string
     {
-        return hash('sha256', json_encode(array_diff_key(get_object_vars($this), ['alsoCalled' => true]), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+        return hash('sha256', json_encode(array_diff_key(get_object_vars($this), ['alsoCalled' => true, 'seed' => true, 'heightCm' => true]), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
     }
 }

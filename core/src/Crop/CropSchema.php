@@ -78,6 +78,11 @@ final class CropSchema
             new CropColumn('cautions', CropColumn::CAUTIONS, 'identity', optional: true),
             new CropColumn('notes', CropColumn::TEXT, 'identity', optional: true),
             new CropColumn('also_called', CropColumn::TEXT, 'identity', optional: true, default: ''),
+            new CropColumn('seeds_per_station', CropColumn::COUNT, 'spacing', 'seeds', 1, 50, optional: true, default: ''),
+            new CropColumn('thinned_to', CropColumn::COUNT, 'spacing', 'plants', 1, 50, optional: true, default: ''),
+            new CropColumn('germination', CropColumn::NUMBER, 'spacing', 'part', 0.05, 1, optional: true, default: ''),
+            new CropColumn('seeds_per_gram', CropColumn::NUMBER, 'spacing', 'seeds', 0.1, 50000, optional: true, default: ''),
+            new CropColumn('height_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 600, optional: true, default: ''),
         ], null, 'name');
     }
 
@@ -130,6 +135,7 @@ final class CropSchema
             $stockFrom === null ? null : new Stock($stockFrom, (int) $v->optionalCount('stock_to_days')),
             new Spacing($v->number('depth_cm'), $v->number('spacing_cm'), $v->number('row_cm'), $v->optional('per_square_foot'), $v->optional('yield_kg_per_m')),
             $v->text('feeder'), $v->optionalText('follow_with'), $v->cautions('cautions'), $v->optionalText('notes'), $v->optionalText('also_called'),
+            new Seed($v->optionalCount('seeds_per_station') ?? 1, $v->optionalCount('thinned_to') ?? 1, $v->optional('germination'), $v->optional('seeds_per_gram')), $v->optional('height_cm'),
         );
         self::checkSense($crop);
 
