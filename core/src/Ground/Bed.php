@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Ground;
+
+use Anthesis\Record\Day;
+
+/** A bed with all that stands, stood and is to stand on it. */
+final readonly class Bed
+{
+    private const ROUNDING = 1e-6;
+
+    /** A bed free for fewer days is no gap: hardly anything comes to a harvest in it. */
+    public const SHORTEST_GAP = 14;
+
+    /**
+     * @param  float  $length  m
+     * @param  list<Stay>  $stays
+     */
+    public function __construct(public string $key, public float $length, public array $stays)
+    {
+    }
+
+    public function with(Stay $stay): self
+    {
+        return new self($this->key, $this->length, [...$this->stays, $stay]);
+    }
+
+    /** @return float metres that are free on every day from one to another */
+    public function free(Day $from, Day $to): float
+    {
+        $most = 0.0;
+        $here = array_filter($this->stays, static fn (Stay $s): bool => $s->overlaps($from, $to));
+        // It is fullest on a day on which something comes to it, or on the first.
+        foreach ([$from->number, ...array_map(static fn (Stay $s): int => max($s->from->number, $from->number), $here)] as $day) {
+            $most = max($most, $this->taken($day));
+        }
+
+        return max(0.0, $this->length - $most);
+    }
+
+    /** @return list<array{from: Day, to: Day, metres: float, keys: list<string>}> spans of days on which more stands on it than it is long */
+    public function doubleBooked(): array
+    {
+        $spans = [];
+        $edges = array_values(array_unique(array_merge(array_map(static fn (Stay $s): int => $s->from->number, $this->stays), array_map(static fn (Stay $s): int => $s->to->number + 1, $this->stays))));
+        sort($edges);
+        foreach ($edges as $i => $day) {
+            $taken = $this->taken($day);
+            if ($taken <= $this->length + self::ROUNDING || ! isset($edges[$i + 1])) {
+                continue;
+            }
+            $keys = array_values(array_map(static fn (Stay $s): string => $s->key, array_filter($this->stays, static fn (Stay $s): bool => $s->from->number <= $day && $day <= $s->to->number)));
+            $last = count($spans) - 1;
+            if ($last >= 0 && $spans[$last]['to']->number === $day - 1) {
+                $spans[$last] = ['from' => $spans[$last]['from'], 'to' => Day::fromNumber($edges[$i + 1] - 1), 'metres' => max($spans[$last]['metres'], $taken), 'keys' => array_values(array_unique([...$spans[$last]['keys'], ...$keys]))];
+            } else {
+                $spans[] = ['from' => Day::fromNumber($day), 'to' => Day::fromNumber($edges[$i + 1] - 1), 'metres' => $taken, 'keys' => $keys];
+            }
+        }
+
+        return $spans;
+    }
+
+    /** @return list<array{from: Day, to: Day}> spans of SHORTEST_GAP days and more, within two days, in which nothing stands on it */
+    public function gaps(Day $from, Day $to): array
+    {
+        $stays = array_filter($this->stays, static fn (Stay $s): bool => $s->overlaps($from, $to));
+        usort($stays, static fn (Stay $a, Stay $b): int => $a->from->number <=> $b->from->number);
+        $gaps = [];
+        $free = $from->number;
+        foreach ([...array_map(static fn (Stay $s): array => [$s->from->number, $s->to->number], $stays), [$to->number + 1, $to->number + 1]] as [$begins, $ends]) {
+            if ($begins - $free >= self::SHORTEST_GAP) {
+                $gaps[] = ['from' => Day::fromNumber($free), 'to' => Day::fromNumber($begins - 1)];
+            }
+            $free = max($free, $ends + 1);
+        }
+
+        return $gaps;
+    }
+
+    /** @return Stay|null what left it last before a day */
+    public function before(Day $day): ?Stay
+    {
+        $last = null;
+        foreach ($this->stays as $stay) {
+            if ($stay->to->number < $day->number && ($last === null || $stay->to->number > $last->to->number)) {
+                $last = $stay;
+            }
+        }
+
+        return $last;
+    }
+
+    private function taken(int $day): float
+    {
+        $taken = 0.0;
+        foreach ($this->stays as $stay) {
+            if ($stay->from->number <= $day && $day <= $stay->to->number) {
+                $taken += $stay->metres;
+            }
+        }
+
+        return $taken;
+    }
+}

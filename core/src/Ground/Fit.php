@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Ground;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Record\Day;
+
+/** What fits a bed from one day to another, the best first; docs/method.md, "Fitting it on the ground". */
+final readonly class Fit
+{
+    /** A gap of so many days that nothing fits gets a cover crop. */
+    public const COVER_DAYS = 40;
+
+    /**
+     * @param  Day  $on  of sowing or setting out: the first that is open
+     * @param  Day  $first  median first harvest
+     * @param  Day  $to  last day on the ground, within the gap
+     * @param  float  $share  of years that come to a harvest, 0…1
+     * @param  float  $worth  kg a metre and day on the ground to be expected; 0 where the yield is not known
+     * @param  Stay|null  $breaks  the stay of its family whose rest it would break; null: none
+     * @param  bool  $feeds  it gives nitrogen after a crop that took much
+     */
+    private function __construct(public Candidate $candidate, public Day $on, public Day $first, public Day $to, public float $share, public float $worth, public ?Stay $breaks, public bool $feeds)
+    {
+    }
+
+    /**
+     * @param  list<Candidate>  $candidates
+     * @return list<self>
+     */
+    public static function what(Bed $bed, array $candidates, Day $from, Day $to): array
+    {
+        $fits = $covers = [];
+        foreach ($candidates as $candidate) {
+            $fit = self::of($bed, $candidate, $from, $to);
+            if ($fit !== null && $candidate->crop->kind === Crop::COVER) {
+                $covers[] = $fit;
+            } elseif ($fit !== null) {
+                $fits[] = $fit;
+            }
+        }
+        if (array_filter($fits, static fn (self $f): bool => $f->breaks === null) === [] && $to->number - $from->number + 1 >= self::COVER_DAYS) {
+            array_push($fits, ...$covers);
+        }
+        usort($fits, static fn (self $a, self $b): int => [$a->breaks !== null, ! $a->feeds, -$a->worth, $a->candidate->crop->name, $a->candidate->variety ?? '', $a->candidate->route->value]
+            <=> [$b->breaks !== null, ! $b->feeds, -$b->worth, $b->candidate->crop->name, $b->candidate->variety ?? '', $b->candidate->route->value]);
+
+        return $fits;
+    }
+
+    /** @return self|null null where no day that is open comes to a harvest worth having in time */
+    public static function of(Bed $bed, Candidate $candidate, Day $from, Day $to): ?self
+    {
+        $days = $candidate->days;
+        $least = $candidate->crop->harvest->leastDays;
+        for ($on = $from; $on->number <= $to->number; $on = $on->plus(1)) {
+            $late = $days->isOpen($on) ? $days->lateHarvest($on) : null;
+            if ($late === null || $late->number + $least > $to->number) {
+                continue;
+            }
+            $first = $days->firstHarvest($on) ?? $late;
+            $until = $days->until($on) ?? $late;
+            $ends = $until->number > $to->number ? $to : $until;
+            $share = $days->share($on);
+            $worth = $share * ($candidate->crop->spacing->yieldKgPerM ?? 0.0) / ($ends->number - $on->number + 1);
+
+            return new self($candidate, $on, $first, $ends, $share, $worth, Rotation::broken($bed, $candidate->crop, $on, $ends), Rotation::feedsAfterHunger($bed, $candidate->crop, $on));
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Ground;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Record\Day;
+
+/** What is to be done for a planting, counted from its day; docs/method.md, "Fitting it on the ground". */
+final class Preparation
+{
+    private const WEEK = 7;
+
+    /** Weeks for compost that lies, and for compost that is turned each week. */
+    private const COMPOST = 12;
+
+    private const TURNED_COMPOST = 6;
+
+    private const AMENDED = 14;
+
+    private const WARMED = 7;
+
+    /** A soil that lacks so many °C of what a crop asks for is warmed under cover. */
+    private const LACKS = 5.0;
+
+    /** Days after sowing or setting out in which heat harms. */
+    private const TENDER = 21;
+
+    private const THINNED_AFTER = 14;
+
+    /** Days from raw manure to a harvest that touches soil. A crop that does not may have 90; which do is not in the book, so all are taken for such. */
+    private const MANURE = 120;
+
+    /**
+     * @param  Day  $on  of sowing or setting out
+     * @param  Day|null  $up  when it is to come up; null: it is set out
+     * @param  Day  $firstHarvest  the earliest to be expected
+     * @param  list<float>  $soil  normal soil temperature by day of the year, °C
+     * @param  list<float>  $maximum  normal maximum by day of the year, °C
+     * @return list<Task> in the order of their days
+     */
+    public static function of(Crop $crop, Route $route, Day $on, ?Day $up, Day $firstHarvest, array $soil, array $maximum): array
+    {
+        $tasks = [new Task('compost', $on->plus(-self::COMPOST * self::WEEK)), new Task('compost-turned', $on->plus(-self::TURNED_COMPOST * self::WEEK)), new Task('amend', $on->plus(-self::AMENDED)),
+            new Task('no-raw-manure', $firstHarvest->plus(-self::MANURE), $firstHarvest)];
+        $asked = $crop->soilMinimum($route);
+        if ($asked !== null && $asked - $soil[$on->yearDay()->number - 1] >= self::LACKS) {
+            $tasks[] = new Task('warm', $on->plus(-self::WARMED), $on->plus(-1));
+        }
+        $hot = array_filter(range(0, self::TENDER - 1), static fn (int $i): bool => $maximum[$on->plus($i)->yearDay()->number - 1] >= $crop->heat->maximumC);
+        if ($hot !== []) {
+            $tasks[] = new Task('shade', $on->plus(min($hot)), $on->plus(self::TENDER - 1));
+        }
+        if ($route === Route::Direct && $up !== null) {
+            $tasks[] = new Task('water', $on, $up);
+            if ($crop->start === 'seed') {
+                $tasks[] = new Task('thin', $up->plus(self::THINNED_AFTER));
+            }
+        }
+        usort($tasks, static fn (Task $a, Task $b): int => [$a->on->number, $a->key] <=> [$b->on->number, $b->key]);
+
+        return $tasks;
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Ground;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Record\Day;
+
+/** Families that rest from a bed, and what follows well on what; docs/method.md, "Fitting it on the ground". */
+final class Rotation
+{
+    private const USUAL_YEARS = 3;
+
+    /** Families whose diseases outlast the usual rest. */
+    private const YEARS = ['Brassicaceae' => 4, 'Amaryllidaceae' => 4];
+
+    private const YEAR = 365;
+
+    /** @return int years a family rests from a bed */
+    public static function years(string $family): int
+    {
+        return self::YEARS[$family] ?? self::USUAL_YEARS;
+    }
+
+    /**
+     * @return Stay|null the nearest stay on the bed of the crop's family whose rest its stay would break, before it or after; null: none.
+     *                   Cover crops keep no rest: they are cut before they are much of a plant
+     */
+    public static function broken(Bed $bed, Crop $crop, Day $from, Day $to): ?Stay
+    {
+        if ($crop->kind === Crop::COVER) {
+            return null;
+        }
+        $rest = self::years($crop->family) * self::YEAR;
+        $nearest = null;
+        $least = PHP_INT_MAX;
+        foreach ($bed->stays as $stay) {
+            if ($stay->crop->family !== $crop->family || $stay->crop->kind === Crop::COVER || $stay->overlaps($from, $to)) {
+                continue;
+            }
+            $apart = max($from->number - $stay->to->number, $stay->from->number - $to->number);
+            if ($apart < $rest && $apart < $least) {
+                [$nearest, $least] = [$stay, $apart];
+            }
+        }
+
+        return $nearest;
+    }
+
+    /** Whether a crop that gives nitrogen comes after one that takes much. */
+    public static function feedsAfterHunger(Bed $bed, Crop $crop, Day $from): bool
+    {
+        return $crop->feeder === 'fixes' && $bed->before($from)?->crop->feeder === 'heavy';
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Ground;
+
+use Anthesis\Crop\Crop;
+
+/** How many plants a row or a square takes, and how much seed; docs/method.md, "Fitting it on the ground". */
+final readonly class SeedNeed
+{
+    /** m² of the square of 30 cm that per_square_foot counts plants in */
+    private const SQUARE = 0.09;
+
+    private const CM = 100.0;
+
+    /**
+     * @param  float|null  $seeds  null: not counted in seeds
+     * @param  float|null  $grams  null: not weighed
+     */
+    private function __construct(public float $plants, public ?float $seeds, public ?float $grams)
+    {
+    }
+
+    /** @param  float  $metres  of a row */
+    public static function ofRows(Crop $crop, float $metres, int $rows): self
+    {
+        return self::of($crop, $metres / ($crop->spacing->spacingCm / self::CM) * $rows);
+    }
+
+    /**
+     * @param  float  $area  m²
+     * @return self|null null where it is not known how many stand in a square
+     */
+    public static function ofArea(Crop $crop, float $area): ?self
+    {
+        $each = $crop->spacing->perSquareFoot;
+
+        return $each === null ? null : self::of($crop, $area * $each / self::SQUARE);
+    }
+
+    private static function of(Crop $crop, float $plants): self
+    {
+        $seed = $crop->seed;
+        $seeds = $seed?->germination === null ? null : $plants * $seed->perStation / $seed->germination;
+
+        return new self($plants, $seeds, $seeds === null || $seed?->perGram === null ? null : $seeds / $seed->perGram);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Ground;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Record\Day;
+use InvalidArgumentException;
+
+/** A crop's stay on a bed: from sowing or setting out to the last harvest; planned, under way or done. */
+final readonly class Stay
+{
+    /**
+     * @param  string  $key  what it is known by
+     * @param  float  $metres  of the bed's length it takes
+     *
+     * @throws InvalidArgumentException when it ends before it begins, or takes nothing
+     */
+    public function __construct(public string $key, public Crop $crop, public Day $from, public Day $to, public float $metres)
+    {
+        if ($to->number < $from->number || $metres <= 0.0) {
+            throw new InvalidArgumentException('A stay ends after it begins, and takes some of a bed.');
+        }
+    }
+
+    public function overlaps(Day $from, Day $to): bool
+    {
+        return $this->from->number <= $to->number && $from->number <= $this->to->number;
+    }
+}
