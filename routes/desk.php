@@ -9,6 +9,7 @@ use App\Crops\VarietyController;
 use App\Cues\CueController;
 use App\Editions\EditionController;
 use App\Gardener\LabelController;
+use App\Ground\GroundController;
 use App\Languages\TranslationController;
 use App\Letters\OutboxController;
 use App\Log\LogController;
@@ -41,7 +42,7 @@ use Illuminate\Support\Facades\Route;
 // The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
 
 // Numbers beyond what a row can have are no addresses.
-foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device', 'objection', 'held', 'trial', 'cue'] as $numbered) {
+foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device', 'objection', 'held', 'trial', 'cue', 'bed'] as $numbered) {
     Route::pattern($numbered, '[0-9]{1,18}');
 }
 
@@ -118,6 +119,13 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/cues', [CueController::class, 'index']);
         Route::post('zones/{zone}/cues', [CueController::class, 'store']);
         Route::delete('zones/{zone}/cues/{cue}', [CueController::class, 'destroy']);
+        Route::get('zones/{zone}/ground', [GroundController::class, 'show']);
+        Route::post('zones/{zone}/beds', [GroundController::class, 'storeBed']);
+        Route::put('zones/{zone}/beds/{bed}', [GroundController::class, 'updateBed']);
+        Route::get('zones/{zone}/beds/{bed}/fits', [GroundController::class, 'fits']);
+        Route::put('zones/{zone}/plantings', [GroundController::class, 'updatePlantings']);
+        Route::post('zones/{zone}/season-plans', [GroundController::class, 'propose']);
+        Route::get('zones/{zone}/ground-tasks', [GroundController::class, 'tasks']);
         Route::post('log-photos', [LogController::class, 'storePhoto']);
         Route::get('zones/{zone}/advisories', [AdvisoryController::class, 'index']);
         Route::post('zones/{zone}/advisories', [AdvisoryController::class, 'store']);

@@ -18,7 +18,7 @@ use PHPat\Test\PHPat;
  */
 final class HouseRules
 {
-    private const FEATURES = ['Operations', 'People', 'Zones', 'Stations', 'Sites', 'Crops', 'Results', 'Windows', 'Season', 'Soil', 'Log', 'Trials', 'Cues', 'Advisories', 'Office', 'Languages', 'Editions', 'Gardener', 'Letters', 'StandIns', 'Console'];
+    private const FEATURES = ['Operations', 'People', 'Zones', 'Stations', 'Sites', 'Crops', 'Results', 'Windows', 'Season', 'Soil', 'Log', 'Trials', 'Cues', 'Ground', 'Advisories', 'Office', 'Languages', 'Editions', 'Gardener', 'Letters', 'StandIns', 'Console'];
 
     /** @return iterable<string, Rule> */
     public function test_a_feature_uses_only_features_above_it(): iterable

@@ -17,12 +17,17 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $site_id the kind of growing place; null: that was taken out, and it counts as open ground
  * @property string $garden
  * @property string $name
+ * @property float|null $length_m null: nobody measured
+ * @property float|null $width_m
  * @property-read Zone $zone
  * @property-read Site|null $site
  */
 class Bed extends Model
 {
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['length_m' => 'float', 'width_m' => 'float'];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo

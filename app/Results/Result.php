@@ -31,6 +31,8 @@ class Result extends Model
 
     public const CUE = 'cue';
 
+    public const GROUND = 'ground';
+
     public const METHOD_CHANGES = 'method-changes';
 
     public const UPDATED_AT = null;

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use App\Crops\Crop;
+use App\Log\Bed;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * What is planned for a bed. One that was removed stays, so that it can be put back.
+ *
+ * @property int $id
+ * @property string $sent_as a key of the sender's
+ * @property int $zone_id
+ * @property int $bed_id
+ * @property int $crop_id
+ * @property string|null $variety
+ * @property string $route
+ * @property Carbon $day of sowing or setting out
+ * @property float $metres of the bed
+ * @property bool $pinned it stays when a season is planned anew
+ * @property Carbon|null $removed_at
+ * @property-read Crop $crop
+ * @property-read Bed $bed
+ */
+class Planting extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['day' => 'date', 'metres' => 'float', 'pinned' => 'boolean', 'removed_at' => 'datetime'];
+
+    /** @return BelongsTo<Crop, $this> */
+    public function crop(): BelongsTo
+    {
+        return $this->belongsTo(Crop::class);
+    }
+
+    /** @return BelongsTo<Bed, $this> */
+    public function bed(): BelongsTo
+    {
+        return $this->belongsTo(Bed::class);
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Changes what is planned, all of it or nothing, and tells what would undo it. */
+final class SavePlantings
+{
+    /**
+     * @param  list<array{key: string, bed: int, crop: int, variety: string|null, route: string, on: string, metres: float, pinned: bool}>  $add
+     * @param  list<array{id: int, bed: int, on: string, metres: float, pinned: bool}>  $change
+     * @param  list<int>  $remove
+     * @param  list<int>  $restore
+     * @return array{add: list<never>, change: list<array{id: int, bed: int, on: string, metres: float, pinned: bool}>, remove: list<int>, restore: list<int>} what undoes it
+     */
+    public function execute(Zone $zone, User $user, array $add, array $change, array $remove, array $restore): array
+    {
+        return DB::transaction(function () use ($zone, $user, $add, $change, $remove, $restore): array {
+            Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $undo = ['add' => [], 'change' => [], 'remove' => [], 'restore' => []];
+            foreach ($remove as $id) {
+                $this->find($zone, $id)->update(['removed_at' => now()]);
+                $undo['restore'][] = $id;
+            }
+            foreach ($restore as $id) {
+                $this->find($zone, $id)->update(['removed_at' => null]);
+                $undo['remove'][] = $id;
+            }
+            foreach ($change as $one) {
+                $planting = $this->find($zone, $one['id']);
+                $undo['change'][] = ['id' => $planting->id, 'bed' => $planting->bed_id, 'on' => $planting->day->format('Y-m-d'), 'metres' => $planting->metres, 'pinned' => $planting->pinned];
+                $planting->update(['bed_id' => $one['bed'], 'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
+            }
+            foreach ($add as $one) {
+                $planting = Planting::query()->createOrFirst(['sent_as' => $one['key']], ['zone_id' => $zone->id, 'bed_id' => $one['bed'], 'crop_id' => $one['crop'], 'user_id' => $user->id, 'variety' => $one['variety'], 'route' => $one['route'],
+                    'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
+                $undo['remove'][] = $planting->id;
+            }
+
+            return $undo;
+        });
+    }
+
+    private function find(Zone $zone, int $id): Planting
+    {
+        return Planting::query()->where('zone_id', $zone->id)->find($id) ?? throw ValidationException::withMessages(['change' => 'There is no such planting in this zone. Load the page again.']);
+    }
+}

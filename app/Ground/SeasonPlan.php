@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use Anthesis\Ground\Bed as CoreBed;
+use Anthesis\Ground\Placement;
+use Anthesis\Ground\SeasonPlanner;
+use Anthesis\Ground\Stay;
+use Anthesis\Ground\Wish;
+use Anthesis\Record\Day;
+use App\Operations\Today;
+use App\Zones\Zone;
+
+/** A season's plan as it is proposed, and not kept: what is pinned, stands or stood stays, what else was planned is planned anew. */
+final readonly class SeasonPlan
+{
+    public function __construct(private ZoneGround $ground)
+    {
+    }
+
+    /**
+     * @param  list<int>  $beds  ids
+     * @param  list<array{key: string, crop: string, variety: string|null, metres: float}>  $wishes
+     * @return array{placed: list<array<string, mixed>>, not_placed: list<array{key: string, reason: string}>, replaces: list<int>}
+     */
+    public function propose(Zone $zone, GrowingHere $here, array $beds, array $wishes, Day $from, Day $to): array
+    {
+        $cores = $replaces = [];
+        foreach ($this->ground->beds($zone, $here, $from, $to->plus(365)) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
+            if (! in_array($bed->id, $beds, true)) {
+                continue;
+            }
+            $anew = array_column(array_filter($told, static fn (array $t): bool => $t['kind'] === 'planned' && ! $t['pinned'] && $t['from'] >= $from->iso() && $t['from'] <= $to->iso()), 'planting', 'key');
+            array_push($replaces, ...array_values($anew));
+            $cores[] = new CoreBed($core->key, $core->length, array_values(array_filter($core->stays, static fn (Stay $s): bool => ! isset($anew[$s->key]))));
+        }
+        $asked = array_map(static fn (array $w): Wish => new Wish($w['key'], $here->waysOf($w['crop'], $w['variety']), $w['metres']), $wishes);
+        $start = $from->number < Today::day()->number ? Today::day() : $from;
+        $placed = $not = [];
+        foreach (SeasonPlanner::plan($cores, $asked, $start, $to) as $placement) {
+            if ($placement->bed === null || $placement->candidate === null || $placement->on === null || $placement->to === null) {
+                $not[] = ['key' => $placement->wish->key, 'reason' => $placement->reason];
+            } else {
+                $placed[] = $this->told($placement, $placement->candidate->days->firstHarvest($placement->on)?->iso());
+            }
+        }
+
+        return ['placed' => $placed, 'not_placed' => $not, 'replaces' => $replaces];
+    }
+
+    /** @return array<string, mixed> */
+    private function told(Placement $placement, ?string $first): array
+    {
+        return ['key' => $placement->wish->key, 'bed' => (int) $placement->bed?->key, 'crop' => $placement->candidate?->crop->slug, 'name' => $placement->candidate?->crop->name, 'variety' => $placement->candidate?->variety,
+            'route' => $placement->candidate?->route->value, 'on' => $placement->on?->iso(), 'first' => $first, 'to' => $placement->to?->iso(), 'metres' => $placement->wish->metres, 'reason' => $placement->reason];
+    }
+}

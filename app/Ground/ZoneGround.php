@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use Anthesis\Crop\Route;
+use Anthesis\Ground\Bed as CoreBed;
+use Anthesis\Ground\Rotation;
+use Anthesis\Ground\Stay;
+use Anthesis\Record\Day;
+use App\Crops\Crop;
+use App\Log\Bed;
+use App\Log\Sowing;
+use App\Log\ZoneUnderWay;
+use App\Operations\Today;
+use App\Zones\Zone;
+use Illuminate\Support\Collection;
+
+/**
+ * The beds of a zone with all that stood, stands and is planned. What the log knows takes the place of what was planned: a sowing of
+ * the crop on the bed, three weeks either side of the day, is the one that was meant.
+ *
+ * @phpstan-type Told array{key: string, kind: string, planting: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, pinned: bool, feeder: string, height_cm: float|null}
+ */
+final readonly class ZoneGround
+{
+    /** m where nobody measured. */
+    public const LENGTH = 10.0;
+
+    private const MEANT_DAYS = 21;
+
+    /** What stood so long ago is read for its rest. */
+    private const YEARS_BACK = 5;
+
+    public function __construct(private ZoneUnderWay $underWay)
+    {
+    }
+
+    /** @return array<string, mixed> as the contract's Ground */
+    public function of(Zone $zone, Day $from, Day $to): array
+    {
+        $here = GrowingHere::in($zone);
+        $beds = [];
+        foreach ($this->beds($zone, $here, $from, $to) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
+            $beds[] = ['id' => $bed->id, ...$bed->told(), 'length_m' => $bed->length_m, 'width_m' => $bed->width_m, 'stays' => $told, 'gaps' => array_map(self::span(...), $core->gaps($from, $to)),
+                'conflicts' => $this->conflicts($core, $told, $here)];
+        }
+
+        return ['today' => Today::day()->iso(), 'from' => $from->iso(), 'to' => $to->iso(), 'beds' => $beds];
+    }
+
+    /** @return list<array{bed: Bed, core: CoreBed, told: list<Told>}> in the order of gardens and names */
+    public function beds(Zone $zone, ?GrowingHere $here, Day $from, Day $to): array
+    {
+        $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderByRaw('LENGTH(name), name')->get();
+        $since = $from->plus(-365 * self::YEARS_BACK)->iso();
+        $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->whereNotNull('bed_id')->where('begun_on', '>=', $since)->where('begun_on', '<=', $to->iso())->with(['crop', 'bed.site'])->orderBy('begun_on')->get();
+        $plantings = Planting::query()->where('zone_id', $zone->id)->whereNull('removed_at')->where('day', '>=', $since)->where('day', '<=', $to->iso())->with('crop')->orderBy('day')->get();
+        $goesOn = array_column($this->underWay->of($zone), 'goes_on', 'key');
+        $out = [];
+        foreach ($beds as $bed) {
+            $told = [...$this->sown($bed, $sowings->where('bed_id', $bed->id), $here, $goesOn), ...$this->planned($bed, $plantings->where('bed_id', $bed->id), $sowings->where('bed_id', $bed->id), $here)];
+            $out[] = ['bed' => $bed, 'core' => self::core($bed, $told, $here), 'told' => $told];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<Told>  $told
+     */
+    private static function core(Bed $bed, array $told, ?GrowingHere $here): CoreBed
+    {
+        $stays = [];
+        foreach ($told as $stay) {
+            $crop = $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route']))?->crop;
+            if ($crop !== null) {
+                $stays[] = new Stay($stay['key'], $crop, Day::fromIso($stay['from']), Day::fromIso($stay['to']), $stay['metres']);
+            }
+        }
+
+        return new CoreBed((string) $bed->id, $bed->length_m ?? self::LENGTH, $stays);
+    }
+
+    /**
+     * @param  Collection<int, Sowing>  $sowings
+     * @param  array<string, array<string, mixed>|null>  $goesOn  by key
+     * @return list<Told>
+     */
+    private function sown(Bed $bed, Collection $sowings, ?GrowingHere $here, array $goesOn): array
+    {
+        $told = [];
+        foreach ($sowings as $sowing) {
+            $in = $sowing->inGroundOn();
+            if ($in === null) {
+                continue;
+            }
+            $candidate = $here?->candidate($sowing->crop->slug, $sowing->variety, $sowing->route());
+            $own = $goesOn[$sowing->sent_as] ?? null;
+            $first = Sowing::dayOf($sowing->first_picked_on)?->iso() ?? $own['first_pick'][1] ?? $candidate?->days->firstHarvest($in)?->iso();
+            $late = $own['first_pick'][2] ?? null;
+            $harvest = (int) ($candidate->crop->harvest->days ?? 0);
+            $ended = Sowing::dayOf($sowing->ended_on);
+            $to = $ended ?? ($late !== null ? Day::fromIso($late)->plus($harvest) : $candidate?->days->until($in) ?? $in->plus($harvest));
+            $kind = $ended === null ? 'under-way' : ($sowing->lost_on !== null ? 'lost' : 'done');
+            $told[] = $this->told("sowing {$sowing->sent_as}", $kind, null, $sowing->crop, $sowing->variety, $sowing->route(), $in, $kind === 'lost' ? null : $first, $to, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
+        }
+
+        return $told;
+    }
+
+    /**
+     * @param  Collection<int, Planting>  $plantings
+     * @param  Collection<int, Sowing>  $sowings
+     * @return list<Told>
+     */
+    private function planned(Bed $bed, Collection $plantings, Collection $sowings, ?GrowingHere $here): array
+    {
+        $told = $meant = [];
+        foreach ($plantings as $planting) {
+            $on = Day::fromIso($planting->day->format('Y-m-d'));
+            foreach ($sowings as $sowing) {
+                $in = $sowing->inGroundOn();
+                if (! isset($meant[$sowing->id]) && $in !== null && $sowing->crop_id === $planting->crop_id && abs($in->number - $on->number) <= self::MEANT_DAYS) {
+                    $meant[$sowing->id] = true;
+
+                    continue 2;
+                }
+            }
+            $candidate = $here?->candidate($planting->crop->slug, $planting->variety, Route::from($planting->route));
+            $to = $candidate?->days->until($on) ?? $on->plus((int) ceil($candidate->crop->growth->maturityDays ?? 60) + ($candidate->crop->harvest->days ?? 0));
+            $told[] = $this->told("planting {$planting->id}", 'planned', $planting->id, $planting->crop, $planting->variety, Route::from($planting->route), $on, $candidate?->days->firstHarvest($on)?->iso(), $to, $planting->metres, $planting->pinned);
+        }
+
+        return $told;
+    }
+
+    /** @return Told */
+    private function told(string $key, string $kind, ?int $planting, Crop $crop, ?string $variety, Route $route, Day $from, ?string $first, Day $to, float $metres, bool $pinned): array
+    {
+        $cells = $crop->cells;
+
+        return ['key' => $key, 'kind' => $kind, 'planting' => $planting, 'crop' => $crop->slug, 'name' => $cells['name'], 'family' => $cells['family'], 'variety' => $variety, 'route' => $route->value,
+            'act' => $route === Route::Transplant ? 'set-out' : ($cells['start'] === 'seed' ? 'sow-outdoors' : 'plant'), 'from' => $from->iso(), 'first' => $first, 'to' => max($to->iso(), $from->iso()), 'metres' => $metres, 'pinned' => $pinned,
+            'feeder' => $cells['feeder'], 'height_cm' => $cells['height_cm'] === '' ? null : (float) $cells['height_cm']];
+    }
+
+    /**
+     * @param  list<Told>  $told
+     * @return list<array{kind: string, from: string, to: string, keys: list<string>}> ground booked twice; a planned crop that breaks the rest of its family, or stands outside every window
+     */
+    private function conflicts(CoreBed $bed, array $told, ?GrowingHere $here): array
+    {
+        $conflicts = array_map(static fn (array $d): array => ['kind' => 'double', 'from' => $d['from']->iso(), 'to' => $d['to']->iso(), 'keys' => $d['keys']], $bed->doubleBooked());
+        foreach ($told as $stay) {
+            $candidate = $stay['kind'] === 'planned' ? $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route'])) : null;
+            if ($candidate === null) {
+                continue;
+            }
+            [$from, $to] = [Day::fromIso($stay['from']), Day::fromIso($stay['to'])];
+            $others = new CoreBed($bed->key, $bed->length, array_values(array_filter($bed->stays, static fn (Stay $s): bool => $s->key !== $stay['key'])));
+            $broken = Rotation::broken($others, $candidate->crop, $from, $to);
+            if ($broken !== null) {
+                $conflicts[] = ['kind' => 'rest', 'from' => $stay['from'], 'to' => $stay['to'], 'keys' => [$stay['key'], $broken->key]];
+            }
+            if (! $candidate->days->isOpen($from)) {
+                $conflicts[] = ['kind' => 'outside', 'from' => $stay['from'], 'to' => $stay['from'], 'keys' => [$stay['key']]];
+            }
+        }
+
+        return $conflicts;
+    }
+
+    /**
+     * @param  array{from: Day, to: Day}  $span
+     * @return array{from: string, to: string}
+     */
+    private static function span(array $span): array
+    {
+        return ['from' => $span['from']->iso(), 'to' => $span['to']->iso()];
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use Anthesis\Crop\Route;
+use Anthesis\Ground\Preparation;
+use Anthesis\Record\Day;
+use App\Results\Result;
+use App\Zones\Computation;
+use App\Zones\Zone;
+
+/** What is to be done for what is planned, day by day, with its reason. */
+final readonly class ZoneTasks
+{
+    /** Days of coming up, where the record's soil is not asked: as the packet has it. */
+    private const SOIL_ABOVE = 2.0;
+
+    public function __construct(private ZoneGround $ground)
+    {
+    }
+
+    /** @return list<array<string, mixed>> as the contract's GroundTask, in the order of their days */
+    public function of(Zone $zone, Day $from, Day $to): array
+    {
+        $here = GrowingHere::in($zone);
+        $computation = Computation::currentOf($zone, null);
+        if ($here === null || $computation?->ruler_hash === null || $computation->climate_hash === null) {
+            return [];
+        }
+        $soil = Result::query()->findOrFail($computation->ruler_hash)->content()['soil'];
+        $maximum = Result::query()->findOrFail($computation->climate_hash)->content()['normals']['maximum'];
+        $tasks = [];
+        foreach ($this->ground->beds($zone, $here, $from, $to->plus(365)) as ['bed' => $bed, 'told' => $told]) {
+            foreach ($told as $stay) {
+                $candidate = $stay['kind'] === 'planned' ? $here->candidate($stay['crop'], $stay['variety'], Route::from($stay['route'])) : null;
+                if ($candidate === null) {
+                    continue;
+                }
+                $on = Day::fromIso($stay['from']);
+                $emerges = $candidate->crop->emergence->daysAt(max(1.0, $soil[$on->yearDay()->number - 1]) + self::SOIL_ABOVE);
+                $up = $candidate->route === Route::Direct && $emerges !== null ? $on->plus((int) ceil($emerges)) : null;
+                $first = $candidate->days->firstHarvest($on) ?? $on->plus((int) $candidate->crop->growth->maturityDays);
+                foreach (Preparation::of($candidate->crop, $candidate->route, $on, $up, $first, $soil, $maximum) as $task) {
+                    if (($task->to ?? $task->on)->number >= $from->number && $task->on->number <= $to->number) {
+                        $tasks[] = ['key' => $task->key, 'on' => $task->on->iso(), 'to' => $task->to?->iso(), 'bed' => $bed->told(), 'name' => $stay['name'], 'crop' => $stay['crop'], 'planting' => $stay['planting'], 'for' => $stay['from']];
+                    }
+                }
+            }
+        }
+        usort($tasks, static fn (array $a, array $b): int => [$a['on'], $a['name'], $a['key']] <=> [$b['on'], $b['name'], $b['key']]);
+
+        return $tasks;
+    }
+}

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Ground\Planting;
+use App\Log\Bed;
+use App\Zones\Zone;
+use Carbon\CarbonImmutable;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** Beds, what is planned for them, and what the log makes of it. */
+class GroundTest extends TestCase
+{
+    protected ?array $book = ['radish', 'kale', 'bush-bean', 'tomato-main', 'carrot', 'cabbage-early', 'cover-rye'];
+
+    private const YEAR = '?from=2012-01-01&to=2012-12-31';
+
+    /** @var list<int> */
+    private array $beds = [];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        config(['anthesis.today' => '2012-04-20']);
+        Zone::factory()->create();
+        $this->actingAs($this->person());
+        $lines = explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
+        $file = $this->textFile(implode("\n", array_filter($lines, static fn (string $l): bool => substr($l, 0, 10) <= '2012-04-19' || str_starts_with($l, 'date'))));
+        $this->post('/api/zones/test-basin/record-imports', ['file' => $file], ['Accept' => 'application/json'])->assertStatus(202);
+        foreach (['Bed 1' => 10, 'Bed 2' => 6] as $name => $length) {
+            $this->postJson('/api/zones/test-basin/beds', ['garden' => 'School', 'name' => $name, 'site' => 'raised bed', 'length_m' => $length, 'width_m' => 1.2])->assertCreated();
+        }
+        $this->beds = Bed::query()->orderBy('name')->pluck('id')->all();
+    }
+
+    /**
+     * @param  array<string, mixed>  $change
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    private function change(array $change): TestResponse
+    {
+        return $this->putJson('/api/zones/test-basin/plantings'.self::YEAR, $change);
+    }
+
+    /**
+     * @param  array<string, mixed>  $with
+     * @return array<string, mixed>
+     */
+    private function planting(string $crop, string $on, array $with = []): array
+    {
+        return $with + ['key' => uniqid('planting-'), 'crop' => $crop, 'route' => 'direct', 'bed' => $this->beds[0], 'on' => $on, 'metres' => 10];
+    }
+
+    public function test_what_is_planned_stands_from_its_day_to_its_last_harvest_and_what_cannot_be_is_said(): void
+    {
+        $ground = $this->change(['add' => [$this->planting('radish', '2012-05-10'), $this->planting('carrot', '2012-06-01', ['metres' => 6]), $this->planting('bush-bean', '2012-01-15', ['bed' => $this->beds[1], 'metres' => 6])]])->assertOk()->json('data.ground');
+        [$one, $two] = $ground['beds'];
+        self::assertSame(['Bed 1', 10, 'raised bed', ['planned', 'planned']], [$one['name'], $one['length_m'], $one['site'], array_column($one['stays'], 'kind')]);
+        $radish = $one['stays'][0];
+        self::assertTrue('2012-05-10' < $radish['first'] && $radish['first'] < $radish['to']);
+        self::assertSame('Brassicaceae', $radish['family']);
+        $double = array_values(array_filter($one['conflicts'], static fn (array $c): bool => $c['kind'] === 'double'));
+        self::assertSame([1, '2012-06-01', $radish['to']], [count($double), $double[0]['from'], $double[0]['to']], 'the carrots come while the radish stands');
+        self::assertSame(['outside'], array_column($two['conflicts'], 'kind'), 'nobody sows beans in January');
+        self::assertSame('2012-01-01', $one['gaps'][0]['from']);
+        self::assertSame('2012-05-09', $one['gaps'][0]['to']);
+    }
+
+    public function test_every_change_tells_what_undoes_it(): void
+    {
+        $added = $this->change(['add' => [$this->planting('radish', '2012-05-10', ['key' => 'the-same-key'])]])->json('data');
+        $this->change(['add' => [$this->planting('radish', '2012-05-11', ['key' => 'the-same-key'])]])->assertOk();
+        $id = $added['ground']['beds'][0]['stays'][0]['planting'];
+        self::assertSame(['add' => [], 'change' => [], 'remove' => [$id], 'restore' => []], $added['undo']);
+        $moved = $this->change(['change' => [['id' => $id, 'bed' => $this->beds[1], 'on' => '2012-05-20', 'metres' => 3, 'pinned' => true]]])->assertOk()->json('data');
+        self::assertSame(['2012-05-20', 3, true], [$moved['ground']['beds'][1]['stays'][0]['from'], $moved['ground']['beds'][1]['stays'][0]['metres'], $moved['ground']['beds'][1]['stays'][0]['pinned']]);
+        $back = $this->change($moved['undo'])->assertOk()->json('data.ground');
+        self::assertSame(['2012-05-10', 10, false], [$back['beds'][0]['stays'][0]['from'], $back['beds'][0]['stays'][0]['metres'], $back['beds'][0]['stays'][0]['pinned']]);
+        $gone = $this->change(['remove' => [$id]])->assertOk()->json('data');
+        self::assertSame([], $gone['ground']['beds'][0]['stays']);
+        self::assertCount(1, $this->change($gone['undo'])->json('data.ground.beds.0.stays'));
+        self::assertSame(1, Planting::query()->count());
+    }
+
+    public function test_what_the_log_knows_takes_the_place_of_what_was_planned(): void
+    {
+        $this->change(['add' => [$this->planting('radish', '2012-04-10', ['metres' => 4]), $this->planting('kale', '2012-05-20', ['metres' => 4])]]);
+        $now = CarbonImmutable::now()->getTimestampMs();
+        $write = fn (array ...$entries) => $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => $now, 'by' => 'desk', 'entries' => array_map(static fn (array $e): array => $e + ['written_at' => $now], $entries)])->assertOk()->assertJsonPath('data.refused', []);
+        $write(['key' => 'radish-sown', 'act' => 'sown', 'on' => '2012-04-14', 'crop' => 'radish', 'garden' => 'School', 'bed' => 'Bed 1', 'metres' => 5]);
+        $stays = $this->getJson('/api/zones/test-basin/ground'.self::YEAR)->assertOk()->json('data.beds.0.stays');
+        self::assertSame([['under-way', '2012-04-14', 5], ['planned', '2012-05-20', 4]], array_map(static fn (array $s): array => [$s['kind'], $s['from'], $s['metres']], $stays));
+        $write(['key' => 'radish-lost', 'act' => 'lost', 'on' => '2012-04-20', 'sowing' => 'radish-sown', 'cause' => 'frost']);
+        $lost = $this->getJson('/api/zones/test-basin/ground'.self::YEAR)->json('data.beds.0.stays.0');
+        self::assertSame(['lost', '2012-04-20', null], [$lost['kind'], $lost['to'], $lost['first']]);
+    }
+
+    public function test_what_fits_a_gap_comes_with_its_worth_and_what_breaks_a_rest_goes_last(): void
+    {
+        $this->change(['add' => [$this->planting('cabbage-early', '2011-05-10', ['route' => 'transplant'])]]);
+        $fits = $this->getJson("/api/zones/test-basin/beds/{$this->beds[0]}/fits?from=2012-05-01&to=2012-10-15")->assertOk()->json('data');
+        self::assertSame(10, $fits['free_m']);
+        $names = array_column($fits['fits'], 'name');
+        self::assertSame(['Bush bean', true], [$names[0], $fits['fits'][0]['feeds']], 'cabbage took much');
+        $broken = array_values(array_filter($fits['fits'], static fn (array $f): bool => $f['breaks'] !== null));
+        self::assertSame('Early cabbage', $broken[0]['breaks']['name']);
+        self::assertSame(4, $broken[0]['breaks']['years']);
+        self::assertSame(count($fits['fits']) - count($broken), array_search($broken[0], $fits['fits'], true), 'those go last');
+        $short = $this->getJson("/api/zones/test-basin/beds/{$this->beds[0]}/fits?from=2012-05-01&to=2012-05-10")->assertOk()->json('data.fits');
+        self::assertSame([], $short);
+        $other = Zone::factory()->named('Other Basin')->create();
+        $this->getJson("/api/zones/{$other->slug}/beds/{$this->beds[0]}/fits")->assertNotFound();
+    }
+
+    public function test_a_season_is_proposed_around_what_is_pinned_and_nothing_is_kept_of_it(): void
+    {
+        $this->change(['add' => [$this->planting('kale', '2012-05-20', ['pinned' => true]), $this->planting('radish', '2012-05-01', ['bed' => $this->beds[1], 'metres' => 6])]]);
+        $propose = fn (array $with = []): TestResponse => $this->postJson('/api/zones/test-basin/season-plans'.self::YEAR, $with + ['beds' => $this->beds, 'wishes' => [
+            ['key' => 'carrots', 'crop' => 'carrot', 'metres' => 3], ['key' => 'beans', 'crop' => 'bush-bean', 'metres' => 3], ['key' => 'radishes', 'crop' => 'radish', 'metres' => 3], ['key' => 'many', 'crop' => 'tomato-main', 'metres' => 50]]]);
+        $plan = $propose()->assertOk()->json('data');
+        self::assertSame(['many'], array_column($plan['not_placed'], 'key'));
+        self::assertSame('no-room', $plan['not_placed'][0]['reason']);
+        self::assertCount(3, $plan['placed']);
+        self::assertSame([Planting::query()->where('pinned', false)->value('id')], $plan['replaces'], 'what is not pinned is planned anew');
+        foreach ($plan['placed'] as $placed) {
+            self::assertGreaterThanOrEqual('2012-04-20', $placed['on'], 'nothing is sown in the past');
+        }
+        self::assertSame(2, Planting::query()->count());
+        // Taken, nothing stands on anything.
+        $add = array_map(static fn (array $p): array => ['key' => uniqid('placed-'), 'crop' => $p['crop'], 'variety' => $p['variety'], 'route' => $p['route'], 'bed' => $p['bed'], 'on' => $p['on'], 'metres' => $p['metres']], $plan['placed']);
+        $ground = $this->change(['add' => $add, 'remove' => $plan['replaces']])->assertOk()->json('data.ground');
+        foreach ($ground['beds'] as $bed) {
+            self::assertSame([], $bed['conflicts'], $bed['name']);
+        }
+        foreach ([[['beds' => []], 'beds', 'Choose at least one bed to fill.'], [['beds' => [1, 1]], 'beds.0', 'A bed stands there twice.'], [['wishes' => [['key' => 'x', 'crop' => 'mango', 'metres' => 1]]], 'wishes.0.crop', 'There is no such crop or variety in the book. Choose another one.'],
+            [['wishes' => [['key' => 'x', 'crop' => 'kale', 'metres' => 0]]], 'wishes.0.metres', 'A wish takes 0.1 to 1000 m of a bed.']] as [$with, $field, $words]) {
+            self::assertSame($words, $propose($with)->assertUnprocessable()->json('errors')[$field][0] ?? null);
+        }
+    }
+
+    public function test_tasks_come_from_the_plan_with_their_days(): void
+    {
+        $this->change(['add' => [$this->planting('carrot', '2012-06-01')]]);
+        $tasks = $this->getJson('/api/zones/test-basin/ground-tasks?from=2012-04-20&to=2012-07-31')->assertOk()->json('data');
+        $days = array_column($tasks, 'on', 'key');
+        self::assertSame('2012-05-18', $days['amend']);
+        self::assertSame('2012-06-01', $days['water']);
+        self::assertSame('2012-04-20', $days['compost-turned']);
+        self::assertArrayNotHasKey('compost', $days, 'that was before');
+        self::assertSame(['Carrot', 'Bed 1', '2012-06-01'], [$tasks[0]['name'], $tasks[0]['bed']['name'], $tasks[0]['for']]);
+        self::assertSame($tasks, collect($tasks)->sortBy('on')->values()->all());
+    }
+
+    public function test_what_cannot_be_is_refused_where_it_is_and_nothing_is_kept(): void
+    {
+        foreach ([
+            [['length_m' => 0], 'length_m', 'A bed is 0.1 to 1000 m long. Check the figure and its unit.'],
+            [['length_m' => 10000], 'length_m', 'A bed is 0.1 to 1000 m long. Check the figure and its unit.'],
+            [['name' => 'Bed 1'], 'name', 'There is a bed of that name in this garden already. Give this one another.'],
+            [['site' => 'moon'], 'site', 'There is no such site in this zone. Choose another one.'],
+        ] as [$with, $field, $words]) {
+            $this->postJson('/api/zones/test-basin/beds', $with + ['garden' => 'School', 'name' => 'Bed 3'])->assertUnprocessable()->assertJsonPath("errors.{$field}.0", $words);
+        }
+        $this->putJson("/api/zones/test-basin/beds/{$this->beds[0]}", ['garden' => 'School', 'name' => 'Bed 1', 'length_m' => 12])->assertOk()->assertJsonPath('data.beds.0.length_m', 12);
+        foreach ([
+            [$this->planting('mango', '2012-05-01'), 'add.1.crop', 'There is no such crop in the book. Choose another one.'],
+            [$this->planting('carrot', '2012-05-01', ['route' => 'transplant']), 'add.1.route', 'Carrot is not grown in this way.'],
+            [$this->planting('carrot', '2012-05-32'), 'add.1.on', 'Give the day as YYYY-MM-DD.'],
+            [$this->planting('carrot', '2012-05-01', ['metres' => 13]), 'add.1.metres', 'Bed 1 is 12 m long. Plant at most that, or say that the bed is longer.'],
+            [$this->planting('carrot', '2012-05-01', ['bed' => 999]), 'add.1.bed', 'There is no such bed in this zone. Load the page again.'],
+        ] as [$planting, $field, $words]) {
+            self::assertSame($words, $this->change(['add' => [$this->planting('radish', '2012-05-01'), $planting]])->assertUnprocessable()->json('errors')[$field][0] ?? null);
+        }
+        $this->change(['remove' => [999]])->assertUnprocessable();
+        self::assertSame([2, 0], [Bed::query()->count(), Planting::query()->count()]);
+        $this->getJson('/api/zones/test-basin/ground?from=2012-05-01&to=2012-04-01')->assertUnprocessable();
+    }
+}
