@@ -152,7 +152,10 @@ final readonly class ZoneGround
      */
     private function conflicts(CoreBed $bed, array $told, ?GrowingHere $here): array
     {
-        $conflicts = array_map(static fn (array $d): array => ['kind' => 'double', 'from' => $d['from']->iso(), 'to' => $d['to']->iso(), 'keys' => $d['keys']], $bed->doubleBooked());
+        // What is over cannot be mended.
+        $over = array_column(array_filter($told, static fn (array $t): bool => in_array($t['kind'], ['done', 'lost'], true)), 'key');
+        $conflicts = array_map(static fn (array $d): array => ['kind' => 'double', 'from' => $d['from']->iso(), 'to' => $d['to']->iso(), 'keys' => $d['keys']],
+            array_values(array_filter($bed->doubleBooked(), static fn (array $d): bool => array_diff($d['keys'], $over) !== [])));
         foreach ($told as $stay) {
             $candidate = $stay['kind'] === 'planned' ? $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route'])) : null;
             if ($candidate === null) {

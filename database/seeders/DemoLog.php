@@ -12,6 +12,9 @@ use Anthesis\Replay\Run;
 use App\Crops\Crop;
 use App\Crops\ZoneCrops;
 use App\Cues\SaveCuePlant;
+use App\Ground\SaveBed;
+use App\Ground\SavePlantings;
+use App\Log\Bed;
 use App\Log\KeepEntry;
 use App\Log\LoggedEntry;
 use App\Operations\Today;
@@ -62,9 +65,18 @@ final class DemoLog
 
     private const CAUSES = ['freeze-young' => 'frost', 'freeze-late' => 'frost', 'cold-bolt' => 'cold', 'no-emergence-cold' => 'cold', 'no-emergence-hot' => 'dried-out', 'heat' => 'heat', 'long-day-bolt' => 'heat'];
 
+    /** Bed => [length, width, site] */
+    private const BEDS = ['Bed 1' => [9.0, 1.2, 'raised bed'], 'Bed 2' => [9.0, 1.2, 'raised bed'], 'Bed 3' => [9.0, 1.2, 'open ground'], 'Bed 4' => [9.0, 1.2, 'open ground'], 'Bed 5' => [6.0, 1.2, 'open ground'],
+        'Bed 6' => [6.0, 1.2, 'low tunnel'], 'Bed 7' => [9.0, 1.2, 'open ground'], 'Bed 8' => [9.0, 1.5, 'open ground']];
+
+    /** Planned: bed, crop, route, day, metres. Broccoli and cucumbers want the same ground in June, and Bed 7 stands empty after its carrots. */
+    private const PLANNED = [['Bed 2', 'lettuce-leaf', 'direct', '2026-08-12', 6.0], ['Bed 3', 'tomato-main', 'transplant', '2026-05-28', 9.0], ['Bed 4', 'cucumber', 'direct', '2026-06-10', 5.0], ['Bed 5', 'bush-bean', 'direct', '2026-06-03', 6.0],
+        ['Bed 6', 'broccoli', 'transplant', '2026-05-06', 6.0], ['Bed 6', 'cucumber', 'direct', '2026-06-14', 6.0], ['Bed 7', 'carrot', 'direct', '2026-05-01', 9.0], ['Bed 8', 'summer-squash', 'direct', '2026-06-02', 9.0],
+        ['Bed 3', 'onion-long-day', 'transplant', '2027-04-18', 9.0], ['Bed 4', 'carrot', 'direct', '2027-05-04', 9.0], ['Bed 7', 'tomato-main', 'transplant', '2027-05-30', 9.0], ['Bed 8', 'bush-bean', 'direct', '2027-06-03', 9.0]];
+
     private ?CarbonImmutable $now = null;
 
-    public function __construct(private readonly KeepEntry $keep, private readonly PlanTrial $plan, private readonly CloseTrial $close, private readonly SaveCuePlant $cues)
+    public function __construct(private readonly KeepEntry $keep, private readonly PlanTrial $plan, private readonly CloseTrial $close, private readonly SaveCuePlant $cues, private readonly SaveBed $beds, private readonly SavePlantings $plantings)
     {
     }
 
@@ -72,6 +84,9 @@ final class DemoLog
     {
         mt_srand(46703);
         $this->now = CarbonImmutable::now();
+        foreach (self::BEDS as $name => [$length, $width, $site]) {
+            $this->beds->create($zone, self::GARDEN, $name, Site::query()->where('name', $site)->firstOrFail(), $length, $width);
+        }
         foreach (self::YEARS as $year) {
             foreach (self::GROWN as $i => $grown) {
                 $this->season($zone, $volunteer, $year, $i, ...$grown);
@@ -84,6 +99,8 @@ final class DemoLog
         $this->onions($zone, $volunteer, $educator);
         $this->beet($zone, $educator);
         $this->sightings($zone, $volunteer);
+        $this->plantings->execute($zone, $educator, array_map(static fn (array $p): array => ['key' => (string) Str::uuid(), 'bed' => Bed::query()->where(['zone_id' => $zone->id, 'name' => $p[0]])->firstOrFail()->id,
+            'crop' => Crop::query()->where('slug', $p[1])->firstOrFail()->id, 'variety' => null, 'route' => $p[2], 'on' => $p[3], 'metres' => $p[4], 'pinned' => false], self::PLANNED), [], [], []);
     }
 
     /** @param  list<string>  $days */

@@ -14,6 +14,7 @@ import { degrees } from '../words/place';
 const SCREENS = [
     { path: 'today', name: say('desk.today'), key: 't' },
     { path: 'soil', name: say('desk.soil'), key: 'o' },
+    { path: 'ground', name: say('desk.ground'), key: 'd' },
     { path: 'log', name: say('desk.log'), key: 'b' },
     { path: 'trials', name: say('desk.trials'), key: 'v' },
     { path: 'cues', name: say('desk.cues'), key: 'p' },
@@ -40,6 +41,7 @@ const KEYS: [string, string][] = [
     ['g z', 'zones'],
     ['g t', say('desk.what-to-do-today')],
     ['g o', say('desk.soil-key')],
+    ['g d', say('desk.ground-key')],
     ['g b', say('desk.log-key')],
     ['g v', say('desk.trials-key')],
     ['g p', say('desk.cues-key')],
@@ -62,6 +64,7 @@ function useScreenKeys(slug: string | undefined, showKeys: () => void) {
         'g z': () => navigate('/desk'),
         'g t': () => to('today'),
         'g o': () => to('soil'),
+        'g d': () => to('ground'),
         'g b': () => to('log'),
         'g v': () => to('trials'),
         'g p': () => to('cues'),

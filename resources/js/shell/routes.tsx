@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { Crops } from '../screens/crops/Crops';
 import { Cues } from '../screens/cues/Cues';
+import { Ground } from '../screens/ground/Ground';
 import { Languages } from '../screens/languages/Languages';
 import { Log } from '../screens/log/Log';
 import { Login } from '../screens/login/Login';
@@ -34,6 +35,7 @@ export const router = createBrowserRouter([
             { path: 'zones/:zone/today', element: <Today /> },
             { path: 'zones/:zone/soil', element: <Soil /> },
             { path: 'zones/:zone/log', element: <Log /> },
+            { path: 'zones/:zone/ground', element: <Ground /> },
             { path: 'zones/:zone/trials', element: <Trials /> },
             { path: 'zones/:zone/cues', element: <Cues /> },
             { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },

@@ -1,0 +1,100 @@
+import { inShort } from '../../time/days';
+import { Action } from '../../ui/Action';
+import { Problem } from '../../ui/Problem';
+import { say } from '../../words/words';
+import { useFits, type Fit, type GroundBed, type Span, type usePlantings } from './queries';
+
+const SHOWN = 14;
+
+/** What fits where nothing stands, the best first, with its reason; put on the bed on a word. */
+export function GapFits({
+    zone,
+    bed,
+    gap,
+    year,
+    plantings,
+}: {
+    zone: string;
+    bed: GroundBed;
+    gap: Span;
+    year: Span;
+    plantings: ReturnType<typeof usePlantings>;
+}) {
+    // What fits is asked from the year that is looked at on.
+    const span = { from: gap.from < year.from ? year.from : gap.from, to: gap.to };
+    const { data, error } = useFits(zone, bed.id, span);
+    const plan = ({ crop, variety, route, on }: Fit) =>
+        plantings.change({
+            add: [
+                {
+                    key: crypto.randomUUID(),
+                    crop,
+                    variety,
+                    route: route as 'direct' | 'transplant',
+                    bed: bed.id,
+                    on,
+                    metres: data?.free_m ?? bed.length_m ?? 10,
+                    pinned: false,
+                },
+            ],
+        });
+    const [fits, broken] = [
+        data?.fits.filter((fit) => !fit.breaks) ?? [],
+        data?.fits.filter((fit) => fit.breaks) ?? [],
+    ];
+    return (
+        <>
+            <h2>{say('ground.gap-of', { bed: bed.name, from: inShort(span.from.slice(5)) })}</h2>
+            <p>{say('ground.gap-until', { to: inShort(span.to.slice(5)), metres: data?.free_m ?? 0 })}</p>
+            <Problem error={error} />
+            {data && fits.length === 0 && <p>{say('ground.nothing-fits')}</p>}
+            <table className="ruled dense">
+                <tbody>
+                    {fits.slice(0, SHOWN).map((fit) => (
+                        <tr key={`${fit.crop} ${fit.variety} ${fit.route}`}>
+                            <th scope="row">{[fit.name, fit.variety].filter(Boolean).join(' ')}</th>
+                            <td>
+                                {say('ground.fit', {
+                                    act: say(`act.${fit.act}`),
+                                    on: inShort(fit.on.slice(5)),
+                                    first: inShort(fit.first.slice(5)),
+                                })}
+                                <small className="line">{why(fit)}</small>
+                            </td>
+                            <td>
+                                <Action onClick={() => plan(fit)}>{say('ground.plan')}</Action>
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            {broken.length > 0 && (
+                <p className="hint">
+                    {say('ground.last-for-rest', {
+                        crops: broken
+                            .slice(0, 8)
+                            .map((fit) =>
+                                say('ground.rests', {
+                                    crop: fit.name,
+                                    after: fit.breaks?.name ?? '',
+                                    years: fit.breaks?.years ?? 3,
+                                }),
+                            )
+                            .join('; '),
+                    })}
+                </p>
+            )}
+            <p className="hint">{say('ground.worth-is')}</p>
+        </>
+    );
+}
+
+function why(fit: Fit): string {
+    if (fit.is_cover) return say('ground.cover');
+    return [
+        fit.feeds && say('ground.feeds'),
+        say('ground.worth', { share: fit.share, grams: Math.round(fit.grams_a_metre_and_day) }),
+    ]
+        .filter(Boolean)
+        .join(' ');
+}

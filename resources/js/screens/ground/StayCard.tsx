@@ -1,0 +1,97 @@
+import { Button, Checkbox, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { dateInWords } from '../../time/days';
+import { Action } from '../../ui/Action';
+import { say } from '../../words/words';
+import type { GroundBed, Stay, usePlantings } from './queries';
+
+/** One stay: its days and why; where it is planned, its day, bed and metres can be changed. */
+export function StayCard({
+    bed,
+    stay,
+    beds,
+    plantings,
+}: {
+    bed: GroundBed;
+    stay: Stay;
+    beds: GroundBed[];
+    plantings: ReturnType<typeof usePlantings>;
+}) {
+    const [on, setOn] = useState(stay.from);
+    const [metres, setMetres] = useState<number | string>(stay.metres);
+    const [to, setTo] = useState(bed.id);
+    const { planting } = stay;
+    const save = (part: { pinned?: boolean } = {}) =>
+        planting !== null &&
+        plantings.change({
+            change: [{ id: planting, bed: to, on, metres: Number(metres), pinned: part.pinned ?? stay.pinned }],
+        });
+    return (
+        <>
+            <h2>{[stay.name, stay.variety].filter(Boolean).join(' ')}</h2>
+            <p>
+                {say('ground.stay-in-words', {
+                    kind: say(`ground.kind-${stay.kind}`),
+                    act: say(`act.${stay.act}`),
+                    from: dateInWords(stay.from),
+                    first: stay.first ? dateInWords(stay.first) : 'none',
+                    to: dateInWords(stay.to),
+                    bed: bed.name,
+                    family: stay.family,
+                })}
+            </p>
+            {stay.height_cm !== null && stay.height_cm >= 120 && (
+                <p className="hint">{say('ground.tall', { metres: stay.height_cm / 100 })}</p>
+            )}
+            {planting === null ? (
+                <p className="hint">{say('ground.by-the-log')}</p>
+            ) : (
+                <form
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        save();
+                    }}
+                >
+                    <TextInput
+                        size="xs"
+                        type="date"
+                        label={say(`act.${stay.act}`)}
+                        value={on}
+                        onChange={(event) => event.currentTarget.value && setOn(event.currentTarget.value)}
+                    />
+                    <Group gap="sm" grow>
+                        <NumberInput
+                            size="xs"
+                            label={say('ground.metres')}
+                            min={0.1}
+                            value={metres}
+                            onChange={setMetres}
+                        />
+                        <NativeSelect
+                            size="xs"
+                            label={say('ground.bed')}
+                            value={to}
+                            onChange={(event) => setTo(Number(event.currentTarget.value))}
+                            data={beds.map((one) => ({ value: String(one.id), label: one.name }))}
+                        />
+                    </Group>
+                    <Group gap="md" mt="xs">
+                        <Button size="xs" type="submit" loading={plantings.isPending}>
+                            {say('ground.change')}
+                        </Button>
+                        <Action onClick={() => plantings.change({ remove: [planting] })}>
+                            {say('common.take-out')}
+                        </Action>
+                    </Group>
+                    <Checkbox
+                        size="xs"
+                        mt="sm"
+                        label={say('ground.pin')}
+                        checked={stay.pinned}
+                        onChange={(event) => save({ pinned: event.currentTarget.checked })}
+                    />
+                </form>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,41 @@
+import { dateAfter, inShort } from '../../time/days';
+import { say } from '../../words/words';
+import { useGroundTasks } from './queries';
+
+/** Days ahead that are told of. */
+const AHEAD = 42;
+
+/** What is to be done for what is planned, in the coming weeks, with its reason and the caution where the act is. */
+export function Tasks({ zone, from }: { zone: string; from: string }) {
+    const { data } = useGroundTasks(zone, { from, to: dateAfter(from, AHEAD) });
+    if (!data || data.length === 0) return null;
+    return (
+        <section>
+            <h3>{say('ground.tasks')}</h3>
+            <table className="ruled dense">
+                <tbody>
+                    {data.map((task) => (
+                        <tr key={`${task.planting} ${task.key}`}>
+                            <td className="nowrap">
+                                {task.to
+                                    ? say('ground.from-to', {
+                                          from: inShort(task.on.slice(5)),
+                                          to: inShort(task.to.slice(5)),
+                                      })
+                                    : inShort(task.on.slice(5))}
+                            </td>
+                            <td>
+                                {say(`task.${task.key}`, {
+                                    crop: task.name,
+                                    bed: task.bed.name,
+                                    for: inShort(task.for.slice(5)),
+                                })}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            <p className="hint">{say('ground.tasks-care')}</p>
+        </section>
+    );
+}

@@ -1,0 +1,106 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { api, taken, type Schema } from '../../api/client';
+
+export type GroundData = Schema['Ground'];
+export type GroundBed = Schema['GroundBed'];
+export type Stay = Schema['Stay'];
+export type Fit = Schema['Fit'];
+export type SeasonPlan = Schema['SeasonPlan'];
+
+/** Days that are looked at, both included. */
+export type Span = { from: string; to: string };
+
+export type Place = { bed: number; on: string; metres: number; pinned: boolean };
+
+export type Change = {
+    add?: (Place & { key: string; crop: string; variety: string | null; route: 'direct' | 'transplant' })[];
+    change?: (Place & { id: number })[];
+    remove?: number[];
+    restore?: number[];
+};
+
+export type Wish = { key: string; crop: string; variety: string | null; metres: number };
+
+export function useGround(zone: string, span: Span) {
+    return useQuery({
+        queryKey: ['ground', zone, span],
+        placeholderData: keepPreviousData,
+        retry: false,
+        queryFn: () => taken(api.GET('/api/zones/{zone}/ground', { params: { path: { zone }, query: span } })),
+    });
+}
+
+/** Changes what is planned; each change can be undone, the latest first. */
+export function usePlantings(zone: string, span: Span) {
+    const queries = useQueryClient();
+    const undos = useRef<Change[]>([]);
+    const send = useMutation({
+        mutationFn: (change: Change) =>
+            taken(api.PUT('/api/zones/{zone}/plantings', { params: { path: { zone }, query: span }, body: change })),
+        onSuccess: ({ ground }) => {
+            queries.setQueryData(['ground', zone, span], ground);
+            void queries.invalidateQueries({ queryKey: ['ground', zone, 'fits'] });
+            void queries.invalidateQueries({ queryKey: ['ground', zone, 'tasks'] });
+        },
+    });
+    return {
+        error: send.error,
+        isPending: send.isPending,
+        change: (change: Change, done?: () => void) =>
+            send.mutate(change, {
+                onSuccess: ({ undo }) => {
+                    undos.current.push(undo as Change);
+                    done?.();
+                },
+            }),
+        undo: () => {
+            const last = undos.current.pop();
+            if (last) send.mutate(last);
+        },
+        canUndo: () => undos.current.length > 0,
+    };
+}
+
+export function useFits(zone: string, bed: number, span: Span) {
+    return useQuery({
+        queryKey: ['ground', zone, 'fits', bed, span],
+        queryFn: () =>
+            taken(api.GET('/api/zones/{zone}/beds/{bed}/fits', { params: { path: { zone, bed }, query: span } })),
+    });
+}
+
+export function useGroundTasks(zone: string, span: Span) {
+    return useQuery({
+        queryKey: ['ground', zone, 'tasks', span],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/ground-tasks', { params: { path: { zone }, query: span } })),
+    });
+}
+
+export function useProposeSeason(zone: string, span: Span) {
+    return useMutation({
+        mutationFn: (body: { beds: number[]; wishes: Wish[] }) =>
+            taken(api.POST('/api/zones/{zone}/season-plans', { params: { path: { zone }, query: span }, body })),
+    });
+}
+
+export type BedValues = {
+    garden: string;
+    name: string;
+    site: string | null;
+    length_m: number | null;
+    width_m: number | null;
+};
+
+export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: BedValues) =>
+            bed === undefined
+                ? taken(api.POST('/api/zones/{zone}/beds', { params: { path: { zone }, query: span }, body }))
+                : taken(
+                      api.PUT('/api/zones/{zone}/beds/{bed}', { params: { path: { zone, bed }, query: span }, body }),
+                  ),
+        onSuccess: (ground) => queries.setQueryData(['ground', zone, span], ground),
+    });
+}
