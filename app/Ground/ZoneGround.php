@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Ground;
 
+use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\Route;
 use Anthesis\Ground\Bed as CoreBed;
 use Anthesis\Ground\Rotation;
+use Anthesis\Ground\SeedNeed;
 use Anthesis\Ground\Stay;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
@@ -21,7 +23,7 @@ use Illuminate\Support\Collection;
  * The beds of a zone with all that stood, stands and is planned. What the log knows takes the place of what was planned: a sowing of
  * the crop on the bed, three weeks either side of the day, is the one that was meant.
  *
- * @phpstan-type Told array{key: string, kind: string, planting: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, pinned: bool, feeder: string, height_cm: float|null}
+ * @phpstan-type Told array{key: string, kind: string, planting: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, pinned: bool, feeder: string, height_cm: float|null, need: array{rows: int, plants: int, seeds: int|null, grams: float|null}|null}
  */
 final readonly class ZoneGround
 {
@@ -130,7 +132,7 @@ final readonly class ZoneGround
             }
             $candidate = $here?->candidate($planting->crop->slug, $planting->variety, Route::from($planting->route));
             $to = $candidate?->days->until($on) ?? $on->plus((int) ceil($candidate->crop->growth->maturityDays ?? 60) + ($candidate->crop->harvest->days ?? 0));
-            $told[] = $this->told("planting {$planting->id}", 'planned', $planting->id, $planting->crop, $planting->variety, Route::from($planting->route), $on, $candidate?->days->firstHarvest($on)?->iso(), $to, $planting->metres, $planting->pinned);
+            $told[] = ['need' => $candidate === null ? null : self::need($candidate->crop, $bed, $planting->metres)] + $this->told("planting {$planting->id}", 'planned', $planting->id, $planting->crop, $planting->variety, Route::from($planting->route), $on, $candidate?->days->firstHarvest($on)?->iso(), $to, $planting->metres, $planting->pinned);
         }
 
         return $told;
@@ -143,7 +145,16 @@ final readonly class ZoneGround
 
         return ['key' => $key, 'kind' => $kind, 'planting' => $planting, 'crop' => $crop->slug, 'name' => $cells['name'], 'family' => $cells['family'], 'variety' => $variety, 'route' => $route->value,
             'act' => $route === Route::Transplant ? 'set-out' : ($cells['start'] === 'seed' ? 'sow-outdoors' : 'plant'), 'from' => $from->iso(), 'first' => $first, 'to' => max($to->iso(), $from->iso()), 'metres' => $metres, 'pinned' => $pinned,
-            'feeder' => $cells['feeder'], 'height_cm' => $cells['height_cm'] === '' ? null : (float) $cells['height_cm']];
+            'feeder' => $cells['feeder'], 'height_cm' => $cells['height_cm'] === '' ? null : (float) $cells['height_cm'], 'need' => null];
+    }
+
+    /** @return array{rows: int, plants: int, seeds: int|null, grams: float|null} of as many rows as the bed is wide for */
+    private static function need(CropParameters $crop, Bed $bed, float $metres): array
+    {
+        $rows = max(1, (int) floor(100 * ($bed->width_m ?? 0.0) / $crop->spacing->rowCm));
+        $need = SeedNeed::ofRows($crop, $metres, $rows);
+
+        return ['rows' => $rows, 'plants' => (int) ceil($need->plants), 'seeds' => $need->seeds === null ? null : (int) ceil($need->seeds), 'grams' => $need->grams === null ? null : round($need->grams, 1)];
     }
 
     /**

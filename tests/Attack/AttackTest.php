@@ -26,7 +26,7 @@ final class AttackTest extends TestCase
 
     /** Tables a refused request must leave as they are. */
     private const WATCHED = ['zones', 'settlements', 'stations', 'record_imports', 'records', 'crops', 'crop_revisions', 'varieties', 'crop_choices',
-        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'cue_plants', 'local_days'];
+        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'cue_plants', 'local_days', 'plantings'];
 
     private Hostile $hostile;
 
@@ -46,6 +46,7 @@ final class AttackTest extends TestCase
         $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [$line]])->assertOk();
         $this->postJson('/api/zones/test-basin/trials', ['key' => 'before-the-attack', 'crop' => 'radish', 'route' => 'direct', 'measured_in' => 'stems', 'question' => 'x', 'waves' => [['name' => 'x', 'on' => '2012-04-01']], 'varieties' => [null], 'repeats' => 1])->assertCreated();
         $this->postJson('/api/zones/test-basin/cues', ['plant' => 'Lilac', 'stage' => 'first leaf'])->assertCreated();
+        $this->putJson('/api/zones/test-basin/plantings', ['add' => [['key' => 'before-the-attack', 'crop' => 'radish', 'route' => 'direct', 'bed' => DB::table('beds')->value('id'), 'on' => '2012-05-10', 'metres' => 2]]])->assertOk();
         Queue::fake();
     }
 

@@ -113,6 +113,13 @@ final class ContractTest extends TestCase
         $cue = $this->postJson('/api/zones/test-basin/cues', ['plant' => 'Lilac', 'stage' => 'first leaf'])->assertCreated()->json('data.0.id');
         $this->getJson('/api/zones/test-basin/cues')->assertOk();
         $this->deleteJson("/api/zones/test-basin/cues/{$cue}")->assertOk();
+        $bed = $this->postJson('/api/zones/test-basin/beds', ['garden' => 'School', 'name' => 'Bed 4', 'length_m' => 6])->assertCreated()->json('data.beds.1.id');
+        $this->putJson("/api/zones/test-basin/beds/{$bed}", ['garden' => 'School', 'name' => 'Bed 4', 'length_m' => 7])->assertOk();
+        $this->putJson('/api/zones/test-basin/plantings?from=2012-01-01&to=2012-12-31', ['add' => [['key' => 'contract-planting', 'crop' => 'radish', 'route' => 'direct', 'bed' => $bed, 'on' => '2012-05-10', 'metres' => 6], ['key' => 'contract-conflict', 'crop' => 'kale', 'route' => 'direct', 'bed' => $bed, 'on' => '2012-05-20', 'metres' => 6]]])->assertOk();
+        $this->getJson('/api/zones/test-basin/ground?from=2012-01-01&to=2012-12-31')->assertOk()->assertJsonPath('data.beds.1.conflicts.0.kind', 'double');
+        $this->getJson("/api/zones/test-basin/beds/{$bed}/fits?from=2013-04-01&to=2013-10-01")->assertOk();
+        $this->postJson('/api/zones/test-basin/season-plans?from=2013-01-01&to=2013-12-31', ['beds' => [$bed], 'wishes' => [['key' => 'a', 'crop' => 'radish', 'metres' => 2]]])->assertOk();
+        $this->getJson('/api/zones/test-basin/ground-tasks?from=2012-01-01&to=2012-12-31')->assertOk();
         $this->getJson('/api/shipped-crops')->assertOk();
         $this->postJson('/api/shipped-crops/radish', ['take' => true])->assertNotFound();
         $this->getJson('/api/crops')->assertOk();

@@ -48,26 +48,22 @@ export function GapFits({
             <p>{say('ground.gap-until', { to: inShort(span.to.slice(5)), metres: data?.free_m ?? 0 })}</p>
             <Problem error={error} />
             {data && fits.length === 0 && <p>{say('ground.nothing-fits')}</p>}
-            <table className="ruled dense">
-                <tbody>
-                    {fits.slice(0, SHOWN).map((fit) => (
-                        <tr key={`${fit.crop} ${fit.variety} ${fit.route}`}>
-                            <th scope="row">{[fit.name, fit.variety].filter(Boolean).join(' ')}</th>
-                            <td>
-                                {say('ground.fit', {
-                                    act: say(`act.${fit.act}`),
-                                    on: inShort(fit.on.slice(5)),
-                                    first: inShort(fit.first.slice(5)),
-                                })}
-                                <small className="line">{why(fit)}</small>
-                            </td>
-                            <td>
-                                <Action onClick={() => plan(fit)}>{say('ground.plan')}</Action>
-                            </td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
+            <ul className="fits">
+                {fits.slice(0, SHOWN).map((fit) => (
+                    <li key={`${fit.crop} ${fit.variety} ${fit.route}`}>
+                        <strong>{[fit.name, fit.variety].filter(Boolean).join(' ')}</strong>
+                        <Action onClick={() => plan(fit)}>{say('ground.plan')}</Action>
+                        <p>
+                            {say('ground.fit', {
+                                act: say(`act.${fit.act}`),
+                                on: inShort(fit.on.slice(5)),
+                                first: inShort(fit.first.slice(5)),
+                            })}
+                        </p>
+                        <p className="hint">{why(fit)}</p>
+                    </li>
+                ))}
+            </ul>
             {broken.length > 0 && (
                 <p className="hint">
                     {say('ground.last-for-rest', {

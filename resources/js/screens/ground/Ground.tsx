@@ -19,6 +19,7 @@ import { FillBeds } from './FillBeds';
 import { GapFits } from './GapFits';
 import { shown } from './lanes';
 import { useGround, usePlantings, type GroundBed, type GroundData, type Span } from './queries';
+import { SeasonList } from './SeasonList';
 import { StayCard } from './StayCard';
 import { Tasks } from './Tasks';
 
@@ -139,6 +140,7 @@ function Beds({
                         {say('ground.fill')}
                     </Button>
                     <Action onClick={() => setSide('bed')}>{say('ground.add-bed')}</Action>
+                    <Action onClick={() => window.print()}>{say('ground.print')}</Action>
                     {plantings.canUndo() && <Action onClick={plantings.undo}>{say('ground.undo')}</Action>}
                 </div>
                 <Problem error={plantings.error} />
@@ -167,6 +169,7 @@ function Beds({
                     </RuledChart>
                 )}
                 <p className="hint">{say('ground.legend')}</p>
+                <SeasonList zone={zone} beds={beds} year={year} />
                 <Families beds={beds} year={year} />
                 <Tasks zone={zone} from={data.today} />
                 <Numbers zone={zone} beds={beds} year={year} />

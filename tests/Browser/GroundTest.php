@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Beds under the ruler: a gap filled, a conflict seen and mended, a season proposed around what is pinned, all of it undone. */
+final class GroundTest extends BrowserTestCase
+{
+    private const GROUND = '/desk/zones/basin-floor/ground';
+
+    /** @return int stays that are drawn on a bed */
+    private function stays(): int
+    {
+        return count($this->browser->driver->findElements(WebDriverBy::cssSelector('.ground .stay')));
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->logIn();
+        $this->browser->visit(self::GROUND)->see('Broccoli')->see('One thing that cannot be so');
+    }
+
+    public function test_a_gap_is_found_by_keys_filled_and_undone(): void
+    {
+        $this->assertAccessible('ground');
+        $before = $this->stays();
+        for ($bed = 1; $bed <= 7; $bed++) {
+            $this->browser->keys(WebDriverKeys::ARROW_DOWN);
+        }
+        $this->browser->see('Bed 7')->keys(WebDriverKeys::ARROW_RIGHT)->keys(WebDriverKeys::ARROW_RIGHT);
+        $this->browser->see('Free until')->see('of years');
+        $this->assertAccessible('what fits');
+        $this->browser->find('.fits li .plain')->click();
+        $this->browser->until(fn (): bool => $this->stays() === $before + 1, 'Nothing was planned.');
+        $this->browser->press('Undo');
+        $this->browser->until(fn (): bool => $this->stays() === $before, 'It was not undone.');
+        self::assertSame([], $this->browser->errors());
+    }
+
+    public function test_two_on_the_same_ground_are_seen_and_mended(): void
+    {
+        $this->browser->see('Broccoli, Cucumber want the same ground')->press('look')->see('Family');
+        $this->browser->press('Take out');
+        $this->browser->see('Undo')->keys(WebDriverKeys::ESCAPE);
+        $this->browser->see('Nothing stands on anything, every rest is kept.');
+        $this->browser->press('Undo')->see('Broccoli, Cucumber want the same ground');
+    }
+
+    public function test_beds_are_filled_with_wishes_around_what_is_pinned(): void
+    {
+        $this->browser->driver->executeScript("[...document.querySelectorAll('.stay')].find((s) => s.getAttribute('aria-label').startsWith('Summer squash')).dispatchEvent(new MouseEvent('click', {bubbles: true}))");
+        $this->browser->see('it stays when the season is planned anew');
+        $this->browser->driver->executeScript("document.querySelector('aside input[type=checkbox]').click()");
+        $this->browser->see('Summer squash, pinned');
+        $this->browser->press('Fill my beds')->see('Beds to fill');
+        foreach (['beet', 'kale'] as $crop) {
+            $this->browser->driver->executeScript("const s = document.querySelector('aside select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '{$crop}'); s.dispatchEvent(new Event('change', {bubbles: true}))");
+            $this->browser->press('Add');
+        }
+        $this->browser->see('Beet, 4 m')->see('Kale, 4 m')->press('Propose a plan')->see('Proposed')->see('that were not pinned');
+        $this->assertAccessible('a proposal');
+        $this->browser->press('Take this plan')->seeNoLonger('Beds to fill');
+        $this->browser->see('Summer squash, pinned')->see('Beet')->seeNoLonger('Main-crop tomato');
+        $this->browser->press('Undo')->see('Main-crop tomato');
+        $this->browser->press('Undo')->seeNoLonger('Summer squash, pinned');
+    }
+}
