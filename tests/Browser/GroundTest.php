@@ -59,6 +59,7 @@ final class GroundTest extends BrowserTestCase
         $this->browser->see('Summer squash, pinned');
         $this->browser->press('Fill my beds')->see('Beds to fill');
         foreach (['beet', 'kale'] as $crop) {
+            $this->browser->find("aside select option[value={$crop}]");
             $this->browser->driver->executeScript("const s = document.querySelector('aside select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '{$crop}'); s.dispatchEvent(new Event('change', {bubbles: true}))");
             $this->browser->press('Add');
         }

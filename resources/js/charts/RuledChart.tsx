@@ -16,6 +16,7 @@ export function RuledChart({
     onDay,
     below,
     label,
+    isPicture = true,
     children,
 }: {
     ruler: RulerData;
@@ -24,6 +25,8 @@ export function RuledChart({
     /** height of what stands under the ruler, px */
     below: number;
     label: string;
+    /** whether it is only looked at; else parts of it can be chosen */
+    isPicture?: boolean;
     children: (scale: YearScale) => ReactNode;
 }) {
     const { ref, width } = useElementSize();
@@ -41,7 +44,7 @@ export function RuledChart({
                 height={height}
                 onClick={point}
                 onMouseMove={point}
-                role="img"
+                role={isPicture ? 'img' : 'group'}
                 aria-label={label}
             >
                 <g transform={`translate(${LABELS} 0)`}>

@@ -106,7 +106,6 @@ function StayLine({
             }}
             onKeyDown={(event) => event.key === 'Enter' && onChoose()}
         >
-            <title>{stayInWords(stay)}</title>
             <rect
                 x={x(stay.from)}
                 width={Math.max(4, x(stay.to) - x(stay.from))}

@@ -134,6 +134,7 @@ function Beds({
     return (
         <div className="windows ground">
             <main className="sheet">
+                <h2 className="sr-only">{say('ground.of-year', { year: year.from.slice(0, 4) })}</h2>
                 <div className="tools">
                     {tools}
                     <Button size="xs" variant="default" onClick={() => setSide('fill')}>
@@ -152,6 +153,7 @@ function Beds({
                         day={day}
                         onDay={set}
                         below={beds.reduce((sum, one) => sum + bedHeight(one, year), 10)}
+                        isPicture={false}
                         label={say('ground.chart', { beds: beds.length, year: year.from.slice(0, 4) })}
                     >
                         {(scale) => (
