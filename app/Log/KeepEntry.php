@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Cues\CuePlant;
 use App\Operations\Today;
@@ -13,6 +14,7 @@ use App\Sites\Site;
 use App\Soil\KeepReading;
 use App\Soil\SaveSpot;
 use App\Stations\Station;
+use App\Stations\StationRecord;
 use App\Trials\TrialPlot;
 use App\Zones\Zone;
 use Carbon\CarbonImmutable;
@@ -29,6 +31,17 @@ final class KeepEntry
     private const DEPTH = 0.05;
 
     private const MORNING = 9.0;
+
+    /** @var array<int, string> by zone; blank: it has none. Thousands of lines ask for the same */
+    private array $recordBegins = [];
+
+    /** @var array<string, Crop> */
+    private array $crops = [];
+
+    /** @var array<int, int> by zone */
+    private array $openGround = [];
+
+    private ?Day $today = null;
 
     public function __construct(private readonly KeepReading $readings, private readonly SaveSpot $spots)
     {
@@ -74,12 +87,12 @@ final class KeepEntry
 
     private function assertDay(Zone $zone, LoggedEntry $entry): void
     {
-        $today = Today::day();
+        $today = $this->today ??= Today::day();
         if ($entry->on->number > $today->number) {
             throw new EntryRefused('on', "{$entry->on->iso()} has not come yet: today is {$today->iso()}. Give the day it was done on.");
         }
-        $first = Station::usedBy($zone)->with('record')->get()->min(static fn (Station $s): ?string => $s->record?->first_day->format('Y-m-d'));
-        if (is_string($first) && $entry->on->iso() < $first) {
+        $first = $this->recordBegins[$zone->id] ??= (string) StationRecord::query()->whereIn('id', Station::usedBy($zone)->pluck('record_id'))->min('first_day');
+        if ($first !== '' && $entry->on->iso() < $first) {
             throw new EntryRefused('on', "{$entry->on->iso()} is before the record of this zone begins ({$first}), so nothing can be told of it. Check the year.");
         }
     }
@@ -105,7 +118,7 @@ final class KeepEntry
 
     private function crop(LoggedEntry $entry): ?Crop
     {
-        return $entry->crop === null ? null : Crop::query()->where('slug', $entry->crop)->first() ?? throw new EntryRefused('crop', 'There is no such crop in the book. Choose another one.');
+        return $entry->crop === null ? null : $this->crops[$entry->crop] ??= Crop::query()->where('slug', $entry->crop)->first() ?? throw new EntryRefused('crop', 'There is no such crop in the book. Choose another one.');
     }
 
     private function sowing(Zone $zone, LoggedEntry $entry, ?LogEntry $corrected): ?Sowing
@@ -126,7 +139,7 @@ final class KeepEntry
             return $sowing?->bed;
         }
 
-        return Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => (string) $entry->garden, 'name' => $entry->bed], ['site_id' => Site::seenIn($zone)->value('id')]);
+        return Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => (string) $entry->garden, 'name' => $entry->bed], ['site_id' => $this->openGround[$zone->id] ??= Site::seenIn($zone)->value('id')]);
     }
 
     private function assertKnown(Zone $zone, LoggedEntry $entry): void

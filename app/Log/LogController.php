@@ -20,6 +20,8 @@ class LogController
     /** Lines a phone sends at a time. */
     private const BATCH = 200;
 
+    private const IMPORT_SECONDS = 300;
+
     public function __construct(private readonly ZoneLog $log)
     {
     }
@@ -108,6 +110,8 @@ class LogController
     public function import(Request $request, Zone $zone, SaveLogFile $save): JsonResponse
     {
         $file = $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.required' => 'Choose a table first.', 'file.max' => 'The table is larger than 4 MiB. Bring a year at a time.', 'file.uploaded' => 'The table is larger than 4 MiB. Bring a year at a time.'])['file'];
+        // Ten thousand lines take a minute or two.
+        set_time_limit(self::IMPORT_SECONDS);
         try {
             return response()->json(['data' => ['kept' => $save->execute($zone, $request->user(), (string) $file->get())]], 201);
         } catch (LogFileRefused $why) {

@@ -24,6 +24,9 @@ final class SaveLogFile
     /** Rows whose faults are told; the rest is counted. */
     private const TOLD_ROWS = 50;
 
+    /** @var array<string, int> of crops */
+    private array $ids = [];
+
     public function __construct(private readonly KeepEntry $keep)
     {
     }
@@ -39,6 +42,7 @@ final class SaveLogFile
         $slugs = [];
         foreach (Crop::query()->get() as $crop) {
             $slugs[mb_strtolower($crop->cells['name'])] = $slugs[$crop->slug] = $crop->slug;
+            $this->ids[$crop->slug] = $crop->id;
         }
         $faults = [];
         $kept = 0;
@@ -140,7 +144,7 @@ final class SaveLogFile
             return null;
         }
         $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->where('begun_on', '<=', $said['on'])
-            ->where('crop_id', Crop::query()->where('slug', $said['crop'])->value('id') ?? 0)->where('variety', $said['variety'] ?? null)->orderByDesc('begun_on')->orderByDesc('id');
+            ->where('crop_id', $this->ids[$said['crop']] ?? 0)->where('variety', $said['variety'] ?? null)->orderByDesc('begun_on')->orderByDesc('id');
         if (isset($said['bed']) && $act !== LoggedAct::SetOut) {
             $sowings->where('bed_id', Bed::query()->where(['zone_id' => $zone->id, 'garden' => $said['garden'] ?? '', 'name' => $said['bed']])->value('id') ?? 0);
         }

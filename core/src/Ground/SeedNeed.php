@@ -44,6 +44,6 @@ final readonly class SeedNeed
         $seed = $crop->seed;
         $seeds = $seed?->germination === null ? null : $plants * $seed->perStation / $seed->germination;
 
-        return new self($plants, $seeds, $seeds === null || $seed?->perGram === null ? null : $seeds / $seed->perGram);
+        return new self($plants, $seeds, $seeds === null || $seed->perGram === null ? null : $seeds / $seed->perGram);
     }
 }

@@ -125,16 +125,20 @@ function StayLine({
             )}
             {stay.from >= year.from && (
                 <text x={x(stay.from)} y={y - 9} fontSize="10.5" fontWeight={chosen ? 700 : 400}>
-                    {stay.pinned ? say('ground.pinned-name', { name: stay.name }) : stay.name}
+                    {nameOf(stay)}
                 </text>
             )}
         </g>
     );
 }
 
+function nameOf(stay: Stay): string {
+    return stay.pinned ? say('ground.pinned-name', { name: stay.name }) : stay.name;
+}
+
 export function stayInWords(stay: Stay): string {
     return say('ground.stay', {
-        crop: [stay.name, stay.variety].filter(Boolean).join(' '),
+        crop: [nameOf(stay), stay.variety].filter(Boolean).join(' '),
         kind: say(`ground.kind-${stay.kind}`),
         from: inShort(stay.from.slice(5)),
         first: stay.first ? inShort(stay.first.slice(5)) : 'none',
