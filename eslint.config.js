@@ -15,7 +15,7 @@ const ROOMS = [
     { room: 'screens', below: ['shell', 'gardener', 'log'] },
     { room: 'log', below: ['charts', 'screens', 'shell', 'gardener'] },
 ];
-const SCREENS = ['crops', 'cues', 'editions', 'ground', 'languages', 'log', 'login', 'office', 'record', 'sites', 'soil', 'today', 'trials', 'windows', 'zones'];
+const SCREENS = ['crops', 'cues', 'editions', 'ground', 'languages', 'log', 'login', 'office', 'record', 'sites', 'soil', 'supply', 'today', 'trials', 'windows', 'zones'];
 
 const forbid = (folders, message) => ({
     'no-restricted-imports': ['error', { patterns: [{ group: folders, message }] }],

@@ -10,6 +10,7 @@ import { OfficeSettings } from '../screens/office/OfficeSettings';
 import { Record } from '../screens/record/Record';
 import { Sites } from '../screens/sites/Sites';
 import { Soil } from '../screens/soil/Soil';
+import { Supply } from '../screens/supply/Supply';
 import { Today } from '../screens/today/Today';
 import { Trials } from '../screens/trials/Trials';
 import { Dossier } from '../screens/windows/Dossier';
@@ -36,6 +37,7 @@ export const router = createBrowserRouter([
             { path: 'zones/:zone/soil', element: <Soil /> },
             { path: 'zones/:zone/log', element: <Log /> },
             { path: 'zones/:zone/ground', element: <Ground /> },
+            { path: 'zones/:zone/supply', element: <Supply /> },
             { path: 'zones/:zone/trials', element: <Trials /> },
             { path: 'zones/:zone/cues', element: <Cues /> },
             { path: 'zones/:zone/edit', element: <EditZone key="edit" /> },

@@ -1,0 +1,226 @@
+import { Button, NativeSelect, NumberInput, SegmentedControl, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { useSession } from '../../access/session';
+import { useCrops } from '../../api/crops';
+import { useClimate } from '../../api/zones';
+import { Behind } from '../../charts/Behind';
+import { RuledChart } from '../../charts/RuledChart';
+import { useDateCursor } from '../../time/cursor';
+import { inShort, monthDay, monthDayOf, wrap, yearDay } from '../../time/days';
+import { Action } from '../../ui/Action';
+import { Problem } from '../../ui/Problem';
+import { say } from '../../words/words';
+import { useSupply, type Supplied, type Want } from './queries';
+import { chartHeight, SupplyChart } from './SupplyChart';
+import { hungerAndGlut, weekly, type By } from './weeks';
+
+const DAYS = 180;
+
+/** A household's or a stall's need, week by week: what to sow when so that it is met, and what a missed sowing does. */
+export function Supply() {
+    const { zone = '' } = useParams();
+    const [params, setParams] = useSearchParams();
+    const { data: climate } = useClimate(zone);
+    const { data: session } = useSession();
+    const { day, set: setDay } = useDateCursor();
+    const [missed, setMissed] = useState(new Set<string>());
+    const today = session?.today ?? '2026-01-01';
+    const wants = read(params.get('want'));
+    const on = params.get('from') ?? today.slice(5);
+    const days = Number(params.get('days')) || DAYS;
+    const by: By = params.get('by') === 'fixed' ? 'fixed' : 'even';
+    const supplied = useSupply(zone, wants, on, days);
+    const set = (name: string, value: string) => {
+        const next = new URLSearchParams(params);
+        if (value) next.set(name, value);
+        else next.delete(name);
+        setParams(next, { replace: true });
+        setMissed(new Set());
+    };
+    const miss = (key: string) =>
+        setMissed((before) => {
+            const next = new Set(before);
+            if (!next.delete(key)) next.add(key);
+            return next;
+        });
+    return (
+        <div className="windows supply-screen">
+            <main className="sheet">
+                <h2 className="sr-only">{say('supply.heading')}</h2>
+                <div className="tools">
+                    <TextInput
+                        size="xs"
+                        type="date"
+                        aria-label={say('supply.from')}
+                        value={`${today.slice(0, 4)}-${on}`}
+                        onChange={({ currentTarget: { value } }) => value && set('from', monthDayOf(value))}
+                    />
+                    <NumberInput
+                        size="xs"
+                        w={110}
+                        aria-label={say('supply.days')}
+                        min={1}
+                        max={364}
+                        suffix={say('supply.days-suffix')}
+                        value={days}
+                        onChange={(value) => set('days', String(value))}
+                    />
+                    <SegmentedControl
+                        size="xs"
+                        aria-label={say('supply.by')}
+                        value={by}
+                        onChange={(value) => set('by', value)}
+                        data={[
+                            { value: 'even', label: say('supply.even') },
+                            { value: 'fixed', label: say('supply.fixed') },
+                        ]}
+                    />
+                </div>
+                {wants.length === 0 && <p>{say('supply.say-what')}</p>}
+                {supplied.map(({ want, error }) => (
+                    <Problem key={want.crop} error={error} />
+                ))}
+                {climate && wants.length > 0 && (
+                    <RuledChart
+                        ruler={climate.ruler}
+                        day={day}
+                        onDay={setDay}
+                        below={chartHeight(wants.length)}
+                        isPicture={false}
+                        label={say('supply.chart')}
+                    >
+                        {(scale) => (
+                            <SupplyChart
+                                scale={scale}
+                                supplied={supplied}
+                                on={on}
+                                by={by}
+                                missed={missed}
+                                onMiss={miss}
+                            />
+                        )}
+                    </RuledChart>
+                )}
+                {wants.length > 0 && <Verdict supplied={supplied} by={by} missed={missed} />}
+                <Sowings zone={zone} supplied={supplied} by={by} on={on} />
+            </main>
+            <aside aria-label={say('supply.need')}>
+                <Need wants={wants} onWants={(next) => set('want', written(next))} />
+            </aside>
+        </div>
+    );
+}
+
+/** "radish:1,kale:0.5" */
+function read(text: string | null): Want[] {
+    return (text ?? '')
+        .split(',')
+        .map((one) => one.split(':'))
+        .filter(([crop, kg]) => crop && Number(kg) > 0)
+        .map(([crop = '', kg]) => ({ crop, kg: Number(kg) }));
+}
+
+function written(wants: Want[]): string {
+    return wants.map(({ crop, kg }) => `${crop}:${kg}`).join(',');
+}
+
+function Need({ wants, onWants }: { wants: Want[]; onWants: (wants: Want[]) => void }) {
+    const { data: crops } = useCrops();
+    const [crop, setCrop] = useState('');
+    const [kg, setKg] = useState<number | string>(1);
+    const name = (slug: string) => crops?.find((one) => one.slug === slug)?.name ?? slug;
+    return (
+        <>
+            <h2>{say('supply.need')}</h2>
+            <p className="hint">{say('supply.how')}</p>
+            <ul className="wishes">
+                {wants.map((want) => (
+                    <li key={want.crop}>
+                        {say('supply.want', { crop: name(want.crop), kg: want.kg })}{' '}
+                        <Action onClick={() => onWants(wants.filter((one) => one !== want))}>
+                            {say('common.take-out')}
+                        </Action>
+                    </li>
+                ))}
+            </ul>
+            <form
+                className="inline"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    onWants([...wants.filter((want) => want.crop !== crop), { crop, kg: Number(kg) }]);
+                    setCrop('');
+                }}
+            >
+                <NativeSelect
+                    size="xs"
+                    w={150}
+                    label={say('ground.crop')}
+                    value={crop}
+                    onChange={(event) => setCrop(event.currentTarget.value)}
+                    data={[
+                        { value: '', label: say('ground.choose') },
+                        ...(crops ?? []).map((one) => ({ value: one.slug, label: one.name })),
+                    ]}
+                />
+                <NumberInput
+                    size="xs"
+                    w={90}
+                    label={say('supply.kg')}
+                    min={0}
+                    decimalScale={2}
+                    value={kg}
+                    onChange={setKg}
+                />
+                <Button size="xs" type="submit" variant="default" disabled={!crop || !(Number(kg) > 0)}>
+                    {say('ground.add-wish')}
+                </Button>
+            </form>
+        </>
+    );
+}
+
+function Verdict({ supplied, by, missed }: { supplied: Supplied[]; by: By; missed: Set<string> }) {
+    const { data: crops } = useCrops();
+    return supplied.map((one) => {
+        const { want, data } = one;
+        if (!data) return null;
+        const { sowings } = data[by];
+        const { weeks, hunger, glut } = hungerAndGlut(weekly(one, by, missed), want.kg);
+        return (
+            <p key={want.crop}>
+                {say(sowings.length === 0 ? 'supply.never' : 'supply.verdict', {
+                    crop: crops?.find((crop) => crop.slug === want.crop)?.name ?? want.crop,
+                    sowings: sowings.length,
+                    last: sowings.at(-1) ? inShort(sowings.at(-1)?.on ?? '') : '',
+                    metres: Math.max(0, ...sowings.map((sowing) => sowing.metres ?? 0)),
+                    known: data.yield_kg_per_m === null ? 'no' : 'yes',
+                    weeks,
+                    hunger,
+                    glut,
+                })}
+            </p>
+        );
+    });
+}
+
+function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[]; by: By; on: string }) {
+    const { data: crops } = useCrops();
+    const dayAfter = (days: number) => monthDay(wrap(yearDay(on) + days));
+    return (
+        <Behind
+            name={say('supply.sowings')}
+            file={`${zone}-supply`}
+            columns={['crop', 'sow', 'from', 'to', 'metres'].map((column) => say(`supply.column-${column}`))}
+            rows={supplied.flatMap(({ want, data }) =>
+                (data?.[by].sowings ?? []).map((sowing) => [
+                    crops?.find((crop) => crop.slug === want.crop)?.name ?? want.crop,
+                    sowing.on,
+                    dayAfter(sowing.first),
+                    dayAfter(sowing.last),
+                    sowing.metres,
+                ]),
+            )}
+        />
+    );
+}
