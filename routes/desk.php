@@ -10,6 +10,7 @@ use App\Cues\CueController;
 use App\Editions\EditionController;
 use App\Gardener\LabelController;
 use App\Ground\GroundController;
+use App\Ground\TaskFeedController;
 use App\Languages\TranslationController;
 use App\Letters\OutboxController;
 use App\Log\LogController;
@@ -125,6 +126,7 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/beds/{bed}/fits', [GroundController::class, 'fits']);
         Route::put('zones/{zone}/plantings', [GroundController::class, 'updatePlantings']);
         Route::post('zones/{zone}/season-plans', [GroundController::class, 'propose']);
+        Route::post('zones/{zone}/task-feeds', [TaskFeedController::class, 'store']);
         Route::get('zones/{zone}/ground-tasks', [GroundController::class, 'tasks']);
         Route::post('log-photos', [LogController::class, 'storePhoto']);
         Route::get('zones/{zone}/advisories', [AdvisoryController::class, 'index']);

@@ -19,6 +19,7 @@ use App\Gardener\PublicSite;
 use App\Gardener\ReadAs;
 use App\Gardener\Reading;
 use App\Gardener\SearchController;
+use App\Ground\TaskFeedController;
 use App\Letters\LetterController;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
@@ -26,6 +27,7 @@ use Illuminate\Support\Facades\Route;
 // What gardeners read: no account, no session. Every address once for each reading: /zones/…, /es/zones/…, /en-f/zones/….
 
 Route::get('/sitemap.xml', static fn () => response(PublicSite::read('sitemap.xml') ?? abort(404))->header('Content-Type', 'application/xml'));
+Route::get('/tasks/{token}/{zone}.ics', [TaskFeedController::class, 'show'])->where('token', '[A-Za-z0-9]{48}')->middleware(['throttle:pages', SubstituteBindings::class]);
 Route::get('/up', HealthController::class)->name('up');
 
 Route::prefix('/open/'.OpenData::VERSION)->middleware(SubstituteBindings::class)->group(static function (): void {

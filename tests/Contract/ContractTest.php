@@ -119,6 +119,7 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/ground?from=2012-01-01&to=2012-12-31')->assertOk()->assertJsonPath('data.beds.1.conflicts.0.kind', 'double');
         $this->getJson("/api/zones/test-basin/beds/{$bed}/fits?from=2013-04-01&to=2013-10-01")->assertOk();
         $this->postJson('/api/zones/test-basin/season-plans?from=2013-01-01&to=2013-12-31', ['beds' => [$bed], 'wishes' => [['key' => 'a', 'crop' => 'radish', 'metres' => 2]]])->assertOk();
+        $this->postJson('/api/zones/test-basin/task-feeds')->assertCreated();
         $this->getJson('/api/zones/test-basin/ground-tasks?from=2012-01-01&to=2012-12-31')->assertOk();
         $this->getJson('/api/shipped-crops')->assertOk();
         $this->postJson('/api/shipped-crops/radish', ['take' => true])->assertNotFound();

@@ -9,6 +9,8 @@ use App\Log\Bed;
 use App\Zones\Zone;
 use Carbon\CarbonImmutable;
 use Illuminate\Testing\TestResponse;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Reader;
 use Tests\TestCase;
 
 /** Beds, what is planned for them, and what the log makes of it. */
@@ -156,6 +158,22 @@ class GroundTest extends TestCase
         $sorted = array_column($tasks, 'on');
         sort($sorted);
         self::assertSame($sorted, array_column($tasks, 'on'));
+    }
+
+    public function test_tasks_are_a_calendar_by_a_secret_address_that_can_be_made_anew(): void
+    {
+        $this->change(['add' => [$this->planting('carrot', '2012-06-01')]]);
+        $address = (string) parse_url((string) $this->postJson('/api/zones/test-basin/task-feeds')->assertCreated()->json('data.url'), PHP_URL_PATH);
+        $this->app['auth']->forgetGuards();
+        $text = (string) $this->get($address)->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $calendar = Reader::read($text);
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate());
+        $summaries = array_map(static fn ($event): string => $event->SUMMARY.' '.$event->DTSTART, iterator_to_array($calendar->select('VEVENT'), false));
+        self::assertContains('Amend Bed 1 for Carrot (1 June); where there are two seasons, twice a year 20120518', $summaries);
+        $this->get(substr($address, 0, 10).str_repeat('x', 46).substr($address, 56))->assertNotFound();
+        $this->actingAs($this->person())->postJson('/api/zones/test-basin/task-feeds')->assertCreated();
+        $this->get($address)->assertOk();
     }
 
     public function test_what_cannot_be_is_refused_where_it_is_and_nothing_is_kept(): void

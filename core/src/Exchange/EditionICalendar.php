@@ -27,8 +27,6 @@ use Anthesis\Words\Phrase;
  */
 final class EditionICalendar
 {
-    private const LONGEST_LINE = 75;
-
     private const HARVEST = 'harvest';
 
     /** @param  string  $address  of the calendar's page, from which each event leads to its crop */
@@ -44,8 +42,8 @@ final class EditionICalendar
             'PRODID:-//Anthesis//Sowing calendar//'.strtoupper($words->language),
             'CALSCALE:GREGORIAN',
             'METHOD:PUBLISH',
-            self::property('X-WR-CALNAME', $words->say('feed.name', ['zone' => $zone['name']])),
-            self::property('X-WR-CALDESC', $words->say('feed.edition', ['number' => $content['edition']['number'],
+            ICalendarText::property('X-WR-CALNAME', $words->say('feed.name', ['zone' => $zone['name']])),
+            ICalendarText::property('X-WR-CALDESC', $words->say('feed.edition', ['number' => $content['edition']['number'],
                 'date' => Phrase::of('date', ['day' => Phrase::day($published->yearDay()), 'year' => (string) $published->year()])])." {$guidance}"),
         ];
         foreach (self::events($edition, $words, $choice) as $event) {
@@ -53,21 +51,21 @@ final class EditionICalendar
             array_push($lines,
                 'BEGIN:VEVENT',
                 "UID:{$zone['slug']}-{$event['uid']}@anthesis",
-                'DTSTAMP:'.self::date($published).'T000000Z',
+                'DTSTAMP:'.ICalendarText::date($published).'T000000Z',
                 "SEQUENCE:{$content['edition']['number']}",
-                'DTSTART;VALUE=DATE:'.self::date($first),
-                'DTEND;VALUE=DATE:'.self::date($first->plus($event['days'])),
+                'DTSTART;VALUE=DATE:'.ICalendarText::date($first),
+                'DTEND;VALUE=DATE:'.ICalendarText::date($first->plus($event['days'])),
                 'RRULE:FREQ=YEARLY',
                 'TRANSP:TRANSPARENT',
-                self::property('SUMMARY', $event['summary']),
-                self::property('DESCRIPTION', implode("\n", [...$event['said'], ...$event['cautions'], $guidance])),
-                self::property('LOCATION', $zone['name']),
+                ICalendarText::property('SUMMARY', $event['summary']),
+                ICalendarText::property('DESCRIPTION', implode("\n", [...$event['said'], ...$event['cautions'], $guidance])),
+                ICalendarText::property('LOCATION', $zone['name']),
                 "URL:{$address}/crops/{$event['crop']}",
                 'END:VEVENT');
         }
         $lines[] = 'END:VCALENDAR';
 
-        return implode("\r\n", array_map(self::folded(...), $lines))."\r\n";
+        return ICalendarText::file($lines);
     }
 
     /** @return list<Event> */
@@ -153,34 +151,5 @@ final class EditionICalendar
         $first = Day::of($year, $month, $day);
 
         return $first->number < $season->number ? Day::of($year + 1, $month, $day) : $first;
-    }
-
-    private static function date(Day $day): string
-    {
-        return str_replace('-', '', $day->iso());
-    }
-
-    private static function property(string $name, string $text): string
-    {
-        // A line may end nowhere but where we end it: RFC 5545, 3.3.11 knows line breaks in a text only as "\n".
-        $plain = (string) preg_replace('/[\x00-\x09\x0B-\x1F\x7F]/', ' ', str_replace(["\r\n", "\r"], "\n", mb_scrub($text, 'UTF-8')));
-
-        return $name.':'.strtr($plain, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\n" => '\\n']);
-    }
-
-    /** Lines are folded at 75 octets, never inside a character. */
-    private static function folded(string $line): string
-    {
-        $parts = [];
-        $room = self::LONGEST_LINE;
-        while (strlen($line) > $room) {
-            $part = mb_strcut($line, 0, $room, 'UTF-8');
-            $parts[] = $part;
-            $line = substr($line, strlen($part));
-            $room = self::LONGEST_LINE - 1;
-        }
-        $parts[] = $line;
-
-        return implode("\r\n ", $parts);
     }
 }

@@ -38,3 +38,11 @@ export function useLogBook(zone: string) {
         queryFn: () => taken(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } })),
     });
 }
+
+/** What is to be done for what is planned on the beds. */
+export function useGroundTasks(zone: string, span: { from: string; to: string }) {
+    return useQuery({
+        queryKey: ['ground', zone, 'tasks', span],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/ground-tasks', { params: { path: { zone }, query: span } })),
+    });
+}

@@ -1,6 +1,9 @@
 import { dateAfter, inShort } from '../../time/days';
 import { say } from '../../words/words';
-import { useGroundTasks } from './queries';
+import { useGroundTasks } from '../../api/log';
+import { Action } from '../../ui/Action';
+import { Problem } from '../../ui/Problem';
+import { useTaskFeed } from './queries';
 
 /** Days ahead that are told of. */
 const AHEAD = 42;
@@ -8,6 +11,7 @@ const AHEAD = 42;
 /** What is to be done for what is planned, in the coming weeks, with its reason and the caution where the act is. */
 export function Tasks({ zone, from }: { zone: string; from: string }) {
     const { data } = useGroundTasks(zone, { from, to: dateAfter(from, AHEAD) });
+    const feed = useTaskFeed(zone);
     if (!data || data.length === 0) return null;
     return (
         <section>
@@ -36,6 +40,15 @@ export function Tasks({ zone, from }: { zone: string; from: string }) {
                 </tbody>
             </table>
             <p className="hint">{say('ground.tasks-care')}</p>
+            <p>
+                <Action onClick={() => feed.mutate()}>{say('ground.feed-make')}</Action>
+            </p>
+            {feed.data && (
+                <p role="status">
+                    {say('ground.feed-is')} <span className="token">{feed.data.url}</span>
+                </p>
+            )}
+            <Problem error={feed.error} />
         </section>
     );
 }

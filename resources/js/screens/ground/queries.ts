@@ -70,10 +70,10 @@ export function useFits(zone: string, bed: number, span: Span) {
     });
 }
 
-export function useGroundTasks(zone: string, span: Span) {
-    return useQuery({
-        queryKey: ['ground', zone, 'tasks', span],
-        queryFn: () => taken(api.GET('/api/zones/{zone}/ground-tasks', { params: { path: { zone }, query: span } })),
+/** A new secret address of one's tasks as a calendar. */
+export function useTaskFeed(zone: string) {
+    return useMutation({
+        mutationFn: () => taken(api.POST('/api/zones/{zone}/task-feeds', { params: { path: { zone } } })),
     });
 }
 

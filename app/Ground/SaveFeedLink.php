@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use App\People\User;
+use Illuminate\Support\Str;
+
+/** Makes a person a new secret address for their feeds of tasks; the one before leads nowhere from then on. */
+final class SaveFeedLink
+{
+    public function execute(User $user): string
+    {
+        $token = Str::random(48);
+        $user->forceFill(['feed_token' => $token])->save();
+
+        return $token;
+    }
+}

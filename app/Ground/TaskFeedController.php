@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use Anthesis\Exchange\ICalendarText;
+use Anthesis\Record\Day;
+use Anthesis\Words\Phrase;
+use App\Operations\Say;
+use App\Operations\Today;
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** What is to be done for the beds of a zone, as a calendar that a phone subscribes to by a secret address. */
+class TaskFeedController
+{
+    /** Days back and ahead that are told of. */
+    private const BACK = 14;
+
+    private const AHEAD = 400;
+
+    public function store(Request $request, Zone $zone, SaveFeedLink $save): JsonResponse
+    {
+        $token = $save->execute($request->user());
+
+        return response()->json(['data' => ['url' => url("/tasks/{$token}/{$zone->slug}.ics")]], 201);
+    }
+
+    public function show(string $token, Zone $zone, ZoneTasks $tasks): Response
+    {
+        abort_unless(User::query()->where('feed_token', $token)->exists(), 404, 'This address leads nowhere: it was made anew, or was never one.');
+        $today = Today::day();
+        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Anthesis//Tasks//EN', 'CALSCALE:GREGORIAN', 'METHOD:PUBLISH', ICalendarText::property('X-WR-CALNAME', Say::key('ground.feed-name', ['zone' => $zone->name]))];
+        foreach ($tasks->of($zone, $today->plus(-self::BACK), $today->plus(self::AHEAD)) as $task) {
+            $on = Day::fromIso($task['on']);
+            array_push($lines, 'BEGIN:VEVENT', "UID:{$zone->slug}-{$task['planting']}-{$task['key']}@anthesis", 'DTSTAMP:'.ICalendarText::date($today).'T000000Z', 'DTSTART;VALUE=DATE:'.ICalendarText::date($on),
+                'DTEND;VALUE=DATE:'.ICalendarText::date(($task['to'] === null ? $on : Day::fromIso($task['to']))->plus(1)), 'TRANSP:TRANSPARENT',
+                ICalendarText::property('SUMMARY', Say::key("task.{$task['key']}", ['crop' => $task['name'], 'bed' => $task['bed']['name'], 'for' => Phrase::day(Day::fromIso($task['for'])->yearDay())])),
+                ICalendarText::property('DESCRIPTION', Say::key('ground.tasks-care')), ICalendarText::property('LOCATION', "{$task['bed']['garden']}, {$task['bed']['name']}"), 'END:VEVENT');
+        }
+        $lines[] = 'END:VCALENDAR';
+
+        return response(ICalendarText::file($lines))->withHeaders(['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=3600', 'X-Robots-Tag' => 'noindex']);
+    }
+}
