@@ -51,6 +51,17 @@ final class GroundTest extends BrowserTestCase
         $this->browser->press('Undo')->see('Broccoli, Cucumber want the same ground');
     }
 
+    public function test_a_household_of_four_is_supplied_and_a_missed_sowing_is_seen(): void
+    {
+        $this->browser->visit('/desk/zones/basin-floor/supply?want=radish:0.4,lettuce-leaf:1.2')->see('Radish: ')->see('Leaf lettuce: ')->see('the last on');
+        $this->assertAccessible('supply');
+        $before = $this->browser->text();
+        $this->browser->find('.supply-screen .tick');
+        $this->browser->driver->executeScript("document.querySelectorAll('.supply-screen .tick')[1].dispatchEvent(new MouseEvent('click', {bubbles: true}))");
+        $this->browser->until(fn (): bool => $this->browser->text() !== $before, 'A missed sowing changes nothing.');
+        self::assertSame([], $this->browser->errors());
+    }
+
     public function test_beds_are_filled_with_wishes_around_what_is_pinned(): void
     {
         $this->browser->driver->executeScript("[...document.querySelectorAll('.stay')].find((s) => s.getAttribute('aria-label').startsWith('Summer squash')).dispatchEvent(new MouseEvent('click', {bubbles: true}))");

@@ -1,0 +1,130 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { yearScale } from '../../time/yearScale';
+import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { familiesIn, laned, place, shown } from './lanes';
+import type { GroundBed, Stay } from './queries';
+import { order } from './SeasonList';
+import { StayCard } from './StayCard';
+import { usePlantings } from './queries';
+
+const stay = (name: string, from: string, to: string, with_: Partial<Stay> = {}): Stay => ({
+    key: `${name} ${from}`,
+    kind: 'planned',
+    planting: 7,
+    crop: name.toLowerCase(),
+    name,
+    family: 'Brassicaceae',
+    variety: null,
+    route: 'direct',
+    act: 'sow-outdoors',
+    from,
+    first: null,
+    to,
+    metres: 4,
+    pinned: false,
+    feeder: 'light',
+    height_cm: null,
+    need: null,
+    ...with_,
+});
+
+const bed = (stays: Stay[]): GroundBed => ({
+    id: 3,
+    garden: 'School',
+    name: 'Bed 3',
+    site: null,
+    length_m: 10,
+    width_m: 1.2,
+    stays,
+    gaps: [],
+    conflicts: [],
+});
+
+describe('beds under the ruler', () => {
+    it('puts what stands at once in lanes of its own, and what follows in the first that is free', () => {
+        const lanes = laned([
+            stay('Kale', '2026-06-11', '2026-09-01'),
+            stay('Radish', '2026-04-01', '2026-05-10'),
+            stay('Carrot', '2026-05-10', '2026-08-01'),
+            stay('Beet', '2026-05-11', '2026-06-10'),
+        ]);
+        expect(lanes.map(({ stay: one, lane }) => `${one.name} ${lane}`)).toEqual([
+            'Radish 0',
+            'Carrot 1',
+            'Beet 0',
+            'Kale 0',
+        ]);
+    });
+
+    it('holds what runs over the year to its ends', () => {
+        const scale = yearScale('01-01', 730);
+        expect([
+            place(scale, '2026-01-01', '2026-01-11'),
+            place(scale, '2026-01-01', '2025-12-01'),
+            place(scale, '2026-01-01', '2027-03-01'),
+        ]).toEqual([20, 0, 730]);
+        const spans = [
+            stay('a', '2025-10-01', '2026-01-01'),
+            stay('b', '2026-12-31', '2027-02-01'),
+            stay('c', '2027-01-01', '2027-02-01'),
+        ];
+        expect(shown(spans, '2026-01-01', '2026-12-31').map((one) => one.name)).toEqual(['a', 'b']);
+        expect(familiesIn(bed(spans), '2025-01-01', '2025-12-31')).toEqual(['Brassicaceae']);
+    });
+
+    it('adds up the seed of all sowings, a crop a row', () => {
+        const need = (plants: number, seeds: number | null, grams: number | null) => ({
+            rows: 1,
+            plants,
+            seeds,
+            grams,
+        });
+        expect(
+            order([
+                stay('Radish', '2026-04-01', '2026-05-01', { need: need(100, 125, 1.44) }),
+                stay('Garlic', '2026-04-01', '2026-05-01', { need: need(50, null, null) }),
+                stay('Radish', '2026-05-01', '2026-06-01', { need: need(10, 13, 0.15) }),
+            ]),
+        ).toEqual([
+            ['Garlic', 50, null, null],
+            ['Radish', 110, 138, 1.6],
+        ]);
+    });
+
+    it('changes a planting, pins it, and undoes the latest first', async () => {
+        const change = (by: unknown) => ({ ground: { today: '', from: '', to: '', beds: [] }, undo: by });
+        const asked = fakeServer({
+            'GET /api/session': EDUCATOR,
+            'PUT /api/zones/bench/plantings': (body: { remove?: number[] }) =>
+                body.remove ? new Refused(422, { message: 'There is no such planting.' }) : change({ remove: [9] }),
+        });
+        const Card = () => {
+            const plantings = usePlantings('bench', { from: '2026-01-01', to: '2026-12-31' });
+            return (
+                <>
+                    <StayCard
+                        bed={bed([])}
+                        stay={stay('Kale', '2026-06-11', '2026-09-01', { height_cm: 150 })}
+                        beds={[bed([])]}
+                        plantings={plantings}
+                    />
+                    <button onClick={plantings.undo}>back</button>
+                    <p>{plantings.error?.message}</p>
+                </>
+            );
+        };
+        show(<Card />);
+        expect(screen.getByText(/It grows 1.5 m high/)).toBeTruthy();
+        fireEvent.change(screen.getByLabelText('Metres'), { target: { value: '2.5' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Change' }));
+        await waitFor(() => expect(asked.length).toBe(1));
+        expect(asked[0]?.body).toEqual({ change: [{ id: 7, bed: 3, on: '2026-06-11', metres: 2.5, pinned: false }] });
+        fireEvent.click(screen.getByRole('checkbox'));
+        await waitFor(() => expect(asked.length).toBe(2));
+        expect(asked[1]?.body).toMatchObject({ change: [{ pinned: true }] });
+        await waitFor(() => fireEvent.click(screen.getByRole('button', { name: 'back' })));
+        await screen.findByText('There is no such planting.');
+        expect(asked[2]?.body).toEqual({ remove: [9] });
+    });
+});
