@@ -144,8 +144,8 @@ export function Desk() {
                             </NavLink>
                         ))}
                 </nav>
-                <span className="person">
-                    {session.user.name}, {say(`role.${session.user.role}`)} ·{' '}
+                <span className="person" title={say(`role.${session.user.role}`)}>
+                    {session.user.name} ·{' '}
                     <button type="button" className="plain" onClick={() => setHelp(true)}>
                         {say('desk.keys')}
                     </button>{' '}
