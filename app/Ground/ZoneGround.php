@@ -57,12 +57,13 @@ final readonly class ZoneGround
     {
         $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderByRaw('LENGTH(name), name')->get();
         $since = $from->plus(-365 * self::YEARS_BACK)->iso();
-        $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->whereNotNull('bed_id')->where('begun_on', '>=', $since)->where('begun_on', '<=', $to->iso())->with(['crop', 'bed.site'])->orderBy('begun_on')->get();
-        $plantings = Planting::query()->where('zone_id', $zone->id)->whereNull('removed_at')->where('day', '>=', $since)->where('day', '<=', $to->iso())->with('crop')->orderBy('day')->get();
+        $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->whereNotNull('bed_id')->where('begun_on', '>=', $since)->where('begun_on', '<=', $to->iso())->with(['crop', 'bed.site'])->orderBy('begun_on')->get()->groupBy('bed_id');
+        $plantings = Planting::query()->where('zone_id', $zone->id)->whereNull('removed_at')->where('day', '>=', $since)->where('day', '<=', $to->iso())->with('crop')->orderBy('day')->get()->groupBy('bed_id');
         $goesOn = array_column($this->underWay->of($zone), 'goes_on', 'key');
         $out = [];
         foreach ($beds as $bed) {
-            $told = [...$this->sown($bed, $sowings->where('bed_id', $bed->id), $here, $goesOn), ...$this->planned($bed, $plantings->where('bed_id', $bed->id), $sowings->where('bed_id', $bed->id), $here)];
+            $sown = $sowings->get($bed->id) ?? new Collection;
+            $told = [...$this->sown($bed, $sown, $here, $goesOn), ...$this->planned($bed, $plantings->get($bed->id) ?? new Collection, $sown, $here)];
             $out[] = ['bed' => $bed, 'core' => self::core($bed, $told, $here), 'told' => $told];
         }
 
@@ -106,7 +107,7 @@ final readonly class ZoneGround
             $ended = Sowing::dayOf($sowing->ended_on);
             $to = $ended ?? ($late !== null ? Day::fromIso($late)->plus($harvest) : $candidate?->days->until($in) ?? $in->plus($harvest));
             $kind = $ended === null ? 'under-way' : ($sowing->lost_on !== null ? 'lost' : 'done');
-            $told[] = $this->told("sowing {$sowing->sent_as}", $kind, null, $sowing->crop, $sowing->variety, $sowing->route(), $in, $kind === 'lost' ? null : $first, $to, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
+            $told[] = $this->told("sowing {$sowing->sent_as}", $kind, null, $sowing->crop, $candidate?->crop, $sowing->variety, $sowing->route(), $in, $kind === 'lost' ? null : $first, $to, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
         }
 
         return $told;
@@ -132,20 +133,22 @@ final readonly class ZoneGround
             }
             $candidate = $here?->candidate($planting->crop->slug, $planting->variety, Route::from($planting->route));
             $to = $candidate?->days->until($on) ?? $on->plus((int) ceil($candidate->crop->growth->maturityDays ?? 60) + ($candidate->crop->harvest->days ?? 0));
-            $told[] = ['need' => $candidate === null ? null : self::need($candidate->crop, $bed, $planting->metres)] + $this->told("planting {$planting->id}", 'planned', $planting->id, $planting->crop, $planting->variety, Route::from($planting->route), $on, $candidate?->days->firstHarvest($on)?->iso(), $to, $planting->metres, $planting->pinned);
+            $told[] = ['need' => $candidate === null ? null : self::need($candidate->crop, $bed, $planting->metres)] + $this->told("planting {$planting->id}", 'planned', $planting->id, $planting->crop, $candidate?->crop, $planting->variety, Route::from($planting->route), $on, $candidate?->days->firstHarvest($on)?->iso(), $to, $planting->metres, $planting->pinned);
         }
 
         return $told;
     }
 
-    /** @return Told */
-    private function told(string $key, string $kind, ?int $planting, Crop $crop, ?string $variety, Route $route, Day $from, ?string $first, Day $to, float $metres, bool $pinned): array
+    /**
+     * @param  CropParameters|null  $grown  as it grows here; null: that is not known, and the book's row is read
+     * @return Told
+     */
+    private function told(string $key, string $kind, ?int $planting, Crop $crop, ?CropParameters $grown, ?string $variety, Route $route, Day $from, ?string $first, Day $to, float $metres, bool $pinned): array
     {
-        $cells = $crop->cells;
+        $grown ??= $crop->toCore();
 
-        return ['key' => $key, 'kind' => $kind, 'planting' => $planting, 'crop' => $crop->slug, 'name' => $cells['name'], 'family' => $cells['family'], 'variety' => $variety, 'route' => $route->value,
-            'act' => $route === Route::Transplant ? 'set-out' : ($cells['start'] === 'seed' ? 'sow-outdoors' : 'plant'), 'from' => $from->iso(), 'first' => $first, 'to' => max($to->iso(), $from->iso()), 'metres' => $metres, 'pinned' => $pinned,
-            'feeder' => $cells['feeder'], 'height_cm' => $cells['height_cm'] === '' ? null : (float) $cells['height_cm'], 'need' => null];
+        return ['key' => $key, 'kind' => $kind, 'planting' => $planting, 'crop' => $grown->slug, 'name' => $grown->name, 'family' => $grown->family, 'variety' => $variety, 'route' => $route->value, 'act' => $grown->act($route)->value,
+            'from' => $from->iso(), 'first' => $first, 'to' => max($to->iso(), $from->iso()), 'metres' => $metres, 'pinned' => $pinned, 'feeder' => $grown->feeder, 'height_cm' => $grown->heightCm, 'need' => null];
     }
 
     /** @return array{rows: int, plants: int, seeds: int|null, grams: float|null} of as many rows as the bed is wide for */

@@ -23,6 +23,8 @@ export function Supply() {
     const [params, setParams] = useSearchParams();
     const { data: climate } = useClimate(zone);
     const { data: session } = useSession();
+    const { data: crops } = useCrops();
+    const name = (slug: string) => crops?.find((crop) => crop.slug === slug)?.name ?? slug;
     const { day, set: setDay } = useDateCursor();
     const [missed, setMissed] = useState(new Set<string>());
     const today = session?.today ?? '2026-01-01';
@@ -97,6 +99,7 @@ export function Supply() {
                                 on={on}
                                 by={by}
                                 missed={missed}
+                                name={name}
                                 onMiss={miss}
                             />
                         )}

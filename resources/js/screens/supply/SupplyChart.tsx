@@ -20,6 +20,7 @@ export function SupplyChart({
     on,
     by,
     missed,
+    name,
     onMiss,
 }: {
     scale: YearScale;
@@ -27,6 +28,8 @@ export function SupplyChart({
     on: string;
     by: By;
     missed: Set<string>;
+    /** of a crop */
+    name: (slug: string) => string;
     onMiss: (key: string) => void;
 }) {
     const weeks = supplied.map((one) => weekly(one, by, missed));
@@ -77,6 +80,9 @@ export function SupplyChart({
                 const at = TOP + HEIGHT + 12 + i * ROW + ROW / 2;
                 return (
                     <g key={want.crop}>
+                        <text x={-10} y={at + 4} textAnchor="end" fontSize="10.5">
+                            {name(want.crop)}
+                        </text>
                         <line className="rule" x1={0} x2={scale.width} y1={at + 5} y2={at + 5} />
                         {data?.[by].sowings.map((sowing) => {
                             const key = keyOf(want.crop, by, sowing);
