@@ -44,27 +44,28 @@ final class SaveLogFile
             $slugs[mb_strtolower($crop->cells['name'])] = $slugs[$crop->slug] = $crop->slug;
             $this->ids[$crop->slug] = $crop->id;
         }
-        $faults = [];
-        $kept = 0;
         $now = CarbonImmutable::now();
-        DB::beginTransaction();
-        foreach ($rows as [$line, $said]) {
-            try {
-                $said['crop'] = isset($said['crop']) ? $slugs[mb_strtolower($said['crop'])] ?? $said['crop'] : null;
-                $said['sowing'] = $this->sowing($zone, $said);
-                $kept += $this->keep->execute($zone, $user, LoggedEntry::of($said + ['cue' => $this->cue($said)]), 'file', $now)->wasRecentlyCreated ? 1 : 0;
-            } catch (EntryRefused $why) {
-                $faults[] = "Row {$line}, {$why->field}: {$why->getMessage()}";
-            }
-        }
-        if ($faults !== []) {
-            DB::rollBack();
-            $more = count($faults) - self::TOLD_ROWS;
-            throw new LogFileRefused([...array_slice($faults, 0, self::TOLD_ROWS), ...($more > 0 ? ["And {$more} rows more. Nothing was kept: put them right and bring the table again."] : [])]);
-        }
-        DB::commit();
 
-        return $kept;
+        // Whatever goes wrong, none of it is kept.
+        return DB::transaction(function () use ($zone, $user, $rows, $slugs, $now): int {
+            $faults = [];
+            $kept = 0;
+            foreach ($rows as [$line, $said]) {
+                try {
+                    $said['crop'] = isset($said['crop']) ? $slugs[mb_strtolower($said['crop'])] ?? $said['crop'] : null;
+                    $said['sowing'] = $this->sowing($zone, $said);
+                    $kept += $this->keep->execute($zone, $user, LoggedEntry::of($said + ['cue' => $this->cue($said)]), 'file', $now)->wasRecentlyCreated ? 1 : 0;
+                } catch (EntryRefused $why) {
+                    $faults[] = "Row {$line}, {$why->field}: {$why->getMessage()}";
+                }
+            }
+            if ($faults !== []) {
+                $more = count($faults) - self::TOLD_ROWS;
+                throw new LogFileRefused([...array_slice($faults, 0, self::TOLD_ROWS), ...($more > 0 ? ["And {$more} rows more. Nothing was kept: put them right and bring the table again."] : [])]);
+            }
+
+            return $kept;
+        });
     }
 
     /** @return list<array{int, array<string, string>}> line and cells of each row, the oldest day first */

@@ -1,7 +1,41 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, taken } from './client';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, Refusal, taken, type Schema } from './client';
 
 /** What several screens ask of the log and of what the ground answers. */
+
+/** What is written, in the order in which a year goes. */
+export const ACTS: Schema['LoggedAct'][] = [
+    'sown',
+    'up',
+    'set-out',
+    'thinned',
+    'first-picked',
+    'picked',
+    'last-picked',
+    'lost',
+    'covered',
+    'uncovered',
+    'amended',
+    'reading',
+    'seen',
+    'note',
+];
+
+/** Writes one line from the desk; a refusal is thrown with its reason. */
+export function useWriteLine(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: async (entry: Omit<Schema['LoggedEntry'], 'written_at' | 'key'>) => {
+            const now = Date.now();
+            const line = { ...entry, key: crypto.randomUUID(), written_at: now };
+            const body = { sent_at: now, by: 'desk' as const, entries: [line] };
+            const answer = await taken(api.POST('/api/zones/{zone}/log-entries', { params: { path: { zone } }, body }));
+            const [refused] = answer.refused;
+            if (refused) throw new Refusal(refused.message, 422, { [refused.field]: [refused.message] });
+        },
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['log', zone] }),
+    });
+}
 
 export function useUnderWay(zone: string) {
     return useQuery({

@@ -11,24 +11,6 @@ export type KeptBook = { book: LogBook; fetched: number };
 
 const DAY = 86_400_000;
 
-/** What is written, in the order in which a year goes. */
-export const ACTS: Act[] = [
-    'sown',
-    'up',
-    'set-out',
-    'thinned',
-    'first-picked',
-    'picked',
-    'last-picked',
-    'lost',
-    'covered',
-    'uncovered',
-    'amended',
-    'reading',
-    'seen',
-    'note',
-];
-
 const FOLLOWS: Act[] = ['up', 'thinned', 'first-picked', 'picked', 'last-picked', 'lost'];
 
 /** Whether an act tells of a sowing that stands. */

@@ -2,7 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useMay, useSession } from '../../access/session';
-import { useCues } from '../../api/log';
+import { useCues, useWriteLine } from '../../api/log';
 import { useClimate } from '../../api/zones';
 import { Behind } from '../../charts/Behind';
 import { RuledChart } from '../../charts/RuledChart';
@@ -13,7 +13,7 @@ import { Folded } from '../../ui/Folded';
 import { Problem } from '../../ui/Problem';
 import { inCelsius } from '../../words/units';
 import { say } from '../../words/words';
-import { useAddCue, useRemoveCue, useSighting, type Cue } from './queries';
+import { useAddCue, useRemoveCue, type Cue } from './queries';
 
 const ROW = 22;
 
@@ -173,13 +173,18 @@ function Seen({ zone, cues }: { zone: string; cues: Cue[] }) {
     const [cue, setCue] = useState<number>();
     const [on, setOn] = useState(today);
     const [place, setPlace] = useState('');
-    const sighting = useSighting(zone);
+    const sighting = useWriteLine(zone);
     if (cues.length === 0) return null;
     return (
         <form
             onSubmit={(event) => {
                 event.preventDefault();
-                sighting.mutate({ cue: cue ?? cues[0]?.id ?? 0, on: on || today, place: place.trim() });
+                sighting.mutate({
+                    act: 'seen',
+                    cue: cue ?? cues[0]?.id ?? 0,
+                    on: on || today,
+                    text: place.trim() || null,
+                });
             }}
         >
             <h2>{say('cues.write')}</h2>
@@ -212,7 +217,7 @@ function Seen({ zone, cues }: { zone: string; cues: Cue[] }) {
             <Button size="xs" mt="xs" type="submit" loading={sighting.isPending}>
                 {say('cues.keep')}
             </Button>
-            <Problem error={sighting.error?.message} />
+            <Problem error={sighting.error} />
             {sighting.isSuccess && <p role="status">{say('cues.kept')}</p>}
         </form>
     );

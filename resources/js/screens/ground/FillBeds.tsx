@@ -1,8 +1,9 @@
-import { Button, Checkbox, Group, NativeSelect, NumberInput } from '@mantine/core';
+import { Button, Checkbox, Group } from '@mantine/core';
 import { useState } from 'react';
 import { useCrops } from '../../api/crops';
 import { inShort } from '../../time/days';
 import { Action } from '../../ui/Action';
+import { CropAmount } from '../../ui/CropAmount';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useProposeSeason, type GroundBed, type SeasonPlan, type Span, type usePlantings, type Wish } from './queries';
@@ -24,13 +25,10 @@ export function FillBeds({
     const { data: crops } = useCrops();
     const [chosen, setChosen] = useState<number[]>(beds.map((bed) => bed.id));
     const [wishes, setWishes] = useState<Wish[]>([]);
-    const [crop, setCrop] = useState('');
-    const [metres, setMetres] = useState<number | string>(4);
     const propose = useProposeSeason(zone, year);
     const plan = propose.data;
-    const add = () => {
-        setWishes([...wishes, { key: crypto.randomUUID(), crop, variety: null, metres: Number(metres) }]);
-        setCrop('');
+    const add = (crop: string, metres: number) => {
+        setWishes([...wishes, { key: crypto.randomUUID(), crop, variety: null, metres }]);
         propose.reset();
     };
     const take = () =>
@@ -79,36 +77,7 @@ export function FillBeds({
                     </li>
                 ))}
             </ul>
-            <form
-                className="inline"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    add();
-                }}
-            >
-                <NativeSelect
-                    size="xs"
-                    w={150}
-                    label={say('ground.crop')}
-                    value={crop}
-                    onChange={(event) => setCrop(event.currentTarget.value)}
-                    data={[
-                        { value: '', label: say('ground.choose') },
-                        ...(crops ?? []).map((one) => ({ value: one.slug, label: one.name })),
-                    ]}
-                />
-                <NumberInput
-                    size="xs"
-                    w={80}
-                    label={say('ground.metres')}
-                    min={0.1}
-                    value={metres}
-                    onChange={setMetres}
-                />
-                <Button size="xs" type="submit" variant="default" disabled={!crop || !metres}>
-                    {say('ground.add-wish')}
-                </Button>
-            </form>
+            <CropAmount label={say('ground.metres')} first={4} onAdd={add} />
             <Group gap="md" mt="sm">
                 <Button
                     size="xs"

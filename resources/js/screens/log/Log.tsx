@@ -1,33 +1,15 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useParams, useSearchParams } from 'react-router';
 import { useMay, useSession } from '../../access/session';
-import type { Schema } from '../../api/client';
-import { useLogBook } from '../../api/log';
+import { ACTS, useLogBook, useWriteLine } from '../../api/log';
 import { dateInShort } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { BringTable } from './BringTable';
 import { Labels } from './Labels';
-import { useLines, useWriteLine, type Asked, type Line } from './queries';
+import { useLines, type Asked, type Line } from './queries';
 import { toldInWords } from './told';
-
-const ACTS: Schema['LoggedAct'][] = [
-    'sown',
-    'up',
-    'set-out',
-    'thinned',
-    'first-picked',
-    'picked',
-    'last-picked',
-    'lost',
-    'covered',
-    'uncovered',
-    'amended',
-    'reading',
-    'seen',
-    'note',
-];
 
 /** The log of a zone: who did what where, by crop, place and date; what was corrected shows what it said before. */
 export function Log() {

@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, Refusal, taken, type Schema } from '../../api/client';
+import { api, asForm, taken, type Schema } from '../../api/client';
 
 export type Line = Schema['LogEntry'];
 
@@ -24,22 +24,6 @@ export function useLines(zone: string, asked: Asked) {
                 }),
             ),
         getNextPageParam: ({ lines, more }) => (more ? lines.at(-1)?.cursor : undefined),
-    });
-}
-
-/** Writes one line from the desk; a refusal is thrown with its reason. */
-export function useWriteLine(zone: string) {
-    const queries = useQueryClient();
-    return useMutation({
-        mutationFn: async (entry: Omit<Schema['LoggedEntry'], 'written_at' | 'key'>) => {
-            const now = Date.now();
-            const line = { ...entry, key: crypto.randomUUID(), written_at: now };
-            const body = { sent_at: now, by: 'desk' as const, entries: [line] };
-            const answer = await taken(api.POST('/api/zones/{zone}/log-entries', { params: { path: { zone } }, body }));
-            const [refused] = answer.refused;
-            if (refused) throw new Refusal(refused.message, 422, { [refused.field]: [refused.message] });
-        },
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['log', zone] }),
     });
 }
 

@@ -1,4 +1,4 @@
-import { Button, NativeSelect, NumberInput, SegmentedControl, TextInput } from '@mantine/core';
+import { NumberInput, SegmentedControl, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useSession } from '../../access/session';
@@ -9,6 +9,7 @@ import { RuledChart } from '../../charts/RuledChart';
 import { useDateCursor } from '../../time/cursor';
 import { inShort, monthDay, monthDayOf, wrap, yearDay } from '../../time/days';
 import { Action } from '../../ui/Action';
+import { CropAmount } from '../../ui/CropAmount';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useSupply, type Supplied, type Want } from './queries';
@@ -130,8 +131,6 @@ function written(wants: Want[]): string {
 
 function Need({ wants, onWants }: { wants: Want[]; onWants: (wants: Want[]) => void }) {
     const { data: crops } = useCrops();
-    const [crop, setCrop] = useState('');
-    const [kg, setKg] = useState<number | string>(1);
     const name = (slug: string) => crops?.find((one) => one.slug === slug)?.name ?? slug;
     return (
         <>
@@ -147,38 +146,11 @@ function Need({ wants, onWants }: { wants: Want[]; onWants: (wants: Want[]) => v
                     </li>
                 ))}
             </ul>
-            <form
-                className="inline"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    onWants([...wants.filter((want) => want.crop !== crop), { crop, kg: Number(kg) }]);
-                    setCrop('');
-                }}
-            >
-                <NativeSelect
-                    size="xs"
-                    w={150}
-                    label={say('ground.crop')}
-                    value={crop}
-                    onChange={(event) => setCrop(event.currentTarget.value)}
-                    data={[
-                        { value: '', label: say('ground.choose') },
-                        ...(crops ?? []).map((one) => ({ value: one.slug, label: one.name })),
-                    ]}
-                />
-                <NumberInput
-                    size="xs"
-                    w={90}
-                    label={say('supply.kg')}
-                    min={0}
-                    decimalScale={2}
-                    value={kg}
-                    onChange={setKg}
-                />
-                <Button size="xs" type="submit" variant="default" disabled={!crop || !(Number(kg) > 0)}>
-                    {say('ground.add-wish')}
-                </Button>
-            </form>
+            <CropAmount
+                label={say('supply.kg')}
+                first={1}
+                onAdd={(crop, kg) => onWants([...wants.filter((want) => want.crop !== crop), { crop, kg }])}
+            />
         </>
     );
 }

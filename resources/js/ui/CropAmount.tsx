@@ -1,0 +1,47 @@
+import { Button, NativeSelect, NumberInput } from '@mantine/core';
+import { useState } from 'react';
+import { useCrops } from '../api/crops';
+import { say } from '../words/words';
+
+/** A crop and so much of it, added to a list. */
+export function CropAmount({
+    label,
+    first,
+    onAdd,
+}: {
+    /** what the amount is in */
+    label: string;
+    /** the amount that stands there at first */
+    first: number;
+    onAdd: (crop: string, amount: number) => void;
+}) {
+    const { data: crops } = useCrops();
+    const [crop, setCrop] = useState('');
+    const [amount, setAmount] = useState<number | string>(first);
+    return (
+        <form
+            className="inline"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onAdd(crop, Number(amount));
+                setCrop('');
+            }}
+        >
+            <NativeSelect
+                size="xs"
+                w={150}
+                label={say('ground.crop')}
+                value={crop}
+                onChange={(event) => setCrop(event.currentTarget.value)}
+                data={[
+                    { value: '', label: say('ground.choose') },
+                    ...(crops ?? []).map((one) => ({ value: one.slug, label: one.name })),
+                ]}
+            />
+            <NumberInput size="xs" w={90} label={label} min={0} decimalScale={2} value={amount} onChange={setAmount} />
+            <Button size="xs" type="submit" variant="default" disabled={!crop || !(Number(amount) > 0)}>
+                {say('ground.add-wish')}
+            </Button>
+        </form>
+    );
+}
