@@ -13,6 +13,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $name
  * @property string $email
  * @property Role $role
+ * @property string|null $feed_token the secret in the address of their tasks
  */
 class User extends Authenticatable
 {
@@ -21,7 +22,7 @@ class User extends Authenticatable
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'feed_token'];
 
     /** @var array<string, string> */
     protected $casts = ['password' => 'hashed', 'role' => Role::class];
