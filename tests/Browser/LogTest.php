@@ -100,7 +100,8 @@ final class LogTest extends BrowserTestCase
             $this->browser->until(fn (): bool => count(array_filter($this->browser->driver->findElements(WebDriverBy::cssSelector('.due')), static fn ($b): bool => str_contains($b->getText(), "plot {$plot}"))) > 0, "Plot {$plot} is not asked for.");
             $this->js("[...document.querySelectorAll('.due')].find((b) => b.textContent.includes('plot {$plot}')).click()");
             $this->browser->find('.keep button:not([disabled])')->click();
-            $this->browser->see('All is sent')->see('Kept: sown.');
+            // That all is sent stood there before the line was written; that it was kept did not.
+            $this->browser->see('Kept: sown.')->see('All is sent');
         }
         foreach (['last picked' => null, 'lost' => 'pests'] as $act => $cause) {
             $this->browser->press($act)->see('Which sowing');
