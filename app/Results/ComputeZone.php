@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Results;
 
 use Anthesis\Calendar\CropDossier;
+use Anthesis\Calendar\CropSheet;
 use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Climate\RecordTooShort;
@@ -54,7 +55,7 @@ final class ComputeZone
         $hashes = [];
         foreach ($crops as $crop) {
             $own = array_map(static fn (CoreVariety $v): array => [$v->name, $v->tags, $v->crop->checksum()], $varieties[$crop->slug] ?? []);
-            $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum(), $crop->alsoCalled, $own]);
+            $hashes[$crop->slug] = Result::hashOf(Result::SHEET, [$place, $method, $crop->checksum(), CropSheet::identity($crop), $own]);
         }
 
         $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);

@@ -46,7 +46,7 @@ class Result extends Model
     protected $guarded = [];
 
     /** Change this when the computation itself changes, so that old results are not taken for new ones. */
-    public const GENERATION = 8;
+    public const GENERATION = 9;
 
     /** @param  array<array-key, mixed>  $inputs */
     public static function hashOf(string $kind, array $inputs): string

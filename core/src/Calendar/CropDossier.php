@@ -10,6 +10,7 @@ use Anthesis\Crop\Variety;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Succession\HarvestDays;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\School\FromReplay;
@@ -25,7 +26,8 @@ use Anthesis\Words\Phrase;
  * A plain document, ready for JSON:
  * - `record`: by route; `ribbon.outcomes`: by outcome, list<int> length 365, years in which a sowing on sow day i+1 came to it, only those
  *   that occur; `ribbon.years`: years on record; `ribbon.reliability`, `ribbon.expected`: list<float> length 365; `harvested`: length 365, days from sow
- *   day i+1 to the first and the last of its harvest, null: never harvested
+ *   day i+1 to the first and the last of its harvest, null: never harvested; `usual`: length 365, of a crop that is sown more than once, medians
+ *   of the days from sow day i+1 to its first harvest and of the days of that, null: never harvested; empty of other crops
  * - `varieties`: those of the crop with their own windows, `schools` as those of the crop
  * - `schools`: by key of School and by standard of proof, or under `any` where a school does not ask for proof
  *
@@ -36,7 +38,7 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Words from Phrase
  *
  * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>, expected: list<float>}
- * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>}
+ * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>, usual: list<array{int, int}|null>}
  * @phpstan-type Dossier array{crop: Identity, record: list<ReplayedRoute>, schools: array<string, array<string, list<RouteSheet>>>, varieties: list<array{name: string, days: float, basis: string, tags: list<string>, schools: array<string, array<string, list<VarietyRoute>>>}>}
  */
 final class CropDossier
@@ -55,7 +57,8 @@ final class CropDossier
         $record = $sheets = [];
         foreach ($crop->routes as $route) {
             $windows = $schools->replay->of($crop, $route);
-            $record[] = ['route' => $route->value, 'act' => $crop->act($route)->value, 'ribbon' => self::ribbon($windows->ribbon, $windows->expected), 'harvested' => $windows->harvested()];
+            $record[] = ['route' => $route->value, 'act' => $crop->act($route)->value, 'ribbon' => self::ribbon($windows->ribbon, $windows->expected), 'harvested' => $windows->harvested(),
+                'usual' => $crop->convention->successionDays === null ? [] : self::usual(HarvestDays::of($schools->replay->runs($crop, $route)))];
         }
         foreach ($schools->all as $key => $school) {
             $sheets[$key] = self::windows($crop, $school);
@@ -79,7 +82,25 @@ final class CropDossier
             $varieties[] = ['name' => $variety['name'], 'days' => $variety['days'], 'basis' => $variety['basis'], 'tags' => $variety['tags'], 'routes' => $routes];
         }
 
-        return ['school' => $school, 'routes' => self::routes($dossier, $school, $standard), 'varieties' => $varieties] + $dossier['crop'];
+        return ['school' => $school, 'routes' => self::sownAgain($dossier, self::routes($dossier, $school, $standard)), 'varieties' => $varieties] + $dossier['crop'];
+    }
+
+    /**
+     * @param  Dossier  $dossier
+     * @param  list<RouteSheet>  $routes
+     * @return list<RouteSheet> with the days to sow again on
+     */
+    private static function sownAgain(array $dossier, array $routes): array
+    {
+        $usual = array_column($dossier['record'], 'usual', 'route');
+
+        return array_map(static fn (array $route): array => $route + ['again' => ($usual[$route['route']] ?? []) === [] ? [] : CropSheet::again($route['windows'], $usual[$route['route']])], $routes);
+    }
+
+    /** @return list<array{int, int}|null> */
+    private static function usual(HarvestDays $harvests): array
+    {
+        return array_map(static fn (int $sowDay): ?array => $harvests->days[$sowDay] ?? null, range(1, YearDay::YEAR));
     }
 
     /**
@@ -108,7 +129,7 @@ final class CropDossier
         }
 
         // The dates are the crop's, whatever the variety.
-        return ['school' => OwnDates::KEY, 'routes' => $routes, 'varieties' => []] + $dossier['crop'];
+        return ['school' => OwnDates::KEY, 'routes' => self::sownAgain($dossier, $routes), 'varieties' => []] + $dossier['crop'];
     }
 
     /**

@@ -7,7 +7,11 @@ namespace Anthesis\Calendar;
 use Anthesis\Crop\Caution;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
+use Anthesis\Crop\Seed;
 use Anthesis\Record\YearDay;
+use Anthesis\Succession\EvenSupply;
+use Anthesis\Succession\HarvestDays;
+use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Window\DerivationLine;
 use Anthesis\Window\FairChance;
 use Anthesis\Window\NoWindow;
@@ -25,19 +29,24 @@ use Anthesis\Words\Phrase;
  *
  * @phpstan-import-type Words from Phrase
  *
+ * @phpstan-type SeedSheet array{per_station: int, thinned_to: int, germination: float, per_gram: float|null}
+ * @phpstan-type CutSheet array{stems_per_plant: float, branches: bool, vase_days: int|null, at: string|null}
  * @phpstan-type Span array{first: string, last: string, days: int}
  * @phpstan-type Line array{key: string, label: Words, date: string|null, days: int|null, source: Words}
+ * - `again`: of a crop that is sown more than once, the sowings in its windows whose harvests follow on one another, each with the first and
+ *   last day of its harvest; none where one is enough
  * - `fair`: days of at least a fair chance; `chances`: those of them apart from the windows, with the years in ten that came to a
  *   harvest; `no_window`: why there is none, and what would open one, null where there is one, or no record to say it from; `evidence`: one for each window, with first harvests (10, 50, 90 % of the years) of a
  *   sowing on its first and on its last day; both empty when counting back
  * @phpstan-type Evidence array{best: string, span: Span, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
  * @phpstan-type Chance array{first: string, last: string, days: int, of_ten: int}
  * @phpstan-type Missing array{nearest: string, harvests: int, years: int, reason: string|null, longest_days: int|null, opened_by: list<array{site: string, windows: list<Span>}>, phrases: list<Words>}
- * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, chances?: list<Chance>, no_window?: Missing|null, under_cover: list<Span>, harvests: list<Span>, reasons: list<array{first: string, last: string, reason: string, phrase: Words}>, derivation: list<Line>}
+ * @phpstan-type Again array{on: string, first: string, last: string}
+ * @phpstan-type RouteSheet array{route: string, act: string, windows: list<Span>, fair: list<Span>, evidence: list<Evidence>, chances?: list<Chance>, no_window?: Missing|null, under_cover: list<Span>, harvests: list<Span>, again?: list<Again>, reasons: list<array{first: string, last: string, reason: string, phrase: Words}>, derivation: list<Line>}
  * @phpstan-type VarietyRoute array{route: string, act: string, windows: list<Span>, best: list<Span>, chances: list<Chance>, under_cover: list<Span>, harvests: list<Span>}
  * @phpstan-type VarietySheet array{name: string, days: float, basis: string, tags: list<string>, routes: list<VarietyRoute>}
- * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, also_called?: string|null, cautions: list<array{code: string, phrase: Words}>}
- * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, also_called?: string|null, cautions: list<array{code: string, phrase: Words}>, school: string, routes: list<RouteSheet>, varieties?: list<VarietySheet>}
+ * @phpstan-type Identity array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, also_called?: string|null, per_square_foot?: float|null, seed?: SeedSheet|null, cut?: CutSheet|null, cautions: list<array{code: string, phrase: Words}>}
+ * @phpstan-type Sheet array{slug: string, name: string, latin: string, family: string, kind: string, start: string, depth_cm: float, spacing_cm: float, row_cm: float, notes: string|null, also_called?: string|null, per_square_foot?: float|null, seed?: SeedSheet|null, cut?: CutSheet|null, cautions: list<array{code: string, phrase: Words}>, school: string, routes: list<RouteSheet>, varieties?: list<VarietySheet>}
  */
 final class CropSheet
 {
@@ -66,8 +75,38 @@ final class CropSheet
             'row_cm' => $crop->spacing->rowCm,
             'notes' => $crop->notes,
             'also_called' => $crop->alsoCalled,
+            'per_square_foot' => $crop->spacing->perSquareFoot,
+            'seed' => self::seed($crop->seed),
+            'cut' => $crop->cut === null ? null : ['stems_per_plant' => $crop->cut->stemsPerPlant, 'branches' => $crop->cut->branches, 'vase_days' => $crop->cut->vaseDays, 'at' => $crop->cut->cutAt],
             'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->value, 'phrase' => Phrase::of("caution.{$c->value}")->toArray()], $crop->cautions),
         ];
+    }
+
+    /** @return SeedSheet|null null: not counted in seeds */
+    private static function seed(?Seed $seed): ?array
+    {
+        return $seed?->germination === null ? null : ['per_station' => $seed->perStation, 'thinned_to' => $seed->thinnedTo, 'germination' => $seed->germination, 'per_gram' => $seed->perGram];
+    }
+
+    /**
+     * When to sow again for an even supply.
+     *
+     * @param  list<Span>  $windows  in their order
+     * @param  list<array{int, int}|null>  $usual  length 365: days from sow day i+1 to its usual first harvest, and days of that; null: never harvested
+     * @return list<Again> none where one sowing is enough
+     */
+    public static function again(array $windows, array $usual): array
+    {
+        if ($windows === []) {
+            return [];
+        }
+        $own = array_map(static fn (array $w): SowingWindow => new SowingWindow(YearDay::fromIso($w['first']), YearDay::fromIso($w['last'])), $windows);
+        $from = $own[0]->first;
+        $until = max(array_map(static fn (SowingWindow $w): int => $from->daysUntil($w->first) + $w->days - 1, $own));
+        $days = array_filter(array_combine(range(1, YearDay::YEAR), $usual));
+        $sowings = EvenSupply::of(HarvestDays::inWindows($days, $own), $from, min($until, YearDay::YEAR - 1), 1.0);
+
+        return count($sowings) < 2 ? [] : array_map(static fn (SuccessionSowing $s): array => ['on' => $s->on->iso(), 'first' => $from->plus($s->first)->iso(), 'last' => $from->plus($s->last)->iso()], $sowings);
     }
 
     /**

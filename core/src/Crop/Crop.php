@@ -21,6 +21,8 @@ final readonly class Crop
      * @param  string|null  $alsoCalled  other common names, with commas between them
      * @param  Seed|null  $seed  null: nothing is known of it
      * @param  float|null  $heightCm  as it is usually grown; null: not known
+     * @param  string|null  $thirst  how much water it takes, beside other crops: `low`, `usual`, `high`; null: not known
+     * @param  CutFlower|null  $cut  null: not for the vase
      */
     public function __construct(
         public string $slug,
@@ -48,6 +50,8 @@ final readonly class Crop
         public ?string $alsoCalled = null,
         public ?Seed $seed = null,
         public ?float $heightCm = null,
+        public ?string $thirst = null,
+        public ?CutFlower $cut = null,
     ) {
     }
 
@@ -72,6 +76,16 @@ final readonly class Crop
         return new self(...$parts + get_object_vars($this));
     }
 
+    /** @return array{float, string}|null what a metre of row gives in all, in `kg`, or of a flower in `stems`; null: not known */
+    public function yieldPerMetre(): ?array
+    {
+        return match (true) {
+            $this->cut !== null => [$this->cut->stemsPerPlant * 100 / $this->spacing->spacingCm, 'stems'],
+            $this->spacing->yieldKgPerM !== null => [$this->spacing->yieldKgPerM, 'kg'],
+            default => null,
+        };
+    }
+
     /** What the gardener does on a date of a route. */
     public function act(Route $route): Act
     {
@@ -92,9 +106,9 @@ final readonly class Crop
         return $route === Route::Direct ? $this->convention->springSowWeeks : $this->convention->springSetOutWeeks;
     }
 
-    /** @return string a fingerprint of all that its dates hang on, SHA-256 in hexadecimal; what else it is called, its seed and its height are none of it */
+    /** @return string a fingerprint of all that its dates hang on, SHA-256 in hexadecimal; what else it is called, its seed, height, thirst and stems are none of it */
     public function checksum(): string
     {
-        return hash('sha256', json_encode(array_diff_key(get_object_vars($this), ['alsoCalled' => true, 'seed' => true, 'heightCm' => true]), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+        return hash('sha256', json_encode(array_diff_key(get_object_vars($this), ['alsoCalled' => true, 'seed' => true, 'heightCm' => true, 'thirst' => true, 'cut' => true]), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
     }
 }

@@ -28,7 +28,7 @@ final readonly class CropColumn
     /**
      * @param  string  $type  one of the constants
      * @param  string  $group  the part of the form it stands in
-     * @param  string|null  $unit  `days`, `celsius`, `weeks`, `hours`, `cm`, `share`, `plants`, `kg`; null: none
+     * @param  string|null  $unit  `days`, `celsius`, `weeks`, `hours`, `cm`, `share`, `plants`, `kg`, `seeds`, `part`, `stems`; null: none
      * @param  list<string>  $choices  of a CHOICE
      * @param  bool  $optional  whether its cells may be blank
      * @param  string|null  $default  the cell of a row that was kept, or written, before there was such a column; null: the table's first

@@ -83,6 +83,11 @@ final class CropSchema
             new CropColumn('germination', CropColumn::NUMBER, 'spacing', 'part', 0.05, 1, optional: true, default: ''),
             new CropColumn('seeds_per_gram', CropColumn::NUMBER, 'spacing', 'seeds', 0.1, 50000, optional: true, default: ''),
             new CropColumn('height_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 600, optional: true, default: ''),
+            new CropColumn('thirst', CropColumn::CHOICE, 'spacing', choices: ['low', 'usual', 'high'], optional: true, default: ''),
+            new CropColumn('stems_per_plant', CropColumn::NUMBER, 'identity', 'stems', 0.1, 500, optional: true, default: ''),
+            new CropColumn('flower_habit', CropColumn::CHOICE, 'identity', choices: ['single', 'branching'], optional: true, default: ''),
+            new CropColumn('vase_days', CropColumn::COUNT, 'identity', 'days', 1, 60, optional: true, default: ''),
+            new CropColumn('cut_at', CropColumn::CHOICE, 'identity', choices: ['bud', 'first-petals', 'third-open', 'open'], optional: true, default: ''),
         ], null, 'name');
     }
 
@@ -136,16 +141,24 @@ final class CropSchema
             new Spacing($v->number('depth_cm'), $v->number('spacing_cm'), $v->number('row_cm'), $v->optional('per_square_foot'), $v->optional('yield_kg_per_m')),
             $v->text('feeder'), $v->optionalText('follow_with'), $v->cautions('cautions'), $v->optionalText('notes'), $v->optionalText('also_called'),
             new Seed($v->optionalCount('seeds_per_station') ?? 1, $v->optionalCount('thinned_to') ?? 1, $v->optional('germination'), $v->optional('seeds_per_gram')), $v->optional('height_cm'),
+            $v->optionalText('thirst'), self::cutFlower($v),
         );
         self::checkSense($crop);
 
         return $crop;
     }
 
+    private static function cutFlower(CropValues $v): ?CutFlower
+    {
+        $stems = $v->optional('stems_per_plant');
+
+        return $stems === null ? null : new CutFlower($stems, $v->optionalText('flower_habit') === 'branching', $v->optionalCount('vase_days'), $v->optionalText('cut_at'));
+    }
+
     /** @param  array<string, string>  $cells */
     private static function checkPairs(array $cells): void
     {
-        foreach ([['bolt_day_hours', 'bolt_growth_days'], ['stock_from_days', 'stock_to_days']] as [$one, $other]) {
+        foreach ([['bolt_day_hours', 'bolt_growth_days'], ['stock_from_days', 'stock_to_days'], ['stems_per_plant', 'flower_habit']] as [$one, $other]) {
             if (($cells[$one] === '') !== ($cells[$other] === '')) {
                 throw new CropRefused($cells[$one] === '' ? $one : $other, Phrase::of('error.crop.pair', ['other' => $cells[$one] === '' ? $other : $one]));
             }

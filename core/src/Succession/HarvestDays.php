@@ -9,6 +9,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
+use Anthesis\Window\SowingWindow;
 
 /** By day of the year, when what is sown on it is usually picked, and whether it is to be relied on. */
 final readonly class HarvestDays
@@ -20,8 +21,26 @@ final readonly class HarvestDays
      *                                            came to one. A day of which none did is not in it
      * @param  list<float>  $reliability  length 365
      */
-    private function __construct(private array $days, private array $reliability)
+    private function __construct(public array $days, private array $reliability)
     {
+    }
+
+    /**
+     * Those of dates that somebody decided on: each day of a window is to be relied on, and no other.
+     *
+     * @param  array<int, array{int, int}>  $days  as above
+     * @param  list<SowingWindow>  $windows
+     */
+    public static function inWindows(array $days, array $windows): self
+    {
+        $reliability = array_fill(0, YearDay::YEAR, 0.0);
+        foreach ($windows as $window) {
+            for ($i = 0; $i < $window->days; $i++) {
+                $reliability[$window->first->plus($i)->number - 1] = 1.0;
+            }
+        }
+
+        return new self($days, $reliability);
     }
 
     public static function of(Runs $runs): self

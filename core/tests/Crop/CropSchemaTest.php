@@ -96,8 +96,8 @@ final class CropSchemaTest extends TestCase
             'bolt_day_hours', 'bolt_growth_days', 'bulb_c'], CropSchema::byVariety());
         self::assertSame(['seedling_weeks_min', 'seedling_weeks', 'seedling_weeks_max', 'soil_min_sow_c', 'soil_min_setout_c', 'spring_sow_weeks', 'spring_setout_weeks', 'succession_days',
             'critical_day_hours', 'juvenile_days', 'chill_days', 'bolt_chill_days', 'bolt_day_hours', 'bolt_growth_days', 'bulb_c', 'stock_from_days', 'stock_to_days', 'hardy_by',
-            'per_square_foot', 'yield_kg_per_m', 'follow_with', 'cautions', 'notes', 'also_called', 'seeds_per_station', 'thinned_to', 'germination', 'seeds_per_gram', 'height_cm'], $named(static fn (CropColumn $c): bool => $c->optional && ! str_starts_with($c->name, 'em_')));
+            'per_square_foot', 'yield_kg_per_m', 'follow_with', 'cautions', 'notes', 'also_called', 'seeds_per_station', 'thinned_to', 'germination', 'seeds_per_gram', 'height_cm', 'thirst', 'stems_per_plant', 'flower_habit', 'vase_days', 'cut_at'], $named(static fn (CropColumn $c): bool => $c->optional && ! str_starts_with($c->name, 'em_')));
         self::assertCount(9, $named(static fn (CropColumn $c): bool => $c->optional && str_starts_with($c->name, 'em_')));
-        self::assertSame(['bolt_day_hours', 'bolt_growth_days', 'bulb_c', 'stock_from_days', 'stock_to_days', 'hardy_by', 'also_called', 'seeds_per_station', 'thinned_to', 'germination', 'seeds_per_gram', 'height_cm'], $named(static fn (CropColumn $c): bool => $c->default !== null));
+        self::assertSame(['bolt_day_hours', 'bolt_growth_days', 'bulb_c', 'stock_from_days', 'stock_to_days', 'hardy_by', 'also_called', 'seeds_per_station', 'thinned_to', 'germination', 'seeds_per_gram', 'height_cm', 'thirst', 'stems_per_plant', 'flower_habit', 'vase_days', 'cut_at'], $named(static fn (CropColumn $c): bool => $c->default !== null));
     }
 }

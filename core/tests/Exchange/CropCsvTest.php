@@ -53,7 +53,7 @@ final class CropCsvTest extends TestCase
             'Line 2, column “em_5”: “many” is not a number from 0.5 to 400.'];
         yield 'unknown choice' => [$cell('Raphanus sativus,Brassicaceae,cool', 'Raphanus sativus,Brassicaceae,mild'), 'Line 2, column “kind”: “mild” should be one of: cool, warm, cover.'];
         yield 'unknown caution' => [$cell('favism', 'spooky'), 'column “cautions”: “spooky” is not a caution known here'];
-        yield 'a row too short' => [static fn (string $t): string => $t."extra,Extra\n", 'there are 2 cells and 67 columns.'];
+        yield 'a row too short' => [static fn (string $t): string => $t."extra,Extra\n", 'there are 2 cells and 72 columns.'];
         yield 'twice' => [static fn (string $t): string => $t.explode("\n", $t)[1]."\n", 'column “slug”: “radish” already stands on line 2.'];
         yield 'no weeks under cover' => [$cell('25,64,transplant,4,5,6,21', '25,64,transplant,,,,21'), 'column “seedling_weeks”: a crop that is set out needs its weeks under cover.'];
         yield 'heading only' => [static fn (string $t): string => explode("\n", $t)[0]."\n", 'a heading and no crops'];

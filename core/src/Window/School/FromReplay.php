@@ -9,6 +9,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
+use Anthesis\Replay\Runs;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\ReplayWindows;
 use Anthesis\Window\RouteWindows;
@@ -18,7 +19,10 @@ final class FromReplay implements School
 {
     public const KEY = 'replay';
 
-    /** @var array<string, ReplayWindows> by route, of the crop last asked for: it is asked at each standard, and its runs are the same */
+    /** @var array<string, Runs> by route, of the crop last asked for: it is asked at each standard, and its runs are the same */
+    private array $runs = [];
+
+    /** @var array<string, ReplayWindows> by route, of the same crop */
     private array $known = [];
 
     private string $crop = '';
@@ -60,11 +64,18 @@ final class FromReplay implements School
     /** A crop's runs by one route, gathered, and the windows they make. */
     public function of(Crop $crop, Route $route): ReplayWindows
     {
+        $runs = $this->runs($crop, $route);
+
+        return $this->known[$route->value] ??= new ReplayWindows($crop, $route, OutcomeRibbon::of($runs), $this->from, $this->site);
+    }
+
+    public function runs(Crop $crop, Route $route): Runs
+    {
         $checksum = $crop->checksum();
         if ($checksum !== $this->crop) {
-            [$this->known, $this->crop] = [[], $checksum];
+            [$this->runs, $this->known, $this->crop] = [[], [], $checksum];
         }
 
-        return $this->known[$route->value] ??= new ReplayWindows($crop, $route, OutcomeRibbon::of($this->replay->runs($crop, $route)), $this->from, $this->site);
+        return $this->runs[$route->value] ??= $this->replay->runs($crop, $route);
     }
 }
