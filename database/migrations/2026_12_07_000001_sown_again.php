@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Support\Facades\DB;
+
+/** Dossiers hold how long a crop of several sowings usually takes, sheets its seed and stems: what was computed before is put aside, and computed anew when the application starts. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        DB::table('computations')->where('state', 'done')->update(['ruler_hash' => null]);
+    }
+
+    public function down(): void
+    {
+        $this->up();
+    }
+};
