@@ -20,6 +20,7 @@ use App\People\SessionController;
 use App\Results\ClimateController;
 use App\Results\ZoneComparisonController;
 use App\Season\PacketController;
+use App\Season\SuccessionController;
 use App\Season\TodayController;
 use App\Sites\CalibrationController;
 use App\Sites\SiteController;
@@ -91,7 +92,7 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);
         Route::get('zones/{zone}/windows/{crop}/runs', [WindowsController::class, 'runs']);
         Route::get('zones/{zone}/windows/{crop}/packet-days', [WindowsController::class, 'packetDays']);
-        Route::get('zones/{zone}/windows/{crop}/succession', [WindowsController::class, 'succession']);
+        Route::get('zones/{zone}/windows/{crop}/succession', [SuccessionController::class, 'show']);
         Route::get('zones/{zone}/windows/{crop}/compared', [WindowsController::class, 'compared']);
         Route::post('zones/{zone}/windows/{crop}/choices', [CropChoiceController::class, 'store']);
         Route::delete('zones/{zone}/choices/{choice}', [CropChoiceController::class, 'destroy']);

@@ -242,6 +242,6 @@ final class EditionPages
      */
     private static function withoutEvidence(array $route): array
     {
-        return array_diff_key($route, ['derivation' => true, 'reasons' => true, 'evidence' => true, 'no_window' => true]);
+        return array_diff_key($route, ['derivation' => true, 'reasons' => true, 'evidence' => true, 'no_window' => true, 'again' => true]);
     }
 }

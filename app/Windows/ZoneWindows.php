@@ -33,6 +33,8 @@ use App\Zones\Zone;
  */
 final readonly class ZoneWindows
 {
+    public const NOT_YET = 'The zone has not been computed yet. Bring a station file first.';
+
     /**
      * @param  Method  $method
      * @param  RecordNote  $record

@@ -69,7 +69,7 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/windows/radish')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/runs?route=direct')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/packet-days?on=09-20')->assertOk();
-        $this->getJson('/api/zones/test-basin/windows/radish/succession?on=04-01&kg=1')->assertOk();
+        $this->getJson('/api/zones/test-basin/windows/radish/succession?on=04-01&amount=1')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/compared')->assertOk();
         $choice = $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => 'Known here.', 'replaces' => null, 'windows' => [['route' => 'direct', 'first' => '03-20', 'last' => '05-01']]])
             ->assertCreated()->json('data.choice.id');

@@ -69,6 +69,20 @@ class TodayTest extends TestCase
         self::assertSame(['over', '09'], [$garlic['pile'], substr($garlic['next']['first'], 0, 2)]);
     }
 
+    public function test_a_succession_is_told_as_this_season_gives_it(): void
+    {
+        config(['anthesis.today' => '2026-04-18']);
+        $this->simulated();
+        $this->basin('2026-04-17');
+        $season = fn (string $on): ?array => $this->getJson("/api/zones/basin-floor/windows/radish/succession?on={$on}&days=40")->assertOk()->json('data.even.season');
+        $told = $season('04-10') ?? self::fail('no season');
+        self::assertSame(['2026-04-10', 17], [$told['from'], $told['members']]);
+        self::assertGreaterThan(0.9, max($told['middle']));
+        self::assertSame(array_map(null, $told['low'], $told['middle'], $told['high']), array_map(static fn (float|int $a, float|int $b, float|int $c): array => [min($a, $b), $b, max($b, $c)], $told['low'], $told['middle'], $told['high']));
+        self::assertSame('2026-08-20', $season('08-20')['from'] ?? null, 'still to come');
+        self::assertSame('2026-03-20', $season('03-20')['from'] ?? null, 'in the year that is under way');
+    }
+
     public function test_another_date_is_the_records_word_alone_and_says_so(): void
     {
         config(['anthesis.today' => '2026-04-18']);

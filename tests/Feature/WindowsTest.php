@@ -190,17 +190,23 @@ final class WindowsTest extends TestCase
     public function test_a_crop_is_kept_coming_by_even_harvests_or_at_its_interval(): void
     {
         $url = '/api/zones/test-basin/windows/radish/succession';
-        $told = $this->getJson("{$url}?on=04-10&days=60&kg=0.5")->assertOk()->json('data');
+        $told = $this->getJson("{$url}?on=04-10&days=60&amount=0.5")->assertOk()->json('data');
         $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
         self::assertSame(['04-10', 60, $radish->convention->successionDays], [$told['from'], $told['days'], $told['interval']]);
         self::assertSame('04-10', $told['even']['sowings'][0]['on']);
         self::assertSame(range(0, 60, $told['interval']), array_column($told['fixed']['sowings'], 'after'), 'every day of these reaches the standard');
         $first = $told['even']['sowings'][0];
-        self::assertEqualsWithDelta(0.5 * ($first['last'] - $first['first'] + 1) / 7 / (float) $told['yield_kg_per_m'], $first['metres'], 0.06);
+        self::assertEqualsWithDelta(0.5 * ($first['last'] - $first['first'] + 1) / 7 / (float) $told['yield_per_m'], $first['metres'], 0.06);
         self::assertSame([], $told['even']['gaps'], 'an even supply has no hunger');
-        self::assertNull($this->getJson("{$url}?on=04-10")->json('data.even.sowings.0.metres'));
+        self::assertSame(['kg', null], [$told['unit'], $told['cut']]);
+        self::assertEqualsWithDelta($first['metres'] * 100 / $radish->spacing->spacingCm / 0.8, $first['seeds'], 5.0);
+        self::assertEqualsWithDelta($first['seeds'] / 90, $first['grams'], 0.06);
+        self::assertSame([null, null], array_values(array_intersect_key($this->getJson("{$url}?on=04-10")->json('data.even.sowings.0'), ['metres' => true, 'seeds' => true])));
+        $zinnia = $this->getJson('/api/zones/test-basin/windows/zinnia/succession?on=05-10&days=60&amount=20')->assertOk()->json('data');
+        self::assertSame(['stems', ['stems_per_plant' => 12, 'branches' => true, 'vase_days' => 8, 'at' => 'open']], [$zinnia['unit'], $zinnia['cut']]);
+        self::assertEqualsWithDelta(48.0, $zinnia['yield_per_m'], 1e-9, 'twelve of each plant, a quarter of a metre apart');
         $this->getJson("{$url}?on=04-10&days=365")->assertUnprocessable()->assertJsonPath('errors.days.0', 'A succession goes on for 1 to 364 days.');
-        $this->getJson("{$url}?on=04-10&kg=0")->assertUnprocessable();
+        $this->getJson("{$url}?on=04-10&amount=0")->assertUnprocessable();
         $this->getJson("{$url}?on=04-31")->assertUnprocessable();
         $this->getJson("{$url}?on=04-10&route=transplant")->assertNotFound();
     }

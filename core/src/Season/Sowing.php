@@ -12,8 +12,8 @@ use Anthesis\Replay\Outcome;
 final readonly class Sowing
 {
     /**
-     * @param  array<int, array{int, int|null}>  $members  by year: code of Outcome, and days from the day to first harvest; null: none.
-     *                                                     A member in which it does not count is not in it
+     * @param  array<int, array{0: int, 1: int|null, 2?: int}>  $members  by year: code of Outcome, days from the day to first harvest, null: none, and
+     *                                                                    days of harvest. A member in which it does not count is not in it
      */
     public function __construct(public Day $on, public array $members)
     {

@@ -71,7 +71,7 @@ final class ThisSeason implements ProspectsSource
             for ($i = 0; $i < $days; $i++) {
                 $code = $runs->outcomes[$first + $i] ?? Outcome::NONE;
                 if ($code !== Outcome::NONE) {
-                    $members[$i][$member->year] = [$code, $harvested[$code] ? $runs->mature[$first + $i] - $first - $i : null];
+                    $members[$i][$member->year] = [$code, ...$harvested[$code] ? [$runs->mature[$first + $i] - $first - $i, $runs->harvests[$first + $i]] : [null, 0]];
                 }
             }
         }

@@ -33,14 +33,9 @@ final readonly class HarvestDays
      */
     public static function inWindows(array $days, array $windows): self
     {
-        $reliability = array_fill(0, YearDay::YEAR, 0.0);
-        foreach ($windows as $window) {
-            for ($i = 0; $i < $window->days; $i++) {
-                $reliability[$window->first->plus($i)->number - 1] = 1.0;
-            }
-        }
+        $isIn = static fn (int $day): bool => array_filter($windows, static fn (SowingWindow $w): bool => $w->contains(YearDay::fromNumber($day))) !== [];
 
-        return new self($days, $reliability);
+        return new self($days, array_map(static fn (int $day): float => $isIn($day) ? 1.0 : 0.0, range(1, YearDay::YEAR)));
     }
 
     public static function of(Runs $runs): self

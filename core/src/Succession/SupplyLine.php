@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace Anthesis\Succession;
 
 use Anthesis\Climate\Quantile;
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Runs;
+use Anthesis\Season\Member;
+use Anthesis\Season\ThisSeason;
 
 /**
  * How many sowings of a succession are in harvest on each day, as the years on record had it: day i of every list is i days after the
@@ -34,6 +39,45 @@ final readonly class SupplyLine
      */
     public static function of(Runs $runs, YearDay $from, array $sowings): self
     {
+        $usual = self::usual($sowings);
+        $days = count($usual);
+
+        return self::counted($usual, array_map(static fn (int $start): ?array => self::year($runs, $start, $sowings, $days), $runs->daysOf[$from->number]));
+    }
+
+    /**
+     * As this season has it: years are its members in which all of the sowings come to an end.
+     *
+     * @param  Day  $from  the succession's first day, this year
+     * @param  list<SuccessionSowing>  $sowings
+     */
+    public static function ofSeason(ThisSeason $season, Crop $crop, Route $route, Day $from, array $sowings): self
+    {
+        $usual = self::usual($sowings);
+        $days = count($usual);
+        $picked = array_fill_keys(array_map(static fn (Member $m): int => $m->year, $season->members), array_fill(0, $days, 0));
+        foreach ($sowings as $sowing) {
+            $members = $season->sowing($crop, $route, $from->plus($sowing->after))->members;
+            $picked = array_intersect_key($picked, $members);
+            foreach ($members as $year => [$code, $wait]) {
+                if ($code === Outcome::Harvest->code() && isset($picked[$year])) {
+                    $first = $sowing->after + (int) $wait;
+                    for ($i = $first, $end = min($days, $first + ($members[$year][2] ?? 0)); $i < $end; $i++) {
+                        $picked[$year][$i]++;
+                    }
+                }
+            }
+        }
+
+        return self::counted($usual, array_map(array_values(...), array_values($picked)));
+    }
+
+    /**
+     * @param  list<SuccessionSowing>  $sowings
+     * @return list<int>
+     */
+    private static function usual(array $sowings): array
+    {
         $days = max([-1, ...array_map(static fn (SuccessionSowing $s): int => $s->last, $sowings)]) + 1;
         $usual = array_fill(0, $days, 0);
         foreach ($sowings as $sowing) {
@@ -41,10 +85,19 @@ final readonly class SupplyLine
                 $usual[$i]++;
             }
         }
-        $usual = array_values($usual);
-        $years = array_values(array_filter(array_map(static fn (int $start): ?array => self::year($runs, $start, $sowings, $days), $runs->daysOf[$from->number])));
+
+        return array_values($usual);
+    }
+
+    /**
+     * @param  list<int>  $usual
+     * @param  list<list<int>|null>  $picked  by year, sowings in harvest by day; null: not known
+     */
+    private static function counted(array $usual, array $picked): self
+    {
+        $years = array_values(array_filter($picked, static fn (?array $year): bool => $year !== null && $year !== []));
         $quantiles = [[], [], []];
-        for ($day = 0; $day < $days; $day++) {
+        foreach (array_keys($usual) as $day) {
             $counts = array_column($years, $day);
             sort($counts);
             foreach (self::PROBABILITIES as $n => $p) {
@@ -71,13 +124,13 @@ final readonly class SupplyLine
     /**
      * How much to sow for a need.
      *
-     * @param  float  $kilograms  wanted a week
-     * @param  float  $yieldPerMetre  kg a metre of row gives in all
+     * @param  float  $amount  wanted a week, kg or stems
+     * @param  float  $yieldPerMetre  what a metre of row gives in all, in the same
      * @return float metres of row of one sowing, that give so much in each week of its harvest
      */
-    public static function metres(SuccessionSowing $sowing, float $kilograms, float $yieldPerMetre): float
+    public static function metres(SuccessionSowing $sowing, float $amount, float $yieldPerMetre): float
     {
-        return $kilograms / ($yieldPerMetre * 7 / ($sowing->last - $sowing->first + 1));
+        return $amount / ($yieldPerMetre * 7 / ($sowing->last - $sowing->first + 1));
     }
 
     /**

@@ -4,14 +4,21 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests\Succession;
 
+use Anthesis\Climate\Quantile;
+use Anthesis\Crop\Route;
+use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
+use Anthesis\Season\ThisSeason;
+use Anthesis\Soil\Site;
 use Anthesis\Succession\FixedInterval;
 use Anthesis\Succession\HarvestDays;
 use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Succession\SupplyLine;
+use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
 
 final class SupplyLineTest extends TestCase
@@ -98,5 +105,51 @@ final class SupplyLineTest extends TestCase
         // Two kilograms a metre over fourteen days are one a week: three a week take three metres.
         self::assertEqualsWithDelta(3.0, SupplyLine::metres($this->sowing(0, 50, 63), 3.0, 2.0), 1e-12);
         self::assertEqualsWithDelta(1.5, SupplyLine::metres($this->sowing(0, 50, 56), 3.0, 2.0), 1e-12, 'a week gives all of it');
+    }
+
+    public function test_this_season_is_counted_over_its_members(): void
+    {
+        $record = Fixtures::record('north');
+        $today = Day::of(2012, 4, 18);
+        $season = ThisSeason::of($record->between($record->first, $today->plus(-1)), null, Fixtures::latitude('north'), Site::openGround());
+        $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        $sowings = [$this->sowing(0, 30, 39), $this->sowing(14, 42, 70)];
+        $supply = SupplyLine::ofSeason($season, $radish, Route::Direct, $today, $sowings);
+        self::assertSame(count($season->members), $supply->years);
+        self::assertSame([71, 1, 1, 0, 1, 0], [count($supply->usual), $supply->usual[30], $supply->usual[39], $supply->usual[41], $supply->usual[42], $supply->usual[29]]);
+
+        $byMember = [];
+        foreach ($season->members as $member) {
+            $replay = new Replay($member->record, Fixtures::latitude('north'), Site::openGround());
+            $own = array_fill(0, 71, 0);
+            foreach ([0, 14] as $after) {
+                $at = $today->number + $after - $member->record->first->number;
+                $runs = $replay->runs($radish, Route::Direct, $at, $at);
+                if ($runs->outcomes[$at] === Outcome::Harvest->code()) {
+                    for ($i = 0; $i < $runs->harvests[$at]; $i++) {
+                        $day = $runs->mature[$at] - $at + $after + $i;
+                        $own[$day] = ($own[$day] ?? 0) + 1;
+                    }
+                }
+            }
+            $byMember[] = $own;
+        }
+        $seen = 0;
+        for ($day = 0; $day < 71; $day++) {
+            $counts = array_column($byMember, $day);
+            sort($counts);
+            self::assertSame([(float) Quantile::of($counts, 0.1), (float) Quantile::of($counts, 0.5), (float) Quantile::of($counts, 0.9)], [$supply->low[$day], $supply->middle[$day], $supply->high[$day]], "day {$day}");
+            $seen += array_sum($counts);
+        }
+        self::assertGreaterThan(200, $seen);
+    }
+
+    public function test_a_sowing_beyond_every_member_leaves_no_season_to_tell_of(): void
+    {
+        $record = Fixtures::record('north');
+        $season = ThisSeason::of($record->between($record->first, Day::of(2012, 4, 17)), null, Fixtures::latitude('north'), Site::openGround());
+        $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
+        $supply = SupplyLine::ofSeason($season, $radish, Route::Direct, Day::of(2012, 4, 18), [$this->sowing(0, 30, 39), $this->sowing(475, 500, 510)]);
+        self::assertSame(0, $supply->years);
     }
 }

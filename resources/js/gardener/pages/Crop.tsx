@@ -4,6 +4,7 @@ import { BestSign, BracketSign, HarvestSign, HatchSign } from '../../charts/Lege
 import { chanceInWords, joined, spanInShort, spanInWords, type MonthDay, type Span } from '../../time/days';
 import { inCentimetres } from '../../words/units';
 import { listed, say } from '../../words/words';
+import { RoomAndStems, SeedTable, SowAgain } from './CropGround';
 import { Frame } from './Frame';
 import { Own } from './Own';
 import type { CropProps, Route, Variety } from './props';
@@ -30,7 +31,9 @@ export function Crop(props: CropProps) {
                 <Legend routes={crop.routes} />
             </div>
             <Varieties varieties={crop.varieties ?? []} starts={ruler.starts} />
+            <SowAgain routes={crop.routes} />
             <How crop={crop} />
+            <SeedTable crop={crop} />
             <Why routes={crop.routes} />
             <p>
                 <a href={base}>{say('page.crop.all', { zone: props.zone.name })}</a>,{' '}
@@ -64,7 +67,7 @@ export function How({ crop }: Pick<CropProps, 'crop'>) {
                     apart: inCentimetres(crop.spacing_cm),
                     rows: inCentimetres(crop.row_cm),
                 })}{' '}
-                {crop.notes && <Own text={crop.notes} />}
+                <RoomAndStems crop={crop} /> {crop.notes && <Own text={crop.notes} />}
             </p>
         </section>
     );

@@ -7,6 +7,7 @@ import { inMetres } from '../../words/units';
 import { say } from '../../words/words';
 import { freezesInWords } from './Calendar';
 import { Answer, CropCautions, How, Varieties, Why } from './Crop';
+import { SowAgainInWords } from './CropGround';
 import { CropTable, Lanes, Months } from './CropTable';
 import { Own } from './Own';
 import type { CalendarCrop, PaperProps } from './props';
@@ -163,6 +164,7 @@ function CropPaper({ crop, ruler }: PaperProps) {
             <div className="year-ruler">
                 <ZoneChart ruler={ruler} routes={crop.routes} label={say('page.crop.chart', { crop: crop.name })} />
             </div>
+            <SowAgainInWords routes={crop.routes} />
             <How crop={crop} />
             <Varieties varieties={crop.varieties ?? []} starts={ruler.starts} />
             <Why routes={crop.routes} />

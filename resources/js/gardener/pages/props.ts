@@ -40,7 +40,7 @@ export type HomeProps = {
 
 /** A crop of the calendar: its windows without the evidence behind them. */
 export type CalendarCrop = Pick<Sheet, 'slug' | 'name' | 'kind' | 'family' | 'also_called'> & {
-    routes: Omit<Route, 'reasons' | 'derivation' | 'evidence' | 'no_window'>[];
+    routes: Omit<Route, 'reasons' | 'derivation' | 'evidence' | 'no_window' | 'again'>[];
 };
 
 export type CalendarProps = Common &

@@ -24,6 +24,11 @@ export function useAddress(): (path: string) => string {
     return (path) => (path === '/' ? reading.prefix || '/' : reading.prefix + path);
 }
 
+/** The units of this page. */
+export function useUnits(): Units {
+    return useContext(Context).reading.units;
+}
+
 /** An address of this page's without its reading: of what is in no language. */
 export function useUnread(): (address: string) => string {
     const { reading } = useContext(Context);

@@ -3,15 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, show } from '../../testing';
 import type { Supplied } from './queries';
 import { Supply } from './Supply';
-import { hungerAndGlut, weekly } from './weeks';
+import { hungerAndGlut, shortThisSeason, weekly, weeksOf } from './weeks';
 
 const plan = (sowings: { on: string; after: number; first: number; last: number; metres: number | null }[]) => ({
-    sowings,
+    sowings: sowings.map((sowing) => ({ ...sowing, seeds: 60, grams: 0.7 })),
     years: 30,
     usual: [],
     low: [],
     middle: [],
     high: [],
+    season: null,
     gaps: [],
     gluts: [],
 });
@@ -20,7 +21,9 @@ const RADISH = {
     from: '04-18',
     days: 180,
     interval: 10,
-    yield_kg_per_m: 1.5,
+    yield_per_m: 1.5,
+    unit: 'kg' as const,
+    cut: null,
     even: plan([
         { on: '04-18', after: 0, first: 28, last: 41, metres: 1.3 },
         { on: '05-02', after: 14, first: 42, last: 55, metres: 1.4 },
@@ -29,7 +32,7 @@ const RADISH = {
     fixed: plan([]),
 };
 
-const supplied: Supplied = { want: { crop: 'radish', kg: 2 }, data: RADISH, error: null };
+const supplied: Supplied = { want: { crop: 'radish', amount: 2 }, data: RADISH, error: null };
 
 describe('supply', () => {
     it('gives what is wanted in each week a sowing is picked, and nothing of one that was missed', () => {
@@ -56,12 +59,55 @@ describe('supply', () => {
         await screen.findByText(/Say what is wanted/);
         await screen.findByRole('option', { name: 'Radish' });
         fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
-        fireEvent.change(screen.getByLabelText('kg a week'), { target: { value: '2' } });
+        fireEvent.change(screen.getByLabelText('a week (kg; flowers: stems)'), { target: { value: '2' } });
         fireEvent.click(screen.getByRole('button', { name: 'Add' }));
         await screen.findByText(/Radish: 3 sowings, the last on 20 Jun/);
         expect(screen.getByText(/4 weeks short of 10/)).toBeTruthy();
         await waitFor(() =>
-            expect(asked.some(({ what }) => what.includes('succession?on=04-18&days=180&kg=2'))).toBe(true),
+            expect(asked.some(({ what }) => what.includes('succession?on=04-18&days=180&amount=2'))).toBe(true),
         );
+    });
+
+    it('tells what the years and this season give, and of flowers how they are cut', async () => {
+        const line = (count: number) => Array.from({ length: 14 }, (_, i) => (i < 7 ? 0 : count));
+        const cut = { stems_per_plant: 12, branches: true, vase_days: 8, at: 'open' as const };
+        const years = { usual: line(1), low: line(0), middle: line(1), high: line(2) };
+        const season = { from: '2026-04-18', members: 28, low: line(0), middle: line(0.4), high: line(1) };
+        fakeServer({
+            'GET /api/session': EDUCATOR,
+            'GET /api/crops': [{ slug: 'zinnia', name: 'Zinnia' }],
+            'GET /api/zones/bench/windows/zinnia/succession': {
+                ...RADISH,
+                unit: 'stems',
+                cut,
+                even: {
+                    ...plan([{ on: '04-18', after: 0, first: 7, last: 13, metres: 0.5 }]),
+                    ...years,
+                    season,
+                },
+            },
+        });
+        show(<Supply />, '/desk/zones/bench/supply?from=04-18&want=zinnia:20', '/desk/zones/:zone/supply');
+        const said = await screen.findByText(/^Zinnia: one sowing/);
+        expect(said.textContent).toContain('No week is short of 1.');
+        expect(said.textContent).toContain('This season one week is short in half of 28 ways it may go on.');
+        expect(said.textContent).toContain('about 12 a plant; cut fully open; keeps about 8 days in the vase.');
+        expect(screen.getByText(/Zinnia, 20 stems a week/)).toBeTruthy();
+        fireEvent.click(screen.getByText(/Week by week/));
+        const rows = [...document.querySelectorAll('details:last-of-type tbody tr')].map((row) =>
+            [...row.children].map((cell) => cell.textContent),
+        );
+        expect(rows).toEqual([
+            ['Zinnia', '04-18', '0', '0', '0', '0', '0', '0', '0'],
+            ['Zinnia', '04-25', '20', '0', '20', '40', '0', '8', '20'],
+        ]);
+    });
+
+    it('reckons weeks from days, the last one as far as it goes', () => {
+        expect(weeksOf([1, 1, 1, 1, 1, 1, 1, 2, 2], 7)).toEqual([7, 4]);
+        expect(shortThisSeason({ ...plan([]), season: null }, 2)).toBeNull();
+        const season = { from: '2026-04-18', members: 3, low: [], high: [] };
+        const middle = [1, 1, 1, 1, 1, 1, 1, 0.4, 0.4, 0.4, 0.4, 0.4, 0.4, 0.4, 1, 1, 1, 1, 1, 1, 1];
+        expect(shortThisSeason({ ...plan([]), season: { ...season, middle } }, 2)).toBe(1);
     });
 });

@@ -11,10 +11,11 @@ import { inShort, monthDay, monthDayOf, wrap, yearDay } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { CropAmount } from '../../ui/CropAmount';
 import { Problem } from '../../ui/Problem';
+import { cutInWords } from '../../words/cut';
 import { say } from '../../words/words';
-import { useSupply, type Supplied, type Want } from './queries';
+import { unitOf, useSupply, type Supplied, type Want } from './queries';
 import { chartHeight, SupplyChart } from './SupplyChart';
-import { hungerAndGlut, weekly, type By } from './weeks';
+import { hungerAndGlut, shortThisSeason, weekly, weeksOf, type By } from './weeks';
 
 const DAYS = 180;
 
@@ -89,7 +90,7 @@ export function Supply() {
                         ruler={climate.ruler}
                         day={day}
                         onDay={setDay}
-                        below={chartHeight(wants.length)}
+                        below={chartHeight(supplied)}
                         isPicture={false}
                         label={say('supply.chart')}
                     >
@@ -106,50 +107,66 @@ export function Supply() {
                         )}
                     </RuledChart>
                 )}
-                {wants.length > 0 && <Verdict supplied={supplied} by={by} missed={missed} />}
-                <Sowings zone={zone} supplied={supplied} by={by} on={on} />
+                {wants.length > 0 && (
+                    <>
+                        <p className="hint">{say('supply.key', { season: seasons(supplied, by) })}</p>
+                        <Verdict supplied={supplied} by={by} missed={missed} />
+                        <Sowings zone={zone} supplied={supplied} by={by} on={on} />
+                        <Weeks zone={zone} supplied={supplied} by={by} on={on} />
+                    </>
+                )}
             </main>
             <aside aria-label={say('supply.need')}>
-                <Need wants={wants} onWants={(next) => set('want', written(next))} />
+                <Need supplied={supplied} onWants={(next) => set('want', written(next))} />
             </aside>
         </div>
     );
 }
 
-/** "radish:1,kale:0.5" */
+/** Years this season may go on as; nought where it is not told. */
+function seasons(supplied: Supplied[], by: By): number {
+    return Math.max(0, ...supplied.map(({ data }) => data?.[by].season?.members ?? 0));
+}
+
+/** "radish:1,zinnia:20" */
 function read(text: string | null): Want[] {
     return (text ?? '')
         .split(',')
         .map((one) => one.split(':'))
-        .filter(([crop, kg]) => crop && Number(kg) > 0)
-        .map(([crop = '', kg]) => ({ crop, kg: Number(kg) }));
+        .filter(([crop, amount]) => crop && Number(amount) > 0)
+        .map(([crop = '', amount]) => ({ crop, amount: Number(amount) }));
 }
 
 function written(wants: Want[]): string {
-    return wants.map(({ crop, kg }) => `${crop}:${kg}`).join(',');
+    return wants.map(({ crop, amount }) => `${crop}:${amount}`).join(',');
 }
 
-function Need({ wants, onWants }: { wants: Want[]; onWants: (wants: Want[]) => void }) {
+function Need({ supplied, onWants }: { supplied: Supplied[]; onWants: (wants: Want[]) => void }) {
     const { data: crops } = useCrops();
     const name = (slug: string) => crops?.find((one) => one.slug === slug)?.name ?? slug;
+    const wants = supplied.map(({ want }) => want);
     return (
         <>
             <h2>{say('supply.need')}</h2>
             <p className="hint">{say('supply.how')}</p>
             <ul className="wishes">
-                {wants.map((want) => (
-                    <li key={want.crop}>
-                        {say('supply.want', { crop: name(want.crop), kg: want.kg })}{' '}
-                        <Action onClick={() => onWants(wants.filter((one) => one !== want))}>
+                {supplied.map((one) => (
+                    <li key={one.want.crop}>
+                        {say('supply.want', {
+                            crop: name(one.want.crop),
+                            amount: one.want.amount,
+                            unit: unitOf(one),
+                        })}{' '}
+                        <Action onClick={() => onWants(wants.filter((want) => want !== one.want))}>
                             {say('common.take-out')}
                         </Action>
                     </li>
                 ))}
             </ul>
             <CropAmount
-                label={say('supply.kg')}
+                label={say('supply.amount')}
                 first={1}
-                onAdd={(crop, kg) => onWants([...wants.filter((want) => want.crop !== crop), { crop, kg }])}
+                onAdd={(crop, amount) => onWants([...wants.filter((want) => want.crop !== crop), { crop, amount }])}
             />
         </>
     );
@@ -161,7 +178,7 @@ function Verdict({ supplied, by, missed }: { supplied: Supplied[]; by: By; misse
         const { want, data } = one;
         if (!data) return null;
         const { sowings } = data[by];
-        const { weeks, hunger, glut } = hungerAndGlut(weekly(one, by, missed), want.kg);
+        const { weeks, hunger, glut } = hungerAndGlut(weekly(one, by, missed), want.amount);
         return (
             <p key={want.crop}>
                 {say(sowings.length === 0 ? 'supply.never' : 'supply.verdict', {
@@ -169,11 +186,17 @@ function Verdict({ supplied, by, missed }: { supplied: Supplied[]; by: By; misse
                     sowings: sowings.length,
                     last: sowings.at(-1) ? inShort(sowings.at(-1)?.on ?? '') : '',
                     metres: Math.max(0, ...sowings.map((sowing) => sowing.metres ?? 0)),
-                    known: data.yield_kg_per_m === null ? 'no' : 'yes',
+                    known: data.yield_per_m === null ? 'no' : 'yes',
                     weeks,
                     hunger,
                     glut,
-                })}
+                })}{' '}
+                {data[by].season &&
+                    say('supply.this-season', {
+                        members: data[by].season.members,
+                        hunger: shortThisSeason(data[by], want.amount) ?? 0,
+                    })}{' '}
+                {data.cut && cutInWords(data.cut)}
             </p>
         );
     });
@@ -186,7 +209,9 @@ function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[
         <Behind
             name={say('supply.sowings')}
             file={`${zone}-supply`}
-            columns={['crop', 'sow', 'from', 'to', 'metres'].map((column) => say(`supply.column-${column}`))}
+            columns={['crop', 'sow', 'from', 'to', 'metres', 'seeds', 'grams'].map((column) =>
+                say(`supply.column-${column}`),
+            )}
             rows={supplied.flatMap(({ want, data }) =>
                 (data?.[by].sowings ?? []).map((sowing) => [
                     crops?.find((crop) => crop.slug === want.crop)?.name ?? want.crop,
@@ -194,8 +219,39 @@ function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[
                     dayAfter(sowing.first),
                     dayAfter(sowing.last),
                     sowing.metres,
+                    sowing.seeds,
+                    sowing.grams,
                 ]),
             )}
+        />
+    );
+}
+
+/** Week by week: usually, in the years on record, and this season. */
+function Weeks({ zone, supplied, by, on }: { zone: string; supplied: Supplied[]; by: By; on: string }) {
+    const { data: crops } = useCrops();
+    return (
+        <Behind
+            name={say('supply.weeks')}
+            file={`${zone}-supply-weeks`}
+            columns={['crop', 'week', 'usual', 'low', 'middle', 'high', 'season-low', 'season', 'season-high'].map(
+                (column) => say(`supply.column-${column}`),
+            )}
+            rows={supplied.flatMap((one) => {
+                const plan = one.data?.[by];
+                if (!plan) return [];
+                const { season } = plan;
+                const lines = [plan.low, plan.middle, plan.high, season?.low, season?.middle, season?.high].map(
+                    (line) => line && weeksOf(line, one.want.amount),
+                );
+                return weekly(one, by, new Set()).map((amount, week) => [
+                    crops?.find((crop) => crop.slug === one.want.crop)?.name ?? one.want.crop,
+                    monthDay(wrap(yearDay(on) + week * 7)),
+                    ...[amount, ...lines.map((line) => line?.[week] ?? null)].map((value) =>
+                        value === null ? null : Math.round(100 * value) / 100,
+                    ),
+                ]);
+            })}
         />
     );
 }

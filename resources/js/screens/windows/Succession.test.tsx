@@ -21,7 +21,9 @@ const both = {
     from: '04-01',
     days: 120,
     interval: 14,
-    yield_kg_per_m: 2,
+    yield_per_m: 2,
+    unit: 'kg',
+    cut: null,
     even: plan(),
     fixed: plan({
         gaps: [[50, 56]],
@@ -55,16 +57,16 @@ describe('keeping a crop coming', () => {
     });
 
     it('asks for another first day, another span and kilograms a week', async () => {
-        const asked = fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${base}`]: { ...both, yield_kg_per_m: null } });
+        const asked = fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${base}`]: { ...both, yield_per_m: null } });
         show(element);
         fireEvent.change(await screen.findByLabelText('First sowing from'), { target: { value: '2026-08-10' } });
         fireEvent.change(screen.getByLabelText('Days to sow for'), { target: { value: '60' } });
-        fireEvent.change(screen.getByLabelText('Wanted, kg a week'), { target: { value: '1.5' } });
+        fireEvent.change(screen.getByLabelText('a week (kg; flowers: stems)'), { target: { value: '1.5' } });
         await waitFor(() =>
             expect(queryOf(asked.filter((a) => a.what.includes('/succession')).at(-1))).toMatchObject({
                 on: '08-10',
                 days: '60',
-                kg: '1.5',
+                amount: '1.5',
             }),
         );
         expect(await screen.findByText(/yield is not in the book/)).toBeTruthy();

@@ -30,7 +30,7 @@ export function Succession({
 }) {
     const [first, setFirst] = useState<string>();
     const [days, setDays] = useState<number | string>(120);
-    const [kg, setKg] = useState<number | string>('');
+    const [amount, setAmount] = useState<number | string>('');
     const on = first ?? from;
     // A day of any year is asked for; the field wants one.
     const year = useSession().data?.today.slice(0, 4) ?? '2001';
@@ -39,7 +39,7 @@ export function Succession({
         route,
         standard,
         days: Number(days) || 120,
-        ...(Number(kg) > 0 && { kg: Number(kg) }),
+        ...(Number(amount) > 0 && { amount: Number(amount) }),
     });
     return (
         <section className="succession">
@@ -64,12 +64,12 @@ export function Succession({
                 <NumberInput
                     size="xs"
                     w={130}
-                    label={say('succession.kg')}
+                    label={say('supply.amount')}
                     min={0}
                     max={10000}
                     decimalScale={2}
-                    value={kg}
-                    onChange={setKg}
+                    value={amount}
+                    onChange={setAmount}
                 />
             </div>
             <Problem error={error} />
@@ -83,7 +83,7 @@ export function Succession({
                         span={longest(data)}
                     />
                     <p className="hint">{say('succession.key', { years: data.even.years })}</p>
-                    {Number(kg) > 0 && data.yield_kg_per_m === null && <p>{say('succession.no-yield')}</p>}
+                    {Number(amount) > 0 && data.yield_per_m === null && <p>{say('succession.no-yield')}</p>}
                     <Behind
                         name={say('succession.sowings')}
                         file={`${zone}-${crop}-succession`}

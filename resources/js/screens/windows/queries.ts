@@ -116,7 +116,7 @@ export function useSuccession(
     query: {
         on: string;
         days: number;
-        kg?: number;
+        amount?: number;
         route: 'direct' | 'transplant';
         standard?: Schema['Standard'];
     },

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Windows;
+
+use Anthesis\Window\ProofStandard;
+use App\Sites\Site;
+use App\Zones\Zone;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
+
+/** Where windows are asked for, and by which standard of proof. */
+final readonly class WindowsQuestion
+{
+    /**
+     * @param  Site|null  $site  null: open ground, which is what the zone itself is computed at
+     * @param  ProofStandard|null  $standard  null: the zone's
+     */
+    private function __construct(public ?Site $site, public ?ProofStandard $standard)
+    {
+    }
+
+    /** @throws ValidationException naming what cannot be asked */
+    public static function in(Request $request, Zone $zone): self
+    {
+        $asked = $request->validate(['site' => ['nullable', 'integer'], 'standard' => ['nullable', new Enum(ProofStandard::class)]]);
+        $site = isset($asked['site']) ? Site::seenIn($zone)->find((int) $asked['site']) : null;
+        if (isset($asked['site']) && $site === null) {
+            throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
+        }
+
+        return new self($site?->toCore() == Site::forZone($zone)[0] ? null : $site, isset($asked['standard']) ? ProofStandard::from($asked['standard']) : null);
+    }
+}
