@@ -11,6 +11,7 @@ use App\Editions\EditionController;
 use App\Gardener\LabelController;
 use App\Ground\GroundController;
 use App\Ground\TaskFeedController;
+use App\Ground\WorthController;
 use App\Languages\TranslationController;
 use App\Letters\OutboxController;
 use App\Log\LogController;
@@ -129,6 +130,8 @@ Route::prefix('api')->group(static function (): void {
         Route::post('zones/{zone}/season-plans', [GroundController::class, 'propose']);
         Route::post('zones/{zone}/task-feeds', [TaskFeedController::class, 'store']);
         Route::get('zones/{zone}/ground-tasks', [GroundController::class, 'tasks']);
+        Route::get('zones/{zone}/worth', [WorthController::class, 'index']);
+        Route::put('prices/{crop}', [WorthController::class, 'price']);
         Route::post('log-photos', [LogController::class, 'storePhoto']);
         Route::get('zones/{zone}/advisories', [AdvisoryController::class, 'index']);
         Route::post('zones/{zone}/advisories', [AdvisoryController::class, 'store']);

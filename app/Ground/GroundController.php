@@ -24,8 +24,6 @@ class GroundController
 
     private const MOST_WISHES = 120;
 
-    private const NO_RECORD = 'The zone has no record yet. Bring a station file first.';
-
     public function __construct(private readonly ZoneGround $ground)
     {
     }
@@ -58,7 +56,7 @@ class GroundController
     {
         abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
         [$from, $to] = $this->span($request);
-        $here = GrowingHere::in($zone) ?? abort(404, self::NO_RECORD);
+        $here = GrowingHere::in($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $core = array_values(array_filter($this->ground->beds($zone, $here, $from, $to->plus(365)), static fn (array $b): bool => $b['bed']->id === $bed->id))[0]['core'];
 
         return response()->json(['data' => ['free_m' => $core->free($from, $to), 'fits' => array_map(static fn (Fit $f): array => [
@@ -116,7 +114,7 @@ class GroundController
             'wishes.*.metres' => ['required', 'numeric', 'between:0.1,1000'],
         ], ['beds.required' => 'Choose at least one bed to fill.', 'beds.*.distinct' => 'A bed stands there twice.', 'wishes.required' => 'Say what you wish to grow.', 'wishes.*.key.distinct' => 'A wish stands there twice.',
             'wishes.*.metres.between' => 'A wish takes 0.1 to 1000 m of a bed.']);
-        $here = GrowingHere::in($zone) ?? abort(404, self::NO_RECORD);
+        $here = GrowingHere::in($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $wishes = [];
         foreach ($asked['wishes'] as $i => $wish) {
             if ($here->waysOf($wish['crop'], $wish['variety'] ?? null) === []) {

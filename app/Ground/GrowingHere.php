@@ -25,6 +25,8 @@ use App\Zones\Zone;
 /** Every crop and variety of the book as it grows in a zone's open ground, day by day: when it may go in, and how long it stays. */
 final readonly class GrowingHere
 {
+    public const NO_RECORD = 'The zone has no record yet. Bring a station file first.';
+
     /**
      * @param  array<string, Candidate>  $candidates  by crop, variety and route, in the order of the book
      */

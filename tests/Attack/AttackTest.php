@@ -26,7 +26,7 @@ final class AttackTest extends TestCase
 
     /** Tables a refused request must leave as they are. */
     private const WATCHED = ['zones', 'settlements', 'stations', 'record_imports', 'records', 'crops', 'crop_revisions', 'varieties', 'crop_choices',
-        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'cue_plants', 'local_days', 'plantings'];
+        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'cue_plants', 'local_days', 'plantings', 'prices'];
 
     private Hostile $hostile;
 
@@ -91,7 +91,7 @@ final class AttackTest extends TestCase
     {
         $this->actingAs($this->person(Role::Volunteer));
         // What a volunteer measures, logs and plans is their own work.
-        $own = ['computations', 'soil_spots', 'soil_readings', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'plantings'];
+        $own = ['computations', 'soil_spots', 'soil_readings', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'plantings', 'prices'];
         $before = $this->fingerprint($own);
         foreach (range(1, 400) as $i) {
             $operations = Contract::read()->operations();

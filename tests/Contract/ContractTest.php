@@ -121,6 +121,8 @@ final class ContractTest extends TestCase
         $this->postJson('/api/zones/test-basin/season-plans?from=2013-01-01&to=2013-12-31', ['beds' => [$bed], 'wishes' => [['key' => 'a', 'crop' => 'radish', 'metres' => 2]]])->assertOk();
         $this->postJson('/api/zones/test-basin/task-feeds')->assertCreated();
         $this->getJson('/api/zones/test-basin/ground-tasks?from=2012-01-01&to=2012-12-31')->assertOk();
+        $this->putJson('/api/prices/radish', ['price' => 4.5])->assertOk();
+        $this->getJson('/api/zones/test-basin/worth')->assertOk()->assertJsonPath('data.0.price', 4.5);
         $this->getJson('/api/shipped-crops')->assertOk();
         $this->postJson('/api/shipped-crops/radish', ['take' => true])->assertNotFound();
         $this->getJson('/api/crops')->assertOk();

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Ground\Planting;
+use App\Ground\Price;
 use App\Log\Bed;
+use App\People\Role;
 use App\Zones\Zone;
 use Carbon\CarbonImmutable;
 use Illuminate\Testing\TestResponse;
@@ -117,6 +119,31 @@ class GroundTest extends TestCase
         self::assertSame([], $short);
         $other = Zone::factory()->named('Other Basin')->create();
         $this->getJson("/api/zones/{$other->slug}/beds/{$this->beds[0]}/fits")->assertNotFound();
+    }
+
+    public function test_each_crop_is_told_by_what_it_gives_for_its_ground_and_ones_own_price(): void
+    {
+        $rows = fn (): array => array_column(array_filter($this->getJson('/api/zones/test-basin/worth')->assertOk()->json('data'), static fn (array $r): bool => $r['route'] === 'direct'), null, 'crop');
+        $worth = $rows();
+        self::assertArrayNotHasKey('cover-rye', $worth, 'no yield is known of it');
+        $radish = $worth['radish'];
+        self::assertSame(['kg', 'usual', null], [$radish['unit'], $radish['thirst'], $radish['price']]);
+        self::assertEqualsWithDelta($radish['share'] * 1.5 / 0.2 * 7 / $radish['days'], $radish['amount'], 0.01);
+        self::assertGreaterThan($worth['carrot']['amount'], $radish['amount'], 'quick');
+        $this->putJson('/api/prices/radish', ['price' => 4.255])->assertOk()->assertJsonPath('data', ['crop' => 'radish', 'price' => 4.26]);
+        $this->putJson('/api/prices/radish', ['price' => 5])->assertOk();
+        self::assertEqualsWithDelta(5.0, $rows()['radish']['price'], 1e-9);
+        foreach ([0, -1, 'much', 1e6, [1]] as $wrong) {
+            $this->putJson('/api/prices/radish', ['price' => $wrong])->assertUnprocessable();
+        }
+        $this->putJson('/api/prices/radish', [])->assertUnprocessable();
+        $this->putJson('/api/prices/moonfruit', ['price' => 1])->assertNotFound();
+        $this->actingAs($this->person(Role::Volunteer));
+        self::assertNull($rows()['radish']['price'], 'another person’s prices are their own');
+        $this->putJson('/api/prices/radish', ['price' => 2])->assertOk();
+        $this->putJson('/api/prices/radish', ['price' => null])->assertOk();
+        self::assertNull($rows()['radish']['price']);
+        self::assertSame(1, Price::query()->count());
     }
 
     public function test_a_season_is_proposed_around_what_is_pinned_and_nothing_is_kept_of_it(): void

@@ -20,6 +20,7 @@ use Anthesis\Ground\SeedNeed;
 use Anthesis\Ground\Stay;
 use Anthesis\Ground\Task;
 use Anthesis\Ground\Wish;
+use Anthesis\Ground\Worth;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
@@ -293,5 +294,36 @@ final class GroundTest extends TestCase
             }
         }
         self::assertSame('2026-05-01', self::stay('radish', '2026-05-01', '2026-05-01')->to->iso());
+    }
+
+    public function test_worth_is_what_a_square_metre_gives_in_a_week_from_the_best_day_on(): void
+    {
+        // Radish: 1.5 kg a metre, rows of 20 cm; 40 + 9 days and the first one on the ground.
+        $worth = Worth::of(self::candidate('radish', '04-01', '05-20', 30, 40, 9, 0.8)) ?? self::fail('no worth');
+        self::assertSame(['04-01', 50, 0.8], [$worth->on->iso(), $worth->days, $worth->share]);
+        self::assertEqualsWithDelta(0.8 * 1.5 / 0.2 * 7 / 50, $worth->amount, 1e-12);
+        // Zinnia: twelve stems a plant, four plants a metre, rows of 30 cm.
+        $stems = Worth::of(self::candidate('zinnia', '05-10', '06-01', 60, 70, 55, 1.0)) ?? self::fail('no worth');
+        self::assertEqualsWithDelta(48.0 / 0.3 * 7 / 126, $stems->amount, 1e-12);
+    }
+
+    public function test_the_best_day_is_one_of_its_windows(): void
+    {
+        $all = self::candidate('radish', '04-01', '05-20', 30, 40, 9, 0.8)->days;
+        [$shares, $late] = [$all->shares, $all->late];
+        $shares[YearDay::numberOf(4, 20) - 1] = 0.9;
+        $shares[YearDay::numberOf(5, 21) - 1] = 1.0;
+        $best = static fn (array $shares, array $late): ?Worth => Worth::of(new Candidate(self::crop('radish'), null, Route::Direct, new GroundDays($shares, $all->first, $late, $all->harvest, $all->open)));
+        self::assertSame('04-20', $best($shares, $late)?->on->iso(), 'what is better lies outside');
+        $late[YearDay::numberOf(5, 3) - 1] = 20;
+        self::assertSame(['05-03', 30], [$best($shares, $late)?->on->iso(), $best($shares, $late)?->days], 'quicker is better');
+        self::assertNull($best($shares, array_fill(0, 365, null)));
+    }
+
+    public function test_what_gives_nothing_known_or_has_no_window_has_no_worth(): void
+    {
+        self::assertNull(Worth::of(self::candidate('cover-rye', '09-01', '10-01', 60, 70, 30)));
+        $none = self::candidate('radish', '04-01', '04-02', 30, 40, 9);
+        self::assertNull(Worth::of(new Candidate($none->crop, null, Route::Direct, new GroundDays($none->days->shares, $none->days->first, $none->days->late, $none->days->harvest, array_fill(0, 365, false)))));
     }
 }

@@ -2,6 +2,19 @@ import { Action } from '../ui/Action';
 import { say } from '../words/words';
 type Cell = string | number | null;
 
+/** A table to be taken away. */
+export function TakeCsv({ file, columns, rows }: { file: string; columns: string[]; rows: Cell[][] }) {
+    const save = () => {
+        const url = URL.createObjectURL(new Blob([csv(columns, rows)], { type: 'text/csv;charset=utf-8' }));
+        const link = document.createElement('a');
+        link.href = url;
+        link.download = `${file}.csv`;
+        link.click();
+        URL.revokeObjectURL(url);
+    };
+    return <Action onClick={save}>{say('behind.take-them-as-csv')}</Action>;
+}
+
 /** The numbers behind a chart: as a table for readers who need it, as CSV for those who want it. */
 export function Behind({
     name,
@@ -14,19 +27,11 @@ export function Behind({
     columns: string[];
     rows: Cell[][];
 }) {
-    const save = () => {
-        const url = URL.createObjectURL(new Blob([csv(columns, rows)], { type: 'text/csv;charset=utf-8' }));
-        const link = document.createElement('a');
-        link.href = url;
-        link.download = `${file}.csv`;
-        link.click();
-        URL.revokeObjectURL(url);
-    };
     return (
         <details className="behind">
             <summary>{say('behind.the-numbers', { name })}</summary>
             <p>
-                <Action onClick={save}>{say('behind.take-them-as-csv')}</Action>
+                <TakeCsv file={file} columns={columns} rows={rows} />
             </p>
             <div className="scroll" tabIndex={0}>
                 <table className="ruled">

@@ -22,6 +22,7 @@ import { useGround, usePlantings, type GroundBed, type GroundData, type Span } f
 import { SeasonList } from './SeasonList';
 import { StayCard } from './StayCard';
 import { Tasks } from './Tasks';
+import { WorthOfGround } from './Worth';
 
 /** What stands on the beds of a zone, year by year: what is planned, what the log knows, and what would fit where nothing stands. */
 export function Ground() {
@@ -174,6 +175,7 @@ function Beds({
                 <SeasonList zone={zone} beds={beds} year={year} />
                 <Families beds={beds} year={year} />
                 <Tasks zone={zone} from={data.today} />
+                <WorthOfGround zone={zone} />
                 <Numbers zone={zone} beds={beds} year={year} />
             </main>
             <aside aria-label={say('ground.reading')}>

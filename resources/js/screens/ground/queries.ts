@@ -7,6 +7,7 @@ export type GroundBed = Schema['GroundBed'];
 export type Stay = Schema['Stay'];
 export type Fit = Schema['Fit'];
 export type SeasonPlan = Schema['SeasonPlan'];
+export type Worth = Schema['Worth'];
 
 /** Days that are looked at, both included. */
 export type Span = { from: string; to: string };
@@ -102,5 +103,26 @@ export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
                       api.PUT('/api/zones/{zone}/beds/{bed}', { params: { path: { zone, bed }, query: span }, body }),
                   ),
         onSuccess: (ground) => queries.setQueryData(['ground', zone, span], ground),
+    });
+}
+
+export function useWorth(zone: string) {
+    return useQuery({
+        queryKey: ['ground', zone, 'worth'],
+        retry: false,
+        queryFn: () => taken(api.GET('/api/zones/{zone}/worth', { params: { path: { zone } } })),
+    });
+}
+
+/** Keeps one's own price of a crop; null forgets it. */
+export function useSavePrice(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: ({ crop, price }: { crop: string; price: number | null }) =>
+            taken(api.PUT('/api/prices/{crop}', { params: { path: { crop } }, body: { price } })),
+        onSuccess: ({ crop, price }) =>
+            queries.setQueryData<Worth[]>(['ground', zone, 'worth'], (rows) =>
+                rows?.map((row) => (row.crop === crop ? { ...row, price } : row)),
+            ),
     });
 }

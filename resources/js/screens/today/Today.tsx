@@ -14,6 +14,7 @@ import { inCelsius } from '../../words/units';
 import { listed, say } from '../../words/words';
 import { ActRow, keyOf } from './ActRow';
 import { Advisories } from './Advisories';
+import { BedTasks } from './BedTasks';
 import { CuesToCome } from './CuesToCome';
 import { NightWork } from './NightWork';
 import { usePackets, useToday, type SeasonAct, type TodayData } from './queries';
@@ -289,6 +290,7 @@ function Season({ zone, data }: { zone: string; data: TodayData }) {
             {data.nights && <NightWork nights={data.nights} />}
             <Advisories zone={zone} data={data} />
             <CuesToCome zone={zone} />
+            <BedTasks zone={zone} today={data.today} />
             <h3>{say('today.soil-ready')}</h3>
             {data.soil?.ready.map((ready) => (
                 <p key={ready.celsius}>{readiness(ready)}</p>

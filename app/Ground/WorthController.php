@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use Anthesis\Ground\Worth;
+use App\Crops\Crop;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+class WorthController
+{
+    /** What each crop and variety gives for its ground and time, with one's own prices. */
+    public function index(Request $request, Zone $zone): JsonResponse
+    {
+        $here = GrowingHere::in($zone) ?? abort(404, GrowingHere::NO_RECORD);
+        $prices = Price::query()->where('user_id', $request->user()->id)->join('crops', 'crops.id', '=', 'prices.crop_id')->pluck('price', 'crops.slug');
+        $rows = [];
+        foreach ($here->candidates as $candidate) {
+            $worth = Worth::of($candidate);
+            if ($worth === null) {
+                continue;
+            }
+            $crop = $candidate->crop;
+            $rows[] = ['crop' => $crop->slug, 'name' => $crop->name, 'variety' => $candidate->variety, 'route' => $candidate->route->value, 'act' => $crop->act($candidate->route)->value,
+                'on' => $worth->on->iso(), 'days' => $worth->days, 'share' => round($worth->share, 3), 'amount' => round($worth->amount, 3), 'unit' => $crop->yieldPerMetre()[1] ?? 'kg',
+                'thirst' => $crop->thirst, 'price' => isset($prices[$crop->slug]) ? (float) $prices[$crop->slug] : null];
+        }
+
+        return response()->json(['data' => $rows]);
+    }
+
+    public function price(Request $request, Crop $crop, SavePrice $save): JsonResponse
+    {
+        $asked = $request->validate(['price' => ['present', 'nullable', 'numeric', 'between:0.01,100000']], ['price.between' => 'A price is 0.01 to 100000 for a kilogram or a stem. Leave it blank to forget it.']);
+        $price = isset($asked['price']) ? round((float) $asked['price'], 2) : null;
+        $save->execute($request->user(), $crop, $price);
+
+        return response()->json(['data' => ['crop' => $crop->slug, 'price' => $price]]);
+    }
+}

@@ -1,0 +1,164 @@
+import { useState } from 'react';
+import { NumberInput } from '@mantine/core';
+import { TakeCsv } from '../../charts/Behind';
+import { inShort } from '../../time/days';
+import { Problem } from '../../ui/Problem';
+import { say } from '../../words/words';
+import { useSavePrice, useWorth, type Worth } from './queries';
+
+/** A column to sort by: its key, and what it holds; null: not known. */
+const COLUMNS = {
+    crop: nameOf,
+    on: (row: Worth) => row.on,
+    days: (row: Worth) => row.days,
+    share: (row: Worth) => row.share,
+    kilograms: (row: Worth) => (row.unit === 'kg' ? row.amount : null),
+    stems: (row: Worth) => (row.unit === 'stems' ? row.amount : null),
+    price: (row: Worth) => row.price,
+    money: (row: Worth) => row.price && row.price * row.amount,
+    thirst: (row: Worth) => row.thirst && ['low', 'usual', 'high'].indexOf(row.thirst),
+};
+
+type Column = keyof typeof COLUMNS;
+
+/** What each crop gives for a square metre and a week of its ground, with one's own prices: to be sorted by, not a verdict. */
+export function WorthOfGround({ zone }: { zone: string }) {
+    const [open, setOpen] = useState(false);
+    return (
+        <details className="behind" onToggle={(event) => setOpen(event.currentTarget.open)}>
+            <summary>{say('worth.heading')}</summary>
+            {open && <WorthTable zone={zone} />}
+        </details>
+    );
+}
+
+function WorthTable({ zone }: { zone: string }) {
+    const { data, error } = useWorth(zone);
+    const save = useSavePrice(zone);
+    const [by, setBy] = useState<{ column: Column; falls: boolean }>({ column: 'crop', falls: false });
+    if (!data) return <Problem error={error} />;
+    const rows = sorted(data, by.column, by.falls);
+    return (
+        <>
+            <p className="hint">{say('worth.how')}</p>
+            <Problem error={save.error} />
+            <div className="scroll worth" tabIndex={0}>
+                <table className="ruled dense">
+                    <thead>
+                        <tr>
+                            {(Object.keys(COLUMNS) as Column[]).map((column) => (
+                                <th
+                                    key={column}
+                                    scope="col"
+                                    className={column === 'crop' || column === 'on' ? undefined : 'number'}
+                                    aria-sort={column !== by.column ? undefined : by.falls ? 'descending' : 'ascending'}
+                                >
+                                    <button
+                                        type="button"
+                                        className="plain"
+                                        onClick={() =>
+                                            setBy({
+                                                column,
+                                                // Numbers are wanted from the most on.
+                                                falls:
+                                                    column === by.column
+                                                        ? !by.falls
+                                                        : column !== 'crop' && column !== 'on',
+                                            })
+                                        }
+                                    >
+                                        {say(`worth.column-${column}`)}
+                                    </button>
+                                </th>
+                            ))}
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {rows.map((row) => (
+                            <tr key={`${row.crop} ${row.variety} ${row.route}`}>
+                                <th scope="row">{nameOf(row)}</th>
+                                <td className="nowrap">
+                                    {say('ground.act-on', { act: say(`act.${row.act}`), day: inShort(row.on) })}
+                                </td>
+                                <td className="number">{row.days}</td>
+                                <td className="number">{say('worth.share', { share: row.share })}</td>
+                                <td className="number">{told(COLUMNS.kilograms(row))}</td>
+                                <td className="number">{told(COLUMNS.stems(row))}</td>
+                                <td className="number">
+                                    <Price
+                                        key={row.price ?? 'none'}
+                                        row={row}
+                                        onKeep={(price) => save.mutate({ crop: row.crop, price })}
+                                    />
+                                </td>
+                                <td className="number">{told(COLUMNS.money(row))}</td>
+                                <td>{row.thirst && say(`worth.thirst-${row.thirst}`)}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            </div>
+            <TakeCsv
+                file={`${zone}-worth`}
+                columns={(Object.keys(COLUMNS) as Column[]).map((column) => say(`worth.column-${column}`))}
+                rows={rows.map((row) => [
+                    nameOf(row),
+                    row.on,
+                    row.days,
+                    row.share,
+                    COLUMNS.kilograms(row),
+                    COLUMNS.stems(row),
+                    row.price,
+                    rounded(COLUMNS.money(row)),
+                    row.thirst && say(`worth.thirst-${row.thirst}`),
+                ])}
+            />
+        </>
+    );
+}
+
+/** What is not known comes last, whichever way. */
+export function sorted(rows: Worth[], column: Column, falls: boolean): Worth[] {
+    const of = COLUMNS[column];
+    return [...rows].sort((a, b) => {
+        const [x, y] = [of(a), of(b)];
+        if (x === null || y === null) return Number(x === null) - Number(y === null);
+        const order = typeof x === 'string' ? x.localeCompare(String(y)) : x - Number(y);
+        return falls ? -order : order;
+    });
+}
+
+function Price({ row, onKeep }: { row: Worth; onKeep: (price: number | null) => void }) {
+    const [value, setValue] = useState<number | string>(row.price ?? '');
+    const keep = () => {
+        const price = value === '' ? null : Number(value);
+        if (price !== row.price) onKeep(price);
+    };
+    return (
+        <NumberInput
+            size="xs"
+            w={80}
+            hideControls
+            aria-label={say('worth.price-of', { crop: row.name, unit: row.unit })}
+            min={0}
+            max={100000}
+            decimalScale={2}
+            value={value}
+            onChange={setValue}
+            onBlur={keep}
+            onKeyDown={(event) => event.key === 'Enter' && keep()}
+        />
+    );
+}
+
+function nameOf({ name, variety, route }: Worth): string {
+    return say('worth.crop', { name: [name, variety].filter(Boolean).join(' '), route });
+}
+
+function rounded(value: number | null): number | null {
+    return value === null ? null : Math.round(100 * value) / 100;
+}
+
+function told(value: number | null): string {
+    return value === null ? '' : say('number', { number: rounded(value) });
+}

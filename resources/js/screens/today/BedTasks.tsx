@@ -1,0 +1,40 @@
+import { Link } from 'react-router';
+import { useGroundTasks } from '../../api/log';
+import { dateAfter, inShort } from '../../time/days';
+import { say } from '../../words/words';
+
+/** Days ahead that are told of. */
+const AHEAD = 7;
+
+const SHOWN = 8;
+
+/** What the beds ask for in the coming days. */
+export function BedTasks({ zone, today }: { zone: string; today: string }) {
+    const { data } = useGroundTasks(zone, { from: today, to: dateAfter(today, AHEAD) });
+    if (!data || data.length === 0) return null;
+    return (
+        <section>
+            <h3>{say('today.tasks')}</h3>
+            <ul className="bed-tasks">
+                {data.slice(0, SHOWN).map((task) => (
+                    <li key={`${task.planting} ${task.key}`}>
+                        {inShort(task.on.slice(5))}:{' '}
+                        {say(`task.${task.key}`, {
+                            crop: task.name,
+                            bed: task.bed.name,
+                            for: inShort(task.for.slice(5)),
+                        })}
+                    </li>
+                ))}
+            </ul>
+            <p className="hint">{say('ground.tasks-care')}</p>
+            <p>
+                <Link to={`/desk/zones/${zone}/ground`}>
+                    {data.length > SHOWN
+                        ? say('today.tasks-more', { more: data.length - SHOWN })
+                        : say('today.tasks-ground')}
+                </Link>
+            </p>
+        </section>
+    );
+}
