@@ -16,13 +16,14 @@ use App\Trials\TrialPlot;
 use App\Zones\Zone;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Http\Kernel;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /** Times what the log, Today and trials answer over a log of many years, and leaves no trace. Needs the demonstration. */
 class BenchLog extends Command
 {
+    use TimesAnswers;
+
     /** Lines a sowing has. */
     private const EACH = 8;
 
@@ -53,16 +54,7 @@ class BenchLog extends Command
         $this->line(sprintf('%-44s %9d', 'lines of the log', LogEntry::query()->where('zone_id', $zone->id)->count()));
         Auth::guard('web')->setUser($user);
         foreach (['log', 'log?crop=radish', 'log-book', 'under-way', 'today', 'trials', 'local-days', 'cues'] as $what) {
-            $seconds = [];
-            $status = 0;
-            for ($i = 0; $i <= (int) $this->option('repeats'); $i++) {
-                $start = hrtime(true);
-                $status = $kernel->handle(Request::create("/api/zones/basin-floor/{$what}", server: ['HTTP_ACCEPT' => 'application/json']))->getStatusCode();
-                $seconds[] = (hrtime(true) - $start) / 1e9;
-            }
-            $first = array_shift($seconds);
-            sort($seconds);
-            $this->line(sprintf('%-44s %9.3f   first %.3f%s', $what, $seconds[intdiv(count($seconds), 2)], $first, $status === 200 ? '' : " ({$status})"));
+            $this->timed($kernel, (int) $this->option('repeats'), $what, 'GET', "/api/zones/basin-floor/{$what}");
         }
         DB::rollBack();
 

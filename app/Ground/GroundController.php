@@ -57,16 +57,16 @@ class GroundController
         abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
         [$from, $to] = $this->span($request);
         $here = GrowingHere::in($zone) ?? abort(404, GrowingHere::NO_RECORD);
-        $core = array_values(array_filter($this->ground->beds($zone, $here, $from, $to->plus(365)), static fn (array $b): bool => $b['bed']->id === $bed->id))[0]['core'];
+        $core = $this->ground->beds($zone, $here, $from, $to->plus(365), [$bed->id])[0]['core'];
 
         return response()->json(['data' => ['free_m' => $core->free($from, $to), 'fits' => array_map(static fn (Fit $f): array => [
             'crop' => $f->candidate->crop->slug, 'name' => $f->candidate->crop->name, 'family' => $f->candidate->crop->family, 'variety' => $f->candidate->variety, 'route' => $f->candidate->route->value, 'act' => $f->candidate->crop->act($f->candidate->route)->value,
             'on' => $f->on->iso(), 'first' => $f->first->iso(), 'to' => $f->to->iso(), 'share' => round($f->share, 3), 'grams_a_metre_and_day' => round(1000 * $f->worth, 1), 'feeds' => $f->feeds, 'is_cover' => $f->candidate->crop->kind === 'cover',
             'breaks' => $f->breaks === null ? null : ['name' => $f->breaks->crop->name, 'from' => $f->breaks->from->iso(), 'to' => $f->breaks->to->iso(), 'years' => Rotation::years($f->candidate->crop->family)],
-        ], array_slice(Fit::what($core, array_values($here->candidates), $from, $to), 0, self::FITS))]]);
+        ], array_slice(Fit::what($core, $here->all(), $from, $to), 0, self::FITS))]]);
     }
 
-    /** Changes what is planned, and tells what would undo it. */
+    /** Changes what is planned; tells what would undo it, and the beds that are otherwise now. */
     public function updatePlantings(Request $request, Zone $zone, SavePlantings $save): JsonResponse
     {
         [$from, $to] = $this->span($request);
@@ -94,9 +94,9 @@ class GroundController
         foreach ($asked['change'] ?? [] as $i => $one) {
             $change[] = ['id' => (int) $one['id']] + $this->place($zone, $one, "change.{$i}");
         }
-        $undo = $save->execute($zone, $request->user(), $add, $change, array_map(intval(...), array_values($asked['remove'] ?? [])), array_map(intval(...), array_values($asked['restore'] ?? [])));
+        $saved = $save->execute($zone, $request->user(), $add, $change, array_map(intval(...), array_values($asked['remove'] ?? [])), array_map(intval(...), array_values($asked['restore'] ?? [])));
 
-        return response()->json(['data' => ['ground' => $this->ground->of($zone, $from, $to), 'undo' => $undo]]);
+        return response()->json(['data' => ['ground' => $this->ground->of($zone, $from, $to, $saved['beds']), 'undo' => $saved['undo']]]);
     }
 
     /** A season's plan, proposed and not kept. */

@@ -17,24 +17,26 @@ final class SavePlantings
      * @param  list<array{id: int, bed: int, on: string, metres: float, pinned: bool}>  $change
      * @param  list<int>  $remove
      * @param  list<int>  $restore
-     * @return array{add: list<never>, change: list<array{id: int, bed: int, on: string, metres: float, pinned: bool}>, remove: list<int>, restore: list<int>} what undoes it
+     * @return array{undo: array{add: list<never>, change: list<array{id: int, bed: int, on: string, metres: float, pinned: bool}>, remove: list<int>, restore: list<int>}, beds: list<int>} what undoes it, and the beds it touched
      */
     public function execute(Zone $zone, User $user, array $add, array $change, array $remove, array $restore): array
     {
         return DB::transaction(function () use ($zone, $user, $add, $change, $remove, $restore): array {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $beds = [...array_column($change, 'bed'), ...array_column($add, 'bed')];
             $undo = ['add' => [], 'change' => [], 'remove' => [], 'restore' => []];
             foreach ($remove as $id) {
-                $this->find($zone, $id)->update(['removed_at' => now()]);
                 $undo['restore'][] = $id;
+                $beds[] = $this->put($zone, $id, ['removed_at' => now()])->bed_id;
             }
             foreach ($restore as $id) {
-                $this->find($zone, $id)->update(['removed_at' => null]);
                 $undo['remove'][] = $id;
+                $beds[] = $this->put($zone, $id, ['removed_at' => null])->bed_id;
             }
             foreach ($change as $one) {
                 $planting = $this->find($zone, $one['id']);
                 $undo['change'][] = ['id' => $planting->id, 'bed' => $planting->bed_id, 'on' => $planting->day->format('Y-m-d'), 'metres' => $planting->metres, 'pinned' => $planting->pinned];
+                $beds[] = $planting->bed_id;
                 $planting->update(['bed_id' => $one['bed'], 'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
             }
             foreach ($add as $one) {
@@ -43,8 +45,17 @@ final class SavePlantings
                 $undo['remove'][] = $planting->id;
             }
 
-            return $undo;
+            return ['undo' => $undo, 'beds' => array_values(array_unique($beds))];
         });
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    private function put(Zone $zone, int $id, array $columns): Planting
+    {
+        $planting = $this->find($zone, $id);
+        $planting->update($columns);
+
+        return $planting;
     }
 
     private function find(Zone $zone, int $id): Planting

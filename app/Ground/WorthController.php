@@ -18,7 +18,7 @@ class WorthController
         $here = GrowingHere::in($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $prices = Price::query()->where('user_id', $request->user()->id)->join('crops', 'crops.id', '=', 'prices.crop_id')->pluck('price', 'crops.slug');
         $rows = [];
-        foreach ($here->candidates as $candidate) {
+        foreach ($here->all() as $candidate) {
             $worth = Worth::of($candidate);
             if ($worth === null) {
                 continue;

@@ -17,7 +17,9 @@ use App\Log\Sowing;
 use App\Log\ZoneUnderWay;
 use App\Operations\Today;
 use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
+use stdClass;
 
 /**
  * The beds of a zone with all that stood, stands and is planned. What the log knows takes the place of what was planned: a sowing of
@@ -39,12 +41,15 @@ final readonly class ZoneGround
     {
     }
 
-    /** @return array<string, mixed> as the contract's Ground */
-    public function of(Zone $zone, Day $from, Day $to): array
+    /**
+     * @param  list<int>|null  $only  of these beds alone; null: of all
+     * @return array<string, mixed> as the contract's Ground
+     */
+    public function of(Zone $zone, Day $from, Day $to, ?array $only = null): array
     {
         $here = GrowingHere::in($zone);
         $beds = [];
-        foreach ($this->beds($zone, $here, $from, $to) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
+        foreach ($this->beds($zone, $here, $from, $to, $only) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
             $beds[] = ['id' => $bed->id, ...$bed->told(), 'length_m' => $bed->length_m, 'width_m' => $bed->width_m, 'stays' => $told, 'gaps' => array_map(self::span(...), $core->gaps($from, $to)),
                 'conflicts' => $this->conflicts($core, $told, $here)];
         }
@@ -52,14 +57,20 @@ final readonly class ZoneGround
         return ['today' => Today::day()->iso(), 'from' => $from->iso(), 'to' => $to->iso(), 'beds' => $beds];
     }
 
-    /** @return list<array{bed: Bed, core: CoreBed, told: list<Told>}> in the order of gardens and names */
-    public function beds(Zone $zone, ?GrowingHere $here, Day $from, Day $to): array
+    /**
+     * @param  list<int>|null  $only  of these beds alone; null: of all
+     * @return list<array{bed: Bed, core: CoreBed, told: list<Told>}> in the order of gardens and names
+     */
+    public function beds(Zone $zone, ?GrowingHere $here, Day $from, Day $to, ?array $only = null): array
     {
-        $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderByRaw('LENGTH(name), name')->get();
+        $beds = Bed::query()->where('zone_id', $zone->id)->when($only !== null, static fn (Builder $q) => $q->whereIn('id', $only))->with('site')->orderBy('garden')->orderByRaw('LENGTH(name), name')->get();
         $since = $from->plus(-365 * self::YEARS_BACK)->iso();
-        $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->whereNotNull('bed_id')->where('begun_on', '>=', $since)->where('begun_on', '<=', $to->iso())->with(['crop', 'bed.site'])->orderBy('begun_on')->get()->groupBy('bed_id');
-        $plantings = Planting::query()->where('zone_id', $zone->id)->whereNull('removed_at')->where('day', '>=', $since)->where('day', '<=', $to->iso())->with('crop')->orderBy('day')->get()->groupBy('bed_id');
-        $goesOn = array_column($this->underWay->of($zone), 'goes_on', 'key');
+        $sowings = Sowing::query()->whereIn('bed_id', $beds->modelKeys())->where('taken_back', false)->where('begun_on', '>=', $since)->where('begun_on', '<=', $to->iso())->with(['crop', 'bed.site'])->orderBy('begun_on')->get()->groupBy('bed_id');
+        // Hundreds, of which a few columns are read: as plain rows.
+        $plantings = Planting::query()->join('crops', 'crops.id', '=', 'plantings.crop_id')->whereIn('bed_id', $beds->modelKeys())->whereNull('removed_at')->where('day', '>=', $since)->where('day', '<=', $to->iso())->orderBy('day')
+            ->toBase()->get(['plantings.id', 'bed_id', 'crop_id', 'variety', 'route', 'day', 'metres', 'pinned', 'slug'])->groupBy('bed_id');
+        $isOpen = static fn (Sowing $s): bool => $s->ended_on === null;
+        $goesOn = $sowings->flatten()->contains($isOpen) ? array_column($this->underWay->of($zone), 'goes_on', 'key') : [];
         $out = [];
         foreach ($beds as $bed) {
             $sown = $sowings->get($bed->id) ?? new Collection;
@@ -107,14 +118,14 @@ final readonly class ZoneGround
             $ended = Sowing::dayOf($sowing->ended_on);
             $to = $ended ?? ($late !== null ? Day::fromIso($late)->plus($harvest) : $candidate?->days->until($in) ?? $in->plus($harvest));
             $kind = $ended === null ? 'under-way' : ($sowing->lost_on !== null ? 'lost' : 'done');
-            $told[] = $this->told("sowing {$sowing->sent_as}", $kind, null, $sowing->crop, $candidate?->crop, $sowing->variety, $sowing->route(), $in, $kind === 'lost' ? null : $first, $to, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
+            $told[] = $this->told("sowing {$sowing->sent_as}", $kind, null, $candidate->crop ?? $sowing->crop->toCore(), $sowing->variety, $sowing->route(), $in, $kind === 'lost' ? null : $first, $to, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
         }
 
         return $told;
     }
 
     /**
-     * @param  Collection<int, Planting>  $plantings
+     * @param  Collection<int, stdClass>  $plantings  rows, with the slug of their crop
      * @param  Collection<int, Sowing>  $sowings
      * @return list<Told>
      */
@@ -122,7 +133,7 @@ final readonly class ZoneGround
     {
         $told = $meant = [];
         foreach ($plantings as $planting) {
-            $on = Day::fromIso($planting->day->format('Y-m-d'));
+            $on = Day::fromIso(substr((string) $planting->day, 0, 10));
             foreach ($sowings as $sowing) {
                 $in = $sowing->inGroundOn();
                 if (! isset($meant[$sowing->id]) && $in !== null && $sowing->crop_id === $planting->crop_id && abs($in->number - $on->number) <= self::MEANT_DAYS) {
@@ -131,22 +142,21 @@ final readonly class ZoneGround
                     continue 2;
                 }
             }
-            $candidate = $here?->candidate($planting->crop->slug, $planting->variety, Route::from($planting->route));
-            $to = $candidate?->days->until($on) ?? $on->plus((int) ceil($candidate->crop->growth->maturityDays ?? 60) + ($candidate->crop->harvest->days ?? 0));
-            $told[] = ['need' => $candidate === null ? null : self::need($candidate->crop, $bed, $planting->metres)] + $this->told("planting {$planting->id}", 'planned', $planting->id, $planting->crop, $candidate?->crop, $planting->variety, Route::from($planting->route), $on, $candidate?->days->firstHarvest($on)?->iso(), $to, $planting->metres, $planting->pinned);
+            $candidate = $here?->candidate($planting->slug, $planting->variety, Route::from($planting->route));
+            $grown = $candidate->crop ?? Crop::query()->findOrFail($planting->crop_id)->toCore();
+            $to = $candidate?->days->until($on) ?? $on->plus((int) ceil($grown->growth->maturityDays) + $grown->harvest->days);
+            $told[] = ['need' => $candidate === null ? null : self::need($grown, $bed, (float) $planting->metres)] + $this->told("planting {$planting->id}", 'planned', (int) $planting->id, $grown, $planting->variety, Route::from($planting->route), $on, $candidate?->days->firstHarvest($on)?->iso(), $to, (float) $planting->metres, (bool) $planting->pinned);
         }
 
         return $told;
     }
 
     /**
-     * @param  CropParameters|null  $grown  as it grows here; null: that is not known, and the book's row is read
+     * @param  CropParameters  $grown  as it grows here; where that is not known, as the book has it
      * @return Told
      */
-    private function told(string $key, string $kind, ?int $planting, Crop $crop, ?CropParameters $grown, ?string $variety, Route $route, Day $from, ?string $first, Day $to, float $metres, bool $pinned): array
+    private function told(string $key, string $kind, ?int $planting, CropParameters $grown, ?string $variety, Route $route, Day $from, ?string $first, Day $to, float $metres, bool $pinned): array
     {
-        $grown ??= $crop->toCore();
-
         return ['key' => $key, 'kind' => $kind, 'planting' => $planting, 'crop' => $grown->slug, 'name' => $grown->name, 'family' => $grown->family, 'variety' => $variety, 'route' => $route->value, 'act' => $grown->act($route)->value,
             'from' => $from->iso(), 'first' => $first, 'to' => max($to->iso(), $from->iso()), 'metres' => $metres, 'pinned' => $pinned, 'feeder' => $grown->feeder, 'height_cm' => $grown->heightCm, 'need' => null];
     }

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 class Result extends Model
 {
+    public const RECORD = 'record';
+
     public const RULER = 'ruler';
 
     public const CLIMATE = 'climate';

@@ -26,7 +26,7 @@ class TodayController
         $today = Today::day();
         $on = self::other($asked['on'] ?? null, $today);
         if ($on === null) {
-            $missing = $zoneToday->missing($record, $today);
+            $missing = ZoneToday::missing($record->used->first, $record->used->last(), $today);
             abort_if($missing !== null, 404, (string) $missing);
         }
         $site = isset($asked['site']) ? Site::seenIn($zone)->find((int) $asked['site']) ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']) : null;

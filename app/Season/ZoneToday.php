@@ -21,10 +21,12 @@ use Anthesis\Window\School\FromReplay;
 use App\Crops\ZoneCrops;
 use App\Results\Result;
 use App\Results\Results;
+use App\Results\ZoneRecordNote;
 use App\Results\ZoneReplay;
 use App\Sites\Site as ZoneSite;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
+use LogicException;
 
 /**
  * What can be done in a zone on a day: today on this season as it is, on another date by the record alone.
@@ -74,15 +76,18 @@ final readonly class ZoneToday
      */
     public function season(Zone $zone, Day $today): ?array
     {
-        $record = ZoneRecord::of($zone);
-        if ($record === null || $this->missing($record, $today) !== null) {
+        $note = ZoneRecordNote::of($zone);
+        if ($note === null || self::missing(Day::fromIso($note['first']), Day::fromIso($note['last']), $today) !== null) {
             return null;
         }
-        $known = self::upTo($record->used, $today);
         $outlook = $this->outlook->from($zone, $today);
+        $known = null;
 
-        return ['season' => static fn (Site $site): ThisSeason => ThisSeason::of($known, $outlook, Latitude::of($zone->latitude), $site, LightSchool::from($zone->light)),
-            'inputs' => [$known->checksum(), $outlook?->checksum(), $zone->latitude, $zone->light]];
+        return ['season' => static function (Site $site) use ($zone, $today, $outlook, &$known): ThisSeason {
+            $known ??= self::upTo((ZoneRecord::of($zone) ?? throw new LogicException('A zone with a note of its record has one.'))->used, $today);
+
+            return ThisSeason::of($known, $outlook, Latitude::of($zone->latitude), $site, LightSchool::from($zone->light));
+        }, 'inputs' => [$note['checksum'], $today->iso(), $outlook?->checksum(), $zone->latitude, $zone->light]];
     }
 
     /**
@@ -95,7 +100,7 @@ final readonly class ZoneToday
     {
         $record = ZoneRecord::of($zone);
 
-        return $record === null || $this->missing($record, $today) !== null ? null : $this->of($zone, $record, ZoneSite::forZone($zone)[0], ProofStandard::from($zone->standard), $today, null);
+        return $record === null || self::missing($record->used->first, $record->used->last(), $today) !== null ? null : $this->of($zone, $record, ZoneSite::forZone($zone)[0], ProofStandard::from($zone->standard), $today, null);
     }
 
     /** @return list<array<string, mixed>> phrases behind a draft, as it is today; none of one that is none */
@@ -106,14 +111,16 @@ final readonly class ZoneToday
         return $grounds[$ground ?? ''] ?? [];
     }
 
-    /** @return string|null why this season cannot be told of */
-    public function missing(ZoneRecord $record, Day $today): ?string
+    /**
+     * @param  Day  $first  of the record
+     * @param  Day  $last  of the record
+     * @return string|null why this season cannot be told of
+     */
+    public static function missing(Day $first, Day $last, Day $today): ?string
     {
-        $last = $record->used->last();
-
         return match (true) {
             $last->number < $today->number - 1 - Gap::BRIDGED_DAYS => "The record ends on {$last->iso()}, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.",
-            $record->used->first->number > $today->number - Splice::BEFORE => 'The record is too short to put past years to this season: it needs '.Splice::BEFORE.' days before today.',
+            $first->number > $today->number - Splice::BEFORE => 'The record is too short to put past years to this season: it needs '.Splice::BEFORE.' days before today.',
             default => null,
         };
     }

@@ -8,11 +8,14 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use App\Season\OutlookSource;
 use App\Zones\Zone;
+use Illuminate\Support\Facades\Cache;
 
 /** The seven days to come at the demonstration's places: their simulated weather, foretold ever less well. */
 final class SimulatedOutlook implements OutlookSource
 {
     private const DAYS = 7;
+
+    private const KEPT_SECONDS = 86_400;
 
     public function from(Zone $zone, Day $day): ?DailyRecord
     {
@@ -20,7 +23,9 @@ final class SimulatedOutlook implements OutlookSource
         if ($climate === null) {
             return null;
         }
-        [$minimum, $maximum] = (new SimulatedStation($climate))->outlook(Day::of(SimulatedStations::FIRST_YEAR, 1, 1), $day, self::DAYS);
+        // It goes through all the weather since the first year; the same morning's is asked for again and again.
+        [$minimum, $maximum] = Cache::remember("simulated-outlook {$zone->slug} {$day->iso()}", self::KEPT_SECONDS,
+            static fn (): array => (new SimulatedStation($climate))->outlook(Day::of(SimulatedStations::FIRST_YEAR, 1, 1), $day, self::DAYS));
 
         return new DailyRecord($day, $minimum, $maximum);
     }

@@ -40,6 +40,15 @@ final readonly class ZoneRecord
         return new self($stations, $filled, $used);
     }
 
+    /** @return string|null of all that the series is made of, without reading it; null without a station that has a record */
+    public static function fingerprint(Zone $zone): ?string
+    {
+        $stations = Station::query()->where('zone_id', $zone->id)->whereNotNull('rank')->whereNotNull('record_id')->with('decisions:id,station_id')->orderBy('rank')->get();
+        $parts = $stations->map(static fn (Station $s): array => [$s->name, $s->record_id, $s->height_m, $s->lapse, $s->matched, $s->decisions->pluck('id')->sort()->values()->all()]);
+
+        return $parts->isEmpty() ? null : hash('sha256', json_encode([$parts, $zone->height_m, $zone->latitude, $zone->years], JSON_THROW_ON_ERROR));
+    }
+
     /** @return RecordNote */
     public function note(): array
     {

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { say } from '../../words/words';
 import type { YearScale } from '../../time/yearScale';
 import { inShort } from '../../time/days';
@@ -39,32 +40,66 @@ export function BedLines({
                 top += height;
                 return (
                     <g key={bed.id} transform={`translate(0 ${y})`}>
-                        <text x={-106} y={20} fontSize="12.5" fontWeight={chosen?.bed === bed.id ? 700 : 400}>
-                            {bed.name}
-                        </text>
-                        <text className="quiet" x={-106} y={33} fontSize="10">
-                            {measures(bed)}
-                        </text>
-                        <line className="rule" x1={0} x2={scale.width} y1={height - 4} y2={height - 4} />
-                        <Gaps scale={scale} bed={bed} year={year} height={height} chosen={chosen} onChoose={onChoose} />
-                        {laned(shown(bed.stays, year.from, year.to)).map(({ stay, lane }) => (
-                            <StayLine
-                                key={stay.key}
-                                scale={scale}
-                                stay={stay}
-                                year={year}
-                                y={height - 8 - lane * LANE}
-                                chosen={chosen?.stay === stay.key}
-                                onChoose={() => onChoose({ bed: bed.id, stay: stay.key })}
-                            />
-                        ))}
-                        <Conflicts scale={scale} bed={bed} year={year} height={height} />
+                        <BedLine
+                            scale={scale}
+                            bed={bed}
+                            year={year}
+                            height={height}
+                            chosen={chosen?.bed === bed.id ? chosen : null}
+                            onChoose={onChoose}
+                        />
                     </g>
                 );
             })}
         </g>
     );
 }
+
+type Line = {
+    scale: YearScale;
+    bed: GroundBed;
+    year: Span;
+    height: number;
+    /** on this bed */
+    chosen: Chosen | null;
+    onChoose: (chosen: Chosen) => void;
+};
+
+/** One bed. Of fifty, a change redraws the one or two it touches. */
+const BedLine = memo(
+    function BedLine({ scale, bed, year, height, chosen, onChoose }: Line) {
+        return (
+            <>
+                <text x={-106} y={20} fontSize="12.5" fontWeight={chosen ? 700 : 400}>
+                    {bed.name}
+                </text>
+                <text className="quiet" x={-106} y={33} fontSize="10">
+                    {measures(bed)}
+                </text>
+                <line className="rule" x1={0} x2={scale.width} y1={height - 4} y2={height - 4} />
+                <Gaps scale={scale} bed={bed} year={year} height={height} chosen={chosen} onChoose={onChoose} />
+                {laned(shown(bed.stays, year.from, year.to)).map(({ stay, lane }) => (
+                    <StayLine
+                        key={stay.key}
+                        scale={scale}
+                        stay={stay}
+                        year={year}
+                        y={height - 8 - lane * LANE}
+                        chosen={chosen?.stay === stay.key}
+                        onChoose={() => onChoose({ bed: bed.id, stay: stay.key })}
+                    />
+                ))}
+                <Conflicts scale={scale} bed={bed} year={year} height={height} />
+            </>
+        );
+    },
+    (before, now) =>
+        before.bed === now.bed &&
+        before.chosen === now.chosen &&
+        before.year.from === now.year.from &&
+        before.year.to === now.year.to &&
+        before.scale.width === now.scale.width,
+);
 
 function measures({ length_m, width_m, site }: GroundBed): string {
     return say('ground.measures', {

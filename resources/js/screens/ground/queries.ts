@@ -40,7 +40,11 @@ export function usePlantings(zone: string, span: Span) {
         mutationFn: (change: Change) =>
             taken(api.PUT('/api/zones/{zone}/plantings', { params: { path: { zone }, query: span }, body: change })),
         onSuccess: ({ ground }) => {
-            queries.setQueryData(['ground', zone, span], ground);
+            const changed = new Map(ground.beds.map((bed) => [bed.id, bed]));
+            queries.setQueryData<GroundData>(
+                ['ground', zone, span],
+                (now) => now && { ...now, beds: now.beds.map((bed) => changed.get(bed.id) ?? bed) },
+            );
             void queries.invalidateQueries({ queryKey: ['ground', zone, 'fits'] });
             void queries.invalidateQueries({ queryKey: ['ground', zone, 'tasks'] });
         },

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Anthesis\Ground\Candidate;
+use Anthesis\Record\Day;
+use App\Crops\Crop;
+use App\Ground\GrowingHere;
+use App\Ground\Planting;
+use App\Log\Bed;
+use App\Operations\Today;
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Console\Command;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** Times what Ground answers over many beds and years, and leaves no trace. Needs the demonstration. */
+class BenchGround extends Command
+{
+    use TimesAnswers;
+
+    private const EACH_YEAR = 3;
+
+    private const WISHED_BEDS = 12;
+
+    private const WISHES = 30;
+
+    protected $signature = 'anthesis:bench-ground {--beds=50} {--years=5} {--repeats=5}';
+
+    protected $description = 'Time the beds, a change of them and a season’s plan (see bin/bench)';
+
+    public function handle(Kernel $kernel): int
+    {
+        $zone = Zone::query()->whereHas('currentComputation')->where('slug', 'basin-floor')->first();
+        $user = User::query()->first();
+        $here = $zone === null ? null : GrowingHere::in($zone);
+        if ($zone === null || $user === null || $here === null) {
+            $this->line('There is no demonstration to time. Run bin/start first.');
+
+            return self::SUCCESS;
+        }
+        DB::beginTransaction();
+        $year = Today::day()->year();
+        $first = $year - intdiv((int) $this->option('years'), 2);
+        $span = "from={$first}-01-01&to=".($first + (int) $this->option('years') - 1).'-12-31';
+        $beds = $this->plant($zone, array_values(array_filter($here->all(), static fn (Candidate $c): bool => in_array(true, $c->days->open, true))), $first);
+        $this->line(sprintf('%-44s %9d', 'plantings on '.count($beds).' beds', Planting::query()->where('zone_id', $zone->id)->count()));
+        Auth::guard('web')->setUser($user);
+        // There is no browser here whose token could be asked for.
+        ValidateCsrfToken::except(['api/*']);
+        $ask = fn (string $name, string $method, string $path, array $body = []) => $this->timed($kernel, (int) $this->option('repeats'), $name, $method, "/api/zones/basin-floor/{$path}", $body);
+        $moved = Planting::query()->where('sent_as', 'bench-ground-0-0')->firstOrFail();
+        $ask('ground', 'GET', "ground?{$span}");
+        $ask('a change with its effects', 'PUT', "plantings?{$span}", ['change' => [['id' => $moved->id, 'bed' => $beds[1], 'on' => "{$year}-05-10", 'metres' => 3]]]);
+        $ask('what fits a gap', 'GET', "beds/{$beds[2]}/fits?from={$year}-04-01&to={$year}-10-31");
+        $ask('tasks', 'GET', "ground-tasks?from={$year}-04-01&to={$year}-05-15");
+        $ask('worth', 'GET', 'worth');
+        $next = 'from='.($year + 1).'-01-01&to='.($year + 1).'-12-31';
+        $crops = Crop::query()->whereNot('slug', 'like', 'cover-%')->limit(self::WISHES)->pluck('slug')->all();
+        $ask(self::WISHES.' wishes on '.self::WISHED_BEDS.' beds', 'POST', "season-plans?{$next}", ['beds' => array_slice($beds, 0, self::WISHED_BEDS),
+            'wishes' => array_map(static fn (string $crop): array => ['key' => "bench-{$crop}", 'crop' => $crop, 'metres' => 4], $crops)]);
+        DB::rollBack();
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @param  list<Candidate>  $candidates
+     * @return list<int> the beds
+     */
+    private function plant(Zone $zone, array $candidates, int $first): array
+    {
+        $ids = Crop::query()->pluck('id', 'slug');
+        $beds = $rows = [];
+        for ($b = 0; $b < (int) $this->option('beds'); $b++) {
+            $beds[] = Bed::query()->create(['zone_id' => $zone->id, 'garden' => 'Bench', 'name' => "Row {$b}", 'length_m' => 20, 'width_m' => 1.2])->id;
+            for ($i = 0; $i < self::EACH_YEAR * (int) $this->option('years'); $i++) {
+                $candidate = $candidates[($b * 31 + $i * 17) % count($candidates)];
+                $open = array_keys(array_filter($candidate->days->open));
+                $rows[] = ['sent_as' => "bench-ground-{$b}-{$i}", 'zone_id' => $zone->id, 'bed_id' => $beds[$b], 'crop_id' => $ids[$candidate->crop->slug], 'variety' => $candidate->variety, 'route' => $candidate->route->value,
+                    'day' => Day::of($first + intdiv($i, self::EACH_YEAR), 1, 1)->plus($open[$i * 7 % count($open)])->iso(), 'metres' => 5.0, 'pinned' => false];
+            }
+        }
+        DB::table('plantings')->insert($rows);
+
+        return $beds;
+    }
+}
