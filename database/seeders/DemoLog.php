@@ -14,6 +14,7 @@ use App\Crops\ZoneCrops;
 use App\Cues\SaveCuePlant;
 use App\Ground\SaveBed;
 use App\Ground\SavePlantings;
+use App\Ground\SavePrice;
 use App\Log\Bed;
 use App\Log\KeepEntry;
 use App\Log\LoggedEntry;
@@ -69,6 +70,9 @@ final class DemoLog
     private const BEDS = ['Bed 1' => [9.0, 1.2, 'raised bed'], 'Bed 2' => [9.0, 1.2, 'raised bed'], 'Bed 3' => [9.0, 1.2, 'open ground'], 'Bed 4' => [9.0, 1.2, 'open ground'], 'Bed 5' => [6.0, 1.2, 'open ground'],
         'Bed 6' => [6.0, 1.2, 'low tunnel'], 'Bed 7' => [9.0, 1.2, 'open ground'], 'Bed 8' => [9.0, 1.5, 'open ground']];
 
+    /** What the educator's market table asks, a kilogram or a stem. */
+    private const PRICES = ['radish' => 5.0, 'lettuce-leaf' => 14.0, 'kale' => 9.0, 'carrot' => 4.5, 'tomato-main' => 6.0, 'beet' => 4.0, 'zinnia' => 0.6, 'sunflower-single' => 1.2];
+
     /** Planned: bed, crop, route, day, metres. Broccoli and cucumbers want the same ground in June, and Bed 7 stands empty after its carrots. */
     private const PLANNED = [['Bed 2', 'lettuce-leaf', 'direct', '2026-08-12', 6.0], ['Bed 3', 'tomato-main', 'transplant', '2026-05-28', 9.0], ['Bed 4', 'cucumber', 'direct', '2026-06-10', 5.0], ['Bed 5', 'bush-bean', 'direct', '2026-06-03', 6.0],
         ['Bed 6', 'broccoli', 'transplant', '2026-05-06', 6.0], ['Bed 6', 'cucumber', 'direct', '2026-06-14', 6.0], ['Bed 7', 'carrot', 'direct', '2026-05-01', 9.0], ['Bed 8', 'summer-squash', 'direct', '2026-06-02', 9.0],
@@ -101,6 +105,9 @@ final class DemoLog
         $this->sightings($zone, $volunteer);
         $this->plantings->execute($zone, $educator, array_map(static fn (array $p): array => ['key' => (string) Str::uuid(), 'bed' => Bed::query()->where(['zone_id' => $zone->id, 'name' => $p[0]])->firstOrFail()->id,
             'crop' => Crop::query()->where('slug', $p[1])->firstOrFail()->id, 'variety' => null, 'route' => $p[2], 'on' => $p[3], 'metres' => $p[4], 'pinned' => false], self::PLANNED), [], [], []);
+        foreach (self::PRICES as $slug => $price) {
+            app(SavePrice::class)->execute($educator, Crop::query()->where('slug', $slug)->firstOrFail(), $price);
+        }
     }
 
     /** @param  list<string>  $days */

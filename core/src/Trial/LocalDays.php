@@ -36,7 +36,7 @@ final readonly class LocalDays
     }
 
     /**
-     * @param  list<array{SeasonTables, ObservedSowing}>  $sowings  of the crop by the route, each with the weather of its site; those the record does not hold, from sowing to harvest, are left out
+     * @param  list<array{SeasonTables, ObservedSowing}>  $sowings  of the crop by the route, each with the weather of its site; those the record does not hold, from sowing to harvest, and those picked on the day they came up are left out
      * @return self|null null where none is left
      */
     public static function of(Crop $crop, Route $route, LightSchool $light, array $sowings): ?self
@@ -47,7 +47,7 @@ final readonly class LocalDays
             $growth = $tables->growth($crop, $light);
             $up = self::up($tables, $crop, $route, $sowing);
             $harvest = $sowing->firstHarvest->number - $tables->first->number;
-            if ($up !== null && $up <= $harvest && $harvest < $tables->days && $tables->missing[$harvest + 1] === $tables->missing[$up]) {
+            if ($up !== null && $up < $harvest && $harvest < $tables->days && $tables->missing[$harvest + 1] === $tables->missing[$up]) {
                 $seen[] = [$tables, $up, $harvest, ($growth[$harvest + 1] - $growth[$up + 1]) / $needed];
             }
         }
@@ -58,13 +58,10 @@ final readonly class LocalDays
         $factor = self::factor($shares);
         $error = static fn (SeasonTables $tables, int $up, int $harvest, float $factor): int => abs($harvest
             - self::maturity($tables->growth($crop, $light), $tables->days, $up, (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factor)))->growthDays($route)));
-        $before = $after = 0;
-        foreach ($seen as $i => [$tables, $up, $harvest]) {
-            $before += $error($tables, $up, $harvest, 1.0);
-            $after += count($seen) > 1 ? $error($tables, $up, $harvest, self::factor(array_values(array_diff_key($shares, [$i => true])))) : 0;
-        }
+        $mean = static fn (callable $factorOf): float => array_sum(array_map(static fn (array $s, int $i): int => $error($s[0], $s[1], $s[2], $factorOf($i)), $seen, array_keys($seen))) / count($seen);
+        $ofOthers = static fn (int $i): float => self::factor(array_values(array_diff_key($shares, [$i => true])));
 
-        return new self($shares, $factor, $crop->growth->maturityDays * $factor, $before / count($seen), count($seen) > 1 ? $after / count($seen) : null);
+        return new self($shares, $factor, $crop->growth->maturityDays * $factor, $mean(static fn (): float => 1.0), count($seen) > 1 ? $mean($ofOthers) : null);
     }
 
     /** @param  list<float>  $shares  at least one */

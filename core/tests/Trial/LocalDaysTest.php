@@ -9,6 +9,7 @@ use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
 use Anthesis\Exchange\CropCsv;
+use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\SeasonTables;
@@ -138,5 +139,69 @@ final class LocalDaysTest extends TestCase
         self::assertSame([1.0, 2, 2.0], [$early->meanYield(), $early->lost(), $early->meanQuality()]);
         self::assertSame([false, false, true, true], array_map(static fn (Wave $w): bool => $w->isOneSeasonsWord(), [$early, $on, $late, $none]));
         self::assertSame([0.0, 0.0, 0], [$none->meanYield(), $none->meanQuality(), $none->lost()]);
+    }
+
+    public function test_errors_are_the_mean_of_days_between_what_was_told_and_what_was_seen(): void
+    {
+        $crop = self::crop('radish');
+        [$a, $b] = self::seen($crop, Route::Direct, $crop->growth->maturityDays, 2);
+        $late = static fn (ObservedSowing $s, int $days): ObservedSowing => new ObservedSowing($s->on, $s->up, $s->firstHarvest->plus($days));
+        [$a, $b] = [$late($a, 4), $late($b, 2)];
+        $told = self::told($crop, Route::Direct, [$a, $b]);
+        self::assertEqualsWithDelta(3.0, $told?->errorBefore, 1e-12, 'four days late and two');
+        $byTheOther = static function (ObservedSowing $seen, ObservedSowing $other) use ($crop): int {
+            $days = self::told($crop, Route::Direct, [$other])->days ?? self::fail('nothing told');
+            $predicted = self::seen($crop, Route::Direct, $days, 2);
+            foreach ($predicted as $one) {
+                if ($one->on->number === $seen->on->number) {
+                    return abs($one->firstHarvest->number - $seen->firstHarvest->number);
+                }
+            }
+            self::fail('it was not sown');
+        };
+        self::assertEqualsWithDelta(($byTheOther($a, $b) + $byTheOther($b, $a)) / 2, $told?->errorAfter, 1e-12);
+        self::assertLessThan(3.0, $told?->errorAfter);
+    }
+
+    public function test_what_has_not_grown_enough_by_the_records_end_is_told_for_its_last_day(): void
+    {
+        $last = self::tables()->first->plus(self::tables()->days - 1);
+        $told = self::told(self::crop('kale'), Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last)]);
+        self::assertSame([0.0, 1], [$told?->errorBefore, count($told->shares ?? [])]);
+        $earlier = self::told(self::crop('kale'), Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(-5))]);
+        self::assertSame(5.0, $earlier?->errorBefore);
+    }
+
+    public function test_the_records_first_day_counts_and_a_harvest_on_the_day_it_came_up_tells_nothing(): void
+    {
+        $first = self::tables()->first;
+        $radish = self::crop('radish');
+        self::assertNotNull(self::told($radish, Route::Transplant, [new ObservedSowing($first, null, $first->plus(150))]));
+        self::assertNull(self::told($radish, Route::Transplant, [new ObservedSowing($first->plus(-1), null, $first->plus(150))]));
+        $day = Day::fromIso('2010-06-01');
+        self::assertNull(self::told($radish, Route::Direct, [new ObservedSowing($day->plus(-9), $day, $day)]));
+        self::assertNotNull(self::told($radish, Route::Direct, [new ObservedSowing($day->plus(-9), $day, $day->plus(1))]));
+    }
+
+    public function test_a_day_that_is_missing_between_coming_up_and_harvest_leaves_the_sowing_out(): void
+    {
+        $record = Fixtures::record('north');
+        $gap = Day::fromIso('2010-06-05')->number - $record->first->number;
+        [$minimum, $maximum] = [$record->minimum, $record->maximum];
+        // Longer than what is bridged.
+        for ($i = 0; $i < 12; $i++) {
+            $minimum[$gap + $i] = $maximum[$gap + $i] = null;
+        }
+        $tables = new SeasonTables(new DailyRecord($record->first, $minimum, $maximum), Fixtures::latitude('north'), Site::openGround());
+        $of = static fn (string $up, string $harvest): ?LocalDays => LocalDays::of(self::crop('radish'), Route::Direct, LightSchool::Radiation, [[$tables, new ObservedSowing(Day::fromIso('2010-05-01'), Day::fromIso($up), Day::fromIso($harvest))]]);
+        self::assertNotNull($of('2010-05-10', '2010-06-04'));
+        self::assertNull($of('2010-05-10', '2010-06-05'), 'the day of harvest itself is missing');
+        self::assertNull($of('2010-06-16', '2010-07-05'), 'the last missing day');
+        self::assertNotNull($of('2010-06-17', '2010-07-05'));
+    }
+
+    public function test_only_what_gave_nothing_at_all_is_lost(): void
+    {
+        self::assertSame(1, (new Wave('on the day', [0.5, 0.0, 1.0], [], null))->lost());
     }
 }

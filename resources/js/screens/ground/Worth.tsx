@@ -21,6 +21,8 @@ const COLUMNS = {
 
 type Column = keyof typeof COLUMNS;
 
+const IN_WORDS: Column[] = ['crop', 'on', 'thirst'];
+
 /** What each crop gives for a square metre and a week of its ground, with one's own prices: to be sorted by, not a verdict. */
 export function WorthOfGround({ zone }: { zone: string }) {
     const [open, setOpen] = useState(false);
@@ -50,7 +52,7 @@ function WorthTable({ zone }: { zone: string }) {
                                 <th
                                     key={column}
                                     scope="col"
-                                    className={column === 'crop' || column === 'on' ? undefined : 'number'}
+                                    className={IN_WORDS.includes(column) ? undefined : 'number'}
                                     aria-sort={column !== by.column ? undefined : by.falls ? 'descending' : 'ascending'}
                                 >
                                     <button
@@ -63,7 +65,7 @@ function WorthTable({ zone }: { zone: string }) {
                                                 falls:
                                                     column === by.column
                                                         ? !by.falls
-                                                        : column !== 'crop' && column !== 'on',
+                                                        : !IN_WORDS.includes(column),
                                             })
                                         }
                                     >
