@@ -58,10 +58,10 @@ final readonly class LocalDays
         $factor = self::factor($shares);
         $error = static fn (SeasonTables $tables, int $up, int $harvest, float $factor): int => abs($harvest
             - self::maturity($tables->growth($crop, $light), $tables->days, $up, (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factor)))->growthDays($route)));
-        $mean = static fn (callable $factorOf): float => array_sum(array_map(static fn (array $s, int $i): int => $error($s[0], $s[1], $s[2], $factorOf($i)), $seen, array_keys($seen))) / count($seen);
-        $ofOthers = static fn (int $i): float => self::factor(array_values(array_diff_key($shares, [$i => true])));
+        $mean = /** @param  list<float>  $factors one a sowing */ static fn (array $factors): float => array_sum(array_map(static fn (array $s, float $factor): int => $error($s[0], $s[1], $s[2], $factor), $seen, $factors)) / count($seen);
+        $ofOthers = array_map(static fn (int $i): float => count($shares) > 1 ? self::factor(array_values(array_diff_key($shares, [$i => true]))) : 1.0, array_keys($shares));
 
-        return new self($shares, $factor, $crop->growth->maturityDays * $factor, $mean(static fn (): float => 1.0), count($seen) > 1 ? $mean($ofOthers) : null);
+        return new self($shares, $factor, $crop->growth->maturityDays * $factor, $mean(array_fill(0, count($seen), 1.0)), count($seen) > 1 ? $mean($ofOthers) : null);
     }
 
     /** @param  list<float>  $shares  at least one */

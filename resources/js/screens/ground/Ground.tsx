@@ -175,7 +175,6 @@ function Beds({
                 <SeasonList zone={zone} beds={beds} year={year} />
                 <Families beds={beds} year={year} />
                 <Tasks zone={zone} from={data.today} />
-                <WorthOfGround zone={zone} />
                 <Numbers zone={zone} beds={beds} year={year} />
             </main>
             <aside aria-label={say('ground.reading')}>
@@ -211,24 +210,27 @@ function Beds({
 function Numbers({ zone, beds, year }: { zone: string; beds: GroundBed[]; year: Span }) {
     const columns = ['bed', 'crop', 'variety', 'kind', 'from', 'first', 'to', 'metres', 'family', 'pinned'];
     return (
-        <Behind
-            name={say('ground.all-stays')}
-            file={`${zone}-ground-${year.from.slice(0, 4)}`}
-            columns={columns.map((column) => say(`ground.column-${column}`))}
-            rows={beds.flatMap((bed) =>
-                shown(bed.stays, year.from, year.to).map((stay) => [
-                    `${bed.garden}, ${bed.name}`,
-                    stay.name,
-                    stay.variety,
-                    say(`ground.kind-${stay.kind}`),
-                    stay.from,
-                    stay.first,
-                    stay.to,
-                    stay.metres,
-                    stay.family,
-                    stay.pinned ? say('ground.yes') : '',
-                ]),
-            )}
-        />
+        <>
+            <WorthOfGround zone={zone} />
+            <Behind
+                name={say('ground.all-stays')}
+                file={`${zone}-ground-${year.from.slice(0, 4)}`}
+                columns={columns.map((column) => say(`ground.column-${column}`))}
+                rows={beds.flatMap((bed) =>
+                    shown(bed.stays, year.from, year.to).map((stay) => [
+                        `${bed.garden}, ${bed.name}`,
+                        stay.name,
+                        stay.variety,
+                        say(`ground.kind-${stay.kind}`),
+                        stay.from,
+                        stay.first,
+                        stay.to,
+                        stay.metres,
+                        stay.family,
+                        stay.pinned ? say('ground.yes') : '',
+                    ]),
+                )}
+            />
+        </>
     );
 }

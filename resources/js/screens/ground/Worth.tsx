@@ -62,10 +62,7 @@ function WorthTable({ zone }: { zone: string }) {
                                             setBy({
                                                 column,
                                                 // Numbers are wanted from the most on.
-                                                falls:
-                                                    column === by.column
-                                                        ? !by.falls
-                                                        : !IN_WORDS.includes(column),
+                                                falls: column === by.column ? !by.falls : !IN_WORDS.includes(column),
                                             })
                                         }
                                     >
