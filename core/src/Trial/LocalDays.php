@@ -56,9 +56,15 @@ final readonly class LocalDays
         }
         $shares = array_column($seen, 3);
         $factor = self::factor($shares);
-        $error = static fn (SeasonTables $tables, int $up, int $harvest, float $factor): int => abs($harvest
-            - self::maturity($tables->growth($crop, $light), $tables->days, $up, (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factor)))->growthDays($route)));
-        $mean = /** @param  list<float>  $factors one a sowing */ static fn (array $factors): float => array_sum(array_map(static fn (array $s, float $factor): int => $error($s[0], $s[1], $s[2], $factor), $seen, $factors)) / count($seen);
+        $mean = static function (array $factors) use ($crop, $route, $light, $seen): float {
+            $sum = 0;
+            foreach ($seen as $i => [$tables, $up, $harvest]) {
+                $needed = (new Maturity($crop->maturingIn($crop->growth->maturityDays * (float) $factors[$i])))->growthDays($route);
+                $sum += abs($harvest - self::maturity($tables->growth($crop, $light), $tables->days, $up, $needed));
+            }
+
+            return $sum / count($seen);
+        };
         $ofOthers = array_map(static fn (int $i): float => count($shares) > 1 ? self::factor(array_values(array_diff_key($shares, [$i => true]))) : 1.0, array_keys($shares));
 
         return new self($shares, $factor, $crop->growth->maturityDays * $factor, $mean(array_fill(0, count($seen), 1.0)), count($seen) > 1 ? $mean($ofOthers) : null);
