@@ -56,18 +56,26 @@ final readonly class LocalDays
         }
         $shares = array_column($seen, 3);
         $factor = self::factor($shares);
-        $mean = static function (array $factors) use ($crop, $route, $light, $seen): float {
-            $sum = 0;
-            foreach ($seen as $i => [$tables, $up, $harvest]) {
-                $needed = (new Maturity($crop->maturingIn($crop->growth->maturityDays * (float) $factors[$i])))->growthDays($route);
-                $sum += abs($harvest - self::maturity($tables->growth($crop, $light), $tables->days, $up, $needed));
-            }
-
-            return $sum / count($seen);
-        };
         $ofOthers = array_map(static fn (int $i): float => count($shares) > 1 ? self::factor(array_values(array_diff_key($shares, [$i => true]))) : 1.0, array_keys($shares));
 
-        return new self($shares, $factor, $crop->growth->maturityDays * $factor, $mean(array_fill(0, count($seen), 1.0)), count($seen) > 1 ? $mean($ofOthers) : null);
+        return new self($shares, $factor, $crop->growth->maturityDays * $factor,
+            self::meanError($crop, $route, $light, $seen, array_fill(0, count($seen), 1.0)), count($seen) > 1 ? self::meanError($crop, $route, $light, $seen, $ofOthers) : null);
+    }
+
+    /**
+     * @param  non-empty-list<array{SeasonTables, int, int, float}>  $seen  weather, day of coming up and of harvest
+     * @param  list<float>  $factors  of the packet's days, one a sowing
+     * @return float days
+     */
+    private static function meanError(Crop $crop, Route $route, LightSchool $light, array $seen, array $factors): float
+    {
+        $sum = 0;
+        foreach ($seen as $i => [$tables, $up, $harvest]) {
+            $needed = (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factors[$i])))->growthDays($route);
+            $sum += abs($harvest - self::maturity($tables->growth($crop, $light), $tables->days, $up, $needed));
+        }
+
+        return $sum / count($seen);
     }
 
     /** @param  list<float>  $shares  at least one */
