@@ -62,6 +62,20 @@ final class GroundTest extends BrowserTestCase
         self::assertSame([], $this->browser->errors());
     }
 
+    public function test_the_worth_of_the_ground_is_sorted_by_the_prices_of_whoever_looks(): void
+    {
+        $this->browser->driver->executeScript("[...document.querySelectorAll('summary')].find((s) => s.textContent === 'Worth of the ground').click()");
+        $this->browser->see('kg a m² and week')->press('money a m² and week');
+        $priced = fn (): array => $this->browser->driver->executeScript("return [...document.querySelectorAll('.worth tbody tr')].slice(0, 5).map((r) => [r.querySelector('input').value !== '', Number(r.cells[7].textContent)])");
+        $this->browser->until(static fn (): bool => array_column($priced(), 0) === array_fill(0, 5, true), 'Those with a price do not come first.');
+        $money = array_column($priced(), 1);
+        $falling = $money;
+        rsort($falling);
+        self::assertSame($falling, $money, 'the most first');
+        $this->assertAccessible('worth of the ground');
+        $this->browser->visit('/desk/zones/basin-floor/today')->see('To be done for the beds');
+    }
+
     public function test_beds_are_filled_with_wishes_around_what_is_pinned(): void
     {
         $this->browser->driver->executeScript("[...document.querySelectorAll('.stay')].find((s) => s.getAttribute('aria-label').startsWith('Summer squash')).dispatchEvent(new MouseEvent('click', {bubbles: true}))");

@@ -96,4 +96,34 @@ final class CueTest extends TestCase
         self::assertGreaterThan(1.2, $cue?->strength);
         self::assertEqualsWithDelta(1.0, Cue::of($record, $latitude, Site::openGround(), $fixed)?->strength, 0.06, 'a date is no better than itself');
     }
+
+    public function test_it_is_due_by_the_ninth_of_ten_members_and_by_the_warmth_of_this_year_alone(): void
+    {
+        $cue = Cue::of(self::plain(4), Latitude::of(46.8), Site::openGround(), array_map(Day::fromIso(...), ['2001-04-10', '2002-04-10', '2003-04-10']));
+        $member = static fn (string $first, int $years, float $warm): Member => new Member(2001, new DailyRecord(Day::fromIso($first), self::plain($years, $warm)->minimum, self::plain($years, $warm)->maximum));
+        $expected = static fn (Member ...$members): array => array_map(static fn (?Day $d): ?string => $d?->iso(), $cue?->expected(array_values($members), Day::fromIso('2004-03-01')) ?? []);
+        // Eleven on 9 April and one ten days later: the 11.7th of twelve lies seven days after the eleventh.
+        $twelve = [...array_fill(0, 11, $member('2004-01-01', 1, 4.0)), $member('2004-01-01', 1, 2.0)];
+        self::assertSame(['2004-04-09', '2004-04-09', '2004-04-16'], $expected(...$twelve));
+        // Ten days of 3.9 °C d are not yet forty.
+        self::assertSame('2004-04-10', $expected($member('2004-01-01', 1, 3.9), $member('2004-01-01', 1, 3.9))[1]);
+        // The year before was warm too; 2003 has its 91st day on 1 April, and 2004 on 31 March.
+        self::assertSame('2004-04-09', $expected($member('2003-01-01', 2, 4.0), $member('2003-01-01', 2, 4.0))[1]);
+    }
+
+    public function test_a_sighting_the_day_after_the_records_end_is_left_out(): void
+    {
+        self::assertNull(Cue::of(self::plain(2), Latitude::of(46.8), Site::openGround(), [Day::fromIso('2003-01-01')]));
+    }
+
+    public function test_the_median_date_of_an_even_number_of_sightings_is_the_earlier_of_the_two_in_the_middle(): void
+    {
+        $record = Fixtures::record('north');
+        $latitude = Fixtures::latitude('north');
+        $soil = SoilTemperature::of($record, $latitude, Site::openGround())->dailyMean;
+        $week = static fn (string $day): float => array_sum(array_slice($soil, Day::fromIso($day)->number - $record->first->number - 6, 7)) / 7;
+        $cue = Cue::of($record, $latitude, Site::openGround(), [Day::fromIso('2001-04-20'), Day::fromIso('2002-04-21')]);
+        $spread = static fn (float $a, float $b): float => abs($a - $b) / 2;
+        self::assertEqualsWithDelta($spread($week('2001-04-20'), $week('2002-04-20')) / $spread($week('2001-04-20'), $week('2002-04-21')), $cue?->strength, 1e-9);
+    }
 }
