@@ -6,6 +6,7 @@ namespace App\Gardener;
 
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Vite;
 use RuntimeException;
 
 /** Renders gardener's pages to HTML with Node, from the React components in resources/js/gardener. */
@@ -23,7 +24,7 @@ final class PageRenderer
     {
         $html = [];
         foreach (array_combine(array_keys($pages), $this->run(array_values($pages))) as $key => $body) {
-            $html[$key] = view('gardener', ['page' => $pages[$key], 'html' => $body, 'styles' => self::styles()])->render();
+            $html[$key] = view('gardener', ['page' => $pages[$key], 'html' => $body, 'styles' => self::styles(), 'fonts' => self::fonts()])->render();
         }
 
         return $html;
@@ -81,6 +82,13 @@ final class PageRenderer
         $file = is_array($manifest) ? $manifest['resources/css/gardener.css']['file'] ?? null : null;
 
         return is_string($file) ? (string) file_get_contents(public_path("build/{$file}")) : '';
+    }
+
+    /** @return list<string> addresses of the letters that every page is set in */
+    private static function fonts(): array
+    {
+        return array_map(Vite::asset(...), ['node_modules/@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
+            'node_modules/@fontsource-variable/source-sans-3/files/source-sans-3-latin-wght-normal.woff2']);
     }
 
     private static function path(): string

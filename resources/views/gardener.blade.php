@@ -13,8 +13,12 @@
         <link rel="alternate" type="text/calendar" href="{{ $page->feed }}" title="{{ $page->reading->say('page.take.feed') }}">
     @endisset
     <style>{!! $styles !!}</style>
+    {{-- What is read comes before how it looks: letters and the script wait behind it on a slow line. --}}
+    @foreach ($fonts as $font)
+        <link rel="preload" href="{{ $font }}" as="font" type="font/woff2" crossorigin fetchpriority="low">
+    @endforeach
     @unless (in_array($page->name, ['embed', 'paper', 'labels'], true))
-        @vite('resources/js/gardener/client.ts')
+        <script type="module" src="{{ Vite::asset('resources/js/gardener/client.ts') }}" fetchpriority="low"></script>
     @endunless
 </head>
 <body class="gardener">

@@ -1,5 +1,5 @@
 import { levels, say } from '../words/words';
-import { area, line } from 'd3-shape';
+import { line } from 'd3-shape';
 import { inShort, yearDay, type MonthDay } from '../time/days';
 import { crossings, inRulerOrder, type YearScale } from '../time/yearScale';
 
@@ -28,15 +28,14 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
     const hot = inRulerOrder(ruler.hot_chance, ruler.starts);
     const soil = inRulerOrder(ruler.soil, ruler.starts);
     const up = (top: number, height: number, value: number, most: number) => top + height - (height * value) / most;
-    const share = area<number>()
-        .x((_, i) => (i + 0.5) * dayWidth)
-        .y0(FREEZE.top + FREEZE.height)
-        .y1((v) => up(FREEZE.top, FREEZE.height, v, 1));
+    const days = line<number>()
+        .digits(1)
+        .x((_, i) => (i + 0.5) * dayWidth);
+    const foot = FREEZE.top + FREEZE.height;
+    const share = (chances: number[]) =>
+        `${days.y((v) => up(FREEZE.top, FREEZE.height, v, 1))(chances)}V${foot}H${dayWidth / 2}Z`;
     const [coldest, warmest] = [Math.min(...soil), Math.max(...soil)];
     const span = Math.max(1, warmest - coldest);
-    const course = line<number>()
-        .x((_, i) => (i + 0.5) * dayWidth)
-        .y((v) => up(SOIL.top, SOIL.height, v - coldest, span));
     const narrow = scale.width < 560;
     const soilTicks = crossings(ruler.soil, levels(narrow));
     const lightTicks = spaced(crossings(ruler.day_length, HOURS), scale, narrow ? 30 : 34);
@@ -56,16 +55,14 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
                     <line key={x} className="ink" x1={x} x2={x} y1={MONTHS_AT} y2={MONTHS_AT + 4} strokeWidth="0.8" />
                 ))}
             </g>
-            <path className="freeze-area" d={share(freeze) ?? ''} />
-            <path className="heat-area" d={share(hot) ?? ''} />
-            <line
-                className="rule"
-                x1={0}
-                x2={scale.width}
-                y1={FREEZE.top + FREEZE.height}
-                y2={FREEZE.top + FREEZE.height}
+            <path className="freeze-area" d={share(freeze)} />
+            <path className="heat-area" d={share(hot)} />
+            <line className="rule" x1={0} x2={scale.width} y1={foot} y2={foot} />
+            <path
+                className="ink"
+                d={days.y((v) => up(SOIL.top, SOIL.height, v - coldest, span))(soil) ?? ''}
+                strokeWidth="1.3"
             />
-            <path className="ink" d={course(soil) ?? ''} strokeWidth="1.3" />
             {soilTicks.map(({ day, level }) => (
                 <g key={day + level}>
                     <circle

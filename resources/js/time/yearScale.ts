@@ -16,7 +16,9 @@ export type YearScale = {
 
 export function yearScale(starts: MonthDay, width: number): YearScale {
     const start = yearDay(starts);
-    const linear = scaleLinear([0, YEAR], [0, width]);
+    const exact = scaleLinear([0, YEAR], [0, width]);
+    // Finer than any screen, and short to write out: pages hold thousands of these.
+    const linear = (day: number) => Math.round(100 * exact(day)) / 100;
     const x = (day: number) => linear(daysUntil(start, day));
     const firstMonth = Number(starts.slice(0, 2));
     const months = Array.from({ length: 12 }, (_, i) => {
@@ -33,7 +35,7 @@ export function yearScale(starts: MonthDay, width: number): YearScale {
     return {
         width,
         x,
-        day: (position) => wrap(start + Math.min(YEAR - 1, Math.max(0, Math.floor(linear.invert(position))))),
+        day: (position) => wrap(start + Math.min(YEAR - 1, Math.max(0, Math.floor(exact.invert(position))))),
         pieces: (span) => {
             if (span.days >= YEAR) return [{ from: 0, to: width, openLeft: true, openRight: true }];
             const from = daysUntil(start, yearDay(span.first));

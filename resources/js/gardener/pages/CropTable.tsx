@@ -117,16 +117,14 @@ export function Lanes({ crop, scale }: { crop: Pick<CalendarCrop, 'routes'>; sca
             height={crop.routes.length * height}
             viewBox={`0 0 ${scale.width} ${crop.routes.length * height}`}
         >
-            {scale.months.slice(1).map((month) => (
-                <line
-                    key={month.name}
-                    className="rule"
-                    x1={month.x}
-                    x2={month.x}
-                    y1={0}
-                    y2={crop.routes.length * height}
-                />
-            ))}
+            <path
+                className="rule"
+                fill="none"
+                d={scale.months
+                    .slice(1)
+                    .map((month) => `M${month.x} 0V${crop.routes.length * height}`)
+                    .join('')}
+            />
             {crop.routes.map((route, i) => (
                 <g key={route.route} transform={`translate(0 ${i * height})`}>
                     <WindowLane scale={scale} lane={route} />
