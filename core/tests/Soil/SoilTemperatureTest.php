@@ -101,4 +101,11 @@ final class SoilTemperatureTest extends TestCase
         $rate = 0.5 * exp(-0.05 * sqrt(M_PI / (0.6e-6 * 86400)));
         self::assertEqualsWithDelta($start + $share * $rate * ($air - $start), $soil[10], 1e-9);
     }
+
+    public function test_a_day_of_which_only_one_end_is_known_has_no_soil(): void
+    {
+        $day = static fn (?float $last): ?float => SoilTemperature::of(new DailyRecord(Day::fromIso('2010-05-01'), [5.0, 6.0, 7.0], [15.0, 16.0, $last]), Fixtures::latitude('north'), Site::openGround())->dailyMean[2];
+        self::assertNotNull($day(17.0));
+        self::assertNull($day(null));
+    }
 }

@@ -20,7 +20,7 @@ export function SowAgain({ routes }: { routes: Route[] }) {
     const again = routes.filter((route) => route.again?.length);
     if (again.length === 0) return null;
     return (
-        <section>
+        <section className="sown-again">
             <h2>{say('page.crop.again')}</h2>
             <p>{say('page.crop.again-how')}</p>
             {again.map((route) => (
