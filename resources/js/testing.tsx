@@ -8,7 +8,7 @@ import { afterEach, vi } from 'vitest';
 afterEach(cleanup);
 
 // As in vite.config.ts: patience with a busy machine.
-configure({ asyncUtilTimeout: 3_000 });
+configure({ asyncUtilTimeout: 60_000 });
 
 /** What a test has the server answer: data, or a refusal, by "METHOD /path". */
 export type Answers = Record<string, unknown>;

@@ -111,8 +111,8 @@ final readonly class SupplyLine
     /** @return list<array{int, int}> first and last day of each stretch, between the first harvest and the last, without anything to pick */
     public function gaps(): array
     {
-        return array_values(array_filter($this->stretches(static fn (int $n): bool => $n === 0), fn (array $s): bool => $s[0] > 0 && $s[1] < count($this->usual) - 1
-            && array_sum(array_slice($this->usual, 0, $s[0])) > 0));
+        // The line begins with the wait for the first harvest and ends with the last day of the last one.
+        return array_values(array_filter($this->stretches(static fn (int $n): bool => $n === 0), static fn (array $s): bool => $s[0] > 0));
     }
 
     /** @return list<array{int, int}> first and last day of each stretch on which two sowings or more are picked at once */
