@@ -31,6 +31,13 @@ describe('what the beds ask for', () => {
         expect(screen.getByRole('link').getAttribute('href')).toBe('/desk/zones/bench/ground');
     });
 
+    it('puts what begins before what has held for a while, and says until when that does', async () => {
+        today([{ ...task('no-manure', '2026-03-02', 1), to: '2026-06-20' }, task('amend', '2026-04-30', 2)]);
+        const lines = (await screen.findAllByRole('listitem')).map((line) => line.textContent);
+        expect(lines[0]).toMatch(/^30 Apr: /);
+        expect(lines[1]).toMatch(/^until 20 Jun: /);
+    });
+
     it('stops after eight and says how many more there are', async () => {
         today(Array.from({ length: 11 }, (_, i) => task('amend', '2026-04-29', i)));
         expect(await screen.findAllByRole('listitem')).toHaveLength(8);

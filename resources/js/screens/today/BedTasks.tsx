@@ -12,13 +12,18 @@ const SHOWN = 8;
 export function BedTasks({ zone, today }: { zone: string; today: string }) {
     const { data } = useGroundTasks(zone, { from: today, to: dateAfter(today, AHEAD) });
     if (!data || data.length === 0) return null;
+    // What begins now comes before what has held for weeks.
+    const tasks = [...data.filter((task) => task.on >= today), ...data.filter((task) => task.on < today)];
     return (
         <section>
             <h3>{say('today.tasks')}</h3>
             <ul className="bed-tasks">
-                {data.slice(0, SHOWN).map((task) => (
+                {tasks.slice(0, SHOWN).map((task) => (
                     <li key={`${task.planting} ${task.key}`}>
-                        {inShort(task.on.slice(5))}:{' '}
+                        {task.on < today && task.to
+                            ? say('today.task-until', { to: inShort(task.to.slice(5)) })
+                            : inShort(task.on.slice(5))}
+                        :{' '}
                         {say(`task.${task.key}`, {
                             crop: task.name,
                             bed: task.bed.name,
