@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ground;
 
+use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Ground\Preparation;
 use Anthesis\Record\Day;
@@ -34,17 +35,21 @@ final readonly class ZoneTasks
         $tasks = [];
         foreach ($this->ground->beds($zone, $here, $from, $to->plus(365)) as ['bed' => $bed, 'told' => $told]) {
             foreach ($told as $stay) {
-                $candidate = $stay['kind'] === 'planned' ? $here->candidate($stay['crop'], $stay['variety'], Route::from($stay['route'])) : null;
-                if ($candidate === null) {
+                $candidate = $here->candidate($stay['crop'], $stay['variety'], Route::from($stay['route']));
+                $isCover = $candidate?->crop->kind === Crop::COVER;
+                // What stands already is made ready for; a cover is still to be cut.
+                if ($candidate === null || $stay['kind'] !== 'planned' && ! ($isCover && $stay['kind'] === 'under-way')) {
                     continue;
                 }
                 $on = Day::fromIso($stay['from']);
                 $emerges = $candidate->crop->emergence->daysAt(max(1.0, $soil[$on->yearDay()->number - 1]) + self::SOIL_ABOVE);
                 $up = $candidate->route === Route::Direct && $emerges !== null ? $on->plus((int) ceil($emerges)) : null;
                 $first = $candidate->days->firstHarvest($on) ?? $on->plus((int) $candidate->crop->growth->maturityDays);
-                foreach (Preparation::of($candidate->crop, $candidate->route, $on, $up, $first, $soil, $maximum) as $task) {
+                $own = $isCover ? Preparation::ofCover($candidate->crop, $on, $stay['kind'] === 'planned' ? $up : null, $first, self::next($told, $stay['from']))
+                    : Preparation::of($candidate->crop, $candidate->route, $on, $up, $first, $soil, $maximum);
+                foreach ($own as $task) {
                     if (($task->to ?? $task->on)->number >= $from->number && $task->on->number <= $to->number) {
-                        $tasks[] = ['key' => $task->key, 'on' => $task->on->iso(), 'to' => $task->to?->iso(), 'bed' => $bed->told(), 'name' => $stay['name'], 'crop' => $stay['crop'], 'planting' => $stay['planting'], 'for' => $stay['from']];
+                        $tasks[] = ['key' => $task->key, 'on' => $task->on->iso(), 'to' => $task->to?->iso(), 'bed' => $bed->told(), 'name' => $stay['name'], 'crop' => $stay['crop'], 'stay' => $stay['key'], 'for' => $stay['from']];
                     }
                 }
             }
@@ -52,5 +57,16 @@ final readonly class ZoneTasks
         usort($tasks, static fn (array $a, array $b): int => [$a['on'], $a['name'], $a['key']] <=> [$b['on'], $b['name'], $b['key']]);
 
         return $tasks;
+    }
+
+    /**
+     * @param  list<array{from: string, ...}>  $stays  of a bed
+     * @return Day|null when the next one begins after a day
+     */
+    private static function next(array $stays, string $after): ?Day
+    {
+        $later = array_filter(array_column($stays, 'from'), static fn (string $from): bool => $from > $after);
+
+        return $later === [] ? null : Day::fromIso(min($later));
     }
 }

@@ -187,6 +187,20 @@ class GroundTest extends TestCase
         self::assertSame($sorted, array_column($tasks, 'on'));
     }
 
+    public function test_a_cover_crop_is_cut_in_time_for_what_comes_after_it_planned_or_sown(): void
+    {
+        $this->change(['add' => [$this->planting('cover-rye', '2012-08-20'), $this->planting('radish', '2013-05-01')]]);
+        $cut = fn (string $from, string $to): array => array_values(array_filter($this->getJson("/api/zones/test-basin/ground-tasks?from={$from}&to={$to}")->assertOk()->json('data'), static fn (array $t): bool => $t['key'] === 'cut'));
+        $keys = array_column(array_filter($this->getJson('/api/zones/test-basin/ground-tasks?from=2012-05-01&to=2012-12-31')->json('data'), static fn (array $t): bool => $t['crop'] === 'cover-rye'), 'key');
+        self::assertSame([], array_intersect($keys, ['compost', 'amend', 'thin', 'no-raw-manure']), 'nothing is made ready for it');
+        [$planned] = $cut('2012-08-20', '2013-04-30');
+        self::assertSame(['Bed 1', '2012-08-20'], [$planned['bed']['name'], $planned['for']]);
+        self::assertLessThanOrEqual('2013-04-10', $planned['to']);
+        $now = CarbonImmutable::now()->getTimestampMs();
+        $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => $now, 'by' => 'desk', 'entries' => [['key' => 'rye-sown', 'act' => 'sown', 'on' => '2012-04-10', 'crop' => 'cover-rye', 'garden' => 'School', 'bed' => 'Bed 2', 'metres' => 6, 'written_at' => $now]]])->assertOk();
+        self::assertSame(['sowing rye-sown'], array_column(array_filter($cut('2012-04-20', '2012-12-31'), static fn (array $t): bool => $t['bed']['name'] === 'Bed 2'), 'stay'));
+    }
+
     public function test_tasks_are_a_calendar_by_a_secret_address_that_can_be_made_anew(): void
     {
         $this->change(['add' => [$this->planting('carrot', '2012-06-01')]]);

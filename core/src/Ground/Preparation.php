@@ -33,6 +33,29 @@ final class Preparation
     /** Days from raw manure to a harvest that touches soil. A crop that does not may have 90; which do is not in the book, so all are taken for such. */
     private const MANURE = 120;
 
+    /** Days a cover crop lies cut before seed is sown after it. */
+    private const ROTS = 21;
+
+    /**
+     * A cover crop is for the ground: nothing is made ready for it, and it is cut once its stand is worth having, before it seeds,
+     * and in time for what comes after it.
+     *
+     * @param  Day  $on  of sowing
+     * @param  Day|null  $up  when it is to come up; null: it is up
+     * @param  Day  $worthHaving  its "harvest": the first day its stand is worth having
+     * @param  Day|null  $next  when the next crop goes in; null: none is planned
+     * @return list<Task> in the order of their days
+     */
+    public static function ofCover(Crop $crop, Day $on, ?Day $up, Day $worthHaving, ?Day $next): array
+    {
+        $last = $worthHaving->plus($crop->harvest->days - 1);
+        $latest = $next === null ? $last : $next->plus(-self::ROTS);
+        $to = $latest->number < $last->number ? $latest : $last;
+        $cut = new Task('cut', $to->number < $worthHaving->number ? $to : $worthHaving, $to);
+
+        return $up === null ? [$cut] : [new Task('water', $on, $up), $cut];
+    }
+
     /**
      * @param  Day  $on  of sowing or setting out
      * @param  Day|null  $up  when it is to come up; null: it is set out

@@ -220,6 +220,19 @@ final class GroundTest extends TestCase
         self::assertSame(['2026-06-09', '2026-06-09'], [$shade[0]->on->iso(), $shade[0]->to?->iso()], 'the last of its tender days');
     }
 
+    public function test_a_cover_crop_is_cut_before_it_seeds_and_three_weeks_before_what_comes_after_it(): void
+    {
+        $rye = self::crop('cover-rye');
+        self::assertSame(60, $rye->harvest->days);
+        [$on, $worth] = [Day::fromIso('2026-09-10'), Day::fromIso('2026-11-01')];
+        $told = static fn (?string $next, ?Day $up = null): array => array_map(static fn (Task $t): array => [$t->key, $t->on->iso(), $t->to?->iso()], Preparation::ofCover($rye, $on, $up, $worth, $next === null ? null : Day::fromIso($next)));
+        self::assertSame([['cut', '2026-11-01', '2026-12-30']], $told(null));
+        self::assertSame([['cut', '2026-11-01', '2026-12-30']], $told('2027-01-20'), 'three weeks after its last day');
+        self::assertSame([['cut', '2026-11-01', '2026-12-29']], $told('2027-01-19'));
+        self::assertSame([['cut', '2026-10-25', '2026-10-25']], $told('2026-11-15'), 'before its stand is worth having');
+        self::assertSame([['water', '2026-09-10', '2026-09-18'], ['cut', '2026-11-01', '2026-12-30']], $told(null, $on->plus(8)));
+    }
+
     public function test_a_season_is_planned_by_its_rules(): void
     {
         [$from, $to] = [Day::fromIso('2026-04-01'), Day::fromIso('2026-10-31')];

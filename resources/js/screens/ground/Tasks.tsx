@@ -19,7 +19,7 @@ export function Tasks({ zone, from }: { zone: string; from: string }) {
             <table className="ruled dense">
                 <tbody>
                     {data.map((task) => (
-                        <tr key={`${task.planting} ${task.key}`}>
+                        <tr key={`${task.stay} ${task.key}`}>
                             <td className="nowrap">
                                 {task.to
                                     ? say('ground.from-to', {

@@ -10,7 +10,7 @@ const task = (key: string, on: string, planting: number) => ({
     bed: { garden: 'School', name: 'Bed 3', site: null },
     name: 'Carrot',
     crop: 'carrot',
-    planting,
+    stay: `planting ${planting}`,
     for: '2026-05-10',
 });
 

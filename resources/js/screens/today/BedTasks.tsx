@@ -19,7 +19,7 @@ export function BedTasks({ zone, today }: { zone: string; today: string }) {
             <h3>{say('today.tasks')}</h3>
             <ul className="bed-tasks">
                 {tasks.slice(0, SHOWN).map((task) => (
-                    <li key={`${task.planting} ${task.key}`}>
+                    <li key={`${task.stay} ${task.key}`}>
                         {task.on < today && task.to
                             ? say('today.task-until', { to: inShort(task.to.slice(5)) })
                             : inShort(task.on.slice(5))}
