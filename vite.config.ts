@@ -19,6 +19,9 @@ export default defineConfig({
     ssr: { noExternal: true },
     test: {
         environment: 'jsdom',
+        isolate: false,
+        unstubGlobals: true,
+        setupFiles: ['resources/js/testSetup.ts'],
         include: ['resources/js/**/*.test.{ts,tsx}'],
         // How long a busy machine takes says nothing of the program; only a test that fails ever waits so long.
         testTimeout: 300_000,

@@ -1,14 +1,9 @@
 import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, configure, render } from '@testing-library/react';
+import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
-import { afterEach, vi } from 'vitest';
-
-afterEach(cleanup);
-
-// As in vite.config.ts: patience with a busy machine.
-configure({ asyncUtilTimeout: 60_000 });
+import { vi } from 'vitest';
 
 /** What a test has the server answer: data, or a refusal, by "METHOD /path". */
 export type Answers = Record<string, unknown>;

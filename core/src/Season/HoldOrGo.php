@@ -57,7 +57,7 @@ final readonly class HoldOrGo
             if ($reached && $share >= $enough) {
                 $slack = $i;
             }
-            if ($hold === null && $i > 0 && ($reached ? $i <= self::WAIT && $share > $now + self::MUCH_BETTER + self::ROUNDING : $share >= $enough)) {
+            if ($hold === null && ($reached ? $i <= self::WAIT && $share > $now + self::MUCH_BETTER + self::ROUNDING : $share >= $enough)) {
                 $hold = $i;
             }
         }

@@ -63,7 +63,7 @@ final readonly class SeasonPosition
         for ($year = $record->first->year(); $year < $start->year(); $year++) {
             $from = Day::of($year, $month, $day)->number - $record->first->number;
             $sums = $above($from, self::YEAR);
-            if ($sums !== null && $from + self::YEAR <= $last - $so + 1) {
+            if ($sums !== null) {
                 $others[] = $sums;
                 $soils[] = self::weekOf($soil, $from + $so);
             }

@@ -34,7 +34,7 @@ final class AdvisoryGroundTest extends TestCase
     /**
      * A season on 1 April 2008 with six members, 2001 to 2006, of 5 to 15 °C but on some days.
      *
-     * @param  array<string, array{float, float}>  $but  by date
+     * @param  array<string, array{float, float|null}>  $but  by date
      */
     private function season(array $but, ?Site $site = null): ThisSeason
     {
@@ -226,5 +226,44 @@ final class AdvisoryGroundTest extends TestCase
         // Of several the coldest is told.
         $two = [SoilReady::at(8.5, array_fill(2001, 6, [...array_fill(0, 5 + 12, 8.0), ...array_fill(0, 30, 11.0)]), $season->today), ...$late];
         self::assertSame(['soil-8'], array_map(static fn (AdvisoryGround $g): string => $g->key, AdvisoryGround::of($season, $two, [$normal[0], $normal[0]], [], $nights, [])));
+    }
+
+    /** @return list<AdvisoryGround> of soil that is warm on 1 April, where it usually is so many days later */
+    private function warmNow(int $daysEarly): array
+    {
+        $season = $this->season([]);
+        $ready = SoilReady::at(15.0, array_fill(2001, 6, array_fill(0, 5 + 30, 16.0)), $season->today);
+        self::assertTrue($ready->now);
+        $usual = $season->today->plus($daysEarly)->yearDay()->iso();
+        // A record warm from a day on that makes the soil reach it then.
+        for ($from = 60; $from < 140; $from++) {
+            $minimum = $maximum = [];
+            for ($day = Day::fromIso('2001-01-01'); $day->number <= Day::fromIso('2003-12-31')->number; $day = $day->plus(1)) {
+                $warm = $day->yearDay()->number >= $from && $day->yearDay()->number < 250;
+                [$minimum[], $maximum[]] = $warm ? [12.0, 22.0] : [-5.0, 5.0];
+            }
+            $normal = SoilDate::all(SoilTemperature::of(new DailyRecord(Day::fromIso('2001-01-01'), $minimum, $maximum), $season->latitude, Site::openGround()), $season->latitude, [15.0]);
+            if ($normal[0]->oneYearInTwo?->iso() === $usual) {
+                return AdvisoryGround::of($season, [$ready], $normal, [], NightWork::of($season, [], []), []);
+            }
+        }
+        self::fail("nothing is warm on {$usual}");
+    }
+
+    public function test_soil_that_is_warm_a_week_early_is_news_and_six_days_early_is_none(): void
+    {
+        self::assertSame(['advisory.draft.soil-now'], array_map(static fn (AdvisoryGround $g): string => $g->says->key, $this->warmNow(7)));
+        self::assertSame([], $this->warmNow(6));
+    }
+
+    public function test_days_of_which_nobody_knows_the_heat_are_no_heat(): void
+    {
+        $unknown = [];
+        foreach (range(2001, 2006) as $year) {
+            foreach (range(1, 7) as $day) {
+                $unknown["{$year}-04-0{$day}"] = [12.0, null];
+            }
+        }
+        self::assertSame([], $this->grounds($this->season($unknown), new Outside($this->crop('spinach'), Stage::Young, 0)));
     }
 }

@@ -152,6 +152,31 @@ final class SeasonTest extends TestCase
         self::assertSame(4, FreezeToCome::before($members, 0.0, Day::of(2026, 4, 18), $south), 'south of the equator midsummer is in January');
     }
 
+    public function test_a_freeze_on_the_first_day_a_member_has_is_one(): void
+    {
+        $member = new Member(2001, new DailyRecord(Day::of(2026, 4, 18), [-1.0, ...array_fill(0, 400, 8.0)], array_fill(0, 401, 18.0)));
+        self::assertSame(1, FreezeToCome::before([$member], 0.0, Day::of(2026, 4, 18), Latitude::of(46.0)));
+    }
+
+    /** An outlook of most of a year, which none is, brings a member to the record's very last day. */
+    public function test_a_member_may_end_on_the_records_last_day(): void
+    {
+        $record = $this->record('2001-01-01', '2003-06-30');
+        $outlook = static fn (int $days): DailyRecord => new DailyRecord(Day::of(2003, 7, 1), array_fill(0, $days, 1.0), array_fill(0, $days, 9.0));
+        $years = static fn (int $days): array => array_map(static fn (Member $m): int => $m->year, Splice::members($record, $outlook($days)));
+        // It goes on from 8 March: 480 days from 8 March 2002 on end on 30 June 2003.
+        self::assertSame([2001, 2002], $years(251));
+        self::assertSame([2001], $years(252));
+    }
+
+    public function test_in_the_south_warmth_is_counted_from_the_july_before(): void
+    {
+        // 1 July 2025 to 17 April 2026 are 291 days of 5 degree-days each.
+        $position = SeasonPosition::of($this->steadyYears(0.0, '2026-04-17'), [], Latitude::of(-38.0));
+        self::assertEqualsWithDelta(291 * 5.0, $position->degreeDays, 1e-6);
+        self::assertSame(0, $position->daysAhead);
+    }
+
     public function test_a_season_two_degrees_warmer_than_others_is_ahead(): void
     {
         $record = $this->steadyYears(2.0, '2026-04-17');

@@ -1,0 +1,11 @@
+import { cleanup, configure } from '@testing-library/react';
+import { afterEach } from 'vitest';
+
+// Files share what they import, which is most of their time; each leaves nothing behind for the next.
+afterEach(() => {
+    cleanup();
+    document.body.replaceChildren();
+});
+
+// As in vite.config.ts: patience with a busy machine.
+configure({ asyncUtilTimeout: 60_000 });
