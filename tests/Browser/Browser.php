@@ -59,9 +59,10 @@ final class Browser
     {
         $this->devTools('Emulation.clearDeviceMetricsOverride', []);
         $this->devTools('Emulation.setScriptExecutionDisabled', ['value' => false]);
+        // The last page goes first: what it still asks for would bring its cookies back.
+        $this->driver->get('about:blank');
         $this->devTools('Network.clearBrowserCookies', []);
         $this->devTools('Storage.clearDataForOrigin', ['origin' => $this->base, 'storageTypes' => 'all']);
-        $this->driver->get('about:blank');
         $this->errors();
     }
 

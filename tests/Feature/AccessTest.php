@@ -9,7 +9,9 @@ use App\People\Role;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\TokenMismatchException;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\HttpFoundation\Cookie;
 use Tests\TestCase;
 
 final class AccessTest extends TestCase
@@ -66,6 +68,23 @@ final class AccessTest extends TestCase
         }
         $this->postJson('/api/session', ['email' => $other->email, 'password' => 'a good long password'])->assertOk();
         $this->assertAuthenticatedAs($other);
+    }
+
+    /** An answer that comes late must not bring back the session that was left meanwhile. */
+    public function test_an_answer_to_a_question_leaves_the_session_cookie_alone_and_pages_and_changes_renew_it(): void
+    {
+        $person = $this->person(Role::Educator);
+        $name = (string) config('session.cookie');
+        $cookies = static fn (TestResponse $response): array => array_values(array_intersect(array_map(static fn (Cookie $c): string => $c->getName(), $response->headers->getCookies()), [$name, 'XSRF-TOKEN']));
+        $login = $this->postJson('/api/session', ['email' => $person->email, 'password' => 'a good long password'])->assertOk();
+        $id = $login->getCookie($name)?->getValue() ?? self::fail('no cookie');
+        $with = fn () => $this->withCredentials()->withCookie($name, $id);
+        self::assertSame([], $cookies($with()->getJson('/api/session')->assertOk()->assertJsonPath('data.user.email', $person->email)));
+        self::assertContains($name, $cookies($with()->get('/desk')->assertOk()));
+        $changed = $with()->postJson('/api/zones', $this->zoneValues('Other'))->assertCreated();
+        self::assertContains($name, $cookies($changed));
+        // Whoever comes without one, or with one that is none, gets one.
+        self::assertContains($name, $cookies($this->withCredentials()->withCookie($name, 'no session')->getJson('/api/session')));
     }
 
     public function test_tries_cannot_be_spread_over_made_up_addresses(): void
