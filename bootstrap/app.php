@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use App\Operations\CleanInput;
-use App\Operations\KeepSessionCookie;
 use App\Operations\SecurityHeaders;
+use App\Operations\SessionCookie;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
@@ -31,7 +31,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         // Before anything trims or turns what came in; its refusals carry the headers too.
         $middleware->prepend([SecurityHeaders::class, CleanInput::class]);
-        $middleware->prependToGroup('web', KeepSessionCookie::class);
+        $middleware->prependToGroup('web', SessionCookie::class);
         $middleware->redirectGuestsTo('/desk/login');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {

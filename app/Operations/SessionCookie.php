@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
  * Answers to questions do not set the cookies of a session again that the request came with. An answer that is late would else put
  * the cookie of a session that is over in the place of the one a person has since logged in with. Pages and changes renew it.
  */
-final class KeepSessionCookie
+final class SessionCookie
 {
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
