@@ -90,7 +90,7 @@ final readonly class Cue
      */
     public function expected(array $members, Day $today): array
     {
-        $start = $today->plus(-$this->yearStart->daysUntil($today->yearDay()));
+        $start = self::midwinter($today, $this->yearStart);
         $reached = [];
         foreach ($members as $member) {
             $means = self::means($member->record);
@@ -119,11 +119,19 @@ final readonly class Cue
         return array_map(static fn (?float $low, ?float $high): ?float => $low === null || $high === null ? null : ($low + $high) / 2, $bridged->minimum, $bridged->maximum);
     }
 
+    /** The last start of the year on or before a day; leap days count as days. */
+    private static function midwinter(Day $day, YearDay $start): Day
+    {
+        $here = Day::of($day->year(), ...$start->monthAndDay());
+
+        return $here->number <= $day->number ? $here : Day::of($day->year() - 1, ...$start->monthAndDay());
+    }
+
     /** @param  list<float|null>  $means */
     private static function sum(array $means, Day $first, Day $day, YearDay $start): ?float
     {
         $to = $day->number - $first->number;
-        $from = $to - $start->daysUntil($day->yearDay());
+        $from = self::midwinter($day, $start)->number - $first->number;
         if ($from < 0 || $to >= count($means)) {
             return null;
         }

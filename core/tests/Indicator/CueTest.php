@@ -105,8 +105,11 @@ final class CueTest extends TestCase
         // Eleven on 9 April and one ten days later: the 11.7th of twelve lies seven days after the eleventh.
         $twelve = [...array_fill(0, 11, $member('2004-01-01', 1, 4.0)), $member('2004-01-01', 1, 2.0)];
         self::assertSame(['2004-04-09', '2004-04-09', '2004-04-16'], $expected(...$twelve));
-        // Ten days of 3.9 °C d are not yet forty.
-        self::assertSame('2004-04-10', $expected($member('2004-01-01', 1, 3.9), $member('2004-01-01', 1, 3.9))[1]);
+        // Ten days of 3.95 °C d are not yet forty.
+        self::assertSame('2004-04-10', $expected($member('2004-01-01', 1, 3.95), $member('2004-01-01', 1, 3.95))[1]);
+        // Warm from the first day on, which counts.
+        $warm = new Member(2001, new DailyRecord(Day::fromIso('2004-01-01'), array_fill(0, 300, 4.0), array_fill(0, 300, 14.0)));
+        self::assertSame('2004-01-10', $expected($warm, $warm)[1]);
         // The year before was warm too; 2003 has its 91st day on 1 April, and 2004 on 31 March.
         self::assertSame('2004-04-09', $expected($member('2003-01-01', 2, 4.0), $member('2003-01-01', 2, 4.0))[1]);
     }
@@ -114,6 +117,14 @@ final class CueTest extends TestCase
     public function test_a_sighting_the_day_after_the_records_end_is_left_out(): void
     {
         self::assertNull(Cue::of(self::plain(2), Latitude::of(46.8), Site::openGround(), [Day::fromIso('2003-01-01')]));
+    }
+
+    public function test_a_median_date_the_day_after_the_records_end_has_no_soil(): void
+    {
+        $record = Fixtures::record('north')->between(Day::fromIso('2001-01-01'), Day::fromIso('2002-04-12'));
+        $cue = Cue::of($record, Fixtures::latitude('north'), Site::openGround(), [Day::fromIso('2001-04-14'), Day::fromIso('2002-04-12')]);
+        self::assertCount(2, $cue->sightings ?? []);
+        self::assertSame(0.0, $cue?->strength, 'of one year there is no spread');
     }
 
     public function test_the_median_date_of_an_even_number_of_sightings_is_the_earlier_of_the_two_in_the_middle(): void
