@@ -56,10 +56,11 @@ final readonly class LocalDays
         }
         $shares = array_column($seen, 3);
         $factor = self::factor($shares);
-        $ofOthers = array_map(static fn (int $i): float => count($shares) > 1 ? self::factor(array_values(array_diff_key($shares, [$i => true]))) : 1.0, array_keys($shares));
+        $ofOthers = static fn (int $i): float => self::factor(array_values(array_diff_key($shares, [$i => true])));
 
         return new self($shares, $factor, $crop->growth->maturityDays * $factor,
-            self::meanError($crop, $route, $light, $seen, array_fill(0, count($seen), 1.0)), count($seen) > 1 ? self::meanError($crop, $route, $light, $seen, $ofOthers) : null);
+            self::meanError($crop, $route, $light, $seen, array_fill(0, count($seen), 1.0)),
+            count($seen) > 1 ? self::meanError($crop, $route, $light, $seen, array_map($ofOthers, array_keys($shares))) : null);
     }
 
     /**
