@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { dateInWords, inWords } from '../time/days';
 import { say } from '../words/words';
 import { ACTS } from '../api/log';
-import { today, type Act } from './book';
+import { newerLines, today, type Act } from './book';
 import { LogIn } from './LogIn';
 import { Lines } from './Lines';
 import type { SentLine, WaitingLine } from './store';
@@ -51,7 +51,7 @@ export function Log() {
                     key={view.draft.line?.key ?? view.draft.corrects ?? view.draft.act}
                     book={book}
                     day={day}
-                    waiting={mine.map((line) => line.entry)}
+                    newer={newerLines(log.kept, owner.zone, log.sent, mine)}
                     draft={view.draft}
                     onKeep={async (entry, photo) => {
                         await log.write(entry, photo);

@@ -48,24 +48,27 @@ export function plotLine(plot: Schema['PlotDue']): Partial<LoggedEntry> {
 export function Write({
     book,
     day,
-    waiting,
+    newer,
     draft,
     onKeep,
     onBack,
 }: {
     book: LogBook;
     day: string;
-    waiting: LoggedEntry[];
+    /** lines of the zone that its book does not have */
+    newer: LoggedEntry[];
     draft: Draft;
     onKeep: (entry: LoggedEntry, photo: ArrayBuffer | null) => Promise<void>;
     onBack: () => void;
 }) {
     const { act } = draft;
-    const sowings = sowingsFor(
-        act,
-        book,
-        waiting.filter((line) => line.key !== draft.line?.key),
-        day,
+    const sowings = useSteady(
+        sowingsFor(
+            act,
+            book,
+            newer.filter((line) => line.key !== draft.line?.key),
+            day,
+        ),
     );
     const [fields, setFields] = useState<Fields>(() => begin(draft, book, sowings, day));
     const [photo, setPhoto] = useState<ArrayBuffer | null>(draft.line?.photo ?? null);
@@ -115,6 +118,13 @@ export function Write({
             </div>
         </form>
     );
+}
+
+/** Sowings in the order in which they first stood: a book that comes meanwhile moves nothing under a thumb, what it adds comes last. */
+function useSteady(sowings: Sowing[]): Sowing[] {
+    const [stood] = useState(() => new Map(sowings.map(({ key }, at) => [key, at])));
+    const place = ({ key }: Sowing) => stood.get(key) ?? stood.size;
+    return [...sowings].sort((a, b) => place(a) - place(b));
 }
 
 /** Which crop, which sowing, or which plant it is told of. */

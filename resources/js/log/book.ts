@@ -1,5 +1,6 @@
 import type { Schema } from '../api/client';
 import { dateAfter, daysBetween } from '../time/days';
+import type { SentLine, WaitingLine } from './store';
 
 export type LogBook = Schema['LogBook'];
 export type Act = Schema['LoggedAct'];
@@ -30,18 +31,31 @@ export function today({ book, fetched }: KeptBook, now: number): string {
     return dateAfter(book.today, Math.max(0, localDay(now) - localDay(fetched)));
 }
 
+/** What this phone knows of a zone and its book does not: what went since that was fetched, and what waits. */
+export function newerLines(
+    { fetched }: KeptBook,
+    zone: string | null,
+    sent: SentLine[],
+    waiting: WaitingLine[],
+): LoggedEntry[] {
+    const here = [...sent.filter(({ at }) => (at ?? 0) >= fetched).reverse(), ...waiting];
+    return here.filter((line) => line.zone === zone).map(({ entry }) => entry);
+}
+
 /** Which day it is on this phone, counted on from any. */
 function localDay(time: number): number {
     return Math.floor((time - new Date(time).getTimezoneOffset() * 60_000) / DAY);
 }
 
-/** Sowings an act may be of: those of the book, as far as the lines that still wait change them, and those that wait themselves; the likeliest first. */
-export function sowingsFor(act: Act, book: LogBook, waiting: LoggedEntry[], day: string): Sowing[] {
+/** Sowings an act may be of: those of the book, as far as lines it does not have yet change them or begin others; the likeliest first. */
+export function sowingsFor(act: Act, book: LogBook, newer: LoggedEntry[], day: string): Sowing[] {
     const told = new Map(book.sowings.map((sowing) => [sowing.key, { ...sowing, days: { ...sowing.days } }]));
     const names = new Map(book.crops.map((crop) => [crop.slug, crop.name]));
-    for (const line of waiting) {
-        if (line.act === 'sown' || (line.act === 'set-out' && !line.sowing)) {
-            told.set(line.key, begun(line, names.get(line.crop ?? '') ?? ''));
+    for (const line of newer) {
+        if (line.corrects) {
+            correct(told, line, names);
+        } else if (line.act === 'sown' || (line.act === 'set-out' && !line.sowing)) {
+            if (!told.has(line.key)) told.set(line.key, begun(line, names));
         } else {
             const sowing = told.get(line.sowing ?? '');
             const of = DAY_OF[line.act];
@@ -54,7 +68,17 @@ export function sowingsFor(act: Act, book: LogBook, waiting: LoggedEntry[], day:
     return open.sort((a, b) => distance(act, a, day) - distance(act, b, day));
 }
 
+/** A sowing whose first line is put right or taken back. What corrects any other line is told by the book. */
+function correct(told: Map<string, Sowing>, line: LoggedEntry, names: Map<string, string>) {
+    const key = line.corrects ?? '';
+    const before = told.get(key);
+    if (!before) return;
+    if (line.taken_back) told.delete(key);
+    else told.set(key, { ...begun(line, names), key, days: { ...before.days, [DAY_OF[line.act] ?? 'sown']: line.on } });
+}
+
 const DAY_OF: Partial<Record<Act, keyof Sowing['days']>> = {
+    sown: 'sown',
     'set-out': 'set_out',
     up: 'up',
     thinned: 'thinned',
@@ -64,12 +88,12 @@ const DAY_OF: Partial<Record<Act, keyof Sowing['days']>> = {
     lost: 'lost',
 };
 
-function begun(line: LoggedEntry, name: string): Sowing {
+function begun(line: LoggedEntry, names: Map<string, string>): Sowing {
     const sown = line.act === 'sown';
     return {
         key: line.key,
         crop: line.crop ?? '',
-        name,
+        name: names.get(line.crop ?? '') ?? '',
         variety: line.variety ?? null,
         bed: line.bed ? { garden: line.garden ?? '', name: line.bed, site: null } : null,
         under_cover: line.under_cover === true,

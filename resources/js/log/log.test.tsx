@@ -3,7 +3,7 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import { MantineProvider } from '@mantine/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { asBrowser, EDUCATOR, fakeServer, Refused, type Answers } from '../testing';
-import { sowingsFor, today, type LogBook, type LoggedEntry, type Sowing } from './book';
+import { newerLines, sowingsFor, today, type LogBook, type LoggedEntry, type Sowing } from './book';
 import { Log } from './Log';
 import { sendWaiting } from './send';
 import { closeStore, keepBook, keepLine, keepOwner, sentLines, waitingLines, type WaitingLine } from './store';
@@ -184,6 +184,32 @@ describe('the book', () => {
         expect(names('first-picked', [raised])).not.toContain('new-2');
         const lost: LoggedEntry = { key: 'l', act: 'lost', on: '2026-04-18', sowing: 'sown-before', written_at: 0 };
         expect(names('lost', [lost])).toEqual(['sown-today']);
+        // The book has the line already: what it tells of it stands.
+        expect(names('lost', [{ ...own, key: 'sown-today' }])).toEqual(['sown-today', 'sown-before']);
+        const undone = { key: 'u', act: 'sown' as const, on: '2026-04-18', corrects: 'new-1', written_at: 0 };
+        expect(names('lost', [own, { ...undone, taken_back: true }])).toEqual(['sown-today', 'sown-before']);
+        const mended = sowingsFor(
+            'lost',
+            BOOK,
+            [own, up, { ...undone, crop: 'radish', on: '2026-04-16' }],
+            '2026-04-18',
+        );
+        expect(mended.map(({ key, name, days }) => [key, name, days.sown, days.up])).toEqual([
+            ['sown-today', 'Radish', '2026-04-18', null],
+            ['new-1', 'Radish', '2026-04-16', null],
+            ['sown-before', 'Kale', '2026-04-08', '2026-04-18'],
+        ]);
+    });
+
+    it('are told by what went since the book was fetched and what waits, of this zone', () => {
+        const sent = (key: string, at?: number) => ({ ...line(key), ...(at !== undefined && { at }) });
+        const newer = newerLines(
+            { book: BOOK, fetched: 1000 },
+            'basin-floor',
+            [sent('went-last', 1002), sent('went-first', 1000), sent('before', 999), sent('of-an-older-log')],
+            [line('waits'), line('elsewhere', { zone: 'lakeshore' })],
+        );
+        expect(newer.map(({ key }) => key)).toEqual(['went-first', 'went-last', 'waits']);
     });
 });
 
@@ -215,6 +241,31 @@ describe('the log', () => {
         await waitFor(() => expect(asked.filter(({ what }) => what.startsWith('POST')).length).toBe(2));
         const back = asked.filter(({ what }) => what.startsWith('POST'))[1]?.body as Sent;
         expect(back.entries[0]).toMatchObject({ act: 'sown', corrects: sent?.[0]?.key, taken_back: true });
+    });
+
+    it('knows what it sent before the book comes again, and moves nothing under a thumb when it does', async () => {
+        let again = (_: LogBook) => {};
+        let book: LogBook | Promise<LogBook> = BOOK;
+        const asked = fakeServer({ ...HERE, ...takes(), 'GET /api/zones/basin-floor/log-book': () => book });
+        open();
+        fireEvent.click(await screen.findByRole('button', { name: 'sown' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Kale' }));
+        book = new Promise((resolve) => (again = resolve));
+        fireEvent.click(screen.getByRole('button', { name: 'Keep: sown, Kale, Bed 3' }));
+        await screen.findByText(/^Kept: sown/);
+        fireEvent.click(screen.getByRole('button', { name: 'lost' }));
+        const sowings = () =>
+            within(screen.getByRole('group', { name: 'Which sowing' }))
+                .getAllByRole('button')
+                .map(({ textContent }) => textContent);
+        const before = ['Radish, Bed 1, sown on 18 Apr', 'Kale, Bed 3, sown on 18 Apr', 'Kale, Bed 1, sown on 8 Apr'];
+        expect(sowings()).toEqual(before);
+        const { key } = (asked.find(({ what }) => what.startsWith('POST'))?.body as Sent).entries[0]!;
+        const own = { ...sowing(key, 'Kale', '2026-04-18'), bed: BOOK.beds[0]! };
+        const colleagues = sowing('of-a-colleague', 'Garlic', '2026-04-18');
+        again({ ...BOOK, sowings: [colleagues, own, ...BOOK.sowings] });
+        await screen.findByRole('button', { name: /^Garlic/ });
+        expect(sowings()).toEqual([...before, 'Garlic, Bed 1, sown on 18 Apr']);
     });
 
     it('opens without a line on what it has, keeps what is written, and says so', async () => {

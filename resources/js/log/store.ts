@@ -16,8 +16,8 @@ export type WaitingLine = {
     refused: { field: string; message: string } | null;
 };
 
-/** What was sent of late, to be taken back or put right. */
-export type SentLine = { id?: number; key: string; zone: string; writer: string; entry: LoggedEntry };
+/** What was sent of late and when, ms: to be taken back or put right, and known here before the book is read again. */
+export type SentLine = { id?: number; key: string; zone: string; writer: string; entry: LoggedEntry; at?: number };
 
 /** Whose phone this is, and what was last open on it. */
 export type Owner = { email: string; name: string; zone: string | null };
@@ -78,7 +78,7 @@ export async function lineSent(line: WaitingLine) {
     const { key, zone, writer, entry } = line;
     const both = db.transaction(['waiting', 'sent'], 'readwrite');
     if (line.id !== undefined) await both.objectStore('waiting').delete(line.id);
-    await both.objectStore('sent').add({ key, zone, writer, entry });
+    await both.objectStore('sent').add({ key, zone, writer, entry, at: Date.now() });
     const old = (await both.objectStore('sent').getAllKeys()).slice(0, -SENT_KEPT);
     for (const id of old) await both.objectStore('sent').delete(id);
     await both.done;
