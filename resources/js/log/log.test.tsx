@@ -244,7 +244,7 @@ describe('the log', () => {
     });
 
     it('knows what it sent before the book comes again, and moves nothing under a thumb when it does', async () => {
-        let again = (_: LogBook) => {};
+        let again: (book: LogBook) => void = () => undefined;
         let book: LogBook | Promise<LogBook> = BOOK;
         const asked = fakeServer({ ...HERE, ...takes(), 'GET /api/zones/basin-floor/log-book': () => book });
         open();
