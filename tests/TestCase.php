@@ -8,6 +8,7 @@ use Anthesis\Exchange\Words;
 use App\People\Role;
 use App\People\User;
 use App\Zones\Zone;
+use Closure;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Http\Request;
@@ -76,6 +77,31 @@ abstract class TestCase extends FrameworkTestCase
     protected function textFile(string $text, string $name = 'station.csv'): UploadedFile
     {
         return UploadedFile::fake()->createWithContent($name, $text);
+    }
+
+    /** A zone whose windows are computed from the northern station's record; an educator is logged in. */
+    protected function zoneWithRecord(): void
+    {
+        $this->made('record', function (): void {
+            Zone::factory()->create();
+            $this->actingAs($this->person())->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        });
+    }
+
+    /** The same with its first edition in force. */
+    protected function zoneInPrint(string $note = 'The first edition.'): void
+    {
+        $this->made("print {$note}", function () use ($note): void {
+            $this->zoneWithRecord();
+            $this->publish($note)->assertStatus(202)->assertJsonPath('data.state', 'done');
+        });
+    }
+
+    /** What a test begins with, with the book that it has; who made it is logged in. */
+    protected function made(string $what, Closure $make): void
+    {
+        MadeOnce::of($what.json_encode($this->book), $make);
+        $this->actingAs(User::query()->firstOrFail());
     }
 
     /**

@@ -17,14 +17,15 @@ final class PageRenderer
     /**
      * @template K of array-key
      *
-     * @param  array<K, Page>  $pages  all in one reading
+     * @param  array<K, Page>  $pages  many at once: Node takes longer to start than to make thirty of them
      * @return array<K, string> whole HTML documents, under the same keys
      */
     public function render(array $pages): array
     {
         $html = [];
-        foreach (array_combine(array_keys($pages), $this->run(array_values($pages))) as $key => $body) {
-            $html[$key] = view('gardener', ['page' => $pages[$key], 'html' => $body, 'styles' => self::styles(), 'fonts' => self::fonts()])->render();
+        $shell = ['styles' => self::styles(), 'fonts' => self::fonts()];
+        foreach ($this->run($pages) as $key => $body) {
+            $html[$key] = view('gardener', ['page' => $pages[$key], 'html' => $body] + $shell)->render();
         }
 
         return $html;
@@ -48,8 +49,10 @@ final class PageRenderer
     }
 
     /**
-     * @param  list<Page>  $pages
-     * @return list<string>
+     * @template K of array-key
+     *
+     * @param  array<K, Page>  $pages
+     * @return array<K, string> what stands in the body of each, in the order in which they were made
      */
     private function run(array $pages): array
     {
@@ -59,19 +62,22 @@ final class PageRenderer
         if (! is_file(self::path())) {
             throw new RuntimeException('The gardener’s pages are not built. Run: npm run build');
         }
-        $reading = $pages[0]->reading->told() + ['own' => (object) $pages[0]->own];
         $readings = array_map(static fn (Reading $r): array => $r->told(), Reading::all());
-        // React checks and warns unless told that this is no development.
-        $result = Process::timeout(300)->env(['NODE_ENV' => 'production'])
-            ->input('{"reading":'.json_encode($reading, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE).',"readings":'.json_encode($readings, JSON_THROW_ON_ERROR)
-                .',"pages":['.implode(',', array_map(static fn (Page $p): string => $p->json(), $pages)).']}')
+        $alike = [];
+        foreach ($pages as $key => $page) {
+            $alike[json_encode($page->reading->told() + ['own' => (object) $page->own], JSON_THROW_ON_ERROR)][$key] = $page->json();
+        }
+        $parts = array_map(static fn (string $reading, array $pages): string => "{\"reading\":{$reading},\"pages\":[".implode(',', $pages).']}', array_keys($alike), $alike);
+        $keys = array_merge(...array_map(array_keys(...), array_values($alike)));
+        $result = Process::timeout(300)
+            ->input('{"readings":'.json_encode($readings, JSON_THROW_ON_ERROR).',"parts":['.implode(',', $parts).']}')
             ->run([(string) config('anthesis.node'), self::path()]);
         if ($result->failed()) {
             throw new RuntimeException('The gardener’s pages could not be rendered: '.trim($result->errorOutput()));
         }
         $html = json_decode($result->output(), true, 8, JSON_THROW_ON_ERROR);
 
-        return is_array($html) && count($html) === count($pages) ? array_values($html)
+        return is_array($html) && count($html) === count($keys) ? array_combine($keys, $html)
             : throw new RuntimeException('The renderer gave back another number of pages than it was asked for.');
     }
 

@@ -35,7 +35,7 @@ use Illuminate\Support\Facades\Storage;
 final class PublicSite
 {
     /** Pages rendered at a time: often enough to tell how far it is. */
-    private const CHUNK = 72;
+    private const CHUNK = 150;
 
     /** Stands in a page for the address it lies under, until it is kept under each that it has. */
     private const BASE = '/~base~';
@@ -62,22 +62,27 @@ final class PublicSite
         File::deleteDirectory($building);
         $readings = EditionPages::readings($document);
         $files = [];
-        $done = 0;
+        $pages = [];
         foreach ($readings as $reading) {
-            $pages = $this->pages->all($document, self::BASE, $reading);
-            foreach (array_chunk($pages, self::CHUNK, true) as $chunk) {
-                foreach ($this->renderer->render($chunk) as $path => $html) {
-                    foreach ($reading->name() === '' ? ['now' => null, 'lasting' => $edition->number] : ['now' => null] as $set => $number) {
-                        $file = self::file($set, $reading, "{$path}/index.html");
-                        $files[$file] = self::keep("{$building}/{$file}", str_replace(self::BASE, PublishedEdition::base($edition->zone, $number), $html));
-                    }
-                }
-                $done += count($chunk);
-                $progress?->__invoke($done, count($pages) * count($readings));
+            foreach ($this->pages->all($document, self::BASE, $reading) as $path => $page) {
+                $pages["{$reading->name()}/{$path}"] = $page;
             }
+        }
+        $done = 0;
+        foreach (array_chunk($pages, self::CHUNK, true) as $chunk) {
+            foreach ($this->renderer->render($chunk) as $path => $html) {
+                foreach (self::sets($pages[$path]->reading, $edition) as $set => $number) {
+                    $file = self::file($set, "{$path}/index.html");
+                    $files[$file] = self::keep("{$building}/{$file}", str_replace(self::BASE, PublishedEdition::base($edition->zone, $number), $html));
+                }
+            }
+            $done += count($chunk);
+            $progress?->__invoke($done, count($pages));
+        }
+        foreach ($readings as $reading) {
             foreach ($reading->name() === '' ? self::DOWNLOADS : self::TOLD as $format) {
-                foreach ($reading->name() === '' ? ['now' => null, 'lasting' => $edition->number] : ['now' => null] as $set => $number) {
-                    $file = self::file($set, $reading, "calendar.{$format}");
+                foreach (self::sets($reading, $edition) as $set => $number) {
+                    $file = self::file($set, "{$reading->name()}/calendar.{$format}");
                     $files[$file] = self::keep("{$building}/{$file}", self::download($document, $format, PublishedEdition::base($edition->zone, $number), $reading));
                 }
             }
@@ -107,10 +112,16 @@ final class PublicSite
         };
     }
 
-    /** Where a file of a set of pages lies, in a reading. */
-    private static function file(string $set, Reading $reading, string $file): string
+    /** @return array<string, int|null> sets of pages that are kept in a reading, with the number in their addresses */
+    private static function sets(Reading $reading, Edition $edition): array
     {
-        return (string) preg_replace('#/+#', '/', "{$set}/{$reading->name()}/{$file}");
+        return ['now' => null] + ($reading->name() === '' ? ['lasting' => $edition->number] : []);
+    }
+
+    /** Where a file of a set of pages lies. */
+    private static function file(string $set, string $file): string
+    {
+        return (string) preg_replace('#/+#', '/', "{$set}/{$file}");
     }
 
     /** Whether an edition's files are there, made by the present program. */
@@ -161,8 +172,12 @@ final class PublicSite
     public function home(): void
     {
         $zones = self::zones();
+        $pages = [];
         foreach (Reading::all() as $reading) {
-            self::keep(self::root().'/'.self::homeFile($reading->name()), $this->renderer->render([HomePage::page($zones, false, false, $reading)])[0]);
+            $pages[self::homeFile($reading->name())] = HomePage::page($zones, false, false, $reading);
+        }
+        foreach ($this->renderer->render($pages) as $file => $html) {
+            self::keep(self::root()."/{$file}", $html);
         }
         $today = Today::day()->iso();
         $urls = array_map(static fn (string $path): string => '<url><loc>'.e(url($path)).'</loc>'.implode('', array_map(static fn (Reading $r): string => '<xhtml:link rel="alternate" hreflang="'.$r->language.'" href="'.e(url(Page::address($r, $path))).'"/>',

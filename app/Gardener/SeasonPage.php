@@ -60,10 +60,13 @@ final class SeasonPage
         $pages = [];
         $told = $this->today->told($zone, $day);
         foreach (EditionPages::readings($document) as $reading) {
-            $file = ltrim("{$reading->prefix()}/index.html", '/');
-            $pages[$file] = PublicSite::keep("{$building}/{$file}", $this->renderer->render([$this->page($zone, $document, $day, $told, $reading)])[0]);
+            $pages[ltrim("{$reading->prefix()}/index.html", '/')] = $this->page($zone, $document, $day, $told, $reading);
         }
-        File::put("{$building}/seal.json", json_encode(['pages' => $pages, 'seal' => Seal::of(...self::sealedParts($edition, basename($folder), $pages))], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
+        $kept = [];
+        foreach ($this->renderer->render($pages) as $file => $html) {
+            $kept[$file] = PublicSite::keep("{$building}/{$file}", $html);
+        }
+        File::put("{$building}/seal.json", json_encode(['pages' => $kept, 'seal' => Seal::of(...self::sealedParts($edition, basename($folder), $kept))], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
         rename($building, $folder);
         foreach (PublicSite::weekLinks(PublicSite::folder($zone->slug, $edition->number)) as $link => $reading) {
             PublicSite::link($link, ($reading->name() === '' ? '' : '../').'../season/'.basename($folder).$reading->prefix());

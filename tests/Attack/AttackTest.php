@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use App\People\Role;
-use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
@@ -34,9 +33,7 @@ final class AttackTest extends TestCase
     {
         parent::setUp();
         $this->hostile = new Hostile((int) (getenv('ATTACK_SEED') ?: self::SEED));
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
         $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => [], 'tags' => []])->assertCreated();
         $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'x', 'replaces' => null])->assertCreated();
         $this->publish()->assertStatus(202);

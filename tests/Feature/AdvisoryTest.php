@@ -28,11 +28,13 @@ class AdvisoryTest extends TestCase
         parent::setUp();
         config(['anthesis.today' => '2026-04-18']);
         $this->app->bind(OutlookSource::class, SimulatedOutlook::class);
-        Zone::factory()->create(['slug' => 'basin-floor', 'name' => 'Basin Floor', 'latitude' => 46.7]);
-        $this->actingAs($this->person());
-        $text = (new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather')))->report(Day::of(1995, 1, 1), Day::of(2010, 1, 1), Day::fromIso('2026-04-17'));
-        $this->post('/api/zones/basin-floor/record-imports', ['file' => $this->textFile($text)], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->publish(slug: 'basin-floor')->assertStatus(202);
+        $this->made('basin floor in print', function (): void {
+            Zone::factory()->create(['slug' => 'basin-floor', 'name' => 'Basin Floor', 'latitude' => 46.7]);
+            $this->actingAs($this->person());
+            $text = (new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather')))->report(Day::of(1995, 1, 1), Day::of(2010, 1, 1), Day::fromIso('2026-04-17'));
+            $this->post('/api/zones/basin-floor/record-imports', ['file' => $this->textFile($text)], ['Accept' => 'application/json'])->assertStatus(202);
+            $this->publish(slug: 'basin-floor')->assertStatus(202);
+        });
     }
 
     private function page(): string

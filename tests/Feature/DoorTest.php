@@ -126,9 +126,7 @@ final class DoorTest extends TestCase
 
     public function test_the_same_record_in_whole_fahrenheit_alarms_nobody(): void
     {
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
         $fahrenheit = (string) preg_replace_callback('/^(\d{4}-\d\d-\d\d),([^,]*),(.*)$/m', static fn (array $m): string => $m[1].','.implode(',', array_map(
             static fn (string $c): string => trim($c) === '' ? '' : (string) round((float) $c * 9 / 5 + 32), [$m[2], $m[3]])), (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
         $file = $this->textFile(str_replace(['tmin_c', 'tmax_c', 'tmin', 'tmax'], ['tmin_f', 'tmax_f', 'tmin', 'tmax'], $fahrenheit));
@@ -138,10 +136,7 @@ final class DoorTest extends TestCase
 
     public function test_a_gardener_finds_a_zone_in_spite_of_a_slip_and_by_district_or_a_postcode_next_to_it(): void
     {
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
         foreach (['Port Ilvne', 'port ilvane', 'Fenick', 'Kestrel Basin', '70112', 'Test Bassin'] as $asked) {
             $this->get('/?place='.urlencode($asked))->assertRedirect('/zones/test-basin/this-week');
         }

@@ -10,7 +10,6 @@ use App\Office\SaveOffice;
 use App\Operations\DayTurned;
 use App\People\Role;
 use App\People\User;
-use App\Zones\Zone;
 use LogicException;
 use Tests\TestCase;
 
@@ -24,9 +23,8 @@ final class EditionLifeTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->drafter = $this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
+        $this->drafter = User::query()->firstOrFail();
     }
 
     private function askForTwoSignatures(): void

@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Editions\Edition;
 use App\Operations\BrokenSeal;
 use App\Zones\SaveZone;
-use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use LogicException;
@@ -19,9 +18,7 @@ final class EditionTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
     }
 
     private function published(string $note = 'The first edition.'): Edition
@@ -29,6 +26,13 @@ final class EditionTest extends TestCase
         $number = $this->publish($note)->assertStatus(202)->assertJsonPath('data.state', 'done')->json('data.edition.number');
 
         return Edition::query()->where('number', $number)->firstOrFail();
+    }
+
+    private function first(): Edition
+    {
+        $this->zoneInPrint();
+
+        return Edition::query()->firstOrFail();
     }
 
     public function test_an_edition_has_number_date_note_and_checksum_and_stays_as_it_is(): void
@@ -52,14 +56,14 @@ final class EditionTest extends TestCase
 
     public function test_an_edition_is_not_deleted(): void
     {
-        $edition = $this->published();
+        $edition = $this->first();
         $this->expectException(LogicException::class);
         $edition->delete();
     }
 
     public function test_a_document_changed_behind_our_back_is_noticed(): void
     {
-        $edition = $this->published();
+        $edition = $this->first();
         DB::table('editions')->update(['document' => str_replace('Radish', 'Rubbish', $edition->document)]);
         $this->expectException(BrokenSeal::class);
         $edition->refresh()->open();
@@ -75,7 +79,7 @@ final class EditionTest extends TestCase
 
     public function test_gardeners_read_the_current_edition_without_an_account(): void
     {
-        $this->published();
+        $this->first();
         $this->app['auth']->forgetGuards();
         $this->get('/zones/test-basin')->assertOk()->assertSee('The sowing year in')->assertSee('Radish')
             ->assertSee('1 Apr to 10 Jul')->assertSee('edition')->assertCookieMissing('anthesis-session');
@@ -92,7 +96,7 @@ final class EditionTest extends TestCase
 
     public function test_this_week_is_the_week_of_today(): void
     {
-        $this->published();
+        $this->first();
         $page = $this->get('/zones/test-basin/this-week')->assertOk()->assertSee('7 May')->assertSee('13 May')
             ->assertSee('Sow outdoors')->assertSee('Main-crop tomato')->assertSee('opens 13 May')->assertDontSee('Garlic');
         $page->assertSee('/zones/test-basin/weeks/18', false)->assertSee('/zones/test-basin/weeks/20', false);
@@ -116,7 +120,7 @@ final class EditionTest extends TestCase
 
     public function test_downloads_are_open_to_everyone_and_carry_the_checksum(): void
     {
-        $edition = $this->published();
+        $edition = $this->first();
         $json = $this->get('/zones/test-basin/calendar.json')->assertOk()->assertHeader('Access-Control-Allow-Origin', '*');
         self::assertSame($edition->document, $json->getContent());
         self::assertSame("\"{$edition->checksum}\"", $json->headers->get('ETag'));
@@ -130,7 +134,7 @@ final class EditionTest extends TestCase
 
     public function test_pages_are_rendered_at_publication_and_not_again(): void
     {
-        $this->published();
+        $this->first();
         Process::preventStrayProcesses();
         $this->get('/zones/test-basin')->assertOk();
         $this->get('/zones/test-basin/this-week')->assertOk();
@@ -150,7 +154,7 @@ final class EditionTest extends TestCase
 
     public function test_a_crop_without_a_window_says_why_and_what_would_open_one(): void
     {
-        $crops = array_column($this->published()->open()->content['crops'], null, 'slug');
+        $crops = array_column($this->first()->open()->content['crops'], null, 'slug');
         $routes = array_merge(...array_values(array_map(static fn (array $sheet): array => $sheet['routes'], $crops)));
         foreach ($routes as $route) {
             self::assertSame($route['windows'] === [], isset($route['no_window']), 'told where there is none, and only there');

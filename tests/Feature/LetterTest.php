@@ -9,7 +9,6 @@ use App\Letters\LetterReader;
 use App\Letters\OutboxMail;
 use App\Letters\SendLetters;
 use App\People\Role;
-use App\Zones\Zone;
 use Tests\TestCase;
 
 /** The weekly letter: asked for, confirmed by the link in a mail, left by the link in each letter. */
@@ -20,10 +19,7 @@ final class LetterTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
     }
 
     /** The path of a link in the latest mail. */

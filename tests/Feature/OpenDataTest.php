@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Editions\Edition;
 use App\Gardener\OpenData;
 use App\Operations\OpenSeal;
-use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
@@ -21,10 +20,7 @@ final class OpenDataTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->publish("Two\nlines, “quoted”.")->assertStatus(202);
+        $this->zoneInPrint("Two\nlines, “quoted”.");
         $this->app['auth']->forgetGuards();
     }
 

@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Gardener\PaperSize;
 use App\Gardener\PdfPress;
 use App\Operations\NamedLock;
-use App\Zones\Zone;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 use Tests\TestCase;
@@ -20,10 +19,7 @@ final class OwnPagesTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
         File::deleteDirectory(storage_path('app/paper'));
     }
 

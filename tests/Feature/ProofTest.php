@@ -19,9 +19,7 @@ class ProofTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
     }
 
     /** @return array<string, mixed> */
@@ -47,7 +45,7 @@ class ProofTest extends TestCase
 
     public function test_a_draft_says_what_moved_and_because_of_what_and_gardeners_read_it(): void
     {
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
         $before = Edition::query()->firstOrFail()->open()->content['crops'];
         $this->own('04-05', '05-10');
         $this->patchJson('/api/crops/carrot', ['cells' => ['maturity_days' => '95'], 'note' => 'Slower here.', 'version' => 1])->assertOk();

@@ -9,7 +9,6 @@ use App\Gardener\PublicSite;
 use App\Gardener\Reading;
 use App\Languages\Translation;
 use App\People\Role;
-use App\Zones\Zone;
 use Tests\TestCase;
 
 /** Public pages are read in the reader's language and units, and what people wrote in them is translated or marked. */
@@ -20,9 +19,7 @@ final class ReadingTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
     }
 
     /** A page without its styles, which say nothing. */
@@ -33,7 +30,7 @@ final class ReadingTest extends TestCase
 
     public function test_every_page_is_made_in_every_reading_and_each_says_where_the_others_are(): void
     {
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
         self::assertSame(['', 'en-f', 'es', 'es-f'], array_map(static fn (Reading $r): string => $r->name(), Reading::all()));
         foreach (Reading::all() as $reading) {
             foreach (['', '/this-week', '/weeks/19', '/crops/radish'] as $path) {
@@ -52,7 +49,7 @@ final class ReadingTest extends TestCase
 
     public function test_spanish_pages_are_spanish_throughout(): void
     {
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
         foreach (['', '/weeks/19', '/crops/radish', '/crops/garlic-hardneck', '/crops/tomato-main', '/mine?crops=radish', '/paper/leaflet'] as $path) {
             $text = html_entity_decode(strip_tags(str_replace('>', '> ', $this->html("/es/zones/test-basin{$path}"))));
             self::assertDoesNotMatchRegularExpression('/\b(the|and|harvest|sow|until|years|best|window|from|of)\b/i', str_replace(['The first edition.', 'Test Basin'], '', $text), "{$path} holds English");
@@ -64,7 +61,7 @@ final class ReadingTest extends TestCase
 
     public function test_units_are_never_mixed_on_a_page(): void
     {
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
         foreach (['', '/this-week', '/crops/lettuce-leaf', '/crops/tomato-main', '/paper/crop?crop=lettuce-leaf'] as $path) {
             foreach (['/en-f' => '/\d ?(°C|cm\b|mm\b)/u', '' => '/\d ?(°F|in\b(?! the| [0-9]| which| \w+ of))/u'] as $prefix => $other) {
                 $text = html_entity_decode(strip_tags(str_replace('>', '> ', $this->html("{$prefix}/zones/test-basin{$path}"))));
@@ -114,7 +111,7 @@ final class ReadingTest extends TestCase
 
     public function test_feeds_and_tables_are_in_the_reading_and_hold_what_was_chosen(): void
     {
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
         self::assertStringContainsString('SUMMARY:Rábano: sembrar al aire libre', $this->html('/es/zones/test-basin/calendar.ics'));
         self::assertStringContainsString(',Rábano,direct,', $this->html('/es/zones/test-basin/calendar.csv'));
         $short = $this->html('/zones/test-basin/calendar.ics?crops=radish&events=short');

@@ -10,7 +10,6 @@ use App\Operations\Heartbeat;
 use App\Results\Result;
 use App\Stations\RecordImport;
 use App\Zones\Computation;
-use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -24,10 +23,7 @@ final class SealTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->publish()->assertStatus(202);
+        $this->zoneInPrint();
     }
 
     private function edition(): Edition

@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use Anthesis\Soil\Site as SoilSite;
 use App\People\Role;
 use App\Sites\Site;
-use App\Zones\Zone;
 use Tests\TestCase;
 
 final class SitesTest extends TestCase
@@ -17,9 +16,7 @@ final class SitesTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
     }
 
     /** @return array<string, list<float>> normal soil by site */

@@ -10,7 +10,6 @@ use App\Stations\SaveDevice;
 use App\Stations\Station;
 use App\Stations\StationDevice;
 use App\Stations\TakeDroppedFiles;
-use App\Zones\Zone;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\File;
 use Illuminate\Testing\TestResponse;
@@ -26,9 +25,7 @@ class StationReportTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
         $this->app['auth']->forgetGuards();
         config(['anthesis.reports' => sys_get_temp_dir().'/reports-'.getmypid()]);
     }

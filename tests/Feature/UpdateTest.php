@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\People\User;
 use App\Zones\Computation;
-use App\Zones\Zone;
 use Database\Seeders\DatabaseSeeder;
 use Tests\TestCase;
 
@@ -14,9 +13,7 @@ final class UpdateTest extends TestCase
 {
     public function test_zones_whose_results_an_update_put_aside_are_computed_anew_when_it_starts(): void
     {
-        Zone::factory()->create();
-        $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->zoneWithRecord();
         Computation::query()->update(['ruler_hash' => null]);
         $this->getJson('/api/zones/test-basin/windows')->assertNotFound();
         $this->getJson('/api/zone-comparison')->assertOk()->assertJsonPath('data.rows', []);
