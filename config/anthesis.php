@@ -10,6 +10,7 @@ return [
     'upload_mib' => (int) env('ANTHESIS_UPLOAD_MIB', 240),
 
     // Where files of stations are dropped, a folder for each by its number.
+    'paper' => storage_path('app/paper'),
     'reports' => env('ANTHESIS_REPORTS') ?: storage_path('app/reports'),
 
     // What editions are sealed with; kept outside the database, and with the backups.

@@ -33,7 +33,7 @@ final class PdfPress
     /** @return string where sheets are kept once they are made */
     public static function folder(): string
     {
-        return storage_path('app/paper');
+        return (string) config('anthesis.paper');
     }
 
     /** Whether headings, tables and language are marked in what comes out. */

@@ -20,7 +20,8 @@ final class OwnPagesTest extends TestCase
     {
         parent::setUp();
         $this->zoneInPrint();
-        File::deleteDirectory(storage_path('app/paper'));
+        config(['anthesis.paper' => $paper = storage_path('framework/testing/paper-'.getmypid())]);
+        File::deleteDirectory($paper);
     }
 
     public function test_ticked_crops_lead_to_an_address_that_shows_them_and_what_to_take_along(): void
@@ -49,7 +50,7 @@ final class OwnPagesTest extends TestCase
         self::assertStringNotContainsString('Parsnip', $text);
         self::assertStringContainsString('/zones/test-basin/mine?crops=radish,tomato-main', (string) preg_replace('/\s+/', '', $text));
         unlink($file);
-        self::assertCount(1, File::files(storage_path('app/paper')));
+        self::assertCount(1, File::files((string) config('anthesis.paper')));
         Process::fake();
         $this->get('/zones/test-basin/paper/year.pdf?crops=radish,tomato-main&size=letter')->assertOk();
         Process::assertNothingRan();
