@@ -1,6 +1,7 @@
 import { levels, say } from '../words/words';
 import { line } from 'd3-shape';
 import { inShort, yearDay, type MonthDay } from '../time/days';
+import { straightened } from './straightened';
 import { crossings, inRulerOrder, type YearScale } from '../time/yearScale';
 
 export type RulerData = {
@@ -21,19 +22,29 @@ const SOIL = { top: 58, height: 22 };
 const LIGHT_AT = 88;
 export const RULER_HEIGHT = 106;
 
+/** How far a line may stray from its days, px: less than is seen. */
+const FINE = 0.3;
+
+const round = (px: number) => Math.round(10 * px) / 10;
+
 /** The place's year: chance of freeze and days of heat, soil, day length, over months and weeks. */
 export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: RulerData; labels: number }) {
     const dayWidth = scale.width / 365;
     const freeze = inRulerOrder(ruler.freeze_chance, ruler.starts);
     const hot = inRulerOrder(ruler.hot_chance, ruler.starts);
     const soil = inRulerOrder(ruler.soil, ruler.starts);
-    const up = (top: number, height: number, value: number, most: number) => top + height - (height * value) / most;
-    const days = line<number>()
-        .digits(1)
-        .x((_, i) => (i + 0.5) * dayWidth);
+    const up = (top: number, height: number, value: number, most: number) =>
+        round(top + height - (height * value) / most);
+    const days = (values: number[], y: (value: number) => number) =>
+        line().digits(1)(
+            straightened(
+                values.map((value, i) => [(i + 0.5) * dayWidth, y(value)]),
+                FINE,
+            ),
+        ) ?? '';
     const foot = FREEZE.top + FREEZE.height;
     const share = (chances: number[]) =>
-        `${days.y((v) => up(FREEZE.top, FREEZE.height, v, 1))(chances)}V${foot}H${dayWidth / 2}Z`;
+        `${days(chances, (v) => up(FREEZE.top, FREEZE.height, v, 1))}V${foot}H${round(dayWidth / 2)}Z`;
     const [coldest, warmest] = [Math.min(...soil), Math.max(...soil)];
     const span = Math.max(1, warmest - coldest);
     const narrow = scale.width < 560;
@@ -51,22 +62,20 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
                     </g>
                 ))}
                 <line className="ink" x1={0} x2={scale.width} y1={MONTHS_AT} y2={MONTHS_AT} strokeWidth="1.2" />
-                {scale.weeks.map((x) => (
-                    <line key={x} className="ink" x1={x} x2={x} y1={MONTHS_AT} y2={MONTHS_AT + 4} strokeWidth="0.8" />
-                ))}
+                <path className="ink" d={scale.weeks.map((x) => `M${x} ${MONTHS_AT}v4`).join('')} strokeWidth="0.8" />
             </g>
             <path className="freeze-area" d={share(freeze)} />
             <path className="heat-area" d={share(hot)} />
             <line className="rule" x1={0} x2={scale.width} y1={foot} y2={foot} />
             <path
                 className="ink"
-                d={days.y((v) => up(SOIL.top, SOIL.height, v - coldest, span))(soil) ?? ''}
+                d={days(soil, (v) => up(SOIL.top, SOIL.height, v - coldest, span))}
                 strokeWidth="1.3"
             />
             {soilTicks.map(({ day, level }) => (
                 <g key={day + level}>
                     <circle
-                        cx={scale.x(yearDay(day)) + dayWidth / 2}
+                        cx={round(scale.x(yearDay(day)) + dayWidth / 2)}
                         cy={up(SOIL.top, SOIL.height, level - coldest, span)}
                         r="2.2"
                         fill="var(--paper)"
@@ -122,13 +131,13 @@ export function YearRuler({ scale, ruler, labels }: { scale: YearScale; ruler: R
     );
 }
 
-/** The line through everything under the ruler, with the date on a flag. */
 /** A date through all that stands under the ruler, without its flag. */
 export function CursorLine({ scale, day, height }: { scale: YearScale; day: number; height: number }) {
     const x = scale.x(day) + scale.width / 730;
     return <line className="cursor" x1={x} x2={x} y1={0} y2={height} pointerEvents="none" />;
 }
 
+/** The same with the date on a flag. */
 export function DateCursor({
     scale,
     day,
