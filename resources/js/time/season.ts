@@ -37,11 +37,13 @@ export function standing(at: Position, freezes: FreezeNow | null, on: string): s
 /** When soil is warm enough: "Soil of 10 °C: 27 Apr (25 Apr to 7 May)." */
 export function readiness(ready: Ready): string {
     if (ready.now) return say('season.soil-is-ready', { soil: inCelsius(ready.celsius) });
-    return say('season.soil-ready-on', {
+    const [early, usual, late] = ready.dates;
+    const range = early === late ? 'on' : late ? 'between' : 'from';
+    return say(`season.soil-ready-${range}`, {
         soil: inCelsius(ready.celsius),
-        usual: inSight(ready.dates[1]),
-        early: inSight(ready.dates[0]),
-        late: inSight(ready.dates[2]),
+        usual: inSight(usual),
+        early: inSight(early),
+        late: inSight(late),
     });
 }
 

@@ -151,7 +151,7 @@ describe('today', () => {
         ).toBeTruthy();
         expect(screen.getByText('Soil of 5 °C: now.')).toBeTruthy();
         expect(screen.getByText('Soil of 10 °C: 27 Apr (25 Apr to 7 May).')).toBeTruthy();
-        expect(screen.getByText('Soil of 15 °C: not in sight (1 May to not in sight).')).toBeTruthy();
+        expect(screen.getByText('Soil of 15 °C: not in sight (1 May or later).')).toBeTruthy();
         expect(screen.getByText('−3.1 °C to 8.4 °C')).toBeTruthy();
         expect(screen.getByText('Simulated, as this station is.')).toBeTruthy();
         expect(document.querySelectorAll('circle.ready')).toHaveLength(1);
