@@ -61,7 +61,7 @@ class GroundController
 
         return response()->json(['data' => ['free_m' => $core->free($from, $to), 'fits' => array_map(static fn (Fit $f): array => [
             'crop' => $f->candidate->crop->slug, 'name' => $f->candidate->crop->name, 'family' => $f->candidate->crop->family, 'variety' => $f->candidate->variety, 'route' => $f->candidate->route->value, 'act' => $f->candidate->crop->act($f->candidate->route)->value,
-            'on' => $f->on->iso(), 'first' => $f->first->iso(), 'to' => $f->to->iso(), 'share' => round($f->share, 3), 'grams_a_metre_and_day' => round(1000 * $f->worth, 1), 'feeds' => $f->feeds, 'is_cover' => $f->candidate->crop->kind === 'cover',
+            'on' => $f->on->iso(), 'first' => $f->first->iso(), 'to' => $f->to->iso(), 'share' => round($f->share, 3), 'a_metre_and_day' => round($f->worth, 4), 'unit' => $f->unit, 'feeds' => $f->feeds, 'is_cover' => $f->candidate->crop->kind === 'cover',
             'breaks' => $f->breaks === null ? null : ['name' => $f->breaks->crop->name, 'from' => $f->breaks->from->iso(), 'to' => $f->breaks->to->iso(), 'years' => Rotation::years($f->candidate->crop->family)],
         ], array_slice(Fit::what($core, $here->all(), $from, $to), 0, self::FITS))]]);
     }

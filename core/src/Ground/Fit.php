@@ -18,11 +18,12 @@ final readonly class Fit
      * @param  Day  $first  median first harvest
      * @param  Day  $to  last day on the ground, within the gap
      * @param  float  $share  of years that come to a harvest, 0…1
-     * @param  float  $worth  kg a metre and day on the ground to be expected; 0 where the yield is not known
+     * @param  float  $worth  a metre and day on the ground to be expected; 0 where the yield is not known
+     * @param  string|null  $unit  of it: `kg`, or of a flower `stems`; null: not known
      * @param  Stay|null  $breaks  the stay of its family whose rest it would break; null: none
      * @param  bool  $feeds  it gives nitrogen after a crop that took much
      */
-    private function __construct(public Candidate $candidate, public Day $on, public Day $first, public Day $to, public float $share, public float $worth, public ?Stay $breaks, public bool $feeds)
+    private function __construct(public Candidate $candidate, public Day $on, public Day $first, public Day $to, public float $share, public float $worth, public ?string $unit, public ?Stay $breaks, public bool $feeds)
     {
     }
 
@@ -44,8 +45,9 @@ final readonly class Fit
         if (array_filter($fits, static fn (self $f): bool => $f->breaks === null) === [] && $to->number - $from->number + 1 >= self::COVER_DAYS) {
             array_push($fits, ...$covers);
         }
-        usort($fits, static fn (self $a, self $b): int => [$a->breaks !== null, ! $a->feeds, -$a->worth, $a->candidate->crop->name, $a->candidate->variety ?? '', $a->candidate->route->value]
-            <=> [$b->breaks !== null, ! $b->feeds, -$b->worth, $b->candidate->crop->name, $b->candidate->variety ?? '', $b->candidate->route->value]);
+        // Stems and kilograms are not held against each other: what is eaten comes first, then flowers among themselves.
+        $rank = static fn (self $f): array => [$f->breaks !== null, ! $f->feeds, array_search($f->unit, ['kg', 'stems', null], true), -$f->worth, $f->candidate->crop->name, $f->candidate->variety ?? '', $f->candidate->route->value];
+        usort($fits, static fn (self $a, self $b): int => $rank($a) <=> $rank($b));
 
         return $fits;
     }
@@ -64,9 +66,10 @@ final readonly class Fit
             $until = $days->until($on) ?? $late;
             $ends = $until->number > $to->number ? $to : $until;
             $share = $days->share($on);
-            $worth = $share * ($candidate->crop->spacing->yieldKgPerM ?? 0.0) / ($ends->number - $on->number + 1);
+            [$yield, $unit] = $candidate->crop->yieldPerMetre() ?? [0.0, null];
+            $worth = $share * $yield / ($ends->number - $on->number + 1);
 
-            return new self($candidate, $on, $first, $ends, $share, $worth, Rotation::broken($bed, $candidate->crop, $on, $ends), Rotation::feedsAfterHunger($bed, $candidate->crop, $on));
+            return new self($candidate, $on, $first, $ends, $share, $worth, $unit, Rotation::broken($bed, $candidate->crop, $on, $ends), Rotation::feedsAfterHunger($bed, $candidate->crop, $on));
         }
 
         return null;

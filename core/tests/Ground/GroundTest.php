@@ -170,6 +170,17 @@ final class GroundTest extends TestCase
         self::assertSame('cabbage-early 2025-04-01', $fits[3]->breaks?->key);
     }
 
+    public function test_flowers_are_ordered_by_stems_after_what_is_eaten(): void
+    {
+        // Cosmos gives fewer stems a metre and day than zinnia, and a single sunflower fewer still; a radish far less than either, in kilograms.
+        $candidates = [self::candidate('sunflower-single', '04-01', '09-01', 60, 70, 10), self::candidate('cosmos', '04-01', '09-01', 60, 70, 40, 0.6), self::candidate('radish', '04-01', '09-01', 25, 30, 10), self::candidate('zinnia', '04-01', '09-01', 60, 70, 55, 1.0)];
+        $fits = Fit::what(new Bed('one', 10.0, []), $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01'));
+        self::assertSame(['radish', 'zinnia', 'cosmos', 'sunflower-single'], array_map(static fn (Fit $f): string => $f->candidate->crop->slug, $fits));
+        self::assertSame(['kg', 'stems', 'stems', 'stems'], array_column($fits, 'unit'));
+        // Twelve stems a plant, four plants a metre; 1 May to 3 September, 70 + 55 days on.
+        self::assertEqualsWithDelta(48.0 / 126, $fits[1]->worth, 1e-12);
+    }
+
     public function test_a_gap_of_forty_days_that_nothing_fits_gets_a_cover_crop(): void
     {
         $candidates = [self::candidate('cover-rye', '08-01', '10-15', 30, 30, 5), self::candidate('carrot', '04-01', '06-01', 70, 80, 20)];

@@ -89,7 +89,12 @@ function why(fit: Fit): string {
     if (fit.is_cover) return say('ground.cover');
     return [
         fit.feeds && say('ground.feeds'),
-        say('ground.worth', { share: fit.share, grams: Math.round(fit.grams_a_metre_and_day) }),
+        say('ground.worth', {
+            share: fit.share,
+            unit: fit.unit ?? 'none',
+            grams: Math.round(1000 * fit.a_metre_and_day),
+            stems: Math.round(10 * fit.a_metre_and_day) / 10,
+        }),
     ]
         .filter(Boolean)
         .join(' ');
