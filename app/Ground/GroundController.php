@@ -20,7 +20,7 @@ use Illuminate\Validation\ValidationException;
 class GroundController
 {
     /** Fits that are told. */
-    private const FITS = 60;
+    private const FITS = 200;
 
     private const MOST_WISHES = 120;
 

@@ -1,10 +1,12 @@
+import { useState } from 'react';
 import { inShort } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useFits, type Fit, type GroundBed, type Span, type usePlantings } from './queries';
 
-const SHOWN = 14;
+/** How many are read before the rest is asked for. */
+const [EATEN, FLOWERS] = [12, 4];
 
 /** What fits where nothing stands, the best first, with its reason; put on the bed on a word. */
 export function GapFits({
@@ -42,28 +44,16 @@ export function GapFits({
         data?.fits.filter((fit) => !fit.breaks) ?? [],
         data?.fits.filter((fit) => fit.breaks) ?? [],
     ];
+    const flowers = fits.filter((fit) => fit.unit === 'stems');
     return (
         <>
             <h2>{say('ground.gap-of', { bed: bed.name, from: inShort(span.from.slice(5)) })}</h2>
             <p>{say('ground.gap-until', { to: inShort(span.to.slice(5)), metres: data?.free_m ?? 0 })}</p>
             <Problem error={error} />
             {data && fits.length === 0 && <p>{say('ground.nothing-fits')}</p>}
-            <ul className="fits">
-                {fits.slice(0, SHOWN).map((fit) => (
-                    <li key={`${fit.crop} ${fit.variety} ${fit.route}`}>
-                        <strong>{[fit.name, fit.variety].filter(Boolean).join(' ')}</strong>
-                        <Action onClick={() => plan(fit)}>{say('ground.plan')}</Action>
-                        <p>
-                            {say('ground.fit', {
-                                act: say(`act.${fit.act}`),
-                                on: inShort(fit.on.slice(5)),
-                                first: inShort(fit.first.slice(5)),
-                            })}
-                        </p>
-                        <p className="hint">{why(fit)}</p>
-                    </li>
-                ))}
-            </ul>
+            <FitList fits={fits.filter((fit) => fit.unit !== 'stems')} first={EATEN} onPlan={plan} />
+            {flowers.length > 0 && <h3>{say('ground.for-the-vase')}</h3>}
+            <FitList fits={flowers} first={FLOWERS} onPlan={plan} />
             {broken.length > 0 && (
                 <p className="hint">
                     {say('ground.last-for-rest', {
@@ -81,6 +71,36 @@ export function GapFits({
                 </p>
             )}
             <p className="hint">{say('ground.worth-is')}</p>
+        </>
+    );
+}
+
+function FitList({ fits, first, onPlan }: { fits: Fit[]; first: number; onPlan: (fit: Fit) => void }) {
+    const [all, setAll] = useState(false);
+    const shown = all ? fits : fits.slice(0, first);
+    return (
+        <>
+            <ul className="fits">
+                {shown.map((fit) => (
+                    <li key={`${fit.crop} ${fit.variety} ${fit.route}`}>
+                        <strong>{[fit.name, fit.variety].filter(Boolean).join(' ')}</strong>
+                        <Action onClick={() => onPlan(fit)}>{say('ground.plan')}</Action>
+                        <p>
+                            {say('ground.fit', {
+                                act: say(`act.${fit.act}`),
+                                on: inShort(fit.on.slice(5)),
+                                first: inShort(fit.first.slice(5)),
+                            })}
+                        </p>
+                        <p className="hint">{why(fit)}</p>
+                    </li>
+                ))}
+            </ul>
+            {shown.length < fits.length && (
+                <Action onClick={() => setAll(true)}>
+                    {say('folded.and-more', { more: fits.length - shown.length })}
+                </Action>
+            )}
         </>
     );
 }
