@@ -8,13 +8,16 @@ export function reckonSeed(page: Document) {
     const length = row?.querySelector('input');
     if (!table?.dataset.of || !row || !length) return;
     const of = JSON.parse(table.dataset.of) as RowOf & { units: Units };
-    const numbers = new Intl.NumberFormat(page.documentElement.lang || undefined);
+    // Made when there is a number to write: a phone takes a fifth of a second for the first.
+    let numbers: Intl.NumberFormat | undefined;
+    const written = (value: number) =>
+        (numbers ??= new Intl.NumberFormat(page.documentElement.lang || undefined)).format(value);
     const reckon = () => {
         const metres = length.valueAsNumber * unitOfRow(of.units);
         const need = metres > 0 && length.validity.valid ? seedNeed(of, metres, of.units) : null;
         for (const cell of row.querySelectorAll<HTMLElement>('[data-is]')) {
             const value = need?.[cell.dataset.is as keyof typeof need];
-            cell.textContent = value == null ? '' : numbers.format(value);
+            cell.textContent = value == null ? '' : written(value);
         }
     };
     row.hidden = false;
