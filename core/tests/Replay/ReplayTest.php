@@ -18,6 +18,7 @@ use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
+use Anthesis\Replay\SeasonTables;
 use Anthesis\Soil\Site;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\SowingWindow;
@@ -285,6 +286,54 @@ final class ReplayTest extends TestCase
         $needed = $this->first($this->steady(11, 21), 'radish');
         $days = (int) $needed->up?->number - $needed->sown->number;
         self::assertSame([Outcome::Harvest, Outcome::NoEmergenceCold], [$outcome((string) $days), $outcome((string) ($days - 1))]);
+    }
+
+    /** What is sown in place is stunted by want of light, not by cold: only where the fortnight's mean is above the reference. */
+    public function test_a_seedling_in_the_dark_is_stunted_where_it_is_warmer_than_the_reference(): void
+    {
+        // At 52° N nothing grows from 1 January for seven weeks; 16 is kept exactly by sums of it.
+        $at = fn (float $celsius): Outcome => (new Replay($this->steady($celsius - 5, $celsius + 5), Latitude::of(52.0), new Site('flat', 0, 0, 1, 0), LightSchool::TenHour))
+            ->runs(CropSchema::crop(['ref_c' => '16'] + CropCsv::standardRows()['radish']), Route::Direct)->all()[0]->outcome;
+        self::assertSame([false, true], [$at(16.0) === Outcome::Stunted, $at(16.125) === Outcome::Stunted]);
+    }
+
+    /** A gap that begins on the day after a sowing's horizon does not touch it. */
+    public function test_a_sowing_counts_while_its_horizon_is_on_record(): void
+    {
+        $minimum = array_fill(0, 900, 11.0);
+        for ($i = 400; $i < 420; $i++) {
+            $minimum[$i] = null;
+        }
+        $record = new DailyRecord(Day::of(2001, 1, 1), $minimum, array_fill(0, 900, 21.0));
+        $sown = array_map(static fn (Run $run): int => $run->sown->number - $record->first->number, (new Replay($record, Latitude::of(0.0), new Site('flat', 0, 0, 1, 0)))->runs($this->crop('kale'), Route::Transplant)->all());
+        $last = 400 - Replay::HORIZON - 1;
+        self::assertContains($last, $sown);
+        self::assertNotContains($last + 1, $sown);
+    }
+
+    public function test_what_the_record_ends_before_has_not_come_up(): void
+    {
+        $radish = $this->crop('radish')->emergence;
+        $tables = new SeasonTables($this->steady(11, 21, 400), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0));
+        // Soil of 16 °C: up on the sixth day after.
+        self::assertSame([399, null, null], [$tables->emerged($radish, 393), $tables->emerged($radish, 394), $tables->emerged($radish, 399)]);
+    }
+
+    /** Bulbs are never stunted: those that do not grow at all have a youth without an end. */
+    public function test_a_clove_in_weather_without_growth_runs_out_of_time(): void
+    {
+        $garlic = CropSchema::crop(['base_c' => '9', 'opt_low_c' => '15', 'ref_c' => '15'] + CropCsv::standardRows()['garlic-hardneck']);
+        $runs = (new Replay($this->steady(4, 6, 1100), Latitude::of(46.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($garlic, Route::Direct)->all();
+        $outcomes = array_values(array_diff(array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs)), ['no-stock', 'no-emergence-cold']));
+        self::assertSame(['day-length'], $outcomes);
+    }
+
+    public function test_a_day_without_years_brings_nothing(): void
+    {
+        // From 1 January 2001 to 31 March 2002: a sowing of December has not its 330 days.
+        $ribbon = OutcomeRibbon::of((new Replay($this->steady(11, 21, 455), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs($this->crop('kale'), Route::Transplant));
+        self::assertSame(0, $ribbon->years[YearDay::numberOf(11, 1) - 1]);
+        self::assertSame(0.0, $ribbon->reliability[YearDay::numberOf(11, 1) - 1]);
     }
 
     public function test_runs_of_some_years_are_those_sown_from_their_first_day_to_their_last(): void
