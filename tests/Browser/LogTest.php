@@ -87,6 +87,8 @@ final class LogTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/trials')->press('Plan a trial');
         $this->browser->fill('What is it to answer?', $question);
+        // A crop can be chosen once they are there.
+        $this->browser->find('.plan select option[value=radish]');
         $this->js("const s = [...document.querySelectorAll('.plan select')][0]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'radish'); s.dispatchEvent(new Event('change', {bubbles: true}))");
         $this->browser->press('other waves')->see('another wave');
         $this->browser->press('Plan 9 plots')->see($question)->see('9 plots are still to be done');
@@ -94,6 +96,7 @@ final class LogTest extends BrowserTestCase
         $this->assertAccessible('trials');
         // The plan asks for its plots on the phone: two are sown, one of them is lost, the other picked.
         $this->browser->visit('/log')->see('Came up');
+        $this->browser->find('select option[value=orchard-bench]');
         $this->js("const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'orchard-bench'); s.dispatchEvent(new Event('change', {bubbles: true}))");
         $this->browser->see('To be done for trials');
         foreach ([1, 2] as $plot) {
