@@ -9,8 +9,10 @@ return [
     // The largest station file that is taken, in MiB. bin/serve lets somewhat more through, so that the refusal is ours.
     'upload_mib' => (int) env('ANTHESIS_UPLOAD_MIB', 240),
 
-    // Where files of stations are dropped, a folder for each by its number.
+    // Where sheets of paper are kept once they are made.
     'paper' => storage_path('app/paper'),
+
+    // Where files of stations are dropped, a folder for each by its number.
     'reports' => env('ANTHESIS_REPORTS') ?: storage_path('app/reports'),
 
     // What editions are sealed with; kept outside the database, and with the backups.

@@ -52,8 +52,12 @@ export function GapFits({
             <Problem error={error} />
             {data && fits.length === 0 && <p>{say('ground.nothing-fits')}</p>}
             <FitList fits={fits.filter((fit) => fit.unit !== 'stems')} first={EATEN} onPlan={plan} />
-            {flowers.length > 0 && <h3>{say('ground.for-the-vase')}</h3>}
-            <FitList fits={flowers} first={FLOWERS} onPlan={plan} />
+            {flowers.length > 0 && (
+                <>
+                    <h3>{say('ground.for-the-vase')}</h3>
+                    <FitList fits={flowers} first={FLOWERS} onPlan={plan} />
+                </>
+            )}
             {broken.length > 0 && (
                 <p className="hint">
                     {say('ground.last-for-rest', {
