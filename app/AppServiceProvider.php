@@ -41,15 +41,22 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use PDO;
 
 /** Puts the features together: who listens to what, what is limited, and how Laravel is set. */
 class AppServiceProvider extends ServiceProvider
 {
+    private const LOCK_WAIT_S = 5;
+
     public function register(): void
     {
         // The client that needs no extension, where the extension is not there.
         if (! extension_loaded('redis')) {
             config(['database.redis.client' => 'predis']);
+        }
+        // Whoever waits at a screen is told soon that something is in the way; a worker has time.
+        if (! $this->app->runningInConsole()) {
+            config(['database.connections.mariadb.options' => [PDO::MYSQL_ATTR_INIT_COMMAND => 'SET SESSION innodb_lock_wait_timeout = '.self::LOCK_WAIT_S]]);
         }
         $this->connect();
     }

@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Operations\Busy;
 use App\Operations\CleanInput;
+use App\Operations\KeyReused;
 use App\Operations\SecurityHeaders;
 use App\Operations\SessionCookie;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -38,6 +41,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // Two of the same name at once: the second is refused as it would have been a moment later.
         $exceptions->map(UniqueConstraintViolationException::class,
             static fn (): ValidationException => ValidationException::withMessages(['name' => 'There is one of that name already.']));
+        $exceptions->map(KeyReused::class, static fn (KeyReused $e): ValidationException => ValidationException::withMessages(['key' => $e->getMessage()]));
+        $exceptions->map(QueryException::class, static fn (QueryException $e): Throwable => Busy::isLock($e) ? new Busy($e) : $e);
         $exceptions->map(AuthenticationException::class,
             static fn (AuthenticationException $e): AuthenticationException => new AuthenticationException('Nobody is logged in. Log in and try again.', $e->guards(), $e->redirectTo(request())));
         $exceptions->shouldRenderJsonWhen(

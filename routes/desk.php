@@ -45,7 +45,7 @@ use Illuminate\Support\Facades\Route;
 // The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
 
 // Numbers beyond what a row can have are no addresses.
-foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device', 'objection', 'held', 'trial', 'cue', 'bed'] as $numbered) {
+foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device', 'objection', 'held', 'trial', 'cue', 'bed', 'logImport'] as $numbered) {
     Route::pattern($numbered, '[0-9]{1,18}');
 }
 
@@ -111,6 +111,7 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/log-book', [LogController::class, 'book']);
         Route::post('zones/{zone}/log-entries', [LogController::class, 'store']);
         Route::post('zones/{zone}/log-files', [LogController::class, 'import']);
+        Route::get('log-imports/{logImport}', [LogController::class, 'imported']);
         Route::get('zones/{zone}/under-way', [LogController::class, 'underWay']);
         Route::get('zones/{zone}/local-days', [LocalDaysController::class, 'index']);
         Route::post('zones/{zone}/local-days', [LocalDaysController::class, 'store']);

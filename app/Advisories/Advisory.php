@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Advisories;
 
 use Anthesis\Record\Day;
+use App\Operations\SentOnce;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -31,6 +32,8 @@ use Illuminate\Support\Carbon;
  */
 class Advisory extends Model
 {
+    use SentOnce;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

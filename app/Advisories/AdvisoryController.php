@@ -41,9 +41,6 @@ class AdvisoryController
             'until.required' => 'Say until which day it is to be shown.',
         ]);
         $advisory = $publish->publish($zone, $asked['key'], $asked['ground'] ?? null, $asked['text'], $today->evidence($zone, Today::day(), $asked['ground'] ?? null), Today::day(), self::until($asked['until']), $request->user());
-        if ($advisory->zone_id !== $zone->id) {
-            throw ValidationException::withMessages(['key' => 'This request was sent for another zone. Load the page again.']);
-        }
 
         return (new AdvisoryResource($advisory))->response()->setStatusCode(201);
     }

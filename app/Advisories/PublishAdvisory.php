@@ -16,7 +16,7 @@ final class PublishAdvisory
     public function publish(Zone $zone, string $sentAs, ?string $ground, string $text, array $evidence, Day $on, Day $until, User $user): Advisory
     {
         return DB::transaction(static function () use ($zone, $sentAs, $ground, $text, $evidence, $on, $until, $user): Advisory {
-            $advisory = Advisory::query()->createOrFirst(['sent_as' => $sentAs], ['zone_id' => $zone->id, 'ground' => $ground, 'text' => $text, 'evidence' => $evidence,
+            $advisory = Advisory::saveOnce($sentAs, ['zone' => $zone->id, 'ground' => $ground, 'text' => $text, 'until' => $until->iso()], ['zone_id' => $zone->id, 'ground' => $ground, 'text' => $text, 'evidence' => $evidence,
                 'author' => $user->name, 'published_on' => $on->iso(), 'until' => $until->iso()]);
             event(new AdvisoriesChanged($zone->id));
 

@@ -7,6 +7,8 @@ namespace App\Console;
 use App\Editions\Edition;
 use App\Gardener\PdfPress;
 use App\Gardener\PublicSite;
+use App\Log\LogPhoto;
+use App\Operations\FileStore;
 use App\Results\Result;
 use App\Zones\Computation;
 use App\Zones\Zone;
@@ -38,6 +40,7 @@ class Prune extends Command
         $results = $this->results();
         $folders = $this->folders();
         $sheets = $this->sheets();
+        $this->unfinished();
         $this->line("put away: {$computations} computations, {$results} results, {$folders} folders, {$sheets} sheets");
 
         return self::SUCCESS;
@@ -81,6 +84,14 @@ class Prune extends Command
         File::delete(array_values($old));
 
         return count($old);
+    }
+
+    /** What uploads whose process was killed have left half written. */
+    private function unfinished(): void
+    {
+        foreach (['originals', LogPhoto::DISK] as $disk) {
+            FileStore::on($disk)->sweep(3600 * self::HOURS);
+        }
     }
 
     private function folders(): int

@@ -6,6 +6,8 @@ namespace App\Console;
 
 use App\Editions\Publication;
 use App\Gardener\RenderEditionJob;
+use App\Log\ImportLogJob;
+use App\Log\LogImport;
 use App\Operations\Heartbeat;
 use App\Operations\NamedLock;
 use App\Results\ComputeZoneJob;
@@ -48,6 +50,16 @@ class Resume extends Command
                 $publication->touch();
                 RenderEditionJob::dispatch($publication->edition_id);
                 $this->line("edition {$publication->edition_id} is taken up again");
+            }
+        }
+
+        $imports = LogImport::query()->where('state', LogImport::RUNNING)
+            ->orWhere(static fn ($q) => $q->where('state', LogImport::QUEUED)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))->get();
+        foreach ($imports as $import) {
+            if (NamedLock::isFree(ImportLogJob::lockOf($import->id))) {
+                $import->touch();
+                ImportLogJob::dispatch($import->id);
+                $this->line("the import of {$import->file} is taken up again");
             }
         }
 

@@ -9,10 +9,13 @@ use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
 use App\Gardener\RenderSeasonJob;
 use App\Gardener\SeasonPage;
+use App\Log\LogImport;
+use App\Log\LogPhoto;
+use App\Operations\FileStore;
 use App\Operations\Heartbeat;
 use App\Stations\RecordImport;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Collection;
 
 /** Holds everything that must not change unnoticed against its fingerprint and seal: editions, their pages and originals. */
 class Verify extends Command
@@ -29,7 +32,7 @@ class Verify extends Command
     public function handle(PublicSite $site): int
     {
         $this->faults = [];
-        $looked = ['editions' => 0, 'originals' => 0];
+        $looked = ['editions' => 0];
         foreach (Edition::query()->with('zone')->orderBy('id')->lazy(20) as $edition) {
             $looked['editions']++;
             $name = "Edition {$edition->number} of {$edition->zone->name}";
@@ -46,16 +49,9 @@ class Verify extends Command
                 RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
             }
         }
-        foreach (RecordImport::query()->select('checksum')->distinct()->pluck('checksum') as $checksum) {
-            $looked['originals']++;
-            $path = Storage::disk('originals')->path((string) $checksum);
-            if (! is_file($path)) {
-                $this->fault("The original {$this->short((string) $checksum)} is missing.");
-            } elseif (hash_file('sha256', $path) !== $checksum) {
-                $this->fault("The original {$this->short((string) $checksum)} is no longer what was brought.");
-            }
-        }
-        $words = "{$looked['editions']} editions with their pages, {$looked['originals']} originals: "
+        $looked['originals'] = $this->files(FileStore::on('originals'), RecordImport::query()->distinct()->pluck('checksum')->concat(LogImport::query()->distinct()->pluck('checksum'))->unique(), '', 'original');
+        $looked['photographs'] = $this->files(FileStore::on(LogPhoto::DISK), LogPhoto::query()->pluck('checksum'), '.jpg', 'photograph');
+        $words = "{$looked['editions']} editions with their pages, {$looked['originals']} originals, {$looked['photographs']} photographs: "
             .($this->faults === [] ? 'all as they were' : count($this->faults).' faults. '.implode(' ', array_slice($this->faults, 0, self::TOLD)));
         Heartbeat::beat(Heartbeat::VERIFICATION, $this->faults === [], mb_substr($words, 0, 4000));
         $this->line($words);
@@ -66,6 +62,24 @@ class Verify extends Command
     private function fault(string $words): void
     {
         $this->faults[] = $words;
+    }
+
+    /**
+     * @param  Collection<int, mixed>  $checksums
+     * @return int how many were looked at
+     */
+    private function files(FileStore $store, Collection $checksums, string $suffix, string $what): int
+    {
+        foreach ($checksums as $checksum) {
+            $checksum = (string) $checksum;
+            if (! $store->has($checksum, $suffix)) {
+                $this->fault("The {$what} {$this->short($checksum)} is missing.");
+            } elseif (! $store->isWhole($checksum, $suffix)) {
+                $this->fault("The {$what} {$this->short($checksum)} is not what was uploaded.");
+            }
+        }
+
+        return $checksums->count();
     }
 
     private function short(string $checksum): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Operations\SentOnce;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -28,6 +29,8 @@ use Illuminate\Support\Carbon;
  */
 class Objection extends Model
 {
+    use SentOnce;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Operations\SentOnce;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\Relation;
@@ -24,6 +25,8 @@ use Illuminate\Database\Eloquent\Relations\Relation;
  */
 class Publication extends Model
 {
+    use SentOnce;
+
     /** For a second signature, or for its day. */
     public const WAITING = 'waiting';
 

@@ -41,9 +41,10 @@ final class PublishEdition
             // The lock makes two educators publishing at once take their turns.
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $zone->refresh();
-            $sent = Publication::query()->where('sent_as', $sentAs)->first();
+            $content = ['zone' => $zone->id, 'note' => $note, 'even_unchanged' => $evenUnchanged, 'answers' => $answers, 'from' => $from?->iso(), 'note_in' => $noteIn];
+            $sent = Publication::sentBefore($sentAs, $content);
             if ($sent !== null) {
-                return $sent->zone_id === $zone->id ? $sent : throw new CannotPublish('This request was sent for another zone. Load the page again.');
+                return $sent;
             }
             $windows = $this->draft->windows($zone);
             foreach ($noteIn as $language => $translation) {
@@ -64,7 +65,7 @@ final class PublishEdition
             $waits = $edition->isWaiting(Today::day());
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
             $publication = Publication::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'edition_id' => $edition->id,
-                'sent_as' => $sentAs, 'state' => $waits ? Publication::WAITING : Publication::QUEUED, 'answers' => $answered]);
+                'sent_as' => $sentAs, 'sent_hash' => Publication::hashOf($content), 'state' => $waits ? Publication::WAITING : Publication::QUEUED, 'answers' => $answered]);
             if (! $waits) {
                 event(new EditionFrozen($edition->id));
             }

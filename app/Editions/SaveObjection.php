@@ -12,7 +12,7 @@ final class SaveObjection
 {
     public function raise(Zone $zone, string $sentAs, string $crop, string $text, User $user): Objection
     {
-        return Objection::query()->createOrFirst(['sent_as' => $sentAs], ['zone_id' => $zone->id, 'crop' => $crop, 'text' => $text, 'author' => $user->name]);
+        return Objection::saveOnce($sentAs, ['zone' => $zone->id, 'crop' => $crop, 'text' => $text], ['zone_id' => $zone->id, 'crop' => $crop, 'text' => $text, 'author' => $user->name]);
     }
 
     public function answer(Objection $objection, string $answer, User $user): void

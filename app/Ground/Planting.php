@@ -6,6 +6,7 @@ namespace App\Ground;
 
 use App\Crops\Crop;
 use App\Log\Bed;
+use App\Operations\SentOnce;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -29,6 +30,8 @@ use Illuminate\Support\Carbon;
  */
 class Planting extends Model
 {
+    use SentOnce;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

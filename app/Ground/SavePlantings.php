@@ -40,7 +40,7 @@ final class SavePlantings
                 $planting->update(['bed_id' => $one['bed'], 'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
             }
             foreach ($add as $one) {
-                $planting = Planting::query()->createOrFirst(['sent_as' => $one['key']], ['zone_id' => $zone->id, 'bed_id' => $one['bed'], 'crop_id' => $one['crop'], 'user_id' => $user->id, 'variety' => $one['variety'], 'route' => $one['route'],
+                $planting = Planting::saveOnce($one['key'], ['zone' => $zone->id] + $one, ['zone_id' => $zone->id, 'bed_id' => $one['bed'], 'crop_id' => $one['crop'], 'user_id' => $user->id, 'variety' => $one['variety'], 'route' => $one['route'],
                     'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
                 $undo['remove'][] = $planting->id;
             }

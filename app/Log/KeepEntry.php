@@ -4,22 +4,16 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use Anthesis\Record\Day;
 use App\Crops\Crop;
-use App\Cues\CuePlant;
-use App\Operations\Today;
+use App\Operations\KeyReused;
 use App\People\Role;
 use App\People\User;
 use App\Sites\Site;
 use App\Soil\KeepReading;
 use App\Soil\SaveSpot;
-use App\Stations\Station;
-use App\Stations\StationRecord;
-use App\Trials\TrialPlot;
 use App\Zones\Zone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
 /**
  * Keeps a line of the log, once however often it is sent, and tells its sowing anew. What contradicts what is known is refused, and
@@ -27,21 +21,11 @@ use Illuminate\Support\Str;
  */
 final class KeepEntry
 {
-    /** Metres a thermometer is put in where nothing is said. */
-    private const DEPTH = 0.05;
-
-    private const MORNING = 9.0;
-
-    /** @var array<int, string> by zone; blank: it has none. Thousands of lines ask for the same */
-    private array $recordBegins = [];
-
-    /** @var array<string, Crop> */
-    private array $crops = [];
+    /** @var array<int, EntryChecks> by zone */
+    private array $checks = [];
 
     /** @var array<int, int> by zone */
     private array $openGround = [];
-
-    private ?Day $today = null;
 
     public function __construct(private readonly KeepReading $readings, private readonly SaveSpot $spots)
     {
@@ -52,25 +36,28 @@ final class KeepEntry
      * @param  CarbonImmutable  $writtenAt  by the server's clock
      *
      * @throws EntryRefused
+     * @throws KeyReused when its key is that of another entry, in this zone or in another
      */
     public function execute(Zone $zone, User $user, LoggedEntry $entry, string $cameBy, CarbonImmutable $writtenAt): LogEntry
     {
         return DB::transaction(function () use ($zone, $user, $entry, $cameBy, $writtenAt): LogEntry {
-            $before = LogEntry::query()->where('sent_as', $entry->key)->first();
+            // The same entry may be sent twice at once: they take turns, and the second finds the first.
+            Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $before = LogEntry::sentBefore($entry->key, $entry->content($zone));
             if ($before !== null) {
-                return $before->zone_id === $zone->id ? $before : throw new EntryRefused('key', 'A line of that key is in the log of another zone. Write it again.');
+                return $before;
             }
-            $this->assertDay($zone, $entry);
+            $checks = $this->checks[$zone->id] ??= new EntryChecks($zone);
+            $checks->assert($entry);
             $corrected = $entry->corrects === null ? null : $this->corrected($zone, $user, $entry->corrects, $entry->act);
-            $crop = $this->crop($entry);
+            $crop = $checks->crop($entry);
             $sowing = $this->sowing($zone, $entry, $corrected);
             $bed = $this->bed($zone, $entry, $sowing);
-            $this->assertKnown($zone, $entry);
             $crop ??= $sowing?->crop;
             if ($sowing === null && $entry->act->begins()) {
                 $sowing = $this->begin($zone, $entry, $crop ?? throw new EntryRefused('crop', 'Say which crop it was.'));
             }
-            $kept = LogEntry::query()->create(['sent_as' => $entry->key, 'zone_id' => $zone->id, 'user_id' => $user->id, 'sowing_id' => $sowing?->id, 'crop_id' => $crop?->id, 'bed_id' => $bed?->id,
+            $kept = LogEntry::query()->create(['sent_as' => $entry->key, 'sent_hash' => LogEntry::hashOf($entry->content($zone)), 'zone_id' => $zone->id, 'user_id' => $user->id, 'sowing_id' => $sowing?->id, 'crop_id' => $crop?->id, 'bed_id' => $bed?->id,
                 'act' => $entry->act, 'day' => $entry->on->iso(), 'told' => $entry->told, 'photo' => $entry->photo, 'corrects_id' => $corrected?->id, 'taken_back' => $entry->takenBack,
                 'came_by' => $cameBy, 'written_at' => $writtenAt]);
             $corrected?->update(['corrected_by' => $kept->id]);
@@ -78,23 +65,11 @@ final class KeepEntry
                 (new TellSowing)->execute($sowing);
             }
             if ($entry->act === LoggedAct::Reading && $corrected === null) {
-                $this->keepReading($zone, $user, $entry, $bed);
+                LoggedReading::keep($this->readings, LoggedReading::spot($this->spots, $zone, $bed), $user, $entry);
             }
 
             return $kept;
         });
-    }
-
-    private function assertDay(Zone $zone, LoggedEntry $entry): void
-    {
-        $today = $this->today ??= Today::day();
-        if ($entry->on->number > $today->number) {
-            throw new EntryRefused('on', "{$entry->on->iso()} has not come yet: today is {$today->iso()}. Give the day it was done on.");
-        }
-        $first = $this->recordBegins[$zone->id] ??= (string) StationRecord::query()->whereIn('id', Station::usedBy($zone)->pluck('record_id'))->min('first_day');
-        if ($first !== '' && $entry->on->iso() < $first) {
-            throw new EntryRefused('on', "{$entry->on->iso()} is before the record of this zone begins ({$first}), so nothing can be told of it. Check the year.");
-        }
     }
 
     /** The line that is corrected, locked; it is the one that stands now. */
@@ -114,11 +89,6 @@ final class KeepEntry
         }
 
         return $entry;
-    }
-
-    private function crop(LoggedEntry $entry): ?Crop
-    {
-        return $entry->crop === null ? null : $this->crops[$entry->crop] ??= Crop::query()->where('slug', $entry->crop)->first() ?? throw new EntryRefused('crop', 'There is no such crop in the book. Choose another one.');
     }
 
     private function sowing(Zone $zone, LoggedEntry $entry, ?LogEntry $corrected): ?Sowing
@@ -142,29 +112,8 @@ final class KeepEntry
         return Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => (string) $entry->garden, 'name' => $entry->bed], ['site_id' => $this->openGround[$zone->id] ??= Site::seenIn($zone)->value('id')]);
     }
 
-    private function assertKnown(Zone $zone, LoggedEntry $entry): void
-    {
-        if ($entry->photo !== null && LogPhoto::query()->whereKey($entry->photo)->doesntExist()) {
-            throw new EntryRefused('photo', 'The photograph did not arrive. Send it first.');
-        }
-        if (isset($entry->told['cue']) && CuePlant::query()->whereKey($entry->told['cue'])->doesntExist()) {
-            throw new EntryRefused('cue', 'There is no such plant on the county’s list. Choose another one.');
-        }
-        if (isset($entry->told['plot']) && TrialPlot::inZone($zone)->whereKey($entry->told['plot'])->doesntExist()) {
-            throw new EntryRefused('plot', 'There is no such plot in a trial of this zone. Load the page again.');
-        }
-    }
-
     private function begin(Zone $zone, LoggedEntry $entry, Crop $crop): Sowing
     {
         return Sowing::query()->create(['sent_as' => $entry->key, 'zone_id' => $zone->id, 'crop_id' => $crop->id, 'begun_on' => $entry->on->iso()]);
-    }
-
-    /** A reading of the log is one of the soil too: the bed is its spot. */
-    private function keepReading(Zone $zone, User $user, LoggedEntry $entry, ?Bed $bed): void
-    {
-        $site = $bed->site ?? Site::seenIn($zone)->firstOrFail();
-        $spot = $this->spots->execute($zone, Str::limit($bed === null ? $zone->name : "{$bed->garden}, {$bed->name}", 80, ''), $site);
-        $this->readings->keep($spot, $user, $entry->key, $entry->on, (float) ($entry->told['hour'] ?? self::MORNING), (float) ($entry->told['depth'] ?? self::DEPTH), [], (float) $entry->told['celsius'], false);
     }
 }

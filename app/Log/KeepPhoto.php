@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Operations\Busy;
+use App\Operations\FileStore;
+use App\Operations\NamedLock;
 use App\People\User;
 use GdImage;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * Keeps a photograph: the picture alone, drawn anew, so that where it was taken and with what is gone, and a file that only calls
@@ -17,7 +19,11 @@ final class KeepPhoto
 {
     public const MOST_MIB = 12;
 
-    private const MOST_POINTS = 25_000_000;
+    /** Pixels of the largest picture that is decoded: it takes four bytes of memory each. The log's own pictures have 2 million. */
+    private const MOST_PIXELS = 16_000_000;
+
+    /** How long one waits for another picture that is being decoded, seconds. */
+    private const WAIT_S = 5;
 
     /** Longest side that is kept, px. */
     private const SIDE = 1600;
@@ -34,23 +40,54 @@ final class KeepPhoto
         if (! in_array($type, self::TYPES, true)) {
             throw new EntryRefused('photo', 'This is no photograph that can be read. Bring a JPEG, PNG or WebP file.');
         }
-        if ($width * $height > self::MOST_POINTS) {
-            throw new EntryRefused('photo', "The picture has {$width} × {$height} points, more than can be kept. Take it smaller: 4000 × 3000 are plenty.");
+        if ($width * $height > self::MOST_PIXELS) {
+            throw new EntryRefused('photo', "The photograph has {$width} × {$height} pixels, more than can be saved. Make it smaller, such as 4000 × 3000.");
         }
-        $image = @imagecreatefromstring((string) file_get_contents($path));
-        if ($image === false) {
-            throw new EntryRefused('photo', 'The photograph did not arrive whole. Bring it again.');
+        // Decoding takes most of a processor and a lot of memory, so one picture at a time.
+        $lock = NamedLock::take('photograph', self::WAIT_S) ?? throw new Busy(message: 'Other photographs are being saved. Nothing was lost. Try again in a few seconds.');
+        try {
+            $image = $this->upright($this->scaled($this->decoded($path, $type)), $path, $type);
+        } finally {
+            $lock->release();
         }
-        $image = $this->scaled($this->upright($image, $path, $type));
         ob_start();
         imagejpeg($image, null, self::QUALITY);
         $jpeg = (string) ob_get_clean();
         $checksum = hash('sha256', $jpeg);
-        if (! Storage::disk(LogPhoto::DISK)->exists("{$checksum}.jpg")) {
-            Storage::disk(LogPhoto::DISK)->put("{$checksum}.jpg", $jpeg);
-        }
+        $content = fopen('php://memory', 'w+b') ?: throw new EntryRefused('photo', 'There is no room for the photograph. Try again.');
+        fwrite($content, $jpeg);
+        rewind($content);
+        FileStore::on(LogPhoto::DISK)->save($content, $checksum, '.jpg');
+        fclose($content);
 
         return LogPhoto::query()->createOrFirst(['checksum' => $checksum], ['width' => imagesx($image), 'height' => imagesy($image), 'bytes' => strlen($jpeg), 'user_id' => $user->id]);
+    }
+
+    /** The picture, all of it: a file that breaks off is refused, although its decoder would fill the rest with gray. */
+    private function decoded(string $path, int $type): GdImage
+    {
+        $warnings = [];
+        // Reported, so that they can be seen; the decoder hides them by default.
+        ini_set('gd.jpeg_ignore_warning', '0');
+        set_error_handler(static function (int $level, string $message) use (&$warnings): bool {
+            $warnings[] = $message;
+
+            return true;
+        });
+        try {
+            $image = match ($type) {
+                IMAGETYPE_JPEG => imagecreatefromjpeg($path),
+                IMAGETYPE_PNG => imagecreatefrompng($path),
+                default => imagecreatefromwebp($path),
+            };
+        } finally {
+            restore_error_handler();
+        }
+        if ($image === false || preg_match('/premature|corrupt jpeg data: bad|unsupported marker|incomplete/i', implode(' ', $warnings)) === 1) {
+            throw new EntryRefused('photo', 'The photograph did not arrive whole. Upload it again.');
+        }
+
+        return $image;
     }
 
     /** A phone held sideways notes so beside the picture, which is about to be lost. */

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Operations\FileStore;
+use App\Operations\KeyReused;
 use App\Zones\Zone;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
@@ -19,8 +20,6 @@ class LogController
 {
     /** Lines a phone sends at a time. */
     private const BATCH = 200;
-
-    private const IMPORT_SECONDS = 300;
 
     public function __construct(private readonly ZoneLog $log)
     {
@@ -51,16 +50,23 @@ class LogController
         $asked = $request->validate([
             'sent_at' => ['required', 'integer', 'between:0,9999999999999'],
             'by' => ['required', Rule::in(['phone', 'desk'])],
+            'written_by' => ['nullable', 'string', 'max:200'],
             'entries' => ['required', 'array', 'list', 'max:'.self::BATCH],
             'entries.*' => ['array'],
             'entries.*.written_at' => ['required', 'integer', 'between:0,9999999999999'],
         ], ['entries.max' => 'Send at most '.self::BATCH.' lines at a time.', 'sent_at.required' => 'Send what the clock of the device says (“sent_at”), so that the lines keep their own time.']);
+        // Two people may share a phone: what one wrote is never saved as the other's.
+        if (isset($asked['written_by']) && mb_strtolower($asked['written_by']) !== mb_strtolower($request->user()->email)) {
+            abort(409, "These entries were written by {$asked['written_by']}, and {$request->user()->email} is logged in. Log in as the person who wrote them to send them.");
+        }
         $now = CarbonImmutable::now();
         $kept = $refused = [];
         foreach ($request->input('entries') as $said) {
             $key = is_string($said['key'] ?? null) ? mb_substr($said['key'], 0, 64) : '';
             try {
                 $kept[] = $keep->execute($zone, $request->user(), LoggedEntry::of($said), $asked['by'], $now->subMilliseconds(max(0, $asked['sent_at'] - (int) $said['written_at'])))->sent_as;
+            } catch (KeyReused $why) {
+                $refused[] = ['key' => $key, 'field' => 'key', 'message' => $why->getMessage()];
             } catch (EntryRefused $why) {
                 $refused[] = ['key' => $key, 'field' => $why->field, 'message' => $why->getMessage()];
             }
@@ -85,9 +91,9 @@ class LogController
 
     public function photo(string $photo): Response
     {
-        $disk = Storage::disk(LogPhoto::DISK);
+        $photos = FileStore::on(LogPhoto::DISK);
 
-        return $disk->exists("{$photo}.jpg") ? response((string) $disk->get("{$photo}.jpg"))->withHeaders(['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable'])
+        return $photos->has($photo, '.jpg') ? response((string) file_get_contents($photos->path($photo, '.jpg')))->withHeaders(['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable'])
             : abort(404, 'There is no such photograph.');
     }
 
@@ -106,17 +112,22 @@ class LogController
         return response()->streamDownload(static fn () => LogCsv::write($lines), 'my-log.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
-    /** A table of lines: all of them, or none. */
-    public function import(Request $request, Zone $zone, SaveLogFile $save): JsonResponse
+    /** A table of entries: all of them, or none. It is checked for its form here, and imported by a worker. */
+    public function import(Request $request, Zone $zone, ImportLogFile $import): JsonResponse
     {
-        $file = $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.required' => 'Choose a table first.', 'file.max' => 'The table is larger than 4 MiB. Bring a year at a time.', 'file.uploaded' => 'The table is larger than 4 MiB. Bring a year at a time.'])['file'];
-        // Ten thousand lines take a minute or two.
-        set_time_limit(self::IMPORT_SECONDS);
+        $tooLarge = 'The table is larger than 4 MiB. Upload one year at a time.';
+        $file = $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.required' => 'Choose a table first.', 'file.max' => $tooLarge, 'file.uploaded' => $tooLarge])['file'];
         try {
-            return response()->json(['data' => ['kept' => $save->execute($zone, $request->user(), (string) $file->get())]], 201);
+            return (new LogImportResource($import->queue($zone, $request->user(), $file)->refresh()))->response()->setStatusCode(202);
         } catch (LogFileRefused $why) {
             throw ValidationException::withMessages(['file' => $why->rows]);
         }
+    }
+
+    /** How far the import of a table is. */
+    public function imported(LogImport $logImport): LogImportResource
+    {
+        return new LogImportResource($logImport);
     }
 
     /** @return array{crop?: string|null, garden?: string|null, bed?: string|null, act?: string|null, from?: string|null, to?: string|null, after?: string|null} */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Log;
 
 use App\Crops\Crop;
+use App\Operations\SentOnce;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -41,6 +42,8 @@ use Illuminate\Support\Carbon;
  */
 class LogEntry extends Model
 {
+    use SentOnce;
+
     public const CAME_BY = ['phone', 'desk', 'file'];
 
     protected $guarded = [];

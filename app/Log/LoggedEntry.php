@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Log;
 
 use Anthesis\Record\Day;
+use App\Zones\Zone;
+use BackedEnum;
 use Illuminate\Support\Facades\Validator;
-use Illuminate\Validation\Rules\Enum;
 use InvalidArgumentException;
 
 /** A line as it is brought to the log: its form is right, whatever it says. */
@@ -50,9 +51,7 @@ final readonly class LoggedEntry
      */
     public static function of(array $said): self
     {
-        // A table has thousands of lines: rules of what is not said, and need not be, are not asked.
-        $rules = array_intersect_key(self::rules(), $said + self::MAY_BE_NEEDED);
-        $checked = Validator::make($said, $rules, self::messages());
+        $checked = self::validator($said);
         if ($checked->fails()) {
             $field = (string) $checked->errors()->keys()[0];
             throw new EntryRefused($field, $checked->errors()->first());
@@ -77,14 +76,37 @@ final readonly class LoggedEntry
             $asked['corrects'] ?? null, (bool) ($asked['taken_back'] ?? false), $asked['photo'] ?? null, $told);
     }
 
-    /** @return array<string, list<string|Enum>> */
+    /** @return array<string, mixed> all that was said: the same key stands for the same of it */
+    public function content(Zone $zone): array
+    {
+        return ['zone' => $zone->id, 'act' => $this->act->value, 'on' => $this->on->iso()] + array_diff_key(get_object_vars($this), ['key' => 1, 'act' => 1, 'on' => 1]);
+    }
+
+    /**
+     * A table has thousands of entries: the rules of what is not said, and need not be, are left out, and making a validator takes longer
+     * than using it, so one is used again for entries that say the same things.
+     *
+     * @param  array<array-key, mixed>  $said
+     */
+    private static function validator(array $said): \Illuminate\Validation\Validator
+    {
+        static $validators = [];
+        $asked = array_intersect_key(self::rules(), $said + self::MAY_BE_NEEDED);
+        $which = app()->getLocale().implode(' ', array_keys($asked));
+        $validator = $validators[$which] ??= Validator::make([], $asked, self::messages());
+
+        return $validator->setData($said);
+    }
+
+    /** @return array<string, list<string>> */
     private static function rules(): array
     {
         $key = ['string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'];
 
         return [
             'key' => ['required', ...$key],
-            'act' => ['required', 'string', new Enum(LoggedAct::class)],
+            // By name: the rule for enums takes ten times as long.
+            'act' => ['required', 'string', self::oneOf(LoggedAct::cases())],
             'on' => ['required', 'string', 'max:10'],
             'crop' => ['nullable', 'string', 'max:60'],
             'garden' => ['nullable', 'required_with:bed', 'string', 'max:80'],
@@ -100,7 +122,7 @@ final readonly class LoggedEntry
             'kilograms' => ['nullable', 'numeric', 'between:0.001,2000'],
             'stems' => ['nullable', 'integer', 'between:1,50000'],
             'quality' => ['nullable', 'integer', 'between:1,3'],
-            'cause' => ['nullable', 'required_if:act,lost', 'string', new Enum(LossCause::class)],
+            'cause' => ['nullable', 'required_if:act,lost', 'string', self::oneOf(LossCause::cases())],
             'celsius' => ['nullable', 'required_if:act,reading', 'numeric', 'between:-40,80'],
             'depth' => ['nullable', 'numeric', 'between:0,3'],
             'hour' => ['nullable', 'numeric', 'between:0,24'],
@@ -109,6 +131,12 @@ final readonly class LoggedEntry
             'plot' => ['nullable', 'integer', 'between:1,1000000000'],
             'text' => ['nullable', 'required_if:act,note', 'string', 'max:2000'],
         ];
+    }
+
+    /** @param  list<BackedEnum>  $cases */
+    private static function oneOf(array $cases): string
+    {
+        return 'in:'.implode(',', array_column($cases, 'value'));
     }
 
     /** @return array<string, string> */

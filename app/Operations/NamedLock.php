@@ -16,12 +16,15 @@ final class NamedLock
     {
     }
 
-    /** @return self|null null: another connection has it */
-    public static function take(string $name): ?self
+    /**
+     * @param  int  $wait  seconds to wait for whoever has it
+     * @return self|null null: another connection has it
+     */
+    public static function take(string $name, int $wait = 0): ?self
     {
         $name = self::full($name);
 
-        return (int) DB::scalar('SELECT GET_LOCK(?, 0)', [$name]) === 1 ? new self($name) : null;
+        return (int) DB::scalar('SELECT GET_LOCK(?, ?)', [$name, $wait]) === 1 ? new self($name) : null;
     }
 
     public static function isFree(string $name): bool

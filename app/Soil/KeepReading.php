@@ -18,13 +18,13 @@ final class KeepReading
      *
      * @throws ReadingsRefused when the figures cannot be fitted
      */
-    public function keep(SoilSpot $spot, User $user, string $sentAs, Day $day, float $hour, float $depth, array $figures, ?float $celsius, bool $simulated): SoilReading
+    public function keep(SoilSpot $spot, ?User $user, string $sentAs, Day $day, float $hour, float $depth, array $figures, ?float $celsius, bool $simulated): SoilReading
     {
         $fit = $figures === [] ? null : Settling::of($figures);
 
-        return SoilReading::query()->createOrFirst(['sent_as' => $sentAs], [
+        return SoilReading::saveOnce($sentAs, ['spot' => $spot->id, 'day' => $day->iso(), 'hour' => $hour, 'depth' => $depth, 'figures' => $figures, 'celsius' => $celsius], [
             'soil_spot_id' => $spot->id,
-            'user_id' => $user->id,
+            'user_id' => $user?->id,
             'day' => $day->iso(),
             'hour' => $hour,
             'depth' => $depth,

@@ -6,6 +6,7 @@ namespace App\Soil;
 
 use Anthesis\Record\Day;
 use Anthesis\Soil\ProbeReading;
+use App\Operations\SentOnce;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -32,6 +33,8 @@ use Illuminate\Support\Carbon;
  */
 class SoilReading extends Model
 {
+    use SentOnce;
+
     /** One figure, typed when it had settled. */
     public const TYPED = 'typed';
 

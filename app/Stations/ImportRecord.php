@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Exchange\FormatError;
+use App\Operations\FileStore;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 
 /** Turns a kept station file into the station's record. All of it or nothing; doing it again changes nothing. */
 final class ImportRecord
@@ -18,15 +18,16 @@ final class ImportRecord
         if ($import->state === RecordImport::IMPORTED && $import->record !== null) {
             return $import->record;
         }
-        if (! Storage::disk('originals')->exists($import->checksum)) {
-            throw FormatError::inFile('file.original-gone', ['file' => $import->file]);
+        $originals = FileStore::on('originals');
+        if (! $originals->isWhole($import->checksum)) {
+            throw FormatError::inFile($originals->has($import->checksum) ? 'file.original-damaged' : 'file.original-gone', ['file' => $import->file]);
         }
 
-        return DB::transaction(static function () use ($import): StationRecord {
+        return DB::transaction(static function () use ($import, $originals): StationRecord {
             // The zone first, as everywhere. The record this file updates is read when no other import can put another in its place.
             Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
             $station = Station::query()->whereKey($import->station_id)->lockForUpdate()->firstOrFail();
-            $file = StationFile::read(Storage::disk('originals')->path($import->checksum), $import->choices, $station->record);
+            $file = StationFile::read($originals->path($import->checksum), $import->choices, $station->record);
             $record = StationRecord::query()->create([
                 'station_id' => $import->station_id,
                 'record_import_id' => $import->id,

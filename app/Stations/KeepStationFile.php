@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Operations\FileStore;
+use App\Operations\StorageFailed;
 use App\People\User;
 use App\Zones\Computation;
 use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * Keeps a station file as it was brought and sets its import and the zone's computing going.
@@ -33,15 +34,19 @@ final class KeepStationFile
     public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, ?User $user, array $new = [], ?string $sentAs = null): Computation
     {
         $checksum = (string) hash_file('sha256', $file->getRealPath());
-        if (! Storage::disk('originals')->exists($checksum)) {
-            Storage::disk('originals')->putFileAs('', $file, $checksum);
+        $content = fopen($file->getRealPath(), 'rb') ?: throw new StorageFailed('The uploaded file cannot be read. Upload it again.');
+        try {
+            FileStore::on('originals')->save($content, $checksum);
+        } finally {
+            fclose($content);
         }
 
         return DB::transaction(function () use ($zone, $station, $file, $choices, $user, $checksum, $new, $sentAs): Computation {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
-            $before = $sentAs === null ? null : Computation::query()->where('zone_id', $zone->id)->whereRelation('recordImport', 'sent_as', $sentAs)->first();
+            $content = ['zone' => $zone->id, 'station' => $station?->id, 'new' => $new, 'checksum' => $checksum, 'choices' => $choices];
+            $before = $sentAs === null ? null : RecordImport::sentBefore($sentAs, $content);
             if ($before !== null) {
-                return $before;
+                return Computation::query()->where('record_import_id', $before->id)->firstOrFail();
             }
             $station ??= $this->addStation($zone, $new);
             $import = RecordImport::query()->create([
@@ -53,6 +58,7 @@ final class KeepStationFile
                 'choices' => $choices,
                 'state' => RecordImport::QUEUED,
                 'sent_as' => $sentAs,
+                'sent_hash' => $sentAs === null ? null : RecordImport::hashOf($content),
             ]);
 
             return $this->queue->execute($zone, $user, $import);

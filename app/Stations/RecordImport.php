@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Operations\SentOnce;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -34,6 +35,8 @@ use Illuminate\Support\Carbon;
  */
 class RecordImport extends Model
 {
+    use SentOnce;
+
     public const QUEUED = 'queued';
 
     public const IMPORTED = 'imported';

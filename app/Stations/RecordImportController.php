@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Exchange\FormatError;
+use App\Operations\FileStore;
 use App\Zones\ComputationResource;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -53,9 +53,11 @@ class RecordImportController
     /** The file exactly as it was brought. */
     public function original(RecordImport $import): BinaryFileResponse
     {
-        abort_unless(Storage::disk('originals')->exists($import->checksum), 404, "The file “{$import->file}” is no longer among the originals. Put it back from a backup, or bring it again.");
+        $originals = FileStore::on('originals');
+        abort_unless($originals->has($import->checksum), 404, "The file “{$import->file}” is no longer in storage. Restore it from a backup, or upload it again.");
+        abort_unless($originals->isWhole($import->checksum), 404, "The stored copy of “{$import->file}” is damaged. Restore it from a backup, or upload it again.");
 
-        $response = response()->download(Storage::disk('originals')->path($import->checksum), self::safeName($import->file), ['Content-Type' => 'application/octet-stream']);
+        $response = response()->download($originals->path($import->checksum), self::safeName($import->file), ['Content-Type' => 'application/octet-stream']);
         // A download is public by default; this one is for who is logged in.
         $response->setPrivate();
         $response->headers->addCacheControlDirective('no-store');

@@ -30,7 +30,8 @@ final class PlanTrial
         $expected = $this->expected($zone, $crop, $route, $waves, $varieties);
 
         return DB::transaction(static function () use ($zone, $user, $key, $crop, $route, $measuredIn, $question, $waves, $varieties, $repeats, $beds, $expected): Trial {
-            $trial = Trial::query()->createOrFirst(['sent_as' => $key], ['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'route' => $route->value, 'measured_in' => $measuredIn, 'question' => $question]);
+            $trial = Trial::saveOnce($key, ['zone' => $zone->id, 'crop' => $crop->slug, 'route' => $route->value, 'measured_in' => $measuredIn, 'question' => $question, 'varieties' => $varieties, 'repeats' => $repeats, 'beds' => $beds,
+                'waves' => array_map(static fn (array $w): array => [$w['name'], $w['on']->iso()], $waves)], ['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'route' => $route->value, 'measured_in' => $measuredIn, 'question' => $question]);
             if (! $trial->wasRecentlyCreated) {
                 return $trial;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trials;
 
 use App\Crops\Crop;
+use App\Operations\SentOnce;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -34,6 +35,8 @@ use Illuminate\Support\Collection;
  */
 class Trial extends Model
 {
+    use SentOnce;
+
     public const MEASURES = ['kilograms', 'stems'];
 
     protected $guarded = [];

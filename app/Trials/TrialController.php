@@ -46,9 +46,6 @@ class TrialController
         $waves = array_values(array_map(static fn (array $w): array => ['name' => (string) $w['name'], 'on' => Day::fromIso((string) $w['on'])], $asked['waves']));
         $beds = array_values(array_map(static fn (array $b): array => ['garden' => (string) $b['garden'], 'name' => (string) $b['name']], $asked['beds'] ?? []));
         $trial = $save->execute($zone, $request->user(), $asked['key'], $crop, $route, $asked['measured_in'], $asked['question'], $waves, $varieties, (int) $asked['repeats'], $beds);
-        if ($trial->zone_id !== $zone->id) {
-            throw ValidationException::withMessages(['key' => 'This request was sent for another zone. Load the page again.']);
-        }
 
         return (new TrialResource($trial->load(self::WITH)))->response()->setStatusCode(201);
     }

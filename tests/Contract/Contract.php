@@ -12,6 +12,9 @@ use Symfony\Component\Yaml\Yaml;
 /** docs/openapi.yaml, as something a response can be held against. */
 final class Contract
 {
+    /** Busy for a moment, and no room on the disk. */
+    private const ANY = [503, 507];
+
     private const ID = 'https://anthesis.example/openapi.json';
 
     private static ?self $read = null;
@@ -57,6 +60,8 @@ final class Contract
         if ($status === 405 && $responses === []) {
             return;
         }
+        // What any request may be answered, as the contract's description says.
+        $responses += array_fill_keys(self::ANY, ['$ref' => '#/components/responses/Refused']);
         Assert::assertArrayHasKey($status, $responses, "{$method} {$template} answered {$status}, which the contract does not know: {$json}");
         $pointer = '#/paths/'.str_replace('/', '~1', $template).'/'.strtolower($method).'/responses/'.$status;
         $response = $responses[$status];
@@ -82,7 +87,7 @@ final class Contract
             return $path;
         }
         foreach ($exact as $template) {
-            $pattern = preg_replace('/\\\\\{[a-z]+\\\\\}/', '[^/]+', preg_quote($template, '#'));
+            $pattern = preg_replace('/\\\\\{[a-zA-Z]+\\\\\}/', '[^/]+', preg_quote($template, '#'));
             if (preg_match("#^{$pattern}$#", $path) === 1) {
                 return $template;
             }

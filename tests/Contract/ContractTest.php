@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Contract;
 
+use App\Log\LogImport;
 use App\People\Role;
 use App\Stations\RecordImport;
 use Illuminate\Routing\Route as LaravelRoute;
@@ -100,7 +101,8 @@ final class ContractTest extends TestCase
         $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [['key' => 'contract-better', 'corrects' => 'contract-sowing'] + $line, ['key' => 'contract-picking', 'act' => 'first-picked', 'on' => '2012-06-12', 'written_at' => 1, 'sowing' => 'contract-sowing', 'kilograms' => 1]]])->assertOk()->assertJsonPath('data.refused', []);
         $this->getJson('/api/zones/test-basin/log')->assertOk()->assertJsonPath('data.lines.1.corrects.key', 'contract-sowing');
         $this->getJson('/api/zones/test-basin/log-book')->assertOk();
-        $this->post('/api/zones/test-basin/log-files', ['file' => $this->textFile("on,act,crop\n2011-04-12,sown,radish\n2011-06-01,first-picked,radish\n", 'log.csv')], ['Accept' => 'application/json'])->assertCreated();
+        $this->post('/api/zones/test-basin/log-files', ['file' => $this->textFile("on,act,crop\n2011-04-12,sown,radish\n2011-06-01,first-picked,radish\n", 'log.csv')], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->getJson('/api/log-imports/'.LogImport::query()->value('id'))->assertOk()->assertJsonPath('data.saved', 2);
         $this->post('/api/log-photos', ['photo' => $this->textFile('no picture', 'bed.jpg')], ['Accept' => 'application/json'])->assertUnprocessable();
         $this->getJson('/api/zones/test-basin/under-way')->assertOk();
         $this->getJson('/api/zones/test-basin/local-days')->assertOk()->assertJsonPath('data.crops.0.crop', 'radish');

@@ -63,7 +63,7 @@ final class SealTest extends TestCase
         $this->artisan('anthesis:verify')->assertFailed();
         self::assertSame($page, file_get_contents($file));
         $this->artisan('anthesis:verify')->assertSuccessful();
-        self::assertStringContainsString('1 editions with their pages, 1 originals: all as they were', (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words);
+        self::assertStringContainsString('1 editions with their pages, 1 originals, 0 photographs: all as they were', (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words);
     }
 
     public function test_a_manifest_that_is_not_ours_is_noticed(): void
@@ -81,9 +81,9 @@ final class SealTest extends TestCase
         self::assertSame('no-store, private', $this->get('/desk-files/record-imports/'.RecordImport::query()->value('id'))->assertOk()->headers->get('Cache-Control'));
         Storage::disk('originals')->put($checksum, 'something else');
         $this->artisan('anthesis:verify')->assertFailed();
-        self::assertStringContainsString('no longer what was brought', (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words);
+        self::assertStringContainsString('is not what was uploaded', (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words);
         Storage::disk('originals')->delete($checksum);
-        $this->get('/desk-files/record-imports/'.RecordImport::query()->value('id'))->assertNotFound()->assertSee('no longer among the originals');
+        $this->get('/desk-files/record-imports/'.RecordImport::query()->value('id'))->assertNotFound()->assertSee('no longer in storage');
     }
 
     public function test_pages_are_files_with_their_gzipped_selves_and_old_editions_keep_their_address(): void

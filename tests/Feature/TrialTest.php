@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Crops\Crop;
+use App\Log\LogImport;
 use App\Log\Sowing;
 use App\People\Role;
 use App\Trials\LocalDaysOfCrop;
@@ -109,7 +110,8 @@ class TrialTest extends TestCase
         self::assertSame(['a week early', null, 1, '2012-06-06', 'Bed 1'], [$trial['plots'][0]['wave'], $trial['plots'][0]['variety'], $trial['plots'][0]['repeat'], $trial['plots'][0]['on'], $trial['plots'][0]['bed']['name']]);
         self::assertSame('Bed 2', $trial['plots'][1]['bed']['name']);
         self::assertGreaterThan('2012-06-13', $trial['plots'][4]['expected']['first'][0]);
-        $this->plan(['question' => 'Sent again'])->assertCreated()->assertJsonPath('data.question', 'Is a week early worth the risk?');
+        $this->plan()->assertCreated()->assertJsonPath('data.id', $trial['id']);
+        $this->plan(['question' => 'Another trial'])->assertUnprocessable()->assertJsonValidationErrorFor('key');
         self::assertSame(12, TrialPlot::query()->count());
         $due = $this->getJson('/api/zones/test-basin/log-book')->assertOk()->json('data.due');
         self::assertCount(12, $due, 'the plan becomes lines that are asked for');
@@ -175,10 +177,11 @@ class TrialTest extends TestCase
         $csv = $this->get('/desk-files/zones/test-basin/log.csv?act=seen')->streamedContent();
         self::assertStringContainsString('"Silver poplar","first leaf","by the mill"', $csv);
         Zone::factory()->named('Other Basin')->create();
-        $this->post('/api/zones/other-basin/log-files', ['file' => $this->textFile($csv, 'log.csv')], ['Accept' => 'application/json'])->assertCreated()->assertJsonPath('data.kept', 6);
+        $this->post('/api/zones/other-basin/log-files', ['file' => $this->textFile($csv, 'log.csv')], ['Accept' => 'application/json'])->assertStatus(202);
+        self::assertSame(6, LogImport::query()->value('saved'));
         self::assertCount(6, $this->getJson('/api/zones/other-basin/cues')->json('data.0.sightings'), 'old years come by a table');
-        $this->post('/api/zones/other-basin/log-files', ['file' => $this->textFile("on,act,plant,stage\n2011-05-01,seen,Silver poplar,last leaf\n", 'log.csv')], ['Accept' => 'application/json'])->assertUnprocessable()
-            ->assertJsonPath('errors.file.0', 'Row 2, plant: There is no such plant in that stage on the county’s list. Put it there first.');
+        $this->post('/api/zones/other-basin/log-files', ['file' => $this->textFile("on,act,plant,stage\n2011-05-01,seen,Silver poplar,last leaf\n", 'log.csv')], ['Accept' => 'application/json'])->assertStatus(202);
+        self::assertSame(['Row 2, plant: There is no such plant in that stage on the county’s list. Put it there first.'], LogImport::query()->latest('id')->firstOrFail()->faults);
         $this->deleteJson("/api/zones/test-basin/cues/{$cue}")->assertConflict();
         $empty = $this->postJson('/api/zones/test-basin/cues', ['plant' => 'Dog rose', 'stage' => 'first flower'])->json('data');
         $rose = array_column($empty, 'id', 'plant')['Dog rose'];

@@ -8,6 +8,7 @@ use App\Editions\Edition;
 use App\Editions\Publication;
 use App\Operations\NamedLock;
 use App\People\Role;
+use App\People\User;
 use App\Results\ComputeZoneJob;
 use App\Sites\Site;
 use App\Stations\KeepStationFile;
@@ -75,6 +76,25 @@ final class TwoAtOnceTest extends TestCase
         $c = config('database.connections.mariadb');
 
         return new PDO("mysql:host={$c['host']};port={$c['port']};dbname={$c['database']}", $c['username'], $c['password']);
+    }
+
+    public function test_whoever_cannot_have_the_lock_is_told_to_try_again(): void
+    {
+        DB::commit(); // so that another connection sees the zone
+        $other = $this->anotherConnection();
+        $other->beginTransaction();
+        $other->query('SELECT id FROM zones FOR UPDATE');
+        DB::statement('SET SESSION innodb_lock_wait_timeout = 1');
+        try {
+            $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 1, 'by' => 'desk', 'entries' => [['key' => 'lock-note', 'act' => 'note', 'on' => '2012-01-01', 'text' => 'A note.', 'written_at' => 1]]])
+                ->assertStatus(503)->assertHeader('Retry-After', '5')->assertJsonPath('message', 'The server is busy with another change here. Nothing was saved. Try again in a few seconds.');
+        } finally {
+            $other->rollBack();
+            DB::statement('SET SESSION innodb_lock_wait_timeout = 50');
+            Zone::query()->delete();
+            User::query()->delete();
+            DB::beginTransaction();
+        }
     }
 
     public function test_what_a_killed_worker_left_behind_is_taken_up_again_at_once(): void

@@ -19,7 +19,7 @@ export function Lines({
     waiting: WaitingLine[];
     sent: SentLine[];
     onMend: (line: WaitingLine) => void;
-    onDrop: (key: string) => void;
+    onDrop: (line: WaitingLine) => void;
     onCorrect: (line: SentLine) => void;
     onTakeBack: (line: SentLine) => void;
     onBack: () => void;
@@ -43,7 +43,7 @@ export function Lines({
                         )}
                         <p>
                             <Action onClick={() => onMend(line)}>{say('log.put-right')}</Action>{' '}
-                            <Action onClick={() => onDrop(line.key)}>{say('log.throw-away')}</Action>
+                            <Action onClick={() => onDrop(line)}>{say('log.throw-away')}</Action>
                         </p>
                     </li>
                 ))}

@@ -66,7 +66,7 @@ export function Log() {
                     waiting={mine}
                     sent={log.sent.filter((line) => line.writer === owner.email)}
                     onMend={mend}
-                    onDrop={log.drop}
+                    onDrop={(line) => log.undo(line.key, takenBack(line))}
                     onCorrect={correct}
                     onTakeBack={(line) => log.write(takenBack(line), null)}
                     onBack={() => setView({ at: 'acts' })}
@@ -119,7 +119,7 @@ export function Log() {
     );
 }
 
-function takenBack(line: SentLine) {
+function takenBack(line: Pick<SentLine, 'key' | 'entry'>) {
     const { act, on } = line.entry;
     return { key: crypto.randomUUID(), act, on, corrects: line.key, taken_back: true, written_at: Date.now() };
 }
@@ -146,21 +146,20 @@ function Kept({
     log: ReturnType<typeof useLog>;
     keptKey: string;
     onUndone: () => void;
-    takeBack: (line: SentLine) => void;
+    takeBack: (line: Pick<SentLine, 'key' | 'entry'>) => void;
 }) {
     const waits = log.waiting.find((line) => line.key === keptKey);
     const sent = log.sent.find((line) => line.key === keptKey);
     const line = waits ?? sent;
     if (!line || waits?.refused) return null;
-    const undo = () => {
-        if (waits) void log.drop(keptKey);
-        else if (sent) takeBack(sent);
+    const undo = async () => {
         onUndone();
+        if (!(await log.undo(keptKey, takenBack(line)))) takeBack(line);
     };
     return (
         <p className="kept" role="status">
             {say(waits ? 'log.kept-here' : 'log.kept', { act: say(`logged.${line.entry.act}`) })}{' '}
-            <button type="button" className="plain" onClick={undo}>
+            <button type="button" className="plain" onClick={() => void undo()}>
                 {say('log.undo')}
             </button>
         </p>
@@ -178,6 +177,9 @@ function State({ log, others, onLines }: { log: ReturnType<typeof useLog>; other
                 {waits === 0 && refused === 0 ? say('log.all-sent') : say('log.waits', { waits, refused })}
             </button>
             {log.last?.ended === 'no-line' && waits > 0 && <p>{say('log.no-line')}</p>}
+            {log.last?.ended === 'somebody-else' && waits > 0 && (
+                <p>{say('log.somebody-else', { name: log.owner?.name ?? '' })}</p>
+            )}
             {log.last?.ended === 'busy' && waits > 0 && <p>{say('log.server-busy')}</p>}
             {refused > 0 && (
                 <p role="alert" className="warning">

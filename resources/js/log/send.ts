@@ -1,9 +1,9 @@
 import { api, asForm, Refusal, taken } from '../api/client';
-import { keepLine, lineSent, waitingLines, type WaitingLine } from './store';
+import { changeLine, claimLines, dropLine, lineSent, waitingLines, type WaitingLine } from './store';
 
-/** How a sending ended: all went, there is no line, one has to log in, or the server cannot just now. */
+/** How a sending ended: all went, there is no line, one has to log in, somebody else is logged in, or the server cannot just now. */
 export type Sent = {
-    ended: 'all' | 'no-line' | 'log-in' | 'busy';
+    ended: 'all' | 'no-line' | 'log-in' | 'somebody-else' | 'busy';
     kept: number;
     refused: number;
     clock: number | null;
@@ -28,28 +28,37 @@ async function sendAll(writer: string): Promise<Sent> {
             const waiting = (await waitingLines()).filter((line) => line.writer === writer && line.refused === null);
             const zone = waiting[0]?.zone;
             if (zone === undefined) return sent;
-            await sendBatch(zone, waiting.filter((line) => line.zone === zone).slice(0, BATCH), sent);
+            await sendBatch(writer, zone, waiting.filter((line) => line.zone === zone).slice(0, BATCH), sent);
         }
     } catch (error) {
         return { ...sent, ended: ending(error) };
     }
 }
 
-async function sendBatch(zone: string, batch: WaitingLine[], sent: Sent) {
-    const lines: WaitingLine[] = [];
+async function sendBatch(writer: string, zone: string, batch: WaitingLine[], sent: Sent) {
+    const ids: number[] = [];
     for (const line of batch) {
         const whole = await withPhoto(line);
-        if (whole) lines.push(whole);
+        if (whole) ids.push(whole.id ?? -1);
         else sent.refused++;
     }
+    const lines = await claimLines(ids);
     if (lines.length === 0) return;
-    const body = { sent_at: Date.now(), by: 'phone' as const, entries: lines.map((line) => line.entry) };
+    const body = {
+        sent_at: Date.now(),
+        by: 'phone' as const,
+        written_by: writer,
+        entries: lines.map((line) => line.entry),
+    };
     const answer = await taken(api.POST('/api/zones/{zone}/log-entries', { params: { path: { zone } }, body }));
     sent.clock = answer.clock_minutes;
     for (const line of lines) {
         const refused = answer.refused.find((one) => one.key === line.key);
-        if (refused) {
-            await keepLine({ ...line, refused: { field: refused.field, message: refused.message } });
+        if (refused && (await isForNothing(line))) {
+            await dropLine(line.key);
+            await dropLine(line.entry.corrects ?? '');
+        } else if (refused) {
+            await changeLine({ ...line, sending: false, refused: { field: refused.field, message: refused.message } });
             sent.refused++;
         } else if (answer.kept.includes(line.key)) {
             await lineSent(line);
@@ -61,6 +70,13 @@ async function sendBatch(zone: string, batch: WaitingLine[], sent: Sent) {
     }
 }
 
+/** Whether an entry takes back one that the server refused too: both are gone then, which is what was wanted. */
+async function isForNothing({ entry }: WaitingLine): Promise<boolean> {
+    return (
+        entry.taken_back === true && (await waitingLines()).some((line) => line.key === entry.corrects && line.refused)
+    );
+}
+
 /** The line with its photograph at the server; null where that was refused: the line then says why. */
 async function withPhoto(line: WaitingLine): Promise<WaitingLine | null> {
     if (line.photo === null) return line;
@@ -69,16 +85,17 @@ async function withPhoto(line: WaitingLine): Promise<WaitingLine | null> {
     try {
         const { photo } = await taken(api.POST('/api/log-photos', asForm(form)));
         const whole = { ...line, photo: null, entry: { ...line.entry, photo } };
-        await keepLine(whole);
+        await changeLine(whole);
         return whole;
     } catch (error) {
         if (!(error instanceof Refusal) || (error.status !== 422 && error.status !== 413)) throw error;
-        await keepLine({ ...line, refused: { field: 'photo', message: error.message } });
+        await changeLine({ ...line, refused: { field: 'photo', message: error.message } });
         return null;
     }
 }
 
 function ending(error: unknown): Sent['ended'] {
     if (!(error instanceof Refusal)) return 'no-line';
+    if (error.status === 409) return 'somebody-else';
     return NO_ACCOUNT.includes(error.status) ? 'log-in' : 'busy';
 }

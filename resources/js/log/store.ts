@@ -14,6 +14,8 @@ export type WaitingLine = {
     photo: ArrayBuffer | null;
     /** why it could not be taken; null: it waits */
     refused: { field: string; message: string } | null;
+    /** it was given to the network at least once, so the server may have it */
+    sending?: boolean;
 };
 
 /** What was sent of late and when, ms: to be taken back or put right, and known here before the book is read again. */
@@ -64,6 +66,43 @@ export async function keepLine(line: WaitingLine) {
 
 export async function waitingLines(): Promise<WaitingLine[]> {
     return (await open()).getAll('waiting');
+}
+
+/** Changes an entry that is still waiting; one that was undone meanwhile stays gone. */
+export async function changeLine(line: WaitingLine) {
+    const all = (await open()).transaction('waiting', 'readwrite');
+    if (line.id !== undefined && (await all.store.get(line.id))) await all.store.put(line);
+    await all.done;
+}
+
+/** Marks entries as being sent, in one step with reading them, so that none is sent after it was undone. */
+export async function claimLines(ids: number[]): Promise<WaitingLine[]> {
+    const all = (await open()).transaction('waiting', 'readwrite');
+    const claimed: WaitingLine[] = [];
+    for (const id of ids) {
+        const line = await all.store.get(id);
+        if (!line) continue;
+        claimed.push({ ...line, sending: true });
+        await all.store.put({ ...line, sending: true });
+    }
+    await all.done;
+    return claimed;
+}
+
+/**
+ * Undoes an entry that waits. One that was never sent is deleted. One that may have reached the server stays in the queue, and what
+ * takes it back goes after it: the server knows both by their keys, so this is right whether or not the entry arrived.
+ */
+export async function undoLine(key: string, takeBack: LoggedEntry) {
+    const all = (await open()).transaction('waiting', 'readwrite');
+    const line = await all.store.index('key').get(key);
+    if (line?.id !== undefined) {
+        const { zone, writer } = line;
+        if (!line.sending) await all.store.delete(line.id);
+        else await all.store.add({ key: takeBack.key, zone, writer, entry: takeBack, photo: null, refused: null });
+    }
+    await all.done;
+    return line !== undefined;
 }
 
 export async function dropLine(key: string) {

@@ -4,7 +4,6 @@ import type { KeptBook, LoggedEntry } from './book';
 import { keepForOffline } from './offline';
 import { sendWaiting, type Sent } from './send';
 import {
-    dropLine,
     keepBook,
     keepLine,
     keepOwner,
@@ -13,6 +12,7 @@ import {
     keptOwner,
     keptZones,
     sentLines,
+    undoLine,
     waitingLines,
     type Owner,
     type SentLine,
@@ -89,7 +89,12 @@ export function useLog() {
     const send = useCallback(async () => {
         if (!owner.current) return;
         const last = await sendWaiting(owner.current.email);
-        set({ last, stranger: last.ended === 'log-in', waiting: await waitingLines(), sent: await sentLines() });
+        set({
+            last,
+            stranger: last.ended === 'log-in' || last.ended === 'somebody-else',
+            waiting: await waitingLines(),
+            sent: await sentLines(),
+        });
         if (last.kept > 0) await fromServer();
     }, [fromServer, set]);
 
@@ -116,13 +121,19 @@ export function useLog() {
         write: async (entry: LoggedEntry, photo: ArrayBuffer | null) => {
             if (!owner.current?.zone) return;
             const { zone, email } = owner.current;
-            await keepLine({ key: entry.key, zone, writer: email, entry, photo, refused: null });
+            // The server may have what is being sent: what changes it goes after it.
+            const before = (await waitingLines()).find((line) => line.key === entry.key);
+            const whole = before?.sending ? { ...entry, key: crypto.randomUUID(), corrects: entry.key } : entry;
+            await keepLine({ key: whole.key, zone, writer: email, entry: whole, photo, refused: null });
             set({ waiting: await waitingLines() });
             void send();
         },
-        drop: async (key: string) => {
-            await dropLine(key);
-            set({ waiting: await waitingLines() });
+        /** Undoes an entry that waits here, or answers that none does: it was sent in the meantime. */
+        undo: async (key: string, takeBack: LoggedEntry): Promise<boolean> => {
+            const waited = await undoLine(key, takeBack);
+            set({ waiting: await waitingLines(), sent: await sentLines() });
+            void send();
+            return waited;
         },
         choose: async (zone: string) => {
             if (!owner.current) return;

@@ -1,12 +1,14 @@
 import { Refusal } from '../../api/client';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
-import { useBringTable } from './queries';
+import { isOver, useBringTable, useLogImport, type LogImport } from './queries';
 
-/** A table of lines, of another year or another notebook: all of it or none, with what is wrong said row by row. */
+/** A table of entries, of another year or another notebook: all of it or none, with what is wrong said row by row. */
 export function BringTable({ zone }: { zone: string }) {
     const bring = useBringTable(zone);
-    const rows = bring.error instanceof Refusal ? (bring.error.errors.file ?? []) : [];
+    const { data: progress } = useLogImport(zone, bring.data?.id ?? null);
+    const refused = bring.error instanceof Refusal ? (bring.error.errors.file ?? []) : [];
+    const rows = refused.length > 0 ? refused : (progress?.faults ?? []);
     return (
         <section>
             <h3>{say('log-screen.bring')}</h3>
@@ -23,7 +25,7 @@ export function BringTable({ zone }: { zone: string }) {
                 }}
             />
             {bring.isPending && <p role="status">{say('log-screen.reading-table')}</p>}
-            {bring.isSuccess && <p role="status">{say('log-screen.brought', { lines: bring.data.kept })}</p>}
+            {progress && <Progress progress={progress} />}
             {rows.length > 0 ? (
                 <div role="alert" className="warning">
                     <p>{say('log-screen.rows-wrong')}</p>
@@ -37,5 +39,16 @@ export function BringTable({ zone }: { zone: string }) {
                 <Problem error={bring.error} />
             )}
         </section>
+    );
+}
+
+function Progress({ progress }: { progress: LogImport }) {
+    if (progress.state === 'failed') return null;
+    if (isOver(progress)) return <p role="status">{say('log-screen.brought', { lines: progress.saved ?? 0 })}</p>;
+    const { done, total } = progress;
+    return (
+        <p role="status">
+            {say('log-screen.rows-checked', { done, total })} <progress max={total} value={done} />
+        </p>
     );
 }

@@ -1,4 +1,4 @@
-import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, asForm, taken, type Schema } from '../../api/client';
 
 export type Line = Schema['LogEntry'];
@@ -28,13 +28,32 @@ export function useLines(zone: string, asked: Asked) {
 }
 
 export function useBringTable(zone: string) {
-    const queries = useQueryClient();
     return useMutation({
         mutationFn: (file: File) => {
             const form = new FormData();
             form.set('file', file);
             return taken(api.POST('/api/zones/{zone}/log-files', { params: { path: { zone } }, ...asForm(form) }));
         },
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['log', zone] }),
+    });
+}
+
+export type LogImport = Schema['LogImport'];
+
+export function isOver({ state }: LogImport): boolean {
+    return state === 'done' || state === 'failed';
+}
+
+/** How far an import is, until it is over; then the log is read again. */
+export function useLogImport(zone: string, id: number | null) {
+    const queries = useQueryClient();
+    return useQuery({
+        queryKey: ['log-import', id],
+        enabled: id !== null,
+        queryFn: async () => {
+            const read = await taken(api.GET('/api/log-imports/{logImport}', { params: { path: { logImport: id ?? 0 } } }));
+            if (isOver(read)) await queries.invalidateQueries({ queryKey: ['log', zone] });
+            return read;
+        },
+        refetchInterval: (query) => (query.state.data && isOver(query.state.data) ? false : 400),
     });
 }

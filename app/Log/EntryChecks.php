@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Crops\Crop;
+use App\Cues\CuePlant;
+use App\Operations\Today;
+use App\Stations\Station;
+use App\Stations\StationRecord;
+use App\Trials\TrialPlot;
+use App\Zones\Zone;
+
+/** What must be true of an entry whatever else is in the log. Lookups are remembered, because a table asks for the same thousands of times. */
+final class EntryChecks
+{
+    private readonly string $today;
+
+    /** The first day on record in the zone; blank: it has no record. */
+    private readonly string $recordBegins;
+
+    /** @var array<string, Crop|null> by slug */
+    private array $crops = [];
+
+    /** @var array<string, bool> by kind and number */
+    private array $exists = [];
+
+    public function __construct(private readonly Zone $zone)
+    {
+        $this->today = Today::day()->iso();
+        $this->recordBegins = (string) StationRecord::query()->whereIn('id', Station::usedBy($zone)->pluck('record_id'))->min('first_day');
+    }
+
+    /** @throws EntryRefused naming the first thing that cannot be */
+    public function assert(LoggedEntry $entry): void
+    {
+        $on = $entry->on->iso();
+        if ($on > $this->today) {
+            throw new EntryRefused('on', "{$on} has not come yet: today is {$this->today}. Give the day it was done on.");
+        }
+        if ($this->recordBegins !== '' && $on < $this->recordBegins) {
+            throw new EntryRefused('on', "{$on} is before the record of this zone begins ({$this->recordBegins}), so nothing can be told of it. Check the year.");
+        }
+        if ($entry->photo !== null && ! $this->exists("photo {$entry->photo}", static fn (): bool => LogPhoto::query()->whereKey($entry->photo)->exists())) {
+            throw new EntryRefused('photo', 'The photograph did not arrive. Send it first.');
+        }
+        if (isset($entry->told['cue']) && ! $this->exists("cue {$entry->told['cue']}", static fn (): bool => CuePlant::query()->whereKey($entry->told['cue'])->exists())) {
+            throw new EntryRefused('cue', 'There is no such plant on the county’s list. Choose another one.');
+        }
+        if (isset($entry->told['plot']) && ! $this->exists("plot {$entry->told['plot']}", fn (): bool => TrialPlot::inZone($this->zone)->whereKey($entry->told['plot'])->exists())) {
+            throw new EntryRefused('plot', 'There is no such plot in a trial of this zone. Load the page again.');
+        }
+    }
+
+    /**
+     * @return Crop|null null where the entry names none
+     *
+     * @throws EntryRefused
+     */
+    public function crop(LoggedEntry $entry): ?Crop
+    {
+        if ($entry->crop === null) {
+            return null;
+        }
+        if (! array_key_exists($entry->crop, $this->crops)) {
+            $this->crops[$entry->crop] = Crop::query()->where('slug', $entry->crop)->first();
+        }
+
+        return $this->crops[$entry->crop] ?? throw new EntryRefused('crop', 'There is no such crop in the book. Choose another one.');
+    }
+
+    /** @param  callable(): bool  $look */
+    private function exists(string $what, callable $look): bool
+    {
+        return $this->exists[$what] ??= $look();
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Operations\NamedLock;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/** Imports a table of log entries that was uploaded. Safe to run again after a worker was killed. */
+final class ImportLogJob implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 3;
+
+    public int $timeout = 300;
+
+    public int $backoff = 5;
+
+    public function __construct(private readonly int $importId)
+    {
+    }
+
+    /** The lock that the worker at work on an import holds. */
+    public static function lockOf(int $importId): string
+    {
+        return "log-import-{$importId}";
+    }
+
+    public function handle(ImportLogFile $import): void
+    {
+        $lock = NamedLock::take(self::lockOf($this->importId));
+        if ($lock === null) {
+            return;
+        }
+        try {
+            $row = LogImport::query()->with(['zone', 'user'])->find($this->importId);
+            if ($row === null || ! in_array($row->state, [LogImport::QUEUED, LogImport::RUNNING], true)) {
+                return;
+            }
+            $row->update(['state' => LogImport::RUNNING, 'attempts' => $row->attempts + 1]);
+            $import->execute($row);
+        } finally {
+            $lock->release();
+        }
+    }
+
+    public function failed(?Throwable $error): void
+    {
+        LogImport::query()->whereKey($this->importId)->whereIn('state', [LogImport::QUEUED, LogImport::RUNNING])
+            ->update(['state' => LogImport::FAILED, 'faults' => json_encode(['Something went wrong on our side. Nothing was saved. Upload the table again, and tell your administrator if this stays.'])]);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A table of log entries that was uploaded, and how far its import is. The file itself is kept with the originals.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property int|null $user_id null: somebody no longer here
+ * @property string $file the name it was uploaded under
+ * @property string $checksum SHA-256 of the file
+ * @property string $state
+ * @property int $attempts how often it was begun
+ * @property int $done rows that were checked
+ * @property int $total rows
+ * @property int|null $saved entries that are new; null: not done yet
+ * @property list<string>|null $faults what is wrong, a row a sentence; nothing was saved then
+ * @property Carbon $created_at
+ * @property-read Zone $zone
+ * @property-read User|null $user
+ */
+class LogImport extends Model
+{
+    public const QUEUED = 'queued';
+
+    public const RUNNING = 'running';
+
+    public const DONE = 'done';
+
+    public const FAILED = 'failed';
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['faults' => 'array'];
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations;
+
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/** A file could not be written whole, most likely because the disk is full. Nothing of it was kept. */
+final class StorageFailed extends HttpException
+{
+    public function __construct(string $message)
+    {
+        // 507 Insufficient Storage: the request was good, and may be sent again when there is room.
+        parent::__construct(507, $message);
+    }
+}
