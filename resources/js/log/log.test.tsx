@@ -6,7 +6,16 @@ import { asBrowser, EDUCATOR, fakeServer, Refused, type Answers } from '../testi
 import { newerLines, sowingsFor, today, type LogBook, type LoggedEntry, type Sowing } from './book';
 import { Log } from './Log';
 import { sendWaiting } from './send';
-import { closeStore, keepBook, keepLine, keepOwner, sentLines, waitingLines, type WaitingLine } from './store';
+import {
+    closeStore,
+    keepBook,
+    keepLine,
+    keepOwner,
+    sentLines,
+    undoLine,
+    waitingLines,
+    type WaitingLine,
+} from './store';
 
 const sowing = (key: string, name: string, sown: string, days: Partial<Sowing['days']> = {}): Sowing => ({
     key,
@@ -108,6 +117,82 @@ describe('what waits', () => {
         expect(reached).toEqual(keys);
         expect(await waitingLines()).toEqual([]);
         expect((await sentLines())[0]?.key).toBe('line-number-499');
+    });
+
+    it('is taken back after it, when it is undone while it is being sent', async () => {
+        await keepLine(line('sent-while-undone'));
+        const takeBack: LoggedEntry = {
+            key: 'takes-it-back',
+            act: 'note',
+            on: '2026-04-18',
+            corrects: 'sent-while-undone',
+            taken_back: true,
+            written_at: 1_800_000_000_001,
+        };
+        const reached: string[][] = [];
+        fakeServer({
+            'POST /api/zones/basin-floor/log-entries': async (body: Sent & { written_by: string }) => {
+                expect(body.written_by).toBe('wren@kestrel.example');
+                reached.push(body.entries.map((e) => e.key));
+                // The thumb is faster than the answer.
+                if (reached.length === 1) expect(await undoLine('sent-while-undone', takeBack)).toBe(true);
+                return { kept: body.entries.map((e) => e.key), refused: [], clock_minutes: 0 };
+            },
+        });
+        expect((await sendWaiting('wren@kestrel.example')).ended).toBe('all');
+        expect(reached).toEqual([['sent-while-undone'], ['takes-it-back']]);
+        expect(await waitingLines()).toEqual([]);
+    });
+
+    it('is sent again with what takes it back, when the answer was lost', async () => {
+        await keepLine(line('answer-was-lost'));
+        const takeBack: LoggedEntry = {
+            ...line('x').entry,
+            key: 'takes-it-back',
+            corrects: 'answer-was-lost',
+            taken_back: true,
+        };
+        let tries = 0;
+        const server: string[] = [];
+        fakeServer({
+            'POST /api/zones/basin-floor/log-entries': (body: Sent) => {
+                for (const { key } of body.entries) if (!server.includes(key)) server.push(key);
+                if (++tries === 1) throw new TypeError('broken');
+                return { kept: body.entries.map((e) => e.key), refused: [], clock_minutes: 0 };
+            },
+        });
+        expect((await sendWaiting('wren@kestrel.example')).ended).toBe('no-line');
+        await undoLine('answer-was-lost', takeBack);
+        expect((await waitingLines()).map(({ key }) => key)).toEqual(['answer-was-lost', 'takes-it-back']);
+        expect((await sendWaiting('wren@kestrel.example')).ended).toBe('all');
+        expect(server).toEqual(['answer-was-lost', 'takes-it-back']);
+    });
+
+    it('is simply gone when it is undone before it was ever sent, or when the server refuses both', async () => {
+        const takeBack = (of: string): LoggedEntry => ({
+            ...line('x').entry,
+            key: `no-${of}`,
+            corrects: of,
+            taken_back: true,
+        });
+        await keepLine(line('never-sent'));
+        expect(await undoLine('never-sent', takeBack('never-sent'))).toBe(true);
+        expect(await undoLine('never-sent', takeBack('never-sent'))).toBe(false);
+        expect(await waitingLines()).toEqual([]);
+        await keepLine(line('cannot-be', { sending: true }));
+        await undoLine('cannot-be', takeBack('cannot-be'));
+        fakeServer(takes({ 'cannot-be': 'It has not come yet.', 'no-cannot-be': 'It is not in this log.' }));
+        expect((await sendWaiting('wren@kestrel.example')).ended).toBe('all');
+        expect(await waitingLines()).toEqual([]);
+    });
+
+    it('waits for the person who wrote it, when somebody else is logged in', async () => {
+        await keepLine(line('written-by-wren'));
+        fakeServer({
+            'POST /api/zones/basin-floor/log-entries': new Refused(409, { message: 'Log in as who wrote it.' }),
+        });
+        expect((await sendWaiting('wren@kestrel.example')).ended).toBe('somebody-else');
+        expect((await waitingLines()).map(({ key, refused }) => [key, refused])).toEqual([['written-by-wren', null]]);
     });
 
     it('comes back with the reason where it cannot stand, and the rest goes', async () => {
@@ -319,7 +404,7 @@ describe('the log', () => {
         await keepLine(line('waits-for-log-in'));
         const out = { ...EDUCATOR, user: null };
         let inside = false;
-        const asked = fakeServer({
+        fakeServer({
             ...HERE,
             'GET /api/session': () => (inside ? EDUCATOR : out),
             'POST /api/session': () => {
@@ -337,7 +422,7 @@ describe('the log', () => {
         fireEvent.change(screen.getByLabelText(/Password/, { selector: 'input' }), { target: { value: 'secret' } });
         fireEvent.submit(screen.getByRole('form', { name: 'Log in' }));
         await screen.findByText('All is sent');
-        expect(asked.filter(({ what }) => what.includes('log-entries')).length).toBe(2);
+        expect(await waitingLines()).toEqual([]);
         await screen.findByText(/The clock of this phone is 24 hours slow/);
     });
 });

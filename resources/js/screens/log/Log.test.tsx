@@ -92,4 +92,28 @@ describe('the log at the desk', () => {
         await screen.findByText('Row 7, on: It has not come yet.');
         expect(screen.getByText(/Nothing was taken/)).toBeTruthy();
     });
+
+    it('follows the import of a table to its end', async () => {
+        const reading = (part: object) => ({
+            id: 7,
+            file: 'log.csv',
+            done: 0,
+            total: 900,
+            saved: null,
+            faults: [],
+            ...part,
+        });
+        const states = [reading({ state: 'running', done: 250 }), reading({ state: 'done', done: 900, saved: 899 })];
+        fakeServer({
+            ...answers([]),
+            [`POST ${base}/log-files`]: reading({ state: 'queued' }),
+            'GET /api/log-imports/7': () => (states.length > 1 ? states.shift() : states[0]),
+        });
+        open();
+        await screen.findByText(/Nothing is logged that fits/);
+        const file = new File(['on,act'], 'log.csv', { type: 'text/csv' });
+        fireEvent.change(screen.getByLabelText('Bring a table'), { target: { files: [file] } });
+        await screen.findByText(/250 of 900 rows checked/);
+        await screen.findByText('899 lines are new.');
+    });
 });

@@ -50,7 +50,9 @@ export function useLogImport(zone: string, id: number | null) {
         queryKey: ['log-import', id],
         enabled: id !== null,
         queryFn: async () => {
-            const read = await taken(api.GET('/api/log-imports/{logImport}', { params: { path: { logImport: id ?? 0 } } }));
+            const read = await taken(
+                api.GET('/api/log-imports/{logImport}', { params: { path: { logImport: id ?? 0 } } }),
+            );
             if (isOver(read)) await queries.invalidateQueries({ queryKey: ['log', zone] });
             return read;
         },
