@@ -35,7 +35,8 @@ final readonly class ZoneRecord
             return null;
         }
         $filled = FilledRecord::of(array_map(static fn (Station $s): StationSeries => $s->toCore($zone), $stations));
-        $used = $zone->years === null ? $filled->record : RecordYears::latest($filled->record, Latitude::of($zone->latitude), $zone->years);
+        $record = RecordYears::atMost($filled->record);
+        $used = $zone->years === null ? $record : RecordYears::latest($record, Latitude::of($zone->latitude), $zone->years);
 
         return new self($stations, $filled, $used);
     }

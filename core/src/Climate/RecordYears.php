@@ -14,6 +14,19 @@ final class RecordYears
     /** The choices of an educator, in years; all is the other one. */
     public const LATEST = [30, 20, 15];
 
+    /** The longest record that is computed from, years: beyond it the weather is of another age, and memory is bounded by it. */
+    public const MOST = 150;
+
+    private const DAYS_OF_A_YEAR = 365.25;
+
+    /** @return DailyRecord its latest days, whole if it is no longer than the most years */
+    public static function atMost(DailyRecord $record, int $years = self::MOST): DailyRecord
+    {
+        $days = (int) floor($years * self::DAYS_OF_A_YEAR);
+
+        return $record->days() <= $days ? $record : $record->between($record->last()->plus(1 - $days), $record->last());
+    }
+
     /** @return DailyRecord from the start of the cold season with which the latest $years complete ones begin; whole if shorter */
     public static function latest(DailyRecord $record, Latitude $latitude, int $years): DailyRecord
     {

@@ -41,22 +41,29 @@ final class Replay
     /**
      * @param  DailyRecord  $record  as quality control leaves it
      * @param  bool  $frozenGround  whether frozen ground keeps from sowing
+     * @param  TableCache  $cache  shared with other replays, so that what all of them keep is bounded together
      */
-    public function __construct(private readonly DailyRecord $record, private readonly Latitude $latitude, Site $site, private readonly LightSchool $light = LightSchool::Radiation, bool $frozenGround = true)
+    public function __construct(private readonly DailyRecord $record, private readonly Latitude $latitude, Site $site, private readonly LightSchool $light = LightSchool::Radiation, bool $frozenGround = true, private readonly TableCache $cache = new TableCache)
     {
-        $this->tables = new SeasonTables($record, $latitude, $site, $frozenGround);
+        $this->tables = new SeasonTables($record, $latitude, $site, $frozenGround, $cache);
     }
 
     /** The same years, in which frozen ground keeps nobody from sowing. */
     public function onAnyGround(): self
     {
-        return $this->onAnyGround ??= new self($this->record, $this->latitude, $this->tables->site, $this->light, false);
+        return $this->onAnyGround ??= new self($this->record, $this->latitude, $this->tables->site, $this->light, false, $this->cache);
+    }
+
+    /** Days of the record. */
+    public function days(): int
+    {
+        return $this->tables->days;
     }
 
     /** The same years at another site. */
     public function at(Site $site): self
     {
-        return new self($this->record, $this->latitude, $site, $this->light);
+        return new self($this->record, $this->latitude, $site, $this->light, cache: $this->cache);
     }
 
     /**

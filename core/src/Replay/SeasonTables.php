@@ -16,6 +16,7 @@ use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
+use Closure;
 
 /**
  * The weather of a record at a site, turned into look-ups so that no run of a replay walks over days.
@@ -83,25 +84,20 @@ final class SeasonTables
     /** @var array{list<int>, list<int>, list<int>}|null */
     private ?array $ground = null;
 
-    /** @var array<string, list<int>> */
-    private array $nextDay = [];
-
-    /** @var array<string, array{list<int>, list<int>}> */
-    private array $counted = [];
-
-    /** @var array<string, list<float>> */
-    private array $sums = [];
+    /** Whose tables these are in the cache. */
+    private readonly int $owner;
 
     /**
      * @param  DailyRecord  $record  as quality control leaves it
      * @param  bool  $frozenGround  whether frozen ground keeps from sowing
      */
-    public function __construct(DailyRecord $record, public readonly Latitude $latitude, public readonly Site $site, private readonly bool $frozenGround = true)
+    public function __construct(DailyRecord $record, public readonly Latitude $latitude, public readonly Site $site, private readonly bool $frozenGround = true, private readonly TableCache $cache = new TableCache)
     {
         $bridged = $record->bridged();
         $soil = SoilTemperature::of($record, $latitude, $site)->dailyMean;
         $this->first = $record->first;
         $this->days = $record->days();
+        $this->owner = $cache->owner();
         $this->hours = [0.0, ...DayLength::throughTheYear($latitude)];
         $this->radiation = [0.0, ...Radiation::throughTheYear($latitude)];
         $sowDay = [];
@@ -134,7 +130,7 @@ final class SeasonTables
     /** @return list<float> sum of the share of emergence each day's soil gives */
     public function emergence(Emergence $emergence): array
     {
-        return $this->sums['emergence '.json_encode($emergence->days)] ??= $this->emergenceSum($emergence);
+        return $this->sums('emergence '.json_encode($emergence->days), fn (): array => $this->emergenceSum($emergence));
     }
 
     /** @return int|null the day on which what is sown on a day comes up; null: not while the record lasts */
@@ -155,14 +151,14 @@ final class SeasonTables
     {
         $key = "growth {$crop->growth->baseC} {$crop->growth->optLowC} {$crop->growth->optHighC} {$crop->growth->ceilingC} {$crop->growth->refC} {$light->value}";
 
-        return $this->sums[$key] ??= $this->growthSum($crop, $light);
+        return $this->sums($key, fn (): array => $this->growthSum($crop, $light));
     }
 
     /** @return list<int> next day on which screen minimum, with the site's help, or the soil is at or below so many °C */
     public function nextFreeze(float $celsius, bool $ofSoil = false): array
     {
-        return $ofSoil ? $this->nextDay["frozen soil {$celsius}"] ??= $this->nextAtMost($this->soil, $celsius)
-            : $this->nextDay["freeze {$celsius}"] ??= $this->nextAtMost($this->night, $celsius);
+        return $ofSoil ? $this->nextDays("frozen soil {$celsius}", fn (): array => $this->nextAtMost($this->soil, $celsius))
+            : $this->nextDays("freeze {$celsius}", fn (): array => $this->nextAtMost($this->night, $celsius));
     }
 
     /**
@@ -198,41 +194,67 @@ final class SeasonTables
      */
     public function nextBulbing(float $hours, ?float $celsius): array
     {
-        return $celsius === null ? $this->nextDayOfHours($hours) : $this->nextDay["bulbing {$hours} {$celsius}"] ??= $this->nextAtMost($this->bulbing($hours, $celsius), -1.0);
+        return $celsius === null ? $this->nextDayOfHours($hours) : $this->nextDays("bulbing {$hours} {$celsius}", fn (): array => $this->nextAtMost($this->bulbing($hours, $celsius), -1.0));
     }
 
     /** @return list<int> next day of at least so many hours */
     public function nextDayOfHours(float $hours): array
     {
-        return $this->nextDay["hours {$hours}"] ??= $this->nextAtMost(array_map(fn (int $day): float => -$this->hours[$day], $this->sowDay), -$hours);
+        return $this->nextDays("hours {$hours}", fn (): array => $this->nextAtMost(array_map(fn (int $day): float => -$this->hours[$day], $this->sowDay), -$hours));
     }
 
     /** @return array{list<int>, list<int>} count of days with a maximum at or above so many °C, and those days */
     public function hotDays(float $celsius): array
     {
-        return $this->counted["hot {$celsius}"] ??= $this->countFrom($this->afternoon, $celsius);
+        return $this->counts("hot {$celsius}", fn (): array => $this->countFrom($this->afternoon, $celsius));
     }
 
     /** @return array{list<int>, list<int>} count of days with a mean at or above so many °C, and those days */
     public function days(float $celsius): array
     {
-        return $this->counted["mean {$celsius}"] ??= $this->countFrom($this->mean, $celsius);
+        return $this->counts("mean {$celsius}", fn (): array => $this->countFrom($this->mean, $celsius));
     }
 
     /** @return array{list<int>, list<int>} count of days with a mean of 0…10 °C, and those days */
     public function chillDays(): array
     {
-        if (! isset($this->counted['chill'])) {
+        return $this->counts('chill', function (): array {
             [$low, $high] = self::CHILL;
             // Missing days have a mean of 0 and are no cold ones.
             $cold = [];
             foreach ($this->mean as $i => $celsius) {
                 $cold[] = $celsius >= $low && $celsius <= $high && $this->missing[$i + 1] === $this->missing[$i] ? 1.0 : 0.0;
             }
-            $this->counted['chill'] = $this->countFrom($cold, 1.0);
-        }
 
-        return $this->counted['chill'];
+            return $this->countFrom($cold, 1.0);
+        });
+    }
+
+    /**
+     * @param  Closure(): list<int>  $make
+     * @return list<int>
+     */
+    private function nextDays(string $key, Closure $make): array
+    {
+        return $this->cache->get($this->owner, $key, $this->days + 1, 1, $make);
+    }
+
+    /**
+     * @param  Closure(): list<float>  $make
+     * @return list<float>
+     */
+    private function sums(string $key, Closure $make): array
+    {
+        return $this->cache->get($this->owner, $key, $this->days + 1, 1, $make);
+    }
+
+    /**
+     * @param  Closure(): array{list<int>, list<int>}  $make
+     * @return array{list<int>, list<int>}
+     */
+    private function counts(string $key, Closure $make): array
+    {
+        return $this->cache->get($this->owner, $key, $this->days + 1, 2, $make);
     }
 
     /** @return list<float> −1 on a day long enough after a week warm enough, else 0 */

@@ -12,6 +12,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
+use Anthesis\Replay\TableCache;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 
@@ -27,6 +28,8 @@ final class ThisSeason implements ProspectsSource
     /** @var array<int, Replay> by year of the member, made when it is asked for */
     private array $replays = [];
 
+    private readonly TableCache $cache;
+
     /**
      * @param  list<Member>  $members
      */
@@ -38,6 +41,8 @@ final class ThisSeason implements ProspectsSource
         private readonly LightSchool $light,
     ) {
         $this->today = $record->last()->plus(1);
+        // Crop by crop all members are asked in turn, so the tables of all of them are to fit.
+        $this->cache = new TableCache(2 * TableCache::BYTES);
     }
 
     /**
@@ -114,6 +119,6 @@ final class ThisSeason implements ProspectsSource
 
     private function replay(Member $member): Replay
     {
-        return $this->replays[$member->year] ??= new Replay($member->record, $this->latitude, $this->site, $this->light);
+        return $this->replays[$member->year] ??= new Replay($member->record, $this->latitude, $this->site, $this->light, cache: $this->cache);
     }
 }

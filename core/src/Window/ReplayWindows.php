@@ -144,12 +144,16 @@ final readonly class ReplayWindows
     /** @return list<SowingWindow> days on which harvests reach a share of the years */
     public function windows(float $share): array
     {
-        $open = [];
-        foreach ($this->ribbon->reliability as $reliability) {
-            $open[] = $reliability >= $share - self::ROUNDING;
-        }
+        return self::reaching($this->ribbon->reliability, $share, $this->from);
+    }
 
-        return WindowFinder::runs($open, $this->from, ProofStandard::LEAST_DAYS);
+    /**
+     * @param  list<float>  $reliability  length 365, share of years that sow day i+1 was harvested in
+     * @return list<SowingWindow> days on which it reaches a share, listed from a day on
+     */
+    public static function reaching(array $reliability, float $share, YearDay $from): array
+    {
+        return WindowFinder::runs(array_map(static fn (float $harvested): bool => $harvested >= $share - self::ROUNDING, $reliability), $from, ProofStandard::LEAST_DAYS);
     }
 
     /**

@@ -22,27 +22,38 @@ final class WaysOut
     /** From the least trouble to the most. */
     private const SITES = ['straw mulch', 'dark plastic mulch', 'raised bed', 'sun-facing wall', 'shade cloth', 'row cover', 'low tunnel', 'cold frame'];
 
-    /** @var array<string, Replay> by site */
+    /** Days of all replays kept at a time, about 100 bytes each. At all eight sites, thirty years fit. */
+    private const KEPT_DAYS = 100_000;
+
+    /** @var array<string, Replay> by site; the one used longest ago first */
     private array $replays = [];
 
-    /** @var array<string, list<array{int, float}>> by crop and route; packet days, and the share of their best week */
+    /** The crop last asked for, by its checksum: it is asked for at each standard, and what it comes to is the same. */
+    private string $crop = '';
+
+    /** @var array<string, list<array{int, float}>> by route; packet days, and the share of their best week */
     private array $shorter = [];
 
-    /** @var array<string, Generator<int, float>> by crop and route; what is still to come of */
+    /** @var array<string, Generator<int, float>> by route; what is still to come of */
     private array $trying = [];
 
-    /** @var array<string, array<string, ReplayWindows>> by crop and route, and site */
+    /** @var array<string, array<string, list<float>>> by route and site; the share of years by sow day */
     private array $elsewhere = [];
 
     public function of(NoWindow $noWindow, Replay $replay, Crop $crop, Route $route, float $share, YearDay $from): NoWindow
     {
+        $checksum = $crop->checksum();
+        if ($checksum !== $this->crop) {
+            [$this->crop, $this->shorter, $this->trying, $this->elsewhere] = [$checksum, [], [], []];
+        }
+
         return $noWindow->unless($this->variety($replay, $crop, $route, $share), $this->site($replay, $crop, $route, $share, $from));
     }
 
     /** The most packet days, fewer than the crop's own, that have a week of the year. Shorter ones are only replayed when they are asked for. */
     private function variety(Replay $replay, Crop $crop, Route $route, float $share): ?int
     {
-        $key = "{$crop->checksum()} {$route->value}";
+        $key = $route->value;
         $enough = $share - ReplayWindows::ROUNDING;
         foreach ($this->shorter[$key] ?? [] as [$days, $best]) {
             if ($best >= $enough) {
@@ -64,16 +75,25 @@ final class WaysOut
     /** @return array<string, non-empty-list<SowingWindow>> the first site or cover that opens it, and its windows there */
     private function site(Replay $replay, Crop $crop, Route $route, float $share, YearDay $from): array
     {
-        $key = "{$crop->checksum()} {$route->value}";
         foreach (self::SITES as $name) {
-            $there = $this->replays[$name] ??= $replay->at(Site::named($name));
-            $windows = $this->elsewhere[$key][$name] ??= new ReplayWindows($crop, $route, OutcomeRibbon::of($there->runs($crop, $route)), $from, $name);
-            $open = $windows->windows($share);
+            $reliability = $this->elsewhere[$route->value][$name] ??= OutcomeRibbon::of($this->at($replay, $name)->runs($crop, $route))->reliability;
+            $open = ReplayWindows::reaching($reliability, $share, $from);
             if ($open !== []) {
                 return [$name => $open];
             }
         }
 
         return [];
+    }
+
+    private function at(Replay $replay, string $site): Replay
+    {
+        $there = $this->replays[$site] ?? $replay->at(Site::named($site));
+        unset($this->replays[$site]);
+        if (count($this->replays) >= max(1, intdiv(self::KEPT_DAYS, $replay->days()))) {
+            unset($this->replays[array_key_first($this->replays)]);
+        }
+
+        return $this->replays[$site] = $there;
     }
 }

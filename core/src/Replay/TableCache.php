@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Replay;
+
+use Closure;
+
+/**
+ * Tables of seasons that are kept because several crops ask for the same ones, up to a bound: where there would be more, the one used
+ * longest ago goes, and is made anew if it is asked for again. Replays of one place at several sites share it, so that their memory
+ * is bounded together.
+ *
+ * @internal to the replay
+ */
+final class TableCache
+{
+    /** Bytes of all tables. Those of all crops that ship, on thirty years at one site, take 28 MiB. */
+    public const BYTES = 32 << 20;
+
+    private const ENTRY = 16;
+
+    /** PHP takes memory from the system in pieces of so many bytes. */
+    private const CHUNK = 2 << 20;
+
+    /** @var array<string, array<mixed>> the one used longest ago first */
+    private array $tables = [];
+
+    /** @var array<string, int> bytes of each */
+    private array $sizes = [];
+
+    private int $bytes = 0;
+
+    private int $owners = 0;
+
+    public function __construct(private readonly int $most = self::BYTES)
+    {
+    }
+
+    /** A number of its own for each that keeps tables here. */
+    public function owner(): int
+    {
+        return ++$this->owners;
+    }
+
+    /**
+     * @template T of array<mixed>
+     *
+     * @param  int  $entries  of each of its lists
+     * @param  int  $lists  how many it has
+     * @param  Closure(): T  $make
+     * @return T
+     */
+    public function get(int $owner, string $key, int $entries, int $lists, Closure $make): array
+    {
+        $key = "{$owner} {$key}";
+        /** @var T|null $table a key is always of the same kind of table */
+        $table = $this->tables[$key] ?? null;
+        if ($table !== null) {
+            // Where all fit, nothing goes, and the order does not matter.
+            if ($this->bytes > $this->most >> 1) {
+                unset($this->tables[$key]);
+                $this->tables[$key] = $table;
+            }
+
+            return $table;
+        }
+        $table = $make();
+        $bytes = $lists * self::bytesOf($entries);
+        $this->bytes += $bytes;
+        while ($this->bytes > $this->most && $this->tables !== []) {
+            $oldest = array_key_first($this->tables);
+            $this->bytes -= $this->sizes[$oldest];
+            unset($this->tables[$oldest], $this->sizes[$oldest]);
+        }
+        $this->sizes[$key] = $bytes;
+        $this->tables[$key] = $table;
+
+        return $table;
+    }
+
+    /** Bytes of all tables that are kept. */
+    public function bytes(): int
+    {
+        return $this->bytes;
+    }
+
+    /** What a list takes: room for a power of two of entries; and where that is half a piece of memory, no second one fits beside it. */
+    public static function bytesOf(int $entries): int
+    {
+        $bytes = self::ENTRY << (int) ceil(log(max(8, $entries), 2));
+
+        return $bytes === self::CHUNK >> 1 ? self::CHUNK : $bytes;
+    }
+}
