@@ -113,12 +113,14 @@ class AppServiceProvider extends ServiceProvider
         URL::forceRootUrl((string) config('app.url'));
         // A computing takes a worker seconds; nobody needs more in a minute.
         RateLimiter::for('computing', static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()));
-        // A station reports a few times a day; one that tries tokens is stopped.
+        // A station reports a few times a day. Who tries tokens is stopped by StationReportController.
         RateLimiter::for('reports', static fn (Request $request): Limit => Limit::perMinute(10)->by(hash('sha256', (string) $request->bearerToken()).$request->ip()));
         // A person asks for one letter; one who types many addresses is stopped.
         RateLimiter::for('letters', static fn (Request $request): Limit => Limit::perMinute(5)->by((string) $request->ip()));
         // Pages that hang on what is asked are made when it is; a reader asks for a few in a minute.
         RateLimiter::for('pages', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
+        // A link in a letter is followed once or twice; each guess at one costs a page.
+        RateLimiter::for('letter-links', static fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
         // A sheet takes the press a second or two; once made it is kept.
         RateLimiter::for('paper', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
         // However many addresses are tried from one place; SessionController counts the tries for one address.

@@ -29,6 +29,7 @@ use App\Soil\SoilController;
 use App\Stations\QualityController;
 use App\Stations\RecordImportController;
 use App\Stations\RecordPreviewController;
+use App\Stations\ReportedCorrectionController;
 use App\Stations\StationController;
 use App\Stations\StationDeviceController;
 use App\Trials\LocalDaysController;
@@ -139,6 +140,8 @@ Route::prefix('api')->group(static function (): void {
         Route::post('advisories/{advisory}/withdrawal', [AdvisoryController::class, 'withdraw']);
         Route::get('zones/{zone}/station-devices', [StationDeviceController::class, 'index']);
         Route::post('zones/{zone}/station-devices', [StationDeviceController::class, 'store']);
+        Route::get('zones/{zone}/reported-corrections', [ReportedCorrectionController::class, 'index']);
+        Route::post('zones/{zone}/reported-corrections', [ReportedCorrectionController::class, 'decide']);
         Route::delete('station-devices/{device}', [StationDeviceController::class, 'destroy']);
         Route::get('packets', [PacketController::class, 'index']);
         Route::put('packets/{crop}', [PacketController::class, 'update']);

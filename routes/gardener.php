@@ -48,8 +48,8 @@ foreach (Reading::served() as $reading) {
         Route::get('/{which}', OfficePageController::class)->whereIn('which', OfficePages::ALL)->middleware('throttle:pages');
         Route::get('/zones/{zone}/embed', EmbedController::class)->middleware('throttle:pages');
         Route::post('/zones/{zone}/letter', [LetterController::class, 'ask'])->middleware('throttle:letters');
-        Route::get('/letters/{token}/{what}', [LetterController::class, 'offer'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave']);
-        Route::post('/letters/{token}/{what}', [LetterController::class, 'carryOut'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave']);
+        Route::get('/letters/{token}/{what}', [LetterController::class, 'offer'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave'])->middleware('throttle:letter-links');
+        Route::post('/letters/{token}/{what}', [LetterController::class, 'carryOut'])->where('token', '[A-Za-z0-9]{48}')->whereIn('what', ['confirm', 'leave'])->middleware('throttle:letter-links');
         Route::get('/zones/{zone}/news.atom', NewsController::class);
         foreach (['', '/editions/{number}'] as $edition) {
             Route::prefix("/zones/{zone}{$edition}")->where(['number' => '[0-9]{1,9}', 'week' => '[0-9]{1,4}'])->group(static function () use ($formats): void {

@@ -47,7 +47,7 @@ final class CollectReports
         file_put_contents($path, $text);
         try {
             $this->keep->execute($zone, $station, new UploadedFile($path, "report-{$from->iso()}-{$to->iso()}.csv", 'text/csv', null, true), [], null, [],
-                RecordImport::reported("{$station->id} {$from->iso()} {$to->iso()}"));
+                RecordImport::reported("{$station->id} ".hash('sha256', $text)));
         } finally {
             unlink($path);
         }

@@ -85,6 +85,12 @@ final readonly class StationFile
         return $this->reading->contradictsItself() || ($update !== null && $update->changed >= self::FEW && $update->changed > $update->unchanged);
     }
 
+    /** @return float °C within which a value of the file and one on record are the same, for the steps both are written in */
+    public function tolerance(): float
+    {
+        return $this->update->tolerance ?? 0.0;
+    }
+
     /**
      * @param  Choices  $choices
      * @param  list<StationExtent>  $stations

@@ -7,6 +7,7 @@ namespace App\Stations;
 use Anthesis\Exchange\FormatError;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
 
 /** Where a station's device sends its days. */
@@ -14,9 +15,12 @@ class StationReportController
 {
     private const LARGEST = 256 * 1024;
 
+    /** Unknown tokens from one address in a minute. */
+    private const WRONG_TOKENS = 10;
+
     public function store(Request $request, TakeReport $take): JsonResponse
     {
-        $device = StationDevice::bearing($request->bearerToken()) ?? abort(401, 'The token is not known here. Send “Authorization: Bearer …” with the one the device was given.');
+        $device = $this->device($request);
         $text = $request->getContent();
         if ($text === '' || strlen($text) > self::LARGEST) {
             throw ValidationException::withMessages(['report' => 'Send the days as a table, a row a day, of at most 256 KiB.']);
@@ -24,7 +28,7 @@ class StationReportController
         $path = (string) tempnam(sys_get_temp_dir(), 'report');
         try {
             file_put_contents($path, $text);
-            $file = $take->ofDevice($device, $path);
+            [$file, $waiting] = $take->ofDevice($device, $path);
         } catch (FormatError $error) {
             throw new FileRefused($error);
         } finally {
@@ -32,6 +36,20 @@ class StationReportController
         }
 
         return response()->json(['data' => ['rows' => $file->reading->rows, 'refused' => $file->reading->refusedCount,
-            'first' => $file->reading->asRead->first->iso(), 'last' => $file->reading->asRead->last()->iso()]], 202);
+            'first' => $file->reading->asRead->first->iso(), 'last' => $file->reading->asRead->last()->iso(), 'to_decide' => $waiting]], 202);
+    }
+
+    /** Whose token it is. Who tries tokens is stopped by where they come from: each try has another token. */
+    private function device(Request $request): StationDevice
+    {
+        $tries = 'wrong-device-token '.$request->ip();
+        abort_if(RateLimiter::tooManyAttempts($tries, self::WRONG_TOKENS), 429, 'Too many unknown tokens were sent from this address. Wait a minute.');
+        $device = StationDevice::bearing($request->bearerToken());
+        if ($device === null) {
+            RateLimiter::hit($tries);
+            abort(401, 'The token is not known here. Send “Authorization: Bearer …” with the one the device was given.');
+        }
+
+        return $device;
     }
 }

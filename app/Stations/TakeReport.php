@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Exchange\FormatError;
+use Anthesis\Record\Day;
+use Anthesis\Record\Element;
+use App\Operations\Today;
 use Illuminate\Http\UploadedFile;
 
 /**
@@ -18,16 +21,38 @@ final class TakeReport
     }
 
     /**
-     * @return StationFile what was read
+     * Takes the days that are new. What the device reports differently from the record waits until somebody decides on it.
      *
-     * @throws FormatError when it cannot be read, or is more likely of another place
+     * @return array{StationFile, int} what was read, and how many values wait
+     *
+     * @throws FormatError when it cannot be read, reaches too far back, or is more likely of another place
      */
-    public function ofDevice(StationDevice $device, string $path): StationFile
+    public function ofDevice(StationDevice $device, string $path): array
     {
-        $file = $this->execute($device->station, $path, mb_substr($device->name, 0, 60).'.csv');
+        $station = $device->station;
+        $file = $this->read($station, $path);
+        $report = DeviceReport::of($file, $station->record, Today::day());
+        if ($report->new !== null) {
+            $this->import($station, $report->corrections === [] ? (string) file_get_contents($path) : DeviceReport::csv($report->new), mb_substr($device->name, 0, 60).'.csv');
+        }
+        foreach ($report->corrections as $one) {
+            $this->propose($station, $device, $one);
+        }
         $device->update(['reported_at' => now()]);
 
-        return $file;
+        return [$file, count($report->corrections)];
+    }
+
+    /** @param  array{day: Day, element: Element, was: float, value: float}  $one */
+    private function propose(Station $station, StationDevice $device, array $one): void
+    {
+        $same = ReportedCorrection::query()->where('station_id', $station->id)->where('element', $one['element']->value)->whereDate('day', $one['day']->iso())->latest('id')->first();
+        if ($same !== null && $same->decided_at === null) {
+            $same->update(['value' => $one['value'], 'was' => $one['was'], 'device' => $device->name]);
+        } elseif ($same === null || $same->value !== $one['value']) {
+            // What somebody has decided on is not asked again.
+            ReportedCorrection::query()->create(['station_id' => $station->id, 'device' => $device->name, 'day' => $one['day']->iso(), 'element' => $one['element']->value, 'was' => $one['was'], 'value' => $one['value']]);
+        }
     }
 
     /**
@@ -37,12 +62,27 @@ final class TakeReport
      */
     public function execute(Station $station, string $path, string $name): StationFile
     {
-        $file = StationFile::read($path, [], $station->record);
-        if ($file->isDoubtful()) {
-            throw FormatError::inFile('file.another-place');
-        }
-        $this->keep->execute($station->zone, $station, new UploadedFile($path, $name, 'text/csv', null, true), [], null, [], RecordImport::reported("{$station->id} ".hash_file('sha256', $path)));
+        $file = $this->read($station, $path);
+        $this->import($station, (string) file_get_contents($path), $name);
 
         return $file;
+    }
+
+    private function read(Station $station, string $path): StationFile
+    {
+        $file = StationFile::read($path, [], $station->record);
+
+        return $file->isDoubtful() ? throw FormatError::inFile('file.another-place') : $file;
+    }
+
+    private function import(Station $station, string $text, string $name): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'report');
+        file_put_contents($path, $text);
+        try {
+            $this->keep->execute($station->zone, $station, new UploadedFile($path, $name, 'text/csv', null, true), [], null, [], RecordImport::reported("{$station->id} ".hash('sha256', $text)));
+        } finally {
+            unlink($path);
+        }
     }
 }

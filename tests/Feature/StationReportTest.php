@@ -6,10 +6,12 @@ namespace Tests\Feature;
 
 use App\People\Role;
 use App\Stations\RecordImport;
+use App\Stations\ReportedCorrection;
 use App\Stations\SaveDevice;
 use App\Stations\Station;
 use App\Stations\StationDevice;
 use App\Stations\TakeDroppedFiles;
+use App\Zones\Zone;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\File;
 use Illuminate\Testing\TestResponse;
@@ -25,6 +27,7 @@ class StationReportTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        config(['anthesis.today' => '2013-01-05']);
         $this->zoneWithRecord();
         $this->app['auth']->forgetGuards();
         config(['anthesis.reports' => sys_get_temp_dir().'/reports-'.getmypid()]);
@@ -51,7 +54,7 @@ class StationReportTest extends TestCase
     {
         [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
         self::assertStringNotContainsString($token, (string) json_encode(StationDevice::query()->get()), 'only its fingerprint is kept');
-        $this->report($token, self::DAYS)->assertStatus(202)->assertJsonPath('data', ['rows' => 2, 'refused' => 0, 'first' => '2013-01-01', 'last' => '2013-01-02']);
+        $this->report($token, self::DAYS)->assertStatus(202)->assertJsonPath('data', ['rows' => 2, 'refused' => 0, 'first' => '2013-01-01', 'last' => '2013-01-02', 'to_decide' => 0]);
         self::assertSame('2013-01-02', $this->station()->record?->last_day->format('Y-m-d'));
         $this->report($token, self::DAYS)->assertStatus(202);
         self::assertSame(2, RecordImport::query()->count());
@@ -87,10 +90,65 @@ class StationReportTest extends TestCase
 
     public function test_who_sends_too_often_waits(): void
     {
+        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
         for ($i = 0; $i < 10; $i++) {
-            $this->report('guess', self::DAYS)->assertUnauthorized();
+            $this->report($token, self::DAYS)->assertStatus(202);
         }
-        $this->report('guess', self::DAYS)->assertTooManyRequests();
+        $this->report($token, self::DAYS)->assertTooManyRequests();
+    }
+
+    public function test_who_tries_tokens_is_stopped_although_each_try_has_another(): void
+    {
+        for ($i = 0; $i < 10; $i++) {
+            $this->report("guess-{$i}", self::DAYS)->assertUnauthorized();
+        }
+        $this->report('guess-10', self::DAYS)->assertTooManyRequests();
+        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        $this->report($token, self::DAYS)->assertTooManyRequests();
+    }
+
+    public function test_a_device_never_reaches_far_back(): void
+    {
+        config(['anthesis.today' => '2013-02-15']);
+        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        $this->report($token, "date,tmin_c,tmax_c\n2012-12-31,-4.2,3.1\n2013-02-14,-5.0,2.4\n")->assertUnprocessable()
+            ->assertJsonPath('message', '2012-12-31 is more than 45 days ago. A device reports the days since its last report, at most 45 back. Upload older days at the desk.');
+        $this->report($token, "date,tmin_c,tmax_c\n1740-01-01,-4.2,3.1\n1740-01-02,-5.0,2.4\n")->assertUnprocessable();
+        $this->report($token, "date,tmin_c,tmax_c\n2013-01-01,-4.2,3.1\n2013-02-14,-5.0,2.4\n")->assertStatus(202);
+        self::assertSame(['1999-01-01', '2013-02-14'], [$this->station()->record?->first_day->format('Y-m-d'), $this->station()->record->last_day->format('Y-m-d')]);
+        Zone::factory()->named('Other Basin')->create();
+        $this->actingAs($this->person())->post('/api/zones/other-basin/record-imports', ['file' => $this->textFile("date,tmin_c,tmax_c\n2013-02-10,-4.2,3.1\n2013-02-11,-5.0,2.4\n")], ['Accept' => 'application/json'])->assertStatus(202);
+        [, $other] = (new SaveDevice)->add(Station::query()->latest('id')->firstOrFail(), 'Other');
+        $this->app['auth']->forgetGuards();
+        $this->report($other, "date,tmin_c,tmax_c\n2013-02-09,-4.2,3.1\n2013-02-12,-5.0,2.4\n")->assertUnprocessable()
+            ->assertJsonPath('message', '2013-02-09 is before the record begins (2013-02-10). A device never reaches further back than the record. Upload older days at the desk.');
+    }
+
+    public function test_what_a_device_reports_differently_waits_until_somebody_decides(): void
+    {
+        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        $before = $this->station()->record?->asRead();
+        [$minimum, $maximum] = [$before?->minimum[$before->days() - 1], $before?->maximum[$before->days() - 1]];
+        $report = "date,tmin_c,tmax_c\n2012-12-31,".($minimum + 6).",{$maximum}\n2013-01-01,-4.2,3.1\n";
+        $this->report($token, $report)->assertStatus(202)->assertJsonPath('data.to_decide', 1);
+        $value = fn (): ?float => ($record = $this->station()->record()->first()?->asRead())?->minimum[$record->days() - 2] ?? null;
+        self::assertSame('2013-01-01', $this->station()->record?->last_day->format('Y-m-d'), 'the new day is imported');
+        self::assertSame($minimum, $value(), 'the known one stays');
+        $this->report($token, $report)->assertStatus(202);
+        self::assertSame(1, ReportedCorrection::query()->count(), 'reported again, it is asked for once');
+        $this->actingAs($this->person(Role::Volunteer));
+        $open = $this->getJson('/api/zones/test-basin/reported-corrections')->assertOk()->json('data.corrections.0');
+        self::assertSame(['Mast', '2012-12-31', 'minimum', $minimum, round($minimum + 6, 2)], [$open['device'], $open['day'], $open['element'], (float) $open['was'], round($open['value'], 2)]);
+        $this->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [$open['id']], 'use' => true])->assertForbidden();
+        $this->actingAs($this->person())->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [$open['id']], 'use' => false])->assertStatus(202)->assertJsonPath('data', ['corrections' => [], 'computation' => null]);
+        $this->app['auth']->forgetGuards();
+        $this->report($token, $report)->assertStatus(202);
+        self::assertSame(1, ReportedCorrection::query()->count(), 'what was declined is not asked again');
+        $this->report($token, "date,tmin_c,tmax_c\n2012-12-31,".($minimum + 5).",{$maximum}\n")->assertStatus(202)->assertJsonPath('data.to_decide', 1);
+        $id = ReportedCorrection::query()->latest('id')->value('id');
+        $this->actingAs($this->person())->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [$id], 'use' => true])->assertStatus(202)->assertJsonPath('data.computation.state', 'done');
+        self::assertEqualsWithDelta($minimum + 5, $value(), 1e-9);
+        self::assertSame('corrections of Mast.csv', RecordImport::query()->latest('id')->value('file'));
     }
 
     public function test_dropped_files_are_taken_or_refused_with_the_reason_and_one_being_written_is_left(): void

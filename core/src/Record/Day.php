@@ -124,6 +124,11 @@ final readonly class Day
         return YearDay::fromNumber(self::yearDayOf($this->number));
     }
 
+    public function isBefore(self $other): bool
+    {
+        return $this->number < $other->number;
+    }
+
     public function plus(int $days): self
     {
         return new self($this->number + $days);

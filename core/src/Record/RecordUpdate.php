@@ -23,6 +23,7 @@ final readonly class RecordUpdate
      * @param  int  $changed  values that were others before
      * @param  int  $unchanged  values the file repeats
      * @param  int  $kept  values the file does not hold
+     * @param  float  $tolerance  °C within which two values are one and the same, for the steps both are written in
      */
     private function __construct(
         public DailyRecord $updated,
@@ -31,6 +32,7 @@ final readonly class RecordUpdate
         public int $changed,
         public int $unchanged,
         public int $kept,
+        public float $tolerance,
     ) {
     }
 
@@ -85,6 +87,7 @@ final readonly class RecordUpdate
             new DailyRecord(Day::fromNumber($first), $series['minimum'], $series['maximum']),
             array_merge(array_values($standing), $marksOfFile),
             ...$counts,
+            tolerance: $rounding,
         );
     }
 

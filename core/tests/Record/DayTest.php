@@ -24,6 +24,12 @@ final class DayTest extends TestCase
         }
     }
 
+    public function test_a_day_is_before_the_next_and_not_before_itself(): void
+    {
+        $day = Day::of(2024, 2, 29);
+        self::assertSame([true, false, false], [$day->isBefore($day->plus(1)), $day->isBefore($day), $day->isBefore($day->plus(-1))]);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function notDays(): iterable
     {

@@ -7,6 +7,7 @@ import { useStations } from '../../api/zones';
 import { dateInShort, datesInShort } from '../../time/days';
 import { BringFile } from './BringFile';
 import { updateInWords } from './Preview';
+import { Corrections } from './Corrections';
 import { Devices } from './Devices';
 import { Stations } from './Stations';
 import { Problem } from '../../ui/Problem';
@@ -29,6 +30,12 @@ export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computa
                 <>
                     <Stations zone={zone} data={stations} mayEdit={mayEdit} onComputing={onComputing} />
                     <Devices zone={zone.slug} stations={stations.stations} mayEdit={mayEdit} />
+                    <Corrections
+                        zone={zone.slug}
+                        stations={stations.stations}
+                        mayEdit={mayEdit}
+                        onComputing={onComputing}
+                    />
                 </>
             )}
             {mayEdit && <BringFile zone={zone} stations={stations?.stations ?? []} onComputing={onComputing} />}

@@ -195,3 +195,24 @@ export function useEndDevice(zone: string) {
         onSuccess: () => queries.invalidateQueries({ queryKey: ['station-devices', zone] }),
     });
 }
+
+/** Values that devices report differently from the record, until somebody decides on them. */
+export function useCorrections(zone: string) {
+    return useQuery({
+        queryKey: ['reported-corrections', zone],
+        queryFn: () => taken(api.GET('/api/zones/{zone}/reported-corrections', { params: { path: { zone } } })),
+    });
+}
+
+export function useDecideOnCorrections(zone: string, onComputing: (id: number) => void) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: { ids: number[]; use: boolean }) =>
+            taken(api.POST('/api/zones/{zone}/reported-corrections', { params: { path: { zone } }, body })),
+        onSuccess: async (left) => {
+            queries.setQueryData(['reported-corrections', zone], left);
+            await queries.invalidateQueries({ queryKey: ['imports', zone] });
+            if (left.computation) onComputing(left.computation.id);
+        },
+    });
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Anthesis\Exchange\CsvText;
+use Anthesis\Exchange\FormatError;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Element;
+
+/**
+ * What a device reports, held against the record: days of the last weeks that the record does not have yet, which are imported, and
+ * values it reports differently from the record, which somebody decides on. A token may be stolen, so a device never reaches
+ * further back, and never changes what is known.
+ */
+final readonly class DeviceReport
+{
+    /** How far back a device reports, days before today. */
+    public const DAYS_BACK = 45;
+
+    /**
+     * @param  DailyRecord|null  $new  what the record does not have, or repeats; null: it has all of it
+     * @param  list<array{day: Day, element: Element, was: float, value: float}>  $corrections
+     */
+    private function __construct(public ?DailyRecord $new, public array $corrections)
+    {
+    }
+
+    /** @throws FormatError when it reaches too far back */
+    public static function of(StationFile $file, ?StationRecord $record, Day $today): self
+    {
+        $reported = $file->reading->asRead;
+        $earliest = $today->plus(-self::DAYS_BACK);
+        if ($reported->first->isBefore($earliest)) {
+            throw FormatError::inFile('report.too-old', ['day' => $reported->first->iso(), 'most' => self::DAYS_BACK]);
+        }
+        $before = $record?->asRead();
+        if ($before !== null && $reported->first->isBefore($before->first)) {
+            throw FormatError::inFile('report.before-record', ['day' => $reported->first->iso(), 'first' => $before->first->iso()]);
+        }
+        $corrections = [];
+        $isNew = false;
+        $values = [];
+        foreach ([[Element::Minimum, $reported->minimum, $before->minimum ?? []], [Element::Maximum, $reported->maximum, $before->maximum ?? []]] as [$element, $own, $known]) {
+            $values[$element->value] = $own;
+            foreach ($own as $i => $value) {
+                $day = $reported->first->plus($i);
+                $was = $before === null ? null : $known[$day->number - $before->first->number] ?? null;
+                $isNew = $isNew || ($value !== null && $was === null);
+                if ($value !== null && $was !== null && abs($value - $was) > $file->tolerance()) {
+                    $corrections[] = ['day' => $day, 'element' => $element, 'was' => $was, 'value' => $value];
+                    $values[$element->value][$i] = null;
+                }
+            }
+        }
+
+        return new self($isNew ? new DailyRecord($reported->first, $values['minimum'], $values['maximum']) : null, $corrections);
+    }
+
+    /** @return string what is new, as a station file; days without a value are left out */
+    public static function csv(DailyRecord $record): string
+    {
+        $rows = [['date', 'tmin_c', 'tmax_c']];
+        foreach ($record->minimum as $i => $minimum) {
+            if ($minimum !== null || $record->maximum[$i] !== null) {
+                $rows[] = [$record->first->plus($i)->iso(), $minimum, $record->maximum[$i]];
+            }
+        }
+
+        return CsvText::of($rows, "\n");
+    }
+}

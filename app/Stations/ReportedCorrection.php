@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A value of a day the record already has, as a device reports it differently. It changes nothing until somebody decides to use it.
+ *
+ * @property int $id
+ * @property int $station_id
+ * @property string $device what the device is called
+ * @property Carbon $day
+ * @property string $element of Element
+ * @property float $was on record when it was reported, °C
+ * @property float $value as reported, °C
+ * @property bool|null $used null: nobody has decided
+ * @property Carbon|null $decided_at
+ * @property-read Station $station
+ */
+class ReportedCorrection extends Model
+{
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['day' => 'date', 'was' => 'float', 'value' => 'float', 'used' => 'boolean', 'decided_at' => 'datetime'];
+
+    /** @return BelongsTo<Station, $this> */
+    public function station(): BelongsTo
+    {
+        return $this->belongsTo(Station::class);
+    }
+}
