@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Operations\Heartbeat;
 use Illuminate\Support\Facades\Schedule;
 
 // What the application does by itself; `php artisan schedule:work` runs it (bin/start and deploy/ see to that).
@@ -12,4 +13,6 @@ Schedule::command('anthesis:turn-week')->everyMinute();
 Schedule::command('anthesis:letters')->hourly();
 Schedule::command('anthesis:prune')->hourly();
 Schedule::command('anthesis:verify')->dailyAt('03:10');
+// As long as something is wrong it is looked at again and again, so that /up is well soon after it was mended.
+Schedule::command('anthesis:verify')->everyFiveMinutes()->when(static fn (): bool => Heartbeat::query()->find(Heartbeat::VERIFICATION)?->sound === false);
 Schedule::command('queue:prune-failed --hours=720')->daily();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Console\HealthController;
 use App\Gardener\CalendarController;
 use App\Gardener\DownloadController;
+use App\Gardener\EditionPages;
 use App\Gardener\EmbedController;
 use App\Gardener\FindController;
 use App\Gardener\HomeController;
@@ -58,8 +59,8 @@ foreach (Reading::served() as $reading) {
                 Route::get('/weeks/{week}', [CalendarController::class, 'week']);
                 Route::get('/crops/{crop}', [CalendarController::class, 'crop']);
                 Route::get('/mine', OwnController::class)->middleware('throttle:pages');
-                Route::get('/paper/{sheet}', [PaperController::class, 'page'])->whereIn('sheet', PaperController::SHEETS)->middleware('throttle:pages');
-                Route::get('/paper/{sheet}.pdf', [PaperController::class, 'pdf'])->whereIn('sheet', PaperController::SHEETS)->middleware('throttle:paper');
+                Route::get('/paper/{sheet}', [PaperController::class, 'page'])->whereIn('sheet', EditionPages::SHEETS)->middleware('throttle:pages');
+                Route::get('/paper/{sheet}.pdf', [PaperController::class, 'pdf'])->whereIn('sheet', EditionPages::SHEETS)->middleware('throttle:paper');
                 Route::get('/calendar.{format}', DownloadController::class)->whereIn('format', $formats);
             });
         }

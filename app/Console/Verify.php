@@ -43,6 +43,8 @@ class Verify extends Command
                 $this->fault("{$name}: ".count($changed)." files are not as they were made ({$changed[0]}); they are made anew.");
                 $site->takeAway($edition);
                 RenderEditionJob::dispatch($edition->id);
+            } elseif ($edition->in_force_at !== null && ($failed = $site->failedPages($edition)) !== []) {
+                $this->fault("{$name}: ".count($failed).' pages cannot be made by this program ('.array_key_first($failed).': '.array_values($failed)[0].').');
             } elseif (SeasonPage::isChanged($edition)) {
                 $this->fault("{$name}: what it says of this season is not as it was made; it is made anew.");
                 SeasonPage::takeAway($edition);

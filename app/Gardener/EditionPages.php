@@ -17,6 +17,9 @@ use Anthesis\Words\Phrase;
  */
 final class EditionPages
 {
+    /** Printable sheets. */
+    public const SHEETS = ['year', 'wall', 'week', 'crop', 'leaflet'];
+
     /**
      * @param  string  $base  the address the pages lie under, without the reading
      * @return array<string, Page> by address below the base; the calendar's is empty

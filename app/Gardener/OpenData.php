@@ -145,7 +145,7 @@ final class OpenData
         foreach ($edition->content['crops'] as $sheet) {
             foreach ($sheet['routes'] as $route) {
                 foreach ($route['evidence'] as $i => $e) {
-                    $rows[] = self::of($edition) + ['crop' => $sheet['slug'], 'route' => $route['route'], 'window' => $i + 1, 'best_day' => $e['best'], 'best_first' => $e['span']['first'], 'best_last' => $e['span']['last'],
+                    $rows[] = self::of($edition) + ['crop' => $sheet['slug'], 'route' => $route['route'], 'window' => $i + 1, 'best_day' => $e['best'], 'best_first' => $e['span']['first'] ?? null, 'best_last' => $e['span']['last'] ?? null,
                         'harvests' => $e['harvests'], 'years' => $e['years'], 'slack_days' => $e['slack'], 'from_first_10' => $e['from_first'][0] ?? null, 'from_first_50' => $e['from_first'][1] ?? null, 'from_first_90' => $e['from_first'][2] ?? null,
                         'from_last_10' => $e['from_last'][0] ?? null, 'from_last_50' => $e['from_last'][1] ?? null, 'from_last_90' => $e['from_last'][2] ?? null];
                 }

@@ -19,16 +19,40 @@ final class PageRenderer
      *
      * @param  array<K, Page>  $pages  many at once: Node takes longer to start than to make thirty of them
      * @return array<K, string> whole HTML documents, under the same keys
+     *
+     * @throws RuntimeException when one of them cannot be made
      */
     public function render(array $pages): array
     {
-        $html = [];
-        $shell = ['styles' => self::styles(), 'fonts' => self::fonts()];
-        foreach ($this->run($pages) as $key => $body) {
-            $html[$key] = view('gardener', ['page' => $pages[$key], 'html' => $body] + $shell)->render();
+        [$html, $failed] = $this->attempt($pages);
+        if ($failed !== []) {
+            throw new RuntimeException('A page could not be made: '.array_values($failed)[0]);
         }
 
         return $html;
+    }
+
+    /**
+     * The same, where one page that cannot be made is to keep no other from being made.
+     *
+     * @template K of array-key
+     *
+     * @param  array<K, Page>  $pages
+     * @return array{array<K, string>, array<K, string>} whole HTML documents; and why those that are missing could not be made
+     */
+    public function attempt(array $pages): array
+    {
+        $html = $failed = [];
+        $shell = ['styles' => self::styles(), 'fonts' => self::fonts()];
+        foreach ($this->run($pages) as $key => $made) {
+            if (is_string($made)) {
+                $html[$key] = view('gardener', ['page' => $pages[$key], 'html' => $made] + $shell)->render();
+            } else {
+                $failed[$key] = mb_substr($made['error'], 0, 300);
+            }
+        }
+
+        return [$html, $failed];
     }
 
     /**
@@ -52,7 +76,7 @@ final class PageRenderer
      * @template K of array-key
      *
      * @param  array<K, Page>  $pages
-     * @return array<K, string> what stands in the body of each, in the order in which they were made
+     * @return array<K, string|array{error: string}> what stands in the body of each, or why there is nothing, in the order in which they were made
      */
     private function run(array $pages): array
     {

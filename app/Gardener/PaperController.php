@@ -12,8 +12,6 @@ use Illuminate\Http\Response;
 /** A calendar on paper: as a page to print, and as PDF. */
 class PaperController
 {
-    public const SHEETS = ['year', 'wall', 'week', 'crop', 'leaflet'];
-
     public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer, private readonly PressRoom $press)
     {
     }

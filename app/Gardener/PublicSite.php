@@ -53,15 +53,16 @@ final class PublicSite
      * Makes all files of an edition, in place of those that are there.
      *
      * @param  Closure(int, int): void|null  $progress  pages made, pages in all
+     * @return array<string, string> pages that could not be made, and why; they are left out, and the manifest names them
      */
-    public function build(Edition $edition, ?Closure $progress = null): void
+    public function build(Edition $edition, ?Closure $progress = null): array
     {
         $document = $edition->open();
         $folder = self::folder($edition->zone->slug, $edition->number);
         $building = "{$folder}.building";
         File::deleteDirectory($building);
         $readings = EditionPages::readings($document);
-        $files = [];
+        $files = $failed = [];
         $pages = [];
         foreach ($readings as $reading) {
             foreach ($this->pages->all($document, self::BASE, $reading) as $path => $page) {
@@ -70,7 +71,9 @@ final class PublicSite
         }
         $done = 0;
         foreach (array_chunk($pages, self::CHUNK, true) as $chunk) {
-            foreach ($this->renderer->render($chunk) as $path => $html) {
+            [$made, $failures] = $this->renderer->attempt($chunk);
+            $failed += $failures;
+            foreach ($made as $path => $html) {
                 foreach (self::sets($pages[$path]->reading, $edition) as $set => $number) {
                     $file = self::file($set, "{$path}/index.html");
                     $files[$file] = self::keep("{$building}/{$file}", str_replace(self::BASE, PublishedEdition::base($edition->zone, $number), $html));
@@ -88,7 +91,7 @@ final class PublicSite
             }
         }
         ksort($files);
-        $manifest = ['program' => $this->renderer->program(), 'files' => $files];
+        $manifest = ['program' => $this->renderer->program(), 'files' => $files] + ($failed === [] ? [] : ['failed' => $failed]);
         File::put("{$building}/manifest.json", json_encode($manifest + ['seal' => self::sealOf($edition, $manifest)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
         self::weekLink($building);
         $old = "{$folder}.old";
@@ -98,6 +101,14 @@ final class PublicSite
         }
         rename($building, $folder);
         File::deleteDirectory($old);
+
+        return $failed;
+    }
+
+    /** @return array<string, string> pages of an edition that could not be made by the present program, and why */
+    public function failedPages(Edition $edition): array
+    {
+        return self::manifest($edition)['failed'] ?? [];
     }
 
     /** @param  string  $base  the address the calendar lies under, without the reading */
@@ -284,7 +295,7 @@ final class PublicSite
         return hash('sha256', $content);
     }
 
-    /** @return array{program: string, files: array<string, string>, seal: string}|null */
+    /** @return array{program: string, files: array<string, string>, seal: string, failed?: array<string, string>}|null */
     private static function manifest(Edition $edition): ?array
     {
         $path = self::folder($edition->zone->slug, $edition->number).'/manifest.json';

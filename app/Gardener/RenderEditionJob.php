@@ -9,6 +9,7 @@ use App\Editions\Publication;
 use App\Operations\NamedLock;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use RuntimeException;
 use Throwable;
 
 /** Makes the pages of an edition, and puts a new one in force when they are there. Safe to run again after a worker was killed. */
@@ -41,9 +42,13 @@ final class RenderEditionJob implements ShouldQueue
             $edition = Edition::query()->with('zone')->findOrFail($this->editionId);
             $publication = $this->publication();
             $publication?->update(['state' => Publication::RUNNING]);
-            $site->build($edition, static function (int $done, int $total) use ($publication): void {
+            $failed = $site->build($edition, static function (int $done, int $total) use ($publication): void {
                 $publication?->update(['done' => $done, 'total' => $total]);
             });
+            if ($edition->in_force_at === null && $failed !== []) {
+                // Nothing is published by halves. Of an edition that is in force the other pages stay, and anthesis:verify tells of these.
+                throw new RuntimeException(count($failed).' pages of the edition cannot be made, '.array_key_first($failed).' among them: '.array_values($failed)[0]);
+            }
             if ($edition->in_force_at === null) {
                 $edition->putInForce();
             }

@@ -54,7 +54,31 @@ final class EditionReader
         }
 
         /** @var Document $content */
+        $content = self::completed($content);
+
         return EditionDocument::frozen($content, $json);
+    }
+
+    /**
+     * What editions of earlier programs do not tell is there, and says so: a crop without varieties or other names, a window without best days.
+     *
+     * @param  array<string, mixed>  $content
+     * @return array<string, mixed>
+     */
+    private static function completed(array $content): array
+    {
+        foreach ($content['crops'] as &$sheet) {
+            $sheet += ['varieties' => [], 'also_called' => null];
+            foreach ($sheet['routes'] as &$route) {
+                $route += ['evidence' => [], 'chances' => [], 'no_window' => null];
+                foreach ($route['evidence'] as &$evidence) {
+                    $evidence += ['span' => null];
+                }
+            }
+            unset($route, $evidence);
+        }
+
+        return $content;
     }
 
     /**

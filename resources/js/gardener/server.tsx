@@ -12,20 +12,33 @@ type Asked = {
 
 alsoIn(import.meta.glob<Messages>('../../../lang/*/*.json', { eager: true, import: 'default' }));
 
-// Reads pages as JSON from standard input, by how they are read, and writes a JSON list of their HTML to standard output.
+/** A page's HTML, or why it could not be made: one that fails keeps no other from being made. */
+type Made = string | { error: string };
+
+function made(
+    reading: Asked['parts'][number]['reading'],
+    readings: ReadingName[],
+    data: PageData & { path: string | null },
+): Made {
+    try {
+        return renderToStaticMarkup(
+            <ReadingHere here={{ reading, readings, path: data.path }}>
+                <GardenerPage data={data} />
+            </ReadingHere>,
+        );
+    } catch (error) {
+        return { error: error instanceof Error ? error.message : String(error) };
+    }
+}
+
+// Reads pages as JSON from standard input, by how they are read, and writes a JSON list of what was made of them to standard output.
 const chunks: Buffer[] = [];
 process.stdin.on('data', (chunk: Buffer) => chunks.push(chunk));
 process.stdin.on('end', () => {
     const { readings, parts } = JSON.parse(Buffer.concat(chunks).toString('utf8')) as Asked;
-    const html = parts.flatMap(({ reading, pages }) => {
+    const all = parts.flatMap(({ reading, pages }) => {
         readAs(reading);
-        return pages.map((data) =>
-            renderToStaticMarkup(
-                <ReadingHere here={{ reading, readings, path: data.path }}>
-                    <GardenerPage data={data} />
-                </ReadingHere>,
-            ),
-        );
+        return pages.map((data) => made(reading, readings, data));
     });
-    process.stdout.write(JSON.stringify(html));
+    process.stdout.write(JSON.stringify(all));
 });

@@ -99,7 +99,7 @@ export function Answer({ route, starts }: { route: Route; starts: MonthDay }) {
             </p>
         );
     }
-    const best = (route.evidence ?? []).map((evidence) => evidence.span);
+    const best = (route.evidence ?? []).flatMap((evidence) => evidence.span ?? []);
     const more = [
         best.length > 0 && say('page.crop.best', { spans: spans(best) }),
         chances.length > 0 && listed(chances.map(chanceInWords)),

@@ -34,7 +34,7 @@ export function ZoneChart({ ruler, routes, label }: { ruler: CalendarProps['rule
                         <g transform="translate(0 13)">
                             <WindowLane
                                 scale={scale}
-                                lane={{ ...route, best: route.evidence?.map((evidence) => evidence.span) }}
+                                lane={{ ...route, best: route.evidence?.flatMap((evidence) => evidence.span ?? []) }}
                             />
                         </g>
                     </g>

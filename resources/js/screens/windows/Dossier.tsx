@@ -290,7 +290,7 @@ function Evidence({ route }: { route: ReplayedRoute }) {
         <p key={i}>
             {say('dossier.best-harvest-in-of-years', {
                 windows: route.windows[i] && spanInWords(route.windows[i]),
-                span: spanInWords(evidence.span),
+                span: evidence.span ? spanInWords(evidence.span) : '',
                 best: inShort(evidence.best),
                 harvests: evidence.harvests,
                 years: evidence.years,

@@ -106,7 +106,7 @@ export function DossierChart({
                         {!own && (
                             <BestSpans
                                 scale={scale}
-                                spans={(route.evidence ?? []).map((evidence) => evidence.span)}
+                                spans={(route.evidence ?? []).flatMap((evidence) => evidence.span ?? [])}
                                 at={windowAt + 1}
                             />
                         )}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Zones\Computation;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Queue;
+
+/** Tells how much work waits or is under way: jobs of the queue, and computations. */
+class Waiting extends Command
+{
+    protected $signature = 'anthesis:waiting';
+
+    protected $description = 'Print how many jobs and computations are waiting or under way';
+
+    public function handle(): int
+    {
+        $jobs = Queue::size('default') + Queue::size('sites');
+        $this->line((string) ($jobs + Computation::query()->whereIn('state', [Computation::QUEUED, Computation::RUNNING])->count()));
+
+        return self::SUCCESS;
+    }
+}
