@@ -64,6 +64,10 @@ final class OpenData
     public function zoneTable(Zone $zone, string $table): array
     {
         $document = PublishedEdition::find($zone, null)->open();
+        // Of a withdrawn edition nothing is left to act on; `editions` tells that it was, and why.
+        if ($document->notice !== null && in_array($table, ['windows', 'evidence'], true)) {
+            return [];
+        }
 
         return match ($table) {
             'windows' => self::windows($document),

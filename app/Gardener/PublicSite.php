@@ -83,7 +83,8 @@ final class PublicSite
             $progress?->__invoke($done, count($pages));
         }
         foreach ($readings as $reading) {
-            foreach ($reading->name() === '' ? self::DOWNLOADS : self::TOLD as $format) {
+            // A withdrawn edition's own text cannot say that it is, so it is no file: the application answers.
+            foreach ($reading->name() === '' && $document->notice === null ? self::DOWNLOADS : self::TOLD as $format) {
                 foreach (self::sets($reading, $edition) as $set => $number) {
                     $file = self::file($set, "{$reading->name()}/calendar.{$format}");
                     $files[$file] = self::keep("{$building}/{$file}", self::download($document, $format, PublishedEdition::base($edition->zone, $number), $reading));
@@ -118,7 +119,9 @@ final class PublicSite
 
         return match ($format) {
             'ics' => EditionICalendar::write($document, $words, url($reading->prefix().$base), $choice),
-            'csv' => EditionCsv::write($document->content['zone']['slug'], array_values(array_filter($document->content['crops'], static fn (array $sheet): bool => $choice->has($sheet['slug']))), $words),
+            // Of a withdrawn edition nothing is left to act on: a heading without rows.
+            'csv' => EditionCsv::write($document->content['zone']['slug'], $document->notice !== null ? [] : array_values(array_filter($document->content['crops'], static fn (array $sheet): bool => $choice->has($sheet['slug']))),
+                $words, $document->content['edition']['number']),
             default => $document->json,
         };
     }

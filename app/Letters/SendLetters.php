@@ -22,7 +22,8 @@ final class SendLetters
         foreach (LetterReader::query()->with('zone.currentEdition')->whereNotNull('confirmed_at')->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->lazyById() as $reader) {
             $edition = $reader->zone->currentEdition;
             // Whoever is first to say that it is written writes it.
-            if ($edition === null || LetterReader::query()->whereKey($reader->id)->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->update(['sent_for' => $for->iso()]) === 0) {
+            // A withdrawn calendar is not sent; its readers are written to again when there is another.
+            if ($edition === null || ! $edition->standing || LetterReader::query()->whereKey($reader->id)->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->update(['sent_for' => $for->iso()]) === 0) {
                 continue;
             }
             $sent += $this->send($reader, $edition, $today) ? 1 : 0;

@@ -110,4 +110,30 @@ final class EditionLifeTest extends TestCase
         self::assertStringContainsString('its note speaks of winter', $this->said($warnings['note-radish']['phrase']));
         self::assertArrayNotHasKey('note-garlic-hardneck', $warnings, 'planted in autumn, as its note says');
     }
+
+    public function test_every_form_of_a_withdrawn_edition_says_so_or_is_empty_in_both_languages(): void
+    {
+        $this->zoneInPrint();
+        $this->postJson('/api/zones/test-basin/editions/1/withdrawal', ['reason' => 'From the wrong station.'])->assertOk();
+        foreach (['' => 'Edition 1 was withdrawn on 12 May 2026: From the wrong station.', '/es' => 'La edición 1 se retiró el 12 de mayo de 2026: '] as $reading => $notice) {
+            foreach (['/embed', '/paper/year', '/paper/wall', '/paper/week', '/paper/leaflet', '/paper/crop?crop=radish', '/mine?crops=radish', '/this-week', '/crops/radish', '/weeks/19', ''] as $address) {
+                $page = (string) preg_replace('/<[^>]+>/', '', (string) $this->get("{$reading}/zones/test-basin{$address}")->assertOk()->getContent());
+                self::assertStringContainsString($notice, $page, $reading.$address);
+                if (str_starts_with($address, '/embed') || str_starts_with($address, '/paper')) {
+                    self::assertStringNotContainsString($reading === '' ? 'Sow outdoors' : 'Siembra directa', $page, 'nothing is left to act on');
+                }
+            }
+            $feed = (string) $this->get("{$reading}/zones/test-basin/calendar.ics")->assertOk()->getContent();
+            self::assertSame(1, substr_count($feed, 'BEGIN:VEVENT'));
+            self::assertStringContainsString($reading === '' ? 'SUMMARY:Planting calendar withdrawn' : 'SUMMARY:Calendario de siembra retirado', $feed);
+            self::assertCount(1, explode("\r\n", trim((string) $this->get("{$reading}/zones/test-basin/calendar.csv")->assertOk()->getContent())), 'a heading and no row');
+        }
+        self::assertStringContainsString('Planting calendar withdrawn', (string) PublicSite::read('zones/test-basin/calendar.ics'), 'the file that the web server gives too');
+        $this->getJson('/zones/test-basin/calendar.json')->assertStatus(410)->assertSee('was withdrawn on 2026-05-12');
+        $this->getJson('/zones/test-basin/editions/1/calendar.json')->assertOk()->assertHeader('X-Edition-Withdrawn', '2026-05-12');
+        self::assertNull(PublicSite::read('zones/test-basin/calendar.json'));
+        foreach (['windows', 'evidence'] as $table) {
+            $this->getJson("/open/v1/zones/test-basin/{$table}.json")->assertOk()->assertJsonPath('data', []);
+        }
+    }
 }

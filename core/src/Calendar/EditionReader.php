@@ -17,6 +17,7 @@ use JsonException;
  * @phpstan-import-type Document from EditionDocument
  * @phpstan-import-type Words from Phrase
  *
+ * @phpstan-type Partial array{crops: list<array{routes: list<array{evidence?: list<array<string, mixed>>, ...}>, ...}>, ...}
  * @phpstan-type Told array{in_words: string, ...}
  * @phpstan-type Route1 array{reasons: list<Told>, derivation: list<array{label: string, source: string, ...}>, ...}
  * @phpstan-type Document1 array{guidance: string, ruler: array{freezes: list<array{in_words: string, last: list<Told>, first: list<Told>, ...}>, ...}, crops: list<array{cautions: list<Told>, routes: list<Route1>, ...}>, ...}
@@ -53,32 +54,26 @@ final class EditionReader
             $content = self::fromFormat1($old);
         }
 
-        /** @var Document $content */
-        $content = self::completed($content);
+        /** @var Partial $content */
+        /** @var Document $whole */
+        $whole = self::completed($content);
 
-        return EditionDocument::frozen($content, $json);
+        return EditionDocument::frozen($whole, $json);
     }
 
     /**
      * What editions of earlier programs do not tell is there, and says so: a crop without varieties or other names, a window without best days.
      *
-     * @param  array<string, mixed>  $content
+     * @param  Partial  $content
      * @return array<string, mixed>
      */
     private static function completed(array $content): array
     {
-        foreach ($content['crops'] as &$sheet) {
-            $sheet += ['varieties' => [], 'also_called' => null];
-            foreach ($sheet['routes'] as &$route) {
-                $route += ['evidence' => [], 'chances' => [], 'no_window' => null];
-                foreach ($route['evidence'] as &$evidence) {
-                    $evidence += ['span' => null];
-                }
-            }
-            unset($route, $evidence);
-        }
-
-        return $content;
+        return ['crops' => array_map(static fn (array $sheet): array => [
+            'routes' => array_map(static fn (array $route): array => [
+                'evidence' => array_map(static fn (array $evidence): array => $evidence + ['span' => null], $route['evidence'] ?? []),
+            ] + $route + ['chances' => [], 'no_window' => null], $sheet['routes']),
+        ] + $sheet + ['varieties' => [], 'also_called' => null], $content['crops'])] + $content;
     }
 
     /**

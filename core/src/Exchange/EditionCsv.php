@@ -15,10 +15,13 @@ use Anthesis\Calendar\WeekList;
 final class EditionCsv
 {
     private const HEADING = ['zone', 'crop', 'name', 'route', 'act', 'first', 'last', 'days', 'start_under_cover_first',
-        'start_under_cover_last', 'harvest_first', 'harvest_last', 'school', 'fair_chance_of_ten'];
+        'start_under_cover_last', 'harvest_first', 'harvest_last', 'school', 'fair_chance_of_ten', 'edition'];
 
-    /** @param  list<Sheet>  $sheets */
-    public static function write(string $zone, array $sheets, Words $words): string
+    /**
+     * @param  list<Sheet>  $sheets
+     * @param  int|null  $edition  its number; null: of none
+     */
+    public static function write(string $zone, array $sheets, Words $words, ?int $edition = null): string
     {
         $rows = [self::HEADING];
         foreach ($sheets as $sheet) {
@@ -28,7 +31,7 @@ final class EditionCsv
                     $harvest = $route['harvests'][$i] ?? null;
                     $rows[] = [$zone, $sheet['slug'], $words->own($sheet['name']), $route['route'], $words->say("act.{$route['act']}"), $window['first'],
                         $window['last'], $window['days'], $cover['first'] ?? '', $cover['last'] ?? '', $harvest['first'] ?? '',
-                        $harvest['last'] ?? '', $sheet['school'], $window['of_ten'] ?? ''];
+                        $harvest['last'] ?? '', $sheet['school'], $window['of_ten'] ?? '', $edition ?? ''];
                 }
             }
         }

@@ -46,7 +46,11 @@ final class EditionICalendar
             ICalendarText::property('X-WR-CALDESC', $words->say('feed.edition', ['number' => $content['edition']['number'],
                 'date' => Phrase::of('date', ['day' => Phrase::day($published->yearDay()), 'year' => (string) $published->year()])])." {$guidance}"),
         ];
-        foreach (self::events($edition, $words, $choice) as $event) {
+        if ($edition->notice !== null) {
+            // Whoever subscribed sees the dates go, and why.
+            array_push($lines, ...self::withdrawal($edition->notice, $zone['slug'], $content['edition']['number'], $words, $address));
+        }
+        foreach ($edition->notice === null ? self::events($edition, $words, $choice) : [] as $event) {
             $first = self::nextOccurrence($event['first'], $published, $content['ruler']['starts']);
             array_push($lines,
                 'BEGIN:VEVENT',
@@ -66,6 +70,29 @@ final class EditionICalendar
         $lines[] = 'END:VCALENDAR';
 
         return ICalendarText::file($lines);
+    }
+
+    /**
+     * @param  array{on: string, reason: string}  $notice
+     * @return list<string>
+     */
+    private static function withdrawal(array $notice, string $zone, int $number, Words $words, string $address): array
+    {
+        $on = Day::fromIso($notice['on']);
+
+        return [
+            'BEGIN:VEVENT',
+            "UID:{$zone}-withdrawn-{$number}@anthesis",
+            'DTSTAMP:'.ICalendarText::date($on).'T000000Z',
+            "SEQUENCE:{$number}",
+            'DTSTART;VALUE=DATE:'.ICalendarText::date($on),
+            'DTEND;VALUE=DATE:'.ICalendarText::date($on->plus(1)),
+            'TRANSP:TRANSPARENT',
+            ICalendarText::property('SUMMARY', $words->say('feed.withdrawn')),
+            ICalendarText::property('DESCRIPTION', $words->say('feed.withdrawn-why', ['number' => $number, 'reason' => $words->own($notice['reason'])])),
+            "URL:{$address}",
+            'END:VEVENT',
+        ];
     }
 
     /** @return list<Event> */

@@ -39,9 +39,13 @@ final class EditionReaderTest extends TestCase
         self::assertSame(['plant', 'set-out', 'sow-outdoors', 'start-under-cover'], $acts);
         foreach ($old['crops'] as $i => $crop) {
             foreach ($crop['routes'] as $j => $route) {
-                foreach (['windows', 'fair', 'evidence', 'under_cover', 'harvests'] as $part) {
-                    self::assertSame($route[$part], $edition['crops'][$i]['routes'][$j][$part]);
+                $read = $edition['crops'][$i]['routes'][$j];
+                foreach (['windows', 'fair', 'under_cover', 'harvests'] as $part) {
+                    self::assertSame($route[$part], $read[$part]);
                 }
+                // What the program of then did not tell is there, and is nothing.
+                self::assertSame(array_map(static fn (array $e): array => $e + ['span' => null], $route['evidence'] ?? []), $read['evidence']);
+                self::assertSame([[], null, [], null], [$read['chances'], $read['no_window'], $edition['crops'][$i]['varieties'], $edition['crops'][$i]['also_called']]);
             }
         }
         self::assertSame([$old['zone'], $old['edition'], $old['record'], $old['ruler']['soil']], [$edition['zone'], $edition['edition'], $edition['record'], $edition['ruler']['soil']]);

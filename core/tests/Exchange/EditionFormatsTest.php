@@ -203,8 +203,19 @@ final class EditionFormatsTest extends TestCase
         [$event] = Reader::read(EditionICalendar::write(EditionDocument::frozen($content, ''), Words::in('en'), 'https://x.example/zones/basin'))->select('VEVENT');
         self::assertSame(['Radish: sow outdoors (a fair chance)', '20261001', 'basin-floor-radish-direct-sow-outdoors-fair-1@anthesis'], [(string) $event->SUMMARY, (string) $event->DTSTART, (string) $event->UID]);
         self::assertStringContainsString('A fair chance: it came to a harvest in 6 years in 10.', (string) $event->DESCRIPTION);
-        self::assertStringEndsWith(",count-back,6\r\n", EditionCsv::write('basin', $content['crops'], Words::in('en')));
+        self::assertStringEndsWith(",count-back,6,\r\n", EditionCsv::write('basin', $content['crops'], Words::in('en')));
         $tasks = array_merge(...array_column(WeekList::of($content['crops']), 'tasks'));
         self::assertSame([['radish', 6], ['radish', 6]], array_map(static fn (array $t): array => [$t['crop'], $t['of_ten']], $tasks), 'in the two weeks it lies in');
+    }
+
+    public function test_the_feed_of_a_withdrawn_edition_tells_that_it_was_and_nothing_else(): void
+    {
+        $edition = EditionReader::open((string) file_get_contents(dirname(__DIR__).'/fixtures/edition-format-1.json'))->withNotice(['on' => '2026-05-12', 'reason' => 'From the wrong station.']);
+        $feed = EditionICalendar::write($edition, Words::in('en'), 'https://x.example/zones/basin');
+        self::assertSame(1, substr_count($feed, 'BEGIN:VEVENT'));
+        foreach (["UID:{$edition->content['zone']['slug']}-withdrawn-{$edition->content['edition']['number']}@anthesis", 'DTSTART;VALUE=DATE:20260512', 'DTEND;VALUE=DATE:20260513', 'SUMMARY:Planting calendar withdrawn', 'was withdrawn: From the wrong station.'] as $line) {
+            self::assertStringContainsString($line, str_replace("\r\n ", '', $feed));
+        }
+        self::assertStringNotContainsString('RRULE', $feed, 'it is no event of every year');
     }
 }

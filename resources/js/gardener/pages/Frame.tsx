@@ -3,6 +3,7 @@ import { dateInWords } from '../../time/days';
 import { say } from '../../words/words';
 import { OfficeLinks } from './Office';
 import { Own } from './Own';
+import { Withdrawn } from './Withdrawn';
 import type { Common } from './props';
 import { Readings, useAddress, useUnread } from './reading';
 
@@ -35,14 +36,14 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
             </header>
             <main>
                 {common.withdrawn && (
-                    <p className="warning" role="note">
-                        {say('page.withdrawn', {
-                            number: edition.number,
-                            day: dateInWords(common.withdrawn.on),
-                            reason: common.withdrawn.reason,
-                        })}{' '}
-                        <a href={address(`/zones/${zone.slug}`)}>{say('page.current')}</a>
-                    </p>
+                    <>
+                        <Withdrawn notice={common.withdrawn} number={edition.number} />
+                        {base.includes('/editions/') && (
+                            <p>
+                                <a href={address(`/zones/${zone.slug}`)}>{say('page.current')}</a>
+                            </p>
+                        )}
+                    </>
                 )}
                 {common.first_guess !== null && (
                     <p className="warning" role="note">

@@ -12,6 +12,7 @@ import { CropTable, Lanes, Months } from './CropTable';
 import { Own } from './Own';
 import type { CalendarCrop, PaperProps } from './props';
 import { Tasks } from './Tasks';
+import { Withdrawn } from './Withdrawn';
 import { ZoneChart } from './ZoneChart';
 
 /** A sheet of paper: what it is of, its body, and where it came from; printed by a browser, or made to a PDF by the server. */
@@ -24,7 +25,7 @@ export function Paper(props: PaperProps) {
                 <h1>{title(props)}</h1>
                 <p>{say('sheet.of', { zone: zone.name, district: zone.district, height: inMetres(zone.height_m) })}</p>
             </header>
-            <Body {...props} />
+            {props.withdrawn ? <Withdrawn notice={props.withdrawn} number={edition.number} /> : <Body {...props} />}
             <footer>
                 <Code text={props.url} />
                 <div>
