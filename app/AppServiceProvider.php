@@ -33,6 +33,7 @@ use App\Zones\BoundariesChanged;
 use App\Zones\ComputationQueued;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
@@ -72,6 +73,9 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // Who asks, and whether by TLS, is believed of the proxies that are named alone; what this service is called, of nobody.
+        TrustProxies::at((array) config('anthesis.trusted_proxies'));
+        TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
         // Addresses without a host, so that a page is the same whatever name it is served under.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.ltrim($path, '/'));
         Model::shouldBeStrict(! $this->app->environment('production'));

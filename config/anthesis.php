@@ -15,6 +15,9 @@ return [
     // Where files of stations are dropped, a folder for each by its number.
     'reports' => env('ANTHESIS_REPORTS') ?: storage_path('app/reports'),
 
+    // Addresses of proxies in front of this service whose word on who asks, and whether by TLS, is believed; comma-separated, * for any.
+    'trusted_proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('ANTHESIS_TRUSTED_PROXIES', ''))))),
+
     // What editions are sealed with; kept outside the database, and with the backups.
     'seal_key' => env('ANTHESIS_SEAL_KEY'),
 

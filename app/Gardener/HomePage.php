@@ -66,7 +66,7 @@ final class HomePage
                 'height_m' => $zone->height_m,
                 'latitude' => $zone->latitude,
                 'longitude' => $zone->longitude,
-                'rings' => isset($boundaries[$zone->id]) ? $boundaries[$zone->id]->rings() : [],
+                'rings' => isset($boundaries[$zone->id]) ? $boundaries[$zone->id]->drawn() : [],
                 'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             ])->all(),
         ], $reading->say('page.home.head'), $reading->say('page.home.description'), null, $reading,

@@ -22,12 +22,18 @@ class CleanInput
 
     private const DEEPEST = 16;
 
+    /** Bytes of a JSON body, by its header: looked at before anything is read. */
+    private const LARGEST_JSON = 1 << 20;
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $address = rawurldecode($request->getPathInfo());
         if (! mb_check_encoding($address, 'UTF-8') || preg_match(self::UNCLEAN, $address) === 1) {
             abort(400, 'The address holds characters that cannot be read.');
+        }
+        if ($request->isJson() && (int) $request->headers->get('Content-Length', '0') > self::LARGEST_JSON) {
+            abort(413, 'The request is larger than '.(self::LARGEST_JSON >> 20).' MiB. Send less at a time.');
         }
         if ($request->isJson() && $request->getContent() !== '') {
             $this->json($request->getContent());

@@ -14,6 +14,9 @@ class SecurityHeaders
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "
         ."connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
+    /** Once read by TLS, a browser asks by TLS alone for a year. */
+    private const TLS_ALONE_S = 31_536_000;
+
     /** Of a page that may stand in a frame of any other: it runs nothing. */
     public const FRAMED = "default-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors *";
 
@@ -26,7 +29,7 @@ class SecurityHeaders
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
             'Permissions-Policy' => 'camera=(), microphone=(), geolocation=(self)',
-        ] + ($framed ? [] : ['Content-Security-Policy' => self::POLICY, 'X-Frame-Options' => 'DENY', 'Cross-Origin-Opener-Policy' => 'same-origin']));
+        ] + ($request->isSecure() ? ['Strict-Transport-Security' => 'max-age='.self::TLS_ALONE_S] : []) + ($framed ? [] : ['Content-Security-Policy' => self::POLICY, 'X-Frame-Options' => 'DENY', 'Cross-Origin-Opener-Policy' => 'same-origin']));
 
         return $response;
     }

@@ -17,6 +17,8 @@ final class SessionCookie
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
+        // A cookie that came by TLS goes by TLS alone.
+        config(['session.secure' => $request->isSecure()]);
         $response = $next($request);
         $name = (string) config('session.cookie');
         // By now the request's own cookies are readable.

@@ -17,12 +17,17 @@ final readonly class Boundary
 
     private const LEAST_CORNERS = 4;
 
+    /** A drawn boundary strays from the real one by at most this share of its longer side: about a pixel of a map. */
+    private const DRAWN_WITHIN = 1 / 600;
+
     /** @param  list<list<Ring>>  $polygons */
     private function __construct(public array $polygons)
     {
     }
 
     /**
+     * A boundary that was uploaded, checked.
+     *
      * @param  mixed  $geometry  as it came
      *
      * @throws BoundaryRefused saying what is wrong with it, and where
@@ -50,8 +55,25 @@ final readonly class Boundary
         if ($corners > self::MOST_CORNERS) {
             throw new BoundaryRefused('it has '.$corners.' corners, more than '.self::MOST_CORNERS.'; simplify it');
         }
+        // Last, because it takes longest.
+        foreach ($polygons as $p => $rings) {
+            foreach ($rings as $r => $ring) {
+                self::refuseCrossings($ring, 'ring '.($r + 1).' of polygon '.($p + 1));
+            }
+        }
 
         return new self($polygons);
+    }
+
+    /**
+     * One that was checked when it was saved.
+     *
+     * @param  array{type: string, coordinates: array<mixed>}  $geometry  a Polygon or MultiPolygon
+     */
+    public static function saved(array $geometry): self
+    {
+        // Whole degrees come back from JSON as integers.
+        return new self(array_map(static fn (array $rings): array => array_map(static fn (array $ring): array => array_map(static fn (array $corner): array => [(float) $corner[0], (float) $corner[1]], $ring), $rings), $geometry['type'] === 'Polygon' ? [$geometry['coordinates']] : $geometry['coordinates']));
     }
 
     /** Whether a place lies in it; one on its edge may do either. */
@@ -67,10 +89,73 @@ final readonly class Boundary
         return false;
     }
 
-    /** @return list<Ring> all of them, to be drawn as lines */
-    public function rings(): array
+    /** @return list<Ring> all of them, with as many corners as a map can show */
+    public function drawn(): array
     {
-        return array_merge(...$this->polygons);
+        $rings = array_merge(...$this->polygons);
+        $corners = array_merge(...$rings);
+        $side = max(self::extent(array_column($corners, 0)), self::extent(array_column($corners, 1)));
+
+        return array_map(static fn (array $ring): array => self::simplified($ring, $side * self::DRAWN_WITHIN), $rings);
+    }
+
+    /** @param  list<float>  $values */
+    private static function extent(array $values): float
+    {
+        return $values === [] ? 0.0 : max($values) - min($values);
+    }
+
+    /**
+     * The corners that matter (Douglas and Peucker, 1973): between two that stay, all others lie within a distance of the line.
+     *
+     * @param  Ring  $ring
+     * @return Ring
+     */
+    private static function simplified(array $ring, float $within): array
+    {
+        $last = count($ring) - 1;
+        // A ring ends where it begins, so it is halved at the corner farthest from there.
+        $far = 0;
+        foreach ($ring as $i => $corner) {
+            if (hypot($corner[0] - $ring[0][0], $corner[1] - $ring[0][1]) > hypot($ring[$far][0] - $ring[0][0], $ring[$far][1] - $ring[0][1])) {
+                $far = $i;
+            }
+        }
+        $stays = [0 => true, $far => true, $last => true];
+        $open = [[0, $far], [$far, $last]];
+        while (($stretch = array_pop($open)) !== null) {
+            [$from, $to] = $stretch;
+            [$most, $at] = [$within, null];
+            for ($i = $from + 1; $i < $to; $i++) {
+                $distance = self::distance($ring[$i], $ring[$from], $ring[$to]);
+                if ($distance > $most) {
+                    [$most, $at] = [$distance, $i];
+                }
+            }
+            if ($at !== null) {
+                $stays[$at] = true;
+                array_push($open, [$from, $at], [$at, $to]);
+            }
+        }
+        $left = array_values(array_intersect_key($ring, $stays));
+
+        return count($left) < self::LEAST_CORNERS ? $ring : $left;
+    }
+
+    /**
+     * Of a point from a stretch of line.
+     *
+     * @param  array{float, float}  $point
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
+     */
+    private static function distance(array $point, array $from, array $to): float
+    {
+        [$x, $y] = [$to[0] - $from[0], $to[1] - $from[1]];
+        $length = $x * $x + $y * $y;
+        $along = $length === 0.0 ? 0.0 : max(0.0, min(1.0, (($point[0] - $from[0]) * $x + ($point[1] - $from[1]) * $y) / $length));
+
+        return hypot($point[0] - $from[0] - $along * $x, $point[1] - $from[1] - $along * $y);
     }
 
     /** @return array{type: string, coordinates: list<list<Ring>>} */
@@ -96,7 +181,6 @@ final readonly class Boundary
         if ($corners[0] !== $corners[count($corners) - 1]) {
             throw new BoundaryRefused("{$where} does not end where it begins");
         }
-        self::refuseCrossings($corners, $where);
 
         return $corners;
     }
@@ -105,11 +189,20 @@ final readonly class Boundary
     private static function refuseCrossings(array $ring, string $where): void
     {
         $sides = count($ring) - 1;
+        $west = $east = [];
         for ($i = 0; $i < $sides; $i++) {
-            // Neighbours share a corner; so do the first and the last.
-            for ($j = $i + 2; $j < $sides - ($i === 0 ? 1 : 0); $j++) {
-                if (self::cross($ring[$i], $ring[$i + 1], $ring[$j], $ring[$j + 1])) {
-                    throw new BoundaryRefused("{$where} crosses itself between corners ".($i + 1).' and '.($j + 2));
+            $west[$i] = min($ring[$i][0], $ring[$i + 1][0]);
+            $east[$i] = max($ring[$i][0], $ring[$i + 1][0]);
+        }
+        asort($west);
+        $order = array_keys($west);
+        // From west to east: a side is held against those alone that begin before it ends.
+        foreach ($order as $at => $i) {
+            for ($next = $at + 1; $next < $sides && $west[$order[$next]] <= $east[$i]; $next++) {
+                [$a, $b] = [min($i, $order[$next]), max($i, $order[$next])];
+                // Neighbours share a corner; so do the first and the last.
+                if ($b - $a > 1 && ($a !== 0 || $b !== $sides - 1) && self::cross($ring[$a], $ring[$a + 1], $ring[$b], $ring[$b + 1])) {
+                    throw new BoundaryRefused("{$where} crosses itself between corners ".($a + 1).' and '.($b + 2));
                 }
             }
         }

@@ -18,7 +18,7 @@ class BoundaryController
         $boundaries = ZoneBoundary::byZone();
 
         return response()->json(['data' => array_values(Zone::query()->orderBy('name')->get()->map(static fn (Zone $z): array => ['zone' => $z->slug, 'name' => $z->name, 'longitude' => $z->longitude, 'latitude' => $z->latitude,
-            'rings' => isset($boundaries[$z->id]) ? $boundaries[$z->id]->rings() : []])->all())]);
+            'rings' => isset($boundaries[$z->id]) ? $boundaries[$z->id]->drawn() : []])->all())]);
     }
 
     public function store(Request $request, SaveBoundaries $save): JsonResponse

@@ -12,7 +12,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $zone_id
- * @property array<string, mixed> $geometry GeoJSON
+ * @property array{type: string, coordinates: list<list<list<array{float, float}>>>} $geometry GeoJSON
  * @property string $author
  * @property Carbon $created_at
  */
@@ -28,6 +28,8 @@ class ZoneBoundary extends Model
     /** @return array<int, Boundary> those that hold, by zone */
     public static function byZone(): array
     {
-        return array_map(Boundary::fromGeoJson(...), self::query()->orderBy('id')->get()->pluck('geometry', 'zone_id')->all());
+        $latest = self::query()->selectRaw('max(id)')->groupBy('zone_id');
+
+        return array_map(Boundary::saved(...), self::query()->whereIn('id', $latest)->get()->pluck('geometry', 'zone_id')->all());
     }
 }

@@ -71,8 +71,9 @@ final class FindTest extends TestCase
         $hole = [[-0.05, -0.05], [0.05, -0.05], [0.05, 0.05], [-0.05, 0.05], [-0.05, -0.05]];
         $boundary = Boundary::fromGeoJson(['type' => 'MultiPolygon', 'coordinates' => [[self::square(0, 0)['coordinates'][0], $hole], self::square(3, 1)['coordinates']]]);
         self::assertSame([false, true, true, false], [$boundary->contains(0, 0), $boundary->contains(0.08, 0.08), $boundary->contains(1, 3), $boundary->contains(0, 3)]);
-        self::assertCount(3, $boundary->rings());
+        self::assertCount(3, $boundary->drawn());
         self::assertEquals($boundary, Boundary::fromGeoJson($boundary->toGeoJson()));
+        self::assertEquals($boundary, Boundary::saved(json_decode((string) json_encode($boundary->toGeoJson()), true)));
     }
 
     public function test_boundaries_are_taken_all_or_none_and_each_that_cannot_be_is_named(): void
@@ -126,5 +127,49 @@ final class FindTest extends TestCase
         $this->get('/es/find?at=x')->assertSee('No se dio ninguna posición.');
         ZoneBoundary::query()->create(['zone_id' => Zone::query()->firstOrFail()->id, 'geometry' => self::square(-98.2, 46.8), 'author' => 'W']);
         $this->get('/find?at=46.81,-98.20')->assertSee('This place lies in Test Basin.');
+    }
+
+    public function test_a_boundary_of_thousands_of_corners_is_checked_once_and_drawn_with_those_that_show(): void
+    {
+        $ring = [];
+        for ($i = 0; $i < 3900; $i++) {
+            $angle = 2 * M_PI * $i / 3900;
+            $ring[] = [-98.2 + 0.3 * cos($angle) * (1 + 0.0005 * sin(97 * $angle)), 46.8 + 0.3 * sin($angle)];
+        }
+        $ring[] = $ring[0];
+        $boundary = Boundary::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$ring]]);
+        [$drawn] = $boundary->drawn();
+        self::assertLessThan(200, count($drawn));
+        self::assertGreaterThan(20, count($drawn));
+        self::assertSame([$ring[0], $ring[0]], [$drawn[0], $drawn[count($drawn) - 1]]);
+        foreach ($ring as $corner) {
+            self::assertLessThan(0.6 / 600 + 1e-9, min(array_map(static fn (int $i): float => self::distance($corner, $drawn[$i - 1], $drawn[$i]), range(1, count($drawn) - 1))), 'none strays further than a pixel');
+        }
+        // What was saved is not checked again: this one crosses itself, and would be refused.
+        $crossing = ['type' => 'MultiPolygon', 'coordinates' => [[[[0, 0], [1, 1], [1, 0], [0, 1], [0, 0]]]]];
+        self::assertCount(1, Boundary::saved($crossing)->drawn());
+        self::assertSame([[0.0, 0.0], [1.0, 1.0], [1.0, 0.0], [0.0, 1.0], [0.0, 0.0]], Boundary::saved($crossing)->drawn()[0]);
+        $this->expectExceptionMessage('crosses itself between corners 1 and 4');
+        Boundary::fromGeoJson($crossing);
+    }
+
+    public function test_corners_are_counted_before_anything_else_is_looked_at(): void
+    {
+        $ring = array_map(static fn (int $i): array => [$i % 2, $i / 5000], range(0, 4100));
+        $this->expectExceptionMessage('it has 4102 corners, more than 4000');
+        Boundary::fromGeoJson(['type' => 'Polygon', 'coordinates' => [[...$ring, $ring[0]]]]);
+    }
+
+    /**
+     * @param  array{float, float}  $point
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
+     */
+    private static function distance(array $point, array $from, array $to): float
+    {
+        [$x, $y] = [$to[0] - $from[0], $to[1] - $from[1]];
+        $along = max(0.0, min(1.0, (($point[0] - $from[0]) * $x + ($point[1] - $from[1]) * $y) / ($x * $x + $y * $y)));
+
+        return hypot($point[0] - $from[0] - $along * $x, $point[1] - $from[1] - $along * $y);
     }
 }

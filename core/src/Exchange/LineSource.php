@@ -24,6 +24,12 @@ final class LineSource
     /** Most bytes a packed file may come to. A daily record of 150 years has about 2 MiB. */
     public const MOST_UNPACKED = 268435456;
 
+    /** Daily records pack to a tenth. What comes to more than so many times its packed size is made to fill a memory, not to be read … */
+    private const MOST_FOLD = 40;
+
+    /** … unless it is small all the same. */
+    private const ALWAYS_UNPACKED = 33554432;
+
     /** Most lines a file may have: a hundred stations of 150 years have half as many. */
     private const MOST_LINES = 10_000_000;
 
@@ -45,6 +51,9 @@ final class LineSource
     private string $pending = '';
 
     private int $unpacked = 0;
+
+    /** Packed bytes read. */
+    private int $read = 0;
 
     /** @var list<string> lines read ahead */
     private array $ahead = [];
@@ -120,7 +129,10 @@ final class LineSource
 
     private function piece(): string
     {
-        return feof($this->stream) ? '' : (string) fread($this->stream, self::PIECE);
+        $piece = feof($this->stream) ? '' : (string) fread($this->stream, self::PIECE);
+        $this->read += strlen($piece);
+
+        return $piece;
     }
 
     /** @return string the text of the next slices of the packed file, until there is some; empty at its proper end */
@@ -137,8 +149,9 @@ final class LineSource
             $text = $this->slice();
         }
         $this->unpacked += strlen($text);
-        if ($this->unpacked > self::MOST_UNPACKED) {
-            throw FormatError::inFile('file.too-large', ['most' => intdiv(self::MOST_UNPACKED, 1048576)]);
+        $most = min(self::MOST_UNPACKED, max(self::ALWAYS_UNPACKED, self::MOST_FOLD * $this->read));
+        if ($this->unpacked > $most) {
+            throw FormatError::inFile('file.too-large', ['most' => intdiv($most, 1048576)]);
         }
 
         return $text;
