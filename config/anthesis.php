@@ -12,6 +12,9 @@ return [
     // Where sheets of paper are kept once they are made.
     'paper' => storage_path('app/paper'),
 
+    // How much of them is kept, in MiB; what was asked for longest ago goes first.
+    'paper_mib' => (int) env('ANTHESIS_PAPER_MIB', 256),
+
     // Where files of stations are dropped, a folder for each by its number.
     'reports' => env('ANTHESIS_REPORTS') ?: storage_path('app/reports'),
 

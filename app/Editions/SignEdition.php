@@ -23,7 +23,9 @@ final class SignEdition
             if ($locked->withdrawn_on !== null || ! $locked->needs_signature) {
                 throw new CannotPublish('This edition waits for no signature.', 'signature');
             }
-            if ($locked->published_by === $user->name) {
+            // Two people may have the same name, and one may change theirs: the person counts.
+            $drafter = Publication::query()->where('edition_id', $locked->id)->value('user_id');
+            if ($drafter === null ? $locked->published_by === $user->name : (int) $drafter === $user->id) {
                 throw new CannotPublish('You drafted this edition: the second signature is another educator’s.', 'signature');
             }
             if ($locked->signed_at === null) {

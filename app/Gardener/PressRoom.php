@@ -9,13 +9,16 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\File;
 
 /**
- * Gives out a page as PDF. It is made once and kept until the page or the program is another; so many are made at a time, and
- * whoever finds the press busy is told to come again.
+ * Gives out a page as PDF. It is made once and kept until the page or the program is another, and as long as there is room: the one
+ * asked for longest ago goes first. So many are made at a time, for one reader one, and whoever finds the press busy is told to come
+ * again.
  */
 final readonly class PressRoom
 {
     /** Sheets printed at a time. */
     private const PRESSES = 2;
+
+    private const MIB = 1 << 20;
 
     public function __construct(private PageRenderer $renderer, private PdfPress $press)
     {
@@ -26,17 +29,43 @@ final readonly class PressRoom
     {
         $kept = PdfPress::folder().'/'.hash('sha256', $this->renderer->program().$page->reading->name().$page->json().(PdfPress::tags() ? 'tagged' : '')).'.pdf';
         if (! is_file($kept)) {
-            $press = $this->freePress() ?? abort(503, 'The press is busy. Try again in a moment.', ['Retry-After' => '5']);
+            $own = NamedLock::take('press-for-'.hash('xxh64', (string) request()->ip())) ?? abort(503, 'Another sheet is being made for you. Try again in a moment.', ['Retry-After' => '5']);
+            $press = $this->freePress();
             try {
+                $press !== null || abort(503, 'Too many sheets are being made right now. Try again in a moment.', ['Retry-After' => '5']);
                 File::ensureDirectoryExists(PdfPress::folder());
                 File::put("{$kept}.new", $this->press->print($this->renderer->render([$page])[0], $size));
                 rename("{$kept}.new", $kept);
+                $this->makeRoom($kept);
             } finally {
-                $press->release();
+                $press?->release();
+                $own->release();
             }
+        } else {
+            // When it was last asked for.
+            @touch($kept);
         }
 
         return response(File::get($kept))->withHeaders(['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}\"", 'Cache-Control' => $cache]);
+    }
+
+    /** Deletes what was asked for longest ago, until all that is kept has its room. */
+    private function makeRoom(string $newest): void
+    {
+        clearstatcache();
+        $used = [];
+        foreach (glob(PdfPress::folder().'/*.pdf') ?: [] as $path) {
+            $used[$path] = (int) @filemtime($path);
+        }
+        asort($used);
+        $bytes = array_sum(array_map(static fn (string $path): int => (int) @filesize($path), array_keys($used)));
+        foreach (array_keys($used) as $path) {
+            if ($bytes <= (int) config('anthesis.paper_mib') * self::MIB || $path === $newest) {
+                return;
+            }
+            $bytes -= (int) @filesize($path);
+            @unlink($path);
+        }
     }
 
     private function freePress(): ?NamedLock

@@ -13,6 +13,8 @@ use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Validator;
+use Symfony\Component\Mime\Address;
+use Symfony\Component\Mime\Exception\RfcComplianceException;
 
 /**
  * A gardener asks for the weekly letter, confirms by the link in a mail, and leaves by the link in each letter. What a link leads to
@@ -28,7 +30,7 @@ class LetterController
     {
         $reading = Reading::of($request);
         $edition = PublishedEdition::find($zone, null)->open();
-        $asked = Validator::make($request->only('mail'), ['mail' => ['required', 'string', 'max:200', 'email:rfc']]);
+        $asked = Validator::make($request->only('mail'), ['mail' => ['required', 'string', 'max:200', 'email:filter', self::canBeMailed(...)]]);
         if ($asked->fails()) {
             return $this->show($reading, 'not-an-address', $zone, 422, ['mail' => mb_substr($request->string('mail')->toString(), 0, 200), 'crops' => $request->string('crops')->toString()]);
         }
@@ -61,6 +63,16 @@ class LetterController
         $this->save->confirm($reader, Reading::of($request), $crops === [] ? null : $crops);
 
         return $this->show(Reading::of($request), 'confirmed', $zone);
+    }
+
+    /** What a mail program refuses is refused here, whatever a form allows. */
+    private static function canBeMailed(string $field, mixed $mail, callable $fail): void
+    {
+        try {
+            new Address((string) $mail);
+        } catch (RfcComplianceException) {
+            $fail('This is not an e-mail address that mail can be sent to.');
+        }
     }
 
     private function reader(Request $request): ?LetterReader

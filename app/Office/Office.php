@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Office;
 
+use App\People\Edit;
 use App\People\Versioned;
 use Illuminate\Database\Eloquent\Model;
 
@@ -34,6 +35,14 @@ class Office extends Model
     public static function theOne(): ?self
     {
         return self::query()->first();
+    }
+
+    /** @return array{by: string|null, at: string}|null who last changed whether a second signature is needed; null: nobody ever did */
+    public function signatureChanged(): ?array
+    {
+        $edit = Edit::query()->with('user')->where('subject', $this->getTable())->where('subject_id', $this->id)->whereNotNull('fields->second_signature')->latest('id')->first();
+
+        return $edit === null ? null : ['by' => $edit->user?->name, 'at' => $edit->created_at->toIso8601String()];
     }
 
     /** @return array<string, mixed> */

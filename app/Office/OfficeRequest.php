@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Office;
 
+use App\People\Role;
 use App\People\VersionedRequest;
-use App\Zones\Zone;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Validator;
 
 class OfficeRequest extends FormRequest
 {
     public function authorize(): bool
     {
-        return $this->user()?->can('create', Zone::class) === true;
+        return in_array($this->user()?->role, [Role::Educator, Role::Administrator], true);
     }
 
     /** @return array<string, list<string>> */
@@ -27,6 +28,17 @@ class OfficeRequest extends FormRequest
             'licence' => ['present', 'nullable', 'string', 'max:200'],
             'second_signature' => ['required', 'boolean'],
         ];
+    }
+
+    /** @return list<callable(Validator): void> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            $changes = (bool) $this->input('second_signature') !== (bool) Office::theOne()?->second_signature;
+            if ($changes && $this->user()?->role !== Role::Administrator) {
+                $validator->errors()->add('second_signature', 'Only an administrator changes whether editions need a second signature.');
+            }
+        }];
     }
 
     /** @return array<string, string> */

@@ -39,6 +39,8 @@ class SessionResource extends JsonResource
             'edit-sites' => $user->can('create', Zone::class),
             'edit-crops' => $user->can('create', Crop::class),
             'publish' => $user->can('publish', Zone::class),
+            'edit-office' => $user->role !== Role::Volunteer,
+            'change-signature' => $user->role === Role::Administrator,
             'read-mail' => $user->can('readMail', Zone::class),
         ]));
     }

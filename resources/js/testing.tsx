@@ -82,6 +82,16 @@ export const EDUCATOR = {
         name: 'Wren',
         email: 'wren@kestrel.example',
         role: 'educator',
-        can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'read-mail'],
+        can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'edit-office', 'read-mail'],
+    },
+};
+
+export const ADMINISTRATOR = {
+    ...EDUCATOR,
+    user: {
+        name: 'Ines',
+        email: 'ines@kestrel.example',
+        role: 'administrator',
+        can: ['edit-office', 'change-signature', 'read-mail'],
     },
 };

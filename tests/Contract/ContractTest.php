@@ -91,6 +91,8 @@ final class ContractTest extends TestCase
         $advisory = $this->postJson('/api/zones/test-basin/advisories', ['key' => 'contract-walk', 'ground' => null, 'text' => 'Water in the morning.', 'until' => '2026-05-20'])->assertCreated()->json('data.id');
         $this->getJson('/api/zones/test-basin/advisories')->assertOk()->assertJsonPath('data.0.in_force', true);
         $this->postJson("/api/advisories/{$advisory}/withdrawal", ['reason' => 'It rained.'])->assertOk();
+        $this->getJson('/api/zones/test-basin/reported-corrections')->assertOk();
+        $this->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [1], 'use' => false])->assertStatus(202);
         $device = $this->postJson('/api/zones/test-basin/station-devices', ['station' => $station['id'], 'name' => 'Mast'])->assertCreated()->json('data.device.id');
         $this->getJson('/api/zones/test-basin/station-devices')->assertOk()->assertJsonPath('data.0.name', 'Mast');
         $this->deleteJson("/api/station-devices/{$device}")->assertOk()->assertJsonPath('data', []);

@@ -41,7 +41,7 @@ final class AccessTest extends TestCase
         $this->zone();
         $this->actingAs($this->person($role));
         $this->getJson('/api/zones/test-basin')->assertOk();
-        $this->getJson('/api/session')->assertJsonPath('data.user.can', $role === Role::Administrator ? ['read-mail'] : []);
+        $this->getJson('/api/session')->assertJsonPath('data.user.can', $role === Role::Administrator ? ['edit-office', 'change-signature', 'read-mail'] : []);
         $this->postJson('/api/zones', $this->zoneValues('Other'))->assertForbidden();
         $this->editZone($this->zoneValues('Other'))->assertForbidden();
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertForbidden();

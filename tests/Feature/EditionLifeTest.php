@@ -41,10 +41,26 @@ final class EditionLifeTest extends TestCase
         $this->publish('Another.')->assertUnprocessable()->assertJsonValidationErrors(['zone' => 'Edition 1 waits for its day or its second signature.']);
         $this->postJson('/api/zones/test-basin/editions/1/signature')->assertUnprocessable()->assertJsonValidationErrors(['signature' => 'You drafted this edition']);
         $this->actingAs($this->person(Role::Volunteer))->postJson('/api/zones/test-basin/editions/1/signature')->assertForbidden();
-        $other = User::factory()->as(Role::Educator)->create(['name' => 'Second Educator']);
-        $this->actingAs($other)->postJson('/api/zones/test-basin/editions/1/signature')->assertOk()->assertJsonPath('data.signed_by', 'Second Educator')->assertJsonPath('data.in_force', true);
+        // Somebody else of the same name is somebody else.
+        $other = User::factory()->as(Role::Educator)->create(['name' => $this->drafter->name]);
+        $this->actingAs($other)->postJson('/api/zones/test-basin/editions/1/signature')->assertOk()->assertJsonPath('data.signed_by', $this->drafter->name)->assertJsonPath('data.in_force', true);
         self::assertNotNull(PublicSite::read('zones/test-basin'));
         $this->postJson('/api/zones/test-basin/editions/7/signature')->assertNotFound();
+    }
+
+    public function test_who_drafts_an_edition_cannot_sign_it_under_another_name_or_do_away_with_the_signature(): void
+    {
+        $this->askForTwoSignatures();
+        $this->publish()->assertStatus(202);
+        $this->drafter->forceFill(['name' => 'Married Meanwhile'])->save();
+        $this->actingAs($this->drafter)->postJson('/api/zones/test-basin/editions/1/signature')->assertUnprocessable()->assertJsonValidationErrors(['signature' => 'You drafted this edition']);
+        $office = $this->getJson('/api/office')->json('data');
+        $off = ['second_signature' => false] + array_diff_key($office, ['signature_changed' => 1]);
+        $this->putJson('/api/office', $off)->assertUnprocessable()->assertJsonPath('errors.second_signature.0', 'Only an administrator changes whether editions need a second signature.');
+        $this->putJson('/api/office', ['phone' => '555 0140', 'second_signature' => true] + $off)->assertOk()->assertJsonPath('data.phone', '555 0140');
+        $administrator = User::factory()->as(Role::Administrator)->create(['name' => 'Ines']);
+        $this->actingAs($administrator)->putJson('/api/office', ['version' => $office['version'] + 1] + $off)->assertOk()->assertJsonPath('data.second_signature', false)->assertJsonPath('data.signature_changed.by', 'Ines');
+        $this->actingAs($this->person(Role::Volunteer))->putJson('/api/office', ['version' => $office['version'] + 2] + $off)->assertForbidden();
     }
 
     public function test_an_edition_waits_for_its_day_and_carries_that_day(): void

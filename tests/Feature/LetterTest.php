@@ -101,4 +101,19 @@ final class LetterTest extends TestCase
         $this->getJson('/api/outbox')->assertOk()->assertJsonPath('data.simulated', true)->assertJsonPath('data.readers', 1)->assertJsonPath('data.mails.0.recipient', 'gardener@example.org');
         $this->actingAs($this->person(Role::Volunteer))->getJson('/api/outbox')->assertForbidden();
     }
+
+    public function test_what_mail_refuses_is_no_address(): void
+    {
+        foreach (['a(comment)@example.org', '"quoted"@example', 'a@b@c.example', 'ä@example.org', 'someone'] as $mail) {
+            self::assertSame(422, $this->post('/zones/test-basin/letter', ['mail' => $mail])->getStatusCode(), $mail);
+        }
+    }
+
+    public function test_who_guesses_at_links_is_stopped(): void
+    {
+        foreach (range(1, 20) as $i) {
+            $this->get('/letters/'.str_repeat('a', 46).sprintf('%02d', $i).'/confirm')->assertNotFound();
+        }
+        $this->get('/letters/'.str_repeat('b', 48).'/confirm')->assertTooManyRequests();
+    }
 }

@@ -7,8 +7,11 @@ namespace Tests\Feature;
 use App\Gardener\PaperSize;
 use App\Gardener\PdfPress;
 use App\Operations\NamedLock;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
+use PDO;
+use SplFileInfo;
 use Tests\TestCase;
 
 /** What a gardener makes of a calendar: crops of their own, sheets of paper, a frame, a search. */
@@ -54,6 +57,32 @@ final class OwnPagesTest extends TestCase
         Process::fake();
         $this->get('/zones/test-basin/paper/year.pdf?crops=radish,tomato-main&size=letter')->assertOk();
         Process::assertNothingRan();
+    }
+
+    public function test_sheets_that_were_asked_for_longest_ago_make_room_for_others(): void
+    {
+        $folder = (string) config('anthesis.paper');
+        File::ensureDirectoryExists($folder);
+        foreach (['old' => 300, 'older' => 400, 'read-again' => 500] as $name => $ago) {
+            File::put("{$folder}/{$name}.pdf", str_repeat('x', 1 << 19));
+            touch("{$folder}/{$name}.pdf", time() - $ago);
+        }
+        touch("{$folder}/read-again.pdf", time() - 10);
+        config(['anthesis.paper_mib' => 1]);
+        $this->get('/zones/test-basin/paper/year.pdf?crops=radish')->assertOk();
+        $left = array_map(static fn (SplFileInfo $file): string => $file->getFilename(), File::files($folder));
+        self::assertCount(2, $left);
+        self::assertContains('read-again.pdf', $left);
+    }
+
+    public function test_one_reader_has_one_sheet_made_at_a_time(): void
+    {
+        $c = config('database.connections.mariadb');
+        $other = new PDO("mysql:host={$c['host']};port={$c['port']};dbname={$c['database']}", $c['username'], $c['password']);
+        $name = DB::getDatabaseName().'-press-for-'.hash('xxh64', '127.0.0.1');
+        self::assertSame(1, (int) $other->query('SELECT GET_LOCK('.$other->quote($name).', 0)')->fetchColumn());
+        $this->get('/zones/test-basin/paper/year.pdf?crops=radish')->assertStatus(503)->assertHeader('Retry-After', '5');
+        $other = null;
     }
 
     public function test_a_sheet_of_a_crop_shows_its_cautions_and_one_that_is_not_there_is_none(): void

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EDUCATOR, fakeServer, show } from '../../testing';
+import { ADMINISTRATOR, EDUCATOR, fakeServer, show } from '../../testing';
 import { OfficeSettings } from './OfficeSettings';
 
 const office = {
@@ -12,6 +12,7 @@ const office = {
     licence: 'CC BY 4.0',
     second_signature: false,
     version: 3,
+    signature_changed: null,
 };
 const outbox = {
     simulated: true,
@@ -24,7 +25,11 @@ const answers = { 'GET /api/session': EDUCATOR, 'GET /api/office': office, 'GET 
 
 describe('the office', () => {
     it('is changed on the version it was read at', async () => {
-        const asked = fakeServer({ ...answers, 'PUT /api/office': { ...office, version: 4 } });
+        const asked = fakeServer({
+            ...answers,
+            'GET /api/session': ADMINISTRATOR,
+            'PUT /api/office': { ...office, version: 4 },
+        });
         show(<OfficeSettings />);
         const save = (await screen.findByText('Save')).closest('button') as HTMLButtonElement;
         expect(save.disabled).toBe(true);
@@ -38,6 +43,18 @@ describe('the office', () => {
                 second_signature: true,
             }),
         );
+    });
+
+    it('leaves the second signature to an administrator, and says who changed it last', async () => {
+        fakeServer({
+            ...answers,
+            'GET /api/office': { ...office, signature_changed: { by: 'Ines', at: '2026-04-12T08:00:00+00:00' } },
+        });
+        show(<OfficeSettings />);
+        const box = (await screen.findByLabelText(/An edition needs a second signature/)) as HTMLInputElement;
+        await waitFor(() => expect((screen.getByLabelText('Mail address') as HTMLInputElement).disabled).toBe(false));
+        expect(box.disabled).toBe(true);
+        expect(screen.getByText(/Only an administrator can change this. Last changed by Ines on/)).toBeTruthy();
     });
 
     it('shows what would have been sent to those who may read mail', async () => {

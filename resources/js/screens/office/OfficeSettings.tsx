@@ -1,6 +1,7 @@
 import { Button, Checkbox, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useMay } from '../../access/session';
+import { dateInWords } from '../../time/days';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { Outbox } from './Outbox';
@@ -24,7 +25,8 @@ export function OfficeSettings() {
 }
 
 function Form({ office }: { office: Office }) {
-    const mayEdit = useMay('edit-zones');
+    const mayEdit = useMay('edit-office');
+    const mayChangeSignature = useMay('change-signature');
     const save = useSaveOffice();
     const [edited, setEdited] = useState(office);
     const set = (field: keyof Office, value: string | boolean) =>
@@ -64,8 +66,18 @@ function Form({ office }: { office: Office }) {
             <Checkbox
                 mt="md"
                 label={say('office-settings.second-signature')}
-                description={say('office-settings.second-signature-help')}
-                disabled={!mayEdit}
+                description={[
+                    say('office-settings.second-signature-help'),
+                    !mayChangeSignature && say('office-settings.second-signature-by-administrator'),
+                    office.signature_changed &&
+                        say('office-settings.second-signature-changed', {
+                            by: office.signature_changed.by ?? say('common.someone-no-longer-here'),
+                            day: dateInWords(office.signature_changed.at.slice(0, 10)),
+                        }),
+                ]
+                    .filter(Boolean)
+                    .join(' ')}
+                disabled={!mayChangeSignature}
                 checked={edited.second_signature}
                 onChange={(event) => set('second_signature', event.currentTarget.checked)}
             />
