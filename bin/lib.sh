@@ -230,18 +230,46 @@ database_stop() {
 
 SERVED=() # processes to stop
 
+GROUPS_DIR=$ROOT/storage/run/groups # the process group of each program that is supervised, by name
+
+end_group() { # end_group NAME: whatever is left of a program and of what it started
+    local file=$GROUPS_DIR/$1 group pid
+    [ -f "$file" ] || return 0
+    group=$(cat "$file")
+    # The number may be another program's by now: ours run in this folder.
+    for pid in $(group_members "$group"); do
+        [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" != "$ROOT" ] || { kill -KILL -- "-$group" 2>/dev/null || true; break; }
+    done
+    rm -f "$file"
+}
+
+group_members() { # group_members GROUP
+    local stat pid rest
+    for stat in /proc/[0-9]*/stat; do
+        { read -r pid rest <"$stat"; } 2>/dev/null || continue
+        # The program's name stands in brackets, and may have spaces.
+        read -r _ _ rest _ <<<"${rest##*) }"
+        [ "$rest" != "$1" ] || echo "$pid"
+    done
+}
+
 supervise() { # supervise NAME COMMAND...: keeps it running, waiting longer each time it ends soon; its number is left in SUPERVISOR
-    local log=$ROOT/storage/logs/$1.log
+    local name=$1 log=$ROOT/storage/logs/$1.log
     shift
+    mkdir -p "$GROUPS_DIR"
+    end_group "$name"
     (
         set +e
-        trap 'kill "$child" 2>/dev/null; wait "$child" 2>/dev/null; exit 0' TERM INT
+        trap 'kill "$child" 2>/dev/null; wait "$child" 2>/dev/null; end_group "$name"; exit 0' TERM INT
         pause=1
         while :; do
             began=$SECONDS
-            "$@" &
+            # A group of its own: a program that is killed leaves its children, and they would hold its socket.
+            setsid "$@" &
             child=$!
+            echo "$child" >"$GROUPS_DIR/$name"
             wait "$child"
+            end_group "$name"
             [ $((SECONDS - began)) -lt 60 ] || pause=1
             echo "$(date '+%F %T') it ended; started again in $pause s"
             sleep "$pause" &
@@ -256,6 +284,10 @@ supervise() { # supervise NAME COMMAND...: keeps it running, waiting longer each
 serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, with the environment of the caller
     local name=$1 port=$2 worker i
     export SERVE=$name LISTEN=127.0.0.1:$2 APP_URL=http://127.0.0.1:$2
+    local left
+    for left in "$GROUPS_DIR"/*-"$name"*; do
+        [ ! -f "$left" ] || end_group "$(basename "$left")"
+    done
     rm -rf "$ROOT/storage/run/$name"
     mkdir -p "$ROOT/storage/run/$name"
     for worker in php web schedule; do
@@ -264,7 +296,7 @@ serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, wi
     done
     # Workers share the work. One ends by itself now and then; another takes its place.
     for ((worker = 1; worker <= ${WORKERS:-2}; worker++)); do
-        supervise "worker-$name-$worker" bin/service worker
+        WORKER=$worker supervise "worker-$name-$worker" bin/service worker
         SERVED+=("$SUPERVISOR")
     done
     for ((i = 0; i < 600; i++)); do
@@ -281,6 +313,9 @@ stop_serving() {
     for pid in "${SERVED[@]}"; do
         for ((i = 0; i < 100; i++)); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
         kill -9 "$pid" 2>/dev/null || true
+    done
+    for pid in "$GROUPS_DIR"/*-"${SERVE:-web}"*; do
+        [ ! -f "$pid" ] || end_group "$(basename "$pid")"
     done
     SERVED=()
 }

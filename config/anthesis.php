@@ -27,6 +27,9 @@ return [
     // Whether the demonstration's people, with their known password, may log in. bin/start says so; nobody else does.
     'demonstration' => (bool) env('ANTHESIS_DEMONSTRATION', false),
 
+    // Where the programs of this service hold a lock each as long as they run (bin/service); blank: nobody told.
+    'run' => env('SERVE') ? storage_path('run/'.env('SERVE')) : '',
+
     // The program that renders gardener's pages to HTML.
     'node' => env('ANTHESIS_NODE', 'node'),
 

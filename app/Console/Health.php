@@ -19,7 +19,7 @@ final class Health
     /** Work that waits longer has nobody to do it. */
     private const LONGEST_WAIT_S = 120;
 
-    private const SCHEDULER_S = 180;
+    private const SCHEDULER_S = 60;
 
     private const LEAST_DISK_MIB = 200;
 
@@ -28,6 +28,7 @@ final class Health
     {
         return [
             'database' => self::check(static fn (): string => DB::scalar('SELECT 1') == 1 ? 'answers' : throw new \RuntimeException('answers nonsense')),
+            'programs' => self::check(self::programs(...)),
             'queue' => self::check(self::queue(...)),
             'scheduler' => self::check(self::scheduler(...)),
             'disk' => self::check(self::disk(...)),
@@ -49,6 +50,23 @@ final class Health
         } catch (Throwable) {
             return ['sound' => false, 'words' => 'does not answer'];
         }
+    }
+
+    /** Each program holds a lock as long as it runs; one whose lock is free is away. */
+    private static function programs(): string
+    {
+        $away = [];
+        $files = glob(config('anthesis.run').'/*.alive') ?: [];
+        foreach (config('anthesis.run') === '' ? [] : $files as $file) {
+            $lock = @fopen($file, 'r');
+            if ($lock !== false && flock($lock, LOCK_EX | LOCK_NB)) {
+                $away[] = basename($file, '.alive');
+            }
+            $lock === false || fclose($lock);
+        }
+
+        return $away === [] ? (config('anthesis.run') === '' ? 'not looked at: not started by bin/service' : count($files).' are running')
+            : throw new \RuntimeException('not running: '.implode(', ', $away).'. If it stays so, look at storage/logs.');
     }
 
     private static function queue(): string

@@ -11,6 +11,7 @@ use App\Results\Result;
 use App\Stations\RecordImport;
 use App\Zones\Computation;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
@@ -152,5 +153,19 @@ final class SealTest extends TestCase
         $this->getJson('/up')->assertStatus(503)->assertJsonPath('checks.database', ['sound' => false, 'words' => 'does not answer']);
         config(['database.connections.mariadb.port' => $port]);
         DB::purge();
+    }
+
+    public function test_a_program_that_is_away_is_told_at_once(): void
+    {
+        $run = storage_path('framework/testing/run-'.getmypid());
+        File::ensureDirectoryExists($run);
+        config(['anthesis.run' => $run]);
+        $held = fopen("{$run}/worker-1.alive", 'w');
+        self::assertNotFalse($held);
+        self::assertTrue(flock($held, LOCK_EX));
+        $this->getJson('/up')->assertOk()->assertJsonPath('checks.programs', ['sound' => true, 'words' => '1 are running']);
+        fclose($held);
+        $this->getJson('/up')->assertStatus(503)->assertJsonPath('checks.programs', ['sound' => false, 'words' => 'not running: worker-1. If it stays so, look at storage/logs.']);
+        File::deleteDirectory($run);
     }
 }
