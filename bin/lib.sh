@@ -85,9 +85,17 @@ stamped() { # stamped NAME HASH COMMAND...: runs the command unless it has been 
     echo "$hash" >"$file"
 }
 
-install_php() {
+php_versions() { # of every package that is installed, a line each
+    composer show --format=json | php -r 'foreach (json_decode(stream_get_contents(STDIN), true)["installed"] as $p) { echo $p["name"], " ", $p["version"], "\n"; }' | LC_ALL=C sort
+}
+
+install_php() { # exactly the versions of composer.versions, so that a build of next month is the one of today
+    local pins=() name version
     say 'installing PHP packages (composer)'
-    composer update --no-interaction --no-progress --quiet
+    while read -r name version; do pins+=(--with "$name:${version#v}"); done <composer.versions
+    composer update --no-interaction --no-progress --quiet "${pins[@]}" || return 1
+    diff <(php_versions) composer.versions >storage/logs/composer.log \
+        || fail 'Other PHP packages were installed than composer.versions lists. Look at storage/logs/composer.log; bin/pin-packages lists them anew.'
 }
 
 install_node() {
@@ -105,7 +113,7 @@ ensure_dependencies() {
     [ -d vendor ] || rm -f storage/stamps/composer
     [ -d node_modules ] || rm -f storage/stamps/npm
     [ -f public/build/manifest.json ] && [ -f public/worker.js ] && [ -f bootstrap/ssr/server.js ] && [ -f resources/js/api/schema.ts ] || rm -f storage/stamps/build
-    stamped composer "$(sha256sum <composer.json)" install_php || fail 'Composer could not install the PHP packages; its message is above.'
+    stamped composer "$(sha256sum <<<"$(cat composer.json composer.versions)")" install_php || fail 'Composer could not install the PHP packages; its message is above. If a version is no longer to be had, bin/pin-packages takes newer ones.'
     stamped npm "$(sha256sum <package-lock.json)" install_node || fail 'npm could not install the front-end packages. Look at storage/logs/npm.log.'
     stamped build "$(find resources lang docs/openapi.yaml vite.config.ts vite.worker.config.ts package-lock.json tsconfig.json -type f ! -path resources/js/api/schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum)" \
         build_front_end || fail 'The front end could not be built. Look at storage/logs/build.log.'
@@ -122,6 +130,8 @@ set_env() { # set_env KEY VALUE: in .env
 ensure_env() {
     [ -f .env ] || cp .env.example .env
     chmod 600 .env
+    # Logs of earlier releases grew for ever.
+    sed -i 's/^LOG_CHANNEL=single$/LOG_CHANNEL=daily/' .env
     grep -q '^APP_KEY=base64:' .env || set_env APP_KEY "base64:$(php -r 'echo base64_encode(random_bytes(32));')"
     local key
     for key in DB_PASSWORD DB_OWNER_PASSWORD ANTHESIS_SEAL_KEY; do

@@ -2,11 +2,15 @@
 
 declare(strict_types=1);
 
+use Anthesis\Words\Refused;
 use App\Operations\Busy;
 use App\Operations\CleanInput;
+use App\Operations\EventLog;
 use App\Operations\KeyReused;
 use App\Operations\SecurityHeaders;
 use App\Operations\SessionCookie;
+use App\People\StaleEdit;
+use App\Stations\FileRefused;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -33,11 +37,13 @@ return Application::configure(basePath: dirname(__DIR__))
         // Its package is one of those compat/README.md tells of; open data sets its own header.
         $middleware->remove(HandleCors::class);
         // Before anything trims or turns what came in; its refusals carry the headers too.
-        $middleware->prepend([SecurityHeaders::class, CleanInput::class]);
+        $middleware->prepend([SecurityHeaders::class, EventLog::class, CleanInput::class]);
         $middleware->prependToGroup('web', SessionCookie::class);
         $middleware->redirectGuestsTo('/desk/login');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
+        // What a person can put right is no fault of ours: EventLog notes it.
+        $exceptions->dontReport([FileRefused::class, StaleEdit::class, Refused::class]);
         // Two of the same name at once: the second is refused as it would have been a moment later.
         $exceptions->map(UniqueConstraintViolationException::class,
             static fn (): ValidationException => ValidationException::withMessages(['name' => 'There is one of that name already.']));

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Operations\EventLog;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
 
@@ -34,16 +36,19 @@ class SessionController
         }
         if (! Auth::attempt($credentials)) {
             RateLimiter::hit($tries);
+            Log::notice('log-in refused', EventLog::told($request));
             throw ValidationException::withMessages(['email' => 'E-mail or password is wrong.']);
         }
         RateLimiter::clear($tries);
         $request->session()->regenerate();
+        Log::info('logged in', EventLog::told($request));
 
         return new SessionResource($request->user());
     }
 
     public function destroy(Request $request): Response
     {
+        Log::info('logged out', EventLog::told($request));
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
