@@ -23,6 +23,7 @@ class RotateLogs extends Command
     public function handle(): int
     {
         $large = (int) ($this->option('larger-than') ?? self::LARGE);
+        clearstatcache();
         foreach (glob(($this->option('in') ?? storage_path('logs')).'/*.log') ?: [] as $path) {
             if (! str_starts_with(basename($path), 'laravel-') && filesize($path) > $large) {
                 $this->putAside($path);
