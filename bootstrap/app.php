@@ -39,7 +39,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // Before anything trims or turns what came in; its refusals carry the headers too.
         $middleware->prepend([SecurityHeaders::class, EventLog::class, CleanInput::class]);
         $middleware->prependToGroup('web', SessionCookie::class);
-        $middleware->redirectGuestsTo('/desk/login');
+        // Back to where they wanted to go, once it is known who they are.
+        $middleware->redirectGuestsTo(static fn (Request $request): string => '/desk/login'.($request->is('desk') || ! $request->is('desk/*') ? '' : '?to='.rawurlencode($request->getRequestUri())));
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
         // What a person can put right is no fault of ours: EventLog notes it.

@@ -25,7 +25,7 @@ use App\Zones\Zone;
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Words from Phrase
  *
- * @phpstan-type Warning array{key: string, phrase: Words}
+ * @phpstan-type Warning array{key: string, cause: string, phrase: Words}
  */
 final class DraftEdition
 {
@@ -64,7 +64,7 @@ final class DraftEdition
     {
         $warnings = [];
         if ($draft->content['ruler']['short_record']) {
-            $warnings[] = self::warning('short-record', EditionDocument::firstGuess($draft->content['ruler']['seasons']));
+            $warnings[] = ['cause' => 'short-record'] + self::warning('short-record', EditionDocument::firstGuess($draft->content['ruler']['seasons']));
         }
         $doubts = Station::usedBy($zone)->with('decisions')->get()->sum(static fn (Station $s): int => $s->openDoubts());
         if ($doubts > 0) {
@@ -73,7 +73,7 @@ final class DraftEdition
         foreach ($draft->content['crops'] as $sheet) {
             $disagreements = $windows->disagreements($sheet['slug']);
             if ($disagreements !== []) {
-                $warnings[] = ['key' => "disagreement-{$sheet['slug']}", 'phrase' => ['key' => 'warning.disagreement', 'with' => ['crop' => $sheet['name'], 'disagreement' => $disagreements[0]]]];
+                $warnings[] = ['key' => "disagreement-{$sheet['slug']}", 'cause' => 'disagreement', 'phrase' => ['key' => 'warning.disagreement', 'with' => ['crop' => $sheet['name'], 'disagreement' => $disagreements[0]]]];
             }
             $season = NoteCheck::contradiction($sheet, $draft->content['zone']['hemisphere']);
             if ($season !== null) {
@@ -92,7 +92,7 @@ final class DraftEdition
     /** @return Warning */
     private static function warning(string $key, Phrase $phrase): array
     {
-        return ['key' => $key, 'phrase' => $phrase->toArray()];
+        return ['key' => $key, 'cause' => substr($phrase->key, strrpos($phrase->key, '.') + 1), 'phrase' => $phrase->toArray()];
     }
 
     /**

@@ -29,7 +29,7 @@ final class PublishEdition
     /**
      * @param  string  $sentAs  a key of the sender's: sent again, the same request publishes nothing again
      * @param  bool  $evenUnchanged  publish although nothing differs from the edition in force
-     * @param  array<string, string>  $answers  to each of the draft's warnings, by its key
+     * @param  array<string, string>  $answers  to the draft's warnings, by their keys or their causes
      * @param  Day|null  $from  the day it is to be in force from; null: at once
      * @param  array<string, string>  $noteIn  the note in other languages
      *
@@ -89,7 +89,8 @@ final class PublishEdition
         }
         $answered = [];
         foreach ($warnings as $warning) {
-            $answer = trim($answers[$warning['key']] ?? '');
+            // One answer may stand for all warnings of a cause.
+            $answer = trim($answers[$warning['key']] ?? $answers[$warning['cause']] ?? '');
             if ($answer === '') {
                 throw new CannotPublish('Answer each warning first: '.Words::in('en')->phrase($warning['phrase']), 'answers');
             }

@@ -3,6 +3,7 @@ import { afterEach } from 'vitest';
 
 // Files share what they import, which is most of their time; each leaves nothing behind for the next.
 afterEach(() => {
+    sessionStorage.clear();
     cleanup();
     document.body.replaceChildren();
 });

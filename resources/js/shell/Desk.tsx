@@ -3,12 +3,15 @@ import { Kbd, Modal, Table } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { loggedInAgain } from '../api/again';
 import { api } from '../api/client';
 import { useSession } from '../access/session';
 import { useZone } from '../api/zones';
 import { useKeptFocus } from '../ui/focus';
 import { useKeys } from '../ui/keyboard';
+import { forgetDrafts } from '../ui/kept';
 import { DemoClock } from './DemoClock';
+import { LogInAgain } from './LogInAgain';
 import { degrees } from '../words/place';
 
 const SCREENS = [
@@ -96,17 +99,27 @@ export function Desk() {
     useEffect(() => {
         document.title = [zone?.name, here, 'Anthesis'].filter(Boolean).join(' · ');
     }, [zone?.name, here]);
+    // Who works here stays here, whatever they are typing, until they log out: where the log-in ran out they are asked again.
+    const [user, setUser] = useState(session?.user ?? null);
+    if (session?.user && session.user !== user) setUser(session.user);
+    const isOut = session?.user === null;
     useEffect(() => {
-        if (session && session.user === null) navigate('/desk/login', { replace: true });
-    }, [session, navigate]);
+        const toLogIn = () => {
+            const to = encodeURIComponent(window.location.pathname + window.location.search);
+            return navigate(`/desk/login?to=${to}`, { replace: true });
+        };
+        if (isOut) void loggedInAgain().then((isIn) => isIn || toLogIn());
+    }, [isOut, navigate]);
     const logOut = async () => {
         await api.DELETE('/api/session');
+        forgetDrafts();
         queries.clear();
         navigate('/desk/login');
     };
-    if (!session?.user) return null;
+    if (!user) return null;
     return (
         <>
+            <LogInAgain user={user} />
             <DemoClock />
             <header className="desk-header">
                 <h1>
@@ -144,8 +157,8 @@ export function Desk() {
                             </NavLink>
                         ))}
                 </nav>
-                <span className="person" title={say(`role.${session.user.role}`)}>
-                    {session.user.name} ·{' '}
+                <span className="person" title={say(`role.${user.role}`)}>
+                    {user.name} ·{' '}
                     <button type="button" className="plain" onClick={() => setHelp(true)}>
                         {say('desk.keys')}
                     </button>{' '}

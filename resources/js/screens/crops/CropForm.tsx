@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
 import { useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop } from './queries';
 import { useZones } from '../../api/zones';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { Translated } from '../../ui/Translated';
 import { dateInWords, spanInShort } from '../../time/days';
@@ -16,13 +17,15 @@ import { changeInWords, meaning, sections } from './columns';
 import { say } from '../../words/words';
 import { Varieties } from './Varieties';
 
+const NOTHING = { changes: {} as Record<string, string>, note: '' };
+
 /** A crop's numbers, with what a change would do to its ribbon in a zone before it is saved. */
 export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) {
     const { data: crop } = useCrop(slug);
     const { data: columns } = useCropColumns();
     const { data: zones } = useZones();
-    const [changes, setChanges] = useState<Record<string, string>>({});
-    const [note, setNote] = useState('');
+    const [typed, type, forget] = useKept(`crop-${slug}`, NOTHING);
+    const { changes, note } = typed;
     const [zone, setZone] = useState('');
     const save = useSaveCrop(slug);
     const revert = useRevertCrop(slug);
@@ -61,10 +64,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                     save.mutate(
                         { cells: Object.fromEntries(changed), note, version: crop.version },
                         {
-                            onSuccess: () => {
-                                setNote('');
-                                setChanges({});
-                            },
+                            onSuccess: forget,
                         },
                     );
                 }}
@@ -85,12 +85,12 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                 maxLength={500}
                                 value={note}
                                 error={errors.note?.[0]}
-                                onChange={(event) => setNote(event.currentTarget.value)}
+                                onChange={(event) => type({ ...typed, note: event.currentTarget.value })}
                             />
                             <Button size="xs" type="submit" loading={save.isPending}>
                                 {say('common.save')}
                             </Button>
-                            <Button size="xs" variant="subtle" color="gray" onClick={() => setChanges({})}>
+                            <Button size="xs" variant="subtle" color="gray" onClick={forget}>
                                 {say('common.cancel')}
                             </Button>
                         </Group>
@@ -112,7 +112,10 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                         value={changes[column.column] ?? crop.cells[column.column] ?? ''}
                                         error={errors[`cells.${column.column}`]?.[0]}
                                         onChange={(event) =>
-                                            setChanges({ ...changes, [column.column]: event.currentTarget.value })
+                                            type({
+                                                ...typed,
+                                                changes: { ...changes, [column.column]: event.currentTarget.value },
+                                            })
                                         }
                                     />
                                 ) : (

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, show } from '../../testing';
+import { forgetDrafts } from '../../ui/kept';
 import { Editions } from './Editions';
 
 const zone = {
@@ -32,7 +33,19 @@ const draft = {
     crops: 81,
     against: 1,
     changes: [change('carrot', 20), change('radish', 5, { now: [], why: [] })],
-    warnings: [{ key: 'doubts-3', phrase: { key: 'warning.doubts', with: { doubts: 3 } } }],
+    warnings: [
+        { key: 'doubts-3', cause: 'doubts', phrase: { key: 'warning.doubts', with: { doubts: 3 } } },
+        {
+            key: 'unexplained-kale-direct',
+            cause: 'unexplained',
+            phrase: { key: 'verbatim', with: { text: 'Kale: no dates.' } },
+        },
+        {
+            key: 'unexplained-leek-direct',
+            cause: 'unexplained',
+            phrase: { key: 'verbatim', with: { text: 'Leek: no dates.' } },
+        },
+    ],
     objections: [
         { id: 7, crop: 'carrot', text: 'Too late for us.', author: 'Tobias', answer: null, answered_by: null },
         { id: 8, crop: 'leek', text: 'Rust.', author: 'Tobias', answer: 'Noted.', answered_by: 'Wren' },
@@ -75,18 +88,38 @@ describe('the proof of an edition', () => {
         });
         show(<Editions />, ...at());
         const answer = await screen.findByLabelText(/3 values of the record are doubted/);
+        expect(screen.getByText('Write the note and explain 2 warnings to publish.')).toBeTruthy();
         fireEvent.change(screen.getByLabelText(/Note to gardeners/), { target: { value: 'A correction.' } });
         const button = screen.getByRole('button', { name: 'Publish' }) as HTMLButtonElement;
         expect(button.disabled).toBe(true);
         fireEvent.change(answer, { target: { value: 'Looked at.' } });
+        expect(screen.getByText('One warning still needs an explanation.')).toBeTruthy();
+        expect(screen.getByText('2 crops have no dates, and no reason why')).toBeTruthy();
+        fireEvent.change(screen.getByLabelText('Your explanation for all of them'), { target: { value: 'Known.' } });
         expect(button.disabled).toBe(false);
         fireEvent.click(button);
         await waitFor(() =>
             expect(asked.find((a) => a.what === 'POST /api/zones/bench/editions')?.body).toMatchObject({
                 note: 'A correction.',
-                answers: { 'doubts-3': 'Looked at.' },
+                answers: { doubts: 'Looked at.', unexplained: 'Known.' },
             }),
         );
+    });
+
+    it('keeps what was typed when one looks at another screen and comes back', async () => {
+        fakeServer(answers);
+        const { unmount } = show(<Editions />, ...at());
+        fireEvent.change(await screen.findByLabelText(/Note to gardeners/), { target: { value: 'A correction.' } });
+        fireEvent.change(await screen.findByLabelText(/3 values of the record/), { target: { value: 'Looked at.' } });
+        unmount();
+        show(<Editions />, ...at());
+        const note = (await screen.findByLabelText(/Note to gardeners/)) as HTMLTextAreaElement;
+        expect(note.value).toBe('A correction.');
+        expect(((await screen.findByLabelText(/3 values of the record/)) as HTMLInputElement).value).toBe('Looked at.');
+        const leaving = new Event('beforeunload', { cancelable: true });
+        window.dispatchEvent(leaving);
+        expect(leaving.defaultPrevented).toBe(true);
+        forgetDrafts();
     });
 
     it('has objections raised and answered', async () => {
@@ -199,6 +232,7 @@ describe('editions that were published', () => {
         fireEvent.change(screen.getByLabelText(/Note to gardeners/), { target: { value: 'A note.' } });
         fireEvent.change(screen.getByLabelText(/In force from/), { target: { value: '2026-06-01' } });
         fireEvent.change(screen.getByLabelText(/3 values of the record/), { target: { value: 'Seen.' } });
+        fireEvent.change(screen.getByLabelText('Your explanation for all of them'), { target: { value: 'Seen.' } });
         fireEvent.click(screen.getByRole('button', { name: 'Publish' }));
         await waitFor(() =>
             expect(asked.find((a) => a.what === 'POST /api/zones/bench/editions')?.body).toMatchObject({

@@ -3,12 +3,13 @@ import { Button, Checkbox, Progress, Textarea, TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
 import { Refusal, type Schema, type Zone } from '../../api/client';
-import { Proof, Warnings } from './Proof';
+import { Proof, unexplained, Warnings } from './Proof';
 import { Published } from './Published';
 import { useLanguages } from '../../api/languages';
 import { useDraft, useEditions, usePublication, usePublish, type Draft } from './queries';
 import { useMay } from '../../access/session';
 import { useZone } from '../../api/zones';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 
 /** Where editions are published, and where those that were are found. */
@@ -36,16 +37,18 @@ export function Editions() {
     );
 }
 
+/** What is typed on the form. */
+const NOTHING = { note: '', answers: {} as Record<string, string>, from: '', noteIn: {} as Record<string, string> };
+
 function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; next: number }) {
     const publish = usePublish(zone.slug);
-    const [note, setNote] = useState('');
+    // What is typed stays until it is published, whatever screen one looks at meanwhile.
+    const [typed, type, forget] = useKept(`edition-${zone.slug}`, NOTHING);
+    const { note, answers, from, noteIn } = typed;
     // A click that is made twice, or again after its answer got lost, is one request.
     const [key, setKey] = useState(() => crypto.randomUUID());
     const [evenUnchanged, setEvenUnchanged] = useState(false);
-    const [answers, setAnswers] = useState<Record<string, string>>({});
-    const [from, setFrom] = useState('');
-    const [noteIn, setNoteIn] = useState<Record<string, string>>({});
-    const unanswered = draft?.warnings.some((warning) => !answers[warning.key]?.trim()) ?? false;
+    const missing = draft ? unexplained(draft, answers).length : 0;
     const { data: publication } = usePublication(zone.slug, publish.data?.id ?? null);
     const submit = (event: FormEvent) => {
         event.preventDefault();
@@ -60,9 +63,7 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
             },
             {
                 onSuccess: () => {
-                    setNote('');
-                    setNoteIn({});
-                    setFrom('');
+                    forget();
                     setEvenUnchanged(false);
                     setKey(crypto.randomUUID());
                 },
@@ -107,9 +108,9 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
                         autosize
                         minRows={2}
                         value={note}
-                        onChange={(event) => setNote(event.currentTarget.value)}
+                        onChange={(event) => type({ ...typed, note: event.currentTarget.value })}
                     />
-                    <NoteIn texts={noteIn} onChange={setNoteIn} />
+                    <NoteIn texts={noteIn} onChange={(texts) => type({ ...typed, noteIn: texts })} />
                     <TextInput
                         mt="xs"
                         type="date"
@@ -117,13 +118,13 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
                         label={say('editions.from')}
                         description={say('editions.from-blank')}
                         value={from}
-                        onChange={(event) => setFrom(event.currentTarget.value)}
+                        onChange={(event) => type({ ...typed, from: event.currentTarget.value })}
                     />
                     {draft && (
                         <Warnings
                             draft={draft}
                             answers={answers}
-                            onAnswer={(warning, answer) => setAnswers({ ...answers, [warning]: answer })}
+                            onAnswer={(cause, answer) => type({ ...typed, answers: { ...answers, [cause]: answer } })}
                         />
                     )}
                     <Problem error={publish.error} unanswered={say('editions.the-server-does-not-answer')} />
@@ -138,10 +139,16 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
                         type="submit"
                         mt="md"
                         loading={publish.isPending}
-                        disabled={note.trim() === '' || unanswered || (unchanged && !evenUnchanged)}
+                        disabled={note.trim() === '' || missing > 0 || (unchanged && !evenUnchanged)}
+                        aria-describedby="publish-missing"
                     >
                         {say('editions.publish')}
                     </Button>
+                    {(note.trim() === '' || missing > 0) && (
+                        <p id="publish-missing" className="hint" role="status">
+                            {say('editions.missing', { note: note.trim() === '' ? 'yes' : 'no', answers: missing })}
+                        </p>
+                    )}
                 </form>
             )}
         </section>

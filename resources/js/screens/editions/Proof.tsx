@@ -182,7 +182,21 @@ function Object({ zone, draft }: { zone: string; draft: Draft }) {
     );
 }
 
-/** What is to be answered for before it is published. */
+/** Warnings by cause, in the order in which they come. */
+function byCause({ warnings }: Draft): [string, Draft['warnings']][] {
+    const causes = new Map<string, Draft['warnings']>();
+    for (const warning of warnings) causes.set(warning.cause, [...(causes.get(warning.cause) ?? []), warning]);
+    return [...causes];
+}
+
+/** Causes of warnings that nobody has explained yet. */
+export function unexplained(draft: Draft, answers: Record<string, string>): string[] {
+    return byCause(draft)
+        .map(([cause]) => cause)
+        .filter((cause) => !answers[cause]?.trim());
+}
+
+/** What has to be explained before it is published: once for each cause, however many crops it concerns. */
 export function Warnings({
     draft,
     answers,
@@ -190,22 +204,33 @@ export function Warnings({
 }: {
     draft: Draft;
     answers: Record<string, string>;
-    onAnswer: (key: string, answer: string) => void;
+    onAnswer: (cause: string, answer: string) => void;
 }) {
     if (draft.warnings.length === 0) return null;
     return (
         <fieldset className="answers">
             <legend>{say('proof.warnings')}</legend>
-            {draft.warnings.map((warning) => (
-                <TextInput
-                    key={warning.key}
-                    size="xs"
-                    label={say(warning.phrase)}
-                    placeholder={say('proof.why-all-the-same')}
-                    value={answers[warning.key] ?? ''}
-                    maxLength={1000}
-                    onChange={(event) => onAnswer(warning.key, event.currentTarget.value)}
-                />
+            {byCause(draft).map(([cause, warnings]) => (
+                <div key={cause}>
+                    {warnings.length > 1 && (
+                        <details>
+                            <summary>{say(`proof.cause-${cause}`, { count: warnings.length })}</summary>
+                            <ul>
+                                {warnings.map((warning) => (
+                                    <li key={warning.key}>{say(warning.phrase)}</li>
+                                ))}
+                            </ul>
+                        </details>
+                    )}
+                    <TextInput
+                        size="xs"
+                        label={warnings.length === 1 ? say(warnings[0]!.phrase) : say('proof.why-all-of-them')}
+                        placeholder={say('proof.why-all-the-same')}
+                        value={answers[cause] ?? ''}
+                        maxLength={1000}
+                        onChange={(event) => onAnswer(cause, event.currentTarget.value)}
+                    />
+                </div>
             ))}
         </fieldset>
     );

@@ -1,6 +1,10 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { MantineProvider } from '@mantine/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
+import { asBrowser, EDUCATOR, fakeServer, Refused, show } from '../../testing';
 import { Login } from './Login';
 
 function logIn() {
@@ -10,6 +14,32 @@ function logIn() {
 }
 
 describe('logging in', () => {
+    it.each([
+        ['/desk/login?to=%2Fdesk%2Fzones%2Fbench%2Fwindows%3Fcrop%3Dkale', '/desk/zones/bench/windows?crop=kale'],
+        ['/desk/login?to=https%3A%2F%2Fevil.example', '/desk'],
+        ['/desk/login?to=%2F%2Fevil.example', '/desk'],
+        ['/desk/login?to=%2Fdesk%2Flogin', '/desk'],
+        ['/desk/login', '/desk'],
+    ])('leads from %s to where one wanted to go', async (at, to) => {
+        fakeServer({ 'POST /api/session': EDUCATOR });
+        asBrowser();
+        const Where = () => <p>at {useLocation().pathname + useLocation().search}</p>;
+        render(
+            <QueryClientProvider client={new QueryClient()}>
+                <MantineProvider env="test">
+                    <MemoryRouter initialEntries={[at]}>
+                        <Routes>
+                            <Route path="/desk/login" element={<Login />} />
+                            <Route path="*" element={<Where />} />
+                        </Routes>
+                    </MemoryRouter>
+                </MantineProvider>
+            </QueryClientProvider>,
+        );
+        logIn();
+        await screen.findByText(`at ${to}`);
+    });
+
     it('leads to the zones', async () => {
         const asked = fakeServer({ 'POST /api/session': EDUCATOR });
         show(<Login />, '/desk/login', '/desk/login');

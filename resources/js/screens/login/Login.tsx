@@ -1,18 +1,24 @@
 import { say } from '../../words/words';
 import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { useLogIn } from './queries';
 import { Problem } from '../../ui/Problem';
+
+/** Where somebody wanted to go before they were asked who they are: a screen of the desk, and nowhere else. */
+function wanted(to: string | null): string {
+    return to !== null && /^\/desk(\/(?!login)[^/\\]|\/?(\?|$))/.test(to) ? to : '/desk';
+}
 
 export function Login() {
     const [email, setEmail] = useState('');
     const [password, setPassword] = useState('');
     const navigate = useNavigate();
+    const [params] = useSearchParams();
     const logIn = useLogIn();
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        logIn.mutate({ email, password }, { onSuccess: () => navigate('/desk') });
+        logIn.mutate({ email, password }, { onSuccess: () => navigate(wanted(params.get('to'))) });
     };
     return (
         <main className="login">

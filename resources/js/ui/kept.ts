@@ -1,0 +1,66 @@
+import { useCallback, useEffect, useState } from 'react';
+
+const NAME = 'anthesis-draft:';
+
+function read<T>(key: string): T | undefined {
+    try {
+        const text = sessionStorage.getItem(NAME + key);
+        return text === null ? undefined : (JSON.parse(text) as T);
+    } catch {
+        return undefined;
+    }
+}
+
+function write(key: string, value: unknown) {
+    try {
+        if (value === undefined) sessionStorage.removeItem(NAME + key);
+        else sessionStorage.setItem(NAME + key, JSON.stringify(value));
+    } catch {
+        // A browser that keeps nothing loses the draft with the page, as it always did.
+    }
+}
+
+/**
+ * What somebody is typing, kept in this tab until it is saved or thrown away: it is there again after another screen, a reload, or a
+ * log-in that ran out, and the browser warns before the page is closed.
+ *
+ * @param key what it is a draft of; another key is another draft
+ * @param initial what stands there before anything was typed
+ * @return the draft, its setter, and how to forget it
+ */
+export function useKept<T>(key: string, initial: T): [T, (value: T) => void, () => void] {
+    const [kept, setKept] = useState<{ key: string; value: T | undefined }>({ key, value: read<T>(key) });
+    const value = kept.key === key ? kept.value : read<T>(key);
+    const set = useCallback(
+        (next: T) => {
+            write(key, next);
+            setKept({ key, value: next });
+        },
+        [key],
+    );
+    const forget = useCallback(() => {
+        write(key, undefined);
+        setKept({ key, value: undefined });
+    }, [key]);
+    useLeaveWarning(value !== undefined && JSON.stringify(value) !== JSON.stringify(initial));
+    return [value ?? initial, set, forget];
+}
+
+/** Has the browser ask before the page is closed or loaded again. */
+function useLeaveWarning(unsaved: boolean) {
+    useEffect(() => {
+        if (!unsaved) return;
+        const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+        window.addEventListener('beforeunload', warn);
+        return () => window.removeEventListener('beforeunload', warn);
+    }, [unsaved]);
+}
+
+/** Forgets all drafts: they are no business of the next one at this desk. */
+export function forgetDrafts() {
+    try {
+        for (const name of Object.keys(sessionStorage)) if (name.startsWith(NAME)) sessionStorage.removeItem(name);
+    } catch {
+        // Nothing is kept, so there is nothing to forget.
+    }
+}
