@@ -58,10 +58,10 @@ final class StationToGardenerTest extends BrowserTestCase
 
         $this->logIn();
         $this->browser->follow('Add a zone')->fill('Name', $name)->fill('District', 'Kestrel Basin')
-            ->fill('Latitude, degrees', '95')->fill('Longitude, degrees', '-98.1')->fill('Height, m', '520')
+            ->fill('Latitude', '95')->fill('Longitude', '98.1 W')->fill('Elevation', '1,706 ft')
             ->fill('Settlement 1', "Nettle Ford {$slug}")->fill('Postcode 1', '70199')
-            ->press('Save')->see('A latitude lies between −90 and 90 degrees; 95 does not.');
-        $this->browser->fill('Latitude, degrees', '46.8')->press('Save')->see('No record yet');
+            ->press('Save')->see('Enter a latitude from 0 to 90 degrees');
+        $this->browser->fill('Latitude', '46°48′ N')->press('Save')->see('No record yet');
 
         // A broken file is refused in words, and nothing is kept of it.
         $this->browser->attach($this->file('broken.csv', "date,tmin_c,tmax_c\n2001-01-02,1,2\n2001-01-01,1,2\n"))

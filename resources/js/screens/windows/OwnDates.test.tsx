@@ -20,12 +20,12 @@ describe('the educator’s own word', () => {
         const asked = fakeServer({ 'POST /api/zones/bench/windows/radish/choices': dossier });
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
         fireEvent.click(screen.getByText('Override dates'));
-        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('03-31');
+        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('31 Mar');
         fireEvent.change(screen.getByLabelText('To 1'), { target: { value: '05-01' } });
         fireEvent.click(screen.getByText('Another window'));
         fireEvent.change(screen.getByLabelText('Way of growing 2'), { target: { value: 'transplant' } });
-        fireEvent.change(screen.getByLabelText('From 2'), { target: { value: '08-01' } });
-        fireEvent.change(screen.getByLabelText('To 2'), { target: { value: '08-10' } });
+        fireEvent.change(screen.getByLabelText('From 2'), { target: { value: '8/1' } });
+        fireEvent.change(screen.getByLabelText('To 2'), { target: { value: 'aug 10' } });
         fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'The club.' } });
         fireEvent.click(screen.getByText('Save'));
         await waitFor(() => expect(screen.queryByText('Save')).toBeNull());
@@ -60,7 +60,7 @@ describe('the educator’s own word', () => {
         fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'x' } });
         fireEvent.click(screen.getByText('Save'));
         expect(await screen.findByRole('alert')).toBeTruthy();
-        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('03-31');
+        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('31 Mar');
     });
 
     it('is picked from a calendar as well, whatever the year', async () => {
@@ -68,7 +68,7 @@ describe('the educator’s own word', () => {
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
         fireEvent.click(screen.getByText('Override dates'));
         fireEvent.change(screen.getByLabelText('From 1, from a calendar'), { target: { value: '2026-04-09' } });
-        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('04-09');
+        expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('9 Apr');
     });
 
     it('is undone', async () => {

@@ -2,6 +2,8 @@ import { Action } from '../../ui/Action';
 import { Button, Group, NativeSelect, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
+import { inShort, monthDayOf } from '../../time/days';
+import { readMonthDay } from '../../time/typed';
 import { useChoice } from './queries';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
@@ -130,24 +132,36 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
     );
 }
 
-/** A day of the year, typed as MM-DD or picked from the browser's own calendar; the year picked does not matter. */
+/** A day of the year, typed as one writes it or picked from the browser's own calendar; the year picked does not matter. */
 function DayField({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+    const [typed, setTyped] = useState<string | null>(null);
+    const isKnown = value !== '';
     return (
         <span className="day-field">
             <TextInput
                 size="xs"
-                w={70}
+                w={110}
                 aria-label={label}
-                placeholder={say('own-dates.mm-dd')}
+                placeholder={say('own-dates.such-as')}
                 required
-                value={value}
-                onChange={(event) => onChange(event.currentTarget.value)}
+                value={typed ?? (isKnown ? inShort(value) : '')}
+                error={typed !== null && typed !== '' && !isKnown ? say('own-dates.no-day') : undefined}
+                onChange={(event) => {
+                    setTyped(event.currentTarget.value);
+                    onChange(readMonthDay(event.currentTarget.value) ?? '');
+                }}
+                // What was understood is said back.
+                onBlur={() => isKnown && setTyped(null)}
             />
             <input
                 type="date"
                 aria-label={say('own-dates.from-a-calendar', { label })}
                 value={/^\d\d-\d\d$/.test(value) ? `2001-${value}` : ''}
-                onChange={(event) => event.target.value !== '' && onChange(event.target.value.slice(5))}
+                onChange={(event) => {
+                    if (event.target.value === '') return;
+                    setTyped(null);
+                    onChange(monthDayOf(event.target.value));
+                }}
             />
         </span>
     );

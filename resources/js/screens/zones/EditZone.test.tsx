@@ -31,7 +31,7 @@ describe('a zone’s form', () => {
         expect(screen.queryByLabelText(/^Name/), 'nothing to type into that would be lost').toBeNull();
         come(zone);
         await screen.findByDisplayValue('Bench');
-        type(/^Height/, '540');
+        type(/^Elevation/, '540');
         type('Postcode 1', '70199');
         fireEvent.click(screen.getByText('Save'));
         await waitFor(() => expect(asked.at(-1)?.what).toBe('PATCH /api/zones/bench'));
@@ -52,9 +52,9 @@ describe('a zone’s form', () => {
         fakeServer({ 'POST /api/zones': new Refused(422, { message: words, errors: { latitude: [words] } }) });
         show(<EditZone />, '/desk/zones/new', '/desk/zones/new');
         type(/^Name/, 'Shelf');
-        type(/^Latitude/, '95');
+        type(/^Latitude/, '85');
         type(/^Longitude/, '-98');
-        type(/^Height/, '400');
+        type(/^Elevation/, '400');
         fireEvent.click(screen.getByText('Save'));
         expect((await screen.findByRole('alert')).textContent).toBe(words);
         expect(screen.getAllByText(words)).toHaveLength(2);
@@ -67,7 +67,7 @@ describe('a zone’s form', () => {
         type(/^Name/, 'Bench');
         type(/^Latitude/, '46.8');
         type(/^Longitude/, '-98');
-        type(/^Height/, '400');
+        type(/^Elevation/, '400');
         fireEvent.click(screen.getByText('Add a settlement'));
         type('Settlement 2', 'Nettle Ford');
         fireEvent.click(screen.getByText('Save'));
@@ -82,12 +82,15 @@ describe('a zone’s form', () => {
         show(<EditZone />, '/desk/zones/new', '/desk/zones/new');
         type(/^Name/, 'Shelf');
         fireEvent.click(screen.getByText('Save'));
-        expect(await screen.findByText('Give the latitude, in degrees.')).toBeTruthy();
-        expect(screen.getByText('Give the longitude, in degrees.')).toBeTruthy();
+        expect(await screen.findByText(/Enter a latitude/)).toBeTruthy();
+        expect(screen.getByText(/Enter a longitude/)).toBeTruthy();
         expect(asked.some((a) => a.what.startsWith('POST'))).toBe(false);
         type(/^Latitude/, '47.45');
-        type(/^Longitude/, '-122.31');
-        expect(screen.getByText('That is 47.45° N, 122.31° W, on the northern hemisphere.')).toBeTruthy();
+        type(/^Longitude/, '122.31 W');
+        type(/^Elevation/, '1,345 ft');
+        expect(screen.getByRole('status').textContent).toBe(
+            'That is 47.45° N, 122.31° W, in the Northern Hemisphere. Elevation 410 m (1,345 ft).',
+        );
     });
 
     it('saves a place far from the others only when that is confirmed', async () => {
@@ -100,7 +103,7 @@ describe('a zone’s form', () => {
         type(/^Name/, 'Shelf');
         type(/^Latitude/, '46.8');
         type(/^Longitude/, '98.1');
-        type(/^Height/, '400');
+        type(/^Elevation/, '400');
         fireEvent.click(screen.getByText('Save'));
         expect((await screen.findByRole('alert')).textContent).toContain('9 000 km');
         fireEvent.click(screen.getByLabelText('It is right; save it'));

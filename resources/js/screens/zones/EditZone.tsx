@@ -1,5 +1,5 @@
 import { say } from '../../words/words';
-import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -9,14 +9,15 @@ import { useMay, useSession } from '../../access/session';
 import { useZone } from '../../api/zones';
 import { merged } from '../../ui/merge';
 import { Problem } from '../../ui/Problem';
-import { coordinates } from '../../words/place';
+import { coordinates, elevation, readDegrees, readElevation } from '../../words/place';
 
 type Values = {
     name: string;
     district: string;
-    latitude: number | '';
-    longitude: number | '';
-    height_m: number | '';
+    /** as they are typed */
+    latitude: string;
+    longitude: string;
+    height: string;
     settlements: { name: string; postcode: string }[];
 };
 
@@ -25,7 +26,7 @@ const EMPTY: Values = {
     district: '',
     latitude: '',
     longitude: '',
-    height_m: '',
+    height: '',
     settlements: [{ name: '', postcode: '' }],
 };
 
@@ -34,9 +35,9 @@ function valuesOf({ name, district, latitude, longitude, height_m, ...zone }: Zo
     return {
         name,
         district,
-        latitude,
-        longitude,
-        height_m,
+        latitude: String(latitude),
+        longitude: String(longitude),
+        height: String(height_m),
         settlements: zone.settlements.map((s) => ({ name: s.name, postcode: s.postcode ?? '' })),
     };
 }
@@ -71,9 +72,9 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
     const form = useForm<Values>({
         initialValues: saved,
         validate: {
-            latitude: (latitude) => (latitude === '' ? say('edit-zone.give-latitude') : null),
-            longitude: (longitude) => (longitude === '' ? say('edit-zone.give-longitude') : null),
-            height_m: (height) => (height === '' ? say('edit-zone.give-height') : null),
+            latitude: (typed) => (readDegrees(typed, 'NS') === null ? say('edit-zone.give-latitude') : null),
+            longitude: (typed) => (readDegrees(typed, 'EW') === null ? say('edit-zone.give-longitude') : null),
+            height: (typed) => (readElevation(typed) === null ? say('edit-zone.give-height') : null),
         },
     });
     const navigate = useNavigate();
@@ -91,9 +92,9 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
         const body = {
             name: values.name,
             district: values.district,
-            latitude: Number(values.latitude),
-            longitude: Number(values.longitude),
-            height_m: Number(values.height_m),
+            latitude: readDegrees(values.latitude, 'NS') ?? NaN,
+            longitude: readDegrees(values.longitude, 'EW') ?? NaN,
+            height_m: readElevation(values.height) ?? NaN,
             settlements: values.settlements
                 .filter((s) => s.name !== '' || s.postcode !== '')
                 .map((s) => ({ name: s.name, postcode: s.postcode === '' ? null : s.postcode })),
@@ -105,22 +106,30 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
             onError: (refusal) =>
                 refusal instanceof Refusal &&
                 form.setErrors(
-                    Object.fromEntries(Object.entries(refusal.errors).map(([field, words]) => [field, words[0]])),
+                    Object.fromEntries(
+                        Object.entries(refusal.errors).map(([field, words]) => [
+                            field === 'height_m' ? 'height' : field,
+                            words[0],
+                        ]),
+                    ),
                 ),
         });
     };
-    const { latitude, longitude } = form.values;
+    const latitude = readDegrees(form.values.latitude, 'NS');
+    const longitude = readDegrees(form.values.longitude, 'EW');
+    const height = readElevation(form.values.height);
     return (
         <main className="page" style={{ maxWidth: '46rem' }}>
             <h2>{slug ? say('edit-zone.edit-the-zone') : say('common.add-a-zone')}</h2>
             <form onSubmit={form.onSubmit((values) => save(values))} noValidate>
                 <Place form={form} />
                 <p role="status" className="hint">
-                    {latitude !== '' &&
-                        longitude !== '' &&
-                        say(`edit-zone.${Number(latitude) < 0 ? 'southern' : 'northern'}`, {
-                            place: coordinates(Number(latitude), Number(longitude)),
-                        })}
+                    {latitude !== null &&
+                        longitude !== null &&
+                        say(`edit-zone.${latitude < 0 ? 'southern' : 'northern'}`, {
+                            place: coordinates(latitude, longitude),
+                        })}{' '}
+                    {height !== null && say('edit-zone.elevation', { elevation: elevation(height) })}
                 </p>
                 {farOff && (
                     <div role="alert" className="warning">
@@ -167,26 +176,23 @@ function Place({ form }: { form: Form }) {
                 />
             </Group>
             <Group grow align="start" mt="sm">
-                <NumberInput
-                    label={say('edit-zone.latitude-degrees')}
-                    description={say('edit-zone.south-is-negative')}
+                <TextInput
+                    label={say('edit-zone.latitude')}
+                    description={say('edit-zone.latitude-help')}
                     required
-                    decimalScale={5}
                     {...form.getInputProps('latitude')}
                 />
-                <NumberInput
-                    label={say('edit-zone.longitude-degrees')}
-                    description={say('edit-zone.west-is-negative')}
+                <TextInput
+                    label={say('edit-zone.longitude')}
+                    description={say('edit-zone.longitude-help')}
                     required
-                    decimalScale={5}
                     {...form.getInputProps('longitude')}
                 />
-                <NumberInput
-                    label={say('common.height-m')}
-                    description={say('edit-zone.above-the-sea')}
+                <TextInput
+                    label={say('edit-zone.elevation-label')}
+                    description={say('edit-zone.elevation-help')}
                     required
-                    allowDecimal={false}
-                    {...form.getInputProps('height_m')}
+                    {...form.getInputProps('height')}
                 />
             </Group>
         </>
