@@ -22,7 +22,14 @@ export function ActRow({ act, chosen, onChoose }: { act: SeasonAct; chosen: bool
             </th>
             <td className="act">{say(`act.${act.act}`)}</td>
             <td>
-                <svg className="chart" width={WIDTH} height={HEIGHT} aria-hidden="true">
+                <svg
+                    className="chart"
+                    width={WIDTH}
+                    height={HEIGHT}
+                    viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+                    preserveAspectRatio="none"
+                    aria-hidden="true"
+                >
                     <line className="rule" x1={0} x2={WIDTH} y1={23} y2={23} />
                     <SeasonRibbon act={act} />
                     <line className="cursor" x1={x(0)} x2={x(0)} y1={0} y2={HEIGHT} />

@@ -14,7 +14,14 @@ export function SeasonChart({ data }: { data: TodayData }) {
     const { months, weeks } = marks(data.on);
     const height = RULER + (data.soil ? SOIL + FREEZE : 0);
     return (
-        <svg className="chart" width={WIDTH} height={height} role="img" aria-label={inWords(data)}>
+        <svg
+            className="chart"
+            width={WIDTH}
+            height={height}
+            viewBox={`0 0 ${WIDTH} ${height}`}
+            role="img"
+            aria-label={inWords(data)}
+        >
             <line className="ink" x1={0} x2={WIDTH} y1={RULER} y2={RULER} />
             {weeks.map((at) => (
                 <line key={at} className="ink" x1={at} x2={at} y1={RULER} y2={RULER + 4} />
