@@ -1,3 +1,4 @@
+import './words/ofAll';
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach } from 'vitest';
 

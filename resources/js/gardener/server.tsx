@@ -1,5 +1,6 @@
+import '../words/ofAll';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { alsoIn, readAs, type Messages } from '../words/words';
+import { readAs } from '../words/words';
 import { GardenerPage } from './pages/GardenerPage';
 import type { PageData } from './pages/props';
 import { ReadingHere, type ReadingName } from './pages/reading';
@@ -9,8 +10,6 @@ type Asked = {
     /** pages that are read alike, with what people wrote in their language */
     parts: { reading: ReadingName & { own: Record<string, string> }; pages: (PageData & { path: string | null })[] }[];
 };
-
-alsoIn(import.meta.glob<Messages>('../../../lang/*/*.json', { eager: true, import: 'default' }));
 
 /** A page's HTML, or why it could not be made: one that fails keeps no other from being made. */
 type Made = string | { error: string };

@@ -1,7 +1,7 @@
-import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Action } from '../ui/Action';
 import { say } from '../words/words';
+import { Field } from './controls';
 
 /** How many answers are seen before the rest is asked for. */
 const FIRST = 8;
@@ -51,8 +51,7 @@ export function Choices({
                 </Action>
             )}
             {find && (
-                <TextInput
-                    size="md"
+                <Field
                     aria-label={find}
                     placeholder={find}
                     value={asked}

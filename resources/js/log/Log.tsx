@@ -1,9 +1,9 @@
-import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { dateInWords, inWords } from '../time/days';
 import { say } from '../words/words';
 import { ACTS } from '../api/log';
 import { newerLines, today, type Act } from './book';
+import { Pick } from './controls';
 import { LogIn } from './LogIn';
 import { Lines } from './Lines';
 import type { SentLine, WaitingLine } from './store';
@@ -106,12 +106,11 @@ export function Log() {
                         </section>
                     )}
                     <Acts onAct={(act) => write({ act })} />
-                    <NativeSelect
-                        size="md"
+                    <Pick
                         label={say('log.zone')}
                         value={owner.zone ?? ''}
                         onChange={(event) => void log.choose(event.currentTarget.value)}
-                        data={log.zones.map(({ slug, name }) => ({ value: slug, label: name }))}
+                        options={log.zones.map(({ slug, name }) => ({ value: slug, label: name }))}
                     />
                 </>
             )}

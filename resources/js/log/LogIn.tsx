@@ -1,8 +1,8 @@
-import { Button, PasswordInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { api, taken } from '../api/client';
 import { Problem } from '../ui/Problem';
 import { say } from '../words/words';
+import { Field, Press } from './controls';
 
 /** Who writes; asked for where a log-in ran out, with what waits left as it is. */
 export function LogIn({ onIn, waiting = 0 }: { onIn: () => Promise<void>; waiting?: number }) {
@@ -28,8 +28,7 @@ export function LogIn({ onIn, waiting = 0 }: { onIn: () => Promise<void>; waitin
             }}
         >
             <p>{say('log.log-in-to-send', { waiting })}</p>
-            <TextInput
-                size="md"
+            <Field
                 type="email"
                 autoComplete="username"
                 label={say('login.e-mail-address')}
@@ -37,8 +36,8 @@ export function LogIn({ onIn, waiting = 0 }: { onIn: () => Promise<void>; waitin
                 value={email}
                 onChange={(event) => setEmail(event.currentTarget.value)}
             />
-            <PasswordInput
-                size="md"
+            <Field
+                type="password"
                 autoComplete="current-password"
                 label={say('login.password')}
                 required
@@ -46,9 +45,7 @@ export function LogIn({ onIn, waiting = 0 }: { onIn: () => Promise<void>; waitin
                 onChange={(event) => setPassword(event.currentTarget.value)}
             />
             <Problem error={error} />
-            <Button size="md" type="submit" mt="sm" fullWidth>
-                {say('log.log-in')}
-            </Button>
+            <Press type="submit">{say('log.log-in')}</Press>
         </form>
     );
 }

@@ -1,4 +1,3 @@
-import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../api/client';
 import { inShort as dayInShort } from '../time/days';
@@ -19,6 +18,7 @@ import { Choices } from './Choices';
 import { CropFields, Place, Picked, ReadingFields, When, type Fields } from './fields';
 import { smaller } from './photo';
 import type { WaitingLine } from './store';
+import { Press } from './controls';
 
 /** What is being written: an act, and what is known of it already. */
 export type Draft = {
@@ -112,9 +112,9 @@ export function Write({
             <When day={day} fields={fields} set={set} act={act} />
             <Photo photo={photo} onPhoto={setPhoto} onProblem={setProblem} />
             <div className="keep">
-                <Button size="lg" type="submit" fullWidth disabled={missing !== null}>
+                <Press type="submit" disabled={missing !== null}>
                     {missing ? say(missing) : say('log.keep', { what: inShort(act, book, sowings, fields) })}
-                </Button>
+                </Press>
             </div>
         </form>
     );

@@ -1,9 +1,9 @@
-import { Checkbox, Group, NumberInput, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Action } from '../ui/Action';
 import { say } from '../words/words';
 import type { Act, LogBook } from './book';
 import { Choices } from './Choices';
+import { Field, Figure, Pair, Tick, Words } from './controls';
 
 /** What a line may say, as it is typed. */
 export type Fields = {
@@ -46,38 +46,34 @@ export function CropFields({ book, fields, set }: Part & { book: LogBook }) {
                     options={varieties.map((name) => ({ value: name, label: name }))}
                 />
             )}
-            <Group gap="sm" align="end" wrap="nowrap">
-                <NumberInput
-                    size="md"
+            <Pair>
+                <Figure
                     label={say('log.metres')}
                     value={fields.metres}
                     min={0}
                     onChange={(metres) => set({ metres })}
                 />
-                <Checkbox
-                    size="md"
+                <Tick
                     label={say('log.under-cover')}
                     checked={fields.under_cover}
                     onChange={(event) => set({ under_cover: event.currentTarget.checked })}
                 />
-            </Group>
+            </Pair>
             {more ? (
-                <Group gap="sm" grow mt="xs">
-                    <TextInput
-                        size="md"
+                <Pair>
+                    <Field
                         label={say('log.other-variety')}
                         maxLength={80}
                         value={fields.variety}
                         onChange={(event) => set({ variety: event.currentTarget.value })}
                     />
-                    <TextInput
-                        size="md"
+                    <Field
                         label={say('log.lot')}
                         maxLength={80}
                         value={fields.lot}
                         onChange={(event) => set({ lot: event.currentTarget.value })}
                     />
-                </Group>
+                </Pair>
             ) : (
                 <Action onClick={() => setMore(true)}>{say('log.other-variety-or-lot')}</Action>
             )}
@@ -89,23 +85,21 @@ export function CropFields({ book, fields, set }: Part & { book: LogBook }) {
 export function Picked({ fields, set }: Part) {
     return (
         <>
-            <Group gap="sm" grow>
-                <NumberInput
-                    size="md"
+            <Pair>
+                <Figure
                     label={say('log.kilograms')}
                     value={fields.kilograms}
                     min={0}
                     onChange={(kilograms) => set({ kilograms })}
                 />
-                <NumberInput
-                    size="md"
+                <Figure
                     label={say('log.stems')}
                     value={fields.stems}
                     min={0}
-                    allowDecimal={false}
+                    step={1}
                     onChange={(stems) => set({ stems })}
                 />
-            </Group>
+            </Pair>
             <Choices
                 label={say('log.quality')}
                 chosen={fields.quality}
@@ -121,23 +115,21 @@ export function ReadingFields({ fields, set }: Part) {
     return (
         <>
             <p className="hint">{say('log.wait-until-it-settles')}</p>
-            <Group gap="sm" grow>
-                <NumberInput
-                    size="md"
+            <Pair>
+                <Figure
                     label={say('log.celsius')}
                     value={fields.celsius}
-                    decimalScale={1}
+                    step={0.1}
                     onChange={(celsius) => set({ celsius })}
                 />
-                <NumberInput
-                    size="md"
+                <Figure
                     label={say('log.depth')}
                     value={fields.depth}
                     min={0}
                     max={300}
                     onChange={(depth) => set({ depth })}
                 />
-            </Group>
+            </Pair>
         </>
     );
 }
@@ -165,22 +157,20 @@ export function Place({ book, fields, set }: Part & { book: LogBook }) {
                 />
             )}
             {naming ? (
-                <Group gap="sm" grow>
-                    <TextInput
-                        size="md"
+                <Pair>
+                    <Field
                         label={say('log.garden')}
                         maxLength={80}
                         value={fields.garden}
                         onChange={(event) => set({ garden: event.currentTarget.value })}
                     />
-                    <TextInput
-                        size="md"
+                    <Field
                         label={say('log.bed')}
                         maxLength={80}
                         value={fields.bed}
                         onChange={(event) => set({ bed: event.currentTarget.value })}
                     />
-                </Group>
+                </Pair>
             ) : (
                 <Action onClick={() => setNaming(true)}>{say('log.another-bed')}</Action>
             )}
@@ -200,19 +190,15 @@ export function When({ day, fields, set, act }: Part & { day: string; act: Act }
     }
     return (
         <>
-            <TextInput
-                size="md"
+            <Field
                 type="date"
                 label={say('log.day')}
                 value={fields.on}
                 max={day}
                 onChange={(event) => set({ on: event.currentTarget.value })}
             />
-            <Textarea
-                size="md"
+            <Words
                 label={say('log.words')}
-                autosize
-                minRows={2}
                 maxLength={2000}
                 value={fields.text}
                 onChange={(event) => set({ text: event.currentTarget.value })}

@@ -1,6 +1,5 @@
 import 'fake-indexeddb/auto';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { MantineProvider } from '@mantine/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { asBrowser, EDUCATOR, fakeServer, Refused, type Answers } from '../testing';
 import { newerLines, sowingsFor, today, type LogBook, type LoggedEntry, type Sowing } from './book';
@@ -299,12 +298,7 @@ describe('the book', () => {
 });
 
 describe('the log', () => {
-    const open = () =>
-        render(
-            <MantineProvider env="test">
-                <Log />
-            </MantineProvider>,
-        );
+    const open = () => render(<Log />);
 
     it('takes a sowing in three touches', async () => {
         const asked = fakeServer({ ...HERE, ...takes() });

@@ -1,15 +1,7 @@
-import '@mantine/core/styles.css';
+import '../words/ofLog';
 import '../../css/log.css';
-import { MantineProvider } from '@mantine/core';
 import { createRoot } from 'react-dom/client';
-import { theme } from '../ui/theme';
 import { Log } from './Log';
 
 const root = document.getElementById('log');
-if (root) {
-    createRoot(root).render(
-        <MantineProvider theme={theme} defaultColorScheme="auto">
-            <Log />
-        </MantineProvider>,
-    );
-}
+if (root) createRoot(root).render(<Log />);

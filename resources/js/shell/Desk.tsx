@@ -1,8 +1,7 @@
 import { say } from '../words/words';
-import { Kbd, Modal, Table } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { loggedInAgain } from '../api/again';
 import { api } from '../api/client';
 import { useSession } from '../access/session';
@@ -11,8 +10,11 @@ import { useKeptFocus } from '../ui/focus';
 import { useKeys } from '../ui/keyboard';
 import { forgetDrafts } from '../ui/kept';
 import { DemoClock } from './DemoClock';
-import { LogInAgain } from './LogInAgain';
 import { degrees } from '../words/place';
+
+// Fetched beside the screen, and not before it.
+const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
+const LogInAgain = lazy(async () => ({ default: (await import('./LogInAgain')).LogInAgain }));
 
 const SCREENS = [
     { path: 'today', name: say('desk.today'), key: 't' },
@@ -33,31 +35,6 @@ const OUTSIDE = [
     { path: '/desk/sites', name: say('common.sites') },
     { path: '/desk/languages', name: say('desk.languages') },
     { path: '/desk/office', name: say('desk.office') },
-];
-
-const KEYS: [string, string][] = [
-    ['/', say('desk.find-a-crop')],
-    ['j  k', say('desk.next-previous-crop')],
-    ['[  ]', say('desk.the-date-a-week-back')],
-    ['{  }', say('desk.the-date-a-day-back')],
-    ['t', 'today'],
-    [say('desk.escape'), say('desk.let-the-crop-go')],
-    ['g z', 'zones'],
-    ['g t', say('desk.what-to-do-today')],
-    ['g o', say('desk.soil-key')],
-    ['g d', say('desk.ground-key')],
-    ['g y', say('desk.supply-key')],
-    ['g b', say('desk.log-key')],
-    ['g v', say('desk.trials-key')],
-    ['g p', say('desk.cues-key')],
-    ['g r', 'record'],
-    ['g w', 'windows'],
-    ['g e', 'editions'],
-    ['g c', say('desk.crop-book')],
-    ['g s', 'sites'],
-    ['g l', say('desk.languages-key')],
-    ['g f', say('desk.office-key')],
-    ['?', say('desk.these-keys')],
 ];
 
 /** `g` and a letter for a screen, `?` for the keys. */
@@ -119,7 +96,9 @@ export function Desk() {
     if (!user) return null;
     return (
         <>
-            <LogInAgain user={user} />
+            <Suspense>
+                <LogInAgain user={user} />
+            </Suspense>
             <DemoClock />
             <header className="desk-header">
                 <h1>
@@ -169,37 +148,11 @@ export function Desk() {
                 </span>
             </header>
             {slug && zone === undefined ? null : <Outlet />}
-            <Modal
-                opened={help}
-                onClose={() => setHelp(false)}
-                title={say('desk.keys')}
-                closeButtonProps={{ 'aria-label': say('desk.close') }}
-            >
-                <Table>
-                    <Table.Tbody>
-                        {KEYS.map(([keys, meaning]) => (
-                            <Table.Tr key={keys}>
-                                <Table.Td>
-                                    {keys
-                                        .split(' ')
-                                        .filter(Boolean)
-                                        .map((key) => (
-                                            <Kbd key={key} mr={4}>
-                                                {key}
-                                            </Kbd>
-                                        ))}
-                                </Table.Td>
-                                <Table.Td>{meaning}</Table.Td>
-                            </Table.Tr>
-                        ))}
-                    </Table.Tbody>
-                </Table>
-                <p>
-                    <Link to="/" reloadDocument>
-                        {say('desk.what-gardeners-see')}
-                    </Link>
-                </p>
-            </Modal>
+            {help && (
+                <Suspense>
+                    <Keys onClose={() => setHelp(false)} />
+                </Suspense>
+            )}
         </>
     );
 }

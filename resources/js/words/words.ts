@@ -18,8 +18,6 @@ export type Reading = { language: string; units: Units; own: Record<string, stri
 
 const SOURCE = 'en';
 
-const ENGLISH = import.meta.glob<Messages>('../../../lang/en/*.json', { eager: true, import: 'default' });
-
 /** English made longer and accented, for looking at screens: what is not in brackets there is not from lang/. Once read from the right. */
 const PSEUDO = ['pseudo', 'mirrored'];
 
@@ -29,14 +27,14 @@ const ACCENTED = new Map(
 
 let reading: Reading = { language: chosen(), units: 'metric', own: {} };
 
-const files: Record<string, Messages> = { ...ENGLISH };
+const files: Record<string, Messages> = {};
 
 /** All that is said from now on is said so. Pages are rendered one after the other, each in its reading. */
 export function readAs(other: Reading) {
     reading = other;
 }
 
-/** Files of other languages, by their paths; the desk has English alone. */
+/** Files of words by their paths, which each program brings with it: the desk, the log on a phone, the pages, the tests. */
 export function alsoIn(others: Record<string, Messages>) {
     Object.assign(files, others);
     read.clear();

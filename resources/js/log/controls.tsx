@@ -1,0 +1,93 @@
+import { useId, type ComponentProps, type ReactNode } from 'react';
+
+// The phone's own fields, large: what the desk's library brings would take as long to load as all the rest of the log.
+
+/** A field under its label. */
+export function Field({ label, ...props }: { label?: string } & ComponentProps<'input'>) {
+    const id = useId();
+    return (
+        <div className="field">
+            {label && <label htmlFor={id}>{label}</label>}
+            <input id={id} {...props} />
+        </div>
+    );
+}
+
+/** A number, on the phone's keys for numbers; "" where there is none. */
+export function Figure({
+    value,
+    onChange,
+    step = 'any',
+    ...props
+}: {
+    label: string;
+    value: number | string;
+    min?: number;
+    max?: number;
+    step?: number | 'any';
+    onChange: (value: number | '') => void;
+}) {
+    return (
+        <Field
+            {...props}
+            type="number"
+            inputMode="decimal"
+            step={step}
+            value={value}
+            onChange={({ currentTarget: { valueAsNumber } }) =>
+                onChange(Number.isNaN(valueAsNumber) ? '' : valueAsNumber)
+            }
+        />
+    );
+}
+
+/** Several lines of text. */
+export function Words({ label, ...props }: { label: string } & ComponentProps<'textarea'>) {
+    const id = useId();
+    return (
+        <div className="field">
+            <label htmlFor={id}>{label}</label>
+            <textarea id={id} rows={2} {...props} />
+        </div>
+    );
+}
+
+/** Yes or no. */
+export function Tick({ label, ...props }: { label: string } & ComponentProps<'input'>) {
+    return (
+        <label className="tick">
+            <input type="checkbox" {...props} /> {label}
+        </label>
+    );
+}
+
+/** One of a few. */
+export function Pick({
+    label,
+    options,
+    ...props
+}: { label: string; options: { value: string; label: string }[] } & ComponentProps<'select'>) {
+    const id = useId();
+    return (
+        <div className="field">
+            <label htmlFor={id}>{label}</label>
+            <select id={id} {...props}>
+                {options.map((option) => (
+                    <option key={option.value} value={option.value}>
+                        {option.label}
+                    </option>
+                ))}
+            </select>
+        </div>
+    );
+}
+
+/** The one act of a form. */
+export function Press(props: ComponentProps<'button'>) {
+    return <button className="press" {...props} />;
+}
+
+/** Two fields side by side. */
+export function Pair({ children }: { children: ReactNode }) {
+    return <div className="pair">{children}</div>;
+}
