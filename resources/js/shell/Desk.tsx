@@ -10,6 +10,7 @@ import { useKeptFocus } from '../ui/focus';
 import { useKeys } from '../ui/keyboard';
 import { forgetDrafts } from '../ui/kept';
 import { DemoClock } from './DemoClock';
+import { Settling } from './Settling';
 import { degrees } from '../words/place';
 
 // Fetched beside the screen, and not before it.
@@ -147,7 +148,11 @@ export function Desk() {
                     </button>
                 </span>
             </header>
-            {slug && zone === undefined ? null : <Outlet />}
+            {slug && zone === undefined ? null : (
+                <Settling key={location.pathname}>
+                    <Outlet />
+                </Settling>
+            )}
             {help && (
                 <Suspense>
                     <Keys onClose={() => setHelp(false)} />
