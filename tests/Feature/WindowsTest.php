@@ -9,6 +9,7 @@ use App\People\Role;
 use App\Results\Result;
 use App\Sites\Site;
 use App\Windows\CropChoice;
+use App\Windows\PackedRibbon;
 use App\Zones\Computation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Queue;
@@ -34,9 +35,12 @@ final class WindowsTest extends TestCase
         $route = $crops['radish']['routes'][0];
         self::assertSame(['replay', 'direct', '04-01'], [$crops['radish']['school'], $route['route'], $route['windows'][0]['first']]);
         self::assertSame(13, $route['ribbon']['years']);
+        // Packed as the dossier has it, where all years of each sow day are accounted for.
+        $ribbon = $this->radish()['replay'][0]['ribbon'];
+        self::assertSame(PackedRibbon::of($ribbon), $route['ribbon']);
         foreach ([32, 91, 200] as $day) {
             // A sowing that never came up in the last year counts; one whose season runs past the record does not.
-            self::assertContains(array_sum(array_map(static fn (array $counts): int => $counts[$day], $route['ribbon']['outcomes'])), [13, 14], "all years of sow day {$day} are accounted for");
+            self::assertContains(array_sum(array_map(static fn (array $counts): int => $counts[$day], $ribbon['outcomes'])), [13, 14], "all years of sow day {$day} are accounted for");
         }
         self::assertSame(1, count($crops['garlic-hardneck']['routes']));
     }

@@ -17,7 +17,6 @@ api.use(token);
 
 export type Schema = components['schemas'];
 export type Zone = Schema['Zone'];
-export type Windows = Schema['Windows'];
 export type CropSheet = Schema['CropSheet'];
 export type RecordPreview = Schema['RecordPreview'];
 export type Computation = Schema['Computation'];

@@ -9,13 +9,16 @@ export type Ribbon = {
     expected: number[];
 };
 
+/** What is drawn of a ribbon. */
+export type Outcomes = Pick<Ribbon, 'years' | 'outcomes'>;
+
 /**
  * The outcomes of every sow day stacked: the ground to the top of the ribbon is all the years on record.
  *
  * @param step days a column is wide; the counts of its days are added
  */
 export function stack(
-    ribbon: Ribbon,
+    ribbon: Outcomes,
     starts: string,
     step: number,
 ): { outcome: string; from: number[]; to: number[] }[] {
@@ -53,7 +56,7 @@ export function OutcomeRibbon({
     step,
 }: {
     scale: YearScale;
-    ribbon: Ribbon;
+    ribbon: Outcomes;
     starts: string;
     top: number;
     height: number;
@@ -112,7 +115,7 @@ export function ExpectedCurve({
 }
 
 /** Years of each outcome on a sow day, the most frequent first. */
-export function outcomesOn(ribbon: Ribbon, day: number): { outcome: string; years: number; of: number }[] {
+export function outcomesOn(ribbon: Outcomes, day: number): { outcome: string; years: number; of: number }[] {
     const counts = Object.entries(ribbon.outcomes).map(([outcome, years]) => ({ outcome, years: years[day - 1] ?? 0 }));
     const of = counts.reduce((sum, c) => sum + c.years, 0);
     return counts

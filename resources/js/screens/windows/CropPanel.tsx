@@ -1,6 +1,6 @@
 import { say } from '../../words/words';
 import { Link } from 'react-router';
-import type { Windows } from '../../api/client';
+import type { Windows } from './queries';
 import { useDossier, type View } from './queries';
 import { Problem } from '../../ui/Problem';
 import { chanceInWords, inWords, monthDay, spanInWords } from '../../time/days';

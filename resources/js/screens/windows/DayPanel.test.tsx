@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { Windows } from '../../api/client';
+import type { Windows } from './queries';
 import { yearDay } from '../../time/days';
 import { DayPanel } from './DayPanel';
 

@@ -1,5 +1,5 @@
 import { say } from '../../words/words';
-import type { Windows } from '../../api/client';
+import type { Windows } from './queries';
 import { contains, daysUntil, hoursInWords, inShort, inWords, monthDay, yearDay } from '../../time/days';
 import { freezeSentence } from '../../time/freezes';
 import { inCelsius } from '../../words/units';

@@ -1,7 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useRef, useState, type MouseEvent, type RefObject } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Windows } from '../../api/client';
+import type { Windows } from './queries';
 import { useZone } from '../../api/zones';
 import { Behind } from '../../charts/Behind';
 import { Hatches } from '../../charts/Hatches';

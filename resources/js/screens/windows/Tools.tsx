@@ -1,7 +1,7 @@
 import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
 import type { RefObject } from 'react';
 import { useMay } from '../../access/session';
-import type { Windows } from '../../api/client';
+import type { Windows } from './queries';
 import { isOver, useComputation, useZone } from '../../api/zones';
 import { SiteChoice } from '../../ui/SiteChoice';
 import { say } from '../../words/words';

@@ -12,7 +12,7 @@ const route = (first: string, last: string, days: number, more: object = {}) => 
     under_cover: [],
     harvests: [],
     reasons: [],
-    ribbon: { years: 30, reliability: flat(0.9), expected: flat(0.8), outcomes: { harvest: flat(27), heat: flat(3) } },
+    ribbon: { years: 30, width: 1, outcomes: { harvest: 'b_b_b_b_b_by', heat: 'D_D_D_D_D_Dy' } },
     ...more,
 });
 const crop = (slug: string, name: string, family: string, kind: string, routes: object[], school = 'replay') => ({

@@ -1,16 +1,31 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Schema } from '../../api/client';
 import { whenStale } from '../../api/stale';
+import { unpacked } from '../../charts/packed';
 
 /** How a zone's windows are looked at: at which site (left out: open ground) and by which standard (left out: the zone's). */
 export type View = { site?: number; standard?: Schema['Standard'] };
+
+/** The windows with their ribbons unpacked. */
+export type Windows = ReturnType<typeof withRibbons>;
+
+function withRibbons({ crops, ...windows }: Schema['Windows']) {
+    return {
+        ...windows,
+        crops: crops.map(({ routes, ...crop }) => ({
+            ...crop,
+            routes: routes.map(({ ribbon, ...route }) => ({ ...route, ribbon: ribbon && unpacked(ribbon) })),
+        })),
+    };
+}
 
 export function useWindows(zone: string, view: View = {}) {
     return useQuery({
         queryKey: ['windows', zone, view],
         placeholderData: keepPreviousData,
         retry: false,
-        queryFn: () => taken(api.GET('/api/zones/{zone}/windows', { params: { path: { zone }, query: view } })),
+        queryFn: async () =>
+            withRibbons(await taken(api.GET('/api/zones/{zone}/windows', { params: { path: { zone }, query: view } }))),
     });
 }
 

@@ -1,6 +1,6 @@
 import { contains, daysUntil, yearDay } from '../../time/days';
 import { say } from '../../words/words';
-import type { Windows } from '../../api/client';
+import type { Windows } from './queries';
 
 export type Crop = Windows['crops'][number];
 
