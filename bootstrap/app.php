@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Anthesis\Words\Refused;
+use App\Crops\Crop;
+use App\Gardener\ErrorPage;
 use App\Operations\Busy;
 use App\Operations\CleanInput;
 use App\Operations\EventLog;
@@ -11,7 +13,9 @@ use App\Operations\SecurityHeaders;
 use App\Operations\SessionCookie;
 use App\People\StaleEdit;
 use App\Stations\FileRefused;
+use App\Zones\Zone;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
@@ -21,6 +25,9 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\MethodNotAllowedHttpException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -50,6 +57,17 @@ return Application::configure(basePath: dirname(__DIR__))
             static fn (): ValidationException => ValidationException::withMessages(['name' => 'There is one of that name already.']));
         $exceptions->map(KeyReused::class, static fn (KeyReused $e): ValidationException => ValidationException::withMessages(['key' => $e->getMessage()]));
         $exceptions->map(QueryException::class, static fn (QueryException $e): Throwable => Busy::isLock($e) ? new Busy($e) : $e);
+        // Nothing of how the program is made is told: which class, which route.
+        $exceptions->map(ModelNotFoundException::class, static fn (ModelNotFoundException $e): NotFoundHttpException => new NotFoundHttpException(match ($e->getModel()) {
+            Zone::class => 'There is no zone at this address. Choose one from the list of zones.',
+            Crop::class => 'There is no such crop in the crop book. Choose one from the list.',
+            default => 'What this address means is not here, or no longer. Reload the page.',
+        }));
+        $exceptions->map(NotFoundHttpException::class, static fn (NotFoundHttpException $e): NotFoundHttpException => str_starts_with($e->getMessage(), 'The route ') ? new NotFoundHttpException('There is nothing at this address.') : $e);
+        $exceptions->map(MethodNotAllowedHttpException::class, static fn (MethodNotAllowedHttpException $e): MethodNotAllowedHttpException => new MethodNotAllowedHttpException(
+            explode(', ', (string) ($e->getHeaders()['Allow'] ?? 'GET')), 'This address takes no such request.'));
+        $exceptions->respond(static fn (Response $response, Throwable $e, Request $request): Response => $response->getStatusCode() < 400 || $e instanceof ValidationException ? $response
+            : ErrorPage::respond($request, $response->getStatusCode()) ?? $response);
         $exceptions->map(AuthenticationException::class,
             static fn (AuthenticationException $e): AuthenticationException => new AuthenticationException('Nobody is logged in. Log in and try again.', $e->guards(), $e->redirectTo(request())));
         $exceptions->shouldRenderJsonWhen(

@@ -8,6 +8,7 @@ use Anthesis\Crop\CropColumn;
 use Anthesis\Crop\CropSchema;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Exchange\FormatError;
+use App\Languages\Translation;
 use App\Operations\Say;
 use App\People\User;
 use App\People\VersionedRequest;
@@ -22,8 +23,10 @@ class CropController
 {
     public function index(): JsonResponse
     {
+        $translations = Translation::byLanguage();
+
         return response()->json(['data' => array_map(static fn (Crop $c): array => [
-            'slug' => $c->slug, 'name' => $c->cells['name'], 'family' => $c->cells['family'], 'kind' => $c->cells['kind'],
+            'slug' => $c->slug, 'name' => $c->cells['name'], 'family' => $c->cells['family'], 'kind' => $c->cells['kind'], 'names' => CropNames::of($c->slug, $c->cells, $translations),
         ], Crop::inOrder())]);
     }
 

@@ -51,6 +51,25 @@ final class HomePage
         return $zones->take(0);
     }
 
+    /**
+     * Whether zones that were found are called so, or begin so, rather than nearly so.
+     *
+     * @param  array<int, Zone>  $zones
+     */
+    public static function isCalled(array $zones, string $asked): bool
+    {
+        $plain = PlainText::of($asked);
+        foreach ($zones as $zone) {
+            foreach (array_filter([$zone->name, $zone->district, ...$zone->settlements->pluck('name')->all(), ...$zone->settlements->pluck('postcode')->all()]) as $name) {
+                if (str_starts_with(PlainText::of((string) $name), $plain)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** @param  Collection<int, Zone>  $zones */
     public static function page(Collection $zones, bool $asked, bool $found, Reading $reading): Page
     {

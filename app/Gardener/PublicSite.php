@@ -190,6 +190,7 @@ final class PublicSite
         foreach (Reading::all() as $reading) {
             $pages[self::homeFile($reading->name())] = HomePage::page($zones, false, false, $reading);
         }
+        $pages += ErrorPage::all();
         foreach ($this->renderer->render($pages) as $file => $html) {
             self::keep(self::root()."/{$file}", $html);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use App\Crops\CropNames;
 use App\Zones\Zone;
 
 /**
@@ -14,6 +15,9 @@ final class SearchPage
 {
     /** No more of a kind than is read. */
     private const MOST = 20;
+
+    /** The last way of looking: a slip of the pen away. */
+    private const NEAR = 2;
 
     public function page(string $asked, Reading $reading): Page
     {
@@ -27,37 +31,29 @@ final class SearchPage
                 $slug = $sheet['slug'];
                 $crops[$slug] ??= ['slug' => $slug, 'name' => $sheet['name'], 'zones' => []];
                 $crops[$slug]['zones'][] = ['slug' => $zone->slug, 'name' => $zone->name];
-                $names[$slug] ??= self::names($sheet, $document->content['translations'] ?? []);
+                $names[$slug] ??= array_map(PlainText::of(...), CropNames::of($slug, $sheet, $document->content['translations'] ?? []));
             }
             $own += $document === null ? [] : $reading->own($document);
         }
-        $found = array_keys(self::best($names, $asked));
+        [$crop, $found] = self::best($names, $asked);
+        [$page, $pages] = self::pages($asked, $reading);
+        // What is only a slip away is no answer where something is called so.
+        $places = $asked === '' ? [] : HomePage::matching($zones, $asked)->all();
+        $near = $places !== [] && ! HomePage::isCalled($places, $asked);
+        $isExact = $crop < self::NEAR || $page < self::NEAR || ($places !== [] && ! $near);
+        $found = $isExact && $crop === self::NEAR ? [] : array_keys($found);
+        $pages = $isExact && $page === self::NEAR ? [] : $pages;
+        $places = $isExact && $near ? [] : $places;
 
         return new Page('search', '/search'.($asked === '' ? '' : '?for='.rawurlencode($asked)), [
             'asked' => $asked,
             'crops' => array_map(static fn (int|string $slug): array => $crops[$slug], array_slice($found, 0, self::MOST)),
-            'zones' => $asked === '' ? [] : array_values(HomePage::matching($zones, $asked)->map(static fn (Zone $z): array => ['slug' => $z->slug, 'name' => $z->name, 'district' => $z->district])->all()),
-            'pages' => self::pages($asked, $reading),
+            'zones' => array_values(array_map(static fn (Zone $z): array => ['slug' => $z->slug, 'name' => $z->name, 'district' => $z->district], $places)),
+            'pages' => $pages,
         ], $reading->say('page.search.title'), $reading->say('page.search.description'), null, $reading, $own);
     }
 
-    /**
-     * @param  array{name: string, latin: string, also_called?: string|null, ...}  $sheet
-     * @param  array<string, array<string, string>>  $translations
-     * @return list<string> plain
-     */
-    private static function names(array $sheet, array $translations): array
-    {
-        $written = array_filter([$sheet['name'], $sheet['also_called'] ?? null]);
-        foreach ($translations as $own) {
-            array_push($written, ...array_values(array_intersect_key($own, array_fill_keys($written, true))));
-        }
-        $names = array_merge([$sheet['latin']], ...array_map(static fn (string $text): array => [$text, ...explode(',', $text)], array_values($written)));
-
-        return array_values(array_unique(array_map(PlainText::of(...), $names)));
-    }
-
-    /** @return list<array{path: string, title: string}> */
+    /** @return array{int, list<array{path: string, title: string}>} how well they fit, and they */
     private static function pages(string $asked, Reading $reading): array
     {
         $words = $reading->words();
@@ -69,14 +65,14 @@ final class SearchPage
                 }
             }
         }
-        $found = self::best(array_map(static fn (string $title): array => [PlainText::of($title)], $texts), $asked);
+        [$fits, $found] = self::best(array_map(static fn (string $title): array => [PlainText::of($title)], $texts), $asked);
 
-        return array_map(static fn (int|string $path): array => ['path' => (string) $path, 'title' => $texts[$path]], array_slice(array_keys($found), 0, self::MOST));
+        return [$fits, array_map(static fn (int|string $path): array => ['path' => (string) $path, 'title' => $texts[$path]], array_slice(array_keys($found), 0, self::MOST))];
     }
 
     /**
      * @param  array<string, list<string>>  $names  plain, by what they are of
-     * @return array<string, list<string>> those the first way of looking that finds something finds
+     * @return array{int, array<string, list<string>>} the first way of looking that finds something, NEAR the last; and what it finds
      */
     private static function best(array $names, string $asked): array
     {
@@ -85,13 +81,13 @@ final class SearchPage
             static fn (string $name): bool => $name === $plain,
             static fn (string $name): bool => str_contains(" {$name}", " {$plain}"),
             static fn (string $name): bool => array_filter([$name, ...explode(' ', $name)], static fn (string $word): bool => PlainText::isNear($plain, $word)) !== [],
-        ] as $fits) {
+        ] as $way => $fits) {
             $found = array_filter($names, static fn (array $own): bool => array_filter($own, $fits) !== []);
             if ($found !== []) {
-                return $found;
+                return [$way, $found];
             }
         }
 
-        return [];
+        return [self::NEAR, []];
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Log;
 
 use App\Crops\Crop;
+use App\Crops\CropNames;
 use App\Cues\CuePlant;
+use App\Languages\Translation;
 use App\Operations\Today;
 use App\People\User;
 use App\Season\Packet;
@@ -75,6 +77,7 @@ final class ZoneLog
         $sowings = Sowing::underWay($zone, Today::day())->with(['crop', 'bed.site'])->limit(self::MOST_SOWINGS)->get();
         $lately = LogEntry::query()->where('zone_id', $zone->id)->where('user_id', $user->id)->whereNull('corrected_by')->with(['crop', 'bed'])->orderByDesc('id')->limit(self::LATELY)->get();
         $crops = Crop::query()->with('varieties')->get()->sortBy('position');
+        $translations = Translation::byLanguage();
         $likely = [...$this->sownAbout($zone), ...Packet::of($user)];
         $gardens = $lately->whereNotNull('bed_id')->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")->unique()->values();
         $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderBy('name')->get()
@@ -84,7 +87,7 @@ final class ZoneLog
             'today' => Today::day()->iso(),
             'zone' => ['slug' => $zone->slug, 'name' => $zone->name],
             'user' => $user->name,
-            'crops' => array_values($crops->map(static fn (Crop $c): array => ['slug' => $c->slug, 'name' => $c->cells['name'], 'start' => $c->cells['start'], 'varieties' => $c->varieties->pluck('name')->all()])->all()),
+            'crops' => array_values($crops->map(static fn (Crop $c): array => ['slug' => $c->slug, 'name' => $c->cells['name'], 'names' => CropNames::of($c->slug, $c->cells, $translations), 'start' => $c->cells['start'], 'varieties' => $c->varieties->pluck('name')->all()])->all()),
             'likely' => array_values(array_unique($likely)),
             'beds' => array_values($beds->map(static fn (Bed $b): array => $b->told())->all()),
             'sowings' => array_values($sowings->map(static fn (Sowing $s): array => $s->told())->all()),

@@ -10,4 +10,4 @@ afterEach(() => {
 });
 
 // As in vite.config.ts: patience with a busy machine.
-configure({ asyncUtilTimeout: 60_000 });
+configure({ asyncUtilTimeout: 20_000 });

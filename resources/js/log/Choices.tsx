@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Action } from '../ui/Action';
+import { isCalled } from '../words/search';
 import { say } from '../words/words';
 import { Field } from './controls';
 
@@ -16,7 +17,8 @@ export function Choices({
     empty,
 }: {
     label: string;
-    options: { value: string; label: string }[];
+    /** `names`: what else it is called, for those who look for it */
+    options: { value: string; label: string; names?: string[] }[];
     chosen: string | null;
     onChoose: (value: string) => void;
     /** asked where there are many to look through */
@@ -26,8 +28,8 @@ export function Choices({
 }) {
     const [all, setAll] = useState(false);
     const [asked, setAsked] = useState('');
-    const plain = asked.trim().toLowerCase();
-    const found = options.filter((option) => option.label.toLowerCase().includes(plain));
+    const plain = asked.trim();
+    const found = options.filter((option) => isCalled([option.label, ...(option.names ?? [])], plain));
     const shown = all || plain ? found : found.slice(0, FIRST);
     const known = options.find((option) => option.value === chosen);
     const list = known && !shown.includes(known) ? [known, ...shown] : shown;

@@ -174,7 +174,11 @@ function Subject({
                 chosen={fields.crop}
                 onChoose={(crop) => set({ crop, sowing: null, variety: '' })}
                 find={say('log.find-a-crop')}
-                options={cropsFor(book).map((crop) => ({ value: crop.slug, label: crop.name }))}
+                options={cropsFor(book).map((crop) => ({
+                    value: crop.slug,
+                    label: crop.name,
+                    names: crop.names,
+                }))}
             />
         </>
     );

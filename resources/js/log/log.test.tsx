@@ -45,8 +45,8 @@ const BOOK: LogBook = {
     zone: { slug: 'basin-floor', name: 'Basin Floor' },
     user: 'Wren',
     crops: [
-        { slug: 'kale', name: 'Kale', start: 'seed', varieties: [] },
-        { slug: 'radish', name: 'Radish', start: 'seed', varieties: ['Harrow Red'] },
+        { slug: 'kale', name: 'Kale', names: ['Kale'], start: 'seed', varieties: [] },
+        { slug: 'radish', name: 'Radish', names: ['Radish', 'rábano'], start: 'seed', varieties: ['Harrow Red'] },
     ],
     likely: ['radish'],
     beds: [

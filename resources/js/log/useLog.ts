@@ -89,12 +89,15 @@ export function useLog() {
     const send = useCallback(async () => {
         if (!owner.current) return;
         const last = await sendWaiting(owner.current.email);
-        set({
-            last,
+        const [waiting, sent] = [await waitingLines(), await sentLines()];
+        setState((before) => ({
+            ...before,
+            // A sending that had nothing to send learns nothing of the clock.
+            last: { ...last, clock: last.clock ?? before.last?.clock ?? null },
             stranger: last.ended === 'log-in' || last.ended === 'somebody-else',
-            waiting: await waitingLines(),
-            sent: await sentLines(),
-        });
+            waiting,
+            sent,
+        }));
         if (last.kept > 0) await fromServer();
     }, [fromServer, set]);
 

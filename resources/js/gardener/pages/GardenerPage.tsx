@@ -1,6 +1,7 @@
 import { Calendar } from './Calendar';
 import { Crop } from './Crop';
 import { Embed } from './Embed';
+import { ErrorPage } from './ErrorPage';
 import { Find } from './Find';
 import { Home } from './Home';
 import { Labels } from './Labels';
@@ -31,6 +32,8 @@ export function GardenerPage({ data }: { data: PageData }) {
             return <Office {...data.props} />;
         case 'search':
             return <Search {...data.props} />;
+        case 'error':
+            return <ErrorPage {...data.props} />;
         case 'find':
             return <Find {...data.props} />;
         case 'letter':

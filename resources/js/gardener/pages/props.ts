@@ -129,6 +129,9 @@ export type LetterProps = {
     crops: string;
 };
 
+/** In the place of a page that cannot be shown. */
+export type ErrorProps = { status: number };
+
 export type FindProps = {
     known: boolean;
     at: string;
@@ -169,4 +172,5 @@ export type PageData =
     | { page: 'letter'; props: LetterProps }
     | { page: 'find'; props: FindProps }
     | { page: 'labels'; props: LabelsProps }
-    | { page: 'embed'; props: EmbedProps };
+    | { page: 'embed'; props: EmbedProps }
+    | { page: 'error'; props: ErrorProps };

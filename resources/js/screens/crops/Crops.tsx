@@ -8,6 +8,7 @@ import { useMay } from '../../access/session';
 import { CropForm } from './CropForm';
 import { ShippedCrops } from './ShippedCrops';
 import { Problem } from '../../ui/Problem';
+import { isCalled } from '../../words/search';
 
 /** The crop book: every crop's numbers, what they mean, what they were. */
 export function Crops() {
@@ -17,8 +18,7 @@ export function Crops() {
     const [asked, setAsked] = useState('');
     const bring = useImportCrops();
     if (!crops) return null;
-    const plain = asked.trim().toLowerCase();
-    const found = crops.filter((c) => `${c.name} ${c.family}`.toLowerCase().includes(plain));
+    const found = crops.filter((c) => isCalled([...c.names, c.family], asked));
     const families = [...new Set(found.map((c) => c.family))];
     return (
         <main className="page book">

@@ -22,6 +22,8 @@ import { Reading } from './Reading';
 import { SeasonChart } from './SeasonChart';
 import { position } from './sentences';
 import { StandsAlready, UnderWay } from './UnderWay';
+import { isCalled } from '../../words/search';
+import { useCrops } from '../../api/crops';
 
 const PILES = ['last-chance', 'go', 'hold-a-week', 'hold', 'fair-chance'] as const;
 const ACTS = ['', 'sow-outdoors', 'plant', 'set-out', 'start-under-cover'];
@@ -46,14 +48,16 @@ export function Today() {
         else next.set(key, value);
         setParams(next, { replace: true });
     };
+    const { data: book } = useCrops();
+    const names = useMemo(() => new Map(book?.map((crop) => [crop.slug, crop.names])), [book]);
     const { data: packets } = usePackets();
     const mine = params.get('mine') === '1';
     const acts = useMemo(
         () =>
-            seen(data?.acts ?? [], asked, params.get('act') ?? '').filter(
+            seen(data?.acts ?? [], names, asked, params.get('act') ?? '').filter(
                 (act) => !mine || packets?.includes(act.crop),
             ),
-        [data, asked, params, mine, packets],
+        [data, names, asked, params, mine, packets],
     );
     const piled = PILES.flatMap((pile) => acts.filter((act) => act.pile === pile));
     const chosen = piled.find((act) => keyOf(act) === params.get('of'));
@@ -177,9 +181,10 @@ function Refused({ error, onDate }: { error: Error; onDate: (monthDay: string) =
     );
 }
 
-function seen(acts: SeasonAct[], asked: string, which: string): SeasonAct[] {
-    const plain = asked.trim().toLowerCase();
-    return acts.filter((act) => act.name.toLowerCase().includes(plain) && (which === '' || act.act === which));
+function seen(acts: SeasonAct[], names: Map<string, string[]>, asked: string, which: string): SeasonAct[] {
+    return acts.filter(
+        (act) => isCalled([act.name, ...(names.get(act.crop) ?? [])], asked) && (which === '' || act.act === which),
+    );
 }
 
 /** A date other than today; then it is the record's word alone. */

@@ -20,6 +20,8 @@ import { Legend } from './Legend';
 import { useChooseMethod, type View } from './queries';
 import { grouped, layOut, type Crop, type Rows } from './rows';
 import { Tools } from './Tools';
+import { isCalled } from '../../words/search';
+import { useCrops } from '../../api/crops';
 
 /** Room right of the scale, px. */
 const RIGHT = 6;
@@ -43,10 +45,11 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
     const [seen, setSeen] = useState({ top: 0, height: 900 });
     const chosen = params.get('crop');
     const by = params.get('by') ?? 'family';
+    const { data: book } = useCrops();
     const crops = useMemo(() => {
-        const plain = asked.trim().toLowerCase();
-        return data.crops.filter((crop) => `${crop.name} ${crop.family}`.toLowerCase().includes(plain));
-    }, [data.crops, asked]);
+        const names = new Map(book?.map((crop) => [crop.slug, crop.names]));
+        return data.crops.filter((crop) => isCalled([crop.name, crop.family, ...(names.get(crop.slug) ?? [])], asked));
+    }, [data.crops, book, asked]);
     const rows = useMemo(() => layOut(grouped(crops, by, day)), [crops, by, day]);
     const open = useCallback((crop: string | null) => set('crop', crop), [set]);
     const walk = useSteps(rows, chosen, open);

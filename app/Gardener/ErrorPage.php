@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/**
+ * What a reader gets in the place of a page that cannot be shown: in the site's frame and their language, with the search. Made with the
+ * page of zones and kept as files, because an error must not cost more than a page.
+ *
+ *     error.{status}.html, error.{status}.{reading}.html
+ */
+final class ErrorPage
+{
+    /** Errors that have words of their own, as `error-page.<status>.*`. */
+    public const STATUSES = [400, 404, 410, 429, 500, 503];
+
+    /** @return array<string, Page> by file */
+    public static function all(): array
+    {
+        $pages = [];
+        foreach (Reading::all() as $reading) {
+            foreach (self::STATUSES as $status) {
+                $title = $reading->say("error-page.{$status}.title");
+                $pages[self::file($status, $reading)] = new Page('error', null, ['status' => $status], $title, $title, null, $reading);
+            }
+        }
+
+        return $pages;
+    }
+
+    /** @return Response|null null where the pages were not made yet, or the address is no reader's */
+    public static function respond(Request $request, int $status): ?Response
+    {
+        if ($request->is('api/*', 'desk', 'desk/*', 'desk-files/*', 'log', 'open/*', 'up', 'tasks/*') || $request->expectsJson() || preg_match('/\.(json|geojson|csv|ics|atom|pdf|xml|txt)$/', $request->path()) === 1) {
+            return null;
+        }
+        $status = in_array($status, self::STATUSES, true) ? $status : ($status >= 500 ? 500 : 400);
+        $reading = Reading::named((string) $request->segment(1)) ?? new Reading;
+        $path = PublicSite::root().'/'.self::file($status, $reading);
+
+        return is_file($path) ? new Response((string) file_get_contents($path), $status, ['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Robots-Tag' => 'noindex']) : null;
+    }
+
+    private static function file(int $status, Reading $reading): string
+    {
+        return "error.{$status}".($reading->name() === '' ? '' : ".{$reading->name()}").'.html';
+    }
+}

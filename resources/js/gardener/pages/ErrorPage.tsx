@@ -1,0 +1,33 @@
+import { say } from '../../words/words';
+import { OfficeLinks } from './Office';
+import type { ErrorProps } from './props';
+import { Readings, useAddress } from './reading';
+import { SearchForm } from './Search';
+
+/** In the place of a page that cannot be shown: what happened, and where to go from here. */
+export function ErrorPage({ status }: ErrorProps) {
+    const address = useAddress();
+    return (
+        <>
+            <header className="top">
+                <a className="zone" href={address('/')}>
+                    {say('page.home.head')}
+                </a>
+                <Readings />
+            </header>
+            <main className="text">
+                <h1>{say(`error-page.${status}.title`)}</h1>
+                <p>{say(`error-page.${status}.text`)}</p>
+                <SearchForm />
+                <p>
+                    <a href={address('/')}>{say('error-page.find-your-zone')}</a>
+                </p>
+            </main>
+            <footer>
+                <p className="about">
+                    <OfficeLinks />
+                </p>
+            </footer>
+        </>
+    );
+}

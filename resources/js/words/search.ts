@@ -1,0 +1,16 @@
+/** Words as they are compared: small letters without accents, and one space between them. */
+function plain(text: string): string {
+    return text
+        .normalize('NFD')
+        .replace(/\p{M}/gu, '')
+        .toLowerCase()
+        .replace(/[\s-]+/g, ' ')
+        .trim();
+}
+
+/** Whether what somebody types is in one of the names: at the beginning of a word first of all, so that "pea" is no pear. */
+export function isCalled(names: (string | null | undefined)[], asked: string): boolean {
+    const wanted = plain(asked);
+    if (wanted === '') return true;
+    return names.some((name) => name && ` ${plain(name)}`.includes(` ${wanted}`));
+}
