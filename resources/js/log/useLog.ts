@@ -99,7 +99,7 @@ export function useLog() {
             sent,
         }));
         if (last.kept > 0) await fromServer();
-    }, [fromServer, set]);
+    }, [fromServer]);
 
     useEffect(() => {
         void fromStore()

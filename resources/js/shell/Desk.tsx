@@ -1,13 +1,15 @@
 import { say } from '../words/words';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { loggedInAgain } from '../api/again';
 import { api } from '../api/client';
 import { useSession } from '../access/session';
+import { useCrops } from '../api/crops';
 import { useZone } from '../api/zones';
 import { useKeptFocus } from '../ui/focus';
 import { useKeys } from '../ui/keyboard';
+import { Problem } from '../ui/Problem';
 import { forgetDrafts } from '../ui/kept';
 import { DemoClock } from './DemoClock';
 import { Settling } from './Settling';
@@ -64,19 +66,24 @@ function useScreenKeys(slug: string | undefined, showKeys: () => void) {
 
 /** The frame of every screen at the desk: the zone, the screens, who is here, the keys. */
 export function Desk() {
-    const { zone: slug } = useParams();
+    const { zone: slug, crop: of } = useParams();
     const { data: session } = useSession();
-    const { data: zone } = useZone(slug);
+    const { data: zone, error: noZone } = useZone(slug);
     const [help, setHelp] = useState(false);
     const navigate = useNavigate();
     const location = useLocation();
     const queries = useQueryClient();
     useKeptFocus();
     useScreenKeys(slug, () => setHelp((shown) => !shown));
-    const here = SCREENS.find((screen) => location.pathname.split('/').includes(screen.path))?.name;
+    const { data: crops } = useCrops();
+    const here =
+        SCREENS.find((screen) => location.pathname.split('/').includes(screen.path))?.name ??
+        OUTSIDE.find((screen) => location.pathname.startsWith(screen.path))?.name ??
+        (location.pathname.endsWith('/method') ? say('desk.method') : slug ? say('desk.edit-zone') : say('desk.zones'));
+    const crop = crops?.find((one) => one.slug === of)?.name;
     useEffect(() => {
-        document.title = [zone?.name, here, 'Anthesis'].filter(Boolean).join(' · ');
-    }, [zone?.name, here]);
+        document.title = [crop, here, zone?.name, 'Anthesis'].filter(Boolean).join(' · ');
+    }, [zone?.name, here, crop]);
     // Who works here stays here, whatever they are typing, until they log out: where the log-in ran out they are asked again.
     const [user, setUser] = useState(session?.user ?? null);
     if (session?.user && session.user !== user) setUser(session.user);
@@ -148,7 +155,14 @@ export function Desk() {
                     </button>
                 </span>
             </header>
-            {slug && zone === undefined ? null : (
+            {noZone ? (
+                <main className="page">
+                    <Problem error={noZone} />
+                    <p>
+                        <Link to="/desk">{say('desk.all-zones')}</Link>
+                    </p>
+                </main>
+            ) : slug && zone === undefined ? null : (
                 <Settling key={location.pathname}>
                     <Outlet />
                 </Settling>

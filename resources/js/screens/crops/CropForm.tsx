@@ -21,7 +21,7 @@ const NOTHING = { changes: {} as Record<string, string>, note: '' };
 
 /** A crop's numbers, with what a change would do to its ribbon in a zone before it is saved. */
 export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) {
-    const { data: crop } = useCrop(slug);
+    const { data: crop, error } = useCrop(slug);
     const { data: columns } = useCropColumns();
     const { data: zones } = useZones();
     const [typed, type, forget] = useKept(`crop-${slug}`, NOTHING);
@@ -33,6 +33,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
     const computed = (zones ?? []).filter((z) => z.record);
     const at = zone || computed[0]?.slug || '';
     const trial = useCropTrial(slug, at, mayEdit ? tried : {});
+    if (error) return <Problem error={error} />;
     if (!crop || !columns) return null;
     const errors = {
         ...(trial.error instanceof Refusal ? trial.error.errors : {}),

@@ -9,6 +9,7 @@ import { useDateCursor } from '../../time/cursor';
 import { dateAfter } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { useKeys } from '../../ui/keyboard';
+import { NoRecord } from '../../ui/NoRecord';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { BedForm } from './BedForm';
@@ -29,7 +30,7 @@ export function Ground() {
     const { zone = '' } = useParams();
     const [params, setParams] = useSearchParams();
     const { data: session } = useSession();
-    const { data: climate } = useClimate(zone);
+    const { data: climate, error: withoutClimate } = useClimate(zone);
     const today = session?.today ?? '2026-01-01';
     const starts = climate?.ruler.starts ?? '01-01';
     const begins = Number(params.get('year')) || Number(today.slice(0, 4)) - (today.slice(5) < starts ? 1 : 0);
@@ -44,7 +45,17 @@ export function Ground() {
         setParams(next, { replace: true });
     };
     if (!data || !climate)
-        return <main className="page">{error ? <Problem error={error} /> : <p>{say('ground.looking')}</p>}</main>;
+        return (
+            <main className="page">
+                {error ? (
+                    <Problem error={error} />
+                ) : withoutClimate ? (
+                    <NoRecord zone={zone} error={withoutClimate} />
+                ) : (
+                    <p role="status">{say('ground.looking')}</p>
+                )}
+            </main>
+        );
     const beds = data.beds.filter((bed) => garden === '' || bed.garden === garden);
     return (
         <Beds

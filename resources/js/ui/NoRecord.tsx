@@ -1,0 +1,15 @@
+import { Link } from 'react-router';
+import { say } from '../words/words';
+import { Problem } from './Problem';
+
+/** In the place of what only a zone with a record has: what is missing, and where it is added. */
+export function NoRecord({ zone, error }: { zone: string; error: Error }) {
+    return (
+        <>
+            <Problem error={error} />
+            <p>
+                <Link to={`/desk/zones/${zone}/record/files`}>{say('common.go-to-the-record')}</Link>
+            </p>
+        </>
+    );
+}
