@@ -127,7 +127,7 @@ final class EditionPages
             'all' => array_map(static fn (array $sheet): array => ['slug' => $sheet['slug'], 'name' => $sheet['name']], $edition->content['crops']),
             'week' => $this->weekOf($edition, $today, $chosen),
             'host' => url(''),
-            'papers' => PaperSize::ofSheet('year'),
+            'papers' => PaperSize::ofSheet('year', $reading),
         ], ['zone' => $edition->content['zone']['name']]);
     }
 

@@ -38,7 +38,7 @@ class PaperController
 
     private function size(Request $request): PaperSize
     {
-        $sizes = PaperSize::ofSheet((string) $request->route('sheet'));
+        $sizes = PaperSize::ofSheet((string) $request->route('sheet'), Reading::of($request));
         $asked = PaperSize::tryFrom($request->string('size')->toString());
 
         return in_array($asked, $sizes, true) ? $asked : $sizes[0];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use Anthesis\Exchange\UnitSystem;
+
 /** Paper a sheet is made for; the style of a page knows how large it is. */
 enum PaperSize: string
 {
@@ -15,9 +17,11 @@ enum PaperSize: string
 
     case Tabloid = 'tabloid';
 
-    /** @return list<self> those a sheet can be had on, the one it is made for first */
-    public static function ofSheet(string $sheet): array
+    /** @return list<self> those a sheet can be had on, the one its reader is likely to have first: who reads in °F prints on Letter */
+    public static function ofSheet(string $sheet, Reading $reading): array
     {
-        return $sheet === 'wall' ? [self::A3, self::Tabloid] : [self::A4, self::Letter];
+        $sizes = $sheet === 'wall' ? [self::A3, self::Tabloid] : [self::A4, self::Letter];
+
+        return $reading->units === UnitSystem::Us ? array_reverse($sizes) : $sizes;
     }
 }

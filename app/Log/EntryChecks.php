@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Cues\CuePlant;
+use App\Operations\Say;
 use App\Operations\Today;
 use App\Stations\Station;
 use App\Stations\StationRecord;
@@ -37,10 +39,10 @@ final class EntryChecks
     {
         $on = $entry->on->iso();
         if ($on > $this->today) {
-            throw new EntryRefused('on', "{$on} has not come yet: today is {$this->today}. Give the day it was done on.");
+            throw new EntryRefused('on', Say::date($entry->on).' has not come yet: today is '.Say::date(Day::fromIso($this->today)).'. Give the day it was done on.');
         }
         if ($this->recordBegins !== '' && $on < $this->recordBegins) {
-            throw new EntryRefused('on', "{$on} is before the record of this zone begins ({$this->recordBegins}), so nothing can be told of it. Check the year.");
+            throw new EntryRefused('on', Say::date($entry->on).' is before the record of this zone begins ('.Say::date(Day::fromIso($this->recordBegins)).'), so nothing can be told of it. Check the year.');
         }
         if ($entry->photo !== null && ! $this->exists("photo {$entry->photo}", static fn (): bool => LogPhoto::query()->whereKey($entry->photo)->exists())) {
             throw new EntryRefused('photo', 'The photograph did not arrive. Send it first.');

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Record\Day;
+use App\Operations\Say;
+
 /** What the entries of a sowing come to: its days, its place, and its harvest. */
 final class SowingFold
 {
@@ -83,7 +86,7 @@ final class SowingFold
     {
         foreach (self::ORDER as [$first, $then]) {
             if (isset($days[$first], $days[$then]) && $days[$then] < $days[$first]) {
-                throw new EntryRefused('on', self::WORDS[$then]." on {$days[$then]} is before it was ".self::WORDS[$first]." on {$days[$first]}. Check the day, or choose the other sowing.");
+                throw new EntryRefused('on', self::WORDS[$then].' on '.Say::date(Day::fromIso($days[$then])).' is before it was '.self::WORDS[$first].' on '.Say::date(Day::fromIso($days[$first])).'. Check the day, or choose the other sowing.');
             }
         }
     }

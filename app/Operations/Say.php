@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Operations;
 
 use Anthesis\Exchange\Words;
+use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 
 /** Says the core's phrases in the language of the request. */
@@ -13,6 +14,12 @@ final class Say
     public static function phrase(Phrase $phrase): string
     {
         return Words::in(app()->getLocale())->phrase($phrase);
+    }
+
+    /** @return string "12 May 2026" */
+    public static function date(Day $day): string
+    {
+        return self::key('date', ['day' => Phrase::day($day->yearDay()), 'year' => (string) $day->year()]);
     }
 
     /** @param  array<string, int|float|string|Phrase>  $with */

@@ -19,6 +19,7 @@ use Anthesis\Soil\Site;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\School\FromReplay;
 use App\Crops\ZoneCrops;
+use App\Operations\Say;
 use App\Results\Result;
 use App\Results\Results;
 use App\Results\ZoneRecordNote;
@@ -119,7 +120,7 @@ final readonly class ZoneToday
     public static function missing(Day $first, Day $last, Day $today): ?string
     {
         return match (true) {
-            $last->number < $today->number - 1 - Gap::BRIDGED_DAYS => "The record ends on {$last->iso()}, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.",
+            $last->number < $today->number - 1 - Gap::BRIDGED_DAYS => 'The record ends on '.Say::date($last).', too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.',
             $first->number > $today->number - Splice::BEFORE => 'The record is too short to put past years to this season: it needs '.Splice::BEFORE.' days before today.',
             default => null,
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Soil;
 
 use Anthesis\Record\Day;
+use App\Operations\Say;
 use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\FormRequest;
@@ -72,7 +73,7 @@ class SoilReadingRequest extends FormRequest
             throw ValidationException::withMessages(['on' => 'Give the day of the reading as YYYY-MM-DD.']);
         }
         if ($day->number > Today::day()->number) {
-            throw ValidationException::withMessages(['on' => "{$day->iso()} has not come yet. Give the day the reading was taken on."]);
+            throw ValidationException::withMessages(['on' => Say::date($day).' has not come yet. Give the day the reading was taken on.']);
         }
 
         return $day;

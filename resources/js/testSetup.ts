@@ -9,5 +9,8 @@ afterEach(() => {
     document.body.replaceChildren();
 });
 
+// There is no canvas here: names are measured by their letters, as in a browser without one.
+HTMLCanvasElement.prototype.getContext = () => null;
+
 // As in vite.config.ts: patience with a busy machine.
 configure({ asyncUtilTimeout: 20_000 });

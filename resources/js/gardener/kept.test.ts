@@ -39,6 +39,20 @@ describe('a reading', () => {
         expect(keepReading(at('/zones/lake').window)).toBe(false);
     });
 
+    it('is the one the browser asks for until one is chosen', () => {
+        document.querySelector('[data-reading]')?.setAttribute('hreflang', 'es');
+        const inSpanish = (path: string) => {
+            const { window, replace } = at(path);
+            return { window: { ...window, navigator: { languages: ['es-MX', 'en'] } } as unknown as Window, replace };
+        };
+        const { window, replace } = inSpanish('/zones/lake');
+        expect(keepReading(window)).toBe(true);
+        expect(replace).toHaveBeenCalledWith('https://x.example/es/zones/lake');
+        expect(keepReading(at('/zones/lake').window)).toBe(false);
+        localStorage.setItem('anthesis-reading', '');
+        expect(keepReading(inSpanish('/zones/lake').window)).toBe(false);
+    });
+
     it('is kept when a link to it is followed', () => {
         keepReading(at('/zones/lake').window);
         document.addEventListener('click', (event) => event.preventDefault(), { once: true });

@@ -9,11 +9,11 @@ const CHOSEN = /^\/[a-z]{2,3}(-f)?(\/|$)/;
  *
  * @returns whether the reader is being led elsewhere
  */
-export function keepReading({ document, localStorage, location }: Window): boolean {
+export function keepReading({ document, localStorage, location, navigator }: Window): boolean {
     for (const link of document.querySelectorAll<HTMLAnchorElement>('a[data-reading]')) {
         link.addEventListener('click', () => keep(localStorage, link.dataset.reading ?? ''));
     }
-    const kept = read(localStorage);
+    const kept = read(localStorage) ?? preferred(document, navigator);
     const fromOutside = document.referrer === '' || new URL(document.referrer).origin !== location.origin;
     if (kept === '' || !fromOutside || CHOSEN.test(location.pathname)) return false;
     const link = [...document.querySelectorAll<HTMLAnchorElement>('a[data-reading]')].find(
@@ -25,12 +25,21 @@ export function keepReading({ document, localStorage, location }: Window): boole
     return true;
 }
 
-function read(storage: Storage): string {
+/** The reading in the language the browser asks for, where the page is there in it; who goes back has chosen, and stays. */
+function preferred(document: Document, navigator: Navigator): string {
+    const wanted = (navigator.languages?.[0] ?? navigator.language ?? '').slice(0, 2);
+    if (wanted === '' || wanted === document.documentElement.lang) return '';
+    const links = [...document.querySelectorAll<HTMLAnchorElement>('a[data-reading]')];
+    return links.find((one) => one.hreflang === wanted)?.dataset.reading ?? '';
+}
+
+/** What was chosen; null: nothing yet. */
+function read(storage: Storage): string | null {
     try {
-        const kept = storage.getItem(KEPT) ?? '';
-        return kept === '' || CHOSEN.test(kept) ? kept : '';
+        const kept = storage.getItem(KEPT);
+        return kept === null || kept === '' || CHOSEN.test(kept) ? kept : null;
     } catch {
-        return '';
+        return null;
     }
 }
 

@@ -1,5 +1,7 @@
-import { Kbd, Modal, Table } from '@mantine/core';
+import { Checkbox, Kbd, Modal, Table } from '@mantine/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
+import { keysAreOn, switchKeys } from '../ui/keyboard';
 import { say } from '../words/words';
 
 const KEYS: [string, string][] = [
@@ -29,8 +31,19 @@ const KEYS: [string, string][] = [
 
 /** The keys, and what each does. */
 export function Keys({ onClose }: { onClose: () => void }) {
+    const [on, setOn] = useState(keysAreOn);
     return (
         <Modal opened onClose={onClose} title={say('desk.keys')} closeButtonProps={{ 'aria-label': say('desk.close') }}>
+            <Checkbox
+                mb="sm"
+                label={say('desk.single-keys')}
+                description={say('desk.single-keys-help')}
+                checked={on}
+                onChange={({ currentTarget: { checked } }) => {
+                    switchKeys(checked);
+                    setOn(checked);
+                }}
+            />
             <Table>
                 <Table.Tbody>
                     {KEYS.map(([keys, meaning]) => (

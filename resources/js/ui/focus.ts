@@ -27,13 +27,32 @@ export function useKeptFocus() {
         };
         const look = () => {
             const lost = last !== null && !last.isConnected;
+            // A button that was pressed and can be pressed no more: the keyboard stays in its form.
+            if (
+                last instanceof HTMLButtonElement &&
+                last.isConnected &&
+                last.disabled &&
+                document.activeElement === document.body
+            ) {
+                const near = last.closest<HTMLElement>('form, section, main');
+                if (near) {
+                    near.tabIndex = -1;
+                    near.focus({ preventScroll: true });
+                }
+                return;
+            }
             if (document.activeElement !== document.body || !(lost || arriving.current)) return;
             // A screen is drawn once its data has come; until then there is nowhere to be.
             if (document.querySelector('main') !== null) toScreen();
         };
         const watch = new MutationObserver(look);
         document.addEventListener('focusin', note);
-        watch.observe(document.body, { childList: true, subtree: true });
+        watch.observe(document.body, {
+            childList: true,
+            subtree: true,
+            attributes: true,
+            attributeFilter: ['disabled'],
+        });
         look();
         return () => {
             document.removeEventListener('focusin', note);

@@ -1,6 +1,6 @@
 import { fireEvent, render } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import { useKeys, type Keys } from './keyboard';
+import { switchKeys, useKeys, type Keys } from './keyboard';
 
 function Listener({ keys }: { keys: Keys }) {
     useKeys(keys);
@@ -27,6 +27,19 @@ describe('keys', () => {
         fireEvent.keyDown(field, { key: 'Escape' });
         expect(keys.j).not.toHaveBeenCalled();
         expect(keys.Escape).toHaveBeenCalledTimes(1);
+    });
+
+    it('of one letter can be turned off, and Escape still works', () => {
+        const keys = { j: vi.fn(), 'g w': vi.fn(), Escape: vi.fn() };
+        render(<Listener keys={keys} />);
+        switchKeys(false);
+        for (const key of ['j', 'g', 'w', 'Escape']) fireEvent.keyDown(window, { key });
+        switchKeys(true);
+        expect(keys.j).not.toHaveBeenCalled();
+        expect(keys['g w']).not.toHaveBeenCalled();
+        expect(keys.Escape).toHaveBeenCalledTimes(1);
+        fireEvent.keyDown(window, { key: 'j' });
+        expect(keys.j).toHaveBeenCalledTimes(1);
     });
 
     it('leave shortcuts of the browser alone', () => {

@@ -1,5 +1,25 @@
 import { useEffect, useRef } from 'react';
 
+const OFF = 'anthesis-keys-off';
+
+/** Whether keys of one letter do something: whoever speaks to their computer, or whose hand shakes, switches them off. */
+export function keysAreOn(): boolean {
+    try {
+        return localStorage.getItem(OFF) === null;
+    } catch {
+        return true;
+    }
+}
+
+export function switchKeys(on: boolean) {
+    try {
+        if (on) localStorage.removeItem(OFF);
+        else localStorage.setItem(OFF, '1');
+    } catch {
+        // A browser that keeps nothing keeps no choice.
+    }
+}
+
 /** Keys by name ("j", "[", "Escape", "g w" for two in a row) and what each does. */
 export type Keys = Record<string, () => void>;
 
@@ -17,6 +37,7 @@ export function useKeys(keys: Keys) {
                 event.target instanceof HTMLElement &&
                 event.target.closest('input, textarea, select, [contenteditable]');
             if (typing && event.key !== 'Escape') return;
+            if (event.key.length === 1 && !keysAreOn()) return;
             const name = prefix.current === null ? event.key : `${prefix.current} ${event.key}`;
             prefix.current = null;
             const act = current.current[name];

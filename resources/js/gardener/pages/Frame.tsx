@@ -55,7 +55,7 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
             <footer>
                 <p>{common.guidance.map((phrase) => say(phrase)).join(' ')}</p>
                 <p className="take">
-                    {say('page.take')} <a href={`${base}/calendar.ics`}>{say('page.take.feed')}</a>,{' '}
+                    {say('page.take')} <a href={`${base}/calendar.ics?events=short`}>{say('page.take.feed')}</a>,{' '}
                     <a href={`${base}/calendar.csv`}>{say('page.take.table')}</a>,{' '}
                     <a href={`${unread(base)}/calendar.json`}>{say('page.take.data')}</a>,{' '}
                     <a href={address(`/zones/${zone.slug}/news.atom`)}>{say('page.take.news')}</a>,{' '}

@@ -21,6 +21,7 @@ export function Home({ asked, found, zones }: HomeProps) {
                     <button type="submit">{say('page.home.show')}</button>
                 </div>
             </form>
+            <SearchForm />
             <p className="position" hidden>
                 <button type="button" className="plain" data-find={address('/find')}>
                     {say('page.home.position')}
@@ -66,7 +67,6 @@ export function Home({ asked, found, zones }: HomeProps) {
                     />
                 </section>
             ))}
-            <SearchForm />
             <footer>
                 <p className="about">
                     <OfficeLinks />

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { say } from '../../words/words';
 import type { YearScale } from '../../time/yearScale';
-import { inShort } from '../../time/days';
+import { dateInShort, inShort } from '../../time/days';
 import { laned, place, shown } from './lanes';
 import type { GroundBed, Span, Stay } from './queries';
 
@@ -202,8 +202,8 @@ function Gaps({
         const here = chosen?.bed === bed.id && chosen.gap?.from === gap.from;
         const words = say('ground.gap', {
             bed: bed.name,
-            from: inShort(gap.from.slice(5)),
-            to: inShort(gap.to.slice(5)),
+            from: dateInShort(gap.from),
+            to: dateInShort(gap.to),
         });
         return (
             <g

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { inShort } from '../../time/days';
+import { dateInShort, inShort } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
@@ -47,8 +47,8 @@ export function GapFits({
     const flowers = fits.filter((fit) => fit.unit === 'stems');
     return (
         <>
-            <h2>{say('ground.gap-of', { bed: bed.name, from: inShort(span.from.slice(5)) })}</h2>
-            <p>{say('ground.gap-until', { to: inShort(span.to.slice(5)), metres: data?.free_m ?? 0 })}</p>
+            <h2>{say('ground.gap-of', { bed: bed.name, from: dateInShort(span.from) })}</h2>
+            <p>{say('ground.gap-until', { to: dateInShort(span.to), metres: data?.free_m ?? 0 })}</p>
             <Problem error={error} />
             {data && fits.length === 0 && <p>{say('ground.nothing-fits')}</p>}
             <FitList fits={fits.filter((fit) => fit.unit !== 'stems')} first={EATEN} onPlan={plan} />

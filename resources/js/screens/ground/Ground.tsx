@@ -97,6 +97,13 @@ export function Ground() {
     );
 }
 
+/** The keyboard goes where the arrows do, so that what is chosen is read out and Enter is meant for it. */
+function focusChosen() {
+    requestAnimationFrame(() =>
+        document.querySelector<SVGElement>('.ground [aria-pressed="true"]')?.focus({ preventScroll: true }),
+    );
+}
+
 function Beds({
     zone,
     data,
@@ -120,14 +127,18 @@ function Beds({
     const plantings = usePlantings(zone, span);
     const bed = beds.find((one) => one.id === chosen?.bed);
     const gaps = bed ? shown(bed.gaps, year.from, year.to) : [];
+    const choose = (next: Chosen) => {
+        setChosen(next);
+        focusChosen();
+    };
     const step = (by: number) => {
         const next = beds[Math.max(0, Math.min(beds.length - 1, (bed ? beds.indexOf(bed) : -1) + by))];
-        if (next) setChosen({ bed: next.id });
+        if (next) choose({ bed: next.id });
     };
     const stepGap = (by: number) => {
         const at = gaps.findIndex((gap) => gap.from === chosen?.gap?.from);
         const next = gaps[at < 0 ? (by > 0 ? 0 : gaps.length - 1) : Math.max(0, Math.min(gaps.length - 1, at + by))];
-        if (bed && next) setChosen({ bed: bed.id, gap: next });
+        if (bed && next) choose({ bed: bed.id, gap: next });
     };
     useKeys({
         ArrowDown: () => step(1),
@@ -147,15 +158,9 @@ function Beds({
         <div className="windows ground">
             <main className="sheet">
                 <h2 className="sr-only">{say('ground.of-year', { year: year.from.slice(0, 4) })}</h2>
-                <div className="tools">
+                <BedTools plantings={plantings} onSide={setSide}>
                     {tools}
-                    <Button size="xs" variant="default" onClick={() => setSide('fill')}>
-                        {say('ground.fill')}
-                    </Button>
-                    <Action onClick={() => setSide('bed')}>{say('ground.add-bed')}</Action>
-                    <Action onClick={() => window.print()}>{say('ground.print')}</Action>
-                    {plantings.canUndo() && <Action onClick={plantings.undo}>{say('ground.undo')}</Action>}
-                </div>
+                </BedTools>
                 <Problem error={plantings.error} />
                 {beds.length === 0 ? (
                     <p>{say('ground.no-bed-yet')}</p>
@@ -214,6 +219,28 @@ function Beds({
                     <Conflicts beds={beds} onChoose={setChosen} />
                 )}
             </aside>
+        </div>
+    );
+}
+
+function BedTools({
+    plantings,
+    onSide,
+    children,
+}: {
+    plantings: ReturnType<typeof usePlantings>;
+    onSide: (side: 'fill' | 'bed') => void;
+    children: React.ReactNode;
+}) {
+    return (
+        <div className="tools">
+            {children}
+            <Button size="xs" variant="default" onClick={() => onSide('fill')}>
+                {say('ground.fill')}
+            </Button>
+            <Action onClick={() => onSide('bed')}>{say('ground.add-bed')}</Action>
+            <Action onClick={() => window.print()}>{say('ground.print')}</Action>
+            {plantings.canUndo() && <Action onClick={plantings.undo}>{say('ground.undo')}</Action>}
         </div>
     );
 }

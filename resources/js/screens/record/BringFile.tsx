@@ -63,6 +63,7 @@ export function BringFile({
                         })
                     }
                     clearable
+                    clearButtonProps={{ 'aria-label': say('common.remove-the-file') }}
                 />
             </Group>
             {file && (

@@ -49,6 +49,7 @@ export function Readings({ zone }: { zone: string }) {
                         value={file}
                         onChange={(readings) => bring(readings, site)}
                         clearable
+                        clearButtonProps={{ 'aria-label': say('common.remove-the-file') }}
                     />
                     {found && found.depths.length > 1 && (
                         <NativeSelect

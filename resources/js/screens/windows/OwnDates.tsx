@@ -27,8 +27,6 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
             ),
         );
     };
-    const change = (i: number, values: Partial<Row>) =>
-        setRows(rows.map((row, j) => (i === j ? { ...row, ...values } : row)));
     if (school === null) {
         return (
             <>
@@ -70,49 +68,13 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
             }}
         >
             <h3>{say(`school.${school}.follow`)}</h3>
-            {school === 'own' && (
-                <>
-                    {rows.map((row, i) => (
-                        <Group key={i} gap={6} mb={6} wrap="nowrap">
-                            {routes.length > 1 && (
-                                <NativeSelect
-                                    size="xs"
-                                    aria-label={say('own-dates.way-of-growing', { i: i + 1 })}
-                                    value={row.route}
-                                    onChange={(event) => change(i, { route: event.currentTarget.value as Route })}
-                                    data={routes}
-                                />
-                            )}
-                            <DayField
-                                label={say('own-dates.from', { i: i + 1 })}
-                                value={row.first}
-                                onChange={(first) => change(i, { first })}
-                            />
-                            {say('own-dates.to')}
-                            <DayField
-                                label={say('own-dates.to-2', { i: i + 1 })}
-                                value={row.last}
-                                onChange={(last) => change(i, { last })}
-                            />
-                            <Action onClick={() => setRows(rows.filter((_, j) => j !== i))}>
-                                {say('own-dates.out')}
-                            </Action>
-                        </Group>
-                    ))}
-                    <Action
-                        onClick={() =>
-                            setRows([...rows, { route: (routes[0]?.value ?? 'direct') as Route, first: '', last: '' }])
-                        }
-                    >
-                        {say('own-dates.another-window')}
-                    </Action>
-                </>
-            )}
+            {school === 'own' && <Windows rows={rows} setRows={setRows} routes={routes} />}
             <Textarea
                 mt="xs"
                 size="xs"
                 label={say('own-dates.why')}
                 required
+                autoFocus={school !== 'own'}
                 maxLength={500}
                 autosize
                 minRows={2}
@@ -132,8 +94,69 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
     );
 }
 
+/** The educator's own windows, one line each. */
+function Windows({
+    rows,
+    setRows,
+    routes,
+}: {
+    rows: Row[];
+    setRows: (rows: Row[]) => void;
+    routes: { value: Route; label: string }[];
+}) {
+    const change = (i: number, values: Partial<Row>) =>
+        setRows(rows.map((row, j) => (i === j ? { ...row, ...values } : row)));
+    return (
+        <>
+            {rows.map((row, i) => (
+                <Group key={i} gap={6} mb={6} wrap="nowrap">
+                    {routes.length > 1 && (
+                        <NativeSelect
+                            size="xs"
+                            aria-label={say('own-dates.way-of-growing', { i: i + 1 })}
+                            value={row.route}
+                            onChange={(event) => change(i, { route: event.currentTarget.value as Route })}
+                            data={routes}
+                        />
+                    )}
+                    <DayField
+                        label={say('own-dates.from', { i: i + 1 })}
+                        value={row.first}
+                        autoFocus={i === 0}
+                        onChange={(first) => change(i, { first })}
+                    />
+                    {say('own-dates.to')}
+                    <DayField
+                        label={say('own-dates.to-2', { i: i + 1 })}
+                        value={row.last}
+                        onChange={(last) => change(i, { last })}
+                    />
+                    <Action onClick={() => setRows(rows.filter((_, j) => j !== i))}>{say('own-dates.out')}</Action>
+                </Group>
+            ))}
+            <Action
+                onClick={() =>
+                    setRows([...rows, { route: (routes[0]?.value ?? 'direct') as Route, first: '', last: '' }])
+                }
+            >
+                {say('own-dates.another-window')}
+            </Action>
+        </>
+    );
+}
+
 /** A day of the year, typed as one writes it or picked from the browser's own calendar; the year picked does not matter. */
-function DayField({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+function DayField({
+    label,
+    value,
+    onChange,
+    autoFocus = false,
+}: {
+    label: string;
+    value: string;
+    onChange: (value: string) => void;
+    autoFocus?: boolean;
+}) {
     const [typed, setTyped] = useState<string | null>(null);
     const isKnown = value !== '';
     return (
@@ -142,6 +165,7 @@ function DayField({ label, value, onChange }: { label: string; value: string; on
                 size="xs"
                 w={110}
                 aria-label={label}
+                autoFocus={autoFocus}
                 placeholder={say('own-dates.such-as')}
                 required
                 value={typed ?? (isKnown ? inShort(value) : '')}

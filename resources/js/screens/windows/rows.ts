@@ -7,7 +7,8 @@ export type Crop = Windows['crops'][number];
 /** Height of a way of growing in a row, and between rows, px; a longer name than so many letters takes two lines. */
 export const LANE = 28;
 const ROW_GAP = 6;
-const LONGEST_NAME = 17;
+/** Room for a name beside its act, px. */
+const NAME_ROOM = 134;
 
 /** Where each crop and each group's heading stands under the ruler, px. */
 export type Rows = {
@@ -52,11 +53,25 @@ export function grouped(crops: Crop[], by: string, day: number): { group: string
     return [...new Set(crops.map(of))].map((group) => ({ group, crops: crops.filter((crop) => of(crop) === group) }));
 }
 
+let pen: CanvasRenderingContext2D | null | undefined;
+
+/** How wide a name is in the face that is there: the one it was designed in may not have come. */
+function widthOf(name: string): number {
+    if (pen === undefined) {
+        pen = typeof document === 'undefined' ? null : document.createElement('canvas').getContext('2d');
+        if (pen) pen.font = `15.2px ${getComputedStyle(document.body).fontFamily || 'serif'}`;
+    }
+    return pen ? pen.measureText(name).width : name.length * 7.8;
+}
+
 /** A long name takes two lines, so that it does not run into the act beside it. */
 export function inLines(name: string): string[] {
-    if (name.length <= LONGEST_NAME) return [name];
+    if (widthOf(name) <= NAME_ROOM) return [name];
     const words = name.split(' ');
-    return [words[0] ?? '', words.slice(1).join(' ')].filter((line) => line !== '');
+    let first = words[0] ?? '';
+    let at = 1;
+    for (; at < words.length && widthOf(`${first} ${words[at]}`) <= NAME_ROOM; at++) first += ` ${words[at]}`;
+    return [first, words.slice(at).join(' ')].filter((line) => line !== '');
 }
 
 /** Puts groups and their crops one under the other. */
