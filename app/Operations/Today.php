@@ -5,10 +5,17 @@ declare(strict_types=1);
 namespace App\Operations;
 
 use Anthesis\Record\Day;
+use Carbon\CarbonImmutable;
 
 /** The day the application takes for today: in the demonstration the one its clock stands on, else the real one; tests set their own. */
 final class Today
 {
+    /** Now, on the day taken for today: for what readers are shown the date of. */
+    public static function now(): CarbonImmutable
+    {
+        return CarbonImmutable::now()->setDateFrom(self::day()->iso());
+    }
+
     public static function day(): Day
     {
         $set = config('anthesis.today');

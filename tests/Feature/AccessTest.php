@@ -25,7 +25,7 @@ final class AccessTest extends TestCase
     {
         $this->zone();
         $this->get('/desk')->assertRedirect('/desk/login');
-        $this->get('/desk/zones/test-basin/windows')->assertRedirect('/desk/login');
+        $this->get('/desk/zones/test-basin/windows')->assertRedirect('/desk/login?to=%2Fdesk%2Fzones%2Ftest-basin%2Fwindows');
         $this->get('/desk/login')->assertOk();
         foreach (['/api/zones', '/api/zones/test-basin', '/api/zones/test-basin/windows', '/api/zones/test-basin/editions'] as $path) {
             $this->getJson($path)->assertUnauthorized();

@@ -95,12 +95,12 @@ class LogTest extends TestCase
         $this->send($this->sown('radish-one', '2012-04-10'), $this->sown('radish-two', '2012-04-11'))->assertJsonPath('data.kept', ['radish-one', 'radish-two']);
         self::assertSame(['2012-04-10', '2012-04-11'], LogEntry::query()->orderBy('id')->get()->map(static fn (LogEntry $e): string => $e->day->format('Y-m-d'))->all());
         foreach ([
-            [$this->sown('refused-1', '2012-06-14'), 'on', '2012-06-14 has not come yet: today is 2012-06-13. Give the day it was done on.'],
+            [$this->sown('refused-1', '2012-06-14'), 'on', '14 June 2012 has not come yet: today is 13 June 2012. Give the day it was done on.'],
             [$this->sown('refused-2', '2012-13-01'), 'on', 'Give the day as YYYY-MM-DD.'],
             [$this->sown('refused-3', '2012-04-10', ['crop' => 'mango']), 'crop', 'There is no such crop in the book. Choose another one.'],
             [$this->sown('refused-4', '2012-04-10', ['metres' => 100000]), 'metres', 'A row has 0.05 to 2000 m. Check the figure and its unit.'],
-            [['key' => 'refused-5', 'act' => 'first-picked', 'on' => '2012-04-09', 'sowing' => 'radish-one'], 'on', 'first picked on 2012-04-09 is before it was sown on 2012-04-10. Check the day, or choose the other sowing.'],
-            [['key' => 'refused-6', 'act' => 'up', 'on' => '2012-04-01', 'sowing' => 'radish-one'], 'on', 'up on 2012-04-01 is before it was sown on 2012-04-10. Check the day, or choose the other sowing.'],
+            [['key' => 'refused-5', 'act' => 'first-picked', 'on' => '2012-04-09', 'sowing' => 'radish-one'], 'on', 'first picked on 9 April 2012 is before it was sown on 10 April 2012. Check the day, or choose the other sowing.'],
+            [['key' => 'refused-6', 'act' => 'up', 'on' => '2012-04-01', 'sowing' => 'radish-one'], 'on', 'up on 1 April 2012 is before it was sown on 10 April 2012. Check the day, or choose the other sowing.'],
             [['key' => 'refused-7', 'act' => 'up', 'on' => '2012-04-20'], 'sowing', 'Say of which sowing this is told. If it is not in the log, write it first.'],
             [['key' => 'refused-8', 'act' => 'up', 'on' => '2012-04-20', 'sowing' => 'no-such-sowing'], 'sowing', 'The sowing this tells of is not in the log, or was taken back. Choose another, or write it first.'],
             [['key' => 'refused-9', 'act' => 'picked', 'on' => '2012-05-20', 'sowing' => 'radish-one', 'kilograms' => 10000], 'kilograms', 'One picking weighs 1 g to 2000 kg. Check the figure and its unit: 250 g are 0.25 kg.'],
@@ -215,7 +215,7 @@ class LogTest extends TestCase
     {
         config(['anthesis.today' => '2013-01-02']);
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->send($this->sown('long-ago', '1998-04-10'))->assertJsonPath('data.refused.0.message', '1998-04-10 is before the record of this zone begins (1999-01-01), so nothing can be told of it. Check the year.');
+        $this->send($this->sown('long-ago', '1998-04-10'))->assertJsonPath('data.refused.0.message', '10 April 1998 is before the record of this zone begins (1 January 1999), so nothing can be told of it. Check the year.');
     }
 
     public function test_lines_keep_their_own_time_whatever_the_clock_of_the_phone_says(): void
@@ -317,7 +317,7 @@ class LogTest extends TestCase
         self::assertSame("=SUM(A1)\nsecond line, with a comma", LogEntry::query()->where('came_by', 'file')->where('act', 'sown')->where('day', '2012-04-10')->firstOrFail()->told['text']);
         $imported("on,act,crop\n2012-05-01,sown,Radish\n2012-05-02,sown,mango\n2012-07-01,sown,kale\n2012-05-09,eaten,kale\n")->assertJsonPath('data.state', 'failed')->assertJsonPath('data.saved', null)
             ->assertJsonPath('data.faults.0', 'Row 3, crop: There is no such crop in the book. Choose another one.')->assertJsonPath('data.faults.1', 'Row 5, act: The selected act is invalid.')
-            ->assertJsonPath('data.faults.2', 'Row 4, on: 2012-07-01 has not come yet: today is 2012-06-13. Give the day it was done on.');
+            ->assertJsonPath('data.faults.2', 'Row 4, on: 1 July 2012 has not come yet: today is 13 June 2012. Give the day it was done on.');
         self::assertSame(10, LogEntry::query()->count(), 'the good row is not kept without the others');
         $imported("on;act;crop\n2012-05-01;sown;Radish\n2012-05-01;sown;Radish\n")->assertJsonPath('data.saved', 2);
         $imported("on;act;crop\n2012-05-01;sown;Radish\n2012-05-01;sown;Radish\n")->assertJsonPath('data.saved', 0);

@@ -93,7 +93,9 @@ class SoilTest extends TestCase
     public function test_a_reading_sent_twice_is_kept_once_and_a_wrong_one_is_withdrawn_not_lost(): void
     {
         $this->read(['key' => 'once-and-again'])->assertCreated();
-        $this->read(['key' => 'once-and-again', 'figures' => null, 'celsius' => 30])->assertCreated();
+        $this->read(['key' => 'once-and-again'])->assertCreated();
+        $this->read(['key' => 'once-and-again', 'figures' => null, 'celsius' => 30])->assertUnprocessable()
+            ->assertJsonPath('errors.key.0', 'Something else was already saved under this key. Reload the page and enter it again.');
         self::assertSame(1, SoilReading::query()->count());
         $id = (int) SoilReading::query()->value('id');
         $this->actingAs($this->person(Role::Volunteer))->deleteJson("/api/soil-readings/{$id}")->assertForbidden();
@@ -109,7 +111,7 @@ class SoilTest extends TestCase
     public function test_what_is_wrong_with_a_reading_is_said_and_nothing_is_kept(): void
     {
         foreach ([
-            [['on' => '2012-04-14'], 'on', '2012-04-14 has not come yet. Give the day the reading was taken on.'],
+            [['on' => '2012-04-14'], 'on', '14 April 2012 has not come yet. Give the day the reading was taken on.'],
             [['on' => 'yesterday'], 'on', 'Give the day of the reading as YYYY-MM-DD.'],
             [['figures' => null], 'celsius', 'Type what the thermometer shows, or the figures as they fall.'],
             [['figures' => null, 'celsius' => 81], 'celsius', 'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.'],

@@ -105,7 +105,7 @@ class TodayTest extends TestCase
         $this->getJson('/api/zones/test-basin/today')->assertNotFound()->assertJsonPath('message', 'There is no record of this zone yet. Bring a station file first.');
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $this->getJson('/api/zones/test-basin/today')->assertNotFound()
-            ->assertJsonPath('message', 'The record ends on 2012-12-31, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.');
+            ->assertJsonPath('message', 'The record ends on 31 December 2012, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.');
         $this->getJson('/api/zones/test-basin/today?on=05-01')->assertOk()->assertJsonPath('data.by', 'record');
         // Ten days without a report are bridged, eleven are not.
         config(['anthesis.today' => '2013-01-11']);

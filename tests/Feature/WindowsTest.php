@@ -73,6 +73,7 @@ final class WindowsTest extends TestCase
         $data = $this->postJson('/api/zones/test-basin/windows/radish/choices', $own)->assertCreated()->json('data');
         self::assertSame(['own', '02-10', '02-20'], [$data['crop']['school'], $data['crop']['routes'][0]['windows'][0]['first'], $data['crop']['routes'][0]['windows'][0]['last']]);
         self::assertSame(['The club sows on the holiday.', 'Educator'], [$data['choice']['reason'], $data['choice']['by']]);
+        self::assertStringStartsWith((string) config('anthesis.today'), $data['choice']['at'], 'decided on the day the application stands on');
         self::assertSame(['Sow outdoors: on 11 of these 22 days fewer than half the years on record came to a harvest.'], array_map($this->said(...), $data['disagreements']));
 
         $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'Easier to explain.', 'replaces' => $data['choice']['id']])->assertCreated()

@@ -145,6 +145,15 @@ describe('the record', () => {
         expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toMatchObject({ years: 15 });
     });
 
+    it('goes to the years used when the address names them', async () => {
+        fakeServer(answers);
+        window.location.hash = '#years-used';
+        show(<Record />, ...at('freezes'));
+        const years = await screen.findByLabelText('Years used');
+        window.location.hash = '';
+        expect(document.activeElement).toBe(years);
+    });
+
     it('tells soil, air and light of a day, at any site', async () => {
         fakeServer({
             ...answers,

@@ -24,6 +24,14 @@ const PARTS = [
     { path: 'files', name: say('record.stations-and-files') },
 ];
 
+/** The address of the choice of years: …/record/freezes#years-used. */
+const YEARS_USED = 'years-used';
+
+/** Puts the keyboard there when the address names it: the browser looked before the choice was on the screen. */
+function focusIfNamed(field: HTMLElement | null) {
+    if (field && window.location.hash === `#${YEARS_USED}`) field.focus();
+}
+
 /** A zone's record: what it tells of the place, how far to trust it, and where it comes from. */
 export function Record() {
     const { zone: slug = '', part } = useParams();
@@ -61,6 +69,8 @@ export function Record() {
                         <>
                             {mayEdit ? (
                                 <NativeSelect
+                                    id={YEARS_USED}
+                                    ref={focusIfNamed}
                                     size="xs"
                                     label={say('record.years-used')}
                                     disabled={years.isPending}
