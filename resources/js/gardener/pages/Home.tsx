@@ -21,7 +21,6 @@ export function Home({ asked, found, zones }: HomeProps) {
                     <button type="submit">{say('page.home.show')}</button>
                 </div>
             </form>
-            <SearchForm />
             <p className="position" hidden>
                 <button type="button" className="plain" data-find={address('/find')}>
                     {say('page.home.position')}
@@ -37,6 +36,7 @@ export function Home({ asked, found, zones }: HomeProps) {
                 </p>
             )}
             {asked && found && <p role="status">{say('page.home.several')}</p>}
+            <SearchForm />
             {zones.length === 0 && <p>{say('page.home.none')}</p>}
             {districts.map((district) => (
                 <section key={district} className="district">
