@@ -26,6 +26,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\MethodNotAllowedHttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -67,7 +68,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->map(MethodNotAllowedHttpException::class, static fn (MethodNotAllowedHttpException $e): MethodNotAllowedHttpException => new MethodNotAllowedHttpException(
             explode(', ', (string) ($e->getHeaders()['Allow'] ?? 'GET')), 'This address takes no such request.'));
         $exceptions->respond(static fn (Response $response, Throwable $e, Request $request): Response => $response->getStatusCode() < 400 || $e instanceof ValidationException ? $response
-            : ErrorPage::respond($request, $response->getStatusCode()) ?? $response);
+            : ErrorPage::respond($request, $response->getStatusCode(), $e instanceof HttpExceptionInterface ? $e->getMessage() : '') ?? $response);
         $exceptions->map(AuthenticationException::class,
             static fn (AuthenticationException $e): AuthenticationException => new AuthenticationException('Nobody is logged in. Log in and try again.', $e->guards(), $e->redirectTo(request())));
         $exceptions->shouldRenderJsonWhen(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use Anthesis\Exchange\Words;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
@@ -17,6 +18,9 @@ final class ErrorPage
 {
     /** Errors that have words of their own, as `error-page.<status>.*`. */
     public const STATUSES = [400, 404, 410, 429, 500, 503];
+
+    /** Where the sentence about what is missing goes. */
+    private const EMPTY = '<p class="why"></p>';
 
     /** @return array<string, Page> by file */
     public static function all(): array
@@ -32,8 +36,11 @@ final class ErrorPage
         return $pages;
     }
 
-    /** @return Response|null null where the pages were not made yet, or the address is no reader's */
-    public static function respond(Request $request, int $status): ?Response
+    /**
+     * @param  string  $why  what is missing, in English; blank: that a page is, is all there is to say
+     * @return Response|null null where the pages were not made yet, or the address is no reader's
+     */
+    public static function respond(Request $request, int $status, string $why): ?Response
     {
         if ($request->is('api/*', 'desk', 'desk/*', 'desk-files/*', 'log', 'open/*', 'up', 'tasks/*') || $request->expectsJson() || preg_match('/\.(json|geojson|csv|ics|atom|pdf|xml|txt)$/', $request->path()) === 1) {
             return null;
@@ -42,7 +49,9 @@ final class ErrorPage
         $reading = Reading::named((string) $request->segment(1)) ?? new Reading;
         $path = PublicSite::root().'/'.self::file($status, $reading);
 
-        return is_file($path) ? new Response((string) file_get_contents($path), $status, ['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Robots-Tag' => 'noindex']) : null;
+        $why = $status === 404 && $reading->language === Words::SOURCE ? e($why) : '';
+
+        return is_file($path) ? new Response(str_replace(self::EMPTY, $why === '' ? '' : "<p class=\"why\">{$why}</p>", (string) file_get_contents($path)), $status, ['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Robots-Tag' => 'noindex']) : null;
     }
 
     private static function file(int $status, Reading $reading): string

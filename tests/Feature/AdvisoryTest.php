@@ -89,7 +89,8 @@ class AdvisoryTest extends TestCase
     public function test_an_advisory_is_published_until_a_day_once_however_often_it_is_sent(): void
     {
         $this->tell(['key' => 'the-same-key'])->assertCreated()->assertJsonPath('data.in_force', true);
-        $this->tell(['key' => 'the-same-key', 'text' => 'Another text.'])->assertCreated()->assertJsonPath('data.text', 'Cover beans tonight.');
+        $this->tell(['key' => 'the-same-key'])->assertCreated()->assertJsonPath('data.text', 'Cover beans tonight.');
+        $this->tell(['key' => 'the-same-key', 'text' => 'Another text.'])->assertUnprocessable()->assertJsonValidationErrorFor('key');
         self::assertSame(1, Advisory::query()->count());
         self::assertStringContainsString('Cover beans tonight.', $this->page());
         config(['anthesis.today' => '2026-04-26']);

@@ -78,7 +78,8 @@ class GroundTest extends TestCase
     public function test_every_change_tells_what_undoes_it(): void
     {
         $added = $this->change(['add' => [$this->planting('radish', '2012-05-10', ['key' => 'the-same-key'])]])->json('data');
-        $this->change(['add' => [$this->planting('radish', '2012-05-11', ['key' => 'the-same-key'])]])->assertOk();
+        $this->change(['add' => [$this->planting('radish', '2012-05-10', ['key' => 'the-same-key'])]])->assertOk();
+        $this->change(['add' => [$this->planting('radish', '2012-05-11', ['key' => 'the-same-key'])]])->assertUnprocessable()->assertJsonValidationErrorFor('key');
         $id = $added['ground']['beds'][0]['stays'][0]['planting'];
         self::assertSame(['add' => [], 'change' => [], 'remove' => [$id], 'restore' => []], $added['undo']);
         $moved = $this->change(['change' => [['id' => $id, 'bed' => $this->beds[1], 'on' => '2012-05-20', 'metres' => 3, 'pinned' => true]]])->assertOk()->json('data');

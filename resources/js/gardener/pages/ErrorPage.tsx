@@ -4,7 +4,7 @@ import type { ErrorProps } from './props';
 import { Readings, useAddress } from './reading';
 import { SearchForm } from './Search';
 
-/** In the place of a page that cannot be shown: what happened, and where to go from here. */
+/** In the place of a page that cannot be shown: what happened (the server fills in the empty sentence), and where to go from here. */
 export function ErrorPage({ status }: ErrorProps) {
     const address = useAddress();
     return (
@@ -17,6 +17,7 @@ export function ErrorPage({ status }: ErrorProps) {
             </header>
             <main className="text">
                 <h1>{say(`error-page.${status}.title`)}</h1>
+                <p className="why" />
                 <p>{say(`error-page.${status}.text`)}</p>
                 <SearchForm />
                 <p>
