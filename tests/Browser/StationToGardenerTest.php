@@ -81,7 +81,7 @@ final class StationToGardenerTest extends BrowserTestCase
         $this->browser->visit("/desk/zones/{$slug}/windows")->see('88 of 88 crops');
         self::assertSame($first, $this->radish());
 
-        $this->browser->visit("/desk/zones/{$slug}/editions")->see('Proof of edition 1')->see('To be answered before it is published')->fill('Note to gardeners', 'The first calendar of the bench.');
+        $this->browser->visit("/desk/zones/{$slug}/editions")->see('Proof of edition 1')->see('Warnings to explain before publishing')->fill('Note to gardeners', 'The first calendar of the bench.');
         foreach ($this->browser->driver->findElements(WebDriverBy::cssSelector('.answers input')) as $answer) {
             $answer->sendKeys('Looked at.');
         }

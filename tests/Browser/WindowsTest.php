@@ -63,8 +63,8 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/lakeshore/windows/dill')->see('The calendar follows the replay.')->press('Override dates')
-            ->fill('From 1', '02-01')->fill('To 1', '02-30')->fill('Why', 'The herb club sows early.')->press('Save')->see('“02-30” is not a day of the year written as MM-DD.');
-        $this->browser->fill('To 1', '02-20')->press('Save')->see('The calendar follows own dates.')->see('Wren Adeyemi-Holt, ')->see('The herb club sows early.')
+            ->fill('From 1', '02-01')->fill('To 1', '02-30')->fill('Why', 'The herb club sows early.')->press('Save')->see('Write 4/18, Apr 18 or 18 April.');
+        $this->browser->fill('To 1', 'Feb 20')->press('Save')->see('The calendar follows own dates.')->see('Wren Adeyemi-Holt, ')->see('The herb club sows early.')
             ->see('fewer than half the years on record came to a harvest');
         self::assertNotCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
         $this->browser->visit('/desk/zones/lakeshore/windows')->see('own dates');
@@ -141,7 +141,7 @@ final class WindowsTest extends BrowserTestCase
         }
         foreach (['dark', 'light'] as $scheme) {
             $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]);
-            $this->browser->visit('/desk/zones/new')->press('Save')->see('Give the latitude, in degrees.');
+            $this->browser->visit('/desk/zones/new')->press('Save')->see('Enter a latitude from 0 to 90 degrees, such as 46.8 N.');
             $this->assertAccessible("a form with errors, {$scheme}");
         }
         $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => []]);
