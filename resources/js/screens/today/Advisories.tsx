@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useMay } from '../../access/session';
 import { dateAfter, dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { Translated } from '../../ui/Translated';
 import { say } from '../../words/words';
@@ -116,16 +117,20 @@ function Draft({
     today: string;
     onClose: () => void;
 }) {
-    const [words, setWords] = useState(text);
+    const [words, setWords, forget] = useKept(`advisory-${zone}-${ground?.key ?? ''}`, text);
     const [last, setLast] = useState(until);
     const [key] = useState(() => crypto.randomUUID());
     const publish = usePublishAdvisory(zone);
+    const close = () => {
+        forget();
+        onClose();
+    };
     return (
         <form
             className="own-hand"
             onSubmit={(event) => {
                 event.preventDefault();
-                publish.mutate({ key, ground: ground?.key ?? null, text: words, until: last }, { onSuccess: onClose });
+                publish.mutate({ key, ground: ground?.key ?? null, text: words, until: last }, { onSuccess: close });
             }}
         >
             <Textarea
@@ -150,7 +155,7 @@ function Draft({
                 <Button size="xs" type="submit" disabled={!words.trim()} loading={publish.isPending}>
                     {say('advisory.publish')}
                 </Button>
-                <Action onClick={onClose}>{say('common.cancel')}</Action>
+                <Action onClick={close}>{say('common.cancel')}</Action>
             </Group>
             <Problem error={publish.error} unanswered={say('advisory.not-published')} />
         </form>

@@ -40,6 +40,21 @@ describe('the educator’s own word', () => {
         });
     });
 
+    it('is there again after another screen, until it is cancelled', () => {
+        fakeServer({});
+        const first = show(<OwnDates zone="bench" crop="radish" data={dossier} />);
+        fireEvent.click(screen.getByText('Override dates'));
+        fireEvent.change(screen.getByLabelText('To 1'), { target: { value: 'May 1' } });
+        fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'The club.' } });
+        first.unmount();
+        show(<OwnDates zone="bench" crop="radish" data={dossier} />);
+        expect((screen.getByLabelText('To 1') as HTMLInputElement).value).toBe('1 May');
+        expect((screen.getByLabelText(/^Why/) as HTMLTextAreaElement).value).toBe('The club.');
+        fireEvent.click(screen.getByText('Cancel'));
+        expect(screen.queryByLabelText(/^Why/)).toBeNull();
+        expect(screen.getByText('Override dates')).toBeTruthy();
+    });
+
     it('may be to count back, which sends no dates', async () => {
         const asked = fakeServer({ 'POST /api/zones/bench/windows/radish/choices': dossier });
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);

@@ -5,28 +5,31 @@ import type { Schema } from '../../api/client';
 import { inShort, monthDayOf } from '../../time/days';
 import { readMonthDay } from '../../time/typed';
 import { useChoice } from './queries';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 
 type Route = 'direct' | 'transplant';
 type Row = { route: Route; first: string; last: string };
+type Draft = { school: Schema['School'] | null; reason: string; rows: Row[] };
+
+const NOTHING: Draft = { school: null, reason: '', rows: [] };
 
 /** The educator's own word: another school for this crop, or own dates; with a reason, undoable. */
 export function OwnDates({ zone, crop, data }: { zone: string; crop: string; data: Schema['Dossier'] }) {
     const choice = useChoice(zone, crop);
-    const [school, setSchool] = useState<Schema['School'] | null>(null);
-    const [reason, setReason] = useState('');
-    const [rows, setRows] = useState<Row[]>([]);
+    const [draft, keep, forget] = useKept<Draft>(`choice-${zone}-${crop}`, NOTHING);
+    const { school, reason, rows } = draft;
+    const setRows = (next: Row[]) => keep({ ...draft, rows: next });
     const routes = data.replay.map((r) => ({ value: r.route, label: say(`act.${r.act}`) }));
-    const start = (to: Schema['School']) => {
-        setSchool(to);
-        setReason('');
-        setRows(
-            data.crop.routes.flatMap((route) =>
+    const start = (to: Schema['School']) =>
+        keep({
+            school: to,
+            reason: '',
+            rows: data.crop.routes.flatMap((route) =>
                 route.windows.map((w) => ({ route: route.route as Route, first: w.first, last: w.last })),
             ),
-        );
-    };
+        });
     if (school === null) {
         return (
             <>
@@ -63,7 +66,7 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                 event.preventDefault();
                 choice.mutate(
                     { school, reason, replaces: data.choice?.id ?? null, windows: school === 'own' ? rows : undefined },
-                    { onSuccess: () => setSchool(null) },
+                    { onSuccess: forget },
                 );
             }}
         >
@@ -79,14 +82,14 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
                 autosize
                 minRows={2}
                 value={reason}
-                onChange={(event) => setReason(event.currentTarget.value)}
+                onChange={(event) => keep({ ...draft, reason: event.currentTarget.value })}
             />
             <Problem error={choice.error} />
             <Group mt="xs" gap="xs">
                 <Button size="xs" type="submit" loading={choice.isPending}>
                     {say('common.save')}
                 </Button>
-                <Button size="xs" variant="subtle" color="gray" onClick={() => setSchool(null)}>
+                <Button size="xs" variant="subtle" color="gray" onClick={forget}>
                     {say('common.cancel')}
                 </Button>
             </Group>

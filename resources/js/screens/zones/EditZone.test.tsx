@@ -61,6 +61,21 @@ describe('a zone’s form', () => {
         expect(screen.getByDisplayValue('Shelf')).toBeTruthy();
     });
 
+    it('is there again after another screen, until it is saved or thrown away', () => {
+        fakeServer({});
+        const first = show(<EditZone />, '/desk/zones/new', '/desk/zones/new');
+        type(/^Name/, 'Shelf');
+        type('Settlement 1', 'Nettle Ford');
+        first.unmount();
+        const second = show(<EditZone />, '/desk/zones/new', '/desk/zones/new');
+        expect(screen.getByDisplayValue('Shelf')).toBeTruthy();
+        expect(screen.getByDisplayValue('Nettle Ford')).toBeTruthy();
+        fireEvent.click(screen.getByText('Cancel'));
+        second.unmount();
+        show(<EditZone />, '/desk/zones/new', '/desk/zones/new');
+        expect(screen.queryByDisplayValue('Shelf')).toBeNull();
+    });
+
     it('leaves out settlements that were left blank', async () => {
         const asked = fakeServer({ 'POST /api/zones': zone });
         show(<EditZone />, '/desk/zones/new', '/desk/zones/new');

@@ -7,6 +7,7 @@ import { Refusal, type Zone } from '../../api/client';
 import { useSaveZone } from './queries';
 import { useMay, useSession } from '../../access/session';
 import { useZone } from '../../api/zones';
+import { useKept } from '../../ui/kept';
 import { merged } from '../../ui/merge';
 import { Problem } from '../../ui/Problem';
 import { coordinates, elevation, readDegrees, readElevation } from '../../words/place';
@@ -69,8 +70,11 @@ export function EditZone() {
 
 function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undefined }) {
     const saved = zone ? valuesOf(zone) : EMPTY;
+    // A draft of an older version is nothing to save over a newer one.
+    const [kept, keep, forget] = useKept(`zone-${slug ?? ''}-${zone?.version ?? 'new'}`, saved);
     const form = useForm<Values>({
-        initialValues: saved,
+        initialValues: kept,
+        onValuesChange: keep,
         validate: {
             latitude: (typed) => (readDegrees(typed, 'NS') === null ? say('edit-zone.give-latitude') : null),
             longitude: (typed) => (readDegrees(typed, 'EW') === null ? say('edit-zone.give-longitude') : null),
@@ -102,7 +106,10 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
             far_off: confirmed,
         };
         saving.mutate(body, {
-            onSuccess: (after) => navigate(slug ? '/desk' : `/desk/zones/${after.slug}/record`),
+            onSuccess: (after) => {
+                forget();
+                return navigate(slug ? '/desk' : `/desk/zones/${after.slug}/record`);
+            },
             onError: (refusal) =>
                 refusal instanceof Refusal &&
                 form.setErrors(
@@ -147,7 +154,14 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                     <Button type="submit" loading={saving.isPending}>
                         {say('common.save')}
                     </Button>
-                    <Button variant="subtle" color="gray" onClick={() => navigate('/desk')}>
+                    <Button
+                        variant="subtle"
+                        color="gray"
+                        onClick={() => {
+                            forget();
+                            void navigate('/desk');
+                        }}
+                    >
                         {say('common.cancel')}
                     </Button>
                 </Group>
