@@ -26,6 +26,8 @@ export const theme = createTheme({
     cursorType: 'pointer',
     components: {
         Button: { defaultProps: { size: 'sm' } },
+        // The page has its banner; the head of a dialog is none.
+        ModalHeader: { defaultProps: { role: 'presentation' } },
         Modal: { styles: { content: { border: '1px solid var(--ink)' } } },
     },
 });
