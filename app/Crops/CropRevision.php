@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crops;
 
+use App\Operations\DatedByToday;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -21,6 +22,8 @@ use Illuminate\Support\Carbon;
  */
 class CropRevision extends Model
 {
+    use DatedByToday;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Operations;
 
 use Anthesis\Record\Day;
-use Carbon\CarbonImmutable;
+use Illuminate\Support\Carbon;
 
 /** The day the application takes for today: in the demonstration the one its clock stands on, else the real one; tests set their own. */
 final class Today
 {
     /** Now, on the day taken for today: for what readers are shown the date of. */
-    public static function now(): CarbonImmutable
+    public static function now(): Carbon
     {
-        return CarbonImmutable::now()->setDateFrom(self::day()->iso());
+        return Carbon::now()->setDateFrom(self::day()->iso());
     }
 
     public static function day(): Day

@@ -7,6 +7,7 @@ namespace App\People;
 use App\Crops\Crop;
 use App\Crops\Variety;
 use App\Office\Office;
+use App\Operations\DatedByToday;
 use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -25,6 +26,8 @@ use Illuminate\Support\Carbon;
  */
 class Edit extends Model
 {
+    use DatedByToday;
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

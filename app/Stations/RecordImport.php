@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Operations\DatedByToday;
 use App\Operations\SentOnce;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
@@ -35,6 +36,7 @@ use Illuminate\Support\Carbon;
  */
 class RecordImport extends Model
 {
+    use DatedByToday;
     use SentOnce;
 
     public const QUEUED = 'queued';

@@ -7,6 +7,7 @@ namespace App\Stations;
 use Anthesis\Record\Day;
 use Anthesis\Record\Element;
 use Anthesis\Record\QualityDecision;
+use App\Operations\DatedByToday;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -28,6 +29,8 @@ use Illuminate\Support\Carbon;
  */
 class StationDecision extends Model
 {
+    use DatedByToday;
+
     protected $table = 'quality_decisions';
 
     protected $guarded = [];

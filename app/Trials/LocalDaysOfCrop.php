@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trials;
 
 use App\Crops\Crop;
+use App\Operations\DatedByToday;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -35,6 +36,8 @@ use Illuminate\Support\Carbon;
  */
 class LocalDaysOfCrop extends Model
 {
+    use DatedByToday;
+
     protected $table = 'local_days';
 
     protected $guarded = [];

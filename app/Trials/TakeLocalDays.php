@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Trials;
 
 use App\Crops\Crop;
-use App\Operations\Today;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\QueueComputation;
@@ -35,7 +34,7 @@ final readonly class TakeLocalDays
             }
             $held?->update(['undone_at' => now(), 'undone_by' => $user->id]);
             LocalDaysOfCrop::query()->create(['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'variety' => $told['variety'], 'route' => $told['route'], 'packet_days' => $told['packet_days'],
-                'days' => $told['days'], 'sowings' => $told['sowings'], 'error_before' => $told['error_before'], 'error_after' => $told['error_after'], 'created_at' => Today::now()]);
+                'days' => $told['days'], 'sowings' => $told['sowings'], 'error_before' => $told['error_before'], 'error_after' => $told['error_after']]);
             $this->queue->changed($zone, $user);
         });
     }

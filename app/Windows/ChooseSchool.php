@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Windows;
 
-use App\Operations\Today;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\Zone;
@@ -30,7 +29,7 @@ final class ChooseSchool
             }
             CropChoice::holdingIn($zone)->where('crop', $crop)->update(['undone_at' => now()]);
 
-            return CropChoice::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'crop' => $crop, 'school' => $school, 'windows' => $windows, 'reason' => $reason, 'created_at' => Today::now()]);
+            return CropChoice::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'crop' => $crop, 'school' => $school, 'windows' => $windows, 'reason' => $reason]);
         });
     }
 

@@ -8,6 +8,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Window\School\OwnDates;
 use Anthesis\Window\SowingWindow;
+use App\Operations\DatedByToday;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -30,6 +31,8 @@ use Illuminate\Support\Carbon;
  */
 class CropChoice extends Model
 {
+    use DatedByToday;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

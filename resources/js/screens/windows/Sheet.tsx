@@ -248,37 +248,39 @@ function Rows({
                     <DateCursor scale={scale} day={day} height={RULER_HEIGHT} label={monthDay(day)} />
                 </g>
             </svg>
-            <svg
-                className="chart"
-                width="100%"
-                height={Math.max(rows.height, 40)}
-                onClick={point}
-                aria-label={say('windows.windows-by-crop')}
-            >
-                <MonthRules scale={scale} height={rows.height} />
-                {rows.groups.map(({ group, y }) => (
-                    <text key={group} className="group" x={0} y={y + 15}>
-                        {group}
-                    </text>
-                ))}
-                {rows.crops
-                    .filter(({ y, height }) => y + height > seen.top - AHEAD && y < seen.top + seen.height + AHEAD)
-                    .map(({ crop, y, height }) => (
-                        <CropRow
-                            key={crop.slug}
-                            {...{ crop, y, height, scale }}
-                            starts={data.ruler.starts}
-                            chosen={crop.slug === chosen}
-                            onChoose={toggle}
-                            onOpen={open}
-                            onStep={walk}
-                            stop={crop.slug === stop?.crop.slug}
-                        />
+            <div className="rows" style={{ height: Math.max(rows.height, 40) }}>
+                <svg
+                    className="chart"
+                    width="100%"
+                    height={Math.max(rows.height, 40)}
+                    onClick={point}
+                    aria-label={say('windows.windows-by-crop')}
+                >
+                    <MonthRules scale={scale} height={rows.height} />
+                    {rows.groups.map(({ group, y }) => (
+                        <text key={group} className="group" x={0} y={y + 15}>
+                            {group}
+                        </text>
                     ))}
-                <g transform={`translate(${LABELS} 0)`}>
-                    <CursorLine scale={scale} day={day} height={rows.height} />
-                </g>
-            </svg>
+                    {rows.crops
+                        .filter(({ y, height }) => y + height > seen.top - AHEAD && y < seen.top + seen.height + AHEAD)
+                        .map(({ crop, y, height }) => (
+                            <CropRow
+                                key={crop.slug}
+                                {...{ crop, y, height, scale }}
+                                starts={data.ruler.starts}
+                                chosen={crop.slug === chosen}
+                                onChoose={toggle}
+                                onOpen={open}
+                                onStep={walk}
+                                stop={crop.slug === stop?.crop.slug}
+                            />
+                        ))}
+                    <g transform={`translate(${LABELS} 0)`}>
+                        <CursorLine scale={scale} day={day} height={rows.height} />
+                    </g>
+                </svg>
+            </div>
         </div>
     );
 }
