@@ -109,7 +109,7 @@ final class Browser
     public function first(string $css, string $start): string
     {
         $text = fn (): string => (string) $this->driver->executeScript('return document.querySelector(arguments[0])?.innerText ?? ""', [$css]);
-        $this->until(static fn (): bool => str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
+        $this->until(fn (): bool => $this->isShown() && str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
 
         return $text();
     }
@@ -118,13 +118,19 @@ final class Browser
     public function see(string $text): self
     {
         try {
-            $this->until(fn (): bool => str_contains($this->text(), $text), '');
+            $this->until(fn (): bool => $this->isShown() && str_contains($this->text(), $text), '');
         } catch (TimeoutException) {
             Assert::fail("“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".mb_substr($this->text(), 0, 6000));
         }
         Assert::assertStringContainsString($text, $this->text());
 
         return $this;
+    }
+
+    /** Whether the screen is shown: what waits for its first answers is there, but cannot be seen yet. */
+    private function isShown(): bool
+    {
+        return (bool) $this->driver->executeScript('return document.querySelector("div.settling") === null');
     }
 
     public function text(): string
