@@ -83,7 +83,7 @@ type Choice = Schema['School'] extends infer School
     : never;
 
 /** Follows a school for a crop, or one's own dates; or undoes that. */
-export function useChoice(zone: string, crop: string) {
+export function useChoice(zone: string, crop: string, onTaken: () => void) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (choice: Choice) =>
@@ -97,7 +97,11 @@ export function useChoice(zone: string, crop: string) {
                           body: choice,
                       }),
             ),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['windows', zone] }),
+        onSuccess: () => {
+            // At once, and not when what follows has been read again: whoever has left the screen by then would find the draft again.
+            onTaken();
+            return queries.invalidateQueries({ queryKey: ['windows', zone] });
+        },
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['windows', zone] })),
     });
 }
