@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Log;
 
 use App\Operations\FileStore;
-use App\Operations\StorageFailed;
 use App\People\User;
 use App\Sites\Site;
 use App\Soil\KeepReading;
@@ -38,13 +37,7 @@ final class ImportLogFile
     public function queue(Zone $zone, User $user, UploadedFile $file): LogImport
     {
         $rows = LogTable::rows((string) $file->get());
-        $checksum = (string) hash_file('sha256', $file->getRealPath());
-        $content = fopen($file->getRealPath(), 'rb') ?: throw new StorageFailed('The uploaded file cannot be read. Upload it again.');
-        try {
-            FileStore::on('originals')->save($content, $checksum);
-        } finally {
-            fclose($content);
-        }
+        $checksum = FileStore::on('originals')->saveUpload($file);
         $import = LogImport::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'file' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200), 'checksum' => $checksum,
             'state' => LogImport::QUEUED, 'total' => count($rows)]);
         ImportLogJob::dispatch($import->id)->afterCommit();

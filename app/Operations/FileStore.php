@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Operations;
 
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 
 /**
@@ -28,6 +29,26 @@ final readonly class FileStore
     public static function on(string $disk): self
     {
         return new self(rtrim(Storage::disk($disk)->path(''), '/'));
+    }
+
+    /**
+     * Saves an uploaded file.
+     *
+     * @return string its checksum, SHA-256 in hex
+     *
+     * @throws StorageFailed when it cannot be read, or not all of it could be written; nothing is left behind then
+     */
+    public function saveUpload(UploadedFile $file): string
+    {
+        $checksum = (string) hash_file('sha256', $file->getRealPath());
+        $content = fopen($file->getRealPath(), 'rb') ?: throw new StorageFailed('The uploaded file cannot be read. Upload it again.');
+        try {
+            $this->save($content, $checksum);
+        } finally {
+            fclose($content);
+        }
+
+        return $checksum;
     }
 
     /**

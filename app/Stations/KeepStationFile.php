@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\Operations\FileStore;
-use App\Operations\StorageFailed;
 use App\People\User;
 use App\Zones\Computation;
 use App\Zones\QueueComputation;
@@ -33,13 +32,7 @@ final class KeepStationFile
      */
     public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, ?User $user, array $new = [], ?string $sentAs = null): Computation
     {
-        $checksum = (string) hash_file('sha256', $file->getRealPath());
-        $content = fopen($file->getRealPath(), 'rb') ?: throw new StorageFailed('The uploaded file cannot be read. Upload it again.');
-        try {
-            FileStore::on('originals')->save($content, $checksum);
-        } finally {
-            fclose($content);
-        }
+        $checksum = FileStore::on('originals')->saveUpload($file);
 
         return DB::transaction(function () use ($zone, $station, $file, $choices, $user, $checksum, $new, $sentAs): Computation {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
