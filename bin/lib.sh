@@ -238,6 +238,31 @@ database_stop() {
 
 # ---- serving -----------------------------------------------------------------------------------------------------------
 
+service_user() { # who serves: whoever starts it, but a user of its own for root, who would give the whole machine away; root where no other can reach the folder
+    if [ "$(id -u)" != 0 ]; then
+        id -un
+    elif { id anthesis || useradd --system --user-group --create-home --shell /usr/sbin/nologin anthesis; } >/dev/null 2>&1 \
+        && setpriv --reuid=anthesis --regid=anthesis --clear-groups test -r "$ROOT/artisan" -a -x "$ROOT/storage" 2>/dev/null; then
+        echo anthesis
+    else
+        echo root
+    fi
+}
+
+give_to() { # give_to USER: what the programs write, and the settings they read; packages, which some archives keep to their owner, are for all to read
+    [ "$(id -u)" = 0 ] || return 0
+    chown -R "$1:" storage/app storage/framework storage/logs storage/run bootstrap/cache .env
+    chmod -R a+rX vendor node_modules public bootstrap
+}
+
+not_as_root() { # not_as_root COMMAND...: becomes the command, as the user the folder's storage was given to
+    local user
+    user=$(stat -c %U storage/logs)
+    if [ "$(id -u)" = 0 ] && [ "$user" != root ]; then
+        exec setpriv --reuid="$user" --regid="$user" --init-groups env HOME="$(getent passwd "$user" | cut -d: -f6)" "$@"
+    fi
+}
+
 SERVED=() # processes to stop
 
 GROUPS_DIR=$ROOT/storage/run/groups # the process group of each program that is supervised, by name
@@ -300,6 +325,7 @@ serve() { # serve NAME PORT: nginx, php-fpm, queue workers and the scheduler, wi
     done
     rm -rf "$ROOT/storage/run/$name"
     mkdir -p "$ROOT/storage/run/$name"
+    chown --reference="$ROOT/storage/logs" "$ROOT/storage/run/$name"
     for worker in php web schedule; do
         supervise "$worker-$name" bin/service "$worker"
         SERVED+=("$SUPERVISOR")
