@@ -1,9 +1,10 @@
 import { MantineProvider } from '@mantine/core';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { vi } from 'vitest';
+import { forgetDraft } from './ui/kept';
 
 /** What a test has the server answer: data, or a refusal, by "METHOD /path". */
 export type Answers = Record<string, unknown>;
@@ -61,7 +62,12 @@ export function asBrowser() {
 /** Shows a part of the desk with all it needs around it. */
 export function show(element: ReactElement, at = '/desk', path = '*') {
     asBrowser();
-    const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    const queries = new QueryClient({
+        defaultOptions: { queries: { retry: false } },
+        mutationCache: new MutationCache({
+            onSuccess: (_data, _sent, _context, mutation) => forgetDraft(mutation.meta?.draft),
+        }),
+    });
     return render(
         <QueryClientProvider client={queries}>
             <MantineProvider env="test">

@@ -16,10 +16,11 @@ type SiteValues = Schema['SiteNumbers'] & {
     note: string;
 };
 
-/** Adds a site, or saves a changed one; every zone may be computed anew for it. */
-export function useSaveSite() {
+/** Adds a site, or saves a changed one; every zone may be computed anew for it. A draft it was typed as is one no more. */
+export function useSaveSite(draft?: string) {
     const queries = useQueryClient();
     return useMutation({
+        meta: { draft },
         mutationFn: ({ id, ...body }: SiteValues) =>
             taken(
                 id === undefined

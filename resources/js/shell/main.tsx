@@ -2,10 +2,11 @@ import '../words/ofDesk';
 import '@mantine/core/styles.css';
 import '../../css/desk.css';
 import { MantineProvider } from '@mantine/core';
-import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Refusal } from '../api/client';
+import { forgetDraft } from '../ui/kept';
 import { theme } from '../ui/theme';
 import { router } from './routes';
 import { Unanswered, unanswered } from './Unanswered';
@@ -17,6 +18,9 @@ const queries = new QueryClient({
             if (!(error instanceof Refusal)) unanswered(true);
         },
         onSuccess: () => unanswered(false),
+    }),
+    mutationCache: new MutationCache({
+        onSuccess: (_data, _sent, _context, mutation) => forgetDraft(mutation.meta?.draft),
     }),
     defaultOptions: {
         queries: {

@@ -56,6 +56,21 @@ function useLeaveWarning(unsaved: boolean) {
     }, [unsaved]);
 }
 
+declare module '@tanstack/react-query' {
+    interface Register {
+        /** `draft`: the key of what is saved by it, and so is no draft any more */
+        mutationMeta: { draft?: string };
+    }
+}
+
+/**
+ * Forgets the draft that a request has saved. At once, and not when what follows has been read again: whoever has left the screen by
+ * then would find it there again. A form that is still open shows what was typed until it forgets it too.
+ */
+export function forgetDraft(key: string | undefined) {
+    if (key !== undefined) write(key, undefined);
+}
+
 /** Forgets all drafts: they are no business of the next one at this desk. */
 export function forgetDrafts() {
     try {

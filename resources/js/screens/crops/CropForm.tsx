@@ -3,7 +3,7 @@ import { Button, Group, TextInput } from '@mantine/core';
 import { useDebouncedValue, useElementSize } from '@mantine/hooks';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
-import { useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop } from './queries';
+import { cropDraft, useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop } from './queries';
 import { useZones } from '../../api/zones';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
@@ -24,7 +24,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
     const { data: crop, error } = useCrop(slug);
     const { data: columns } = useCropColumns();
     const { data: zones } = useZones();
-    const [typed, type, forget] = useKept(`crop-${slug}`, NOTHING);
+    const [typed, type, forget] = useKept(cropDraft(slug), NOTHING);
     const { changes, note } = typed;
     const [zone, setZone] = useState('');
     const save = useSaveCrop(slug);

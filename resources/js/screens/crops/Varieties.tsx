@@ -3,7 +3,8 @@ import { say } from '../../words/words';
 import { Button, Group, MultiSelect, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
-import { useSaveVariety, useTakeOutVariety } from './queries';
+import { useSaveVariety, useTakeOutVariety, varietyDraft } from './queries';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 
 type Crop = Schema['Crop'];
@@ -106,9 +107,13 @@ function Table({ crop, mayEdit, onEdit }: { crop: Crop; mayEdit: boolean; onEdit
 }
 
 function Form({ crop, first, onDone }: { crop: Crop; first: Edited; onDone: () => void }) {
-    const [edited, setEdited] = useState(first);
+    const [edited, setEdited, forget] = useKept(varietyDraft(crop.slug, first.id), first);
     const [stale, setStale] = useState(false);
-    const save = useSaveVariety(crop.slug);
+    const save = useSaveVariety(crop.slug, first.id);
+    const close = () => {
+        forget();
+        onDone();
+    };
     return (
         <form
             aria-label={say('varieties.variety')}
@@ -130,7 +135,7 @@ function Form({ crop, first, onDone }: { crop: Crop; first: Edited; onDone: () =
                         tags: edited.tags,
                     },
                     {
-                        onSuccess: onDone,
+                        onSuccess: close,
                         // What others changed is said; saved again, it is on top of theirs.
                         onError: (refusal) => setStale(refusal instanceof Refusal && refusal.status === 409),
                     },
@@ -184,7 +189,7 @@ function Form({ crop, first, onDone }: { crop: Crop; first: Edited; onDone: () =
                 <Button size="xs" type="submit" loading={save.isPending}>
                     {say('varieties.save-the-variety')}
                 </Button>
-                <Button size="xs" variant="subtle" color="gray" onClick={onDone}>
+                <Button size="xs" variant="subtle" color="gray" onClick={close}>
                     {say('common.cancel')}
                 </Button>
             </Group>

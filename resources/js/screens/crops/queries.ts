@@ -42,9 +42,12 @@ function forgetCrops(queries: ReturnType<typeof useQueryClient>) {
     ]);
 }
 
+export const cropDraft = (crop: string) => `crop-${crop}`;
+
 export function useSaveCrop(crop: string) {
     const queries = useQueryClient();
     return useMutation({
+        meta: { draft: cropDraft(crop) },
         mutationFn: (body: { cells: Cells; note: string; version: number }) =>
             taken(api.PATCH('/api/crops/{crop}', { params: { path: { crop } }, body })),
         onSuccess: () => forgetCrops(queries),
@@ -102,9 +105,12 @@ export function useImportCrops() {
 
 type VarietyValues = { id?: number; version?: number; name: string; cells: Cells; tags: string[] };
 
-export function useSaveVariety(crop: string) {
+export const varietyDraft = (crop: string, variety: number | undefined) => `variety-${crop}-${variety ?? 'new'}`;
+
+export function useSaveVariety(crop: string, variety: number | undefined) {
     const queries = useQueryClient();
     return useMutation({
+        meta: { draft: varietyDraft(crop, variety) },
         mutationFn: ({ id, ...body }: VarietyValues) =>
             taken(
                 id === undefined

@@ -10,10 +10,11 @@ import { useDateCursor } from '../../time/cursor';
 import { dateInWords, inShort, yearDayOfDate } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Folded } from '../../ui/Folded';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { inCelsius } from '../../words/units';
 import { say } from '../../words/words';
-import { useAddCue, useRemoveCue, type Cue } from './queries';
+import { cueDraft, useAddCue, useRemoveCue, type Cue } from './queries';
 
 const ROW = 22;
 
@@ -225,23 +226,14 @@ function Seen({ zone, cues }: { zone: string; cues: Cue[] }) {
 
 function AddCue({ zone }: { zone: string }) {
     const mayEdit = useMay('publish');
-    const [plant, setPlant] = useState('');
-    const [stage, setStage] = useState('');
+    const [{ plant, stage }, type, forget] = useKept(cueDraft(zone), { plant: '', stage: '' });
     const add = useAddCue(zone);
     if (!mayEdit) return null;
     return (
         <form
             onSubmit={(event) => {
                 event.preventDefault();
-                add.mutate(
-                    { plant: plant.trim(), stage: stage.trim(), note: null },
-                    {
-                        onSuccess: () => {
-                            setPlant('');
-                            setStage('');
-                        },
-                    },
-                );
+                add.mutate({ plant: plant.trim(), stage: stage.trim(), note: null }, { onSuccess: forget });
             }}
         >
             <h3>{say('cues.add')}</h3>
@@ -250,7 +242,7 @@ function AddCue({ zone }: { zone: string }) {
                 label={say('cues.plant')}
                 maxLength={80}
                 value={plant}
-                onChange={(event) => setPlant(event.currentTarget.value)}
+                onChange={(event) => type({ plant: event.currentTarget.value, stage })}
             />
             <TextInput
                 size="xs"
@@ -258,7 +250,7 @@ function AddCue({ zone }: { zone: string }) {
                 description={say('cues.stage-like')}
                 maxLength={80}
                 value={stage}
-                onChange={(event) => setStage(event.currentTarget.value)}
+                onChange={(event) => type({ plant, stage: event.currentTarget.value })}
             />
             <Button
                 size="xs"

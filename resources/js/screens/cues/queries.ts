@@ -8,8 +8,11 @@ function useChanged(zone: string) {
     return (cues: Cue[]) => queries.setQueryData(['log', zone, 'cues'], cues);
 }
 
+export const cueDraft = (zone: string) => `cue-${zone}`;
+
 export function useAddCue(zone: string) {
     return useMutation({
+        meta: { draft: cueDraft(zone) },
         mutationFn: (body: { plant: string; stage: string; note: string | null }) =>
             taken(api.POST('/api/zones/{zone}/cues', { params: { path: { zone } }, body })),
         onSuccess: useChanged(zone),

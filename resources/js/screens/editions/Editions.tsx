@@ -6,7 +6,7 @@ import { Refusal, type Schema, type Zone } from '../../api/client';
 import { Proof, unexplained, Warnings } from './Proof';
 import { Published } from './Published';
 import { useLanguages } from '../../api/languages';
-import { useDraft, useEditions, usePublication, usePublish, type Draft } from './queries';
+import { editionDraft, useDraft, useEditions, usePublication, usePublish, type Draft } from './queries';
 import { useMay } from '../../access/session';
 import { useZone } from '../../api/zones';
 import { useKept } from '../../ui/kept';
@@ -43,7 +43,7 @@ const NOTHING = { note: '', answers: {} as Record<string, string>, from: '', not
 function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; next: number }) {
     const publish = usePublish(zone.slug);
     // What is typed stays until it is published, whatever screen one looks at meanwhile.
-    const [typed, type, forget] = useKept(`edition-${zone.slug}`, NOTHING);
+    const [typed, type, forget] = useKept(editionDraft(zone.slug), NOTHING);
     const { note, answers, from, noteIn } = typed;
     // A click that is made twice, or again after its answer got lost, is one request.
     const [key, setKey] = useState(() => crypto.randomUUID());

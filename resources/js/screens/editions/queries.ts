@@ -42,10 +42,13 @@ export function useAnswer(zone: string) {
     });
 }
 
+export const editionDraft = (zone: string) => `edition-${zone}`;
+
 /** Publishes; tells which publication to follow. */
 export function usePublish(zone: string) {
     const queries = useQueryClient();
     return useMutation({
+        meta: { draft: editionDraft(zone) },
         mutationFn: (body: {
             note: string;
             key: string;

@@ -1,10 +1,10 @@
 import { Button, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
-import { useState } from 'react';
 import { useSites } from '../../api/sites';
 import { Action } from '../../ui/Action';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
-import { useSaveBed, type GroundBed, type Span } from './queries';
+import { bedDraft, useSaveBed, type GroundBed, type Span } from './queries';
 
 /** What a bed is called, what it measures, and how it lies. */
 export function BedForm({
@@ -22,7 +22,7 @@ export function BedForm({
 }) {
     const { data: sites } = useSites();
     const here = (sites ?? []).filter((site) => site.zone === null || site.zone === zone);
-    const [values, setValues] = useState({
+    const [values, setValues, forget] = useKept(bedDraft(zone, bed?.id), {
         garden: bed?.garden ?? garden,
         name: bed?.name ?? '',
         site: bed?.site ?? '',
@@ -30,7 +30,11 @@ export function BedForm({
         width_m: (bed?.width_m ?? '') as number | string,
     });
     const save = useSaveBed(zone, span, bed?.id);
-    const set = (part: Partial<typeof values>) => setValues((before) => ({ ...before, ...part }));
+    const set = (part: Partial<typeof values>) => setValues({ ...values, ...part });
+    const close = () => {
+        forget();
+        onDone();
+    };
     const number = (value: number | string) => (value === '' ? null : Number(value));
     return (
         <form
@@ -43,7 +47,7 @@ export function BedForm({
                         length_m: number(values.length_m),
                         width_m: number(values.width_m),
                     },
-                    { onSuccess: onDone },
+                    { onSuccess: close },
                 );
             }}
         >
@@ -92,7 +96,7 @@ export function BedForm({
                 >
                     {say('common.save')}
                 </Button>
-                <Action onClick={onDone}>{say('common.cancel')}</Action>
+                <Action onClick={close}>{say('common.cancel')}</Action>
             </Group>
             <Problem error={save.error} />
         </form>

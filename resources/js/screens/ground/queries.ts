@@ -97,9 +97,12 @@ export type BedValues = {
     width_m: number | null;
 };
 
+export const bedDraft = (zone: string, bed: number | undefined) => `bed-${zone}-${bed ?? 'new'}`;
+
 export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
     const queries = useQueryClient();
     return useMutation({
+        meta: { draft: bedDraft(zone, bed) },
         mutationFn: (body: BedValues) =>
             bed === undefined
                 ? taken(api.POST('/api/zones/{zone}/beds', { params: { path: { zone }, query: span }, body }))

@@ -1,11 +1,11 @@
 import { Button, Checkbox, Textarea, TextInput } from '@mantine/core';
-import { useState } from 'react';
 import { useMay } from '../../access/session';
 import { dateInWords } from '../../time/days';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { Outbox } from './Outbox';
-import { useOffice, useSaveOffice, type Office } from './queries';
+import { officeDraft, useOffice, useSaveOffice, type Office } from './queries';
 
 const LINES = ['name', 'mail', 'phone', 'licence'] as const;
 const TEXTS = ['address', 'hours'] as const;
@@ -27,8 +27,8 @@ export function OfficeSettings() {
 function Form({ office }: { office: Office }) {
     const mayEdit = useMay('edit-office');
     const mayChangeSignature = useMay('change-signature');
-    const save = useSaveOffice();
-    const [edited, setEdited] = useState(office);
+    const save = useSaveOffice(office.version);
+    const [edited, setEdited] = useKept(officeDraft(office.version), office);
     const set = (field: keyof Office, value: string | boolean) =>
         setEdited({ ...edited, [field]: value === '' && field !== 'name' ? null : value });
     const changed = JSON.stringify(edited) !== JSON.stringify(office);

@@ -7,9 +7,13 @@ export function useOffice() {
     return useQuery({ queryKey: ['office'], queryFn: () => taken(api.GET('/api/office')) });
 }
 
-export function useSaveOffice() {
+/** A draft of an older version is nothing to save over a newer one. */
+export const officeDraft = (version: number) => `office-${version}`;
+
+export function useSaveOffice(version: number) {
     const queries = useQueryClient();
     return useMutation({
+        meta: { draft: officeDraft(version) },
         mutationFn: (body: Office) => taken(api.PUT('/api/office', { body })),
         onSuccess: () => queries.invalidateQueries({ queryKey: ['office'] }),
         onError: () => queries.invalidateQueries({ queryKey: ['office'] }),

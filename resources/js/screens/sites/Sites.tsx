@@ -1,13 +1,14 @@
 import { Action } from '../../ui/Action';
 import { say, withMinus } from '../../words/words';
 import { Button, Group, NumberInput, TextInput } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import type { Schema } from '../../api/client';
 import { useSaveSite, useSites } from '../../api/sites';
 import { useMay } from '../../access/session';
 import { useTakeOutSite } from './queries';
 import { useZones } from '../../api/zones';
 import { merged } from '../../ui/merge';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 
 type Site = Schema['Site'];
@@ -33,35 +34,27 @@ const EMPTY: Numbers & { name: string; note: string } = {
 
 type Edited = Partial<Site> & typeof EMPTY;
 
+/** What is typed, and the site it was made on; a new one has none. */
+type Form = { edited: Edited; base: Site | null };
+
 /** Kinds of growing place: how each shifts air, soil and frost against the station. Data, and the educator's to change. */
 export function Sites() {
     const mayEdit = useMay('edit-sites');
     const { data: sites } = useSites();
     const { data: zones } = useZones();
-    const [edited, setEdited] = useState<Edited | null>(null);
-    const [base, setBase] = useState<Site | null>(null);
-    const edit = (site: Site) => {
-        setBase(site);
-        setEdited(site);
-    };
-    const save = useSaveSite();
+    const [form, keep, close] = useKept<Form | null>('site', null);
+    const { edited, base } = form ?? { edited: null, base: null };
+    const save = useSaveSite('site');
     const takeOut = useTakeOutSite();
     const now = sites?.find((site) => site.id === edited?.id);
     // Somebody else has saved the site meanwhile: what is typed here stays, everything else is theirs.
     useEffect(() => {
         if (now === undefined || base === null || now.version === base.version) return;
-        setEdited((mine) => mine && merged(base as typeof mine, mine, now));
-        setBase(now);
-    }, [now, base]);
+        if (edited) keep({ edited: merged(base as Edited, edited, now), base: now });
+    }, [now, base, edited, keep]);
     if (!sites) return null;
     const submit = () =>
-        edited &&
-        save.mutate(
-            { ...edited, zone: edited.zone ?? null, version: base?.version },
-            {
-                onSuccess: () => setEdited(null),
-            },
-        );
+        edited && save.mutate({ ...edited, zone: edited.zone ?? null, version: base?.version }, { onSuccess: close });
     return (
         <main className="page">
             <h2>{say('common.sites')}</h2>
@@ -108,7 +101,11 @@ export function Sites() {
                                 ))}
                                 <td>{site.note}</td>
                                 <td className="nowrap">
-                                    {mayEdit && <Action onClick={() => edit(site)}>{say('common.edit')}</Action>}
+                                    {mayEdit && (
+                                        <Action onClick={() => keep({ edited: site, base: site })}>
+                                            {say('common.edit')}
+                                        </Action>
+                                    )}
                                     {mayEdit && !site.preset && (
                                         <>
                                             {' '}
@@ -124,24 +121,24 @@ export function Sites() {
                 </tbody>
             </table>
             {mayEdit && edited === null && (
-                <Button mt="lg" onClick={() => setEdited(EMPTY)}>
+                <Button mt="lg" onClick={() => keep({ edited: EMPTY, base: null })}>
                     {say('sites.add-a-site')}
                 </Button>
             )}
             {edited && (
-                <Form
+                <SiteForm
                     {...{ edited }}
                     busy={save.isPending}
-                    onChange={setEdited}
+                    onChange={(next) => keep({ edited: next, base })}
                     onSave={submit}
-                    onCancel={() => setEdited(null)}
+                    onCancel={close}
                 />
             )}
         </main>
     );
 }
 
-function Form({
+function SiteForm({
     edited,
     busy,
     onChange,

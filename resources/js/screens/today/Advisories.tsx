@@ -7,7 +7,14 @@ import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { Translated } from '../../ui/Translated';
 import { say } from '../../words/words';
-import { useAdvisories, usePublishAdvisory, useWithdrawAdvisory, type Advisory, type TodayData } from './queries';
+import {
+    advisoryDraft,
+    useAdvisories,
+    usePublishAdvisory,
+    useWithdrawAdvisory,
+    type Advisory,
+    type TodayData,
+} from './queries';
 
 type Ground = TodayData['grounds'][number];
 
@@ -117,10 +124,10 @@ function Draft({
     today: string;
     onClose: () => void;
 }) {
-    const [words, setWords, forget] = useKept(`advisory-${zone}-${ground?.key ?? ''}`, text);
+    const [words, setWords, forget] = useKept(advisoryDraft(zone, ground?.key ?? null), text);
     const [last, setLast] = useState(until);
     const [key] = useState(() => crypto.randomUUID());
-    const publish = usePublishAdvisory(zone);
+    const publish = usePublishAdvisory(zone, ground?.key ?? null);
     const close = () => {
         forget();
         onClose();
@@ -130,7 +137,7 @@ function Draft({
             className="own-hand"
             onSubmit={(event) => {
                 event.preventDefault();
-                publish.mutate({ key, ground: ground?.key ?? null, text: words, until: last }, { onSuccess: close });
+                publish.mutate({ key, text: words, until: last }, { onSuccess: close });
             }}
         >
             <Textarea

@@ -56,11 +56,14 @@ export function useAdvisories(zone: string) {
     });
 }
 
-export function usePublishAdvisory(zone: string) {
+export const advisoryDraft = (zone: string, ground: string | null) => `advisory-${zone}-${ground ?? ''}`;
+
+export function usePublishAdvisory(zone: string, ground: string | null) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (body: { key: string; ground: string | null; text: string; until: string }) =>
-            taken(api.POST('/api/zones/{zone}/advisories', { params: { path: { zone } }, body })),
+        meta: { draft: advisoryDraft(zone, ground) },
+        mutationFn: (body: { key: string; text: string; until: string }) =>
+            taken(api.POST('/api/zones/{zone}/advisories', { params: { path: { zone } }, body: { ...body, ground } })),
         onSuccess: () => queries.invalidateQueries({ queryKey: ['advisories', zone] }),
     });
 }

@@ -4,9 +4,10 @@ import { useLogBook } from '../../api/log';
 import { useSession } from '../../access/session';
 import { dateAfter } from '../../time/days';
 import { Action } from '../../ui/Action';
+import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
-import { usePlanTrial, type Plan } from './queries';
+import { trialDraft, usePlanTrial, type Plan } from './queries';
 
 type Wave = { name: string; on: string };
 
@@ -22,20 +23,45 @@ function waves(on: string): Wave[] {
     ];
 }
 
+type Draft = {
+    question: string;
+    crop: string;
+    route: Plan['route'];
+    unit: Plan['measured_in'];
+    varieties: string[];
+    /** null: a week from today */
+    on: string | null;
+    /** null: the usual three */
+    own: Wave[] | null;
+    repeats: number | string;
+    beds: string[];
+};
+
+const NOTHING: Draft = {
+    question: '',
+    crop: '',
+    route: 'direct',
+    unit: 'kilograms',
+    varieties: [],
+    on: null,
+    own: null,
+    repeats: 3,
+    beds: [],
+};
+
 /** A trial as it is planned: the question, the crop and its varieties, the waves, how often and where. */
 export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }) {
     const { data: book } = useLogBook(zone);
     const today = useSession().data?.today ?? '2026-01-01';
     const plan = usePlanTrial(zone);
-    const [question, setQuestion] = useState('');
-    const [crop, setCrop] = useState('');
-    const [route, setRoute] = useState<Plan['route']>('direct');
-    const [unit, setUnit] = useState<Plan['measured_in']>('kilograms');
-    const [varieties, setVarieties] = useState<string[]>([]);
-    const [on, setOn] = useState(dateAfter(today, 7));
-    const [own, setOwn] = useState<Wave[]>();
-    const [repeats, setRepeats] = useState<number | string>(3);
-    const [beds, setBeds] = useState<string[]>([]);
+    const [draft, keep, forget] = useKept(trialDraft(zone), NOTHING);
+    const { question, crop, route, unit, varieties, own, repeats, beds } = draft;
+    const on = draft.on ?? dateAfter(today, 7);
+    const set = (part: Partial<Draft>) => keep({ ...draft, ...part });
+    const close = () => {
+        forget();
+        onDone();
+    };
     const [key] = useState(() => crypto.randomUUID());
     const chosen = book?.crops.find((one) => one.slug === crop);
     const list = own ?? waves(on);
@@ -55,7 +81,7 @@ export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }
                     .filter((bed) => beds.includes(`${bed.garden}\n${bed.name}`))
                     .map(({ garden, name }) => ({ garden, name })),
             },
-            { onSuccess: onDone },
+            { onSuccess: close },
         );
     return (
         <form
@@ -72,17 +98,14 @@ export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }
                 description={say('trials.question-like')}
                 maxLength={300}
                 value={question}
-                onChange={(event) => setQuestion(event.currentTarget.value)}
+                onChange={(event) => set({ question: event.currentTarget.value })}
             />
             <Group gap="md" align="end">
                 <NativeSelect
                     size="xs"
                     label={say('trials.crop')}
                     value={crop}
-                    onChange={(event) => {
-                        setCrop(event.currentTarget.value);
-                        setVarieties([]);
-                    }}
+                    onChange={(event) => set({ crop: event.currentTarget.value, varieties: [] })}
                     data={[
                         { value: '', label: say('trials.choose') },
                         ...(book?.crops ?? []).map((one) => ({ value: one.slug, label: one.name })),
@@ -93,14 +116,14 @@ export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }
                     words={(way) => say(`trials.way-${way}`)}
                     value={route}
                     values={WAYS}
-                    onValue={setRoute}
+                    onValue={(one) => set({ route: one })}
                 />
                 <OneOf
                     label={say('trials.measured-in')}
                     words={(one) => say(`trials.unit-${one}`)}
                     value={unit}
                     values={UNITS}
-                    onValue={setUnit}
+                    onValue={(one) => set({ unit: one })}
                 />
                 <NumberInput
                     size="xs"
@@ -109,14 +132,14 @@ export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }
                     min={1}
                     max={20}
                     value={repeats}
-                    onChange={setRepeats}
+                    onChange={(count) => set({ repeats: count })}
                 />
             </Group>
             <Ticks
                 label={say('common.varieties')}
                 options={(chosen?.varieties ?? []).map((name) => ({ value: name, label: name }))}
                 chosen={varieties}
-                onChosen={setVarieties}
+                onChosen={(names) => set({ varieties: names })}
             />
             <Ticks
                 label={say('trials.beds')}
@@ -125,14 +148,20 @@ export function PlanTrial({ zone, onDone }: { zone: string; onDone: () => void }
                     label: `${bed.name}, ${bed.garden}`,
                 }))}
                 chosen={beds}
-                onChosen={setBeds}
+                onChosen={(places) => set({ beds: places })}
             />
-            <Waves list={list} on={on} onDay={setOn} own={own !== undefined} onOwn={setOwn} />
+            <Waves
+                list={list}
+                on={on}
+                onDay={(day) => set({ on: day })}
+                own={own !== null}
+                onOwn={(rows) => set({ own: rows ?? null })}
+            />
             <Group gap="md" mt="xs">
                 <Button size="xs" type="submit" disabled={!question.trim() || !crop || !plots} loading={plan.isPending}>
                     {say('trials.make-plan', { plots })}
                 </Button>
-                <Action onClick={onDone}>{say('common.cancel')}</Action>
+                <Action onClick={close}>{say('common.cancel')}</Action>
             </Group>
             {Number(repeats) < 3 && <p className="hint">{say('trials.few-repeats')}</p>}
             <Problem error={plan.error} />

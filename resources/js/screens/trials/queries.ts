@@ -22,8 +22,11 @@ export type Plan = {
     beds: { garden: string; name: string }[];
 };
 
+export const trialDraft = (zone: string) => `trial-${zone}`;
+
 export function usePlanTrial(zone: string) {
     return useMutation({
+        meta: { draft: trialDraft(zone) },
         mutationFn: (body: Plan) => taken(api.POST('/api/zones/{zone}/trials', { params: { path: { zone } }, body })),
         onSuccess: useForget(zone),
     });

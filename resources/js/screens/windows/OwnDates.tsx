@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { inShort, monthDayOf } from '../../time/days';
 import { readMonthDay } from '../../time/typed';
-import { useChoice } from './queries';
+import { choiceDraft, useChoice } from './queries';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
@@ -17,9 +17,9 @@ const NOTHING: Draft = { school: null, reason: '', rows: [] };
 
 /** The educator's own word: another school for this crop, or own dates; with a reason, undoable. */
 export function OwnDates({ zone, crop, data }: { zone: string; crop: string; data: Schema['Dossier'] }) {
-    const [draft, keep, forget] = useKept<Draft>(`choice-${zone}-${crop}`, NOTHING);
+    const [draft, keep, forget] = useKept<Draft>(choiceDraft(zone, crop), NOTHING);
     const { school, reason, rows } = draft;
-    const choice = useChoice(zone, crop, forget);
+    const choice = useChoice(zone, crop);
     const setRows = (next: Row[]) => keep({ ...draft, rows: next });
     const routes = data.replay.map((r) => ({ value: r.route, label: say(`act.${r.act}`) }));
     const start = (to: Schema['School']) =>
@@ -64,12 +64,15 @@ export function OwnDates({ zone, crop, data }: { zone: string; crop: string; dat
             aria-label={say('own-dates.your-own-word')}
             onSubmit={(event) => {
                 event.preventDefault();
-                choice.mutate({
-                    school,
-                    reason,
-                    replaces: data.choice?.id ?? null,
-                    windows: school === 'own' ? rows : undefined,
-                });
+                choice.mutate(
+                    {
+                        school,
+                        reason,
+                        replaces: data.choice?.id ?? null,
+                        windows: school === 'own' ? rows : undefined,
+                    },
+                    { onSuccess: forget },
+                );
             }}
         >
             <h3>{say(`school.${school}.follow`)}</h3>

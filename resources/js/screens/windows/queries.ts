@@ -82,10 +82,13 @@ type Choice = Schema['School'] extends infer School
       | { undo: number }
     : never;
 
+export const choiceDraft = (zone: string, crop: string) => `choice-${zone}-${crop}`;
+
 /** Follows a school for a crop, or one's own dates; or undoes that. */
-export function useChoice(zone: string, crop: string, onTaken: () => void) {
+export function useChoice(zone: string, crop: string) {
     const queries = useQueryClient();
     return useMutation({
+        meta: { draft: choiceDraft(zone, crop) },
         mutationFn: (choice: Choice) =>
             taken(
                 'undo' in choice
@@ -97,11 +100,7 @@ export function useChoice(zone: string, crop: string, onTaken: () => void) {
                           body: choice,
                       }),
             ),
-        onSuccess: () => {
-            // At once, and not when what follows has been read again: whoever has left the screen by then would find the draft again.
-            onTaken();
-            return queries.invalidateQueries({ queryKey: ['windows', zone] });
-        },
+        onSuccess: () => queries.invalidateQueries({ queryKey: ['windows', zone] }),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['windows', zone] })),
     });
 }

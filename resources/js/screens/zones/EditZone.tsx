@@ -4,7 +4,7 @@ import { useForm } from '@mantine/form';
 import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal, type Zone } from '../../api/client';
-import { useSaveZone } from './queries';
+import { useSaveZone, zoneDraft } from './queries';
 import { useMay, useSession } from '../../access/session';
 import { useZone } from '../../api/zones';
 import { useKept } from '../../ui/kept';
@@ -70,8 +70,7 @@ export function EditZone() {
 
 function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undefined }) {
     const saved = zone ? valuesOf(zone) : EMPTY;
-    // A draft of an older version is nothing to save over a newer one.
-    const [kept, keep, forget] = useKept(`zone-${slug ?? ''}-${zone?.version ?? 'new'}`, saved);
+    const [kept, keep, forget] = useKept(zoneDraft(slug, zone?.version), saved);
     const form = useForm<Values>({
         initialValues: kept,
         onValuesChange: keep,
@@ -82,7 +81,7 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
         },
     });
     const navigate = useNavigate();
-    const saving = useSaveZone(slug);
+    const saving = useSaveZone(slug, zone?.version);
     const base = useRef({ version: zone?.version, values: saved });
     // Somebody else has saved the zone meanwhile: what is typed here stays, everything else is theirs.
     useEffect(() => {

@@ -25,10 +25,15 @@ export function useBringBoundaries() {
 
 type ZoneValues = NonNullable<paths['/api/zones']['post']['requestBody']>['content']['application/json'];
 
+/** A draft of an older version is nothing to save over a newer one. */
+export const zoneDraft = (slug: string | undefined, version: number | undefined) =>
+    `zone-${slug ?? ''}-${version ?? 'new'}`;
+
 /** Creates a zone, or saves a changed one. */
-export function useSaveZone(slug: string | undefined) {
+export function useSaveZone(slug: string | undefined, version: number | undefined) {
     const queries = useQueryClient();
     return useMutation({
+        meta: { draft: zoneDraft(slug, version) },
         mutationFn: (body: ZoneValues) =>
             taken(
                 slug === undefined

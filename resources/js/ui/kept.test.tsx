@@ -1,0 +1,129 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { Cues } from '../screens/cues/Cues';
+import { BedForm } from '../screens/ground/BedForm';
+import { OfficeSettings } from '../screens/office/OfficeSettings';
+import { PlanTrial } from '../screens/trials/PlanTrial';
+import { EDUCATOR, fakeServer, Refused, show } from '../testing';
+
+const OFFICE = {
+    name: 'Kestrel Basin Extension',
+    mail: null,
+    phone: null,
+    address: null,
+    hours: null,
+    licence: null,
+    second_signature: false,
+    version: 3,
+    signature_changed: null,
+};
+
+const BOOK = {
+    today: '2026-04-18',
+    zone: { slug: 'bench', name: 'Bench' },
+    user: 'Wren',
+    crops: [{ slug: 'radish', name: 'Radish', start: 'seed', varieties: [] }],
+    likely: [],
+    beds: [],
+    sowings: [],
+    due: [],
+    cues: [],
+};
+
+const span = { from: '2026-01-01', to: '2026-12-31' };
+
+/** Each form: how it is shown, a field of it, what is typed there, the button that saves it and what the server then says. */
+const FORMS = [
+    {
+        name: 'the office',
+        form: () => show(<OfficeSettings />),
+        field: 'Mail address',
+        typed: 'garden@kestrel.example',
+        save: 'Save',
+        saved: { 'PUT /api/office': { ...OFFICE, version: 4 } },
+    },
+    {
+        name: 'a bed',
+        form: () => show(<BedForm zone="bench" span={span} bed={undefined} garden="School" onDone={() => {}} />),
+        field: 'Name of the bed',
+        typed: 'North bed',
+        save: 'Save',
+        saved: { 'POST /api/zones/bench/beds': {} },
+    },
+    {
+        name: 'a trial',
+        form: () => show(<PlanTrial zone="bench" onDone={() => {}} />),
+        field: 'What is it to answer?',
+        typed: 'Is early worth it?',
+        save: /plots/,
+        saved: { 'POST /api/zones/bench/trials': {} },
+        first: () => fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } }),
+    },
+];
+
+const reads = {
+    'GET /api/session': EDUCATOR,
+    'GET /api/office': OFFICE,
+    'GET /api/outbox': { simulated: true, readers: 0, mails: [] },
+    'GET /api/sites': [],
+    'GET /api/zones/bench/log-book': BOOK,
+};
+
+const text = async (label: string) => ((await screen.findByLabelText(label)) as HTMLInputElement).value;
+
+beforeEach(() => sessionStorage.clear());
+
+describe.each(FORMS)('what is typed of $name', ({ form, field, typed, save, saved, first }) => {
+    it('is there again after another screen', async () => {
+        fakeServer(reads);
+        form();
+        const before = await text(field);
+        fireEvent.change(screen.getByLabelText(field), { target: { value: typed } });
+        cleanup();
+        form();
+        expect(before).not.toBe(typed);
+        expect(await text(field)).toBe(typed);
+    });
+
+    it('stays when it is refused, and is gone as soon as it is saved', async () => {
+        fakeServer({ ...reads, [Object.keys(saved)[0] ?? '']: new Refused(422, { message: 'Not so.' }) });
+        form();
+        await screen.findByLabelText(field);
+        fireEvent.change(screen.getByLabelText(field), { target: { value: typed } });
+        await waitFor(() => first?.());
+        await waitFor(() =>
+            expect((screen.getByRole('button', { name: save }) as HTMLButtonElement).disabled).toBe(false),
+        );
+        fireEvent.click(screen.getByRole('button', { name: save }));
+        await screen.findByText('Not so.');
+        cleanup();
+
+        fakeServer({ ...reads, ...saved });
+        form();
+        expect(await text(field)).toBe(typed);
+        await waitFor(() =>
+            expect((screen.getByRole('button', { name: save }) as HTMLButtonElement).disabled).toBe(false),
+        );
+        fireEvent.click(screen.getByRole('button', { name: save }));
+        await waitFor(() => expect(Object.keys(sessionStorage)).toEqual([]));
+        cleanup();
+        form();
+        expect(await text(field)).not.toBe(typed);
+    });
+});
+
+describe('what is typed of an indicator plant', () => {
+    it('is there again after another screen', async () => {
+        fakeServer({
+            ...reads,
+            'GET /api/zones/bench/cues': [],
+            'GET /api/zones/bench/climate': new Refused(404, { message: '' }),
+        });
+        const at = '/desk/zones/bench/cues';
+        show(<Cues />, at, '/desk/zones/:zone/cues');
+        fireEvent.change(await screen.findByLabelText('Plant'), { target: { value: 'Lilac' } });
+        cleanup();
+        show(<Cues />, at, '/desk/zones/:zone/cues');
+        expect(await text('Plant')).toBe('Lilac');
+    });
+});
