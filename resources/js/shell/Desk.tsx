@@ -111,12 +111,12 @@ export function Desk() {
             <header className="desk-header">
                 <h1>
                     {slug
-                        ? (zone?.name ?? ' ')
+                        ? (zone?.name ?? <Room>{slug.replaceAll('-', ' ')}</Room>)
                         : (OUTSIDE.find((o) => location.pathname.startsWith(o.path))?.name ?? say('desk.zones'))}
                 </h1>
-                {zone && (
+                {slug && (
                     <span className="place">
-                        {degrees(zone.latitude)} · {zone.height_m} m
+                        {zone ? `${degrees(zone.latitude)} · ${zone.height_m} m` : <Room>45.25° N · 100 m</Room>}
                     </span>
                 )}
                 <nav aria-label={say('desk.screens')}>
@@ -173,5 +173,14 @@ export function Desk() {
                 </Suspense>
             )}
         </>
+    );
+}
+
+/** Room for words that are not here yet, so that nothing moves when they come. */
+function Room({ children }: { children: string }) {
+    return (
+        <span style={{ visibility: 'hidden', textTransform: 'capitalize' }} aria-hidden>
+            {children}
+        </span>
     );
 }

@@ -1,7 +1,7 @@
 import { say } from '../../words/words';
-import { OfficeLinks } from './Office';
+import { OfficeHead, OfficeLinks } from './Office';
 import type { ErrorProps } from './props';
-import { Readings, useAddress } from './reading';
+import { useAddress } from './reading';
 import { SearchForm } from './Search';
 
 /** In the place of a page that cannot be shown: what happened (the server fills in the empty sentence), and where to go from here. */
@@ -9,12 +9,7 @@ export function ErrorPage({ status }: ErrorProps) {
     const address = useAddress();
     return (
         <>
-            <header className="top">
-                <a className="zone" href={address('/')}>
-                    {say('page.home.head')}
-                </a>
-                <Readings />
-            </header>
+            <OfficeHead />
             <main className="text">
                 <h1>{say(`error-page.${status}.title`)}</h1>
                 <p className="why" />

@@ -1,5 +1,6 @@
 import { say } from '../../words/words';
 import { inMetres } from '../../words/units';
+import { OfficeHead } from './Office';
 import type { FindProps } from './props';
 import { useAddress } from './reading';
 
@@ -9,11 +10,7 @@ export function Find({ known, at, height_m, between, near }: FindProps) {
     const [best, second] = near;
     return (
         <>
-            <header className="top">
-                <a className="zone" href={address('/')}>
-                    {say('page.home.head')}
-                </a>
-            </header>
+            <OfficeHead />
             <main className="text">
                 <h1>{say('page.find.title')}</h1>
                 <p role="status" className="answer">

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { say } from '../../words/words';
 import { Own } from './Own';
 import type { OfficeProps } from './props';
@@ -32,18 +33,13 @@ export const OFFICE_PAGES: Record<OfficeProps['which'], string[]> = {
 
 /** What the calendars are, how they are made, what the words mean, and whom to ask. */
 export function Office({ which, office }: OfficeProps) {
-    const address = useAddress();
     return (
         <>
-            <header className="top">
-                <a className="zone" href={address('/')}>
-                    {say('page.home.head')}
-                </a>
+            <OfficeHead>
                 <nav aria-label={say('office.pages')}>
                     <OfficeLinks here={which} />
                 </nav>
-                <Readings />
-            </header>
+            </OfficeHead>
             <main className="text">
                 <h1>{say(`office.${which}.title`)}</h1>
                 <p>{say(`office.${which}.intro`)}</p>
@@ -56,6 +52,20 @@ export function Office({ which, office }: OfficeProps) {
                 {which === 'contact' && <Contact office={office} />}
             </main>
         </>
+    );
+}
+
+/** The head of a page that is about no zone. */
+export function OfficeHead({ children }: { children?: ReactNode }) {
+    const address = useAddress();
+    return (
+        <header className="top">
+            <a className="zone" href={address('/')}>
+                {say('page.home.head')}
+            </a>
+            {children}
+            <Readings />
+        </header>
     );
 }
 

@@ -1,20 +1,15 @@
 import { say } from '../../words/words';
-import { OfficeLinks } from './Office';
+import { OfficeHead, OfficeLinks } from './Office';
 import { Own } from './Own';
 import type { SearchProps } from './props';
-import { Readings, useAddress } from './reading';
+import { useAddress } from './reading';
 
 /** What was found for some words: crops by any of their names, zones and places, and pages. */
 export function Search({ asked, crops, zones, pages }: SearchProps) {
     const address = useAddress();
     return (
         <>
-            <header className="top">
-                <a className="zone" href={address('/')}>
-                    {say('page.home.head')}
-                </a>
-                <Readings />
-            </header>
+            <OfficeHead />
             <main className="text">
                 <h1>{say('page.search.title')}</h1>
                 <SearchForm asked={asked} />
