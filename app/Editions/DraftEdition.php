@@ -38,7 +38,7 @@ final class DraftEdition
         $last = $this->last($zone);
         $before = $this->before($zone);
 
-        return EditionDocument::compose($zone->toPlace(), ($last->number ?? 0) + 1, $on ?? Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
+        return EditionDocument::compose($zone->toCalendarZone(), ($last->number ?? 0) + 1, $on ?? Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
             self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(ZoneCrops::of($zone)->book(), null, 'slug')),
             $before?->isSound() ? $before->open() : null, Translation::byLanguage());
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-use Anthesis\Calendar\Place;
+use Anthesis\Calendar\CalendarZone;
 use Anthesis\Record\Latitude;
 use App\Editions\Edition;
 use App\People\Versioned;
@@ -126,9 +126,9 @@ class Zone extends Model
         return $this->hasOne(Edition::class)->ofMany(['standing' => 'max', 'number' => 'max'], static fn ($query) => $query->whereNotNull('in_force_at'));
     }
 
-    public function toPlace(): Place
+    public function toCalendarZone(): CalendarZone
     {
-        return new Place(
+        return new CalendarZone(
             $this->slug,
             $this->name,
             $this->district,

@@ -29,7 +29,7 @@ class ZoneResource extends JsonResource
             'latitude' => $zone->latitude,
             'longitude' => $zone->longitude,
             'height_m' => $zone->height_m,
-            'hemisphere' => $zone->toPlace()->latitude->isNorth() ? 'north' : 'south',
+            'hemisphere' => $zone->toCalendarZone()->latitude->isNorth() ? 'north' : 'south',
             'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             'record' => $this->record($zone),
             'years' => $zone->years,

@@ -46,7 +46,7 @@ final readonly class EditionDocument
      * @param  array<string, array<string, string>>  $translations  of texts, by language; those of texts that stand in it are kept
      */
     public static function compose(
-        Place $place,
+        CalendarZone $place,
         int $number,
         Day $publishedOn,
         string $publishedBy,

@@ -124,6 +124,12 @@ final readonly class Day
         return YearDay::fromNumber(self::yearDayOf($this->number));
     }
 
+    /** @return int how many days later another day is; negative: it is earlier */
+    public function daysUntil(self $other): int
+    {
+        return $other->number - $this->number;
+    }
+
     public function isBefore(self $other): bool
     {
         return $this->number < $other->number;

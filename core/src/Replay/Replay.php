@@ -7,6 +7,7 @@ namespace Anthesis\Replay;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
+use Anthesis\Place\Place;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
@@ -46,6 +47,12 @@ final class Replay
     public function __construct(private readonly DailyRecord $record, private readonly Latitude $latitude, Site $site, private readonly LightSchool $light = LightSchool::Radiation, bool $frozenGround = true, private readonly TableCache $cache = new TableCache)
     {
         $this->tables = new SeasonTables($record, $latitude, $site, $frozenGround, $cache);
+    }
+
+    /** The years of a place, at its site. */
+    public static function ofPlace(Place $place): self
+    {
+        return $place->once(self::class, static fn (): self => new self($place->years->days(), $place->latitude, $place->site(), $place->light));
     }
 
     /** The same years, in which frozen ground keeps nobody from sowing. */

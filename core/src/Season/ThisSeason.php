@@ -7,6 +7,7 @@ namespace Anthesis\Season;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
+use Anthesis\Place\Place;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
@@ -52,6 +53,12 @@ final class ThisSeason implements ProspectsSource
     public static function of(DailyRecord $record, ?DailyRecord $outlook, Latitude $latitude, Site $site, LightSchool $light = LightSchool::Radiation): self
     {
         return new self($record, Splice::members($record, $outlook), $latitude, $site, $light);
+    }
+
+    /** The season a place is in. */
+    public static function ofPlace(Place $place): self
+    {
+        return $place->once(self::class, static fn (): self => self::of($place->known(), $place->outlook(), $place->latitude, $place->site(), $place->light));
     }
 
     public function sowing(Crop $crop, Route $route, Day $on): Sowing

@@ -8,6 +8,7 @@ use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Climate\Normals;
 use Anthesis\Climate\RecordTooShort;
+use Anthesis\Place\Place;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Soil\Site;
@@ -58,6 +59,14 @@ final readonly class PlaceEvidence
             Normals::of($record->first, $maximum),
             DayLength::throughTheYear($latitude),
         );
+    }
+
+    /**
+     * @throws RecordTooShort without one complete cold season, or with a day of the year that was never measured
+     */
+    public static function ofPlace(Place $place): self
+    {
+        return $place->once(self::class, static fn (): self => self::of($place->years->days(), $place->latitude, $place->site()));
     }
 
     public function freeze(FreezeThreshold $threshold): FreezeStatistics

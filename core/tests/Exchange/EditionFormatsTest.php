@@ -7,7 +7,7 @@ namespace Anthesis\Tests\Exchange;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\EditionReader;
-use Anthesis\Calendar\Place;
+use Anthesis\Calendar\CalendarZone;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Calendar\YearRuler;
 use Anthesis\Exchange\CropCsv;
@@ -42,7 +42,7 @@ final class EditionFormatsTest extends TestCase
         }
 
         return EditionDocument::compose(
-            new Place('basin-floor', $name, 'Kestrel Basin', Fixtures::latitude($station), -98.0, 430, [['name' => 'Saddlewick', 'postcode' => null]]),
+            new CalendarZone('basin-floor', $name, 'Kestrel Basin', Fixtures::latitude($station), -98.0, 430, [['name' => 'Saddlewick', 'postcode' => null]]),
             3,
             Day::fromIso($published),
             'Wren Adeyemi-Holt',

@@ -6,6 +6,7 @@ namespace Anthesis\Window\School;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
+use Anthesis\Place\Place;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
@@ -33,6 +34,12 @@ final class FromReplay implements School
      */
     public function __construct(private readonly Replay $replay, private readonly YearDay $from, private readonly string $site, private readonly ?WaysOut $waysOut = null)
     {
+    }
+
+    /** What the years of a place say, at its site. */
+    public static function ofPlace(Place $place): self
+    {
+        return $place->once(self::class, static fn (): self => new self(Replay::ofPlace($place), $place->yearStart(), $place->site()->name));
     }
 
     public static function on(Grounds $grounds): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Window\School;
 
+use Anthesis\Place\Place;
 use Anthesis\Replay\Replay;
 use Anthesis\Window\PlaceEvidence;
 
@@ -13,5 +14,10 @@ final readonly class Grounds
     /** @param  WaysOut|null  $waysOut  what else to try for a crop without a window; null: nothing */
     public function __construct(public PlaceEvidence $place, public Replay $replay, public CountBackSettings $settings, public ?WaysOut $waysOut = null)
     {
+    }
+
+    public static function ofPlace(Place $place, CountBackSettings $settings, ?WaysOut $waysOut): self
+    {
+        return new self(PlaceEvidence::ofPlace($place), Replay::ofPlace($place), $settings, $waysOut);
     }
 }

@@ -7,7 +7,7 @@ namespace Anthesis\Calendar;
 use Anthesis\Record\Latitude;
 
 /** The zone a calendar is for, and the settlements gardeners look it up by. */
-final readonly class Place
+final readonly class CalendarZone
 {
     /** @param  list<array{name: string, postcode: string|null}>  $settlements */
     public function __construct(

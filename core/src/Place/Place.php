@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Place;
+
+use Anthesis\Crop\CropBook;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
+use Anthesis\Record\Latitude;
+use Anthesis\Record\YearDay;
+use Anthesis\Soil\Site;
+use Closure;
+use LogicException;
+
+/**
+ * All that a computation stands on: the record, where on earth, the growing sites, the school of light, the crop book and, of a season
+ * under way, today and the outlook. Whatever is computed from a place may be kept under its fingerprint.
+ *
+ * A computation narrows the place to what it needs (`at`, `growing`, `withoutSeason`): what it no longer has it can neither use nor be
+ * keyed by.
+ */
+final class Place
+{
+    private ?string $fingerprint = null;
+
+    private ?string $grounds = null;
+
+    /**
+     * @param  KnownRecord  $years  the days that windows are computed from
+     * @param  KnownRecord  $whole  every day on record
+     * @param  non-empty-list<Site>  $sites  the one at hand first
+     * @param  Season|null  $season  null: no season is looked at
+     */
+    public function __construct(
+        public readonly KnownRecord $years,
+        public readonly KnownRecord $whole,
+        public readonly Latitude $latitude,
+        public readonly LightSchool $light,
+        public readonly array $sites,
+        public readonly CropBook $book,
+        private readonly ?Season $season = null,
+        private readonly Made $made = new Made,
+    ) {
+    }
+
+    /** @return Site the one at hand */
+    public function site(): Site
+    {
+        return $this->sites[0];
+    }
+
+    /** @return YearDay where the year is cut: windows are listed from there on */
+    public function yearStart(): YearDay
+    {
+        return $this->latitude->yearStart();
+    }
+
+    /** @throws LogicException where no season is looked at */
+    public function today(): Day
+    {
+        return $this->season()->today;
+    }
+
+    /** @return DailyRecord|null what is foretold from today on; null: nothing */
+    public function outlook(): ?DailyRecord
+    {
+        return $this->season()->outlook;
+    }
+
+    /** @return DailyRecord what is on record of the years to the day before today; days that were not reported yet are missing */
+    public function known(): DailyRecord
+    {
+        return $this->years->before($this->today());
+    }
+
+    public function hasSeason(): bool
+    {
+        return $this->season !== null;
+    }
+
+    /** @return self at one of its sites, or another, and no other */
+    public function at(Site $site): self
+    {
+        return new self($this->years, $this->whole, $this->latitude, $this->light, [$site], $this->book, $this->season, $this->made);
+    }
+
+    public function growing(CropBook $book): self
+    {
+        return new self($this->years, $this->whole, $this->latitude, $this->light, $this->sites, $book, $this->season, $this->made);
+    }
+
+    public function withoutSeason(): self
+    {
+        return new self($this->years, $this->whole, $this->latitude, $this->light, $this->sites, $this->book, null, $this->made);
+    }
+
+    public function inSeason(Day $today, ?DailyRecord $outlook): self
+    {
+        return new self($this->years, $this->whole, $this->latitude, $this->light, $this->sites, $this->book, new Season($today, $outlook), $this->made);
+    }
+
+    /** @return self whose windows are computed from other days */
+    public function overYears(DailyRecord $years): self
+    {
+        return new self(KnownRecord::of($years), $this->whole, $this->latitude, $this->light, $this->sites, $this->book, $this->season, $this->made);
+    }
+
+    /** @return string of all of it, SHA-256 in hexadecimal: places with the same are the same to every computation */
+    public function fingerprint(): string
+    {
+        return $this->fingerprint ??= self::hashed([$this->grounds(), $this->sites, $this->book->fingerprint()]);
+    }
+
+    /**
+     * Something that is made of the record, the light, the site at hand and the season, and of neither other sites nor the book: made
+     * once for all places that share those, because it is costly.
+     *
+     * @template T of object
+     *
+     * @param  class-string<T>  $class  what it is
+     * @param  Closure(): T  $make
+     * @return T
+     */
+    public function once(string $class, Closure $make): object
+    {
+        return $this->made->once("{$class} {$this->grounds()}", $class, $make);
+    }
+
+    /** @return string of all but the other sites and the book */
+    private function grounds(): string
+    {
+        return $this->grounds ??= self::hashed([$this->years->checksum, $this->whole->checksum, $this->latitude->degrees, $this->light->value, $this->site(),
+            $this->season?->today->iso(), $this->season?->outlook?->checksum()]);
+    }
+
+    /** @throws LogicException where no season is looked at */
+    private function season(): Season
+    {
+        return $this->season ?? throw new LogicException('No season of this place is looked at: a computation that needs one must not narrow it away.');
+    }
+
+    /** @param  list<mixed>  $parts */
+    private static function hashed(array $parts): string
+    {
+        return hash('sha256', json_encode($parts, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+    }
+}
