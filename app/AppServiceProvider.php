@@ -16,10 +16,7 @@ use App\Letters\SendLetters;
 use App\Log\FollowSowingsJob;
 use App\Log\Sowing;
 use App\Operations\DayTurned;
-use App\Operations\Today;
 use App\Results\ComputeZoneJob;
-use App\Season\NoOutlook;
-use App\Season\OutlookSource;
 use App\Soil\NoProbe;
 use App\Soil\ProbeSource;
 use App\StandIns\OutboxTransport;
@@ -27,7 +24,9 @@ use App\StandIns\SimulatedOutlook;
 use App\StandIns\SimulatedProbe;
 use App\StandIns\SimulatedReports;
 use App\Stations\CollectReports;
+use App\Stations\NoOutlook;
 use App\Stations\NoReports;
+use App\Stations\OutlookSource;
 use App\Stations\ReportSource;
 use App\Zones\BoundariesChanged;
 use App\Zones\ComputationQueued;
@@ -99,8 +98,8 @@ class AppServiceProvider extends ServiceProvider
         Event::listen(static function (DayTurned $turned): void {
             app(PublicSite::class)->turnWeek();
             app(CollectReports::class)->execute();
-            app(ReleaseEditions::class)->execute(Today::day());
-            app(SendLetters::class)->execute(Today::day());
+            app(ReleaseEditions::class)->execute();
+            app(SendLetters::class)->execute();
             foreach (Sowing::query()->distinct()->pluck('zone_id') as $zone) {
                 FollowSowingsJob::dispatch((int) $zone)->onQueue('sites');
             }

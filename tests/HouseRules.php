@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Gardener\PublicSite;
+use App\Operations\Today;
+use App\People\SessionResource;
+use App\Results\Question;
+use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\DB;
 use PHPat\Selector\Selector;
 use PHPat\Selector\SelectorInterface;
 use PHPat\Test\Builder\Rule;
@@ -18,6 +24,9 @@ use PHPat\Test\PHPat;
  */
 final class HouseRules
 {
+    /** What is of no zone: who is logged in, and the list of addresses. */
+    private const CLOCK_READERS = [SessionResource::class, PublicSite::class];
+
     private const FEATURES = ['Operations', 'People', 'Zones', 'Stations', 'Sites', 'Crops', 'Results', 'Windows', 'Season', 'Soil', 'Log', 'Trials', 'Cues', 'Ground', 'Advisories', 'Office', 'Languages', 'Editions', 'Gardener', 'Letters', 'StandIns', 'Console'];
 
     /** @return iterable<string, Rule> */
@@ -52,6 +61,24 @@ final class HouseRules
             ->shouldNot()->dependOn()
             ->classes(Selector::classname('/(Controller|Request|Resource)$/', true), Selector::classname(Request::class))
             ->because('what is done does not hang on who asks for it');
+    }
+
+    public function test_an_answer_hangs_on_nothing_but_its_question_and_the_place(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::implements(Question::class))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::extends(Model::class), Selector::classname(Today::class), Selector::classname(DB::class), Selector::classname(Request::class))
+            ->because('what it would read there is not part of what the answer is kept under');
+    }
+
+    public function test_the_clock_is_read_by_the_zone_and_handed_on(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::AllOf(Selector::inNamespace('App'), Selector::NOT(Selector::inNamespace('App\\Operations')), Selector::NOT(Selector::extends(Model::class)), Selector::NOT(Selector::AnyOf(...array_map(Selector::classname(...), self::CLOCK_READERS)))))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname(Today::class))
+            ->because('a zone has a day of its own (Zone::today), and what is computed is told which');
     }
 
     /** @return list<SelectorInterface> */

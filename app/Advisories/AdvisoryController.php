@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Advisories;
 
 use Anthesis\Record\Day;
-use App\Operations\Today;
 use App\Season\ZoneToday;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -40,7 +39,7 @@ class AdvisoryController
             'text.required' => 'Say in a sentence or two what gardeners are to know.',
             'until.required' => 'Say until which day it is to be shown.',
         ]);
-        $advisory = $publish->publish($zone, $asked['key'], $asked['ground'] ?? null, $asked['text'], $today->evidence($zone, Today::day(), $asked['ground'] ?? null), Today::day(), self::until($asked['until']), $request->user());
+        $advisory = $publish->publish($zone, $asked['key'], $asked['ground'] ?? null, $asked['text'], $today->evidence($zone, $zone->today(), $asked['ground'] ?? null), $zone->today(), self::until($asked['until'], $zone->today()), $request->user());
 
         return (new AdvisoryResource($advisory))->response()->setStatusCode(201);
     }
@@ -50,17 +49,17 @@ class AdvisoryController
         Gate::authorize('publish', $advisory->zone);
         $reason = $request->validate(['reason' => ['required', 'string', 'max:600']], ['reason.required' => 'Say why it is withdrawn: the pages tell those who read it.'])['reason'];
 
-        return new AdvisoryResource($publish->withdraw($advisory, $reason, Today::day(), $request->user()));
+        return new AdvisoryResource($publish->withdraw($advisory, $reason, $advisory->zone->today(), $request->user()));
     }
 
-    private static function until(string $iso): Day
+    private static function until(string $iso, Day $today): Day
     {
         try {
             $until = Day::fromIso($iso);
         } catch (InvalidArgumentException) {
             throw ValidationException::withMessages(['until' => 'Give the last day it is to be shown as YYYY-MM-DD.']);
         }
-        $days = $until->number - Today::day()->number;
+        $days = $today->daysUntil($until);
         if ($days < 0 || $days > self::MOST_DAYS) {
             throw ValidationException::withMessages(['until' => 'Give a day from today on, at most '.self::MOST_DAYS.' days ahead: what is said of a season does not keep.']);
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Advisories;
 
-use App\Operations\Today;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -14,6 +13,6 @@ class AdvisoryResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'ground' => $this->ground, 'in_force' => $this->isInForce(Today::day())] + $this->told();
+        return ['id' => $this->id, 'ground' => $this->ground, 'in_force' => $this->isInForce($this->zone->today())] + $this->told();
     }
 }

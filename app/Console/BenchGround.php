@@ -7,10 +7,9 @@ namespace App\Console;
 use Anthesis\Ground\Candidate;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
-use App\Ground\GrowingHere;
 use App\Ground\Planting;
+use App\Ground\ZoneGround;
 use App\Log\Bed;
-use App\Operations\Today;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Console\Command;
@@ -38,14 +37,14 @@ class BenchGround extends Command
     {
         $zone = Zone::query()->whereHas('currentComputation')->where('slug', 'basin-floor')->first();
         $user = User::query()->first();
-        $here = $zone === null ? null : GrowingHere::in($zone);
+        $here = $zone === null ? null : app(ZoneGround::class)->growing($zone);
         if ($zone === null || $user === null || $here === null) {
             $this->line('There is no demonstration to time. Run bin/start first.');
 
             return self::SUCCESS;
         }
         DB::beginTransaction();
-        $year = Today::day()->year();
+        $year = $zone->today()->year();
         $first = $year - intdiv((int) $this->option('years'), 2);
         $span = "from={$first}-01-01&to=".($first + (int) $this->option('years') - 1).'-12-31';
         $beds = $this->plant($zone, array_values(array_filter($here->all(), static fn (Candidate $c): bool => in_array(true, $c->days->open, true))), $first);

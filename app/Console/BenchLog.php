@@ -9,7 +9,6 @@ use App\Crops\Crop;
 use App\Log\Bed;
 use App\Log\LogEntry;
 use App\Log\Sowing;
-use App\Operations\Today;
 use App\People\User;
 use App\Trials\Trial;
 use App\Trials\TrialPlot;
@@ -65,7 +64,7 @@ class BenchLog extends Command
     {
         $crops = Crop::query()->pluck('id')->all();
         $beds = array_map(static fn (int $i): int => Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => 'Bench', 'name' => "Bed {$i}"])->id, range(1, 50));
-        $last = Today::day();
+        $last = $zone->today();
         $id = (int) Sowing::query()->max('id');
         $rows = $lines = [];
         for ($i = 0; $i < $sowings; $i++) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Letters\SendLetters;
-use App\Operations\Today;
 use Illuminate\Console\Command;
 
 /** Writes the week's letter to all who are due one. */
@@ -17,7 +16,7 @@ class Letters extends Command
 
     public function handle(SendLetters $letters): int
     {
-        $this->line("letters written: {$letters->execute(Today::day())}");
+        $this->line("letters written: {$letters->execute()}");
 
         return self::SUCCESS;
     }

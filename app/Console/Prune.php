@@ -10,6 +10,7 @@ use App\Gardener\PublicSite;
 use App\Log\LogPhoto;
 use App\Operations\FileStore;
 use App\Results\Result;
+use App\Results\ResultKind;
 use App\Zones\Computation;
 use App\Zones\Zone;
 use Illuminate\Console\Command;
@@ -67,11 +68,21 @@ class Prune extends Command
                 $referred[(string) $hash] = true;
             }
         }
+
+        return array_sum(array_map(static fn (ResultKind $kind): int => self::unused($kind, $referred), ResultKind::cases()));
+    }
+
+    /**
+     * @param  array<string, true>  $referred  fingerprints of what is kept however old it is
+     * @return int how many of a kind nobody has used for as long as such are kept, and now are gone
+     */
+    private static function unused(ResultKind $kind, array $referred): int
+    {
         $gone = 0;
-        $old = Result::query()->where('created_at', '<', now()->subHours(self::HOURS))->pluck('hash')->all();
-        foreach (array_chunk(array_filter($old, static fn (string $hash): bool => ! isset($referred[$hash])), 500) as $hashes) {
-            // Looked at again while deleting: a computation that has just begun to lean on one has made it young.
-            $gone += Result::query()->whereIn('hash', $hashes)->where('created_at', '<', now()->subHours(self::HOURS))->delete();
+        $old = static fn (): Builder => Result::query()->where('kind', $kind)->where('used_at', '<', now()->subDays($kind->keptDays()));
+        foreach (array_chunk(array_filter($old()->pluck('hash')->all(), static fn (string $hash): bool => ! isset($referred[$hash])), 500) as $hashes) {
+            // Looked at again while deleting: a computation that has just begun to lean on one has noted that it uses it.
+            $gone += $old()->whereIn('hash', $hashes)->delete();
         }
 
         return $gone;

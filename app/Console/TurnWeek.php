@@ -8,7 +8,6 @@ use App\Editions\ReleaseEditions;
 use App\Gardener\PublicSite;
 use App\Gardener\RenderSeasonJob;
 use App\Gardener\SeasonPage;
-use App\Operations\Today;
 use Illuminate\Console\Command;
 
 /** Has editions whose day has come made, and every zone's "this week" lead to the week of today, and say how the season runs. */
@@ -20,7 +19,7 @@ class TurnWeek extends Command
 
     public function handle(PublicSite $site, SeasonPage $season, ReleaseEditions $release): int
     {
-        $release->execute(Today::day());
+        $release->execute();
         $site->turnWeek();
         foreach (PublicSite::zones()->load(['currentEdition', 'currentComputation'])->filter($season->isBehind(...)) as $zone) {
             RenderSeasonJob::dispatch($zone->id)->onQueue('sites');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Crops;
 
 use Anthesis\Crop\Crop as CropParameters;
+use Anthesis\Crop\CropBook;
 use Anthesis\Crop\Variety as CoreVariety;
 use App\Trials\LocalDaysOfCrop;
 use App\Zones\Zone;
@@ -45,21 +46,20 @@ final readonly class ZoneCrops
         return $known === null ? $this->crop($crop) : $this->variety($known, $crop);
     }
 
-    /** @return list<CropParameters> all crops, in the order of the book */
-    public function book(): array
+    /** All crops, in the order of the book, with their varieties. */
+    public function book(): CropBook
     {
-        return array_map($this->crop(...), Crop::inOrder());
-    }
+        return CropBook::from(function (): array {
+            $crops = $varieties = [];
+            foreach (Crop::query()->with('varieties')->get()->sortBy('position') as $crop) {
+                $crops[] = $this->crop($crop);
+                foreach ($crop->varieties as $variety) {
+                    $varieties[$crop->slug][] = new CoreVariety($variety->name, $variety->tags, $this->variety($variety, $crop));
+                }
+            }
 
-    /** @return array<string, list<CoreVariety>> by crop */
-    public function varieties(): array
-    {
-        $book = [];
-        foreach (Variety::query()->with('crop')->orderBy('id')->get() as $variety) {
-            $book[$variety->crop->slug][] = new CoreVariety($variety->name, $variety->tags, $this->variety($variety, $variety->crop));
-        }
-
-        return $book;
+            return [$crops, $varieties];
+        });
     }
 
     private function local(CropParameters $crop, int $id, ?string $variety): CropParameters

@@ -17,7 +17,7 @@ class CueController
 
     public function index(Zone $zone): JsonResponse
     {
-        return response()->json(['data' => $this->cues->of($zone)]);
+        return response()->json(['data' => $this->cues->of($zone, $zone->today())]);
     }
 
     public function store(Request $request, Zone $zone, SaveCuePlant $save): JsonResponse
@@ -27,7 +27,7 @@ class CueController
             ['plant.required' => 'Say which plant: one that many know and that stands in many gardens.', 'stage.required' => 'Say in which stage it tells: “leafing”, “first flower”.']);
         $save->execute($asked['plant'], $asked['stage'], $asked['note'] ?? null);
 
-        return response()->json(['data' => $this->cues->of($zone)], 201);
+        return response()->json(['data' => $this->cues->of($zone, $zone->today())], 201);
     }
 
     public function destroy(Zone $zone, CuePlant $cue, SaveCuePlant $save): JsonResponse
@@ -35,6 +35,6 @@ class CueController
         Gate::authorize('publish', $zone);
         abort_unless($save->remove($cue), 409, 'It was seen already: its sightings would be lost. It stays on the list.');
 
-        return response()->json(['data' => $this->cues->of($zone)]);
+        return response()->json(['data' => $this->cues->of($zone, $zone->today())]);
     }
 }

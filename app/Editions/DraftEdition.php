@@ -12,7 +12,6 @@ use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 use App\Crops\ZoneCrops;
 use App\Languages\Translation;
-use App\Operations\Today;
 use App\Stations\Station;
 use App\Windows\ZoneWindows;
 use App\Zones\Computation;
@@ -38,8 +37,8 @@ final class DraftEdition
         $last = $this->last($zone);
         $before = $this->before($zone);
 
-        return EditionDocument::compose($zone->toCalendarZone(), ($last->number ?? 0) + 1, $on ?? Today::day(), $author, $note, $windows->method, $windows->record, $windows->ruler,
-            self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(ZoneCrops::of($zone)->book(), null, 'slug')),
+        return EditionDocument::compose($zone->toCalendarZone(), ($last->number ?? 0) + 1, $on ?? $zone->today(), $author, $note, $windows->method, $windows->record, $windows->ruler,
+            self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(ZoneCrops::of($zone)->book()->crops(), null, 'slug')),
             $before?->isSound() ? $before->open() : null, Translation::byLanguage());
     }
 

@@ -6,7 +6,6 @@ namespace App\Editions;
 
 use Anthesis\Record\Day;
 use App\Languages\Translation;
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,7 +31,7 @@ class EditionController
             'even_unchanged' => ['nullable', 'boolean'],
             'answers' => ['nullable', 'array', 'max:400'],
             'answers.*' => ['string', 'max:1000'],
-            'from' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:'.Today::day()->iso(), 'before:'.Today::day()->plus(366)->iso()],
+            'from' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:'.$zone->today()->iso(), 'before:'.$zone->today()->plus(366)->iso()],
             'note_in' => ['nullable', 'array:'.implode(',', Translation::languages())],
             'note_in.*' => ['string', 'max:1000'],
         ], [

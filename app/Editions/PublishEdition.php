@@ -9,7 +9,6 @@ use Anthesis\Record\Day;
 use App\Languages\SaveTranslation;
 use App\Languages\Translation;
 use App\Office\Office;
-use App\Operations\Today;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
@@ -50,11 +49,11 @@ final class PublishEdition
             foreach ($noteIn as $language => $translation) {
                 $this->translate->execute($language, $note, $translation, Translation::of($language, [$note])[$note] ?? null, $user);
             }
-            $on = $from !== null && $from->number > Today::day()->number ? $from : Today::day();
+            $on = $from !== null && $from->number > $zone->today()->number ? $from : $zone->today();
             $document = $this->draft->document($zone, $windows, $user->name, $note, $on);
             $last = $this->draft->last($zone);
             if ($last !== null && $last->in_force_at === null && $last->withdrawn_on === null) {
-                throw new CannotPublish($last->isWaiting(Today::day()) ? "Edition {$last->number} waits for its day or its second signature. Take it back first, or wait." : "Edition {$last->number} is being published. Wait until it is in force.");
+                throw new CannotPublish($last->isWaiting($zone->today()) ? "Edition {$last->number} waits for its day or its second signature. Take it back first, or wait." : "Edition {$last->number} is being published. Wait until it is in force.");
             }
             $before = $this->draft->before($zone);
             if (! $evenUnchanged && $before !== null && $before->isSound() && $before->open()->saysTheSameAs($document)) {
@@ -62,7 +61,7 @@ final class PublishEdition
             }
             $answered = $this->answered($this->draft->warnings($zone, $windows, $document), $zone, $answers);
             $edition = Edition::freeze($zone, $document->content['edition']['number'], $on, $user->name, $note, $document, $from, (bool) Office::theOne()?->second_signature);
-            $waits = $edition->isWaiting(Today::day());
+            $waits = $edition->isWaiting($zone->today());
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
             $publication = Publication::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'edition_id' => $edition->id,
                 'sent_as' => $sentAs, 'sent_hash' => Publication::hashOf($content), 'state' => $waits ? Publication::WAITING : Publication::QUEUED, 'answers' => $answered]);

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use Anthesis\Record\Day;
-
 /** Has the pages made of all editions that wait no longer: signed where that was asked for, and their day has come. */
 final class ReleaseEditions
 {
-    public function execute(Day $today): void
+    public function execute(): void
     {
-        foreach (Publication::query()->with('edition')->where('state', Publication::WAITING)->get() as $publication) {
+        foreach (Publication::query()->with('edition.zone')->where('state', Publication::WAITING)->get() as $publication) {
             // Whoever is first to take it from the waiting ones sends it on.
-            if (! $publication->edition->isWaiting($today) && Publication::query()->whereKey($publication->id)->where('state', Publication::WAITING)->update(['state' => Publication::QUEUED]) === 1) {
+            if (! $publication->edition->isWaiting($publication->edition->zone->today()) && Publication::query()->whereKey($publication->id)->where('state', Publication::WAITING)->update(['state' => Publication::QUEUED]) === 1) {
                 event(new EditionFrozen($publication->edition_id));
             }
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use App\Operations\Today;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
@@ -30,7 +29,7 @@ final class SignEdition
             }
             if ($locked->signed_at === null) {
                 $locked->update(['signed_by' => $user->name, 'signed_at' => now()]);
-                $this->release->execute(Today::day());
+                $this->release->execute();
             }
         });
     }

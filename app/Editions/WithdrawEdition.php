@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use App\Operations\Today;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
@@ -26,7 +25,7 @@ final class WithdrawEdition
             if ($locked->in_force_at === null && $publication?->state !== Publication::WAITING) {
                 throw new CannotPublish("The pages of edition {$locked->number} are being made. Wait until it is in force, then withdraw it.", 'reason');
             }
-            $locked->update(['standing' => false, 'withdrawn_on' => Today::day()->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
+            $locked->update(['standing' => false, 'withdrawn_on' => $locked->zone->today()->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
             $publication?->update(['state' => Publication::DONE]);
             if ($locked->in_force_at !== null) {
                 event(new EditionWithdrawn($locked->id, $locked->zone->currentEdition()->value('id')));

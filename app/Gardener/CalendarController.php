@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use Anthesis\Calendar\WeekList;
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -28,7 +27,7 @@ class CalendarController
 
     public function thisWeek(Request $request, Zone $zone): Response|RedirectResponse
     {
-        return $this->show($request, $zone, 'weeks/'.WeekList::weekOf(Today::day()->yearDay()), '', 'this-week');
+        return $this->show($request, $zone, 'weeks/'.WeekList::weekOf($zone->today()->yearDay()), '', 'this-week');
     }
 
     public function week(Request $request, Zone $zone): Response|RedirectResponse

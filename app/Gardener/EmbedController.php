@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use App\Operations\SecurityHeaders;
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -15,7 +14,7 @@ class EmbedController
 {
     public function __invoke(Request $request, Zone $zone, EditionPages $pages, PageRenderer $renderer): Response
     {
-        $page = $pages->embed(PublishedEdition::find($zone, null)->open(), PublishedEdition::base($zone, null), Reading::of($request), Today::day()->yearDay());
+        $page = $pages->embed(PublishedEdition::find($zone, null)->open(), PublishedEdition::base($zone, null), Reading::of($request), $zone->today()->yearDay());
 
         return $renderer->respond($page, headers: ['Content-Security-Policy' => SecurityHeaders::FRAMED]);
     }

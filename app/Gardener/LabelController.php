@@ -6,7 +6,6 @@ namespace App\Gardener;
 
 use App\Log\ZoneUnderWay;
 use App\Operations\Say;
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -24,7 +23,7 @@ class LabelController
     {
         $asked = $request->string('sheet')->toString();
         $sheet = isset(self::SHEETS[$asked]) ? $asked : 'strips';
-        $sowings = array_slice($underWay->of($zone), 0, self::MOST);
+        $sowings = array_slice($underWay->of($zone, $zone->today()), 0, self::MOST);
         abort_if($sowings === [], 404, 'Nothing stands by the log, so there is nothing to label. Log a sowing first.');
         $labels = array_map(static fn (array $s): array => [
             'crop' => $s['name'],
@@ -38,6 +37,6 @@ class LabelController
         ], $sowings);
         $title = Say::key('labels.title', ['zone' => $zone->name]);
 
-        return $press->respond(new Page('labels', null, ['sheet' => $sheet, 'labels' => $labels, 'printed' => Today::day()->iso()], $title, $title), self::SHEETS[$sheet], "{$zone->slug}-labels.pdf", 'private, no-store');
+        return $press->respond(new Page('labels', null, ['sheet' => $sheet, 'labels' => $labels, 'printed' => $zone->today()->iso()], $title, $title), self::SHEETS[$sheet], "{$zone->slug}-labels.pdf", 'private, no-store');
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -24,6 +23,6 @@ class OwnController
             return new RedirectResponse("{$reading->prefix()}{$base}/mine?crops=".implode(',', $ticked));
         }
 
-        return $renderer->respond($pages->mine($edition, $base, $reading, OwnCrops::of($request, $edition), Today::day()->yearDay()));
+        return $renderer->respond($pages->mine($edition, $base, $reading, OwnCrops::of($request, $edition), $zone->today()->yearDay()));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -33,7 +32,7 @@ class PaperController
         $crop = $request->string('crop')->toString();
 
         return $this->pages->paper($edition, PublishedEdition::base($zone, $number), Reading::of($request), (string) $request->route('sheet'), $this->size($request),
-            OwnCrops::of($request, $edition), $crop === '' ? null : $crop, Today::day()->yearDay()) ?? abort(404, 'There is no such crop in this calendar.');
+            OwnCrops::of($request, $edition), $crop === '' ? null : $crop, $zone->today()->yearDay()) ?? abort(404, 'There is no such crop in this calendar.');
     }
 
     private function size(Request $request): PaperSize

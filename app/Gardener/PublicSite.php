@@ -10,6 +10,7 @@ use Anthesis\Exchange\EditionCsv;
 use Anthesis\Exchange\EditionICalendar;
 use Anthesis\Exchange\FeedChoice;
 use Anthesis\Exchange\UnitSystem;
+use Anthesis\Record\Day;
 use App\Editions\Edition;
 use App\Operations\Seal;
 use App\Operations\Today;
@@ -94,7 +95,7 @@ final class PublicSite
         ksort($files);
         $manifest = ['program' => $this->renderer->program(), 'files' => $files] + ($failed === [] ? [] : ['failed' => $failed]);
         File::put("{$building}/manifest.json", json_encode($manifest + ['seal' => self::sealOf($edition, $manifest)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
-        self::weekLink($building);
+        self::weekLink($building, $edition->zone->today());
         $old = "{$folder}.old";
         File::deleteDirectory($old);
         if (is_dir($folder)) {
@@ -212,8 +213,8 @@ final class PublicSite
     {
         foreach (self::zones() as $zone) {
             $current = self::root()."/{$zone->slug}/current";
-            if (is_dir("{$current}/now") && ! str_starts_with((string) @readlink("{$current}/now/this-week"), '../season/'.Today::day()->iso())) {
-                self::weekLink((string) realpath($current));
+            if (is_dir("{$current}/now") && ! str_starts_with((string) @readlink("{$current}/now/this-week"), '../season/'.$zone->today()->iso())) {
+                self::weekLink((string) realpath($current), $zone->today());
             }
         }
     }
@@ -256,10 +257,10 @@ final class PublicSite
     }
 
     /** Has "this week" of an edition's folder lead to its own page of the week of today, in every reading there is of it. */
-    public static function weekLink(string $folder): void
+    public static function weekLink(string $folder, Day $today): void
     {
         foreach (array_keys(self::weekLinks($folder)) as $link) {
-            self::link($link, 'weeks/'.WeekList::weekOf(Today::day()->yearDay()));
+            self::link($link, 'weeks/'.WeekList::weekOf($today->yearDay()));
         }
     }
 

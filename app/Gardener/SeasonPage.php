@@ -12,7 +12,6 @@ use App\Advisories\Advisory;
 use App\Editions\Edition;
 use App\Languages\Translation;
 use App\Operations\Seal;
-use App\Operations\Today;
 use App\Season\ZoneToday;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\File;
@@ -42,7 +41,7 @@ final class SeasonPage
     {
         $edition = $zone->currentEdition;
 
-        return $edition !== null && is_dir(PublicSite::folder($zone->slug, $edition->number).'/now') && ! is_dir($this->folder($zone, $edition, Today::day()));
+        return $edition !== null && is_dir(PublicSite::folder($zone->slug, $edition->number).'/now') && ! is_dir($this->folder($zone, $edition, $zone->today()));
     }
 
     /** Makes the page, if it is behind, and has "this week" lead to it. */
@@ -52,7 +51,7 @@ final class SeasonPage
         if ($edition === null || ! $this->isBehind($zone)) {
             return;
         }
-        $day = Today::day();
+        $day = $zone->today();
         $folder = $this->folder($zone, $edition, $day);
         $document = $edition->open();
         $building = "{$folder}.building";
@@ -103,7 +102,7 @@ final class SeasonPage
     {
         $folder = PublicSite::folder($edition->zone->slug, $edition->number);
         if (is_dir("{$folder}/now")) {
-            PublicSite::weekLink($folder);
+            PublicSite::weekLink($folder, $edition->zone->today());
         }
         File::deleteDirectory("{$folder}/season");
     }

@@ -9,7 +9,6 @@ use Anthesis\Ground\Rotation;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Log\Bed;
-use App\Operations\Today;
 use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -30,9 +29,9 @@ class GroundController
 
     public function show(Request $request, Zone $zone): JsonResponse
     {
-        [$from, $to] = $this->span($request);
+        [$from, $to] = $this->span($request, $zone);
 
-        return response()->json(['data' => $this->ground->of($zone, $from, $to)]);
+        return response()->json(['data' => $this->ground->of($zone, $zone->today(), $from, $to)]);
     }
 
     public function storeBed(Request $request, Zone $zone, SaveBed $save): JsonResponse
@@ -55,9 +54,9 @@ class GroundController
     public function fits(Request $request, Zone $zone, Bed $bed): JsonResponse
     {
         abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
-        [$from, $to] = $this->span($request);
-        $here = GrowingHere::in($zone) ?? abort(404, GrowingHere::NO_RECORD);
-        $core = $this->ground->beds($zone, $here, $from, $to->plus(365), [$bed->id])[0]['core'];
+        [$from, $to] = $this->span($request, $zone);
+        $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
+        $core = $this->ground->beds($zone, $here, $zone->today(), $from, $to->plus(365), [$bed->id])[0]['core'];
 
         return response()->json(['data' => ['free_m' => $core->free($from, $to), 'fits' => array_map(static fn (Fit $f): array => [
             'crop' => $f->candidate->crop->slug, 'name' => $f->candidate->crop->name, 'family' => $f->candidate->crop->family, 'variety' => $f->candidate->variety, 'route' => $f->candidate->route->value, 'act' => $f->candidate->crop->act($f->candidate->route)->value,
@@ -69,7 +68,7 @@ class GroundController
     /** Changes what is planned; tells what would undo it, and the beds that are otherwise now. */
     public function updatePlantings(Request $request, Zone $zone, SavePlantings $save): JsonResponse
     {
-        [$from, $to] = $this->span($request);
+        [$from, $to] = $this->span($request, $zone);
         $asked = $request->validate([
             'add' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES],
             'add.*.key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
@@ -96,13 +95,13 @@ class GroundController
         }
         $saved = $save->execute($zone, $request->user(), $add, $change, array_map(intval(...), array_values($asked['remove'] ?? [])), array_map(intval(...), array_values($asked['restore'] ?? [])));
 
-        return response()->json(['data' => ['ground' => $this->ground->of($zone, $from, $to, $saved['beds']), 'undo' => $saved['undo']]]);
+        return response()->json(['data' => ['ground' => $this->ground->of($zone, $zone->today(), $from, $to, $saved['beds']), 'undo' => $saved['undo']]]);
     }
 
     /** A season's plan, proposed and not kept. */
     public function propose(Request $request, Zone $zone, SeasonPlan $plan): JsonResponse
     {
-        [$from, $to] = $this->span($request);
+        [$from, $to] = $this->span($request, $zone);
         $asked = $request->validate([
             'beds' => ['required', 'array', 'list', 'min:1', 'max:100'],
             'beds.*' => ['integer', 'distinct'],
@@ -114,7 +113,7 @@ class GroundController
             'wishes.*.metres' => ['required', 'numeric', 'between:0.1,1000'],
         ], ['beds.required' => 'Choose at least one bed to fill.', 'beds.*.distinct' => 'A bed stands there twice.', 'wishes.required' => 'Say what you wish to grow.', 'wishes.*.key.distinct' => 'A wish stands there twice.',
             'wishes.*.metres.between' => 'A wish takes 0.1 to 1000 m of a bed.']);
-        $here = GrowingHere::in($zone) ?? abort(404, GrowingHere::NO_RECORD);
+        $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $wishes = [];
         foreach ($asked['wishes'] as $i => $wish) {
             if ($here->waysOf($wish['crop'], $wish['variety'] ?? null) === []) {
@@ -123,23 +122,22 @@ class GroundController
             $wishes[] = ['key' => (string) $wish['key'], 'crop' => (string) $wish['crop'], 'variety' => $wish['variety'] ?? null, 'metres' => (float) $wish['metres']];
         }
 
-        return response()->json(['data' => $plan->propose($zone, $here, array_map(intval(...), array_values($asked['beds'])), $wishes, $from, $to)]);
+        return response()->json(['data' => $plan->propose($zone, $here, $zone->today(), array_map(intval(...), array_values($asked['beds'])), $wishes, $from, $to)]);
     }
 
     public function tasks(Request $request, Zone $zone, ZoneTasks $tasks): JsonResponse
     {
-        [$from, $to] = $this->span($request);
+        [$from, $to] = $this->span($request, $zone);
 
-        return response()->json(['data' => $tasks->of($zone, $from, $to)]);
+        return response()->json(['data' => $tasks->of($zone, $zone->today(), $from, $to)]);
     }
 
     /** @return array{Day, Day} */
-    private function span(Request $request): array
+    private function span(Request $request, Zone $zone): array
     {
         $day = ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:1950-01-01', 'before:2150-01-01'];
         $asked = validator($request->query->all(), ['from' => $day, 'to' => $day], ['*.date_format' => 'Give the day as YYYY-MM-DD.'])->validate();
-        $today = Today::day();
-        $from = isset($asked['from']) ? Day::fromIso($asked['from']) : Day::of($today->year(), 1, 1);
+        $from = isset($asked['from']) ? Day::fromIso($asked['from']) : Day::of($zone->today()->year(), 1, 1);
         $to = isset($asked['to']) ? Day::fromIso($asked['to']) : $from->plus(364);
         if ($to->number < $from->number || $to->number - $from->number > 3660) {
             throw ValidationException::withMessages(['to' => 'The last day comes after the first, and at most ten years after it.']);

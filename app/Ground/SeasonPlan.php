@@ -10,7 +10,6 @@ use Anthesis\Ground\SeasonPlanner;
 use Anthesis\Ground\Stay;
 use Anthesis\Ground\Wish;
 use Anthesis\Record\Day;
-use App\Operations\Today;
 use App\Zones\Zone;
 
 /** A season's plan as it is proposed, and not kept: what is pinned, stands or stood stays, what else was planned is planned anew. */
@@ -25,10 +24,10 @@ final readonly class SeasonPlan
      * @param  list<array{key: string, crop: string, variety: string|null, metres: float}>  $wishes
      * @return array{placed: list<array<string, mixed>>, not_placed: list<array{key: string, reason: string}>, replaces: list<int>}
      */
-    public function propose(Zone $zone, GrowingHere $here, array $beds, array $wishes, Day $from, Day $to): array
+    public function propose(Zone $zone, GrowingHere $here, Day $today, array $beds, array $wishes, Day $from, Day $to): array
     {
         $cores = $replaces = [];
-        foreach ($this->ground->beds($zone, $here, $from, $to->plus(365)) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
+        foreach ($this->ground->beds($zone, $here, $today, $from, $to->plus(365)) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
             if (! in_array($bed->id, $beds, true)) {
                 continue;
             }
@@ -37,7 +36,7 @@ final readonly class SeasonPlan
             $cores[] = new CoreBed($core->key, $core->length, array_values(array_filter($core->stays, static fn (Stay $s): bool => ! isset($anew[$s->key]))));
         }
         $asked = array_map(static fn (array $w): Wish => new Wish($w['key'], $here->waysOf($w['crop'], $w['variety']), $w['metres']), $wishes);
-        $start = $from->number < Today::day()->number ? Today::day() : $from;
+        $start = $from->isBefore($today) ? $today : $from;
         $placed = $not = [];
         foreach (SeasonPlanner::plan($cores, $asked, $start, $to) as $placement) {
             if ($placement->bed === null || $placement->candidate === null || $placement->on === null || $placement->to === null) {

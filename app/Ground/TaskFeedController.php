@@ -8,7 +8,6 @@ use Anthesis\Exchange\ICalendarText;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 use App\Operations\Say;
-use App\Operations\Today;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -33,9 +32,9 @@ class TaskFeedController
     public function show(string $token, Zone $zone, ZoneTasks $tasks): Response
     {
         abort_unless(User::query()->where('feed_token', $token)->exists(), 404, 'This address leads nowhere: it was made anew, or was never one.');
-        $today = Today::day();
+        $today = $zone->today();
         $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Anthesis//Tasks//EN', 'CALSCALE:GREGORIAN', 'METHOD:PUBLISH', ICalendarText::property('X-WR-CALNAME', Say::key('ground.feed-name', ['zone' => $zone->name]))];
-        foreach ($tasks->of($zone, $today->plus(-self::BACK), $today->plus(self::AHEAD)) as $task) {
+        foreach ($tasks->of($zone, $today, $today->plus(-self::BACK), $today->plus(self::AHEAD)) as $task) {
             $on = Day::fromIso($task['on']);
             array_push($lines, 'BEGIN:VEVENT', "UID:{$zone->slug}-".explode(' ', $task['stay'])[1]."-{$task['key']}@anthesis", 'DTSTAMP:'.ICalendarText::date($today).'T000000Z', 'DTSTART;VALUE=DATE:'.ICalendarText::date($on),
                 'DTEND;VALUE=DATE:'.ICalendarText::date(($task['to'] === null ? $on : Day::fromIso($task['to']))->plus(1)), 'TRANSP:TRANSPARENT',

@@ -13,9 +13,9 @@ use Illuminate\Http\Request;
 class WorthController
 {
     /** What each crop and variety gives for its ground and time, with one's own prices. */
-    public function index(Request $request, Zone $zone): JsonResponse
+    public function index(Request $request, Zone $zone, ZoneGround $ground): JsonResponse
     {
-        $here = GrowingHere::in($zone) ?? abort(404, GrowingHere::NO_RECORD);
+        $here = $ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $prices = Price::query()->where('user_id', $request->user()->id)->join('crops', 'crops.id', '=', 'prices.crop_id')->pluck('price', 'crops.slug');
         $rows = [];
         foreach ($here->all() as $candidate) {

@@ -11,11 +11,12 @@ use Anthesis\Ground\Rotation;
 use Anthesis\Ground\SeedNeed;
 use Anthesis\Ground\Stay;
 use Anthesis\Record\Day;
+use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
 use App\Log\Bed;
 use App\Log\Sowing;
 use App\Log\ZoneUnderWay;
-use App\Operations\Today;
+use App\Results\PlaceOf;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
@@ -37,31 +38,39 @@ final readonly class ZoneGround
     /** What stood so long ago is read for its rest. */
     private const YEARS_BACK = 5;
 
-    public function __construct(private ZoneUnderWay $underWay)
+    public function __construct(private PlaceOf $places, private ZoneUnderWay $underWay)
     {
+    }
+
+    /** @return GrowingHere|null null without a record */
+    public function growing(Zone $zone): ?GrowingHere
+    {
+        $place = $this->places->zone($zone);
+
+        return $place === null ? null : GrowingHere::at($place, ProofStandard::from($zone->standard));
     }
 
     /**
      * @param  list<int>|null  $only  of these beds alone; null: of all
      * @return array<string, mixed> as the contract's Ground
      */
-    public function of(Zone $zone, Day $from, Day $to, ?array $only = null): array
+    public function of(Zone $zone, Day $today, Day $from, Day $to, ?array $only = null): array
     {
-        $here = GrowingHere::in($zone);
+        $here = $this->growing($zone);
         $beds = [];
-        foreach ($this->beds($zone, $here, $from, $to, $only) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
+        foreach ($this->beds($zone, $here, $today, $from, $to, $only) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
             $beds[] = ['id' => $bed->id, ...$bed->told(), 'length_m' => $bed->length_m, 'width_m' => $bed->width_m, 'stays' => $told, 'gaps' => array_map(self::span(...), $core->gaps($from, $to)),
                 'conflicts' => $this->conflicts($core, $told, $here)];
         }
 
-        return ['today' => Today::day()->iso(), 'from' => $from->iso(), 'to' => $to->iso(), 'beds' => $beds];
+        return ['today' => $today->iso(), 'from' => $from->iso(), 'to' => $to->iso(), 'beds' => $beds];
     }
 
     /**
      * @param  list<int>|null  $only  of these beds alone; null: of all
      * @return list<array{bed: Bed, core: CoreBed, told: list<Told>}> in the order of gardens and names
      */
-    public function beds(Zone $zone, ?GrowingHere $here, Day $from, Day $to, ?array $only = null): array
+    public function beds(Zone $zone, ?GrowingHere $here, Day $today, Day $from, Day $to, ?array $only = null): array
     {
         $beds = Bed::query()->where('zone_id', $zone->id)->when($only !== null, static fn (Builder $q) => $q->whereIn('id', $only))->with('site')->orderBy('garden')->orderByRaw('LENGTH(name), name')->get();
         $since = $from->plus(-365 * self::YEARS_BACK)->iso();
@@ -70,7 +79,7 @@ final readonly class ZoneGround
         $plantings = Planting::query()->join('crops', 'crops.id', '=', 'plantings.crop_id')->whereIn('bed_id', $beds->modelKeys())->whereNull('removed_at')->where('day', '>=', $since)->where('day', '<=', $to->iso())->orderBy('day')
             ->toBase()->get(['plantings.id', 'bed_id', 'crop_id', 'variety', 'route', 'day', 'metres', 'pinned', 'slug'])->groupBy('bed_id');
         $isOpen = static fn (Sowing $s): bool => $s->ended_on === null;
-        $goesOn = $sowings->flatten()->contains($isOpen) ? array_column($this->underWay->of($zone), 'goes_on', 'key') : [];
+        $goesOn = $sowings->flatten()->contains($isOpen) ? array_column($this->underWay->of($zone, $today), 'goes_on', 'key') : [];
         $out = [];
         foreach ($beds as $bed) {
             $sown = $sowings->get($bed->id) ?? new Collection;

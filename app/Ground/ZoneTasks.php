@@ -8,7 +8,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Ground\Preparation;
 use Anthesis\Record\Day;
-use App\Results\Result;
+use App\Results\Results;
 use App\Zones\Computation;
 use App\Zones\Zone;
 
@@ -23,17 +23,18 @@ final readonly class ZoneTasks
     }
 
     /** @return list<array<string, mixed>> as the contract's GroundTask, in the order of their days */
-    public function of(Zone $zone, Day $from, Day $to): array
+    public function of(Zone $zone, Day $today, Day $from, Day $to): array
     {
-        $here = GrowingHere::in($zone);
+        $here = $this->ground->growing($zone);
         $computation = Computation::currentOf($zone, null);
         if ($here === null || $computation?->ruler_hash === null || $computation->climate_hash === null) {
             return [];
         }
-        $soil = Result::query()->findOrFail($computation->ruler_hash)->content()['soil'];
-        $maximum = Result::query()->findOrFail($computation->climate_hash)->content()['normals']['maximum'];
+        $known = Results::read([$computation->ruler_hash, $computation->climate_hash]);
+        $soil = $known[$computation->ruler_hash]['soil'];
+        $maximum = $known[$computation->climate_hash]['normals']['maximum'];
         $tasks = [];
-        foreach ($this->ground->beds($zone, $here, $from, $to->plus(365)) as ['bed' => $bed, 'told' => $told]) {
+        foreach ($this->ground->beds($zone, $here, $today, $from, $to->plus(365)) as ['bed' => $bed, 'told' => $told]) {
             foreach ($told as $stay) {
                 $candidate = $here->candidate($stay['crop'], $stay['variety'], Route::from($stay['route']));
                 $isCover = $candidate?->crop->kind === Crop::COVER;

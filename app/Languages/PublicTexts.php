@@ -8,7 +8,6 @@ use Anthesis\Crop\Crop as CropParameters;
 use App\Advisories\Advisory;
 use App\Crops\Crop;
 use App\Office\Office;
-use App\Operations\Today;
 use App\Sites\Site;
 use App\Windows\CropChoice;
 use App\Zones\Zone;
@@ -22,7 +21,7 @@ final class PublicTexts
         $texts = [];
         foreach (Zone::query()->orderBy('name')->get() as $zone) {
             $texts[] = self::text($zone->district, 'district', $zone->name);
-            foreach (Advisory::shown($zone, Today::day())->get() as $advisory) {
+            foreach (Advisory::shown($zone, $zone->today())->get() as $advisory) {
                 foreach ($advisory->texts() as $text) {
                     $texts[] = self::text($text, 'advice', $zone->name);
                 }

@@ -7,6 +7,7 @@ namespace App\Letters;
 use Anthesis\Record\Day;
 use App\Editions\Edition;
 use App\Operations\BrokenSeal;
+use App\Zones\Zone;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Mail;
 use Throwable;
@@ -15,11 +16,16 @@ use Throwable;
 final class SendLetters
 {
     /** @return int letters written */
-    public function execute(Day $today): int
+    public function execute(): int
+    {
+        return array_sum(Zone::query()->get()->map(fn (Zone $zone): int => $this->ofZone($zone, $zone->today()))->all());
+    }
+
+    private function ofZone(Zone $zone, Day $today): int
     {
         $for = self::letterDay($today);
         $sent = 0;
-        foreach (LetterReader::query()->with('zone.currentEdition')->whereNotNull('confirmed_at')->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->lazyById() as $reader) {
+        foreach (LetterReader::query()->where('zone_id', $zone->id)->with('zone.currentEdition')->whereNotNull('confirmed_at')->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->lazyById() as $reader) {
             $edition = $reader->zone->currentEdition;
             // Whoever is first to say that it is written writes it.
             // A withdrawn calendar is not sent; its readers are written to again when there is another.

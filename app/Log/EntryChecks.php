@@ -8,7 +8,6 @@ use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Cues\CuePlant;
 use App\Operations\Say;
-use App\Operations\Today;
 use App\Stations\Station;
 use App\Stations\StationRecord;
 use App\Trials\TrialPlot;
@@ -30,7 +29,7 @@ final class EntryChecks
 
     public function __construct(private readonly Zone $zone)
     {
-        $this->today = Today::day()->iso();
+        $this->today = $zone->today()->iso();
         $this->recordBegins = (string) StationRecord::query()->whereIn('id', Station::usedBy($zone)->pluck('record_id'))->min('first_day');
     }
 

@@ -30,6 +30,7 @@ final class FollowSowingsJob implements ShouldBeUnique, ShouldQueue
 
     public function handle(ZoneUnderWay $underWay): void
     {
-        $underWay->of(Zone::query()->findOrFail($this->zoneId));
+        $zone = Zone::query()->findOrFail($this->zoneId);
+        $underWay->of($zone, $zone->today());
     }
 }

@@ -35,13 +35,13 @@ class LogController
     /** What a phone needs to write where there is no signal. */
     public function book(Request $request, Zone $zone): JsonResponse
     {
-        return response()->json(['data' => $this->log->book($zone, $request->user())]);
+        return response()->json(['data' => $this->log->book($zone, $zone->today(), $request->user())]);
     }
 
     /** What is in the ground, and how this season goes on for it. */
     public function underWay(Zone $zone, ZoneUnderWay $underWay): JsonResponse
     {
-        return response()->json(['data' => $underWay->of($zone)]);
+        return response()->json(['data' => $underWay->of($zone, $zone->today())]);
     }
 
     /** Lines as they were written, in their order. What cannot stand comes back with the reason; the rest is kept. */

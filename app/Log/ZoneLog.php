@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Crops\CropNames;
 use App\Cues\CuePlant;
 use App\Languages\Translation;
-use App\Operations\Today;
 use App\People\User;
 use App\Season\Packet;
 use App\Trials\TrialPlot;
@@ -58,9 +58,8 @@ final class ZoneLog
     }
 
     /** @return list<string> slugs of what was sown in the last weeks, and at this time of earlier years */
-    private function sownAbout(Zone $zone): array
+    private function sownAbout(Zone $zone, Day $today): array
     {
-        $today = Today::day();
         $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->where(static function (Builder $about) use ($today): void {
             for ($ago = 0; $ago <= self::YEARS; $ago++) {
                 $day = $today->plus(-365 * $ago);
@@ -72,26 +71,26 @@ final class ZoneLog
     }
 
     /** @return array<string, mixed> as the contract's LogBook */
-    public function book(Zone $zone, User $user): array
+    public function book(Zone $zone, Day $today, User $user): array
     {
-        $sowings = Sowing::underWay($zone, Today::day())->with(['crop', 'bed.site'])->limit(self::MOST_SOWINGS)->get();
+        $sowings = Sowing::underWay($zone, $today)->with(['crop', 'bed.site'])->limit(self::MOST_SOWINGS)->get();
         $lately = LogEntry::query()->where('zone_id', $zone->id)->where('user_id', $user->id)->whereNull('corrected_by')->with(['crop', 'bed'])->orderByDesc('id')->limit(self::LATELY)->get();
         $crops = Crop::query()->with('varieties')->get()->sortBy('position');
         $translations = Translation::byLanguage();
-        $likely = [...$this->sownAbout($zone), ...Packet::of($user)];
+        $likely = [...$this->sownAbout($zone, $today), ...Packet::of($user)];
         $gardens = $lately->whereNotNull('bed_id')->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")->unique()->values();
         $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderBy('name')->get()
             ->sortBy(static fn (Bed $b): int => ($at = $gardens->search("{$b->garden}\n{$b->name}")) === false ? PHP_INT_MAX : $at);
 
         return [
-            'today' => Today::day()->iso(),
+            'today' => $today->iso(),
             'zone' => ['slug' => $zone->slug, 'name' => $zone->name],
             'user' => $user->name,
             'crops' => array_values($crops->map(static fn (Crop $c): array => ['slug' => $c->slug, 'name' => $c->cells['name'], 'names' => CropNames::of($c->slug, $c->cells, $translations), 'start' => $c->cells['start'], 'varieties' => $c->varieties->pluck('name')->all()])->all()),
             'likely' => array_values(array_unique($likely)),
             'beds' => array_values($beds->map(static fn (Bed $b): array => $b->told())->all()),
             'sowings' => array_values($sowings->map(static fn (Sowing $s): array => $s->told())->all()),
-            'due' => array_values(TrialPlot::due($zone)->map(static fn (TrialPlot $p): array => $p->asked())->all()),
+            'due' => array_values(TrialPlot::due($zone, $today)->map(static fn (TrialPlot $p): array => $p->asked())->all()),
             'cues' => array_values(CuePlant::query()->orderBy('name')->orderBy('stage')->get()->map(static fn (CuePlant $c): array => ['id' => $c->id, 'plant' => $c->name, 'stage' => $c->stage])->all()),
         ];
     }

@@ -16,14 +16,15 @@ final class Today
         return Carbon::now()->setDateFrom(self::day()->iso());
     }
 
-    public static function day(): Day
+    /** @param  string|null  $timeZone  IANA name, where the day is asked; null: where the application is */
+    public static function day(?string $timeZone = null): Day
     {
         $set = config('anthesis.today');
 
         return match (true) {
             is_string($set) && $set !== '' => Day::fromIso($set),
             (bool) config('anthesis.demonstration') => DemoClock::today(),
-            default => Day::fromIso(date('Y-m-d')),
+            default => Day::fromIso(Carbon::now($timeZone ?? date_default_timezone_get())->format('Y-m-d')),
         };
     }
 }

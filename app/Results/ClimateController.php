@@ -6,11 +6,8 @@ namespace App\Results;
 
 use Anthesis\Calendar\YearCourse;
 use Anthesis\Climate\RecordYears;
-use Anthesis\Record\Latitude;
 use Anthesis\Words\Refused;
 use App\Operations\Say;
-use App\Sites\Site;
-use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,37 +15,45 @@ use Illuminate\Validation\ValidationException;
 
 class ClimateController
 {
+    public function __construct(private readonly PlaceOf $places)
+    {
+    }
+
     private const NOT_YET = 'The zone has not been computed yet. Bring a station file first.';
 
     /** The climate the zone's windows lean on, or that of another period, to hold it against. */
-    public function show(Request $request, Zone $zone, ComputeClimate $compute): ClimateResource
+    public function show(Request $request, Zone $zone): ClimateResource
     {
         $period = $request->validate([
             'from' => ['required_with:to', 'integer', 'between:1700,2200'],
             'to' => ['required_with:from', 'integer', 'between:1700,2200', 'gte:from'],
         ], ['to.gte' => 'The period ends before it begins.']);
-        $hashes = $period === [] ? ['ruler' => $zone->currentComputation?->ruler_hash, 'climate' => $zone->currentComputation?->climate_hash]
-            : $this->ofPeriod($zone, (int) $period['from'], (int) $period['to'], $compute);
-        $ruler = Result::query()->find($hashes['ruler']) ?? abort(404, self::NOT_YET);
-        $climate = Result::query()->find($hashes['climate']) ?? abort(404, self::NOT_YET);
+        if ($period !== []) {
+            return new ClimateResource($this->ofPeriod($zone, (int) $period['from'], (int) $period['to']));
+        }
+        $hashes = ['ruler' => (string) $zone->currentComputation?->ruler_hash, 'climate' => (string) $zone->currentComputation?->climate_hash];
+        $known = Results::read(array_values($hashes));
+        abort_unless(isset($known[$hashes['ruler']], $known[$hashes['climate']]), 404, self::NOT_YET);
 
-        return new ClimateResource(['ruler' => $ruler->content(), 'climate' => $climate->content()]);
+        return new ClimateResource(['ruler' => $known[$hashes['ruler']], 'climate' => $known[$hashes['climate']]]);
     }
 
     /** One year as it was, day by day. */
     public function year(Zone $zone, int $year): JsonResponse
     {
-        $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
+        $place = $this->places->zone($zone) ?? abort(404, self::NOT_YET);
 
-        return response()->json(['data' => YearCourse::of($record->filled->record, Latitude::of($zone->latitude), Site::forZone($zone)[0], $year)]);
+        return response()->json(['data' => YearCourse::of($place->whole->days(), $place->latitude, $place->site(), $year)]);
     }
 
-    /** @return array{ruler: string, climate: string} */
-    private function ofPeriod(Zone $zone, int $from, int $to, ComputeClimate $compute): array
+    /** @return array{ruler: array<string, mixed>, climate: array<string, mixed>} */
+    private function ofPeriod(Zone $zone, int $from, int $to): array
     {
-        $record = ZoneRecord::of($zone) ?? abort(404, self::NOT_YET);
+        $place = $this->places->zone($zone) ?? abort(404, self::NOT_YET);
         try {
-            return $compute->execute($zone, RecordYears::period($record->filled->record, Latitude::of($zone->latitude), $from, $to));
+            $then = $place->overYears(RecordYears::period($place->whole->days(), $place->latitude, $from, $to));
+
+            return Results::each($then, ['ruler' => new RulerQuestion, 'climate' => ClimateQuestion::for($then)]);
         } catch (Refused $error) {
             throw ValidationException::withMessages(['from' => Say::phrase($error->why)]);
         }

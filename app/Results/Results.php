@@ -4,31 +4,150 @@ declare(strict_types=1);
 
 namespace App\Results;
 
+use Anthesis\Place\Place;
 use Closure;
 
-/** Keeps what was computed under the fingerprint of its inputs, and computes nothing twice. */
+/** Keeps what was computed under the fingerprint of its inputs, and computes nothing twice. What is used is not put away. */
 final class Results
 {
-    /**
-     * @param  Closure(): array<string, mixed>  $compute
-     * @return string the fingerprint the result lies under
-     */
-    public static function remember(string $kind, string $hash, Closure $compute): string
-    {
-        if (Result::query()->whereKey($hash)->doesntExist()) {
-            self::keep([[$hash, $kind, $compute()]]);
-        }
+    /** A use is noted when the last one noted is this old, minutes. */
+    private const NOTED_AFTER = 60;
 
-        return $hash;
+    /** @return array<string, mixed> the answer, computed now if it was not before */
+    public static function of(Place $place, Question $question): array
+    {
+        return self::each($place, [$question])[0];
     }
 
-    /** @param  list<array{string, string, array<string, mixed>}>  $results fingerprint, kind, content */
-    public static function keep(array $results): void
+    /**
+     * @template K of array-key
+     *
+     * @param  array<K, Question>  $questions
+     * @return array<K, array<string, mixed>> the answers
+     */
+    public static function each(Place $place, array $questions): array
     {
-        Result::query()->insertOrIgnore(array_map(static fn (array $r): array => [
-            'hash' => $r[0],
-            'kind' => $r[1],
-            'payload' => json_encode($r[2], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
-        ], $results));
+        $fingerprints = self::fingerprints($place, $questions);
+        $known = self::read(array_values($fingerprints));
+        $unknown = array_diff_key(array_flip($fingerprints), $known);
+        foreach (self::make($place, array_intersect_key($questions, array_flip($unknown))) as $fingerprint => $content) {
+            $known[$fingerprint] = $content;
+        }
+
+        return array_map(static fn (string $fingerprint): array => $known[$fingerprint], $fingerprints);
+    }
+
+    /**
+     * @template K of array-key
+     *
+     * @param  array<K, Question>  $questions
+     * @return array<K, string> what the answers lie under
+     */
+    public static function fingerprints(Place $place, array $questions): array
+    {
+        return array_map(static fn (Question $q): string => self::fingerprint($q->kind(), [$q->inputs(), $q->of($place)->fingerprint()]), $questions);
+    }
+
+    /**
+     * Computes the answers and keeps them.
+     *
+     * @param  array<array-key, Question>  $questions
+     * @return array<string, array<string, mixed>> by fingerprint
+     */
+    public static function make(Place $place, array $questions): array
+    {
+        $contents = $rows = [];
+        foreach (self::fingerprints($place, $questions) as $key => $fingerprint) {
+            $question = $questions[$key];
+            $payload = self::json($question->answer($question->of($place)));
+            $rows[] = ['hash' => $fingerprint, 'kind' => $question->kind()->value, 'payload' => $payload];
+            $contents[$fingerprint] = json_decode($payload, true, 64, JSON_THROW_ON_ERROR);
+        }
+        Result::query()->insertOrIgnore($rows);
+
+        return $contents;
+    }
+
+    /**
+     * Has the answers be there, whether they were or not.
+     *
+     * @template K of array-key
+     *
+     * @param  array<K, Question>  $questions
+     * @return array<K, string> what they lie under
+     */
+    public static function keep(Place $place, array $questions): array
+    {
+        $fingerprints = self::fingerprints($place, $questions);
+        $known = self::known(array_values($fingerprints));
+        self::make($place, array_filter($questions, static fn (int|string $key): bool => ! in_array($fingerprints[$key], $known, true), ARRAY_FILTER_USE_KEY));
+
+        return $fingerprints;
+    }
+
+    /**
+     * The same for what is told of rows that no place is made of yet.
+     *
+     * @param  list<mixed>  $inputs
+     * @param  Closure(): array<string, mixed>  $compute
+     * @return array<string, mixed>
+     */
+    public static function before(ResultKind $kind, array $inputs, Closure $compute): array
+    {
+        $fingerprint = self::fingerprint($kind, $inputs);
+        $known = self::read([$fingerprint])[$fingerprint] ?? null;
+        if ($known === null) {
+            $payload = self::json($compute());
+            Result::query()->insertOrIgnore([['hash' => $fingerprint, 'kind' => $kind->value, 'payload' => $payload]]);
+            $known = json_decode($payload, true, 64, JSON_THROW_ON_ERROR);
+        }
+
+        return $known;
+    }
+
+    /**
+     * @param  list<string>  $fingerprints
+     * @return list<string> those that something lies under; it is not put away for a while
+     */
+    public static function known(array $fingerprints): array
+    {
+        $known = Result::query()->whereIn('hash', $fingerprints)->get(['hash', 'used_at']);
+        self::note($known->all());
+
+        return array_values($known->pluck('hash')->all());
+    }
+
+    /**
+     * @param  list<string>  $fingerprints
+     * @return array<string, array<string, mixed>> what lies under them, by fingerprint
+     */
+    public static function read(array $fingerprints): array
+    {
+        $results = Result::query()->whereIn('hash', array_unique($fingerprints))->get();
+        self::note($results->all());
+
+        return $results->mapWithKeys(static fn (Result $r): array => [$r->hash => $r->content()])->all();
+    }
+
+    /** @param  array<Result>  $used */
+    private static function note(array $used): void
+    {
+        $limit = now()->subMinutes(self::NOTED_AFTER);
+        $old = array_filter($used, static fn (Result $r): bool => $r->used_at->isBefore($limit));
+        if ($old !== []) {
+            Result::query()->whereIn('hash', array_map(static fn (Result $r): string => $r->hash, array_values($old)))->update(['used_at' => now()]);
+        }
+    }
+
+    /** @param  list<mixed>  $inputs */
+    private static function fingerprint(ResultKind $kind, array $inputs): string
+    {
+        return hash('sha256', json_encode([Result::GENERATION, $kind->value, $inputs], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+    }
+
+    /** @param  array<string, mixed>  $content */
+    private static function json(array $content): string
+    {
+        return json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 }

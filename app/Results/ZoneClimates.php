@@ -28,14 +28,13 @@ final class ZoneClimates
             }
         }
         $hashes = array_merge(...array_values(array_map(static fn (Computation $c): array => [$c->ruler_hash, $c->climate_hash], $computations)));
-        /** @var array<string, Result> $results */
-        $results = Result::query()->whereIn('hash', $hashes)->get()->keyBy('hash')->all();
+        $results = Results::read(array_map(strval(...), $hashes));
         $climates = [];
         foreach ($computations as $slug => $computation) {
             /** @var Ruler $ruler */
-            $ruler = $results[(string) $computation->ruler_hash]->content();
+            $ruler = $results[(string) $computation->ruler_hash];
             /** @var Climate $climate */
-            $climate = $results[(string) $computation->climate_hash]->content();
+            $climate = $results[(string) $computation->climate_hash];
             $climates[$slug] = ['ruler' => $ruler, 'climate' => $climate];
         }
 

@@ -4,27 +4,30 @@ declare(strict_types=1);
 
 namespace App\Results;
 
-use Anthesis\Calendar\EditionDocument;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 
 /**
  * What is told of a zone's record, without reading its thousands of days again: they are read once for what they are made of.
  *
- * @phpstan-import-type RecordNote from EditionDocument
+ * @phpstan-type Noted array{first: string, last: string, checksum: string}
  */
 final class ZoneRecordNote
 {
-    /** @return RecordNote|null null without a station that has a record */
+    /** @return array{years: Noted, whole: Noted}|null the days windows lean on, and all of them; null without a station that has a record */
     public static function of(Zone $zone): ?array
     {
         $fingerprint = ZoneRecord::fingerprint($zone);
         if ($fingerprint === null) {
             return null;
         }
-        $hash = Results::remember(Result::RECORD, Result::hashOf(Result::RECORD, [$fingerprint]), static fn (): array => ZoneRecord::of($zone)?->note() ?? []);
-        /** @var RecordNote $note */
-        $note = Result::query()->findOrFail($hash)->content();
+        /** @var array{years: Noted, whole: Noted} $note */
+        $note = Results::before(ResultKind::Record, [$fingerprint], static function () use ($zone): array {
+            $record = ZoneRecord::of($zone);
+
+            return array_map(static fn ($days): array => ['first' => $days->first->iso(), 'last' => $days->last()->iso(), 'checksum' => $days->checksum()],
+                $record === null ? [] : ['years' => $record->used, 'whole' => $record->filled->record]);
+        });
 
         return $note;
     }

@@ -7,6 +7,7 @@ namespace App\Season;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Ground\SeedNeed;
 use Anthesis\Record\YearDay;
+use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Succession\EvenSupply;
@@ -14,7 +15,7 @@ use Anthesis\Succession\FixedInterval;
 use Anthesis\Succession\HarvestDays;
 use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Succession\SupplyLine;
-use App\Windows\SowDayQuestion;
+use App\Windows\SowDayAsked;
 
 /** A crop kept coming: sowings for an even harvest beside sowings at a fixed interval, and what both would have given in the years on record, and give this season. */
 final readonly class CropSuccession
@@ -28,9 +29,9 @@ final readonly class CropSuccession
     private Runs $runs;
 
     /** @param  float|null  $amount  wanted a week, kilograms or stems; null: not said */
-    private function __construct(private SowDayQuestion $asked, private ?float $amount, private ?ThisSeason $season)
+    private function __construct(private SowDayAsked $asked, private ?float $amount, private ?ThisSeason $season)
     {
-        $this->runs = $asked->replay->runs($asked->crop, $asked->route);
+        $this->runs = Replay::ofPlace($asked->place)->runs($asked->crop, $asked->route);
     }
 
     /**
@@ -39,7 +40,7 @@ final readonly class CropSuccession
      * @param  ThisSeason|null  $season  null: there is none to tell of
      * @return array<string, mixed> as the contract's Succession
      */
-    public static function of(SowDayQuestion $asked, int $days, ?float $amount, ?ThisSeason $season): array
+    public static function of(SowDayAsked $asked, int $days, ?float $amount, ?ThisSeason $season): array
     {
         $self = new self($asked, $amount, $season);
         $harvests = HarvestDays::of($self->runs);

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use Anthesis\Season\ThisSeason;
 use App\Crops\Crop;
-use App\Operations\Today;
-use App\Windows\SowDayQuestion;
+use App\Results\PlaceOf;
+use App\Windows\SowDayAsked;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,14 +17,13 @@ class SuccessionController
     private const HALF_A_YEAR = 182;
 
     /** A crop kept coming, from a day of the year on. */
-    public function show(Request $request, Zone $zone, Crop $crop, ZoneToday $today): JsonResponse
+    public function show(Request $request, Zone $zone, Crop $crop, PlaceOf $places): JsonResponse
     {
         $asked = $request->validate(['days' => ['nullable', 'integer', 'between:1,364'], 'amount' => ['nullable', 'numeric', 'between:0.01,10000']],
             ['days.between' => 'A succession goes on for 1 to 364 days.', 'amount.between' => 'Give the kilograms, or stems, wanted a week: more than nothing and at most 10000.']);
-        $question = SowDayQuestion::in($request, $zone, $crop);
-        $season = $today->season($zone, Today::day());
+        $question = SowDayAsked::in($request, $zone, $crop, $places->today($zone));
 
         return response()->json(['data' => CropSuccession::of($question, (int) ($asked['days'] ?? self::HALF_A_YEAR), isset($asked['amount']) ? (float) $asked['amount'] : null,
-            $season === null ? null : ($season['season'])($question->site))]);
+            ThisSeason::lacks($question->place) !== null ? null : ThisSeason::ofPlace($question->place))]);
     }
 }

@@ -7,9 +7,8 @@ namespace App\Season;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Window\ProofStandard;
-use App\Operations\Today;
+use App\Results\PlaceOf;
 use App\Sites\Site;
-use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,19 +18,23 @@ use InvalidArgumentException;
 
 class TodayController
 {
+    public function __construct(private readonly PlaceOf $places)
+    {
+    }
+
     public function show(Request $request, Zone $zone, ZoneToday $zoneToday): JsonResponse
     {
         $asked = $request->validate(['site' => ['nullable', 'integer'], 'standard' => ['nullable', new Enum(ProofStandard::class)], 'on' => ['nullable', 'string', 'max:5']]);
-        $record = ZoneRecord::of($zone) ?? abort(404, 'There is no record of this zone yet. Bring a station file first.');
-        $today = Today::day();
+        $place = $this->places->today($zone) ?? abort(404, 'There is no record of this zone yet. Bring a station file first.');
+        $today = $place->today();
         $on = self::other($asked['on'] ?? null, $today);
         if ($on === null) {
-            $missing = ZoneToday::missing($record->used->first, $record->used->last(), $today);
+            $missing = ZoneToday::missing($place);
             abort_if($missing !== null, 404, (string) $missing);
         }
         $site = isset($asked['site']) ? Site::seenIn($zone)->find((int) $asked['site']) ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']) : null;
         $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
-        $told = $zoneToday->of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0], $standard, $today, $on);
+        $told = $zoneToday->of($place->at($site?->toCore() ?? $place->site()), $standard, $on);
 
         return response()->json(['data' => ['today' => $today->iso(), 'standard' => $standard->value, 'record_ends' => $told['record_ends'], 'outlook' => $told['outlook']] + $told['sheet']]);
     }

@@ -9,7 +9,6 @@ use Anthesis\Record\Latitude;
 use Anthesis\Soil\ProbeCalibration;
 use Anthesis\Words\Refused;
 use App\Operations\Say;
-use App\Operations\Today;
 use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Validation\ValidationException;
@@ -22,7 +21,7 @@ class CalibrationController
         $record = ZoneRecord::of($zone) ?? throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
         $stream = fopen($request->readings()->getRealPath(), 'r') ?: throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
         try {
-            $log = ProbeCsv::read($stream, Today::day(), $request->unit());
+            $log = ProbeCsv::read($stream, $zone->today(), $request->unit());
             $depth = $request->depth() ?? $log->depths()[0]['depth'];
             $calibration = ProbeCalibration::of($record->filled->record, Latitude::of($zone->latitude), $request->site()->toCore(), $log->atDepth($depth));
         } catch (Refused $error) {

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Soil;
 
-use Anthesis\Record\Latitude;
 use Anthesis\Soil\ProbeCalibration;
 use Anthesis\Soil\ProbeLog;
 use Anthesis\Soil\Settling;
 use Anthesis\Words\Refused;
 use App\Operations\Say;
-use App\Operations\Today;
+use App\Results\PlaceOf;
 use App\Sites\CalibrationResource;
 use App\Sites\Site;
-use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -23,7 +21,7 @@ use Illuminate\Validation\ValidationException;
 /** Soil as it is measured, spot by spot. */
 class SoilController
 {
-    public function __construct(private readonly ZoneSoil $soil)
+    public function __construct(private readonly ZoneSoil $soil, private readonly PlaceOf $places)
     {
     }
 
@@ -45,7 +43,7 @@ class SoilController
     {
         $celsius = $request->validated('celsius');
         try {
-            $keep->keep($request->spot($zone), $request->user(), (string) $request->validated('key'), $request->day(), (float) $request->validated('hour'), (float) $request->validated('depth'),
+            $keep->keep($request->spot($zone), $request->user(), (string) $request->validated('key'), $request->day($zone->today()), (float) $request->validated('hour'), (float) $request->validated('depth'),
                 $request->figures(), $celsius === null ? null : (float) $celsius, (bool) $request->validated('simulated'));
         } catch (Refused $error) {
             throw ValidationException::withMessages(['figures' => Say::phrase($error->why)]);
@@ -78,19 +76,19 @@ class SoilController
     public function probe(Request $request, SoilSpot $spot, ProbeSource $probe): JsonResponse
     {
         $seconds = (float) $request->validate(['seconds' => ['required', 'numeric', 'between:0,3600']])['seconds'];
-        $figure = $probe->figure($spot, Today::day(), $seconds) ?? abort(404, 'No probe is connected, or it shows nothing. Type the figures as they fall.');
+        $figure = $probe->figure($spot, $spot->zone->today(), $seconds) ?? abort(404, 'No probe is connected, or it shows nothing. Type the figures as they fall.');
 
         return response()->json(['data' => ['seconds' => $seconds, 'celsius' => $figure, 'source' => (string) $probe->name(), 'pace' => $probe->pace()]]);
     }
 
     public function calibration(SoilSpot $spot): CalibrationResource
     {
-        $record = ZoneRecord::of($spot->zone) ?? throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
+        $place = $this->places->zone($spot->zone) ?? throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
         $log = new ProbeLog(array_values($spot->readings->whereNull('withdrawn_at')->map(static fn (SoilReading $r) => $r->toCore())->all()));
         $depth = $log->depths()[0]['depth'] ?? abort(404, 'Nothing was read at this spot yet.');
         $site = $spot->site ?? Site::seenIn($spot->zone)->firstOrFail();
         try {
-            $calibration = ProbeCalibration::of($record->filled->record, Latitude::of($spot->zone->latitude), $site->toCore(), $log->atDepth($depth));
+            $calibration = ProbeCalibration::of($place->whole->days(), $place->latitude, $site->toCore(), $log->atDepth($depth));
         } catch (Refused $error) {
             abort(404, Say::phrase($error->why));
         }
@@ -100,6 +98,6 @@ class SoilController
 
     private function told(Zone $zone, int $status = 200): JsonResponse
     {
-        return response()->json(['data' => $this->soil->of($zone, Today::day())], $status);
+        return response()->json(['data' => $this->soil->of($zone, $zone->today())], $status);
     }
 }

@@ -6,7 +6,6 @@ namespace App\Soil;
 
 use Anthesis\Record\Day;
 use App\Operations\Say;
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
@@ -65,14 +64,15 @@ class SoilReadingRequest extends FormRequest
             ?? throw ValidationException::withMessages(['spot' => 'There is no such spot in this zone. Choose another one, or name it first.']);
     }
 
-    public function day(): Day
+    /** @param  Day  $today  of the zone the reading was taken in */
+    public function day(Day $today): Day
     {
         try {
             $day = Day::fromIso((string) $this->validated('on'));
         } catch (InvalidArgumentException) {
             throw ValidationException::withMessages(['on' => 'Give the day of the reading as YYYY-MM-DD.']);
         }
-        if ($day->number > Today::day()->number) {
+        if ($today->isBefore($day)) {
             throw ValidationException::withMessages(['on' => Say::date($day).' has not come yet. Give the day the reading was taken on.']);
         }
 

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Soil;
 
+use Anthesis\Crop\Crop;
+use Anthesis\Place\Place;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Soil\ProbeCalibration;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
-use App\Crops\Crop;
-use App\Stations\ZoneRecord;
+use App\Results\PlaceOf;
 use App\Zones\Zone;
 
 /** What was read at the spots of a zone, and what it says against the model and the usual. */
@@ -26,29 +27,30 @@ final readonly class ZoneSoil
     /** A reading says how soil is for so many days. */
     private const FRESH = 3;
 
-    public function __construct(private ProbeSource $probe)
+    public function __construct(private PlaceOf $places, private ProbeSource $probe)
     {
     }
 
     /** @return array<string, mixed> as the contract's Soil */
     public function of(Zone $zone, Day $today): array
     {
-        $record = ZoneRecord::of($zone)?->used;
+        $place = $this->places->zone($zone);
         $spots = SoilSpot::query()->with(['site', 'readings' => static fn ($q) => $q->with('user')->limit(self::TOLD)])->where('zone_id', $zone->id)->orderBy('id')->get();
 
         return [
             'today' => $today->iso(),
             'depth' => Site::DEPTH,
-            'days' => $record === null ? null : self::days($record, $zone, $today),
+            'days' => $place === null ? null : self::days($place, $today),
             'probe' => $this->probe->name(),
-            'spots' => array_values($spots->map(static fn (SoilSpot $spot): array => self::spot($spot, $record, $zone, $today))->all()),
+            'spots' => array_values($spots->map(static fn (SoilSpot $spot): array => self::spot($spot, $place, $today))->all()),
         ];
     }
 
     /** @return array{first: string, model: list<float|null>, usual: list<float>} of open ground */
-    private static function days(DailyRecord $record, Zone $zone, Day $today): array
+    private static function days(Place $place, Day $today): array
     {
-        $soil = SoilTemperature::of($record, Latitude::of($zone->latitude), Site::openGround());
+        $record = $place->years->days();
+        $soil = SoilTemperature::of($record, $place->latitude, Site::openGround());
         $normals = $soil->normals()->values;
         $first = $today->plus(1 - self::DAYS);
         $model = $usual = [];
@@ -63,17 +65,17 @@ final readonly class ZoneSoil
     }
 
     /** @return array<string, mixed> as the contract's SoilSpot */
-    private static function spot(SoilSpot $spot, ?DailyRecord $record, Zone $zone, Day $today): array
+    private static function spot(SoilSpot $spot, ?Place $place, Day $today): array
     {
         $latest = $spot->readings->firstWhere('withdrawn_at', null);
-        $now = $latest === null || $record === null ? null : self::now($latest, $record, Latitude::of($zone->latitude), $spot->site?->toCore() ?? Site::openGround());
+        $now = $latest === null || $place === null ? null : self::now($latest, $place->years->days(), $place->latitude, $spot->site?->toCore() ?? Site::openGround());
 
         return [
             'id' => $spot->id,
             'name' => $spot->name,
             'site' => $spot->site === null ? null : ['id' => $spot->site->id, 'name' => $spot->site->name],
             'now' => $now,
-            'open' => $now === null || Day::fromIso($now['on'])->number < $today->number - self::FRESH ? [] : self::apart($now['reading'], $now['model']),
+            'open' => $now === null || Day::fromIso($now['on'])->number < $today->number - self::FRESH ? [] : self::apart($place->book->crops(), $now['reading'], $now['model']),
             'readings' => array_values($spot->readings->map(static fn (SoilReading $r): array => ['id' => $r->id, 'on' => $r->day->format('Y-m-d'), 'hour' => $r->hour, 'depth' => $r->depth,
                 'celsius' => round($r->celsius, 1), 'within' => $r->within, 'figures' => $r->figures, 'source' => $r->source, 'author' => $r->user?->name, 'withdrawn' => $r->withdrawn_at !== null])->all()),
         ];
@@ -97,11 +99,14 @@ final readonly class ZoneSoil
             'model' => round($model, 1), 'usual' => round($soil->normals()->values[$reading->day->yearDay()->number - 1], 1)];
     }
 
-    /** @return list<array<string, mixed>> crops whose soil the reading and the model judge differently */
-    private static function apart(float $reading, float $model): array
+    /**
+     * @param  list<Crop>  $crops
+     * @return list<array<string, mixed>> crops whose soil the reading and the model judge differently
+     */
+    private static function apart(array $crops, float $reading, float $model): array
     {
         $apart = [];
-        foreach (Crop::book() as $crop) {
+        foreach ($crops as $crop) {
             foreach ($crop->routes as $route) {
                 $asked = $crop->soilMinimum($route);
                 if ($asked !== null && ($reading >= $asked) !== ($model >= $asked)) {

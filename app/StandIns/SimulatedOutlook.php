@@ -6,7 +6,7 @@ namespace App\StandIns;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
-use App\Season\OutlookSource;
+use App\Stations\OutlookSource;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Cache;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Record\Day;
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Http\UploadedFile;
 
@@ -22,9 +21,9 @@ final class CollectReports
     /** @return int how many stations had something to report */
     public function execute(): int
     {
-        $yesterday = Today::day()->plus(-1);
         $reported = 0;
         foreach (Zone::query()->orderBy('id')->get() as $zone) {
+            $yesterday = $zone->today()->plus(-1);
             foreach (Station::usedBy($zone)->get() as $station) {
                 $from = $station->record === null ? null : Day::fromIso($station->record->last_day->format('Y-m-d'))->plus(1);
                 if ($from === null || $from->number > $yesterday->number) {

@@ -27,7 +27,7 @@ final class ImportRecord
             // The zone first, as everywhere. The record this file updates is read when no other import can put another in its place.
             Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
             $station = Station::query()->whereKey($import->station_id)->lockForUpdate()->firstOrFail();
-            $file = StationFile::read($originals->path($import->checksum), $import->choices, $station->record);
+            $file = StationFile::read($originals->path($import->checksum), $import->station->zone->today(), $import->choices, $station->record);
             $record = StationRecord::query()->create([
                 'station_id' => $import->station_id,
                 'record_import_id' => $import->id,

@@ -30,7 +30,7 @@ class RecordImportController
         try {
             // Nothing is kept of a file that cannot be taken, so it is read once before it is queued.
             $station = $request->toStation();
-            $file = StationFile::read($request->stationFile()->getRealPath(), $request->choices(), $station?->record);
+            $file = StationFile::read($request->stationFile()->getRealPath(), $zone->today(), $request->choices(), $station?->record);
         } catch (FormatError $error) {
             throw new FileRefused($error);
         }

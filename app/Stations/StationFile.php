@@ -12,10 +12,10 @@ use Anthesis\Exchange\StationExtent;
 use Anthesis\Exchange\StationFileReader;
 use Anthesis\Exchange\TemperatureUnit;
 use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Day;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\QualityReport;
 use Anthesis\Record\RecordUpdate;
-use App\Operations\Today;
 use Closure;
 
 /**
@@ -46,14 +46,15 @@ final readonly class StationFile
     /**
      * The one station of the file, or the chosen one of several.
      *
+     * @param  Day  $today  of the zone: no later day is a measurement
      * @param  Choices  $choices  what a person overrules
      * @param  StationRecord|null  $before  the record in use, which the file updates unless it is to replace it
      *
      * @throws FormatError when the file as a whole cannot be taken
      */
-    public static function read(string $path, array $choices = [], ?StationRecord $before = null): self
+    public static function read(string $path, Day $today, array $choices = [], ?StationRecord $before = null): self
     {
-        return self::opened($path, static fn ($stream): self => self::of((new StationFileReader)->read($stream, self::choices($choices)), $choices, $before));
+        return self::opened($path, static fn ($stream): self => self::of((new StationFileReader)->read($stream, self::choices($choices, $today)), $today, $choices, $before));
     }
 
     /**
@@ -63,14 +64,14 @@ final readonly class StationFile
      *
      * @throws FormatError
      */
-    public static function preview(string $path, array $choices = [], ?StationRecord $before = null): self
+    public static function preview(string $path, Day $today, array $choices = [], ?StationRecord $before = null): self
     {
-        return self::opened($path, static function ($stream) use ($choices, $before): self {
-            $survey = (new StationFileReader)->survey($stream, self::choices($choices));
+        return self::opened($path, static function ($stream) use ($today, $choices, $before): self {
+            $survey = (new StationFileReader)->survey($stream, self::choices($choices, $today));
             $reading = $survey->reading ?? throw (isset($choices['station']) ? FormatError::inFile('file.no-such-station', ['station' => $choices['station']])
                 : FormatError::inFile('file.no-temperatures'));
 
-            return self::of($reading, $choices, $before, $survey->stations);
+            return self::of($reading, $today, $choices, $before, $survey->stations);
         });
     }
 
@@ -95,7 +96,7 @@ final readonly class StationFile
      * @param  Choices  $choices
      * @param  list<StationExtent>  $stations
      */
-    private static function of(DailyRecordReading $reading, array $choices, ?StationRecord $before, array $stations = []): self
+    private static function of(DailyRecordReading $reading, Day $today, array $choices, ?StationRecord $before, array $stations = []): self
     {
         $update = $before === null || ($choices['replace'] ?? false) ? null
             : RecordUpdate::of($before->asRead(), $before->marksOfReaders(), $reading->asRead, $reading->marks, $before->step, $reading->step);
@@ -103,14 +104,14 @@ final readonly class StationFile
         // The finer values stand, so a record stays as fine as it was.
         $step = $update === null ? $reading->step : min($reading->step, $before->step ?? $reading->step);
 
-        return new self($reading, $update, $asRead, (new QualityControl)->check($asRead, $update->marks ?? $reading->marks, Today::day()), $step, $stations);
+        return new self($reading, $update, $asRead, (new QualityControl)->check($asRead, $update->marks ?? $reading->marks, $today), $step, $stations);
     }
 
     /** @param  Choices  $choices */
-    private static function choices(array $choices): ReadingChoices
+    private static function choices(array $choices, Day $today): ReadingChoices
     {
         return new ReadingChoices(
-            today: Today::day(),
+            today: $today,
             unit: isset($choices['unit']) ? TemperatureUnit::from($choices['unit']) : null,
             columns: $choices['columns'] ?? null,
             dateOrder: isset($choices['date_order']) ? DateOrder::from($choices['date_order']) : null,

@@ -7,7 +7,6 @@ namespace App\Stations;
 use Anthesis\Exchange\FormatError;
 use Anthesis\Record\Day;
 use Anthesis\Record\Element;
-use App\Operations\Today;
 use Illuminate\Http\UploadedFile;
 
 /**
@@ -31,7 +30,7 @@ final class TakeReport
     {
         $station = $device->station;
         $file = $this->read($station, $path);
-        $report = DeviceReport::of($file, $station->record, Today::day());
+        $report = DeviceReport::of($file, $station->record, $station->zone->today());
         if ($report->new !== null) {
             $this->import($station, $report->corrections === [] ? (string) file_get_contents($path) : DeviceReport::csv($report->new), mb_substr($device->name, 0, 60).'.csv');
         }
@@ -70,7 +69,7 @@ final class TakeReport
 
     private function read(Station $station, string $path): StationFile
     {
-        $file = StationFile::read($path, [], $station->record);
+        $file = StationFile::read($path, $station->zone->today(), [], $station->record);
 
         return $file->isDoubtful() ? throw FormatError::inFile('file.another-place') : $file;
     }

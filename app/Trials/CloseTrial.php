@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Trials;
 
-use App\Operations\Today;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
@@ -15,7 +14,7 @@ final class CloseTrial
     {
         DB::transaction(static function () use ($trial, $conclusion, $user): void {
             // The first word stands, should two close it at once.
-            Trial::query()->whereKey($trial->id)->whereNull('closed_on')->update(['conclusion' => $conclusion, 'closed_on' => Today::day()->iso(), 'closed_by' => $user->name]);
+            Trial::query()->whereKey($trial->id)->whereNull('closed_on')->update(['conclusion' => $conclusion, 'closed_on' => $trial->zone->today()->iso(), 'closed_by' => $user->name]);
         });
     }
 

@@ -7,19 +7,23 @@ namespace App\Trials;
 use Anthesis\Crop\Route;
 use Anthesis\Record\Day;
 use Anthesis\Replay\OutcomeRibbon;
+use Anthesis\Replay\Replay;
 use App\Crops\Crop;
 use App\Crops\ZoneCrops;
 use App\Log\Bed;
 use App\People\User;
-use App\Results\ZoneReplay;
+use App\Results\PlaceOf;
 use App\Sites\Site;
-use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /** Makes a trial's plan: a plot for each repeat of each variety in each wave, with what the record has one expect. Sent twice, it is made once. */
-final class PlanTrial
+final readonly class PlanTrial
 {
+    public function __construct(private PlaceOf $places)
+    {
+    }
+
     /**
      * @param  list<array{name: string, on: Day}>  $waves
      * @param  list<string|null>  $varieties  null: the crop itself
@@ -56,11 +60,11 @@ final class PlanTrial
      */
     private function expected(Zone $zone, Crop $crop, Route $route, array $waves, array $varieties): array
     {
-        $record = ZoneRecord::of($zone);
-        if ($record === null) {
+        $place = $this->places->zone($zone);
+        if ($place === null) {
             return [];
         }
-        $replay = ZoneReplay::of($zone, $record, Site::forZone($zone)[0]);
+        $replay = Replay::ofPlace($place);
         $book = ZoneCrops::of($zone);
         $expected = [];
         foreach ($varieties as $v => $variety) {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Trials;
 
+use Anthesis\Record\Day;
 use App\Log\Bed;
 use App\Log\Sowing;
-use App\Operations\Today;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -65,10 +65,8 @@ class TrialPlot extends Model
     }
 
     /** @return Collection<int, self> of open trials, not sown yet and planned for these days */
-    public static function due(Zone $zone): Collection
+    public static function due(Zone $zone, Day $today): Collection
     {
-        $today = Today::day();
-
         return self::query()->whereHas('trial', static fn (Builder $q) => $q->where('zone_id', $zone->id)->whereNull('closed_on'))->whereDoesntHave('sowing')
             ->whereBetween('planned_on', [$today->plus(-self::DUE[1])->iso(), $today->plus(self::DUE[0])->iso()])->with(['trial.crop', 'bed.site'])->orderBy('planned_on')->orderBy('id')->get();
     }

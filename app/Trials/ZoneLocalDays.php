@@ -5,19 +5,12 @@ declare(strict_types=1);
 namespace App\Trials;
 
 use Anthesis\Crop\Crop as CropParameters;
-use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
-use Anthesis\Record\Day;
-use Anthesis\Record\Latitude;
-use Anthesis\Replay\SeasonTables;
-use Anthesis\Soil\Site;
-use Anthesis\Trial\LocalDays;
-use Anthesis\Trial\ObservedSowing;
+use Anthesis\Place\Place;
 use App\Crops\Crop;
-use App\Results\Result;
+use App\Results\PlaceOf;
 use App\Results\Results;
 use App\Sites\Site as ZoneSite;
-use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
@@ -27,21 +20,25 @@ use Illuminate\Support\Facades\DB;
  *
  * @phpstan-type Row array{on: string, up: string|null, picked: string, bed: string|null, site: int|null}
  */
-final class ZoneLocalDays
+final readonly class ZoneLocalDays
 {
     /** Sowings that are asked of each: the latest; more would hardly move it. */
     public const MOST = 30;
 
+    public function __construct(private PlaceOf $places)
+    {
+    }
+
     /** @return list<array<string, mixed>> as the contract's LocalDays, by name */
     public function of(Zone $zone): array
     {
-        $record = ZoneRecord::of($zone);
-        if ($record === null) {
+        $place = $this->places->zone($zone);
+        if ($place === null) {
             return [];
         }
         $groups = $this->groups($zone);
         $held = LocalDaysOfCrop::holdingIn($zone)->with(['crop', 'user'])->get();
-        $results = $this->results($zone, $record, $groups);
+        $results = self::results($place, $groups);
         $told = [];
         foreach ($groups as $key => [$crop, $variety, $route, , $rows]) {
             $content = $results[$key];
@@ -110,43 +107,14 @@ final class ZoneLocalDays
      * @param  array<string, array{Crop, string|null, Route, CropParameters, list<Row>}>  $groups
      * @return array<string, array<string, mixed>|null> null where the record tells nothing of them
      */
-    private function results(Zone $zone, ZoneRecord $record, array $groups): array
+    private static function results(Place $place, array $groups): array
     {
-        $sites = ['' => ZoneSite::forZone($zone)[0]] + ZoneSite::query()->get()->mapWithKeys(static fn (ZoneSite $s): array => [$s->id => $s->toCore()])->all();
-        $series = $record->filled->record;
-        $light = LightSchool::from($zone->light);
-        $weather = $series->checksum();
-        $hashes = [];
+        $sites = ['' => $place->site()] + ZoneSite::query()->get()->mapWithKeys(static fn (ZoneSite $s): array => [$s->id => $s->toCore()])->all();
+        $questions = [];
         foreach ($groups as $key => [, , $route, $crop, $rows]) {
-            $at = array_map(static fn (Site $s): string => (string) json_encode($s), array_intersect_key($sites, array_flip(array_map(strval(...), array_column($rows, 'site')))));
-            $hashes[$key] = Result::hashOf(Result::LOCAL_DAYS, [$weather, $zone->latitude, $zone->light, $crop->checksum(), $route->value, $rows, $at]);
+            $questions[$key] = new LocalDaysQuestion($crop, $route, array_map(static fn (array $row): array => ['site' => $sites[$row['site'] ?? ''] ?? $sites[''], 'on' => $row['on'], 'up' => $row['up'], 'picked' => $row['picked']], $rows));
         }
-        $known = Result::query()->whereIn('hash', array_values($hashes))->get()->keyBy('hash');
-        $tables = $contents = $new = [];
-        foreach ($groups as $key => [, , $route, $crop, $rows]) {
-            $result = $known[$hashes[$key]] ?? null;
-            if ($result === null) {
-                $seen = [];
-                foreach ($rows as $row) {
-                    $site = $sites[$row['site'] ?? ''] ?? $sites[''];
-                    $at = $tables[json_encode($site)] ??= new SeasonTables($series, Latitude::of($zone->latitude), $site);
-                    $day = static fn (?string $date): ?Day => $date === null ? null : Day::fromIso($date);
-                    $seen[] = [$at, new ObservedSowing(Day::fromIso($row['on']), $route === Route::Direct ? $day($row['up']) : null, Day::fromIso($row['picked']))];
-                }
-                $new[] = [$hashes[$key], Result::LOCAL_DAYS, ['told' => $told = self::told($crop, LocalDays::of($crop, $route, $light, $seen))]];
-            }
-            $contents[$key] = $result === null ? $told ?? null : $result->content()['told'];
-        }
-        Results::keep($new);
 
-        return $contents;
-    }
-
-    /** @return array<string, mixed>|null */
-    private static function told(CropParameters $crop, ?LocalDays $told): ?array
-    {
-        return $told === null ? null : ['packet_days' => $crop->growth->maturityDays, 'days' => round($told->days, 1), 'factor' => round($told->factor, 4), 'sowings' => count($told->shares),
-            'shares' => array_map(static fn (float $q): float => round($q, 3), $told->shares), 'error_before' => $told->errorBefore === null ? null : round($told->errorBefore, 1),
-            'error_after' => $told->errorAfter === null ? null : round($told->errorAfter, 1)];
+        return array_map(static fn (array $content): ?array => $content['told'], Results::each($place, $questions));
     }
 }

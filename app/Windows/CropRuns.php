@@ -6,12 +6,10 @@ namespace App\Windows;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
+use Anthesis\Place\Place;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
-use Anthesis\Soil\Site;
-use App\Results\ZoneReplay;
-use App\Stations\ZoneRecord;
-use App\Zones\Zone;
+use Anthesis\Replay\Replay;
 
 /**
  * Every run of a crop, laid out by year and sow day so that a moved cursor reads arrays and asks nobody.
@@ -24,12 +22,11 @@ use App\Zones\Zone;
 final class CropRuns
 {
     /** @return array{route: string, outcomes: list<string>, years: list<YearRuns>} */
-    public static function of(Zone $zone, ZoneRecord $record, Site $site, Crop $crop, Route $route): array
+    public static function of(Place $place, Crop $crop, Route $route): array
     {
-        $replay = ZoneReplay::of($zone, $record, $site);
         $none = array_fill(0, YearDay::YEAR, -1);
         $outcomes = $years = [];
-        foreach ($replay->runs($crop, $route)->all() as $run) {
+        foreach (Replay::ofPlace($place)->runs($crop, $route)->all() as $run) {
             [$year] = Day::civil($run->sown->number);
             $years[$year] ??= ['outcome' => $none, 'up' => $none, 'harvest' => $none, 'end' => $none];
             $at = $run->sown->yearDay()->number - 1;

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Windows;
 
 use Anthesis\Exchange\CropCsv;
+use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
 use App\Crops\CropRequest;
-use App\Stations\ZoneRecord;
+use App\Results\PlaceOf;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -15,11 +16,11 @@ use Illuminate\Validation\ValidationException;
 class CropTrialController
 {
     /** What changed numbers would do to a crop's ribbon in a zone; nothing is saved. */
-    public function store(CropRequest $request, Crop $crop): JsonResponse
+    public function store(CropRequest $request, Crop $crop, PlaceOf $places): JsonResponse
     {
         $zone = Zone::query()->where('slug', (string) $request->input('zone'))->first() ?? throw ValidationException::withMessages(['zone' => 'There is no such zone.']);
-        $record = ZoneRecord::of($zone) ?? throw ValidationException::withMessages(['zone' => 'That zone has no record yet. Choose another one.']);
+        $place = $places->zone($zone) ?? throw ValidationException::withMessages(['zone' => 'That zone has no record yet. Choose another one.']);
 
-        return response()->json(['data' => CropTrial::of($zone, $record, $crop->toCore(), CropCsv::crop($request->cells($crop)))]);
+        return response()->json(['data' => CropTrial::of($place, ProofStandard::from($zone->standard), $crop->toCore(), CropCsv::crop($request->cells($crop)))]);
     }
 }

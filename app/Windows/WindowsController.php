@@ -4,18 +4,24 @@ declare(strict_types=1);
 
 namespace App\Windows;
 
+use Anthesis\Place\Place;
 use Anthesis\Replay\PacketDays;
+use Anthesis\Replay\Replay;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
 use App\Crops\ZoneCrops;
-use App\Sites\Site;
-use App\Stations\ZoneRecord;
+use App\Results\PlaceOf;
+use App\Results\Results;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 class WindowsController
 {
+    public function __construct(private readonly PlaceOf $places)
+    {
+    }
+
     public function index(Request $request, Zone $zone): WindowsResource
     {
         return new WindowsResource(self::windows($request, $zone, null));
@@ -32,41 +38,45 @@ class WindowsController
     /** What every sowing of a crop came to, year by year. */
     public function runs(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
-        $site = WindowsQuestion::in($request, $zone)->site;
+        $site = WindowsAsked::in($request, $zone)->site;
         $variety = $request->integer('variety');
-        $record = ZoneRecord::of($zone) ?? abort(404, ZoneWindows::NOT_YET);
+        $place = $this->place($zone);
         $grown = $variety === 0 ? ZoneCrops::of($zone)->crop($crop) : ZoneCrops::of($zone)->variety($crop->varieties()->find($variety) ?? abort(404, 'There is no such variety.'), $crop);
         $route = array_filter($grown->routes, static fn ($r): bool => $r->value === $request->query('route'));
 
-        return response()->json(['data' => CropRuns::of($zone, $record, $site?->toCore() ?? Site::forZone($zone)[0], $grown, array_values($route)[0] ?? $grown->routes[0])]);
+        return response()->json(['data' => CropRuns::of($place->at($site?->toCore() ?? $place->site()), $grown, array_values($route)[0] ?? $grown->routes[0])]);
     }
 
     /** The crop at every site, and its varieties, against the crop in open ground. */
     public function compared(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
-        $standard = WindowsQuestion::in($request, $zone)->standard;
-        $record = ZoneRecord::of($zone) ?? abort(404, ZoneWindows::NOT_YET);
+        $standard = WindowsAsked::in($request, $zone)->standard ?? ProofStandard::from($zone->standard);
 
-        return response()->json(['data' => CropComparison::of($zone, $record, $crop, $standard ?? ProofStandard::from($zone->standard))]);
+        return response()->json(['data' => Results::of($this->place($zone), new ComparisonQuestion(ZoneCrops::of($zone)->crop($crop), $standard))]);
     }
 
     /** How many days a packet may promise, for what is sown on a day still to come to harvest; by the record. */
     public function packetDays(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
-        $asked = SowDayQuestion::in($request, $zone, $crop);
+        $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
 
-        return response()->json(['data' => ['packet_days' => PacketDays::left($asked->replay, $asked->crop, $asked->route, $asked->day, $asked->standard)]]);
+        return response()->json(['data' => ['packet_days' => PacketDays::left(Replay::ofPlace($asked->place), $asked->crop, $asked->route, $asked->day, $asked->standard)]]);
     }
 
     /** What the second edition of the method moved, crop by crop. */
     public function methodChanges(Zone $zone): JsonResponse
     {
-        return response()->json(['data' => MethodChanges::of($zone, ZoneRecord::of($zone) ?? abort(404, ZoneWindows::NOT_YET))]);
+        return response()->json(['data' => Results::of($this->place($zone), new MethodChangesQuestion(ProofStandard::from($zone->standard)))['changes']]);
+    }
+
+    private function place(Zone $zone): Place
+    {
+        return $this->places->zone($zone) ?? abort(404, ZoneWindows::NOT_YET);
     }
 
     private static function windows(Request $request, Zone $zone, ?string $crop): ZoneWindows
     {
-        $asked = WindowsQuestion::in($request, $zone);
+        $asked = WindowsAsked::in($request, $zone);
 
         return ZoneWindows::of($zone, $asked->site, $asked->standard, $crop) ?? abort(404, $asked->site === null ? ZoneWindows::NOT_YET : 'The windows have not been computed for this site yet.');
     }

@@ -16,7 +16,7 @@ use Anthesis\Words\Phrase;
 use App\Crops\Crop as CropModel;
 use App\Crops\Variety;
 use App\Crops\ZoneCrops;
-use App\Results\Result;
+use App\Results\Results;
 use App\Sites\Site;
 use App\Zones\Computation;
 use App\Zones\Zone;
@@ -71,14 +71,13 @@ final readonly class ZoneWindows
         }
         $hashes = $computation->sheet_hashes ?? [];
         $hashes = $only === null ? $hashes : array_intersect_key($hashes, [$only => true]);
-        /** @var array<string, Result> $results */
-        $results = Result::query()->whereIn('hash', [$computation->ruler_hash, ...array_values($hashes)])->get()->keyBy('hash')->all();
+        $results = Results::read([$computation->ruler_hash, ...array_values($hashes)]);
         /** @var Ruler $ruler */
-        $ruler = $results[$computation->ruler_hash]->content();
+        $ruler = $results[$computation->ruler_hash];
         $dossiers = [];
         foreach ($hashes as $crop => $hash) {
             /** @var Dossier $dossier */
-            $dossier = $results[$hash]->content();
+            $dossier = $results[$hash];
             $dossiers[$crop] = $dossier;
         }
         $standard ??= ProofStandard::from($zone->standard);

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Zones;
 
 use Anthesis\Calendar\CalendarZone;
+use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use App\Editions\Edition;
+use App\Operations\Today;
 use App\People\Versioned;
 use App\Stations\Station;
 use Database\Factories\ZoneFactory;
@@ -24,6 +26,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property float $latitude
  * @property float $longitude
  * @property int $height_m
+ * @property string|null $time_zone IANA name; null: that of the application
  * @property string $standard of proof
  * @property string $light school
  * @property int|null $years latest years to lean on; null: all
@@ -124,6 +127,12 @@ class Zone extends Model
     public function currentEdition(): HasOne
     {
         return $this->hasOne(Edition::class)->ofMany(['standing' => 'max', 'number' => 'max'], static fn ($query) => $query->whereNotNull('in_force_at'));
+    }
+
+    /** Its day, which begins and ends elsewhere at other hours. */
+    public function today(): Day
+    {
+        return Today::day($this->time_zone);
     }
 
     public function toCalendarZone(): CalendarZone

@@ -75,7 +75,7 @@ foreach ([30, 60, 120] as $years) {
             YearRuler::of($report->usable, $place);
         }),
         best(function () use (&$report, &$place): void {
-            ClimateSheet::of($report->usable, $place, CropCsv::standard()->crops, Site::presets());
+            ClimateSheet::of($report->usable, $place, ClimateSheet::soilTemperatures(CropCsv::standard()->crops), Site::presets());
         }),
         best(function () use (&$place): void {
             $back = new CountBack($place, CountBackSettings::conventional());

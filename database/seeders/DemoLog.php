@@ -8,6 +8,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
 use App\Crops\Crop;
 use App\Crops\ZoneCrops;
@@ -20,7 +21,7 @@ use App\Log\KeepEntry;
 use App\Log\LoggedEntry;
 use App\Operations\Today;
 use App\People\User;
-use App\Results\ZoneReplay;
+use App\Results\PlaceOf;
 use App\Sites\Site;
 use App\Stations\ZoneRecord;
 use App\Trials\CloseTrial;
@@ -80,7 +81,7 @@ final class DemoLog
 
     private ?CarbonImmutable $now = null;
 
-    public function __construct(private readonly KeepEntry $keep, private readonly PlanTrial $plan, private readonly CloseTrial $close, private readonly SaveCuePlant $cues, private readonly SaveBed $beds, private readonly SavePlantings $plantings)
+    public function __construct(private readonly PlaceOf $places, private readonly KeepEntry $keep, private readonly PlanTrial $plan, private readonly CloseTrial $close, private readonly SaveCuePlant $cues, private readonly SaveBed $beds, private readonly SavePlantings $plantings)
     {
     }
 
@@ -115,11 +116,11 @@ final class DemoLog
     {
         $crop = Crop::query()->with('varieties')->where('slug', $slug)->firstOrFail();
         $grown = ZoneCrops::of($zone)->named($crop, $variety);
-        $record = ZoneRecord::of($zone);
-        if ($record === null) {
+        $place = $this->places->zone($zone);
+        if ($place === null) {
             return;
         }
-        $runs = ZoneReplay::of($zone, $record, Site::forZone($zone)[0])->runs($grown->maturingIn($grown->growth->maturityDays * $share), Route::from($route));
+        $runs = Replay::ofPlace($place)->runs($grown->maturingIn($grown->growth->maturityDays * $share), Route::from($route));
         foreach ($days as $n => $monthDay) {
             $on = Day::fromIso("{$year}-{$monthDay}")->plus(mt_rand(-3, 3));
             foreach ($runs->all($on->yearDay()->number) as $run) {

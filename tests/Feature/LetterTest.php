@@ -39,19 +39,19 @@ final class LetterTest extends TestCase
     public function test_nobody_gets_a_letter_who_has_not_confirmed_by_a_press_of_a_button(): void
     {
         $this->post('/zones/test-basin/letter', ['mail' => 'gardener@example.org'])->assertOk()->assertSee('Look in your mail');
-        self::assertSame(0, app(SendLetters::class)->execute(Day::fromIso('2026-05-12')));
+        self::assertSame(0, $this->sendLetters('2026-05-12'));
         $link = $this->link('confirm');
         $this->get($link)->assertOk()->assertSee('Do you want the weekly letter for Test Basin?');
         self::assertNull(LetterReader::query()->firstOrFail()->confirmed_at, 'to look at a link does nothing');
         $this->post($link)->assertOk()->assertSee('The next letter for Test Basin is for you.');
-        self::assertSame(1, app(SendLetters::class)->execute(Day::fromIso('2026-05-12')));
+        self::assertSame(1, $this->sendLetters('2026-05-12'));
     }
 
     public function test_a_letter_holds_the_week_of_the_readers_crops_in_their_language_with_cautions_and_how_to_leave(): void
     {
         $this->subscribe('/es-f', 'radish,parsnip');
         self::assertSame(['gardener@example.org', 'es-f', ['radish', 'parsnip']], array_values(LetterReader::query()->firstOrFail()->only(['mail', 'reading', 'crops'])));
-        self::assertSame(1, app(SendLetters::class)->execute(Day::fromIso('2026-05-12')));
+        self::assertSame(1, $this->sendLetters('2026-05-12'));
         $letter = OutboxMail::query()->orderByDesc('id')->firstOrFail();
         self::assertSame('Test Basin: del 7 de mayo al 13 de mayo', $letter->subject);
         self::assertStringContainsString('Rábano, hasta el', $letter->message);
@@ -64,16 +64,15 @@ final class LetterTest extends TestCase
     public function test_a_letter_goes_out_once_a_week_on_thursday_or_the_first_run_after(): void
     {
         $this->subscribe();
-        $letters = app(SendLetters::class);
         self::assertSame('2026-05-07', SendLetters::letterDay(Day::fromIso('2026-05-13'))->iso());
         self::assertSame('2026-05-14', SendLetters::letterDay(Day::fromIso('2026-05-14'))->iso());
-        self::assertSame([1, 0, 0, 1, 0], array_map(static fn (string $day): int => $letters->execute(Day::fromIso($day)), ['2026-05-12', '2026-05-12', '2026-05-13', '2026-05-14', '2026-05-20']));
+        self::assertSame([1, 0, 0, 1, 0], array_map(fn (string $day): int => $this->sendLetters($day), ['2026-05-12', '2026-05-12', '2026-05-13', '2026-05-14', '2026-05-20']));
     }
 
     public function test_who_leaves_is_forgotten_by_a_press_or_by_a_mail_programs_own_button(): void
     {
         $this->subscribe();
-        app(SendLetters::class)->execute(Day::fromIso('2026-05-12'));
+        $this->sendLetters('2026-05-12');
         $link = $this->link('leave');
         $this->get($link)->assertOk()->assertSee('Do you want no more letters');
         self::assertSame(1, LetterReader::query()->count());
@@ -115,5 +114,13 @@ final class LetterTest extends TestCase
             $this->get('/letters/'.str_repeat('a', 46).sprintf('%02d', $i).'/confirm')->assertNotFound();
         }
         $this->get('/letters/'.str_repeat('b', 48).'/confirm')->assertTooManyRequests();
+    }
+
+    /** @return int letters written on a day */
+    private function sendLetters(string $day): int
+    {
+        config(['anthesis.today' => $day]);
+
+        return app(SendLetters::class)->execute();
     }
 }

@@ -30,7 +30,7 @@ final class ResultGenerationTest extends TestCase
         $place = PlaceEvidence::of($record, $latitude, Site::openGround());
         $schools = Schools::on(new Grounds($place, new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional()));
         $crops = CropCsv::standard()->crops;
-        $results = [YearRuler::of($record, $place), ClimateSheet::of($record, $place, $crops, Site::presets())];
+        $results = [YearRuler::of($record, $place), ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures($crops), Site::presets())];
         foreach (['radish', 'broccoli', 'garlic-hardneck', 'bulb-onion', 'tomato'] as $slug) {
             $crop = CropCsv::standard()->find($slug) ?? $crops[0];
             $results[] = CropDossier::of($crop, $schools);

@@ -127,7 +127,7 @@ final class SealTest extends TestCase
         $before = Result::query()->count();
         $this->artisan('anthesis:prune')->assertSuccessful();
         self::assertSame($before, Result::query()->count(), 'what is young may be somebody’s who is just looking');
-        DB::table('results')->update(['created_at' => now()->subHours(3)]);
+        DB::table('results')->update(['used_at' => now()->subDays(8)]);
         DB::table('computations')->update(['updated_at' => now()->subHours(3)]);
         $this->artisan('anthesis:prune')->assertSuccessful();
         self::assertSame(3, Computation::query()->count());

@@ -6,12 +6,12 @@ namespace Tests\Feature;
 
 use Anthesis\Record\Day;
 use App\People\Role;
-use App\Season\OutlookSource;
 use App\StandIns\SimulatedOutlook;
 use App\StandIns\SimulatedReports;
 use App\StandIns\SimulatedStation;
 use App\StandIns\SimulatedStations;
 use App\Stations\CollectReports;
+use App\Stations\OutlookSource;
 use App\Stations\RecordImport;
 use App\Stations\ReportSource;
 use App\Stations\Station;

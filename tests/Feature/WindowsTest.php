@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Anthesis\Exchange\CropCsv;
 use App\People\Role;
 use App\Results\Result;
+use App\Results\ResultKind;
 use App\Sites\Site;
 use App\Windows\CropChoice;
 use App\Windows\PackedRibbon;
@@ -140,9 +141,9 @@ final class WindowsTest extends TestCase
     public function test_editing_one_crop_computes_that_crop_alone(): void
     {
         $windows = $this->radish()['crop']['routes'][0]['windows'];
-        $before = Result::query()->where('kind', Result::SHEET)->count();
+        $before = Result::query()->where('kind', ResultKind::Dossier)->count();
         $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '45'], 'note' => 'Slower on our soils.', 'version' => 1])->assertOk();
-        self::assertSame($before + 1, Result::query()->where('kind', Result::SHEET)->count());
+        self::assertSame($before + 1, Result::query()->where('kind', ResultKind::Dossier)->count());
         self::assertNotEquals($windows, $this->radish()['crop']['routes'][0]['windows']);
     }
 
@@ -173,7 +174,7 @@ final class WindowsTest extends TestCase
         self::assertContains('frozen-ground', $spinach['rules']);
         $now = array_column($this->getJson('/api/zones/test-basin/windows')->json('data.crops'), null, 'slug')['spinach']['routes'][0]['windows'];
         self::assertSame($now, $spinach['now'], 'the windows that are in force');
-        Result::query()->where('kind', Result::METHOD_CHANGES)->update(['payload' => '{"changes":[]}']);
+        Result::query()->where('kind', ResultKind::MethodChanges)->update(['payload' => '{"changes":[]}']);
         $this->getJson('/api/zones/test-basin/method-changes')->assertJsonPath('data', []);
         Zone::factory()->create(['slug' => 'empty', 'name' => 'Empty']);
         $this->getJson('/api/zones/empty/method-changes')->assertNotFound();

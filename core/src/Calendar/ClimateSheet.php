@@ -57,11 +57,11 @@ final class ClimateSheet
 
     /**
      * @param  DailyRecord  $usable  as quality control leaves it
-     * @param  list<Crop>  $crops  their soil temperatures are the ones dated
+     * @param  list<float>  $soils  °C, the temperatures that are dated, ascending (see `soilTemperatures`)
      * @param  non-empty-list<Site>  $sites  whose soil is followed
      * @return Climate
      */
-    public static function of(DailyRecord $usable, PlaceEvidence $place, array $crops, array $sites): array
+    public static function of(DailyRecord $usable, PlaceEvidence $place, array $soils, array $sites): array
     {
         $latitude = $place->latitude;
         $round = static fn (float $v): float => round($v, 1);
@@ -72,7 +72,6 @@ final class ClimateSheet
             $heat[] = ['celsius' => $celsius, 'days_a_year' => $days->daysAYear === null ? null : round($days->daysAYear, 1),
                 'first' => $days->first?->iso(), 'last' => $days->last?->iso()];
         }
-        $asked = self::soilTemperatures($crops);
 
         return [
             'season_starts' => $latitude->coldSeasonStart()->iso(),
@@ -87,7 +86,7 @@ final class ClimateSheet
             'day_lengths' => array_map(static fn (float $hours): array => self::dayLength($latitude, $hours), self::DAY_LENGTHS),
             'twilight' => array_map(static fn (float $v): float => round($v, 2), DayLength::twilightThroughTheYear($latitude)),
             'radiation' => array_map($round, Radiation::throughTheYear($latitude)),
-            'sites' => array_map(static fn (Site $site): array => self::site($usable, $latitude, $site, $asked), $sites),
+            'sites' => array_map(static fn (Site $site): array => self::site($usable, $latitude, $site, $soils), $sites),
             'normals' => [
                 'minimum' => array_map($round, Normals::of($usable->first, $usable->minimum)->values),
                 'maximum' => array_map($round, Normals::of($usable->first, $usable->maximum)->values),
@@ -170,7 +169,7 @@ final class ClimateSheet
      * @param  list<Crop>  $crops
      * @return list<float> the soil temperatures the crops ask for, ascending
      */
-    private static function soilTemperatures(array $crops): array
+    public static function soilTemperatures(array $crops): array
     {
         $asked = [];
         foreach ($crops as $crop) {

@@ -121,11 +121,12 @@ final class Place
      *
      * @param  class-string<T>  $class  what it is
      * @param  Closure(): T  $make
+     * @param  string  $with  what else it is made with
      * @return T
      */
-    public function once(string $class, Closure $make): object
+    public function once(string $class, Closure $make, string $with = ''): object
     {
-        return $this->made->once("{$class} {$this->grounds()}", $class, $make);
+        return $this->made->once("{$class} {$with} {$this->grounds()}", $class, $make);
     }
 
     /** @return string of all but the other sites and the book */

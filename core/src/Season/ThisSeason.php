@@ -10,6 +10,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
+use Anthesis\Record\Gap;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
@@ -59,6 +60,16 @@ final class ThisSeason implements ProspectsSource
     public static function ofPlace(Place $place): self
     {
         return $place->once(self::class, static fn (): self => self::of($place->known(), $place->outlook(), $place->latitude, $place->site(), $place->light));
+    }
+
+    /** @return SeasonLack|null why the season a place is in cannot be told of; null: it can */
+    public static function lacks(Place $place): ?SeasonLack
+    {
+        return match (true) {
+            $place->years->last->daysUntil($place->today()) - 1 > Gap::BRIDGED_DAYS => SeasonLack::RecordEnds,
+            $place->years->first->daysUntil($place->today()) < Splice::BEFORE => SeasonLack::RecordIsShort,
+            default => null,
+        };
     }
 
     public function sowing(Crop $crop, Route $route, Day $on): Sowing

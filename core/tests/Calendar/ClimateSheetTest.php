@@ -22,7 +22,7 @@ final class ClimateSheetTest extends TestCase
     {
         $record = Fixtures::record($station);
 
-        return ClimateSheet::of($record, PlaceEvidence::of($record, Fixtures::latitude($station), Site::openGround()), CropCsv::standard()->crops, Site::presets());
+        return ClimateSheet::of($record, PlaceEvidence::of($record, Fixtures::latitude($station), Site::openGround()), ClimateSheet::soilTemperatures(CropCsv::standard()->crops), Site::presets());
     }
 
     public function test_seasons_are_dated_with_their_year(): void

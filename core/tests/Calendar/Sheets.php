@@ -39,7 +39,7 @@ final class Sheets
             $place = PlaceEvidence::of($record, $latitude, Site::openGround());
             $crops = array_map(static fn (string $slug): Crop => CropCsv::standard()->find($slug) ?? throw new \RuntimeException("No crop {$slug}."), self::CROPS);
             $ruler = YearRuler::of($record, $place);
-            $climate = ClimateSheet::of($record, $place, $crops, Site::presets());
+            $climate = ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures($crops), Site::presets());
             $zones[$station] = ['ruler' => $ruler, 'climate' => $climate];
             $schools = Schools::on(new Grounds($place, new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional()));
             $sheets = array_map(static fn (Crop $crop): array => CropSheet::of($crop, 'count-back', $schools->all['count-back']->windows($crop, \Anthesis\Window\ProofStandard::Reliable)), $crops);

@@ -25,7 +25,7 @@ final class ZoneComparisonTest extends TestCase
         $record = new DailyRecord($record->first, array_map($by, $record->minimum), array_map($by, $record->maximum));
         $place = PlaceEvidence::of($record, Latitude::of(Fixtures::STATIONS[$station]), Site::openGround());
 
-        return ['ruler' => YearRuler::of($record, $place), 'climate' => ClimateSheet::of($record, $place, CropCsv::standard()->crops, [Site::openGround()])];
+        return ['ruler' => YearRuler::of($record, $place), 'climate' => ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures(CropCsv::standard()->crops), [Site::openGround()])];
     }
 
     public function test_zones_are_sorted_by_season_and_those_that_cannot_be_told_apart_are_named(): void

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests\Exchange;
 
+use Anthesis\Calendar\CalendarZone;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\EditionReader;
-use Anthesis\Calendar\CalendarZone;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Calendar\YearRuler;
 use Anthesis\Exchange\CropCsv;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Season;
+namespace App\Stations;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;

@@ -12,7 +12,7 @@ use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
 
 /** Where windows are asked for, and by which standard of proof. */
-final readonly class WindowsQuestion
+final readonly class WindowsAsked
 {
     /**
      * @param  Site|null  $site  null: open ground, which is what the zone itself is computed at

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cues;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Indicator\Cue;
+use Anthesis\Place\Place;
+use Anthesis\Record\Day;
+use Anthesis\Season\ThisSeason;
+use App\Results\Question;
+use App\Results\ResultKind;
+
+/** What the days on which a plant was seen in past years say of a place's soil, and of this season. */
+final readonly class CueQuestion implements Question
+{
+    /** What a plant tells that nobody has seen in a past year. */
+    public const NOTHING = ['years' => [], 'sum' => null, 'sum_deviation' => null, 'soil' => null, 'soil_deviation' => null, 'strength' => null, 'used' => false, 'expected' => null, 'opens' => []];
+
+    /**
+     * @param  list<Day>  $past  one of each year, in order
+     * @param  bool  $isSeen  whether it was seen this year already
+     */
+    public function __construct(private array $past, private bool $isSeen)
+    {
+    }
+
+    public function kind(): ResultKind
+    {
+        return ResultKind::Cue;
+    }
+
+    public function inputs(): array
+    {
+        return [array_map(static fn (Day $d): string => $d->iso(), $this->past), $this->isSeen];
+    }
+
+    public function of(Place $place): Place
+    {
+        $at = $place->at($place->site());
+
+        return $this->isSeen || ThisSeason::lacks($place) !== null ? $at->withoutSeason() : $at;
+    }
+
+    public function answer(Place $place): array
+    {
+        $cue = Cue::of($place->whole->days(), $place->latitude, $place->site(), $this->past);
+        if ($cue === null) {
+            return self::NOTHING;
+        }
+        $expected = ! $place->hasSeason() || ! $cue->isUsed() ? null : $cue->expected(ThisSeason::ofPlace($place)->members, $place->today());
+        $opens = array_filter($place->book->crops(), static fn (Crop $c): bool => $c->convention->soilMinSowC !== null && $cue->opens($c->convention->soilMinSowC));
+
+        return [
+            'years' => array_map(static fn (array $s): array => ['on' => $s['day']->iso(), 'sum' => round($s['sum'], 1), 'soil' => round($s['soil'], 1)], $cue->sightings),
+            'sum' => round($cue->sum, 1),
+            'sum_deviation' => round($cue->sumDeviation, 1),
+            'soil' => round($cue->soil, 1),
+            'soil_deviation' => round($cue->soilDeviation, 1),
+            'strength' => $cue->strength === null ? null : round($cue->strength, 2),
+            'used' => $cue->isUsed(),
+            'expected' => $expected === null ? null : array_map(static fn (?Day $d): ?string => $d?->iso(), $expected),
+            'opens' => array_values(array_map(static fn (Crop $c): array => ['crop' => $c->slug, 'name' => $c->name, 'soil_min' => (float) $c->convention->soilMinSowC], $opens)),
+        ];
+    }
+}

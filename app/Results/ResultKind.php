@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Results;
+
+/** What a result is of, and how long one that no computation refers to is kept after it was last used. */
+enum ResultKind: string
+{
+    case Record = 'record';
+    case Ruler = 'ruler';
+    case Climate = 'climate';
+    case Dossier = 'sheet';
+    case Comparison = 'compared';
+    case Today = 'today';
+    case UnderWay = 'under-way';
+    case LocalDays = 'local-days';
+    case Cue = 'cue';
+    case Ground = 'ground';
+    case MethodChanges = 'method-changes';
+
+    /** Days. What hangs on today is another tomorrow; the rest is asked for again as long as nobody changes anything. */
+    public function keptDays(): int
+    {
+        return match ($this) {
+            self::Today, self::UnderWay, self::Cue => 2,
+            self::Ruler, self::Climate, self::Dossier, self::Comparison => 7,
+            self::Record, self::LocalDays, self::Ground, self::MethodChanges => 30,
+        };
+    }
+}
