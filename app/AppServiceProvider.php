@@ -5,31 +5,31 @@ declare(strict_types=1);
 namespace App;
 
 use App\Advisories\AdvisoriesChanged;
+use App\Console\GoOnWithTheDay;
 use App\Editions\EditionFrozen;
 use App\Editions\EditionWithdrawn;
-use App\Editions\ReleaseEditions;
-use App\Gardener\PublicSite;
-use App\Gardener\RenderEditionJob;
-use App\Gardener\RenderSeasonJob;
+use App\Gardener\RenderAdvisories;
+use App\Gardener\RenderFrozenEdition;
+use App\Gardener\RenderHome;
+use App\Gardener\RenderSeasons;
+use App\Gardener\RenderWithdrawal;
 use App\Languages\TranslationsChanged;
-use App\Letters\SendLetters;
-use App\Log\FollowSowingsJob;
-use App\Log\Sowing;
-use App\Operations\DayTurned;
-use App\Results\ComputeZoneJob;
+use App\Log\FollowSowings;
+use App\Operations\DemoClockMoved;
+use App\Results\StartComputing;
 use App\Soil\NoProbe;
 use App\Soil\ProbeSource;
 use App\StandIns\OutboxTransport;
 use App\StandIns\SimulatedOutlook;
 use App\StandIns\SimulatedProbe;
 use App\StandIns\SimulatedReports;
-use App\Stations\CollectReports;
 use App\Stations\NoOutlook;
 use App\Stations\NoReports;
 use App\Stations\OutlookSource;
 use App\Stations\ReportSource;
 use App\Zones\BoundariesChanged;
 use App\Zones\ComputationQueued;
+use App\Zones\DayTurned;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -47,6 +47,18 @@ use PDO;
 class AppServiceProvider extends ServiceProvider
 {
     private const LOCK_WAIT_S = 5;
+
+    /** What follows on what, where the feature that follows stands below the one that tells. */
+    private const LISTENERS = [
+        ComputationQueued::class => StartComputing::class,
+        DayTurned::class => FollowSowings::class,
+        EditionFrozen::class => RenderFrozenEdition::class,
+        EditionWithdrawn::class => RenderWithdrawal::class,
+        BoundariesChanged::class => RenderHome::class,
+        TranslationsChanged::class => RenderSeasons::class,
+        AdvisoriesChanged::class => RenderAdvisories::class,
+        DemoClockMoved::class => GoOnWithTheDay::class,
+    ];
 
     public function register(): void
     {
@@ -81,37 +93,9 @@ class AppServiceProvider extends ServiceProvider
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport);
         // A policy stands beside its model.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
-        Event::listen(static function (ComputationQueued $queued): void {
-            ComputeZoneJob::dispatch($queued->zoneId)->onQueue($queued->queue)->afterCommit();
-        });
-        Event::listen(static function (EditionFrozen $frozen): void {
-            RenderEditionJob::dispatch($frozen->editionId)->afterCommit();
-        });
-        Event::listen(static function (BoundariesChanged $changed): void {
-            app(PublicSite::class)->home();
-        });
-        Event::listen(static function (EditionWithdrawn $withdrawn): void {
-            foreach (array_unique(array_filter([$withdrawn->editionId, $withdrawn->readInstead])) as $edition) {
-                RenderEditionJob::dispatch($edition)->afterCommit();
-            }
-        });
-        Event::listen(static function (DayTurned $turned): void {
-            app(PublicSite::class)->turnWeek();
-            app(CollectReports::class)->execute();
-            app(ReleaseEditions::class)->execute();
-            app(SendLetters::class)->execute();
-            foreach (Sowing::query()->distinct()->pluck('zone_id') as $zone) {
-                FollowSowingsJob::dispatch((int) $zone)->onQueue('sites');
-            }
-        });
-        Event::listen(static function (TranslationsChanged $changed): void {
-            foreach (PublicSite::zones() as $zone) {
-                RenderSeasonJob::dispatch($zone->id)->afterCommit();
-            }
-        });
-        Event::listen(static function (AdvisoriesChanged $changed): void {
-            RenderSeasonJob::dispatch($changed->zoneId)->afterCommit();
-        });
+        foreach (self::LISTENERS as $event => $listener) {
+            Event::listen($event, $listener);
+        }
         // Links are made of what this service is called, not of what a request calls it.
         URL::forceRootUrl((string) config('app.url'));
         // A computing takes a worker seconds; nobody needs more in a minute.

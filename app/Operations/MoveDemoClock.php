@@ -7,12 +7,12 @@ namespace App\Operations;
 use Anthesis\Record\Day;
 use Illuminate\Support\Facades\Event;
 
-/** Moves the demonstration to another day, and tells whoever goes by the day. */
+/** Moves the demonstration to another day. */
 class MoveDemoClock
 {
     public function execute(Day $to): void
     {
         DemoClock::query()->updateOrCreate(['id' => 1], ['today' => $to->iso()]);
-        Event::dispatch(new DayTurned);
+        Event::dispatch(new DemoClockMoved);
     }
 }

@@ -111,7 +111,7 @@ class Zone extends Model
     {
         return ['settlements' => array_map(static fn (Settlement $s): array => $s->toArray(), array_values($this->settlements()->get()->all())),
             'stations' => array_map(static fn (Station $s): array => $s->only(['id', 'name', 'height_m', 'lapse', 'matched']), array_values($this->stations()->get()->all()))]
-            + $this->only(['name', 'district', 'latitude', 'longitude', 'height_m', 'standard', 'light', 'years']);
+            + $this->only(['name', 'district', 'latitude', 'longitude', 'height_m', 'time_zone', 'standard', 'light', 'years']);
     }
 
     /** @return HasMany<Edition, $this> */

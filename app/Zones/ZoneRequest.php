@@ -35,6 +35,7 @@ class ZoneRequest extends FormRequest
             'longitude' => ['required', 'numeric', 'between:-180,180'],
             'far_off' => ['nullable', 'boolean'],
             'height_m' => ['required', 'integer', 'between:-430,6000'],
+            'time_zone' => ['nullable', 'string', 'timezone:all'],
             'settlements' => ['present', 'array', 'max:500'],
             'settlements.*.name' => ['required', 'string', 'max:80'],
             'settlements.*.postcode' => ['nullable', 'string', 'max:12'],
@@ -65,7 +66,7 @@ class ZoneRequest extends FormRequest
         }];
     }
 
-    /** @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode?: string|null}>} */
+    /** @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone?: string|null, settlements: list<array{name: string, postcode?: string|null}>} */
     public function values(): array
     {
         $values = array_diff_key($this->validated(), ['far_off' => true]);
@@ -83,6 +84,7 @@ class ZoneRequest extends FormRequest
             'latitude.between' => 'A latitude lies between −90 and 90 degrees; :input does not.',
             'longitude.between' => 'A longitude lies between −180 and 180 degrees; :input does not.',
             'height_m.between' => 'A height lies between −430 and 6000 m; :input does not.',
+            'time_zone.timezone' => 'There is no time zone “:input”. Choose one from the list.',
             'settlements.*.name.required' => 'Settlement :position needs a name, or take its row out.',
             'settlements.*.postcode.max' => 'The postcode of settlement :position is longer than 12 characters.',
         ];

@@ -29,6 +29,7 @@ class ZoneResource extends JsonResource
             'latitude' => $zone->latitude,
             'longitude' => $zone->longitude,
             'height_m' => $zone->height_m,
+            'time_zone' => $zone->time_zone,
             'hemisphere' => $zone->toCalendarZone()->latitude->isNorth() ? 'north' : 'south',
             'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
             'record' => $this->record($zone),

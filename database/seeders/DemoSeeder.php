@@ -169,33 +169,33 @@ class DemoSeeder extends Seeder
         }
     }
 
-    /** @return list<array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode: string}>}, string}> */
+    /** @return list<array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone: string, settlements: list<array{name: string, postcode: string}>}, string}> */
     private function zones(): array
     {
         $basin = 'Kestrel Basin';
         $first = 'First calendar of this zone, from its own station record.';
 
         return [
-            [$this->zone('Lakeshore', $basin, 46.8, -98.21, 410, ['Port Ilvane' => '70110', 'Quillen Landing' => '70114']), $first],
-            [$this->zone('Basin Floor', $basin, 46.7, -98.06, 430, ['Saddlewick' => '70122', 'Dunmarrow Ferry' => '70125']), $first],
-            [$this->zone('Orchard Bench', $basin, 46.9, -97.92, 620, ['Fennick' => '70131']), $first],
-            [$this->zone('High Meadow', $basin, 47.1, -97.7, 1180, ['Upper Marl' => '70140']), $first],
-            [$this->zone('Saltbush Flats', 'Saltbush partner district', 32.9, -109.4, 340, ['Ochre Wells' => '81007']), $first],
-            [$this->zone('Averrin Sound', 'Averrin partner district', -38.3, 143.2, 25, ['Averrin' => '3901', 'Cray Point' => '3904']), $first],
+            [$this->zone('Lakeshore', $basin, 46.8, -98.21, 410, 'America/Chicago', ['Port Ilvane' => '70110', 'Quillen Landing' => '70114']), $first],
+            [$this->zone('Basin Floor', $basin, 46.7, -98.06, 430, 'America/Chicago', ['Saddlewick' => '70122', 'Dunmarrow Ferry' => '70125']), $first],
+            [$this->zone('Orchard Bench', $basin, 46.9, -97.92, 620, 'America/Chicago', ['Fennick' => '70131']), $first],
+            [$this->zone('High Meadow', $basin, 47.1, -97.7, 1180, 'America/Chicago', ['Upper Marl' => '70140']), $first],
+            [$this->zone('Saltbush Flats', 'Saltbush partner district', 32.9, -109.4, 340, 'America/Phoenix', ['Ochre Wells' => '81007']), $first],
+            [$this->zone('Averrin Sound', 'Averrin partner district', -38.3, 143.2, 25, 'Australia/Melbourne', ['Averrin' => '3901', 'Cray Point' => '3904']), $first],
         ];
     }
 
     /**
      * @param  array<string, string>  $settlements  postcode by name
-     * @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, settlements: list<array{name: string, postcode: string}>}
+     * @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone: string, settlements: list<array{name: string, postcode: string}>}
      */
-    private function zone(string $name, string $district, float $latitude, float $longitude, int $height, array $settlements): array
+    private function zone(string $name, string $district, float $latitude, float $longitude, int $height, string $timeZone, array $settlements): array
     {
         $list = [];
         foreach ($settlements as $settlement => $postcode) {
             $list[] = ['name' => $settlement, 'postcode' => $postcode];
         }
 
-        return ['name' => $name, 'district' => $district, 'latitude' => $latitude, 'longitude' => $longitude, 'height_m' => $height, 'settlements' => $list];
+        return ['name' => $name, 'district' => $district, 'latitude' => $latitude, 'longitude' => $longitude, 'height_m' => $height, 'time_zone' => $timeZone, 'settlements' => $list];
     }
 }

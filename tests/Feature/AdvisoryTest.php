@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use Anthesis\Record\Day;
 use App\Advisories\Advisory;
-use App\Console\TurnWeek;
+use App\Console\TurnDay;
 use App\Editions\Edition;
 use App\Gardener\PublicSite;
 use App\People\Role;
@@ -73,15 +73,15 @@ class AdvisoryTest extends TestCase
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
         $this->publish()->assertStatus(202);
         $link = readlink(PublicSite::root().'/basin-floor/1/now/this-week');
-        $this->artisan(TurnWeek::class)->assertSuccessful();
+        $this->artisan(TurnDay::class)->assertSuccessful();
         self::assertSame($link, readlink(PublicSite::root().'/basin-floor/1/now/this-week'));
         config(['anthesis.today' => '2026-04-25']);
-        $this->artisan(TurnWeek::class)->assertSuccessful();
+        $this->artisan(TurnDay::class)->assertSuccessful();
         self::assertStringContainsString('This season, 25 April 2026', $this->page());
         self::assertCount(1, glob(PublicSite::root().'/basin-floor/1/season/*') ?: [], 'the old one is gone');
         // Ten days without weather, and nothing is told of a season nobody knows.
         config(['anthesis.today' => '2026-05-20']);
-        $this->artisan(TurnWeek::class)->assertSuccessful();
+        $this->artisan(TurnDay::class)->assertSuccessful();
         self::assertStringNotContainsString('This season', $this->page());
         self::assertStringContainsString('14 May to 20 May', $this->page());
     }
@@ -94,7 +94,7 @@ class AdvisoryTest extends TestCase
         self::assertSame(1, Advisory::query()->count());
         self::assertStringContainsString('Cover beans tonight.', $this->page());
         config(['anthesis.today' => '2026-04-26']);
-        $this->artisan(TurnWeek::class)->assertSuccessful();
+        $this->artisan(TurnDay::class)->assertSuccessful();
         self::assertStringNotContainsString('Cover beans tonight.', $this->page(), 'it has expired');
         $this->getJson('/api/zones/basin-floor/advisories')->assertJsonPath('data.0.in_force', false)->assertJsonPath('data.0.withdrawn', null);
     }

@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Editions\Edition;
 use App\Gardener\PublicSite;
 use App\Office\SaveOffice;
-use App\Operations\DayTurned;
 use App\People\Role;
 use App\People\User;
 use LogicException;
@@ -66,10 +65,10 @@ final class EditionLifeTest extends TestCase
     public function test_an_edition_waits_for_its_day_and_carries_that_day(): void
     {
         $this->publish('For June.', ['from' => '2026-06-01'])->assertStatus(202)->assertJsonPath('data.state', 'waiting')->assertJsonPath('data.edition.published_on', '2026-06-01');
-        event(new DayTurned);
+        $this->artisan('anthesis:turn-day')->assertSuccessful();
         self::assertNull(PublicSite::read('zones/test-basin'));
         config(['anthesis.today' => '2026-06-01']);
-        event(new DayTurned);
+        $this->artisan('anthesis:turn-day')->assertSuccessful();
         self::assertStringContainsString('published 1 June 2026', (string) PublicSite::read('zones/test-basin'));
         $this->publish('Too late.', ['from' => '2026-06-01', 'even_unchanged' => true])->assertUnprocessable()->assertJsonValidationErrors('from');
         $this->publish('Too far.', ['from' => '2027-06-03', 'even_unchanged' => true])->assertUnprocessable()->assertJsonValidationErrors('from');
@@ -81,7 +80,7 @@ final class EditionLifeTest extends TestCase
         $this->postJson('/api/zones/test-basin/editions/1/withdrawal', ['reason' => ''])->assertUnprocessable();
         $this->postJson('/api/zones/test-basin/editions/1/withdrawal', ['reason' => 'Not yet.'])->assertOk()->assertJsonPath('data.withdrawn.reason', 'Not yet.')->assertJsonPath('data.waits_for', null);
         config(['anthesis.today' => '2026-06-01']);
-        event(new DayTurned);
+        $this->artisan('anthesis:turn-day')->assertSuccessful();
         self::assertNull(PublicSite::read('zones/test-basin'));
         $this->publish('Now.')->assertStatus(202)->assertJsonPath('data.edition.number', 2)->assertJsonPath('data.state', 'done');
         self::assertArrayNotHasKey('changes', Edition::query()->where('number', 2)->firstOrFail()->open()->content, 'nobody has read the first');

@@ -100,7 +100,7 @@ final class SealTest extends TestCase
         $this->get('/zones/test-basin/editions/1')->assertOk()->assertSee('edition 1, published');
         self::assertStringContainsString('/zones/test-basin</loc>', (string) file_get_contents(PublicSite::root().'/sitemap.xml'));
         config(['anthesis.today' => '2026-05-21']);
-        $this->artisan('anthesis:turn-week')->assertSuccessful();
+        $this->artisan('anthesis:turn-day')->assertSuccessful();
         self::assertStringStartsWith('../season/2026-05-21-', (string) readlink("{$root}/2/now/this-week"), 'made anew for the day');
         self::assertSame(str_replace('/test-basin/weeks/21', '/test-basin/this-week', (string) file_get_contents("{$root}/2/now/weeks/21/index.html")), file_get_contents("{$root}/2/now/this-week/index.html"), 'of a season nobody knows it says nothing more than the week');
     }

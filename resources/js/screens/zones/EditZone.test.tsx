@@ -11,6 +11,7 @@ const zone = {
     latitude: 46.8,
     longitude: -98.1,
     height_m: 520,
+    time_zone: 'America/Chicago',
     settlements: [{ name: 'Nettle Ford', postcode: null }],
 };
 
@@ -41,6 +42,7 @@ describe('a zone’s form', () => {
             latitude: 46.8,
             longitude: -98.1,
             height_m: 540,
+            time_zone: 'America/Chicago',
             settlements: [{ name: 'Nettle Ford', postcode: '70199' }],
             version: 7,
             far_off: false,

@@ -1,5 +1,5 @@
 import { say } from '../../words/words';
-import { Button, Checkbox, Group, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, Select, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -19,6 +19,8 @@ type Values = {
     latitude: string;
     longitude: string;
     height: string;
+    /** IANA name; blank: that of the application */
+    timeZone: string;
     settlements: { name: string; postcode: string }[];
 };
 
@@ -28,17 +30,22 @@ const EMPTY: Values = {
     latitude: '',
     longitude: '',
     height: '',
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     settlements: [{ name: '', postcode: '' }],
 };
 
+/** What a field is called here, where the server calls it otherwise. */
+const FIELDS: Record<string, string> = { height_m: 'height', time_zone: 'timeZone' };
+
 /** What the form edits of a zone. */
-function valuesOf({ name, district, latitude, longitude, height_m, ...zone }: Zone): Values {
+function valuesOf({ name, district, latitude, longitude, height_m, time_zone, ...zone }: Zone): Values {
     return {
         name,
         district,
         latitude: String(latitude),
         longitude: String(longitude),
         height: String(height_m),
+        timeZone: time_zone ?? '',
         settlements: zone.settlements.map((s) => ({ name: s.name, postcode: s.postcode ?? '' })),
     };
 }
@@ -98,6 +105,7 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
             latitude: readDegrees(values.latitude, 'NS') ?? NaN,
             longitude: readDegrees(values.longitude, 'EW') ?? NaN,
             height_m: readElevation(values.height) ?? NaN,
+            time_zone: values.timeZone || null,
             settlements: values.settlements
                 .filter((s) => s.name !== '' || s.postcode !== '')
                 .map((s) => ({ name: s.name, postcode: s.postcode === '' ? null : s.postcode })),
@@ -113,10 +121,7 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                 refusal instanceof Refusal &&
                 form.setErrors(
                     Object.fromEntries(
-                        Object.entries(refusal.errors).map(([field, words]) => [
-                            field === 'height_m' ? 'height' : field,
-                            words[0],
-                        ]),
+                        Object.entries(refusal.errors).map(([field, words]) => [FIELDS[field] ?? field, words[0]]),
                     ),
                 ),
         });
@@ -169,7 +174,10 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
     );
 }
 
-type Form = Pick<ReturnType<typeof useForm<Values>>, 'getInputProps' | 'values' | 'removeListItem' | 'insertListItem'>;
+type Form = Pick<
+    ReturnType<typeof useForm<Values>>,
+    'getInputProps' | 'setFieldValue' | 'values' | 'removeListItem' | 'insertListItem'
+>;
 
 function Place({ form }: { form: Form }) {
     return (
@@ -208,6 +216,21 @@ function Place({ form }: { form: Form }) {
                     {...form.getInputProps('height')}
                 />
             </Group>
+            <Select
+                mt="sm"
+                w="20rem"
+                label={say('edit-zone.time-zone')}
+                description={say('edit-zone.time-zone-help')}
+                placeholder={say('edit-zone.time-zone-none')}
+                searchable
+                clearable
+                limit={60}
+                nothingFoundMessage={say('edit-zone.time-zone-not-found')}
+                data={Intl.supportedValuesOf('timeZone')}
+                {...form.getInputProps('timeZone')}
+                value={form.values.timeZone || null}
+                onChange={(name) => form.setFieldValue('timeZone', name ?? '')}
+            />
         </>
     );
 }

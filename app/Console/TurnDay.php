@@ -8,17 +8,19 @@ use App\Editions\ReleaseEditions;
 use App\Gardener\PublicSite;
 use App\Gardener\RenderSeasonJob;
 use App\Gardener\SeasonPage;
+use App\Zones\TurnDays;
 use Illuminate\Console\Command;
 
-/** Has editions whose day has come made, and every zone's "this week" lead to the week of today, and say how the season runs. */
-class TurnWeek extends Command
+/** Goes on to the day that has begun, zone by zone, and has editions whose day has come made, and every zone's "this week" lead to the week of today. */
+class TurnDay extends Command
 {
-    protected $signature = 'anthesis:turn-week';
+    protected $signature = 'anthesis:turn-day';
 
-    protected $description = 'Have “this week” of every zone lead to the week of today, and say how the season runs';
+    protected $description = 'Go on to the day that has begun in each zone, and have “this week” say how the season runs';
 
-    public function handle(PublicSite $site, SeasonPage $season, ReleaseEditions $release): int
+    public function handle(TurnDays $days, PublicSite $site, SeasonPage $season, ReleaseEditions $release): int
     {
+        $days->execute();
         $release->execute();
         $site->turnWeek();
         foreach (PublicSite::zones()->load(['currentEdition', 'currentComputation'])->filter($season->isBehind(...)) as $zone) {

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use App\Editions\EditionFrozen;
+
+/** Has the pages of an edition made that was frozen. */
+final class RenderFrozenEdition
+{
+    public function handle(EditionFrozen $event): void
+    {
+        RenderEditionJob::dispatch($event->editionId)->afterCommit();
+    }
+}

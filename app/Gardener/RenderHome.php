@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardener;
+
+use App\Zones\BoundariesChanged;
+
+/** Makes the page anew on which gardeners find their zone. */
+final readonly class RenderHome
+{
+    public function __construct(private PublicSite $site)
+    {
+    }
+
+    public function handle(BoundariesChanged $event): void
+    {
+        $this->site->home();
+    }
+}
