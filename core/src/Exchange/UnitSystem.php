@@ -7,7 +7,7 @@ namespace Anthesis\Exchange;
 /**
  * The units a reader is used to. The core reckons and hands over metric ones; messages say either, `{units, select, us {…} other {…}}`.
  *
- * Mirrored by resources/js/words/units.ts, so that a page and a feed say the same.
+ * Mirrored by resources/js/words/units.ts, so that a page and a feed say the same; core/tests/fixtures/units.json holds both to it.
  */
 enum UnitSystem: string
 {
@@ -41,12 +41,12 @@ enum UnitSystem: string
         foreach ($values as $name => $value) {
             if (is_int($value) || is_float($value)) {
                 $values += match ($name) {
-                    'celsius' => ['fahrenheit' => round(32 + 1.8 * $value) + 0.0],
-                    'celsius_more' => ['fahrenheit_more' => round(1.8 * $value, 1) + 0.0],
+                    'celsius' => ['fahrenheit' => self::rounded(32 + 1.8 * $value)],
+                    'celsius_more' => ['fahrenheit_more' => self::rounded(1.8 * $value, 1)],
                     'cm', 'depth' => ['inches' => self::inches($value / self::INCH_CM)],
-                    'metres' => ['feet' => round($value / self::FOOT_M, -1) + 0.0],
-                    'km' => ['miles' => round($value / self::MILE_KM)],
-                    'kg' => ['pounds' => round($value / self::POUND_KG, 1)],
+                    'metres' => ['feet' => 10 * self::rounded($value / self::FOOT_M / 10)],
+                    'km' => ['miles' => self::rounded($value / self::MILE_KM)],
+                    'kg' => ['pounds' => self::rounded($value / self::POUND_KG, 1)],
                     default => [],
                 };
             }
@@ -64,10 +64,21 @@ enum UnitSystem: string
 
         return (string) preg_replace_callback('/([−-]?\d+(?:[.,]\d+)?)(?:( \w{1,2} | ?[–-] ?)([−-]?\d+(?:[.,]\d+)?))?\s?(°C|cm\b)/u', static function (array $found): string {
             $said = static fn (string $number): string => $found[4] === 'cm' ? self::inches(self::number($number) / self::INCH_CM)
-                : str_replace('-', '−', (string) (int) round(32 + 1.8 * self::number($number)));
+                : str_replace('-', '−', (string) (int) self::rounded(32 + 1.8 * self::number($number)));
 
             return $said($found[1]).($found[3] === '' ? '' : $found[2].$said($found[3])).($found[4] === 'cm' ? ' in' : ' °F');
         }, $text);
+    }
+
+    /**
+     * A half goes away from nought, and is one where the tenth decimal says otherwise: 1.8 times a temperature of one decimal is never
+     * quite what it is on paper. Never minus nought.
+     */
+    private static function rounded(float $value, int $digits = 0): float
+    {
+        $whole = floor(round(abs($value) * 10 ** $digits, 9) + 0.5) / 10 ** $digits;
+
+        return $value < 0 && $whole > 0 ? -$whole : $whole;
     }
 
     private static function number(string $digits): float
@@ -78,9 +89,9 @@ enum UnitSystem: string
     private static function inches(float $inches): string
     {
         if ($inches >= self::IN_QUARTERS) {
-            return (string) (int) round($inches);
+            return (string) (int) self::rounded($inches);
         }
-        $quarters = max(1, (int) round(4 * $inches));
+        $quarters = max(1, (int) self::rounded(4 * $inches));
         $whole = intdiv($quarters, 4);
 
         return ($whole === 0 ? '' : $whole).self::QUARTERS[$quarters % 4];

@@ -7,6 +7,7 @@ namespace Anthesis\Tests\Exchange;
 use Anthesis\Exchange\UnitSystem;
 use Anthesis\Exchange\Words;
 use Anthesis\Words\Phrase;
+use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -35,6 +36,16 @@ final class UnitSystemTest extends TestCase
     public function test_a_metric_value_is_said_in_the_other_units_as_growers_do(string $name, int|float $value, string $other, string|float $said): void
     {
         self::assertSame($said, UnitSystem::Us->with([$name => $value])[$other]);
+    }
+
+    /** Reckoned with decimal fractions, halves away from nought; the browser's units are held to the same file. */
+    public function test_both_languages_round_as_on_paper(): void
+    {
+        foreach (Fixtures::json('units.json') as [$name, $value, $other, $said]) {
+            $of = UnitSystem::Us->with([$name => $value])[$other];
+            self::assertSame(is_string($said) ? $said : (float) $said, $of, "{$value} {$name}");
+            self::assertNotSame('-0', (string) $of);
+        }
     }
 
     public function test_nothing_but_measures_is_put_into_other_units_and_nothing_is_lost(): void

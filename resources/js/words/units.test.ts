@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import known from '../../../core/tests/fixtures/units.json';
 import { inText, withUnits } from './units';
 
 describe('units', () => {
@@ -10,6 +11,13 @@ describe('units', () => {
         expect([0.2, 1, 2, 4, 10.1, 30].map((cm) => us({ cm }).inches)).toEqual(['¼', '½', '¾', '1½', '4', '12']);
         expect([us({ metres: 410 }).feet, us({ km: 16 }).miles, us({ kg: 2.5 }).pounds]).toEqual([1350, 10, 5.5]);
         expect(withUnits({ days: 3 }, 'metric')).toEqual({ days: 3, units: 'metric' });
+    });
+
+    it('are as reckoned by hand, to the digit', () => {
+        for (const [name, value, other, said] of known as [string, number, string, number | string][]) {
+            const values: Record<string, unknown> = withUnits({ [name]: value }, 'us');
+            expect(values[other], `${name} ${value}`).toBe(said);
+        }
     });
 
     it('within a sentence are the reader’s', () => {

@@ -1,6 +1,7 @@
 import type { Phrase } from './words';
 
-/** The units a reader is used to; what is reckoned and sent is metric. Mirrors core/src/Exchange/UnitSystem.php. */
+/** The units a reader is used to; what is reckoned and sent is metric. Mirrors core/src/Exchange/UnitSystem.php; core/tests/fixtures/units.json
+ * holds both to it. */
 export type Units = 'metric' | 'us';
 
 const INCH_CM = 2.54;
@@ -17,12 +18,12 @@ export function withUnits<T extends Record<string, unknown>>(values: T, units: U
     const more: Record<string, string | number> = { units };
     for (const [name, value] of Object.entries(values)) {
         if (typeof value !== 'number') continue;
-        if (name === 'celsius') more.fahrenheit = Math.round(32 + 1.8 * value) || 0;
-        if (name === 'celsius_more') more.fahrenheit_more = Math.round(18 * value) / 10 || 0;
+        if (name === 'celsius') more.fahrenheit = rounded(32 + 1.8 * value);
+        if (name === 'celsius_more') more.fahrenheit_more = rounded(1.8 * value, 1);
         if (name === 'cm' || name === 'depth') more.inches = inches(value / INCH_CM);
-        if (name === 'metres') more.feet = 10 * Math.round(value / FOOT_M / 10) || 0;
-        if (name === 'km') more.miles = Math.round(value / MILE_KM);
-        if (name === 'kg') more.pounds = Math.round((10 * value) / POUND_KG) / 10;
+        if (name === 'metres') more.feet = 10 * rounded(value / FOOT_M / 10);
+        if (name === 'km') more.miles = rounded(value / MILE_KM);
+        if (name === 'kg') more.pounds = rounded(value / POUND_KG, 1);
     }
     return { ...more, ...values };
 }
@@ -36,16 +37,25 @@ export function inText(text: string, units: Units): string {
             const said = (digits: string) => {
                 const number = Number(digits.replace('−', '-').replace(',', '.'));
                 if (unit === 'cm') return inches(number / INCH_CM);
-                return String(Math.round(32 + 1.8 * number)).replace('-', '−');
+                return String(rounded(32 + 1.8 * number)).replace('-', '−');
             };
             return `${said(one)}${other === undefined ? '' : `${between}${said(other)}`} ${unit === 'cm' ? 'in' : '°F'}`;
         },
     );
 }
 
+/**
+ * A half goes away from nought, and is one where the tenth decimal says otherwise: 1.8 times a temperature of one decimal is never
+ * quite what it is on paper. Never minus nought.
+ */
+function rounded(value: number, digits = 0): number {
+    const whole = Math.floor(Number((Math.abs(value) * 10 ** digits).toFixed(9)) + 0.5) / 10 ** digits;
+    return value < 0 && whole > 0 ? -whole : whole;
+}
+
 function inches(length: number): string {
-    if (length >= IN_QUARTERS) return String(Math.round(length));
-    const quarters = Math.max(1, Math.round(4 * length));
+    if (length >= IN_QUARTERS) return String(rounded(length));
+    const quarters = Math.max(1, rounded(4 * length));
     const whole = Math.floor(quarters / 4);
     return `${whole || ''}${QUARTERS[quarters % 4]}`;
 }
