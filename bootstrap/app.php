@@ -6,6 +6,7 @@ use Anthesis\Words\Refused;
 use App\Crops\Crop;
 use App\Gardener\ErrorPage;
 use App\Operations\Busy;
+use App\Operations\Clash;
 use App\Operations\CleanInput;
 use App\Operations\EventLog;
 use App\Operations\KeyReused;
@@ -53,9 +54,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(static function (Exceptions $exceptions): void {
         // What a person can put right is no fault of ours: EventLog notes it.
         $exceptions->dontReport([FileRefused::class, StaleEdit::class, Refused::class]);
-        // Two of the same name at once: the second is refused as it would have been a moment later.
-        $exceptions->map(UniqueConstraintViolationException::class,
-            static fn (): ValidationException => ValidationException::withMessages(['name' => 'There is one of that name already.']));
+        $exceptions->map(UniqueConstraintViolationException::class, Clash::of(...));
         $exceptions->map(KeyReused::class, static fn (KeyReused $e): ValidationException => ValidationException::withMessages(['key' => $e->getMessage()]));
         $exceptions->map(QueryException::class, static fn (QueryException $e): Throwable => Busy::isLock($e) ? new Busy($e) : $e);
         // Nothing of how the program is made is told: which class, which route.

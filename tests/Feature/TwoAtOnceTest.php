@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Editions\Edition;
 use App\Editions\Publication;
+use App\Operations\Clash;
 use App\Operations\NamedLock;
 use App\People\Role;
 use App\People\User;
@@ -20,6 +21,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use PDO;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** Two people, two clicks or two workers at once: nothing is lost, nothing is done twice. */
@@ -159,13 +161,24 @@ final class TwoAtOnceTest extends TestCase
         Site::query()->create($values);
     }
 
-    public function test_a_name_taken_meanwhile_is_said_in_words(): void
+    /** @param  array<string, string>  $meanwhile */
+    #[TestWith([['slug' => 'another', 'name' => 'Twin'], 422, 'There is a zone of this name already. Give this one another.'])]
+    #[TestWith([['slug' => 'twin', 'name' => 'Another'], 503, 'Somebody did the same at this very moment. Nothing was changed. Try again in a few seconds.'])]
+    public function test_which_of_two_things_clashed_is_said(array $meanwhile, int $status, string $message): void
     {
-        Zone::saving(static function (): void {
-            DB::table('zones')->insertOrIgnore(['slug' => 'twin', 'name' => 'Twin', 'district' => 'D', 'latitude' => 46, 'longitude' => -98, 'height_m' => 1]);
+        Zone::saving(static function () use ($meanwhile): void {
+            DB::table('zones')->insertOrIgnore($meanwhile + ['district' => 'D', 'latitude' => 46, 'longitude' => -98, 'height_m' => 1]);
         });
-        $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertUnprocessable()->assertJsonPath('message', 'There is one of that name already.');
+        $answer = $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertStatus($status)->assertJsonPath('message', $message);
+        self::assertSame($status === 422 ? ['name'] : [], array_keys($answer->json('errors') ?? []));
         Zone::flushEventListeners();
+        $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertStatus($status === 422 ? 422 : 201);
+    }
+
+    public function test_every_name_that_may_clash_is_one_the_database_holds_unique(): void
+    {
+        $keys = array_column(DB::select('SELECT DISTINCT index_name AS name FROM information_schema.statistics WHERE table_schema = DATABASE() AND non_unique = 0'), 'name');
+        self::assertSame([], array_values(array_diff(array_keys(Clash::NAMES), $keys)));
     }
 
     public function test_publishing_twice_makes_one_edition(): void

@@ -6,8 +6,8 @@ namespace Anthesis\Tests\Exchange;
 
 use Anthesis\Exchange\UnitSystem;
 use Anthesis\Exchange\Words;
-use Anthesis\Words\Phrase;
 use Anthesis\Tests\Fixtures;
+use Anthesis\Words\Phrase;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

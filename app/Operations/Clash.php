@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations;
+
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Validation\ValidationException;
+use Throwable;
+
+/** What two people did at once of which there can be one: said by which key of the database they clashed at. */
+final class Clash
+{
+    /** Names that people give, by unique key: the field and what is wrong with it. */
+    public const NAMES = [
+        'zones_name_unique' => ['name', 'There is a zone of this name already. Give this one another.'],
+        'beds_zone_id_garden_name_unique' => ['name', 'There is a bed of this name in this garden already. Give this one another.'],
+        'sites_scope_name_unique' => ['name', 'There is a site of this name already. Give this one another.'],
+        'sites_zone_id_name_unique' => ['name', 'There is a site of this name already. Give this one another.'],
+        'soil_spots_zone_id_name_unique' => ['name', 'There is a spot of this name already. Give this one another.'],
+        'varieties_crop_id_name_unique' => ['name', 'The crop has a variety of this name already. Give this one another.'],
+        'crops_slug_unique' => ['slug', 'There is a crop with this slug already. Load the crop book again.'],
+        'users_email_unique' => ['email', 'Somebody has this mail address already.'],
+    ];
+
+    /** A name is refused as it would have been a moment later. Anything else (a number, a token, an address made of a name) nobody chose: the same request may be sent again. */
+    public static function of(UniqueConstraintViolationException $error): Throwable
+    {
+        $key = preg_match("/for key '(?:[^'.]+\.)?([^']+)'/", $error->getMessage(), $found) === 1 ? $found[1] : '';
+        [$field, $words] = self::NAMES[$key] ?? [null, ''];
+
+        return $field === null ? new Busy($error, 'Somebody did the same at this very moment. Nothing was changed. Try again in a few seconds.') : ValidationException::withMessages([$field => $words]);
+    }
+}
