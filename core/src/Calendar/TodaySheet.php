@@ -11,6 +11,7 @@ use Anthesis\Crop\Variety;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
+use Anthesis\Record\Tolerance;
 use Anthesis\Replay\Outcome;
 use Anthesis\Season\AdvisoryGround;
 use Anthesis\Season\FreezeToCome;
@@ -61,8 +62,6 @@ final class TodaySheet
 
     /** A young plant that survives this survives light freezes, °C. */
     private const TOLERANT = -2.2;
-
-    private const ROUNDING = 1e-9;
 
     /**
      * This season's own word, for today.
@@ -227,13 +226,13 @@ final class TodaySheet
             'first' => $now === null || $wait === null ? null : array_map(static fn (int $days): string => $prospects->from->plus($days)->iso(), $wait),
             'first_a_week_on' => $later === null ? null : $prospects->from->plus($later)->iso(),
             'harvests_then' => $then?->harvests(),
-            'margin' => $prospects->harvests() - (int) ceil($standard * $prospects->count() - self::ROUNDING),
+            'margin' => $prospects->harvests() - (int) ceil($standard * $prospects->count() - Tolerance::SUMS),
             'frost_tolerant' => $act->crop->hardiness->killYoungC <= self::TOLERANT,
             'soil_min' => $act->crop->soilMinimum($act->route),
             'next' => $act->verdict->pile === Pile::Over || $act->verdict->pile === Pile::FairChance ? self::next($act, $replay, $on, $standard) : null,
             'ribbon' => self::ribbon($prospects->counts),
             'totals' => array_map(array_sum(...), array_slice($prospects->counts, 0, self::AHEAD)),
-            'open' => array_map(static fn (float $share): bool => $share >= $standard - self::ROUNDING, array_slice($prospects->shares, 0, self::AHEAD)),
+            'open' => array_map(static fn (float $share): bool => $share >= $standard - Tolerance::SUMS, array_slice($prospects->shares, 0, self::AHEAD)),
             'varieties' => array_map(static fn (Variety $v): array => self::variety($v, $act, $source, $standard), $varieties),
         ];
     }

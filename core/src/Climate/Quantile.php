@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Climate;
 
+use Anthesis\Record\Tolerance;
 use InvalidArgumentException;
 
 /**
@@ -15,7 +16,7 @@ use InvalidArgumentException;
 final class Quantile
 {
     /** Guards k + fraction against the rounding of p·(n+1). */
-    private const FUZZ = 1e-9;
+    private const FUZZ = Tolerance::SUMS;
 
     /**
      * @param  list<float|int>  $sorted  ascending; may start with −INF and end with +INF

@@ -7,6 +7,7 @@ namespace Anthesis\Ground;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Record\Day;
+use Anthesis\Season\UnderWay;
 
 /** What is to be done for a planting, counted from its day; docs/method.md, "Fitting it on the ground". */
 final class Preparation
@@ -27,8 +28,6 @@ final class Preparation
 
     /** Days after sowing or setting out in which heat harms. */
     private const TENDER = 21;
-
-    private const THINNED_AFTER = 14;
 
     /** Days from raw manure to a harvest that touches soil. A crop that does not may have 90; which do is not in the book, so all are taken for such. */
     private const MANURE = 120;
@@ -79,7 +78,7 @@ final class Preparation
         if ($route === Route::Direct && $up !== null) {
             $tasks[] = new Task('water', $on, $up);
             if ($crop->start === 'seed') {
-                $tasks[] = new Task('thin', $up->plus(self::THINNED_AFTER));
+                $tasks[] = new Task('thin', $up->plus(UnderWay::THINNED_AFTER));
             }
         }
         usort($tasks, static fn (Task $a, Task $b): int => [$a->on->number, $a->key] <=> [$b->on->number, $b->key]);

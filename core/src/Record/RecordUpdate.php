@@ -94,7 +94,7 @@ final readonly class RecordUpdate
     /** @return array{float, bool} °C within which two values are the same, and whether the file is the coarser of the two */
     private static function rounding(?float $before, ?float $file): array
     {
-        if ($before === null || $file === null || abs($before - $file) < 1e-9) {
+        if ($before === null || $file === null || abs($before - $file) < Tolerance::SUMS) {
             return [0.0, false];
         }
 

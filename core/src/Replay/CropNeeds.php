@@ -8,18 +8,17 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
+use Anthesis\Record\Tolerance;
 
 /**
  * What a crop asks of its season by one route, in the units the steps of a replay work in: growth-days, counts of days, °C.
  *
- * Growth marks are reached within ROUNDING, for sums are differences of long ones.
+ * Growth marks are reached within Tolerance::SUMS, for sums are differences of long ones.
  *
  * @internal to the replay
  */
 final readonly class CropNeeds
 {
-    public const ROUNDING = 1e-9;
-
     private const BULBING_FROM = 0.2;
 
     private const FULL_SIZE = 0.75;
@@ -65,18 +64,18 @@ final readonly class CropNeeds
     {
         $maturity = new Maturity($crop);
         $days = $maturity->growthDays($route);
-        $this->youth = $crop->hardiness->youngShare * $days - self::ROUNDING;
-        $this->maturity = $days - self::ROUNDING;
-        $this->heatFrom = $crop->heat->fromShare * $days - self::ROUNDING;
+        $this->youth = $crop->hardiness->youngShare * $days - Tolerance::SUMS;
+        $this->maturity = $days - Tolerance::SUMS;
+        $this->heatFrom = $crop->heat->fromShare * $days - Tolerance::SUMS;
         $juvenile = $this->isBulb() ? $maturity->juvenileDays($route) : 0.0;
         $this->juvenile = $juvenile;
-        $this->bulbingFrom = self::BULBING_FROM * $juvenile - self::ROUNDING;
-        $this->fullSize = self::FULL_SIZE * $juvenile - self::ROUNDING;
-        $this->bulbing = self::BULBING_TAKES * $days - self::ROUNDING;
-        $this->afterChill = self::AFTER_CHILL * $days - self::ROUNDING;
+        $this->bulbingFrom = self::BULBING_FROM * $juvenile - Tolerance::SUMS;
+        $this->fullSize = self::FULL_SIZE * $juvenile - Tolerance::SUMS;
+        $this->bulbing = self::BULBING_TAKES * $days - Tolerance::SUMS;
+        $this->afterChill = self::AFTER_CHILL * $days - Tolerance::SUMS;
         $this->chillDays = (int) $crop->growth->chillDays;
         $this->boltChillDays = (int) $crop->bolting->chillDays;
-        $this->longDayBolting = $maturity->boltingDays($route) - self::ROUNDING;
+        $this->longDayBolting = $maturity->boltingDays($route) - Tolerance::SUMS;
     }
 
     /** Whether bulbing waits for a length of day. */

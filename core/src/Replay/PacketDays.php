@@ -6,6 +6,7 @@ namespace Anthesis\Replay;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
+use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Generator;
 
@@ -35,7 +36,7 @@ final class PacketDays
             if ($fromYear !== null && $toYear !== null) {
                 $runs = $runs->sownIn($fromYear, $toYear);
             }
-            if (self::shareOfHarvests($runs, $day) >= $share - CropNeeds::ROUNDING) {
+            if (self::shareOfHarvests($runs, $day) >= $share - Tolerance::SUMS) {
                 return $days;
             }
         }

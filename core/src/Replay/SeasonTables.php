@@ -11,6 +11,7 @@ use Anthesis\Crop\LightSchool;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
+use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
@@ -138,7 +139,7 @@ final class SeasonTables
     {
         $sum = $this->emergence($emergence);
         for ($day = $sown + 1; $day < $this->days; $day++) {
-            if ($sum[$day + 1] >= $sum[$sown + 1] + 1.0 - CropNeeds::ROUNDING) {
+            if ($sum[$day + 1] >= $sum[$sown + 1] + 1.0 - Tolerance::SUMS) {
                 return $day;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Season;
 
 use Anthesis\Record\Day;
+use Anthesis\Record\Tolerance;
 use Anthesis\Replay\Outcome;
 use Anthesis\Window\ProofStandard;
 
@@ -29,8 +30,6 @@ final readonly class HoldOrGo
 
     private const WEEK = 7;
 
-    private const ROUNDING = 1e-9;
-
     /**
      * @param  Day|null  $until  when to do it, where it is held
      * @param  Outcome|null  $reason  what becomes of most that do not come to a harvest on the day
@@ -48,7 +47,7 @@ final readonly class HoldOrGo
     public static function of(Prospects $prospects, float $standard): self
     {
         $shares = array_slice($prospects->shares, 0, self::AHEAD + 1);
-        $enough = $standard - self::ROUNDING;
+        $enough = $standard - Tolerance::SUMS;
         $now = $shares[0];
         $reached = $now >= $enough;
         $hold = null;
@@ -57,14 +56,14 @@ final readonly class HoldOrGo
             if ($reached && $share >= $enough) {
                 $slack = $i;
             }
-            if ($hold === null && ($reached ? $i <= self::WAIT && $share > $now + self::MUCH_BETTER + self::ROUNDING : $share >= $enough)) {
+            if ($hold === null && ($reached ? $i <= self::WAIT && $share > $now + self::MUCH_BETTER + Tolerance::SUMS : $share >= $enough)) {
                 $hold = $i;
             }
         }
         $pile = match (true) {
             $hold !== null => $hold <= self::SOON ? Pile::HoldAWeek : Pile::Hold,
             $reached => $slack < self::SOON ? Pile::LastChance : Pile::Go,
-            $now >= ProofStandard::FAIR - self::ROUNDING => Pile::FairChance,
+            $now >= ProofStandard::FAIR - Tolerance::SUMS => Pile::FairChance,
             default => Pile::Over,
         };
         $later = $prospects->waits[self::WEEK] ?? null;

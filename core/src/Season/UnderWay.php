@@ -19,7 +19,7 @@ use Anthesis\Replay\Outcome;
 final readonly class UnderWay
 {
     /** Days from coming up to thinning. */
-    private const THINNED_AFTER = 14;
+    public const THINNED_AFTER = 14;
 
     /** A sowing of so many days earlier may be the one that stands in for what was seen up. */
     private const SEARCHED = 90;

@@ -8,6 +8,7 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\Median;
+use Anthesis\Record\Tolerance;
 use Anthesis\Words\Phrase;
 
 /**
@@ -103,7 +104,7 @@ final readonly class ProbeCalibration
     {
         [$least, $most, $step] = self::RATES;
         $best = [INF, $least];
-        for ($i = 0; $least + $i * $step <= $most + 1e-9; $i++) {
+        for ($i = 0; $least + $i * $step <= $most + Tolerance::SUMS; $i++) {
             $rate = $least + $i * $step;
             $left = $residuals($rate);
             $best = min($best, [self::meanAbsolute($left, Median::of($left)), $rate]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Soil;
 
+use Anthesis\Record\Tolerance;
+
 /** Soil readings as they were brought. */
 final readonly class ProbeLog
 {
@@ -24,6 +26,6 @@ final readonly class ProbeLog
     /** @return list<ProbeReading> */
     public function atDepth(float $metres): array
     {
-        return array_values(array_filter($this->readings, static fn (ProbeReading $r): bool => abs($r->depth - $metres) < 1e-9));
+        return array_values(array_filter($this->readings, static fn (ProbeReading $r): bool => abs($r->depth - $metres) < Tolerance::SUMS));
     }
 }

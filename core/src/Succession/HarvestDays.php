@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Succession;
 
 use Anthesis\Climate\Quantile;
+use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
@@ -14,8 +15,6 @@ use Anthesis\Window\SowingWindow;
 /** By day of the year, when what is sown on it is usually picked, and whether it is to be relied on. */
 final readonly class HarvestDays
 {
-    private const ROUNDING = 1e-9;
-
     /**
      * @param  array<int, array{int, int}>  $days  by sow day, 1…365: days to first harvest, and days of harvest; medians of the runs that
      *                                            came to one. A day of which none did is not in it
@@ -67,7 +66,7 @@ final readonly class HarvestDays
     /** @param  float  $standard  share of years, 0…1 */
     public function reaches(YearDay $day, float $standard): bool
     {
-        return $this->reliability[$day->number - 1] >= $standard - self::ROUNDING;
+        return $this->reliability[$day->number - 1] >= $standard - Tolerance::SUMS;
     }
 
     /** @param  list<int>  $values  at least one */

@@ -9,6 +9,7 @@ use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
 use Anthesis\Record\Median;
+use Anthesis\Record\Tolerance;
 use Anthesis\Replay\SeasonTables;
 
 /**
@@ -23,7 +24,6 @@ final readonly class LocalDays
     private const DOUBT = 3;
 
     /** The replay's guard against the rounding of sums. */
-    private const ROUNDING = 1e-9;
 
     /**
      * @param  list<float>  $shares  q of each sowing that could be told from the record, in their order
@@ -110,7 +110,7 @@ final readonly class LocalDays
      */
     private static function maturity(array $growth, int $days, int $up, float $needed): int
     {
-        for ($day = $up; $day < $days - 1 && $growth[$day + 1] < $growth[$up + 1] + $needed - self::ROUNDING; $day++);
+        for ($day = $up; $day < $days - 1 && $growth[$day + 1] < $growth[$up + 1] + $needed - Tolerance::SUMS; $day++);
 
         return $day;
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Window;
 
+use Anthesis\Record\Tolerance;
+
 /** How many years must have come to a harvest before a sow day counts as good: the educator's standard of proof. */
 enum ProofStandard: string
 {
@@ -20,7 +22,7 @@ enum ProofStandard: string
     /** Whether so many years can fail the standard in one of them and still reach it; with fewer it asks for all, as bolder ones do. */
     public function canBeToldFrom(int $years): bool
     {
-        return $years * (1 - $this->share()) >= 1 - 1e-9;
+        return $years * (1 - $this->share()) >= 1 - Tolerance::SUMS;
     }
 
     /** @return float share of years */

@@ -7,6 +7,7 @@ namespace Anthesis\Window;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
+use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
@@ -20,7 +21,6 @@ use Anthesis\Words\Phrase;
 final readonly class ReplayWindows
 {
     /** Shares are means of quotients; a day that reaches the standard exactly counts. */
-    public const ROUNDING = 1e-9;
 
     /** @var list<float> length 365, expected harvest of sow day i+1 */
     public array $expected;
@@ -103,7 +103,7 @@ final readonly class ReplayWindows
             for ($i = 0; $i < $days->days; $i++) {
                 $sum += $this->ribbon->reliability[($days->first->number + $i - 1) % YearDay::YEAR];
             }
-            $chances[] = new FairChance($days, (int) floor(10 * $sum / $days->days + self::ROUNDING));
+            $chances[] = new FairChance($days, (int) floor(10 * $sum / $days->days + Tolerance::SUMS));
         }
 
         return $chances;
@@ -119,7 +119,7 @@ final readonly class ReplayWindows
         $nearest = $this->from;
         for ($i = 1; $i < YearDay::YEAR; $i++) {
             $day = $this->from->plus($i);
-            if ($chance[$day->number - 1] > $chance[$nearest->number - 1] + self::ROUNDING) {
+            if ($chance[$day->number - 1] > $chance[$nearest->number - 1] + Tolerance::SUMS) {
                 $nearest = $day;
             }
         }
@@ -153,7 +153,7 @@ final readonly class ReplayWindows
      */
     public static function reaching(array $reliability, float $share, YearDay $from): array
     {
-        return WindowFinder::runs(array_map(static fn (float $harvested): bool => $harvested >= $share - self::ROUNDING, $reliability), $from, ProofStandard::LEAST_DAYS);
+        return WindowFinder::runs(array_map(static fn (float $harvested): bool => $harvested >= $share - Tolerance::SUMS, $reliability), $from, ProofStandard::LEAST_DAYS);
     }
 
     /**

@@ -17,6 +17,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Exchange\EditionCsv;
 use Anthesis\Exchange\Words;
 use Anthesis\Record\Day;
+use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\PacketDays;
@@ -181,7 +182,7 @@ final class Application
         $expected = $ribbon->expectedHarvest($crop->harvest->days);
         $windows = [];
         foreach (['0.8', '0.5'] as $share) {
-            $open = array_map(static fn (float $r): bool => $r >= (float) $share - 1e-9, $ribbon->reliability);
+            $open = array_map(static fn (float $r): bool => $r >= (float) $share - Tolerance::SUMS, $ribbon->reliability);
             $windows[$share] = WindowFinder::runs($open, YearDay::fromNumber(1), ProofStandard::LEAST_DAYS);
         }
         $numbers = static fn (SowingWindow $w): array => [$w->first->number, $w->last->number];

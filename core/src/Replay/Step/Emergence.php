@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Replay\Step;
 
 use Anthesis\Crop\Maturity;
+use Anthesis\Record\Tolerance;
 use Anthesis\Replay\CropNeeds;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
@@ -64,7 +65,7 @@ final readonly class Emergence implements Step
             if ($up <= $sown) {
                 $up = $sown + 1;
             }
-            $reached = $emergence[$sown + 1] + 1.0 - CropNeeds::ROUNDING;
+            $reached = $emergence[$sown + 1] + 1.0 - Tolerance::SUMS;
             while ($up < $days && $emergence[$up + 1] < $reached) {
                 $up++;
             }

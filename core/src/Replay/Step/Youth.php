@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay\Step;
 
+use Anthesis\Record\Tolerance;
 use Anthesis\Replay\CropNeeds;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
@@ -63,7 +64,7 @@ final readonly class Youth implements Step
                 continue;
             }
             $check = $up + self::STUNTED_DAYS + 1;
-            // As the sums fall, without ROUNDING: the worked results count the one exact tie they hold (3 growth-days) so.
+            // As the sums fall, without the tolerance: the worked results count the one exact tie they hold (3 growth-days) so.
             if ($mayStunt && $growth[$check] - $before < self::STUNTED_GROWTH && $warmSum < $meanSum[$check] - $meanSum[$up + 1]) {
                 $outcomes[$plant] = $stunted;
                 $ends[$plant] = $up + self::STUNTED_DAYS;

@@ -9,6 +9,7 @@ use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
+use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Anthesis\Window\Derivation;
 use Anthesis\Window\PlaceEvidence;
@@ -82,7 +83,7 @@ final readonly class CountBack implements School
     {
         $derivation = new Derivation;
         $maturity = new Maturity($crop);
-        $days = (int) ceil($maturity->days($route) - 1e-9);
+        $days = (int) ceil($maturity->days($route) - Tolerance::SUMS);
         $soilMinimum = $this->settings->holdForSoil ? $crop->soilMinimum($route) : null;
 
         [$frostStart, $start] = $this->springStart($crop, $route, $springWeeks, $soilMinimum, $derivation);
@@ -234,7 +235,7 @@ final readonly class CountBack implements School
         for ($i = 0; $i < 3 * YearDay::YEAR; $i++) {
             $hotBefore[] = $hotBefore[$i] + ($this->place->maximum->values[$i % YearDay::YEAR] >= $crop->heat->maximumC ? 1 : 0);
         }
-        $from = (int) ceil($crop->heat->fromShare * $days - 1e-9);
+        $from = (int) ceil($crop->heat->fromShare * $days - Tolerance::SUMS);
         $meets = [];
         for ($sow = 0; $sow < YearDay::YEAR; $sow++) {
             $meets[] = $hotBefore[$sow + $days + 1] > $hotBefore[$sow + $from];
@@ -248,7 +249,7 @@ final readonly class CountBack implements School
     {
         $taken = array_map(static fn (?Reason $r): bool => $r === Reason::Heat, array_values($reasons));
         foreach (WindowFinder::runs($taken, $this->place->latitude->yearStart()) as $run) {
-            $derivation->write('heat', Phrase::of('derivation.heat', ['until' => Phrase::day($run->last), 'from' => (int) ceil($crop->heat->fromShare * $days - 1e-9),
+            $derivation->write('heat', Phrase::of('derivation.heat', ['until' => Phrase::day($run->last), 'from' => (int) ceil($crop->heat->fromShare * $days - Tolerance::SUMS),
                 'to' => $days, 'maximum' => Phrase::celsius($crop->heat->maximumC)]), $run->first, $run->days, Phrase::of('source.heat'));
         }
     }

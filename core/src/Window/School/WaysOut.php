@@ -6,6 +6,7 @@ namespace Anthesis\Window\School;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
+use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\PacketDays;
@@ -54,7 +55,7 @@ final class WaysOut
     private function variety(Replay $replay, Crop $crop, Route $route, float $share): ?int
     {
         $key = $route->value;
-        $enough = $share - ReplayWindows::ROUNDING;
+        $enough = $share - Tolerance::SUMS;
         foreach ($this->shorter[$key] ?? [] as [$days, $best]) {
             if ($best >= $enough) {
                 return $days;
