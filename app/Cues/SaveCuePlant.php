@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Cues;
 
+use Anthesis\Log\LoggedAct;
 use App\Log\LogEntry;
-use App\Log\LoggedAct;
 
 /** Puts a plant in a stage on the county's list, once; and takes one off that nobody has seen yet. */
 final class SaveCuePlant

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Cues;
 
+use Anthesis\Log\LoggedAct;
 use Anthesis\Place\Place;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
 use App\Log\LogEntry;
-use App\Log\LoggedAct;
 use App\Results\PlaceOf;
 use App\Results\Results;
 use App\Zones\Zone;

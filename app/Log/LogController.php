@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Log\LoggedAct;
 use App\Operations\FileStore;
 use App\Operations\KeyReused;
 use App\Zones\Zone;

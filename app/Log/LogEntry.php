@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Log\LoggedAct;
+use Anthesis\Log\StandingEntry;
 use App\Crops\Crop;
 use App\Operations\SentOnce;
 use App\People\User;
@@ -85,6 +87,11 @@ class LogEntry extends Model
     public function corrects(): BelongsTo
     {
         return $this->belongsTo(self::class, 'corrects_id');
+    }
+
+    public function toStanding(): StandingEntry
+    {
+        return new StandingEntry($this->act, $this->day->format('Y-m-d'), $this->told, $this->crop_id, $this->bed_id);
     }
 
     /** @return Builder<self> lines that stand, in the order of their days */

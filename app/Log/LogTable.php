@@ -6,6 +6,7 @@ namespace App\Log;
 
 use Anthesis\Exchange\CsvText;
 use Anthesis\Exchange\Delimited;
+use Anthesis\Log\LoggedAct;
 
 /** Reads a table of log entries, a row an entry. The columns are those that LogCsv writes. */
 final class LogTable

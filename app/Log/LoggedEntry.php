@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Log\LoggedAct;
+use Anthesis\Log\LossCause;
 use Anthesis\Record\Day;
 use App\Zones\Zone;
 use BackedEnum;

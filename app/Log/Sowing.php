@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Log;
 
 use Anthesis\Crop\Route;
+use Anthesis\Log\LoggedSowing;
+use Anthesis\Log\LossCause;
 use Anthesis\Record\Day;
 use Anthesis\Trial\ObservedSowing;
 use App\Crops\Crop;
@@ -16,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
- * A sowing or setting out, as the lines of the log that stand tell of it; SaveEntry tells it anew with each line.
+ * A sowing or setting out, as the lines of the log that stand tell of it; TellSowing tells it anew with each line.
  *
  * @property int $id
  * @property string $sent_as key of the line it began with
@@ -49,6 +51,9 @@ class Sowing extends Model
 {
     /** A sowing nobody has told of for so many days is no longer under way. */
     public const FORGOTTEN_DAYS = 400;
+
+    /** What its days tell of; each has a column. */
+    private const DAYS = ['sown', 'set_out', 'up', 'thinned', 'first_picked', 'last_picked', 'lost'];
 
     protected $guarded = [];
 
@@ -113,11 +118,35 @@ class Sowing extends Model
         return $on === null || $picked === null ? null : new ObservedSowing($on, $this->route() === Route::Direct ? self::dayOf($this->up_on) : null, $picked);
     }
 
+    /** @return array<string, mixed> */
+    public static function columnsOf(LoggedSowing $sowing): array
+    {
+        $days = [];
+        foreach (self::DAYS as $of) {
+            $days["{$of}_on"] = $sowing->days[strtr($of, '_', '-')] ?? null;
+        }
+
+        return ($sowing->cropId === null ? [] : ['crop_id' => $sowing->cropId]) + $days + [
+            'taken_back' => false,
+            'variety' => $sowing->variety,
+            'bed_id' => $sowing->bedId,
+            'under_cover' => $sowing->underCover,
+            'metres' => $sowing->metres,
+            'trial_plot_id' => $sowing->plot,
+            'cause' => $sowing->cause,
+            'kilograms' => $sowing->kilograms,
+            'stems' => $sowing->stems,
+            'quality' => $sowing->quality,
+            'begun_on' => $sowing->begun,
+            'ended_on' => $sowing->ended(),
+        ];
+    }
+
     /** @return array<string, string|null> by what it tells of: sown, set_out, up, thinned, first_picked, last_picked, lost */
     public function days(): array
     {
         $days = [];
-        foreach (['sown', 'set_out', 'up', 'thinned', 'first_picked', 'last_picked', 'lost'] as $of) {
+        foreach (self::DAYS as $of) {
             $days[$of] = self::dayOf($this->getAttribute("{$of}_on"))?->iso();
         }
 

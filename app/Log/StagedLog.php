@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Log\LoggedAct;
+use Anthesis\Log\StandingEntry;
 use App\Crops\Crop;
 use App\Cues\CuePlant;
 use App\Zones\Zone;
@@ -226,7 +228,7 @@ final class StagedLog
         // Those of a day stay in the order in which they were written.
         usort($entries, static fn (StandingEntry $a, StandingEntry $b): int => $a->day <=> $b->day);
         try {
-            $columns = SowingFold::of($entries) ?? ['taken_back' => true];
+            $columns = TellSowing::columns($entries);
         } catch (EntryRefused $why) {
             if ($isNew) {
                 unset($this->sowings[$number]);
@@ -247,7 +249,7 @@ final class StagedLog
         }
         foreach (array_chunk($of, 1000) as $numbers) {
             foreach (LogEntry::standing($this->zone)->whereIn('sowing_id', $numbers)->get() as $entry) {
-                $this->sowings[(int) $entry->sowing_id]['entries'][] = StandingEntry::of($entry);
+                $this->sowings[(int) $entry->sowing_id]['entries'][] = $entry->toStanding();
             }
         }
     }

@@ -4,13 +4,34 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Log\OutOfOrder;
+use Anthesis\Log\SowingFold;
+use Anthesis\Log\StandingEntry;
+use App\Operations\Say;
+
 /** Brings a sowing up to date with its entries that count. */
 final class TellSowing
 {
     /** @throws EntryRefused when a day comes before one that must come first */
     public function execute(Sowing $sowing): void
     {
-        $entries = array_values($sowing->entries()->get()->map(StandingEntry::of(...))->all());
-        $sowing->update(SowingFold::of($entries) ?? ['taken_back' => true]);
+        $sowing->update(self::columns(array_values($sowing->entries()->get()->map(static fn (LogEntry $e): StandingEntry => $e->toStanding())->all())));
+    }
+
+    /**
+     * @param  list<StandingEntry>  $entries  in the order of their days
+     * @return array<string, mixed> what they make the columns of a sowing
+     *
+     * @throws EntryRefused when a day comes before one that must come first
+     */
+    public static function columns(array $entries): array
+    {
+        try {
+            $sowing = SowingFold::of($entries);
+        } catch (OutOfOrder $error) {
+            throw new EntryRefused('on', Say::phrase($error->why));
+        }
+
+        return $sowing === null ? ['taken_back' => true] : Sowing::columnsOf($sowing);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Log\LoggedAct;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Crops\CropNames;
@@ -87,6 +88,7 @@ final class ZoneLog
             'zone' => ['slug' => $zone->slug, 'name' => $zone->name],
             'user' => $user->name,
             'crops' => array_values($crops->map(static fn (Crop $c): array => ['slug' => $c->slug, 'name' => $c->cells['name'], 'names' => CropNames::of($c->slug, $c->cells, $translations), 'start' => $c->cells['start'], 'varieties' => $c->varieties->pluck('name')->all()])->all()),
+            'usual_days' => array_filter(array_combine(array_column(LoggedAct::cases(), 'value'), array_map(static fn (LoggedAct $a): ?int => $a->usualDay(), LoggedAct::cases())), is_int(...)),
             'likely' => array_values(array_unique($likely)),
             'beds' => array_values($beds->map(static fn (Bed $b): array => $b->told())->all()),
             'sowings' => array_values($sowings->map(static fn (Sowing $s): array => $s->told())->all()),

@@ -49,7 +49,7 @@ function localDay(time: number): number {
 
 /** Sowings an act may be of: those of the book, as far as lines it does not have yet change them or begin others; the likeliest first. */
 export function sowingsFor(act: Act, book: LogBook, newer: LoggedEntry[], day: string): Sowing[] {
-    const told = new Map(book.sowings.map((sowing) => [sowing.key, { ...sowing, days: { ...sowing.days } }]));
+    const told = new Map(book.sowings.map((sowing) => [sowing.key, sowing]));
     const names = new Map(book.crops.map((crop) => [crop.slug, crop.name]));
     for (const line of newer) {
         if (line.corrects) {
@@ -58,14 +58,15 @@ export function sowingsFor(act: Act, book: LogBook, newer: LoggedEntry[], day: s
             if (!told.has(line.key)) told.set(line.key, begun(line, names));
         } else {
             const sowing = told.get(line.sowing ?? '');
-            const of = DAY_OF[line.act];
-            if (sowing && of) sowing.days[of] ??= line.on;
+            if (sowing) told.set(sowing.key, withEntry(sowing, line));
         }
     }
     const open = [...told.values()].filter(
         (sowing) => !sowing.days.last_picked && !sowing.days.lost && mayBe(act, sowing),
     );
-    return open.sort((a, b) => distance(act, a, day) - distance(act, b, day));
+    // A book kept by an earlier version does not say.
+    const usual = (book.usual_days as LogBook['usual_days'] | undefined)?.[act] ?? 0;
+    return open.sort((a, b) => distance(act, a, day, usual) - distance(act, b, day, usual));
 }
 
 /** A sowing whose first line is put right or taken back. What corrects any other line is told by the book. */
@@ -84,11 +85,42 @@ const DAY_OF: Partial<Record<Act, keyof Sowing['days']>> = {
     thinned: 'thinned',
     'first-picked': 'first_picked',
     picked: 'first_picked',
-    'last-picked': 'last_picked',
+    'last-picked': 'first_picked',
     lost: 'lost',
 };
 
-function begun(line: LoggedEntry, names: Map<string, string>): Sowing {
+/**
+ * A sowing with one entry more, as the server will tell it: each day is the first that was told, but the last picking the last. Mirrors
+ * core/src/Log/SowingFold.php; core/tests/fixtures/sowing-fold.json holds both to it. (The mean quality takes all pickings, which the
+ * phone does not have.)
+ */
+export function withEntry(sowing: Sowing, entry: LoggedEntry): Sowing {
+    const days = { ...sowing.days };
+    const of = DAY_OF[entry.act];
+    if (of) days[of] = earlier(days[of], entry.on);
+    if (entry.act === 'last-picked') days.last_picked = later(days.last_picked, entry.on);
+    const begins = entry.act === 'sown' || entry.act === 'set-out';
+    return {
+        ...sowing,
+        days,
+        variety: (begins ? entry.variety : null) ?? sowing.variety,
+        metres: (begins ? entry.metres : null) ?? sowing.metres,
+        bed: begins && entry.bed ? { garden: entry.garden ?? '', name: entry.bed, site: null } : sowing.bed,
+        cause: sowing.cause ?? (entry.act === 'lost' ? (entry.cause ?? 'other') : null),
+        kilograms: isPicking(entry.act) ? sum(sowing.kilograms, entry.kilograms) : sowing.kilograms,
+        stems: isPicking(entry.act) ? sum(sowing.stems, entry.stems) : sowing.stems,
+    };
+}
+
+const earlier = (a: string | null | undefined, b: string) => (a && a < b ? a : b);
+const later = (a: string | null | undefined, b: string) => (a && a > b ? a : b);
+
+function sum(a: number | null, b: number | null | undefined): number | null {
+    return b === null || b === undefined ? a : (a ?? 0) + b;
+}
+
+/** A sowing as its first entry tells of it. */
+export function begun(line: LoggedEntry, names: Map<string, string>): Sowing {
     const sown = line.act === 'sown';
     return {
         key: line.key,
@@ -132,14 +164,12 @@ function mayBe(act: Act, { days, under_cover }: Sowing): boolean {
     }
 }
 
-/** Days from which each act is likely; what is nearest to them comes first. */
-const USUALLY: Partial<Record<Act, number>> = { up: 10, thinned: 24, 'set-out': 42, 'first-picked': 60 };
-
-function distance(act: Act, { days }: Sowing, day: string): number {
+/** How far a sowing is from the day on which the act is usually told of one; the nearest comes first. */
+function distance(act: Act, { days }: Sowing, day: string, usual: number): number {
     const since = daysBetween(days.set_out ?? days.sown ?? day, day);
     // What is being picked is picked again.
     const picking = (act === 'picked' || act === 'last-picked') && days.first_picked ? -10_000 : 0;
-    return picking + Math.abs(since - (USUALLY[act] ?? 0));
+    return picking + Math.abs(since - usual);
 }
 
 /** Crops to choose from, the likely ones first. */

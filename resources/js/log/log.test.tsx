@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { asBrowser, EDUCATOR, fakeServer, Refused, type Answers } from '../testing';
-import { newerLines, sowingsFor, today, type LogBook, type LoggedEntry, type Sowing } from './book';
+import folds from '../../../core/tests/fixtures/sowing-fold.json';
+import { begun, newerLines, sowingsFor, today, withEntry, type LogBook, type LoggedEntry, type Sowing } from './book';
 import { Log } from './Log';
 import { sendWaiting } from './send';
 import {
@@ -48,6 +49,7 @@ const BOOK: LogBook = {
         { slug: 'kale', name: 'Kale', names: ['Kale'], start: 'seed', varieties: [] },
         { slug: 'radish', name: 'Radish', names: ['Radish', 'rábano'], start: 'seed', varieties: ['Harrow Red'] },
     ],
+    usual_days: { up: 10, thinned: 24, 'set-out': 42, 'first-picked': 60 },
     likely: ['radish'],
     beds: [
         { garden: 'School', name: 'Bed 3', site: 'open ground' },
@@ -419,4 +421,22 @@ describe('the log', () => {
         expect(await waitingLines()).toEqual([]);
         await screen.findByText(/The clock of this phone is 24 hours slow/);
     });
+});
+
+describe('a sowing told on the phone', () => {
+    const fields = (sowing: Record<string, unknown>) => {
+        const { variety, metres, under_cover, cause, kilograms, stems } = sowing;
+        const days = Object.entries(sowing.days ?? {}).filter(([, day]) => day);
+        return { variety, metres, under_cover, cause, kilograms, stems, days: Object.fromEntries(days) };
+    };
+
+    // The server's fold is held to the same file. What begins with nothing is refused there and never shown here.
+    it.each(folds.filter(({ sowing }) => sowing !== null))(
+        'is what the server will tell: $name',
+        ({ entries, sowing }) => {
+            const [first, ...rest] = entries.map((entry, i) => ({ key: `entry-${i}`, ...entry })) as LoggedEntry[];
+            const told = rest.reduce(withEntry, begun(first as LoggedEntry, new Map()));
+            expect(fields(told)).toEqual(fields(sowing ?? {}));
+        },
+    );
 });

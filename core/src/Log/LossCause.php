@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Log;
+namespace Anthesis\Log;
 
 /** Why a sowing was lost; `cause.<value>` in words. */
 enum LossCause: string

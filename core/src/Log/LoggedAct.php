@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Log;
+namespace Anthesis\Log;
+
+use Anthesis\Season\UnderWay;
 
 /** What a line of the log tells of; `logged.<value>` in words. */
 enum LoggedAct: string
@@ -22,6 +24,9 @@ enum LoggedAct: string
     case Seen = 'seen';
     case Note = 'note';
 
+    /** Days from sowing to coming up, of a crop nobody has named yet. */
+    private const UP = 10;
+
     /** Whether a sowing begins with it, where it follows on none. */
     public function begins(): bool
     {
@@ -32,6 +37,18 @@ enum LoggedAct: string
     public function follows(): bool
     {
         return in_array($this, [self::Up, self::Thinned, self::FirstPicked, self::Picked, self::LastPicked, self::Lost], true);
+    }
+
+    /** @return int|null days after a sowing came into the ground, or under cover, on which this is usually told of it; null: on any */
+    public function usualDay(): ?int
+    {
+        return match ($this) {
+            self::Up => self::UP,
+            self::Thinned => self::UP + UnderWay::THINNED_AFTER,
+            self::SetOut => 42,
+            self::FirstPicked => 60,
+            default => null,
+        };
     }
 
     public function isPicking(): bool

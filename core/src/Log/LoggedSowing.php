@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Log;
+
+/** What the entries of a sowing come to. */
+final readonly class LoggedSowing
+{
+    /**
+     * @param  int|null  $cropId  null: the entry it began with names none
+     * @param  int|null  $plot  of a trial
+     * @param  float|null  $metres  of its bed
+     * @param  bool  $underCover  it was started there
+     * @param  array<string, string>  $days  YYYY-MM-DD by `sown`, `set-out`, `up`, `thinned`, `first-picked`, `last-picked` and `lost`, of those that are known
+     * @param  string|null  $cause  of LossCause; null: it was not lost
+     * @param  float|null  $kilograms  of all pickings
+     * @param  int|null  $stems  of all pickings
+     * @param  float|null  $quality  mean of the pickings: 1 poor, 2 fair, 3 good
+     */
+    public function __construct(
+        public ?int $cropId,
+        public ?string $variety,
+        public ?int $bedId,
+        public ?int $plot,
+        public ?float $metres,
+        public bool $underCover,
+        public array $days,
+        public string $begun,
+        public ?string $cause,
+        public ?float $kilograms,
+        public ?int $stems,
+        public ?float $quality,
+    ) {
+    }
+
+    /** @return string|null YYYY-MM-DD, when it was last picked or lost; null: it stands */
+    public function ended(): ?string
+    {
+        return max($this->days['last-picked'] ?? '', $this->days['lost'] ?? '') ?: null;
+    }
+}
