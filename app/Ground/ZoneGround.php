@@ -7,8 +7,10 @@ namespace App\Ground;
 use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\Route;
 use Anthesis\Ground\Bed as CoreBed;
-use Anthesis\Ground\Rotation;
+use Anthesis\Ground\Conflict;
 use Anthesis\Ground\SeedNeed;
+use Anthesis\Ground\Standing;
+use Anthesis\Ground\StandingKind;
 use Anthesis\Ground\Stay;
 use Anthesis\Record\Day;
 use Anthesis\Window\ProofStandard;
@@ -32,8 +34,6 @@ final readonly class ZoneGround
 {
     /** m where nobody measured. */
     public const LENGTH = 10.0;
-
-    private const MEANT_DAYS = 21;
 
     /** What stood so long ago is read for its rest. */
     private const YEARS_BACK = 5;
@@ -120,14 +120,10 @@ final readonly class ZoneGround
                 continue;
             }
             $candidate = $here?->candidate($sowing->crop->slug, $sowing->variety, $sowing->route());
-            $own = $goesOn[$sowing->sent_as] ?? null;
-            $first = Sowing::dayOf($sowing->first_picked_on)?->iso() ?? $own['first_pick'][1] ?? $candidate?->days->firstHarvest($in)?->iso();
-            $late = $own['first_pick'][2] ?? null;
-            $harvest = (int) ($candidate->crop->harvest->days ?? 0);
-            $ended = Sowing::dayOf($sowing->ended_on);
-            $to = $ended ?? ($late !== null ? Day::fromIso($late)->plus($harvest) : $candidate?->days->until($in) ?? $in->plus($harvest));
-            $kind = $ended === null ? 'under-way' : ($sowing->lost_on !== null ? 'lost' : 'done');
-            $told[] = $this->told("sowing {$sowing->sent_as}", $kind, null, $candidate->crop ?? $sowing->crop->toCore(), $sowing->variety, $sowing->route(), $in, $kind === 'lost' ? null : $first, $to, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
+            $grown = $candidate->crop ?? $sowing->crop->toCore();
+            $likely = $goesOn[$sowing->sent_as]['first_pick'] ?? null;
+            $standing = Standing::ofSowing($grown, $candidate?->days, $in, Sowing::dayOf($sowing->first_picked_on), $likely === null ? null : [Day::fromIso($likely[1]), Day::fromIso($likely[2])], Sowing::dayOf($sowing->ended_on), $sowing->lost_on !== null);
+            $told[] = $this->told("sowing {$sowing->sent_as}", $standing, null, $grown, $sowing->variety, $sowing->route(), $in, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
         }
 
         return $told;
@@ -140,21 +136,25 @@ final readonly class ZoneGround
      */
     private function planned(Bed $bed, Collection $plantings, Collection $sowings, ?GrowingHere $here): array
     {
-        $told = $meant = [];
-        foreach ($plantings as $planting) {
-            $on = Day::fromIso(substr((string) $planting->day, 0, 10));
-            foreach ($sowings as $sowing) {
-                $in = $sowing->inGroundOn();
-                if (! isset($meant[$sowing->id]) && $in !== null && $sowing->crop_id === $planting->crop_id && abs($in->number - $on->number) <= self::MEANT_DAYS) {
-                    $meant[$sowing->id] = true;
-
-                    continue 2;
-                }
+        $in = [];
+        foreach ($sowings as $sowing) {
+            if ($sowing->inGroundOn() !== null) {
+                $in[$sowing->id] = [$sowing->crop_id, $sowing->inGroundOn()];
             }
-            $candidate = $here?->candidate($planting->slug, $planting->variety, Route::from($planting->route));
+        }
+        $days = $plantings->mapWithKeys(static fn (stdClass $p): array => [(int) $p->id => [(int) $p->crop_id, Day::fromIso(substr((string) $p->day, 0, 10))]])->all();
+        $meant = Standing::meant($days, $in);
+        $told = [];
+        foreach ($plantings as $planting) {
+            if (isset($meant[(int) $planting->id])) {
+                continue;
+            }
+            $on = $days[(int) $planting->id][1];
+            $route = Route::from($planting->route);
+            $candidate = $here?->candidate($planting->slug, $planting->variety, $route);
             $grown = $candidate->crop ?? Crop::query()->findOrFail($planting->crop_id)->toCore();
-            $to = $candidate?->days->until($on) ?? $on->plus((int) ceil($grown->growth->maturityDays) + $grown->harvest->days);
-            $told[] = ['need' => $candidate === null ? null : self::need($grown, $bed, (float) $planting->metres)] + $this->told("planting {$planting->id}", 'planned', (int) $planting->id, $grown, $planting->variety, Route::from($planting->route), $on, $candidate?->days->firstHarvest($on)?->iso(), $to, (float) $planting->metres, (bool) $planting->pinned);
+            $told[] = ['need' => $candidate === null ? null : self::need($grown, $bed, (float) $planting->metres)]
+                + $this->told("planting {$planting->id}", Standing::ofPlan($grown, $candidate?->days, $on), (int) $planting->id, $grown, $planting->variety, $route, $on, (float) $planting->metres, (bool) $planting->pinned);
         }
 
         return $told;
@@ -164,10 +164,10 @@ final readonly class ZoneGround
      * @param  CropParameters  $grown  as it grows here; where that is not known, as the book has it
      * @return Told
      */
-    private function told(string $key, string $kind, ?int $planting, CropParameters $grown, ?string $variety, Route $route, Day $from, ?string $first, Day $to, float $metres, bool $pinned): array
+    private function told(string $key, Standing $standing, ?int $planting, CropParameters $grown, ?string $variety, Route $route, Day $from, float $metres, bool $pinned): array
     {
-        return ['key' => $key, 'kind' => $kind, 'planting' => $planting, 'crop' => $grown->slug, 'name' => $grown->name, 'family' => $grown->family, 'variety' => $variety, 'route' => $route->value, 'act' => $grown->act($route)->value,
-            'from' => $from->iso(), 'first' => $first, 'to' => max($to->iso(), $from->iso()), 'metres' => $metres, 'pinned' => $pinned, 'feeder' => $grown->feeder, 'height_cm' => $grown->heightCm, 'need' => null];
+        return ['key' => $key, 'kind' => $standing->kind->value, 'planting' => $planting, 'crop' => $grown->slug, 'name' => $grown->name, 'family' => $grown->family, 'variety' => $variety, 'route' => $route->value, 'act' => $grown->act($route)->value,
+            'from' => $from->iso(), 'first' => $standing->first?->iso(), 'to' => $standing->to->iso(), 'metres' => $metres, 'pinned' => $pinned, 'feeder' => $grown->feeder, 'height_cm' => $grown->heightCm, 'need' => null];
     }
 
     /** @return array{rows: int, plants: int, seeds: int|null, grams: float|null} of as many rows as the bed is wide for */
@@ -181,31 +181,20 @@ final readonly class ZoneGround
 
     /**
      * @param  list<Told>  $told
-     * @return list<array{kind: string, from: string, to: string, keys: list<string>}> ground booked twice; a planned crop that breaks the rest of its family, or stands outside every window
+     * @return list<array{kind: string, from: string, to: string, keys: list<string>}> as Conflict
      */
     private function conflicts(CoreBed $bed, array $told, ?GrowingHere $here): array
     {
-        // What is over cannot be mended.
-        $over = array_column(array_filter($told, static fn (array $t): bool => in_array($t['kind'], ['done', 'lost'], true)), 'key');
-        $conflicts = array_map(static fn (array $d): array => ['kind' => 'double', 'from' => $d['from']->iso(), 'to' => $d['to']->iso(), 'keys' => $d['keys']],
-            array_values(array_filter($bed->doubleBooked(), static fn (array $d): bool => array_diff($d['keys'], $over) !== [])));
+        $kinds = $usual = [];
         foreach ($told as $stay) {
-            $candidate = $stay['kind'] === 'planned' ? $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route'])) : null;
-            if ($candidate === null) {
-                continue;
-            }
-            [$from, $to] = [Day::fromIso($stay['from']), Day::fromIso($stay['to'])];
-            $others = new CoreBed($bed->key, $bed->length, array_values(array_filter($bed->stays, static fn (Stay $s): bool => $s->key !== $stay['key'])));
-            $broken = Rotation::broken($others, $candidate->crop, $from, $to);
-            if ($broken !== null) {
-                $conflicts[] = ['kind' => 'rest', 'from' => $stay['from'], 'to' => $stay['to'], 'keys' => [$stay['key'], $broken->key]];
-            }
-            if (! $candidate->days->isOpen($from)) {
-                $conflicts[] = ['kind' => 'outside', 'from' => $stay['from'], 'to' => $stay['from'], 'keys' => [$stay['key']]];
+            $kinds[$stay['key']] = StandingKind::from($stay['kind']);
+            $candidate = $stay['kind'] === StandingKind::Planned->value ? $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route'])) : null;
+            if ($candidate !== null) {
+                $usual[$stay['key']] = $candidate->days;
             }
         }
 
-        return $conflicts;
+        return array_map(static fn (Conflict $c): array => ['kind' => $c->kind, 'from' => $c->from->iso(), 'to' => $c->to->iso(), 'keys' => $c->keys], Conflict::on($bed, $kinds, $usual));
     }
 
     /**

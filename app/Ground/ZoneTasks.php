@@ -15,9 +15,6 @@ use App\Zones\Zone;
 /** What is to be done for what is planned, day by day, with its reason. */
 final readonly class ZoneTasks
 {
-    /** Days of coming up, where the record's soil is not asked: as the packet has it. */
-    private const SOIL_ABOVE = 2.0;
-
     public function __construct(private ZoneGround $ground)
     {
     }
@@ -34,7 +31,7 @@ final readonly class ZoneTasks
         $soil = $known[$computation->ruler_hash]['soil'];
         $maximum = $known[$computation->climate_hash]['normals']['maximum'];
         $tasks = [];
-        foreach ($this->ground->beds($zone, $here, $today, $from, $to->plus(365)) as ['bed' => $bed, 'told' => $told]) {
+        foreach ($this->ground->beds($zone, $here, $today, $from, $to->plus(365)) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
             foreach ($told as $stay) {
                 $candidate = $here->candidate($stay['crop'], $stay['variety'], Route::from($stay['route']));
                 $isCover = $candidate?->crop->kind === Crop::COVER;
@@ -43,10 +40,9 @@ final readonly class ZoneTasks
                     continue;
                 }
                 $on = Day::fromIso($stay['from']);
-                $emerges = $candidate->crop->emergence->daysAt(max(1.0, $soil[$on->yearDay()->number - 1]) + self::SOIL_ABOVE);
-                $up = $candidate->route === Route::Direct && $emerges !== null ? $on->plus((int) ceil($emerges)) : null;
+                $up = Preparation::up($candidate->crop, $candidate->route, $on, $soil);
                 $first = $candidate->days->firstHarvest($on) ?? $on->plus((int) $candidate->crop->growth->maturityDays);
-                $own = $isCover ? Preparation::ofCover($candidate->crop, $on, $stay['kind'] === 'planned' ? $up : null, $first, self::next($told, $stay['from']))
+                $own = $isCover ? Preparation::ofCover($candidate->crop, $on, $stay['kind'] === 'planned' ? $up : null, $first, $core->nextAfter($on))
                     : Preparation::of($candidate->crop, $candidate->route, $on, $up, $first, $soil, $maximum);
                 foreach ($own as $task) {
                     if (($task->to ?? $task->on)->number >= $from->number && $task->on->number <= $to->number) {
@@ -58,16 +54,5 @@ final readonly class ZoneTasks
         usort($tasks, static fn (array $a, array $b): int => [$a['on'], $a['name'], $a['key']] <=> [$b['on'], $b['name'], $b['key']]);
 
         return $tasks;
-    }
-
-    /**
-     * @param  list<array{from: string, ...}>  $stays  of a bed
-     * @return Day|null when the next one begins after a day
-     */
-    private static function next(array $stays, string $after): ?Day
-    {
-        $later = array_filter(array_column($stays, 'from'), static fn (string $from): bool => $from > $after);
-
-        return $later === [] ? null : Day::fromIso(min($later));
     }
 }

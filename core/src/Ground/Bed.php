@@ -27,6 +27,12 @@ final readonly class Bed
         return new self($this->key, $this->length, [...$this->stays, $stay]);
     }
 
+    /** The same bed if a stay were not on it. */
+    public function without(string $key): self
+    {
+        return new self($this->key, $this->length, array_values(array_filter($this->stays, static fn (Stay $s): bool => $s->key !== $key)));
+    }
+
     /** @return float metres that are free on every day from one to another */
     public function free(Day $from, Day $to): float
     {
@@ -91,6 +97,19 @@ final readonly class Bed
         }
 
         return $last;
+    }
+
+    /** @return Day|null when the next stay begins after a day */
+    public function nextAfter(Day $day): ?Day
+    {
+        $next = null;
+        foreach ($this->stays as $stay) {
+            if ($day->isBefore($stay->from) && ($next === null || $stay->from->isBefore($next))) {
+                $next = $stay->from;
+            }
+        }
+
+        return $next;
     }
 
     private function taken(int $day): float

@@ -35,6 +35,23 @@ final class Preparation
     /** Days a cover crop lies cut before seed is sown after it. */
     private const ROTS = 21;
 
+    /** A bed that is made ready is so much warmer than the usual ground, °C. */
+    private const SOIL_ABOVE = 2.0;
+
+    /** In colder soil than this coming up is reckoned as at it, °C. */
+    private const COLDEST = 1.0;
+
+    /**
+     * @param  list<float>  $soil  normal soil temperature by day of the year, °C
+     * @return Day|null when what is sown on a day usually comes up; null: it is set out, or does not come up in such soil
+     */
+    public static function up(Crop $crop, Route $route, Day $on, array $soil): ?Day
+    {
+        $days = $crop->emergence->daysAt(max(self::COLDEST, $soil[$on->yearDay()->number - 1]) + self::SOIL_ABOVE);
+
+        return $route === Route::Direct && $days !== null ? $on->plus((int) ceil($days)) : null;
+    }
+
     /**
      * A cover crop is for the ground: nothing is made ready for it, and it is cut once its stand is worth having, before it seeds,
      * and in time for what comes after it.

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Ground;
+
+use Anthesis\Record\Day;
+
+/** Something on a bed that cannot go as it is planned. */
+final readonly class Conflict
+{
+    /** More stands on it than it is long. */
+    public const DOUBLE = 'double';
+
+    /** A planned crop breaks the rest of its family. */
+    public const REST = 'rest';
+
+    /** A planned crop goes in outside every window. */
+    public const OUTSIDE = 'outside';
+
+    /** @param  list<string>  $keys  of the stays it is between, the planned one first */
+    private function __construct(public string $kind, public Day $from, public Day $to, public array $keys)
+    {
+    }
+
+    /**
+     * @param  array<string, StandingKind>  $kinds  of its stays, by key
+     * @param  array<string, GroundDays>  $usual  how long what is planned stays here, by key of its stay
+     * @return list<self>
+     */
+    public static function on(Bed $bed, array $kinds, array $usual): array
+    {
+        $conflicts = [];
+        foreach ($bed->doubleBooked() as $span) {
+            if (array_filter($span['keys'], static fn (string $key): bool => ! ($kinds[$key] ?? StandingKind::Planned)->isOver()) !== []) {
+                $conflicts[] = new self(self::DOUBLE, $span['from'], $span['to'], $span['keys']);
+            }
+        }
+        foreach ($bed->stays as $stay) {
+            if (($kinds[$stay->key] ?? null) !== StandingKind::Planned || ! isset($usual[$stay->key])) {
+                continue;
+            }
+            $broken = Rotation::broken($bed->without($stay->key), $stay->crop, $stay->from, $stay->to);
+            if ($broken !== null) {
+                $conflicts[] = new self(self::REST, $stay->from, $stay->to, [$stay->key, $broken->key]);
+            }
+            if (! $usual[$stay->key]->isOpen($stay->from)) {
+                $conflicts[] = new self(self::OUTSIDE, $stay->from, $stay->from, [$stay->key]);
+            }
+        }
+
+        return $conflicts;
+    }
+}
