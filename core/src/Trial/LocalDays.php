@@ -23,8 +23,6 @@ final readonly class LocalDays
     /** So many sowings that say nothing new stand beside those that were seen. */
     private const DOUBT = 3;
 
-    /** The replay's guard against the rounding of sums. */
-
     /**
      * @param  list<float>  $shares  q of each sowing that could be told from the record, in their order
      * @param  float  $days  packet days for this place

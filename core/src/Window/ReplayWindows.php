@@ -20,8 +20,6 @@ use Anthesis\Words\Phrase;
  */
 final readonly class ReplayWindows
 {
-    /** Shares are means of quotients; a day that reaches the standard exactly counts. */
-
     /** @var list<float> length 365, expected harvest of sow day i+1 */
     public array $expected;
 

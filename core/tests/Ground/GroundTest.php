@@ -10,6 +10,7 @@ use Anthesis\Crop\Seed;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Ground\Bed;
 use Anthesis\Ground\Candidate;
+use Anthesis\Ground\Conflict;
 use Anthesis\Ground\Fit;
 use Anthesis\Ground\GroundDays;
 use Anthesis\Ground\Placement;
@@ -17,6 +18,8 @@ use Anthesis\Ground\Preparation;
 use Anthesis\Ground\Rotation;
 use Anthesis\Ground\SeasonPlanner;
 use Anthesis\Ground\SeedNeed;
+use Anthesis\Ground\Standing;
+use Anthesis\Ground\StandingKind;
 use Anthesis\Ground\Stay;
 use Anthesis\Ground\Task;
 use Anthesis\Ground\Wish;
@@ -135,6 +138,88 @@ final class GroundTest extends TestCase
         self::assertFalse(Rotation::feedsAfterHunger($hungry, self::crop('carrot'), $on));
         self::assertFalse(Rotation::feedsAfterHunger($bed(self::stay('carrot', '2022-05-01', '2022-10-01')), self::crop('bush-bean'), $on));
         self::assertSame([3, 4, 4], array_map(Rotation::years(...), ['Apiaceae', 'Brassicaceae', 'Amaryllidaceae']));
+    }
+
+    public function test_what_stands_before_the_one_that_breaks_a_rest_hides_it_not(): void
+    {
+        $on = Day::fromIso('2023-06-01');
+        $offending = new Stay('offending', self::crop('parsnip'), $on->plus(-300), $on->plus(-200), 1.0);
+        foreach ([
+            'another family' => new Stay('a', self::crop('kale'), $on->plus(-500), $on->plus(-400), 1.0),
+            'a cover crop' => new Stay('a', self::crop('cover-rye'), $on->plus(-190), $on->plus(-100), 1.0),
+            'its own family beside it' => new Stay('a', self::crop('dill'), $on->plus(10), $on->plus(30), 1.0),
+            'its own family long ago' => new Stay('a', self::crop('dill'), $on->plus(-1500), $on->plus(-1400), 1.0),
+        ] as $what => $before) {
+            self::assertSame('offending', Rotation::broken(new Bed('one', 10.0, [$before, $offending]), self::crop('carrot'), $on, $on->plus(60))?->key, $what);
+        }
+    }
+
+    public function test_of_several_beds_the_one_that_stood_empty_the_shortest_is_taken(): void
+    {
+        [$from, $to] = [Day::fromIso('2026-06-01'), Day::fromIso('2026-10-31')];
+        $wish = new Wish('kale', [self::candidate('kale', '06-01', '07-30', 50, 60, 30)], 8.0);
+        $bed = static fn (string $key, ?string $ended): Bed => new Bed($key, 10.0, $ended === null ? [] : [self::stay('carrot', '2026-03-01', $ended)]);
+        $taken = static fn (Bed ...$beds): array => array_map(static fn (Placement $p): array => [$p->bed?->key, $p->reason], SeasonPlanner::plan(array_values($beds), [$wish], $from, $to))[0];
+        self::assertSame(['late', 'follows'], $taken($bed('early', '2026-04-10'), $bed('late', '2026-05-20'), $bed('middle', '2026-05-01')));
+        self::assertSame(['late', 'follows'], $taken($bed('never', null), $bed('late', '2026-05-20')), 'an empty bed stays whole');
+        self::assertSame(['first', 'free'], $taken($bed('first', null), $bed('second', null)));
+    }
+
+    public function test_what_stands_is_known_by_what_was_seen_then_by_the_season_then_by_what_is_usual(): void
+    {
+        $carrot = self::crop('carrot');
+        $usual = self::candidate('carrot', '04-01', '06-30', 70, 80, 20)->days;
+        $in = Day::fromIso('2026-05-01');
+        $likely = [Day::fromIso('2026-07-20'), Day::fromIso('2026-08-02')];
+        $told = static fn (Standing $s): array => [$s->kind->value, $s->first?->iso(), $s->to->iso()];
+        self::assertSame(['under-way', '2026-07-10', '2026-08-09'], $told(Standing::ofSowing($carrot, $usual, $in, null, null, null, false)), '70 days; 80 and 20');
+        self::assertSame(['under-way', '2026-07-20', Day::fromIso('2026-08-02')->plus($carrot->harvest->days)->iso()], $told(Standing::ofSowing($carrot, $usual, $in, null, $likely, null, false)));
+        self::assertSame(['under-way', '2026-07-15', Day::fromIso('2026-08-02')->plus($carrot->harvest->days)->iso()], $told(Standing::ofSowing($carrot, $usual, $in, Day::fromIso('2026-07-15'), $likely, null, false)));
+        self::assertSame(['done', '2026-07-15', '2026-08-01'], $told(Standing::ofSowing($carrot, $usual, $in, Day::fromIso('2026-07-15'), $likely, Day::fromIso('2026-08-01'), false)));
+        self::assertSame(['lost', null, '2026-06-01'], $told(Standing::ofSowing($carrot, $usual, $in, null, $likely, Day::fromIso('2026-06-01'), true)));
+        self::assertSame(['under-way', null, '2026-05-01'], $told(Standing::ofSowing($carrot, null, $in, null, null, null, false)), 'nothing is known of it here');
+        self::assertSame(['done', null, '2026-05-01'], $told(Standing::ofSowing($carrot, null, $in, null, null, Day::fromIso('2026-04-01'), false)), 'it ends no earlier than it begins');
+        self::assertSame(['planned', '2026-07-10', '2026-08-09'], $told(Standing::ofPlan($carrot, $usual, $in)));
+        self::assertSame(['planned', null, $in->plus((int) ceil($carrot->growth->maturityDays) + $carrot->harvest->days)->iso()], $told(Standing::ofPlan($carrot, null, $in)));
+        self::assertSame([false, false, true, true], array_map(static fn (StandingKind $k): bool => $k->isOver(), [StandingKind::Planned, StandingKind::UnderWay, StandingKind::Lost, StandingKind::Done]));
+    }
+
+    public function test_a_sowing_of_the_crop_within_three_weeks_is_the_one_that_was_meant_and_of_one_planting(): void
+    {
+        $day = static fn (int $offset): Day => Day::fromIso('2026-05-01')->plus($offset);
+        self::assertSame([1 => 10, 2 => 11], Standing::meant([1 => [5, $day(0)], 2 => [5, $day(10)], 3 => [5, $day(20)]], [10 => [5, $day(-21)], 11 => [5, $day(31)]]));
+        self::assertSame([], Standing::meant([1 => [5, $day(0)]], [10 => [5, $day(-22)], 11 => [5, $day(22)], 12 => [6, $day(0)]]));
+        self::assertSame([1 => 11], Standing::meant([1 => [5, $day(0)], 2 => [5, $day(1)]], [10 => [6, $day(0)], 11 => [5, $day(21)]]), 'one sowing, one planting');
+    }
+
+    public function test_what_cannot_go_as_it_is_planned_is_told_and_what_is_over_is_not(): void
+    {
+        $usual = self::candidate('carrot', '04-01', '06-30', 70, 80, 20)->days;
+        $bed = new Bed('one', 10.0, [self::stay('kale', '2026-01-01', '2026-04-10', 8.0, 'over'), self::stay('beet', '2026-04-05', '2026-05-01', 8.0, 'lost'), self::stay('parsnip', '2025-04-01', '2025-10-01', 8.0, 'then'),
+            self::stay('carrot', '2026-07-01', '2026-09-30', 8.0, 'plan'), self::stay('bush-bean', '2026-09-01', '2026-10-10', 8.0, 'other')]);
+        $kinds = ['over' => StandingKind::Done, 'lost' => StandingKind::Lost, 'then' => StandingKind::Done, 'plan' => StandingKind::Planned, 'other' => StandingKind::UnderWay];
+        $told = static fn (array $kinds, array $days): array => array_map(static fn (Conflict $c): array => [$c->kind, $c->from->iso(), $c->to->iso(), $c->keys], Conflict::on($bed, $kinds, $days));
+        $double = ['double', '2026-09-01', '2026-09-30', ['plan', 'other']];
+        self::assertSame([$double, ['rest', '2026-07-01', '2026-09-30', ['plan', 'then']], ['outside', '2026-07-01', '2026-07-01', ['plan']]], $told($kinds, ['plan' => $usual]));
+        self::assertSame([$double], $told($kinds, []), 'where nobody knows its windows here');
+        self::assertSame([$double], $told(['plan' => StandingKind::UnderWay] + $kinds, ['plan' => $usual]), 'what stands already is not argued with');
+        self::assertSame([['double', '2026-04-05', '2026-04-10', ['over', 'lost']], $double], $told(['over' => StandingKind::UnderWay] + $kinds, []));
+        self::assertSame(['2026-07-01', '2026-09-01', null], array_map(static fn (string $on): ?string => $bed->nextAfter(Day::fromIso($on))?->iso(), ['2026-06-30', '2026-07-01', '2026-09-01']));
+        self::assertSame(['over', 'lost', 'then', 'other'], array_map(static fn (Stay $s): string => $s->key, $bed->without('plan')->stays));
+    }
+
+    public function test_what_is_sown_in_a_bed_made_ready_comes_up_as_in_soil_two_degrees_warmer(): void
+    {
+        $radish = self::crop('radish');
+        $on = Day::fromIso('2026-05-01');
+        $soil = array_fill(0, 365, 30.0);
+        $soil[$on->yearDay()->number - 1] = 10.0;
+        $days = $radish->emergence->daysAt(12.0) ?? self::fail('radishes come up in cool soil');
+        self::assertSame($on->plus((int) ceil($days))->iso(), Preparation::up($radish, Route::Direct, $on, $soil)?->iso());
+        self::assertNull(Preparation::up($radish, Route::Transplant, $on, $soil));
+        $cold = array_fill(0, 365, -5.0);
+        $least = $radish->emergence->daysAt(3.0);
+        self::assertSame($least === null ? null : $on->plus((int) ceil($least))->iso(), Preparation::up($radish, Route::Direct, $on, $cold)?->iso());
     }
 
     public function test_what_fits_comes_to_a_harvest_worth_having_within_the_gap(): void

@@ -83,6 +83,20 @@ final class FilledRecordTest extends TestCase
         self::assertSame(2, $filled->filledIn()[1]['station']);
     }
 
+    public function test_the_series_goes_from_the_first_day_of_any_station_to_the_last_of_any(): void
+    {
+        $short = new StationSeries($this->record('2020-02-01', $this->wave(20, 3.0)));
+        $long = new StationSeries($this->record('2020-01-10', $this->wave(60, 3.0)));
+        foreach ([[$short, $long], [$long, $short]] as $stations) {
+            $filled = FilledRecord::of($stations);
+            self::assertSame(['2020-01-10', '2020-03-09', 60], [$filled->record->first->iso(), $filled->record->last()->iso(), $filled->record->days()]);
+            self::assertNotContains(null, $filled->record->minimum);
+        }
+        // One that is over before the other begins: the days between are there, and missing.
+        $apart = FilledRecord::of([new StationSeries($this->record('2020-03-01', [1.0, 2.0])), new StationSeries($this->record('2020-02-26', [5.0, 6.0]))]);
+        self::assertSame(['2020-02-26', [5.0, 6.0, null, null, 1.0, 2.0], [1, 1, null, null, 0, 0]], [$apart->record->first->iso(), $apart->record->minimum, $apart->minimumFrom]);
+    }
+
     public function test_matching_can_be_left_out_and_the_lapse_chosen(): void
     {
         $first = $this->record('2020-01-01', [...$this->wave(50, 3.0), null]);

@@ -311,6 +311,22 @@ final class ReplayTest extends TestCase
         self::assertNotContains($last + 1, $sown);
     }
 
+    public function test_sowings_that_do_not_count_or_do_not_come_up_keep_no_later_one_from_counting(): void
+    {
+        // Three years; the first soil is too cold to come up in, and a month of the second is missing.
+        $days = 3 * 365;
+        $record = $this->steady(12.0, 22.0, $days);
+        $minimum = $maximum = [];
+        foreach ($record->minimum as $i => $low) {
+            $isGap = $i >= 500 && $i < 530;
+            $minimum[] = $isGap ? null : ($i < 40 ? -1.0 : $low);
+            $maximum[] = $isGap ? null : ($i < 40 ? 1.0 : $record->maximum[$i]);
+        }
+        $runs = (new Replay(new DailyRecord($record->first, $minimum, $maximum), Latitude::of(0.0), Site::openGround(), LightSchool::None))->runs($this->crop('radish'), Route::Direct)->outcomes;
+        $came = static fn (int $day): ?Outcome => Outcome::fromCode($runs[$day]);
+        self::assertSame([Outcome::NoEmergenceCold, Outcome::Harvest, null, Outcome::Harvest], [$came(5), $came(100), $came(495), $came(560)]);
+    }
+
     public function test_what_the_record_ends_before_has_not_come_up(): void
     {
         $radish = $this->crop('radish')->emergence;

@@ -172,6 +172,31 @@ final class ReplayWindowsTest extends TestCase
         self::assertSame([[365, 7]], array_map(static fn (FairChance $c): array => [$c->days->days, $c->ofTen], $long->chances));
     }
 
+    /** Whatever the shares are, and wherever in the year. */
+    public function test_a_fair_chance_is_the_mean_of_just_its_own_days(): void
+    {
+        mt_srand(7);
+        $seen = 0;
+        for ($round = 0; $round < 40; $round++) {
+            $years = $at = [];
+            for ($day = 1; $day <= 365; $day++) {
+                $at[$day] = $day % 12 === 1 || $day === 1 ? mt_rand(2, 7) : $at[$day - 1];
+            }
+            $made = $this->windows(static fn (int $year, int $day): int => $year < $at[$day] ? self::HARVEST : self::HEAT, from: YearDay::of(mt_rand(1, 12), 1));
+            // Seven days, as reliability is smoothed.
+            $share = static fn (int $day): float => array_sum(array_map(static fn (int $i): int => $at[($day + $i + 364) % 365 + 1], range(-3, 3))) / 70;
+            foreach ($made->chances as $chance) {
+                $sum = 0.0;
+                for ($i = 0; $i < $chance->days->days; $i++) {
+                    $sum += $share($chance->days->first->plus($i)->number);
+                }
+                self::assertSame((int) floor(10 * $sum / $chance->days->days + 1e-9), $chance->ofTen, "round {$round}, from {$chance->days->first->iso()}");
+                $seen++;
+            }
+        }
+        self::assertGreaterThan(100, $seen);
+    }
+
     public function test_a_crop_without_a_window_is_told_its_nearest_day_and_what_it_was_lost_to(): void
     {
         $none = $this->windows(static fn (int $year, int $day): int => $day >= 100 && $day <= 130 && $year < 4 ? self::HARVEST : ($day < 200 ? self::FREEZE_LATE : self::HEAT))->noWindow;
