@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, Refusal, taken, type Schema } from './client';
+import { makeStale, zoneKey } from './stale';
 
 /** What several screens ask of the log and of what the ground answers. */
 
@@ -33,34 +34,34 @@ export function useWriteLine(zone: string) {
             const [refused] = answer.refused;
             if (refused) throw new Refusal(refused.message, 422, { [refused.field]: [refused.message] });
         },
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['log', zone] }),
+        onSuccess: () => makeStale(queries, zone, 'logged'),
     });
 }
 
 export function useUnderWay(zone: string) {
     return useQuery({
-        queryKey: ['log', zone, 'under-way'],
+        queryKey: zoneKey(zone, 'log', 'under-way'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/under-way', { params: { path: { zone } } })),
     });
 }
 
 export function useTrials(zone: string, crop?: string) {
     return useQuery({
-        queryKey: ['log', zone, 'trials', crop],
+        queryKey: zoneKey(zone, 'log', 'trials', crop),
         queryFn: () => taken(api.GET('/api/zones/{zone}/trials', { params: { path: { zone }, query: { crop } } })),
     });
 }
 
 export function useLocalDays(zone: string) {
     return useQuery({
-        queryKey: ['log', zone, 'local-days'],
+        queryKey: zoneKey(zone, 'log', 'local-days'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/local-days', { params: { path: { zone } } })),
     });
 }
 
 export function useCues(zone: string) {
     return useQuery({
-        queryKey: ['log', zone, 'cues'],
+        queryKey: zoneKey(zone, 'log', 'cues'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/cues', { params: { path: { zone } } })),
     });
 }
@@ -68,7 +69,7 @@ export function useCues(zone: string) {
 /** Beds, crops and what is due: what a line of the log may name. */
 export function useLogBook(zone: string) {
     return useQuery({
-        queryKey: ['log', zone, 'book'],
+        queryKey: zoneKey(zone, 'log', 'book'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } })),
     });
 }
@@ -76,7 +77,7 @@ export function useLogBook(zone: string) {
 /** What is to be done for what is planned on the beds. */
 export function useGroundTasks(zone: string, span: { from: string; to: string }) {
     return useQuery({
-        queryKey: ['ground', zone, 'tasks', span],
+        queryKey: zoneKey(zone, 'ground', 'tasks', span),
         queryFn: () => taken(api.GET('/api/zones/{zone}/ground-tasks', { params: { path: { zone }, query: span } })),
     });
 }

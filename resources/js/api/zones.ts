@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Computation } from './client';
+import { makeStale, zoneKey } from './stale';
 
 /** What several screens ask of zones. Keys begin with what they are about, so that a change is seen everywhere. */
 
@@ -9,7 +10,7 @@ export function useZones() {
 
 export function useZone(zone: string | undefined) {
     return useQuery({
-        queryKey: ['zone', zone],
+        queryKey: zoneKey(zone, 'itself'),
         enabled: zone !== undefined,
         // While it is being computed, by whomever, it is looked at again.
         refetchInterval: (query) =>
@@ -33,7 +34,7 @@ export function useComputation(zone: string, id: number | null) {
             const computation = await taken(
                 api.GET('/api/computations/{computation}', { params: { path: { computation: id ?? 0 } } }),
             );
-            if (isOver(computation)) await forgetZone(queries, zone);
+            if (isOver(computation)) await makeStale(queries, zone, 'computed');
             return computation;
         },
     });
@@ -52,27 +53,14 @@ export function useCancel() {
 export function useClimate(zone: string, period?: { from: number; to: number }, enabled = true) {
     return useQuery({
         enabled,
-        queryKey: ['climate', zone, period ?? 'used'],
+        queryKey: zoneKey(zone, 'climate', period ?? 'used'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/climate', { params: { path: { zone }, query: period } })),
     });
 }
 
 export function useStations(zone: string) {
     return useQuery({
-        queryKey: ['stations', zone],
+        queryKey: zoneKey(zone, 'stations'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/stations', { params: { path: { zone } } })),
     });
-}
-
-export async function forgetZone(queries: ReturnType<typeof useQueryClient>, zone: string) {
-    await Promise.all([
-        queries.invalidateQueries({ queryKey: ['zones'] }),
-        queries.invalidateQueries({ queryKey: ['zone', zone] }),
-        queries.invalidateQueries({ queryKey: ['windows', zone] }),
-        queries.invalidateQueries({ queryKey: ['climate', zone] }),
-        queries.invalidateQueries({ queryKey: ['quality', zone] }),
-        queries.invalidateQueries({ queryKey: ['stations', zone] }),
-        queries.invalidateQueries({ queryKey: ['editions', zone] }),
-        queries.invalidateQueries({ queryKey: ['imports', zone] }),
-    ]);
 }

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, asForm, taken } from '../../api/client';
-import { whenStale } from '../../api/stale';
+import { makeBookStale, whenStale } from '../../api/stale';
 
 /** What may stand in a crop's cells; it changes with the application alone. */
 export function useCropColumns() {
@@ -33,15 +33,6 @@ export function useCropTrial(crop: string, zone: string, cells: Cells) {
     });
 }
 
-/** What follows from a changed crop: the book, and the windows of every zone once they are computed anew. */
-function forgetCrops(queries: ReturnType<typeof useQueryClient>) {
-    return Promise.all([
-        queries.invalidateQueries({ queryKey: ['crops'] }),
-        queries.invalidateQueries({ queryKey: ['windows'] }),
-        queries.invalidateQueries({ queryKey: ['climate'] }),
-    ]);
-}
-
 export const cropDraft = (crop: string) => `crop-${crop}`;
 
 export function useSaveCrop(crop: string) {
@@ -50,7 +41,7 @@ export function useSaveCrop(crop: string) {
         meta: { draft: cropDraft(crop) },
         mutationFn: (body: { cells: Cells; note: string; version: number }) =>
             taken(api.PATCH('/api/crops/{crop}', { params: { path: { crop } }, body })),
-        onSuccess: () => forgetCrops(queries),
+        onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
@@ -65,7 +56,7 @@ export function useRevertCrop(crop: string) {
                     body: { version },
                 }),
             ),
-        onSuccess: () => forgetCrops(queries),
+        onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
@@ -85,7 +76,7 @@ export function useSettleShippedCrop() {
                     body: { take, ...(version === null ? {} : { version }) },
                 }),
             ),
-        onSuccess: () => forgetCrops(queries),
+        onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
@@ -98,7 +89,7 @@ export function useImportCrops() {
             body.set('file', file);
             return taken(api.POST('/api/crops', asForm(body)));
         },
-        onSuccess: () => forgetCrops(queries),
+        onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
@@ -120,7 +111,7 @@ export function useSaveVariety(crop: string, variety: number | undefined) {
                           body,
                       }),
             ),
-        onSuccess: () => forgetCrops(queries),
+        onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }
@@ -130,7 +121,7 @@ export function useTakeOutVariety(crop: string) {
     return useMutation({
         mutationFn: (variety: number) =>
             taken(api.DELETE('/api/crops/{crop}/varieties/{variety}', { params: { path: { crop, variety } } })),
-        onSuccess: () => forgetCrops(queries),
+        onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
 }

@@ -1,11 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Schema } from '../../api/client';
+import { makeStale, zoneKey } from '../../api/stale';
 
 export type Cue = Schema['Cue'];
 
 function useChanged(zone: string) {
     const queries = useQueryClient();
-    return (cues: Cue[]) => queries.setQueryData(['log', zone, 'cues'], cues);
+    return (cues: Cue[]) => {
+        queries.setQueryData(zoneKey(zone, 'log', 'cues'), cues);
+        void makeStale(queries, zone, 'cue-changed');
+    };
 }
 
 export const cueDraft = (zone: string) => `cue-${zone}`;

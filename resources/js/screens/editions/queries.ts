@@ -1,10 +1,10 @@
-import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Schema } from '../../api/client';
-import { forgetZone } from '../../api/zones';
+import { makeStale, zoneKey } from '../../api/stale';
 
 export function useEditions(zone: string) {
     return useQuery({
-        queryKey: ['editions', zone],
+        queryKey: zoneKey(zone, 'editions'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/editions', { params: { path: { zone } } })),
     });
 }
@@ -15,7 +15,7 @@ export type Objection = Schema['Objection'];
 /** The next edition as it would be frozen now. */
 export function useDraft(zone: string, ready: boolean) {
     return useQuery({
-        queryKey: ['draft', zone],
+        queryKey: zoneKey(zone, 'draft'),
         enabled: ready,
         retry: false,
         queryFn: () => taken(api.GET('/api/zones/{zone}/draft', { params: { path: { zone } } })),
@@ -27,7 +27,7 @@ export function useObject(zone: string) {
     return useMutation({
         mutationFn: (body: { key: string; crop: string; text: string }) =>
             taken(api.POST('/api/zones/{zone}/objections', { params: { path: { zone } }, body })),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['draft', zone] }),
+        onSuccess: () => makeStale(queries, zone, 'objected'),
     });
 }
 
@@ -38,7 +38,7 @@ export function useAnswer(zone: string) {
             taken(
                 api.POST('/api/objections/{objection}/answer', { params: { path: { objection } }, body: { answer } }),
             ),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['draft', zone] }),
+        onSuccess: () => makeStale(queries, zone, 'objected'),
     });
 }
 
@@ -59,7 +59,7 @@ export function usePublish(zone: string) {
         }) => taken(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body })),
         onSuccess: (publication) => {
             queries.setQueryData(['publication', publication.id], publication);
-            return queries.invalidateQueries({ queryKey: ['editions', zone] });
+            return makeStale(queries, zone, 'publishing');
         },
     });
 }
@@ -70,7 +70,7 @@ export function useSign(zone: string) {
     return useMutation({
         mutationFn: (number: number) =>
             taken(api.POST('/api/zones/{zone}/editions/{number}/signature', { params: { path: { zone, number } } })),
-        onSuccess: () => forgetEditions(queries, zone),
+        onSuccess: () => makeStale(queries, zone, 'published'),
     });
 }
 
@@ -84,14 +84,8 @@ export function useWithdraw(zone: string) {
                     body: { reason },
                 }),
             ),
-        onSuccess: () => forgetEditions(queries, zone),
+        onSuccess: () => makeStale(queries, zone, 'published'),
     });
-}
-
-async function forgetEditions(queries: QueryClient, zone: string) {
-    await forgetZone(queries, zone);
-    await queries.invalidateQueries({ queryKey: ['draft', zone] });
-    await queries.invalidateQueries({ queryKey: ['editions', zone] });
 }
 
 /** Follows the making of an edition's pages until it is in force, then lets everything of its zone be fetched anew. */
@@ -106,10 +100,7 @@ export function usePublication(zone: string, id: number | null) {
             const publication = await taken(
                 api.GET('/api/publications/{publication}', { params: { path: { publication: id ?? 0 } } }),
             );
-            if (publication.state === 'done') {
-                await forgetZone(queries, zone);
-                await queries.invalidateQueries({ queryKey: ['draft', zone] });
-            }
+            if (publication.state === 'done') await makeStale(queries, zone, 'published');
             return publication;
         },
     });

@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, taken, type Schema } from '../../api/client';
+import { makeStale, zoneKey } from '../../api/stale';
 
 export type GroundData = Schema['Ground'];
 export type GroundBed = Schema['GroundBed'];
@@ -25,7 +26,7 @@ export type Wish = { key: string; crop: string; variety: string | null; metres: 
 
 export function useGround(zone: string, span: Span) {
     return useQuery({
-        queryKey: ['ground', zone, span],
+        queryKey: zoneKey(zone, 'ground', span),
         placeholderData: keepPreviousData,
         retry: false,
         queryFn: () => taken(api.GET('/api/zones/{zone}/ground', { params: { path: { zone }, query: span } })),
@@ -42,11 +43,10 @@ export function usePlantings(zone: string, span: Span) {
         onSuccess: ({ ground }) => {
             const changed = new Map(ground.beds.map((bed) => [bed.id, bed]));
             queries.setQueryData<GroundData>(
-                ['ground', zone, span],
+                zoneKey(zone, 'ground', span),
                 (now) => now && { ...now, beds: now.beds.map((bed) => changed.get(bed.id) ?? bed) },
             );
-            void queries.invalidateQueries({ queryKey: ['ground', zone, 'fits'] });
-            void queries.invalidateQueries({ queryKey: ['ground', zone, 'tasks'] });
+            void makeStale(queries, zone, 'planned');
         },
     });
     return {
@@ -69,7 +69,7 @@ export function usePlantings(zone: string, span: Span) {
 
 export function useFits(zone: string, bed: number, span: Span) {
     return useQuery({
-        queryKey: ['ground', zone, 'fits', bed, span],
+        queryKey: zoneKey(zone, 'ground', 'fits', bed, span),
         queryFn: () =>
             taken(api.GET('/api/zones/{zone}/beds/{bed}/fits', { params: { path: { zone, bed }, query: span } })),
     });
@@ -109,13 +109,16 @@ export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
                 : taken(
                       api.PUT('/api/zones/{zone}/beds/{bed}', { params: { path: { zone, bed }, query: span }, body }),
                   ),
-        onSuccess: (ground) => queries.setQueryData(['ground', zone, span], ground),
+        onSuccess: (ground) => {
+            queries.setQueryData(zoneKey(zone, 'ground', span), ground);
+            void makeStale(queries, zone, 'bed-saved');
+        },
     });
 }
 
 export function useWorth(zone: string) {
     return useQuery({
-        queryKey: ['ground', zone, 'worth'],
+        queryKey: zoneKey(zone, 'ground', 'worth'),
         retry: false,
         queryFn: () => taken(api.GET('/api/zones/{zone}/worth', { params: { path: { zone } } })),
     });
@@ -128,7 +131,7 @@ export function useSavePrice(zone: string) {
         mutationFn: ({ crop, price }: { crop: string; price: number | null }) =>
             taken(api.PUT('/api/prices/{crop}', { params: { path: { crop } }, body: { price } })),
         onSuccess: ({ crop, price }) =>
-            queries.setQueryData<Worth[]>(['ground', zone, 'worth'], (rows) =>
+            queries.setQueryData<Worth[]>(zoneKey(zone, 'ground', 'worth'), (rows) =>
                 rows?.map((row) => (row.crop === crop ? { ...row, price } : row)),
             ),
     });

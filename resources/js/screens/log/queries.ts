@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, asForm, taken, type Schema } from '../../api/client';
+import { makeStale, zoneKey } from '../../api/stale';
 
 export type Line = Schema['LogEntry'];
 
@@ -15,7 +16,7 @@ export type Asked = {
 
 export function useLines(zone: string, asked: Asked) {
     return useInfiniteQuery({
-        queryKey: ['log', zone, 'lines', asked],
+        queryKey: zoneKey(zone, 'log', 'lines', asked),
         initialPageParam: undefined as string | undefined,
         queryFn: ({ pageParam }) =>
             taken(
@@ -53,7 +54,7 @@ export function useLogImport(zone: string, id: number | null) {
             const read = await taken(
                 api.GET('/api/log-imports/{logImport}', { params: { path: { logImport: id ?? 0 } } }),
             );
-            if (isOver(read)) await queries.invalidateQueries({ queryKey: ['log', zone] });
+            if (isOver(read)) await makeStale(queries, zone, 'logged');
             return read;
         },
         refetchInterval: (query) => (query.state.data && isOver(query.state.data) ? false : 400),

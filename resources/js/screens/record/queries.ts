@@ -1,11 +1,12 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, asForm, stationFile, taken, type ReadingChoices, type Schema } from '../../api/client';
 import { whenStale } from '../../api/stale';
+import { makeStale, zoneKey } from '../../api/stale';
 
 /** The climate a zone's windows lean on, or that of a period of cold seasons. */
 export function useYearCourse(zone: string, year: number) {
     return useQuery({
-        queryKey: ['climate', zone, year],
+        queryKey: zoneKey(zone, 'climate', year),
         enabled: year > 0,
         placeholderData: keepPreviousData,
         queryFn: () => taken(api.GET('/api/zones/{zone}/climate/years/{year}', { params: { path: { zone, year } } })),
@@ -14,14 +15,14 @@ export function useYearCourse(zone: string, year: number) {
 
 export function useRecordImports(zone: string) {
     return useQuery({
-        queryKey: ['imports', zone],
+        queryKey: zoneKey(zone, 'imports'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/record-imports', { params: { path: { zone } } })),
     });
 }
 
 export function useQuality(zone: string, station?: number) {
     return useQuery({
-        queryKey: ['quality', zone, station],
+        queryKey: zoneKey(zone, 'quality', station),
         queryFn: () => taken(api.GET('/api/zones/{zone}/quality', { params: { path: { zone }, query: { station } } })),
     });
 }
@@ -126,10 +127,10 @@ export function useDecision(zone: string, onComputing: (computation: number) => 
                     : api.POST('/api/zones/{zone}/quality', { params: { path: { zone } }, body: decision }),
             ),
         onSuccess: async (computation) => {
-            await queries.invalidateQueries({ queryKey: ['quality', zone] });
+            await makeStale(queries, zone, 'decided');
             onComputing(computation.id);
         },
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['quality', zone] })),
+        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'decided')),
     });
 }
 
@@ -139,13 +140,10 @@ export function useSaveStations(zone: string, onComputing: (computation: number)
         mutationFn: (body: { stations: Schema['Station'][]; version: number }) =>
             taken(api.PUT('/api/zones/{zone}/stations', { params: { path: { zone } }, body })),
         onSuccess: async (computation) => {
-            await Promise.all([
-                queries.invalidateQueries({ queryKey: ['stations', zone] }),
-                queries.invalidateQueries({ queryKey: ['zone', zone] }),
-            ]);
+            await makeStale(queries, zone, 'stations-changed');
             onComputing(computation.id);
         },
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['stations', zone] })),
+        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'stations-changed')),
     });
 }
 
@@ -160,20 +158,17 @@ export function useChooseYears(zone: string, onComputing: (computation: number) 
                 }),
             ),
         onSuccess: async (computation) => {
-            await Promise.all([
-                queries.invalidateQueries({ queryKey: ['stations', zone] }),
-                queries.invalidateQueries({ queryKey: ['zone', zone] }),
-            ]);
+            await makeStale(queries, zone, 'stations-changed');
             onComputing(computation.id);
         },
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', zone] })),
+        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'settings')),
     });
 }
 
 /** Devices that report for the stations of a zone. */
 export function useDevices(zone: string) {
     return useQuery({
-        queryKey: ['station-devices', zone],
+        queryKey: zoneKey(zone, 'station-devices'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/station-devices', { params: { path: { zone } } })),
     });
 }
@@ -183,7 +178,7 @@ export function useAddDevice(zone: string) {
     return useMutation({
         mutationFn: (body: { station: number; name: string }) =>
             taken(api.POST('/api/zones/{zone}/station-devices', { params: { path: { zone } }, body })),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['station-devices', zone] }),
+        onSuccess: () => makeStale(queries, zone, 'devices-changed'),
     });
 }
 
@@ -192,14 +187,14 @@ export function useEndDevice(zone: string) {
     return useMutation({
         mutationFn: (device: number) =>
             taken(api.DELETE('/api/station-devices/{device}', { params: { path: { device } } })),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['station-devices', zone] }),
+        onSuccess: () => makeStale(queries, zone, 'devices-changed'),
     });
 }
 
 /** Values that devices report differently from the record, until somebody decides on them. */
 export function useCorrections(zone: string) {
     return useQuery({
-        queryKey: ['reported-corrections', zone],
+        queryKey: zoneKey(zone, 'reported-corrections'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/reported-corrections', { params: { path: { zone } } })),
     });
 }
@@ -210,8 +205,8 @@ export function useDecideOnCorrections(zone: string, onComputing: (id: number) =
         mutationFn: (body: { ids: number[]; use: boolean }) =>
             taken(api.POST('/api/zones/{zone}/reported-corrections', { params: { path: { zone } }, body })),
         onSuccess: async (left) => {
-            queries.setQueryData(['reported-corrections', zone], left);
-            await queries.invalidateQueries({ queryKey: ['imports', zone] });
+            queries.setQueryData(zoneKey(zone, 'reported-corrections'), left);
+            await makeStale(queries, zone, 'corrected');
             if (left.computation) onComputing(left.computation.id);
         },
     });

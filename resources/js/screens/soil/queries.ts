@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Schema } from '../../api/client';
+import { zoneKey } from '../../api/stale';
 
 export type SoilData = Schema['Soil'];
 export type Spot = Schema['SoilSpot'];
@@ -9,7 +10,7 @@ export type Figure = [seconds: number, celsius: number];
 /** What changes the spots or their readings answers with all of them. */
 function useChanged(zone: string) {
     const queries = useQueryClient();
-    return (soil: SoilData) => queries.setQueryData(['soil', zone], soil);
+    return (soil: SoilData) => queries.setQueryData(zoneKey(zone, 'soil'), soil);
 }
 
 export function useAddSpot(zone: string) {

@@ -1,5 +1,6 @@
 import { useQueries } from '@tanstack/react-query';
 import { api, taken, type Schema } from '../../api/client';
+import { zoneKey } from '../../api/stale';
 
 export type Succession = Schema['Succession'];
 export type Plan = Schema['SuccessionPlan'];
@@ -21,7 +22,7 @@ export function unitOf({ data }: Supplied): Unit {
 export function useSupply(zone: string, wants: Want[], on: string, days: number): Supplied[] {
     const found = useQueries({
         queries: wants.map(({ crop, amount }) => ({
-            queryKey: ['windows', zone, crop, 'succession', { on, days, amount }],
+            queryKey: zoneKey(zone, 'windows', crop, 'succession', { on, days, amount }),
             retry: false,
             queryFn: () =>
                 taken(

@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Schema } from '../../api/client';
+import { makeStale, zoneKey } from '../../api/stale';
 
 export type TodayData = Schema['Today'];
 export type SeasonAct = Schema['SeasonAct'];
@@ -10,7 +11,7 @@ export type View = { on?: string; site?: number; standard?: Schema['Standard'] }
 
 export function useToday(zone: string, view: View) {
     return useQuery({
-        queryKey: ['today', zone, view],
+        queryKey: zoneKey(zone, 'today', view),
         placeholderData: keepPreviousData,
         retry: false,
         queryFn: () => taken(api.GET('/api/zones/{zone}/today', { params: { path: { zone }, query: view } })),
@@ -35,7 +36,7 @@ export function useSavePacket() {
 export function usePacketDays(zone: string, act: SeasonAct, on: string, view: View) {
     const { crop, route } = act;
     return useQuery({
-        queryKey: ['windows', zone, crop, 'packet-days', route, on, view.site, view.standard],
+        queryKey: zoneKey(zone, 'windows', crop, 'packet-days', route, on, view.site, view.standard),
         queryFn: () =>
             taken(
                 api.GET('/api/zones/{zone}/windows/{crop}/packet-days', {
@@ -51,7 +52,7 @@ export function usePacketDays(zone: string, act: SeasonAct, on: string, view: Vi
 /** What gardeners were told, the newest first. */
 export function useAdvisories(zone: string) {
     return useQuery({
-        queryKey: ['advisories', zone],
+        queryKey: zoneKey(zone, 'advisories'),
         queryFn: () => taken(api.GET('/api/zones/{zone}/advisories', { params: { path: { zone } } })),
     });
 }
@@ -64,7 +65,7 @@ export function usePublishAdvisory(zone: string, ground: string | null) {
         meta: { draft: advisoryDraft(zone, ground) },
         mutationFn: (body: { key: string; text: string; until: string }) =>
             taken(api.POST('/api/zones/{zone}/advisories', { params: { path: { zone } }, body: { ...body, ground } })),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['advisories', zone] }),
+        onSuccess: () => makeStale(queries, zone, 'advised'),
     });
 }
 
@@ -78,6 +79,6 @@ export function useWithdrawAdvisory(zone: string) {
                     body: { reason },
                 }),
             ),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['advisories', zone] }),
+        onSuccess: () => makeStale(queries, zone, 'advised'),
     });
 }

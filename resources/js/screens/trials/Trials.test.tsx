@@ -119,9 +119,11 @@ describe('trials', () => {
             on: '2026-04-18',
             undone_on: null,
         };
+        let now: unknown = { crops: [DAYS], history: [] };
         const asked = fakeServer({
             ...answers(),
-            [`POST ${base}/local-days`]: { crops: [{ ...DAYS, held }], history: [] },
+            [`GET ${base}/local-days`]: () => Promise.resolve(now),
+            [`POST ${base}/local-days`]: () => Promise.resolve((now = { crops: [{ ...DAYS, held }], history: [] })),
         });
         show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
         const radish = (await screen.findByRole('rowheader', { name: 'Radish' })).closest('tr')!;

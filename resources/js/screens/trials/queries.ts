@@ -1,13 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Schema } from '../../api/client';
-import { forgetZone } from '../../api/zones';
+import { makeStale, zoneKey } from '../../api/stale';
 
 export type Trial = Schema['Trial'];
 export type LocalDays = Schema['LocalDays'];
 
 function useForget(zone: string) {
     const queries = useQueryClient();
-    return () => queries.invalidateQueries({ queryKey: ['log', zone] });
+    return () => makeStale(queries, zone, 'trial-changed');
 }
 
 export type Plan = {
@@ -52,8 +52,8 @@ export function useReopenTrial(zone: string) {
 function useDaysChanged(zone: string) {
     const queries = useQueryClient();
     return async (data: Schema['LocalDaysHere']) => {
-        queries.setQueryData(['log', zone, 'local-days'], data);
-        await forgetZone(queries, zone);
+        queries.setQueryData(zoneKey(zone, 'log', 'local-days'), data);
+        await makeStale(queries, zone, 'computed');
     };
 }
 

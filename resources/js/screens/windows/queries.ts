@@ -2,6 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { api, taken, type Schema } from '../../api/client';
 import { whenStale } from '../../api/stale';
 import { unpacked } from '../../charts/packed';
+import { makeStale, zoneKey } from '../../api/stale';
 
 /** How a zone's windows are looked at: at which site (left out: open ground) and by which standard (left out: the zone's). */
 export type View = { site?: number; standard?: Schema['Standard'] };
@@ -21,7 +22,7 @@ function withRibbons({ crops, ...windows }: Schema['Windows']) {
 
 export function useWindows(zone: string, view: View = {}) {
     return useQuery({
-        queryKey: ['windows', zone, view],
+        queryKey: zoneKey(zone, 'windows', view),
         placeholderData: keepPreviousData,
         retry: false,
         queryFn: async () =>
@@ -31,7 +32,7 @@ export function useWindows(zone: string, view: View = {}) {
 
 export function useDossier(zone: string, crop: string, view: View = {}) {
     return useQuery({
-        queryKey: ['windows', zone, crop, view],
+        queryKey: zoneKey(zone, 'windows', crop, view),
         placeholderData: keepPreviousData,
         queryFn: () =>
             taken(api.GET('/api/zones/{zone}/windows/{crop}', { params: { path: { zone, crop }, query: view } })),
@@ -40,7 +41,7 @@ export function useDossier(zone: string, crop: string, view: View = {}) {
 
 export function useRuns(zone: string, crop: string, route: 'direct' | 'transplant', site?: number, variety?: number) {
     return useQuery({
-        queryKey: ['windows', zone, crop, 'runs', route, site, variety],
+        queryKey: zoneKey(zone, 'windows', crop, 'runs', route, site, variety),
         placeholderData: keepPreviousData,
         queryFn: () =>
             taken(
@@ -53,7 +54,7 @@ export function useRuns(zone: string, crop: string, route: 'direct' | 'transplan
 
 export function useCropComparison(zone: string, crop: string, standard?: Schema['Standard']) {
     return useQuery({
-        queryKey: ['windows', zone, crop, 'compared', standard],
+        queryKey: zoneKey(zone, 'windows', crop, 'compared', standard),
         queryFn: () =>
             taken(
                 api.GET('/api/zones/{zone}/windows/{crop}/compared', {
@@ -66,7 +67,7 @@ export function useCropComparison(zone: string, crop: string, standard?: Schema[
 /** What the second edition of the method moved. */
 export function useMethodChanges(zone: string) {
     return useQuery({
-        queryKey: ['windows', zone, '', 'method-changes'],
+        queryKey: zoneKey(zone, 'windows', '', 'method-changes'),
         retry: false,
         queryFn: () => taken(api.GET('/api/zones/{zone}/method-changes', { params: { path: { zone } } })),
     });
@@ -100,8 +101,8 @@ export function useChoice(zone: string, crop: string) {
                           body: choice,
                       }),
             ),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['windows', zone] }),
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['windows', zone] })),
+        onSuccess: () => makeStale(queries, zone, 'chosen'),
+        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'chosen')),
     });
 }
 
@@ -120,10 +121,10 @@ export function useChooseMethod(zone: string, onComputing: (computation: number)
         mutationFn: (method: { standard: Schema['Standard']; light: Schema['Light']; version: number }) =>
             taken(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
         onSuccess: async (computation) => {
-            await queries.invalidateQueries({ queryKey: ['zone', zone] });
+            await makeStale(queries, zone, 'settings');
             onComputing(computation.id);
         },
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', zone] })),
+        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'settings')),
     });
 }
 
@@ -140,7 +141,7 @@ export function useSuccession(
     },
 ) {
     return useQuery({
-        queryKey: ['windows', zone, crop, 'succession', query],
+        queryKey: zoneKey(zone, 'windows', crop, 'succession', query),
         placeholderData: keepPreviousData,
         retry: false,
         queryFn: () =>

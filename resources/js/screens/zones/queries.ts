@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, asForm, taken } from '../../api/client';
 import type { paths } from '../../api/schema';
 import { whenStale } from '../../api/stale';
+import { makeStale, zoneKey } from '../../api/stale';
 
 export function useZoneComparison() {
     return useQuery({ queryKey: ['zones', 'comparison'], queryFn: () => taken(api.GET('/api/zone-comparison')) });
@@ -41,14 +42,10 @@ export function useSaveZone(slug: string | undefined, version: number | undefine
                     : api.PATCH('/api/zones/{zone}', { params: { path: { zone: slug } }, body }),
             ),
         onSuccess: (saved) => {
-            queries.setQueryData(['zone', saved.slug], saved);
+            queries.setQueryData(zoneKey(saved.slug, 'itself'), saved);
             // A zone that was moved has other windows and another climate.
-            return Promise.all([
-                queries.invalidateQueries({ queryKey: ['zones'] }),
-                queries.invalidateQueries({ queryKey: ['windows', saved.slug] }),
-                queries.invalidateQueries({ queryKey: ['climate', saved.slug] }),
-            ]);
+            return makeStale(queries, saved.slug, 'computed');
         },
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['zone', slug] })),
+        onError: (error) => whenStale(error, () => makeStale(queries, slug, 'settings')),
     });
 }
