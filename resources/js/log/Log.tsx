@@ -21,6 +21,25 @@ export function Log() {
     const [view, setView] = useState<View>({ at: 'acts' });
     const [kept, setKept] = useState<string | null>(null);
     const { owner, book } = { owner: log.owner, book: log.kept?.book };
+    if (log.noStorage) {
+        return (
+            <main className="log">
+                <h1>{say('log.log')}</h1>
+                <div role="alert" className="warning">
+                    <p>{say('log.no-storage')}</p>
+                    <p>{say('log.no-storage-remedy')}</p>
+                </div>
+                <p>
+                    <button type="button" onClick={() => void log.openAgain()}>
+                        {say('log.try-again')}
+                    </button>
+                </p>
+                <p>
+                    <a href="/desk">{say('log.to-the-desk')}</a>
+                </p>
+            </main>
+        );
+    }
     if (!log.ready) return <main className="log">{say('log.opening')}</main>;
     if (!owner || !log.kept || !book) {
         return (
@@ -179,6 +198,7 @@ function State({ log, others, onLines }: { log: ReturnType<typeof useLog>; other
             {log.last?.ended === 'somebody-else' && waits > 0 && (
                 <p>{say('log.somebody-else', { name: log.owner?.name ?? '' })}</p>
             )}
+            {log.last?.ended === 'sending' && waits > 0 && <p>{say('log.being-sent')}</p>}
             {log.last?.ended === 'busy' && waits > 0 && <p>{say('log.server-busy')}</p>}
             {refused > 0 && (
                 <p role="alert" className="warning">

@@ -225,6 +225,16 @@ describe('what waits', () => {
         expect((await waitingLines()).map((one) => one.key)).toEqual(['of-somebody-else']);
     });
 
+    it('says that another tab is at it, and not that the server is busy', async () => {
+        await keepLine(line('my-own-line'));
+        vi.stubGlobal('navigator', {
+            locks: { request: (_: string, __: unknown, act: (lock: null) => unknown) => act(null) },
+        });
+        const asked = fakeServer(takes());
+        expect((await sendWaiting('wren@kestrel.example')).ended).toBe('sending');
+        expect(asked).toEqual([]);
+    });
+
     it('sends a photograph before its line, and the line alone says where that is refused', async () => {
         await keepLine(line('with-picture', { photo: new ArrayBuffer(3) }));
         const asked = fakeServer({ 'POST /api/log-photos': { photo: 'abc', width: 1, height: 1 }, ...takes() });
@@ -439,4 +449,21 @@ describe('a sowing told on the phone', () => {
             expect(fields(told)).toEqual(fields(sowing ?? {}));
         },
     );
+});
+
+describe('where the browser keeps nothing', () => {
+    it('says so, with what to do, and opens once it may', async () => {
+        await closeStore();
+        asBrowser();
+        fakeServer({ 'GET /api/session': { ...EDUCATOR, user: null } });
+        const open = vi.spyOn(indexedDB, 'open').mockImplementation(() => {
+            throw new DOMException('Storage is switched off.', 'SecurityError');
+        });
+        render(<Log />);
+        expect((await screen.findByRole('alert')).textContent).toMatch(/does not let the logbook save anything/);
+        expect(screen.queryByText('Opening …')).toBeNull();
+        open.mockRestore();
+        fireEvent.click(screen.getByText('Try again'));
+        await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    });
 });

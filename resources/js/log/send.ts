@@ -1,9 +1,9 @@
 import { api, asForm, Refusal, taken } from '../api/client';
 import { changeLine, claimLines, dropLine, lineSent, waitingLines, type WaitingLine } from './store';
 
-/** How a sending ended: all went, there is no line, one has to log in, somebody else is logged in, or the server cannot just now. */
+/** How a sending ended: all went, there is no line, one has to log in, somebody else is logged in, the server cannot just now, or another sending is under way. */
 export type Sent = {
-    ended: 'all' | 'no-line' | 'log-in' | 'somebody-else' | 'busy';
+    ended: 'all' | 'no-line' | 'log-in' | 'somebody-else' | 'busy' | 'sending';
     kept: number;
     refused: number;
     clock: number | null;
@@ -16,7 +16,7 @@ const NO_ACCOUNT = [401, 419];
 
 /** Sends what waits of a writer, in the order in which it was written, each line once: the server knows its key. One tab at a time. */
 export async function sendWaiting(writer: string): Promise<Sent> {
-    const none: Sent = { ended: 'busy', kept: 0, refused: 0, clock: null };
+    const none: Sent = { ended: 'sending', kept: 0, refused: 0, clock: null };
     if (!navigator.locks) return sendAll(writer);
     return navigator.locks.request('anthesis-log', { ifAvailable: true }, (lock) => (lock ? sendAll(writer) : none));
 }

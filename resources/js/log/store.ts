@@ -37,8 +37,21 @@ const SENT_KEPT = 30;
 
 let database: Promise<IDBPDatabase<LogStore>> | undefined;
 
+/** @throws DOMException where the browser keeps nothing for this site, or another tab does not let go of what it keeps */
 function open(): Promise<IDBPDatabase<LogStore>> {
-    return (database ??= openDB<LogStore>(NAME, 1, {
+    if (database === undefined) {
+        database = opened();
+        // The next try asks again: storage may have been allowed meanwhile.
+        database.catch(() => (database = undefined));
+    }
+    return database;
+}
+
+async function opened(): Promise<IDBPDatabase<LogStore>> {
+    let blocked: (why: Error) => void = () => undefined;
+    const isBlocked = new Promise<never>((_, reject) => (blocked = reject));
+    const opening = openDB<LogStore>(NAME, 1, {
+        blocked: () => blocked(new DOMException(undefined, 'InvalidStateError')),
         upgrade(db) {
             db.createObjectStore('waiting', { keyPath: 'id', autoIncrement: true }).createIndex('key', 'key', {
                 unique: true,
@@ -48,7 +61,8 @@ function open(): Promise<IDBPDatabase<LogStore>> {
             db.createObjectStore('owner');
             db.createObjectStore('zones');
         },
-    }));
+    });
+    return Promise.race([opening, isBlocked]);
 }
 
 /** Lets go of the database, so that another test begins with its own. */

@@ -33,6 +33,8 @@ export type LogState = {
     /** somebody has to log in before anything is sent */
     stranger: boolean;
     ready: boolean;
+    /** the browser keeps nothing for this site, so nothing can be written here */
+    noStorage: boolean;
 };
 
 const EMPTY: LogState = {
@@ -44,7 +46,25 @@ const EMPTY: LogState = {
     last: null,
     stranger: false,
     ready: false,
+    noStorage: false,
 };
+
+/** Starts, and sends again whenever a line may be there again, or somebody looks. */
+function useWhileOpen(start: () => Promise<void>, send: () => Promise<void>) {
+    useEffect(() => {
+        // What fails for want of a line is told where it is shown, and tried again.
+        void start().catch(() => undefined);
+        const again = () => document.visibilityState === 'visible' && void send().catch(() => undefined);
+        window.addEventListener('online', again);
+        document.addEventListener('visibilitychange', again);
+        const timer = setInterval(again, AGAIN);
+        return () => {
+            window.removeEventListener('online', again);
+            document.removeEventListener('visibilitychange', again);
+            clearInterval(timer);
+        };
+    }, [start, send]);
+}
 
 /** The log as this phone has it: what was written is kept here first, and goes to the server when there is a line. */
 export function useLog() {
@@ -62,6 +82,7 @@ export function useLog() {
             waiting: await waitingLines(),
             sent: await sentLines(),
             ready: true,
+            noStorage: false,
         });
     }, [set]);
 
@@ -101,25 +122,22 @@ export function useLog() {
         if (last.kept > 0) await fromServer();
     }, [fromServer]);
 
-    useEffect(() => {
-        void fromStore()
-            .then(fromServer)
-            .then(send)
-            .then(keepForOffline)
-            .catch(() => undefined);
-        const again = () => document.visibilityState === 'visible' && void send();
-        window.addEventListener('online', again);
-        document.addEventListener('visibilitychange', again);
-        const timer = setInterval(again, AGAIN);
-        return () => {
-            window.removeEventListener('online', again);
-            document.removeEventListener('visibilitychange', again);
-            clearInterval(timer);
-        };
-    }, [fromServer, fromStore, send]);
+    const start = useCallback(async () => {
+        try {
+            await fromStore();
+        } catch {
+            return set({ noStorage: true });
+        }
+        await fromServer();
+        await send();
+        await keepForOffline();
+    }, [fromServer, fromStore, send, set]);
+    useWhileOpen(start, send);
 
     return {
         ...state,
+        /** Tries to open what this phone keeps once more. */
+        openAgain: start,
         /** @throws where the phone has no room for it */
         write: async (entry: LoggedEntry, photo: ArrayBuffer | null) => {
             if (!owner.current?.zone) return;
