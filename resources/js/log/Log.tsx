@@ -3,7 +3,7 @@ import { dateInWords, inWords } from '../time/days';
 import { say } from '../words/words';
 import { ACTS } from '../api/log';
 import { newerLines, today, type Act } from './book';
-import { Pick } from './controls';
+import { Pick, Press } from './controls';
 import { LogIn } from './LogIn';
 import { Lines } from './Lines';
 import type { SentLine, WaitingLine } from './store';
@@ -29,11 +29,7 @@ export function Log() {
                     <p>{say('log.no-storage')}</p>
                     <p>{say('log.no-storage-remedy')}</p>
                 </div>
-                <p>
-                    <button type="button" onClick={() => void log.openAgain()}>
-                        {say('log.try-again')}
-                    </button>
-                </p>
+                <Press onClick={() => void log.openAgain()}>{say('log.try-again')}</Press>
                 <p>
                     <a href="/desk">{say('log.to-the-desk')}</a>
                 </p>

@@ -142,6 +142,7 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
                         })}{' '}
                     {height !== null && say('edit-zone.elevation', { elevation: elevation(height) })}
                 </p>
+                <TimeZone form={form} />
                 {farOff && (
                     <div role="alert" className="warning">
                         <p>{farOff}</p>
@@ -216,22 +217,26 @@ function Place({ form }: { form: Form }) {
                     {...form.getInputProps('height')}
                 />
             </Group>
-            <Select
-                mt="sm"
-                w="20rem"
-                label={say('edit-zone.time-zone')}
-                description={say('edit-zone.time-zone-help')}
-                placeholder={say('edit-zone.time-zone-none')}
-                searchable
-                clearable
-                limit={60}
-                nothingFoundMessage={say('edit-zone.time-zone-not-found')}
-                data={Intl.supportedValuesOf('timeZone')}
-                {...form.getInputProps('timeZone')}
-                value={form.values.timeZone || null}
-                onChange={(name) => form.setFieldValue('timeZone', name ?? '')}
-            />
         </>
+    );
+}
+
+function TimeZone({ form }: { form: Form }) {
+    return (
+        <Select
+            w="26rem"
+            label={say('edit-zone.time-zone')}
+            description={say('edit-zone.time-zone-help')}
+            placeholder={say('edit-zone.time-zone-none')}
+            searchable
+            clearable
+            limit={60}
+            nothingFoundMessage={say('edit-zone.time-zone-not-found')}
+            data={Intl.supportedValuesOf('timeZone')}
+            {...form.getInputProps('timeZone')}
+            value={form.values.timeZone || null}
+            onChange={(name) => form.setFieldValue('timeZone', name ?? '')}
+        />
     );
 }
 
