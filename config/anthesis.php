@@ -6,7 +6,7 @@ return [
     // The day the application takes for today, as YYYY-MM-DD; blank: the real one, or where the demonstration's clock stands. For tests.
     'today' => env('ANTHESIS_TODAY'),
 
-    // The largest station file that is taken, in MiB. bin/serve lets somewhat more through, so that the refusal is ours.
+    // The largest station file that is taken, in MiB. nginx lets somewhat more through, so that the refusal is ours.
     'upload_mib' => (int) env('ANTHESIS_UPLOAD_MIB', 240),
 
     // Where sheets of paper are kept once they are made.

@@ -27,7 +27,7 @@ final class HouseRules
     /** What is of no zone: who is logged in, and the list of addresses. */
     private const CLOCK_READERS = [SessionResource::class, PublicSite::class];
 
-    private const FEATURES = ['Operations', 'People', 'Zones', 'Stations', 'Sites', 'Crops', 'Results', 'Windows', 'Season', 'Soil', 'Log', 'Trials', 'Cues', 'Ground', 'Advisories', 'Office', 'Languages', 'Editions', 'Gardener', 'Letters', 'StandIns', 'Console'];
+    private const FEATURES = ['Operations', 'People', 'Zones', 'Stations', 'Sites', 'Crops', 'Results', 'Windows', 'Season', 'Soil', 'Log', 'Trials', 'Cues', 'Ground', 'Advisories', 'Office', 'Languages', 'Editions', 'Gardener', 'Letters', 'Simulation', 'Console'];
 
     /** @return iterable<string, Rule> */
     public function test_a_feature_uses_only_features_above_it(): iterable

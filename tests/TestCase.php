@@ -100,7 +100,7 @@ abstract class TestCase extends FrameworkTestCase
     /** What a test begins with, with the book that it has; who made it is logged in. */
     protected function made(string $what, Closure $make): void
     {
-        MadeOnce::of($what.json_encode($this->book), $make);
+        FixtureSnapshot::of($what.json_encode($this->book), $make);
         $this->actingAs(User::query()->firstOrFail());
     }
 

@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $zone_id
- * @property string $sent_as
+ * @property string $idempotency_key
  * @property string|null $ground of the draft it was made from; null: the educator's own
  * @property string $text
  * @property list<array<string, mixed>> $evidence phrases

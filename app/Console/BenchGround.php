@@ -53,7 +53,7 @@ class BenchGround extends Command
         // There is no browser here whose token could be asked for.
         ValidateCsrfToken::except(['api/*']);
         $ask = fn (string $name, string $method, string $path, array $body = []) => $this->timed($kernel, (int) $this->option('repeats'), $name, $method, "/api/zones/basin-floor/{$path}", $body);
-        $moved = Planting::query()->where('sent_as', 'bench-ground-0-0')->firstOrFail();
+        $moved = Planting::query()->where('idempotency_key', 'bench-ground-0-0')->firstOrFail();
         $ask('ground', 'GET', "ground?{$span}");
         $ask('a change with its effects', 'PUT', "plantings?{$span}", ['change' => [['id' => $moved->id, 'bed' => $beds[1], 'on' => "{$year}-05-10", 'metres' => 3]]]);
         $ask('what fits a gap', 'GET', "beds/{$beds[2]}/fits?from={$year}-04-01&to={$year}-10-31");
@@ -81,7 +81,7 @@ class BenchGround extends Command
             for ($i = 0; $i < self::EACH_YEAR * (int) $this->option('years'); $i++) {
                 $candidate = $candidates[($b * 31 + $i * 17) % count($candidates)];
                 $open = array_keys(array_filter($candidate->days->open));
-                $rows[] = ['sent_as' => "bench-ground-{$b}-{$i}", 'zone_id' => $zone->id, 'bed_id' => $beds[$b], 'crop_id' => $ids[$candidate->crop->slug], 'variety' => $candidate->variety, 'route' => $candidate->route->value,
+                $rows[] = ['idempotency_key' => "bench-ground-{$b}-{$i}", 'zone_id' => $zone->id, 'bed_id' => $beds[$b], 'crop_id' => $ids[$candidate->crop->slug], 'variety' => $candidate->variety, 'route' => $candidate->route->value,
                     'day' => Day::of($first + intdiv($i, self::EACH_YEAR), 1, 1)->plus($open[$i * 7 % count($open)])->iso(), 'metres' => 5.0, 'pinned' => false];
             }
         }

@@ -43,7 +43,7 @@ final readonly class ZoneCues
         $seen = [];
         foreach (LogEntry::standing($zone)->where('act', LoggedAct::Seen)->with(['bed', 'user'])->get() as $entry) {
             $seen[(int) ($entry->told['cue'] ?? 0)][] = ['on' => $entry->day->format('Y-m-d'), 'place' => $entry->bed === null ? $entry->told['text'] ?? null : "{$entry->bed->garden}, {$entry->bed->name}",
-                'by' => $entry->user?->name, 'key' => $entry->sent_as];
+                'by' => $entry->user?->name, 'key' => $entry->idempotency_key];
         }
 
         return $seen;

@@ -17,7 +17,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $zone_id
- * @property string $sent_as
+ * @property string $idempotency_key
  * @property string $crop
  * @property string $text
  * @property string $author

@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\Relation;
  * @property int $id
  * @property int $zone_id
  * @property int $edition_id
- * @property string $sent_as a key of the sender's: the same request sent again finds this
+ * @property string $idempotency_key a key of the sender's: the same request sent again finds this
  * @property string $state
  * @property int $done pages
  * @property int $total

@@ -147,7 +147,7 @@ final class SeasonPage
     private function folder(Zone $zone, Edition $edition, Day $day): string
     {
         $advisories = Advisory::shown($zone, $day)->get()->map(static fn (Advisory $a): array => [$a->id, $a->withdrawn_on?->format('Y-m-d'), array_map(static fn (string $language): array => Translation::of($language, $a->texts()), Translation::languages())])->all();
-        $key = hash('sha256', json_encode([$this->renderer->program(), $edition->checksum, $zone->inputs, $zone->currentComputation?->ruler_hash, $advisories], JSON_THROW_ON_ERROR));
+        $key = hash('sha256', json_encode([$this->renderer->program(), $edition->checksum, $zone->input_revision, $zone->currentComputation?->ruler_hash, $advisories], JSON_THROW_ON_ERROR));
 
         return PublicSite::folder($zone->slug, $edition->number)."/season/{$day->iso()}-".substr($key, 0, self::KEY_LENGTH);
     }

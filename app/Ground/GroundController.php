@@ -62,7 +62,7 @@ class GroundController
             'crop' => $f->candidate->crop->slug, 'name' => $f->candidate->crop->name, 'family' => $f->candidate->crop->family, 'variety' => $f->candidate->variety, 'route' => $f->candidate->route->value, 'act' => $f->candidate->crop->act($f->candidate->route)->value,
             'on' => $f->on->iso(), 'first' => $f->first->iso(), 'to' => $f->to->iso(), 'share' => round($f->share, 3), 'a_metre_and_day' => round($f->worth, 4), 'unit' => $f->unit, 'feeds' => $f->feeds, 'is_cover' => $f->candidate->crop->kind === 'cover',
             'breaks' => $f->breaks === null ? null : ['name' => $f->breaks->crop->name, 'from' => $f->breaks->from->iso(), 'to' => $f->breaks->to->iso(), 'years' => Rotation::years($f->candidate->crop->family)],
-        ], array_slice(Fit::what($core, $here->all(), $from, $to), 0, self::FITS))]]);
+        ], array_slice(Fit::rank($core, $here->all(), $from, $to), 0, self::FITS))]]);
     }
 
     /** Changes what is planned; tells what would undo it, and the beds that are otherwise now. */

@@ -15,7 +15,7 @@ use Illuminate\Support\Carbon;
  * What is planned for a bed. One that was removed stays, so that it can be put back.
  *
  * @property int $id
- * @property string $sent_as a key of the sender's
+ * @property string $idempotency_key a key of the sender's
  * @property int $zone_id
  * @property int $bed_id
  * @property int $crop_id

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Ground;
 
 use Anthesis\Ground\Bed as CoreBed;
+use Anthesis\Ground\Occupancy;
 use Anthesis\Ground\Placement;
 use Anthesis\Ground\SeasonPlanner;
-use Anthesis\Ground\Stay;
 use Anthesis\Ground\Wish;
 use Anthesis\Record\Day;
 use App\Zones\Zone;
@@ -33,7 +33,7 @@ final readonly class SeasonPlan
             }
             $anew = array_column(array_filter($told, static fn (array $t): bool => $t['kind'] === 'planned' && ! $t['pinned'] && $t['from'] >= $from->iso() && $t['from'] <= $to->iso()), 'planting', 'key');
             array_push($replaces, ...array_values($anew));
-            $cores[] = new CoreBed($core->key, $core->length, array_values(array_filter($core->stays, static fn (Stay $s): bool => ! isset($anew[$s->key]))));
+            $cores[] = new CoreBed($core->key, $core->length, array_values(array_filter($core->stays, static fn (Occupancy $s): bool => ! isset($anew[$s->key]))));
         }
         $asked = array_map(static fn (array $w): Wish => new Wish($w['key'], $here->waysOf($w['crop'], $w['variety']), $w['metres']), $wishes);
         $start = $from->isBefore($today) ? $today : $from;

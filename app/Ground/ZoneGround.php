@@ -8,10 +8,10 @@ use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\Route;
 use Anthesis\Ground\Bed as CoreBed;
 use Anthesis\Ground\Conflict;
+use Anthesis\Ground\Occupancy;
 use Anthesis\Ground\SeedNeed;
 use Anthesis\Ground\Standing;
 use Anthesis\Ground\StandingKind;
-use Anthesis\Ground\Stay;
 use Anthesis\Record\Day;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
@@ -99,7 +99,7 @@ final readonly class ZoneGround
         foreach ($told as $stay) {
             $crop = $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route']))?->crop;
             if ($crop !== null) {
-                $stays[] = new Stay($stay['key'], $crop, Day::fromIso($stay['from']), Day::fromIso($stay['to']), $stay['metres']);
+                $stays[] = new Occupancy($stay['key'], $crop, Day::fromIso($stay['from']), Day::fromIso($stay['to']), $stay['metres']);
             }
         }
 
@@ -121,9 +121,9 @@ final readonly class ZoneGround
             }
             $candidate = $here?->candidate($sowing->crop->slug, $sowing->variety, $sowing->route());
             $grown = $candidate->crop ?? $sowing->crop->toCore();
-            $likely = $goesOn[$sowing->sent_as]['first_pick'] ?? null;
+            $likely = $goesOn[$sowing->idempotency_key]['first_pick'] ?? null;
             $standing = Standing::ofSowing($grown, $candidate?->days, $in, Sowing::dayOf($sowing->first_picked_on), $likely === null ? null : [Day::fromIso($likely[1]), Day::fromIso($likely[2])], Sowing::dayOf($sowing->ended_on), $sowing->lost_on !== null);
-            $told[] = $this->told("sowing {$sowing->sent_as}", $standing, null, $grown, $sowing->variety, $sowing->route(), $in, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
+            $told[] = $this->told("sowing {$sowing->idempotency_key}", $standing, null, $grown, $sowing->variety, $sowing->route(), $in, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
         }
 
         return $told;

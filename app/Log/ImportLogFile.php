@@ -114,9 +114,9 @@ final class ImportLogFile
         $at = now()->format('Y-m-d H:i:s');
         $ids = $this->writeSowings($import, $staged, $beds, $at);
         $rows = array_map(static fn (array $one): array => [
-            'sent_as' => $one['entry']->key, 'sent_hash' => LogEntry::hashOf($one['entry']->content($import->zone)), 'zone_id' => $import->zone_id, 'user_id' => $import->user_id, 'sowing_id' => $ids[$one['sowing']] ?? $one['sowing'],
+            'idempotency_key' => $one['entry']->key, 'idempotency_hash' => LogEntry::hashOf($one['entry']->content($import->zone)), 'zone_id' => $import->zone_id, 'user_id' => $import->user_id, 'sowing_id' => $ids[$one['sowing']] ?? $one['sowing'],
             'crop_id' => $one['crop'], 'bed_id' => $beds[$one['bed']] ?? $one['bed'], 'act' => $one['entry']->act->value, 'day' => $one['entry']->on->iso(), 'told' => json_encode($one['entry']->told, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
-            'taken_back' => false, 'came_by' => 'file', 'written_at' => $import->created_at->format('Y-m-d H:i:s'), 'created_at' => $at, 'updated_at' => $at,
+            'taken_back' => false, 'source' => 'file', 'written_at' => $import->created_at->format('Y-m-d H:i:s'), 'created_at' => $at, 'updated_at' => $at,
         ], $staged->entries);
         foreach (array_chunk($rows, self::BATCH) as $some) {
             LogEntry::query()->insert($some);
@@ -144,16 +144,16 @@ final class ImportLogFile
             if ($number > 0) {
                 Sowing::query()->whereKey($number)->update($columns);
             } else {
-                $new[$number] = ['sent_as' => $sowing['key'], 'zone_id' => $import->zone_id, 'crop_id' => $sowing['crop']] + $columns + ['created_at' => $at, 'updated_at' => $at];
+                $new[$number] = ['idempotency_key' => $sowing['key'], 'zone_id' => $import->zone_id, 'crop_id' => $sowing['crop']] + $columns + ['created_at' => $at, 'updated_at' => $at];
                 ksort($new[$number]);
             }
         }
         $ids = [];
         foreach (array_chunk($new, self::BATCH, true) as $some) {
             Sowing::query()->insert(array_values($some));
-            $saved = Sowing::query()->whereIn('sent_as', array_column($some, 'sent_as'))->pluck('id', 'sent_as');
+            $saved = Sowing::query()->whereIn('idempotency_key', array_column($some, 'idempotency_key'))->pluck('id', 'idempotency_key');
             foreach ($some as $number => $row) {
-                $ids[$number] = (int) $saved[$row['sent_as']];
+                $ids[$number] = (int) $saved[$row['idempotency_key']];
             }
         }
 

@@ -46,7 +46,7 @@ class LogController
     }
 
     /** Lines as they were written, in their order. What cannot stand comes back with the reason; the rest is kept. */
-    public function store(Request $request, Zone $zone, KeepEntry $keep): JsonResponse
+    public function store(Request $request, Zone $zone, RecordEntry $keep): JsonResponse
     {
         $asked = $request->validate([
             'sent_at' => ['required', 'integer', 'between:0,9999999999999'],
@@ -65,7 +65,7 @@ class LogController
         foreach ($request->input('entries') as $said) {
             $key = is_string($said['key'] ?? null) ? mb_substr($said['key'], 0, 64) : '';
             try {
-                $kept[] = $keep->execute($zone, $request->user(), LoggedEntry::of($said), $asked['by'], $now->subMilliseconds(max(0, $asked['sent_at'] - (int) $said['written_at'])))->sent_as;
+                $kept[] = $keep->execute($zone, $request->user(), LoggedEntry::of($said), $asked['by'], $now->subMilliseconds(max(0, $asked['sent_at'] - (int) $said['written_at'])))->idempotency_key;
             } catch (KeyReused $why) {
                 $refused[] = ['key' => $key, 'field' => 'key', 'message' => $why->getMessage()];
             } catch (EntryRefused $why) {

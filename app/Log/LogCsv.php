@@ -14,7 +14,7 @@ final class LogCsv
     public const COLUMNS = ['on', 'act', 'crop', 'variety', 'garden', 'bed', 'under_cover', 'lot', 'metres', 'plants', 'kilograms', 'stems', 'quality', 'cause', 'celsius', 'depth', 'hour', 'plant', 'stage', 'text'];
 
     /** Columns that are told of a line and are no part of what is read back. */
-    private const BESIDE = ['zone', 'by', 'written_at', 'came_by', 'state', 'key'];
+    private const BESIDE = ['zone', 'by', 'written_at', 'source', 'state', 'key'];
 
     private const AT_A_TIME = 500;
 
@@ -49,6 +49,6 @@ final class LogCsv
         };
 
         return [...array_map(static fn (string $column): string|int|float|null => $own[$column] ?? null, self::COLUMNS),
-            $entry->zone->slug, $entry->user?->name, $entry->written_at->toIso8601String(), $entry->came_by, $state, $entry->sent_as];
+            $entry->zone->slug, $entry->user?->name, $entry->written_at->toIso8601String(), $entry->source, $state, $entry->idempotency_key];
     }
 }

@@ -19,7 +19,7 @@ use Illuminate\Support\Carbon;
  * A line of the log. It is never changed: another line corrects it, or takes it back.
  *
  * @property int $id
- * @property string $sent_as the sender's key: sent twice, it is kept once
+ * @property string $idempotency_key the sender's key: sent twice, it is kept once
  * @property int $zone_id
  * @property int|null $user_id null: somebody no longer here
  * @property int|null $sowing_id the sowing it tells of
@@ -32,7 +32,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $corrects_id the line it stands in the place of
  * @property int|null $corrected_by the line that stands in its place
  * @property bool $taken_back it says that the one before was no such thing
- * @property string $came_by phone, desk or file
+ * @property string $source phone, desk or file
  * @property Carbon $written_at by the server's clock, whatever the phone's said
  * @property Carbon $created_at when it came in
  * @property-read Zone $zone
@@ -46,7 +46,7 @@ class LogEntry extends Model
 {
     use SentOnce;
 
-    public const CAME_BY = ['phone', 'desk', 'file'];
+    public const SOURCES = ['phone', 'desk', 'file'];
 
     protected $guarded = [];
 

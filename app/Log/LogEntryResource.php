@@ -23,17 +23,17 @@ class LogEntryResource extends JsonResource
     private static function line(LogEntry $entry): array
     {
         return [
-            'key' => $entry->sent_as,
+            'key' => $entry->idempotency_key,
             'act' => $entry->act->value,
             'on' => $entry->day->format('Y-m-d'),
             'crop' => $entry->crop_id === null ? null : $entry->crop?->slug,
             'name' => $entry->crop_id === null ? null : $entry->crop?->cells['name'],
             'bed' => $entry->bed?->told(),
-            'sowing' => $entry->sowing?->sent_as,
+            'sowing' => $entry->sowing?->idempotency_key,
             'told' => (object) $entry->told,
             'photo' => $entry->photo === null ? null : route('log-photo', ['photo' => $entry->photo], false),
             'author' => $entry->user?->name,
-            'came_by' => $entry->came_by,
+            'source' => $entry->source,
             'written_at' => $entry->written_at->toIso8601String(),
             'taken_back' => $entry->taken_back,
         ];

@@ -18,10 +18,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
- * A sowing or setting out, as the lines of the log that stand tell of it; TellSowing tells it anew with each line.
+ * A sowing or setting out, as the lines of the log that stand tell of it; RebuildSowing tells it anew with each line.
  *
  * @property int $id
- * @property string $sent_as key of the line it began with
+ * @property string $idempotency_key key of the line it began with
  * @property int $zone_id
  * @property int $crop_id
  * @property string|null $variety
@@ -156,7 +156,7 @@ class Sowing extends Model
     /** @return array<string, mixed> as the contract's Sowing */
     public function told(): array
     {
-        return ['key' => $this->sent_as, 'crop' => $this->crop->slug, 'name' => $this->crop->cells['name'], 'variety' => $this->variety, 'bed' => $this->bed?->told(), 'under_cover' => $this->under_cover,
+        return ['key' => $this->idempotency_key, 'crop' => $this->crop->slug, 'name' => $this->crop->cells['name'], 'variety' => $this->variety, 'bed' => $this->bed?->told(), 'under_cover' => $this->under_cover,
             'days' => $this->days(), 'cause' => $this->cause, 'metres' => $this->metres, 'kilograms' => $this->kilograms, 'stems' => $this->stems, 'quality' => $this->quality];
     }
 }

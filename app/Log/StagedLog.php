@@ -72,7 +72,7 @@ final class StagedLog
             $this->beds[mb_strtolower("{$bed->garden}\n{$bed->name}")] = $bed->id;
         }
         foreach (Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->orderBy('id')->toBase()->get() as $row) {
-            $this->sowings[(int) $row->id] = ['key' => (string) $row->sent_as, 'crop' => (int) $row->crop_id, 'variety' => $row->variety, 'bed' => $row->bed_id === null ? null : (int) $row->bed_id,
+            $this->sowings[(int) $row->id] = ['key' => (string) $row->idempotency_key, 'crop' => (int) $row->crop_id, 'variety' => $row->variety, 'bed' => $row->bed_id === null ? null : (int) $row->bed_id,
                 'under_cover' => (bool) $row->under_cover, 'set_out' => $row->set_out_on, 'begun' => (string) $row->begun_on, 'taken_back' => false, 'entries' => null, 'columns' => null];
             $this->ofCrop[(int) $row->crop_id][] = (int) $row->id;
         }
@@ -138,7 +138,7 @@ final class StagedLog
     {
         $known = [];
         foreach (array_chunk(array_merge(...$keyed), 1000) as $keys) {
-            $known += array_flip(LogEntry::query()->where('zone_id', $zone->id)->whereIn('sent_as', $keys)->pluck('sent_as')->all());
+            $known += array_flip(LogEntry::query()->where('zone_id', $zone->id)->whereIn('idempotency_key', $keys)->pluck('idempotency_key')->all());
         }
 
         return $known;
@@ -228,7 +228,7 @@ final class StagedLog
         // Those of a day stay in the order in which they were written.
         usort($entries, static fn (StandingEntry $a, StandingEntry $b): int => $a->day <=> $b->day);
         try {
-            $columns = TellSowing::columns($entries);
+            $columns = RebuildSowing::columns($entries);
         } catch (EntryRefused $why) {
             if ($isNew) {
                 unset($this->sowings[$number]);

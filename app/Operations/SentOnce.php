@@ -7,9 +7,9 @@ namespace App\Operations;
 use Illuminate\Database\UniqueConstraintViolationException;
 
 /**
- * For models whose rows are saved under a key of the sender's (`sent_as`), so that a request that is sent twice is saved once.
+ * For models whose rows are saved under a key of the sender's (`idempotency_key`), so that a request that is sent twice is saved once.
  *
- * A key stands for one content. `sent_hash` holds what was sent under it; rows from before that column have none, and match anything.
+ * A key stands for one content. `idempotency_hash` holds what was sent under it; rows from before that column have none, and match anything.
  */
 trait SentOnce
 {
@@ -23,7 +23,7 @@ trait SentOnce
      */
     public static function sentBefore(string $key, array $content): ?static
     {
-        return self::unlessReused(static::query()->where('sent_as', $key)->first(), $content);
+        return self::unlessReused(static::query()->where('idempotency_key', $key)->first(), $content);
     }
 
     /**
@@ -38,11 +38,11 @@ trait SentOnce
     {
         try {
             return static::sentBefore($key, $content)
-                ?? static::query()->withSavepointIfNeeded(static fn (): static => static::query()->create($columns + ['sent_as' => $key, 'sent_hash' => self::hashOf($content)]));
+                ?? static::query()->withSavepointIfNeeded(static fn (): static => static::query()->create($columns + ['idempotency_key' => $key, 'idempotency_hash' => self::hashOf($content)]));
         } catch (UniqueConstraintViolationException $error) {
             // Another request with the same key was first. A locking read sees what it saved; a plain one may still see the moment our
             // transaction began. Any other clash is not ours.
-            return self::unlessReused(static::query()->where('sent_as', $key)->sharedLock()->first(), $content) ?? throw $error;
+            return self::unlessReused(static::query()->where('idempotency_key', $key)->sharedLock()->first(), $content) ?? throw $error;
         }
     }
 
@@ -52,7 +52,7 @@ trait SentOnce
      */
     private static function unlessReused(?self $row, array $content): ?static
     {
-        $hash = $row?->getAttribute('sent_hash');
+        $hash = $row?->getAttribute('idempotency_hash');
         if ($hash !== null && $hash !== self::hashOf($content)) {
             throw new KeyReused;
         }

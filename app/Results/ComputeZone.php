@@ -39,7 +39,7 @@ final class ComputeZone
         $crops = $place->book->crops();
         $dossiers = [];
         foreach ($crops as $crop) {
-            $dossiers[$crop->slug] = new DossierQuestion($crop, $settings, waysOut: $computation->site === null);
+            $dossiers[$crop->slug] = new DossierQuestion($crop, $settings, remedies: $computation->site === null);
         }
         $hashes = Results::fingerprints($here, $dossiers);
 

@@ -88,7 +88,7 @@ final class ComputeZoneJob implements ShouldQueue
             }
             /** @var Zone $zone */
             $zone = $computation->zone()->firstOrFail();
-            $computation->setRelation('zone', $zone)->update(['inputs' => $zone->inputs]);
+            $computation->setRelation('zone', $zone)->update(['input_revision' => $zone->input_revision]);
             $record = ZoneRecord::of($zone) ?? throw new RecordTooShort(Phrase::of('error.no-record'));
             $compute->execute($computation, $record);
         } catch (Refused $error) {

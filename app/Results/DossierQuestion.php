@@ -9,14 +9,14 @@ use Anthesis\Crop\Crop;
 use Anthesis\Place\Place;
 use Anthesis\Window\School\CountBackSettings;
 use Anthesis\Window\School\Grounds;
+use Anthesis\Window\School\Remedies;
 use Anthesis\Window\School\Schools;
-use Anthesis\Window\School\WaysOut;
 
 /** All that is known of a crop at a site, by every school. */
 final readonly class DossierQuestion implements Question
 {
-    /** @param  bool  $waysOut  whether to look for what else to try where a crop has no window */
-    public function __construct(private Crop $crop, private CountBackSettings $settings, private bool $waysOut)
+    /** @param  bool  $remedies  whether to look for what else to try where a crop has no window */
+    public function __construct(private Crop $crop, private CountBackSettings $settings, private bool $remedies)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class DossierQuestion implements Question
 
     public function inputs(): array
     {
-        return [$this->crop->slug, $this->settings, $this->waysOut];
+        return [$this->crop->slug, $this->settings, $this->remedies];
     }
 
     public function of(Place $place): Place
@@ -37,8 +37,8 @@ final readonly class DossierQuestion implements Question
 
     public function answer(Place $place): array
     {
-        $schools = $place->once(Schools::class, fn (): Schools => Schools::on(Grounds::ofPlace($place, $this->settings, $this->waysOut ? new WaysOut : null)),
-            json_encode([$this->settings, $this->waysOut], JSON_THROW_ON_ERROR));
+        $schools = $place->once(Schools::class, fn (): Schools => Schools::on(Grounds::ofPlace($place, $this->settings, $this->remedies ? new Remedies : null)),
+            json_encode([$this->settings, $this->remedies], JSON_THROW_ON_ERROR));
 
         return CropDossier::of($this->crop, $schools, $place->book->varietiesOf($this->crop->slug));
     }

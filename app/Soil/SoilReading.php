@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $soil_spot_id
  * @property int|null $user_id
- * @property string $sent_as a key of the sender's: sent twice, it is kept once
+ * @property string $idempotency_key a key of the sender's: sent twice, it is kept once
  * @property Carbon $day
  * @property float $hour local, 0…24
  * @property float $depth m

@@ -41,7 +41,7 @@ final class ImportRecord
             ]);
             $station->update(['record_id' => $record->id]);
             $import->setRelation('station', $station);
-            Zone::query()->whereKey($station->zone_id)->increment('inputs');
+            Zone::query()->whereKey($station->zone_id)->increment('input_revision');
 
             return $record;
         });

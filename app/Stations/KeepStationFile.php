@@ -50,8 +50,8 @@ final class KeepStationFile
                 'checksum' => $checksum,
                 'choices' => $choices,
                 'state' => RecordImport::QUEUED,
-                'sent_as' => $sentAs,
-                'sent_hash' => $sentAs === null ? null : RecordImport::hashOf($content),
+                'idempotency_key' => $sentAs,
+                'idempotency_hash' => $sentAs === null ? null : RecordImport::hashOf($content),
             ]);
 
             return $this->queue->execute($zone, $user, $import);

@@ -24,7 +24,7 @@ use Illuminate\Support\Carbon;
  * @property string $checksum SHA-256 of the file; also its name on the disk of originals
  * @property Choices $choices what a person overruled
  * @property string $state
- * @property string|null $sent_as the sender's key, under which it is kept once
+ * @property string|null $idempotency_key the sender's key, under which it is kept once
  * @property int $rows
  * @property int $refused_count
  * @property int $marks_count
@@ -61,7 +61,7 @@ class RecordImport extends Model
     /** Whether the station sent it by itself. */
     public function isReport(): bool
     {
-        return str_starts_with((string) $this->sent_as, self::REPORTED);
+        return str_starts_with((string) $this->idempotency_key, self::REPORTED);
     }
 
     /** @return BelongsTo<Station, $this> */

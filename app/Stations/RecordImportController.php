@@ -42,7 +42,7 @@ class RecordImportController
         return (new ComputationResource($computation))->response()->setStatusCode(202);
     }
 
-    public function use(RecordImport $import, UseImport $use, Request $request): JsonResponse
+    public function use(RecordImport $import, ActivateImport $use, Request $request): JsonResponse
     {
         Gate::authorize('update', $import->station->zone);
         $record = $import->record ?? throw ValidationException::withMessages(['import' => 'This file was never imported, so there is no record to go back to.']);

@@ -24,7 +24,7 @@ class LocalDaysController
         return $this->told($zone);
     }
 
-    public function store(Request $request, Zone $zone, TakeLocalDays $save): JsonResponse
+    public function store(Request $request, Zone $zone, AdoptLocalDays $save): JsonResponse
     {
         Gate::authorize('update', $zone);
         $asked = $request->validate(['crop' => ['required', 'string', 'max:60'], 'variety' => ['present', 'nullable', 'string', 'max:80'], 'route' => ['required', new Enum(Route::class)], 'replaces' => ['present', 'nullable', 'integer']]);
@@ -35,7 +35,7 @@ class LocalDaysController
         return $this->told($zone, 201);
     }
 
-    public function undo(Request $request, Zone $zone, int $held, TakeLocalDays $save): JsonResponse
+    public function undo(Request $request, Zone $zone, int $held, AdoptLocalDays $save): JsonResponse
     {
         Gate::authorize('update', $zone);
         $own = LocalDaysOfCrop::query()->where('zone_id', $zone->id)->find($held) ?? abort(404, 'There are no such days in this zone.');

@@ -18,7 +18,7 @@ use Illuminate\Support\Collection;
  * A question put to the ground: waves and varieties side by side, and what came of them.
  *
  * @property int $id
- * @property string $sent_as a key of the sender's
+ * @property string $idempotency_key a key of the sender's
  * @property int $zone_id
  * @property int $crop_id
  * @property int|null $user_id

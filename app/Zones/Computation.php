@@ -19,7 +19,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $site_id null: open ground
  * @property string $state
  * @property string $step
- * @property int $inputs of the zone, as they were when it began
+ * @property int $input_revision of the zone, as they were when it began
  * @property int $attempts how often it was begun
  * @property int|null $cold_seasons of the record it was computed from
  * @property int $done
@@ -53,7 +53,7 @@ class Computation extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'inputs' => 'integer', 'attempts' => 'integer', 'finished_at' => 'datetime'];
+    protected $casts = ['method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'input_revision' => 'integer', 'attempts' => 'integer', 'finished_at' => 'datetime'];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo

@@ -43,7 +43,7 @@ final class QueueComputation
     public function changed(Zone $zone, ?User $user): Computation
     {
         return DB::transaction(function () use ($zone, $user): Computation {
-            Zone::query()->whereKey($zone->id)->increment('inputs');
+            Zone::query()->whereKey($zone->id)->increment('input_revision');
 
             return $this->execute($zone->refresh(), $user);
         });

@@ -30,7 +30,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $standard of proof
  * @property string $light school
  * @property int|null $years latest years to lean on; null: all
- * @property int $inputs how often anything was changed that its results are computed from
+ * @property int $input_revision how often anything was changed that its results are computed from
  * @property-read Collection<int, Settlement> $settlements
  * @property-read Collection<int, Station> $stations
  * @property-read Station|null $station
@@ -48,7 +48,7 @@ class Zone extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer', 'years' => 'integer', 'inputs' => 'integer', 'version' => 'integer'];
+    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer', 'years' => 'integer', 'input_revision' => 'integer', 'version' => 'integer'];
 
     public function getRouteKeyName(): string
     {
@@ -102,7 +102,7 @@ class Zone extends Model
     {
         $current = $this->currentComputation;
 
-        return $current === null || $current->inputs < $this->inputs
+        return $current === null || $current->input_revision < $this->input_revision
             || Computation::query()->where('zone_id', $this->id)->whereNull('site_id')->whereIn('state', [Computation::QUEUED, Computation::RUNNING])->exists();
     }
 

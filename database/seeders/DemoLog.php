@@ -17,8 +17,8 @@ use App\Ground\SaveBed;
 use App\Ground\SavePlantings;
 use App\Ground\SavePrice;
 use App\Log\Bed;
-use App\Log\KeepEntry;
 use App\Log\LoggedEntry;
+use App\Log\RecordEntry;
 use App\Operations\Today;
 use App\People\User;
 use App\Results\PlaceOf;
@@ -81,7 +81,7 @@ final class DemoLog
 
     private ?CarbonImmutable $now = null;
 
-    public function __construct(private readonly PlaceOf $places, private readonly KeepEntry $keep, private readonly PlanTrial $plan, private readonly CloseTrial $close, private readonly SaveCuePlant $cues, private readonly SaveBed $beds, private readonly SavePlantings $plantings)
+    public function __construct(private readonly PlaceOf $places, private readonly RecordEntry $keep, private readonly PlanTrial $plan, private readonly CloseTrial $close, private readonly SaveCuePlant $cues, private readonly SaveBed $beds, private readonly SavePlantings $plantings)
     {
     }
 

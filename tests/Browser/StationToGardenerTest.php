@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Anthesis\Record\Day;
-use App\StandIns\SimulatedClimate;
-use App\StandIns\SimulatedStation;
+use App\Simulation\SimulatedClimate;
+use App\Simulation\SimulatedStation;
 use Facebook\WebDriver\WebDriverBy;
 
 /** The whole road in a real browser: from a station's file to the page a gardener reads. */

@@ -62,11 +62,11 @@ final class DayTest extends TestCase
 
     public function test_what_stands_is_followed_as_soon_as_the_day_has_begun(): void
     {
-        Queue::fake();
         $this->zoneWithRecord();
+        Queue::fake();
         Zone::factory()->create(['name' => 'Empty', 'slug' => 'empty']);
         $zone = Zone::query()->where('slug', 'test-basin')->firstOrFail();
-        Sowing::query()->create(['zone_id' => $zone->id, 'crop_id' => Crop::query()->firstOrFail()->id, 'sent_as' => 'a-sowing', 'begun_on' => '2026-05-01', 'sown_on' => '2026-05-01']);
+        Sowing::query()->create(['zone_id' => $zone->id, 'crop_id' => Crop::query()->firstOrFail()->id, 'idempotency_key' => 'a-sowing', 'begun_on' => '2026-05-01', 'sown_on' => '2026-05-01']);
         $this->artisan('anthesis:turn-day')->assertSuccessful();
         Queue::assertPushed(FollowSowingsJob::class, 1);
         Queue::assertPushedOn('sites', FollowSowingsJob::class);

@@ -180,11 +180,11 @@ class LogTest extends TestCase
         $rows[0] .= ',celsius';
         $rows[7] = '2012-05-30,reading,,New garden,North,,14.5';
         $import($rows)->assertJsonPath('data.state', 'done')->assertJsonPath('data.saved', 7)->assertJsonPath('data.done', 7);
-        $days = fn (string $key): array => array_filter(Sowing::query()->where('sent_as', $key)->firstOrFail()->days());
+        $days = fn (string $key): array => array_filter(Sowing::query()->where('idempotency_key', $key)->firstOrFail()->days());
         self::assertSame(['sown' => '2012-04-10', 'up' => '2012-04-15'], $days('radish-one'), 'the latest one begun by that day');
         self::assertSame(['sown' => '2012-04-20', 'up' => '2012-04-27', 'first_picked' => '2012-05-25'], $days('radish-two'));
         self::assertSame(['sown' => '2012-03-20', 'set_out' => '2012-05-20'], $days('tomato-one'));
-        self::assertSame('Bed 9', Sowing::query()->where('sent_as', 'tomato-one')->firstOrFail()->bed?->name);
+        self::assertSame('Bed 9', Sowing::query()->where('idempotency_key', 'tomato-one')->firstOrFail()->bed?->name);
         $kale = Sowing::query()->with('bed')->whereRelation('crop', 'slug', 'kale')->firstOrFail();
         self::assertSame(['North', 1.0, '2012-05-26'], [$kale->bed?->name, $kale->kilograms, $kale->days()['first_picked']]);
         self::assertSame(14.5, SoilReading::query()->firstOrFail()->celsius);
@@ -232,7 +232,7 @@ class LogTest extends TestCase
         $this->send($this->sown('radish-one', '2012-04-10'), ['key' => 'radish-one-up', 'act' => 'up', 'on' => '2012-04-20', 'sowing' => 'radish-one']);
         $this->send($this->sown('radish-better', '2012-04-12', ['corrects' => 'radish-one', 'metres' => 6]))->assertJsonPath('data.refused', []);
         $sowing = Sowing::query()->firstOrFail();
-        self::assertSame(['radish-one', '2012-04-12', 6.0], [$sowing->sent_as, $sowing->days()['sown'], $sowing->metres]);
+        self::assertSame(['radish-one', '2012-04-12', 6.0], [$sowing->idempotency_key, $sowing->days()['sown'], $sowing->metres]);
         $this->send($this->sown('radish-late', '2012-04-25', ['corrects' => 'radish-better']))->assertJsonPath('data.refused.0.field', 'on');
         self::assertSame('2012-04-12', $sowing->refresh()->days()['sown'], 'it would have come up before it was sown');
         $this->send($this->sown('radish-again', '2012-04-11', ['corrects' => 'radish-one']))->assertJsonPath('data.refused.0.message', 'Educator corrected this line meanwhile. Look at what it says now, then correct that.');
@@ -314,7 +314,7 @@ class LogTest extends TestCase
         $imported = fn (string $text, string $zone = 'other-basin') => $this->getJson('/api/log-imports/'.$bring($text, $zone)->assertStatus(202)->json('data.id'))->assertOk();
         $imported($csv)->assertJsonPath('data.state', 'done')->assertJsonPath('data.saved', 5);
         self::assertSame($told, Sowing::query()->with(['crop', 'bed.site'])->whereRelation('zone', 'slug', 'other-basin')->orderBy('begun_on')->get()->map(static fn (Sowing $s): array => array_diff_key($s->told(), ['key' => true]))->all());
-        self::assertSame("=SUM(A1)\nsecond line, with a comma", LogEntry::query()->where('came_by', 'file')->where('act', 'sown')->where('day', '2012-04-10')->firstOrFail()->told['text']);
+        self::assertSame("=SUM(A1)\nsecond line, with a comma", LogEntry::query()->where('source', 'file')->where('act', 'sown')->where('day', '2012-04-10')->firstOrFail()->told['text']);
         $imported("on,act,crop\n2012-05-01,sown,Radish\n2012-05-02,sown,mango\n2012-07-01,sown,kale\n2012-05-09,eaten,kale\n")->assertJsonPath('data.state', 'failed')->assertJsonPath('data.saved', null)
             ->assertJsonPath('data.faults.0', 'Row 3, crop: There is no such crop in the book. Choose another one.')->assertJsonPath('data.faults.1', 'Row 5, act: The selected act is invalid.')
             ->assertJsonPath('data.faults.2', 'Row 4, on: 1 July 2012 has not come yet: today is 13 June 2012. Give the day it was done on.');

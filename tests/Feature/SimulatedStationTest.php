@@ -9,8 +9,8 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Mark;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\QualityReport;
-use App\StandIns\SimulatedClimate;
-use App\StandIns\SimulatedStation;
+use App\Simulation\SimulatedClimate;
+use App\Simulation\SimulatedStation;
 use PHPUnit\Framework\TestCase;
 
 final class SimulatedStationTest extends TestCase

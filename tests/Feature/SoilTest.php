@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\People\Role;
+use App\Simulation\SimulatedProbe;
 use App\Soil\ProbeSource;
 use App\Soil\SoilReading;
 use App\Soil\SoilSpot;
-use App\StandIns\SimulatedProbe;
 use App\Zones\Zone;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;

@@ -6,10 +6,10 @@ namespace Tests\Feature;
 
 use Anthesis\Record\Day;
 use App\People\Role;
-use App\StandIns\SimulatedOutlook;
-use App\StandIns\SimulatedReports;
-use App\StandIns\SimulatedStation;
-use App\StandIns\SimulatedStations;
+use App\Simulation\SimulatedOutlook;
+use App\Simulation\SimulatedReports;
+use App\Simulation\SimulatedStation;
+use App\Simulation\SimulatedStations;
 use App\Stations\CollectReports;
 use App\Stations\OutlookSource;
 use App\Stations\RecordImport;

@@ -205,7 +205,7 @@ class TrialTest extends TestCase
         $this->write(['key' => 'bean-now-up', 'act' => 'up', 'on' => '2012-06-13', 'sowing' => 'bean-now']);
         $after = array_column($this->getJson('/api/zones/test-basin/under-way')->json('data'), null, 'key')['bean-now'];
         self::assertSame(['2012-06-13', null, '2012-06-27'], [$after['days']['up'], $after['goes_on']['up'], $after['goes_on']['thin']]);
-        Sowing::query()->where('sent_as', 'radish-now')->update(['begun_on' => '2011-01-01']);
+        Sowing::query()->where('idempotency_key', 'radish-now')->update(['begun_on' => '2011-01-01']);
         self::assertCount(2, $this->getJson('/api/zones/test-basin/under-way')->json('data'), 'what nobody tells of for long is forgotten');
         config(['anthesis.today' => '2013-01-10']);
         self::assertNull($this->getJson('/api/zones/test-basin/under-way')->assertOk()->json('data.0.goes_on'), 'no season to tell of');

@@ -16,13 +16,13 @@ final readonly class Bed
 
     /**
      * @param  float  $length  m
-     * @param  list<Stay>  $stays
+     * @param  list<Occupancy>  $stays
      */
     public function __construct(public string $key, public float $length, public array $stays)
     {
     }
 
-    public function with(Stay $stay): self
+    public function with(Occupancy $stay): self
     {
         return new self($this->key, $this->length, [...$this->stays, $stay]);
     }
@@ -30,16 +30,16 @@ final readonly class Bed
     /** The same bed if a stay were not on it. */
     public function without(string $key): self
     {
-        return new self($this->key, $this->length, array_values(array_filter($this->stays, static fn (Stay $s): bool => $s->key !== $key)));
+        return new self($this->key, $this->length, array_values(array_filter($this->stays, static fn (Occupancy $s): bool => $s->key !== $key)));
     }
 
     /** @return float metres that are free on every day from one to another */
     public function free(Day $from, Day $to): float
     {
         $most = 0.0;
-        $here = array_filter($this->stays, static fn (Stay $s): bool => $s->overlaps($from, $to));
+        $here = array_filter($this->stays, static fn (Occupancy $s): bool => $s->overlaps($from, $to));
         // It is fullest on a day on which something comes to it, or on the first.
-        foreach ([$from->number, ...array_map(static fn (Stay $s): int => max($s->from->number, $from->number), $here)] as $day) {
+        foreach ([$from->number, ...array_map(static fn (Occupancy $s): int => max($s->from->number, $from->number), $here)] as $day) {
             $most = max($most, $this->taken($day));
         }
 
@@ -50,14 +50,14 @@ final readonly class Bed
     public function doubleBooked(): array
     {
         $spans = [];
-        $edges = array_values(array_unique(array_merge(array_map(static fn (Stay $s): int => $s->from->number, $this->stays), array_map(static fn (Stay $s): int => $s->to->number + 1, $this->stays))));
+        $edges = array_values(array_unique(array_merge(array_map(static fn (Occupancy $s): int => $s->from->number, $this->stays), array_map(static fn (Occupancy $s): int => $s->to->number + 1, $this->stays))));
         sort($edges);
         foreach ($edges as $i => $day) {
             $taken = $this->taken($day);
             if ($taken <= $this->length + self::ROUNDING || ! isset($edges[$i + 1])) {
                 continue;
             }
-            $keys = array_values(array_map(static fn (Stay $s): string => $s->key, array_filter($this->stays, static fn (Stay $s): bool => $s->from->number <= $day && $day <= $s->to->number)));
+            $keys = array_values(array_map(static fn (Occupancy $s): string => $s->key, array_filter($this->stays, static fn (Occupancy $s): bool => $s->from->number <= $day && $day <= $s->to->number)));
             $last = count($spans) - 1;
             if ($last >= 0 && $spans[$last]['to']->number === $day - 1) {
                 $spans[$last] = ['from' => $spans[$last]['from'], 'to' => Day::fromNumber($edges[$i + 1] - 1), 'metres' => max($spans[$last]['metres'], $taken), 'keys' => array_values(array_unique([...$spans[$last]['keys'], ...$keys]))];
@@ -72,11 +72,11 @@ final readonly class Bed
     /** @return list<array{from: Day, to: Day}> spans of SHORTEST_GAP days and more, within two days, in which nothing stands on it */
     public function gaps(Day $from, Day $to): array
     {
-        $stays = array_filter($this->stays, static fn (Stay $s): bool => $s->overlaps($from, $to));
-        usort($stays, static fn (Stay $a, Stay $b): int => $a->from->number <=> $b->from->number);
+        $stays = array_filter($this->stays, static fn (Occupancy $s): bool => $s->overlaps($from, $to));
+        usort($stays, static fn (Occupancy $a, Occupancy $b): int => $a->from->number <=> $b->from->number);
         $gaps = [];
         $free = $from->number;
-        foreach ([...array_map(static fn (Stay $s): array => [$s->from->number, $s->to->number], $stays), [$to->number + 1, $to->number + 1]] as [$begins, $ends]) {
+        foreach ([...array_map(static fn (Occupancy $s): array => [$s->from->number, $s->to->number], $stays), [$to->number + 1, $to->number + 1]] as [$begins, $ends]) {
             if ($begins - $free >= self::SHORTEST_GAP) {
                 $gaps[] = ['from' => Day::fromNumber($free), 'to' => Day::fromNumber($begins - 1)];
             }
@@ -86,8 +86,8 @@ final readonly class Bed
         return $gaps;
     }
 
-    /** @return Stay|null what left it last before a day */
-    public function before(Day $day): ?Stay
+    /** @return Occupancy|null what left it last before a day */
+    public function before(Day $day): ?Occupancy
     {
         $last = null;
         foreach ($this->stays as $stay) {

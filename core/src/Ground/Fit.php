@@ -20,10 +20,10 @@ final readonly class Fit
      * @param  float  $share  of years that come to a harvest, 0…1
      * @param  float  $worth  a metre and day on the ground to be expected; 0 where the yield is not known
      * @param  string|null  $unit  of it: `kg`, or of a flower `stems`; null: not known
-     * @param  Stay|null  $breaks  the stay of its family whose rest it would break; null: none
+     * @param  Occupancy|null  $breaks  the stay of its family whose rest it would break; null: none
      * @param  bool  $feeds  it gives nitrogen after a crop that took much
      */
-    private function __construct(public Candidate $candidate, public Day $on, public Day $first, public Day $to, public float $share, public float $worth, public ?string $unit, public ?Stay $breaks, public bool $feeds)
+    private function __construct(public Candidate $candidate, public Day $on, public Day $first, public Day $to, public float $share, public float $worth, public ?string $unit, public ?Occupancy $breaks, public bool $feeds)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class Fit
      * @param  list<Candidate>  $candidates
      * @return list<self>
      */
-    public static function what(Bed $bed, array $candidates, Day $from, Day $to): array
+    public static function rank(Bed $bed, array $candidates, Day $from, Day $to): array
     {
         $fits = $covers = [];
         foreach ($candidates as $candidate) {

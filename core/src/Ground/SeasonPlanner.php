@@ -40,7 +40,7 @@ final class SeasonPlanner
             [$placement, $at] = self::place($beds, $wish, $from, $to);
             $placements[] = $placement;
             if ($at !== null && $placement->candidate !== null && $placement->on !== null && $placement->to !== null) {
-                $beds = array_values(array_replace($beds, [$at => $beds[$at]->with(new Stay($wish->key, $placement->candidate->crop, $placement->on, $placement->to, $wish->metres))]));
+                $beds = array_values(array_replace($beds, [$at => $beds[$at]->with(new Occupancy($wish->key, $placement->candidate->crop, $placement->on, $placement->to, $wish->metres))]));
             }
         }
 

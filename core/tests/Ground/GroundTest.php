@@ -9,10 +9,12 @@ use Anthesis\Crop\Route;
 use Anthesis\Crop\Seed;
 use Anthesis\Exchange\CropCsv;
 use Anthesis\Ground\Bed;
+use Anthesis\Ground\BedYield;
 use Anthesis\Ground\Candidate;
 use Anthesis\Ground\Conflict;
 use Anthesis\Ground\Fit;
 use Anthesis\Ground\GroundDays;
+use Anthesis\Ground\Occupancy;
 use Anthesis\Ground\Placement;
 use Anthesis\Ground\Preparation;
 use Anthesis\Ground\Rotation;
@@ -20,10 +22,8 @@ use Anthesis\Ground\SeasonPlanner;
 use Anthesis\Ground\SeedNeed;
 use Anthesis\Ground\Standing;
 use Anthesis\Ground\StandingKind;
-use Anthesis\Ground\Stay;
 use Anthesis\Ground\Task;
 use Anthesis\Ground\Wish;
-use Anthesis\Ground\Worth;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
@@ -45,9 +45,9 @@ final class GroundTest extends TestCase
         return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
-    private static function stay(string $crop, string $from, string $to, float $metres = 10.0, ?string $key = null): Stay
+    private static function stay(string $crop, string $from, string $to, float $metres = 10.0, ?string $key = null): Occupancy
     {
-        return new Stay($key ?? "{$crop} {$from}", self::crop($crop), Day::fromIso($from), Day::fromIso($to), $metres);
+        return new Occupancy($key ?? "{$crop} {$from}", self::crop($crop), Day::fromIso($from), Day::fromIso($to), $metres);
     }
 
     /** Days that are the same all year, open from one day of the year to another. */
@@ -116,23 +116,23 @@ final class GroundTest extends TestCase
     public function test_a_family_rests_three_years_and_cabbages_and_onions_four(string $crop, int $ago, bool $breaks): void
     {
         $on = Day::fromIso('2023-06-01');
-        $bed = new Bed('one', 10.0, [new Stay('a', self::crop($crop), $on->plus(-$ago - 30), $on->plus(-$ago), 1.0)]);
+        $bed = new Bed('one', 10.0, [new Occupancy('a', self::crop($crop), $on->plus(-$ago - 30), $on->plus(-$ago), 1.0)]);
         self::assertSame($breaks, Rotation::broken($bed, self::crop($crop), $on, $on->plus(50)) !== null);
     }
 
     public function test_a_rest_is_kept_to_the_day_before_and_after_and_covers_and_neighbours_break_none(): void
     {
         $on = Day::fromIso('2023-06-01');
-        $bed = static fn (Stay ...$stays): Bed => new Bed('one', 10.0, array_values($stays));
+        $bed = static fn (Occupancy ...$stays): Bed => new Bed('one', 10.0, array_values($stays));
         $broken = static fn (Bed $bed, string $crop = 'carrot'): ?string => Rotation::broken($bed, self::crop($crop), $on, $on->plus(60))?->key;
-        self::assertSame('a', $broken($bed(new Stay('a', self::crop('parsnip'), $on->plus(-1200), $on->plus(-1094), 1.0))));
-        self::assertNull($broken($bed(new Stay('a', self::crop('parsnip'), $on->plus(-1200), $on->plus(-1095), 1.0))));
-        self::assertSame('b', $broken($bed(new Stay('b', self::crop('parsnip'), $on->plus(60 + 1094), $on->plus(1200), 1.0))), 'one that is to come, too');
-        self::assertNull($broken($bed(new Stay('b', self::crop('parsnip'), $on->plus(60 + 1095), $on->plus(1200), 1.0))));
-        self::assertSame('near', $broken($bed(new Stay('far', self::crop('dill'), $on->plus(-500), $on->plus(-400), 1.0), new Stay('near', self::crop('dill'), $on->plus(-300), $on->plus(-200), 1.0))));
-        self::assertNull($broken($bed(new Stay('beside', self::crop('dill'), $on->plus(10), $on->plus(30), 1.0))), 'they stand side by side');
-        self::assertNull($broken($bed(new Stay('cover', self::crop('cover-field-pea'), $on->plus(-100), $on->plus(-50), 1.0)), 'bush-bean'));
-        self::assertNull($broken($bed(new Stay('bean', self::crop('bush-bean'), $on->plus(-100), $on->plus(-50), 1.0)), 'cover-vetch'));
+        self::assertSame('a', $broken($bed(new Occupancy('a', self::crop('parsnip'), $on->plus(-1200), $on->plus(-1094), 1.0))));
+        self::assertNull($broken($bed(new Occupancy('a', self::crop('parsnip'), $on->plus(-1200), $on->plus(-1095), 1.0))));
+        self::assertSame('b', $broken($bed(new Occupancy('b', self::crop('parsnip'), $on->plus(60 + 1094), $on->plus(1200), 1.0))), 'one that is to come, too');
+        self::assertNull($broken($bed(new Occupancy('b', self::crop('parsnip'), $on->plus(60 + 1095), $on->plus(1200), 1.0))));
+        self::assertSame('near', $broken($bed(new Occupancy('far', self::crop('dill'), $on->plus(-500), $on->plus(-400), 1.0), new Occupancy('near', self::crop('dill'), $on->plus(-300), $on->plus(-200), 1.0))));
+        self::assertNull($broken($bed(new Occupancy('beside', self::crop('dill'), $on->plus(10), $on->plus(30), 1.0))), 'they stand side by side');
+        self::assertNull($broken($bed(new Occupancy('cover', self::crop('cover-field-pea'), $on->plus(-100), $on->plus(-50), 1.0)), 'bush-bean'));
+        self::assertNull($broken($bed(new Occupancy('bean', self::crop('bush-bean'), $on->plus(-100), $on->plus(-50), 1.0)), 'cover-vetch'));
         $hungry = $bed(self::stay('tomato-main', '2022-05-01', '2022-10-01'));
         self::assertTrue(Rotation::feedsAfterHunger($hungry, self::crop('bush-bean'), $on));
         self::assertFalse(Rotation::feedsAfterHunger($hungry, self::crop('carrot'), $on));
@@ -143,12 +143,12 @@ final class GroundTest extends TestCase
     public function test_what_stands_before_the_one_that_breaks_a_rest_hides_it_not(): void
     {
         $on = Day::fromIso('2023-06-01');
-        $offending = new Stay('offending', self::crop('parsnip'), $on->plus(-300), $on->plus(-200), 1.0);
+        $offending = new Occupancy('offending', self::crop('parsnip'), $on->plus(-300), $on->plus(-200), 1.0);
         foreach ([
-            'another family' => new Stay('a', self::crop('kale'), $on->plus(-500), $on->plus(-400), 1.0),
-            'a cover crop' => new Stay('a', self::crop('cover-rye'), $on->plus(-190), $on->plus(-100), 1.0),
-            'its own family beside it' => new Stay('a', self::crop('dill'), $on->plus(10), $on->plus(30), 1.0),
-            'its own family long ago' => new Stay('a', self::crop('dill'), $on->plus(-1500), $on->plus(-1400), 1.0),
+            'another family' => new Occupancy('a', self::crop('kale'), $on->plus(-500), $on->plus(-400), 1.0),
+            'a cover crop' => new Occupancy('a', self::crop('cover-rye'), $on->plus(-190), $on->plus(-100), 1.0),
+            'its own family beside it' => new Occupancy('a', self::crop('dill'), $on->plus(10), $on->plus(30), 1.0),
+            'its own family long ago' => new Occupancy('a', self::crop('dill'), $on->plus(-1500), $on->plus(-1400), 1.0),
         ] as $what => $before) {
             self::assertSame('offending', Rotation::broken(new Bed('one', 10.0, [$before, $offending]), self::crop('carrot'), $on, $on->plus(60))?->key, $what);
         }
@@ -205,7 +205,7 @@ final class GroundTest extends TestCase
         self::assertSame([$double], $told(['plan' => StandingKind::UnderWay] + $kinds, ['plan' => $usual]), 'what stands already is not argued with');
         self::assertSame([['double', '2026-04-05', '2026-04-10', ['over', 'lost']], $double], $told(['over' => StandingKind::UnderWay] + $kinds, []));
         self::assertSame(['2026-07-01', '2026-09-01', null], array_map(static fn (string $on): ?string => $bed->nextAfter(Day::fromIso($on))?->iso(), ['2026-06-30', '2026-07-01', '2026-09-01']));
-        self::assertSame(['over', 'lost', 'then', 'other'], array_map(static fn (Stay $s): string => $s->key, $bed->without('plan')->stays));
+        self::assertSame(['over', 'lost', 'then', 'other'], array_map(static fn (Occupancy $s): string => $s->key, $bed->without('plan')->stays));
     }
 
     public function test_what_is_sown_in_a_bed_made_ready_comes_up_as_in_soil_two_degrees_warmer(): void
@@ -240,9 +240,9 @@ final class GroundTest extends TestCase
     public function test_the_best_comes_first_what_breaks_a_rest_last_and_legumes_after_hungry_crops(): void
     {
         $candidates = [self::candidate('kale', '04-01', '09-01', 50, 60, 30), self::candidate('radish', '04-01', '09-01', 25, 30, 10), self::candidate('carrot', '04-01', '09-01', 70, 80, 20), self::candidate('bush-bean', '04-01', '09-01', 50, 60, 20)];
-        $names = static fn (Bed $bed, string $to = '2026-10-01'): array => array_map(static fn (Fit $f): string => $f->candidate->crop->slug, Fit::what($bed, $candidates, Day::fromIso('2026-05-01'), Day::fromIso($to)));
+        $names = static fn (Bed $bed, string $to = '2026-10-01'): array => array_map(static fn (Fit $f): string => $f->candidate->crop->slug, Fit::rank($bed, $candidates, Day::fromIso('2026-05-01'), Day::fromIso($to)));
         $empty = new Bed('one', 10.0, []);
-        $worth = array_column(array_map(static fn (Fit $f): array => [$f->candidate->crop->slug, $f->worth], Fit::what($empty, $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01'))), 1, 0);
+        $worth = array_column(array_map(static fn (Fit $f): array => [$f->candidate->crop->slug, $f->worth], Fit::rank($empty, $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01'))), 1, 0);
         $sorted = $worth;
         arsort($sorted);
         self::assertSame(array_keys($sorted), array_keys($worth));
@@ -251,7 +251,7 @@ final class GroundTest extends TestCase
         self::assertSame('bush-bean', $names($afterCabbage)[0], 'cabbage took much, and beans give');
         self::assertSame(['carrot'], array_values(array_diff(array_slice($names($afterCabbage), 0, 2), ['bush-bean'])));
         self::assertEqualsCanonicalizing(['radish', 'kale'], array_slice($names($afterCabbage), 2), 'what follows its own family goes last');
-        $fits = Fit::what($afterCabbage, $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01'));
+        $fits = Fit::rank($afterCabbage, $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01'));
         self::assertSame('cabbage-early 2025-04-01', $fits[3]->breaks?->key);
     }
 
@@ -259,7 +259,7 @@ final class GroundTest extends TestCase
     {
         // Cosmos gives fewer stems a metre and day than zinnia, and a single sunflower fewer still; a radish far less than either, in kilograms.
         $candidates = [self::candidate('sunflower-single', '04-01', '09-01', 60, 70, 10), self::candidate('cosmos', '04-01', '09-01', 60, 70, 40, 0.6), self::candidate('radish', '04-01', '09-01', 25, 30, 10), self::candidate('zinnia', '04-01', '09-01', 60, 70, 55, 1.0)];
-        $fits = Fit::what(new Bed('one', 10.0, []), $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01'));
+        $fits = Fit::rank(new Bed('one', 10.0, []), $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01'));
         self::assertSame(['radish', 'zinnia', 'cosmos', 'sunflower-single'], array_map(static fn (Fit $f): string => $f->candidate->crop->slug, $fits));
         self::assertSame(['kg', 'stems', 'stems', 'stems'], array_column($fits, 'unit'));
         // Twelve stems a plant, four plants a metre; 1 May to 3 September, 70 + 55 days on.
@@ -269,7 +269,7 @@ final class GroundTest extends TestCase
     public function test_a_gap_of_forty_days_that_nothing_fits_gets_a_cover_crop(): void
     {
         $candidates = [self::candidate('cover-rye', '08-01', '10-15', 30, 30, 5), self::candidate('carrot', '04-01', '06-01', 70, 80, 20)];
-        $fits = static fn (string $to, Candidate ...$more): array => array_map(static fn (Fit $f): string => $f->candidate->crop->slug, Fit::what(new Bed('one', 10.0, [self::stay('kale', '2025-05-01', '2025-09-01')]), [...$candidates, ...array_values($more)], Day::fromIso('2026-09-01'), Day::fromIso($to)));
+        $fits = static fn (string $to, Candidate ...$more): array => array_map(static fn (Fit $f): string => $f->candidate->crop->slug, Fit::rank(new Bed('one', 10.0, [self::stay('kale', '2025-05-01', '2025-09-01')]), [...$candidates, ...array_values($more)], Day::fromIso('2026-09-01'), Day::fromIso($to)));
         self::assertSame([], $fits('2026-10-09'), 'thirty-nine days');
         self::assertSame(['cover-rye'], $fits('2026-10-10'));
         self::assertSame(['lettuce-leaf'], $fits('2026-11-10', self::candidate('lettuce-leaf', '09-01', '09-10', 25, 30, 10)), 'something else fits');
@@ -366,7 +366,7 @@ final class GroundTest extends TestCase
         $beds = $wishes = [];
         for ($i = 0; $i < 6; $i++) {
             $start = Day::fromIso('2024-04-01')->plus(mt_rand(0, 700));
-            $beds[] = new Bed("bed {$i}", (float) mt_rand(3, 12), [new Stay("old {$i}", self::crop($slugs[mt_rand(0, 11)]), $start, $start->plus(mt_rand(20, 200)), (float) mt_rand(1, 3))]);
+            $beds[] = new Bed("bed {$i}", (float) mt_rand(3, 12), [new Occupancy("old {$i}", self::crop($slugs[mt_rand(0, 11)]), $start, $start->plus(mt_rand(20, 200)), (float) mt_rand(1, 3))]);
         }
         for ($i = 0; $i < 25; $i++) {
             $first = Day::fromIso('2026-03-01')->plus(mt_rand(0, 200));
@@ -384,7 +384,7 @@ final class GroundTest extends TestCase
             self::assertTrue($placement->candidate->days->isOpen($placement->on));
             self::assertTrue($placement->on->number >= $from->number && $placement->on->number <= $to->number);
             self::assertNull(Rotation::broken($byKey[$placement->bed->key], $placement->candidate->crop, $placement->on, $placement->to), $placement->wish->key);
-            $byKey[$placement->bed->key] = $byKey[$placement->bed->key]->with(new Stay($placement->wish->key, $placement->candidate->crop, $placement->on, $placement->to, $placement->wish->metres));
+            $byKey[$placement->bed->key] = $byKey[$placement->bed->key]->with(new Occupancy($placement->wish->key, $placement->candidate->crop, $placement->on, $placement->to, $placement->wish->metres));
         }
         self::assertGreaterThan(5, $placed);
         foreach ($byKey as $bed) {
@@ -408,11 +408,11 @@ final class GroundTest extends TestCase
     public function test_worth_is_what_a_square_metre_gives_in_a_week_from_the_best_day_on(): void
     {
         // Radish: 1.5 kg a metre, rows of 20 cm; 40 + 9 days and the first one on the ground.
-        $worth = Worth::of(self::candidate('radish', '04-01', '05-20', 30, 40, 9, 0.8)) ?? self::fail('no worth');
+        $worth = BedYield::of(self::candidate('radish', '04-01', '05-20', 30, 40, 9, 0.8)) ?? self::fail('no worth');
         self::assertSame(['04-01', 50, 0.8], [$worth->on->iso(), $worth->days, $worth->share]);
         self::assertEqualsWithDelta(0.8 * 1.5 / 0.2 * 7 / 50, $worth->amount, 1e-12);
         // Zinnia: twelve stems a plant, four plants a metre, rows of 30 cm.
-        $stems = Worth::of(self::candidate('zinnia', '05-10', '06-01', 60, 70, 55, 1.0)) ?? self::fail('no worth');
+        $stems = BedYield::of(self::candidate('zinnia', '05-10', '06-01', 60, 70, 55, 1.0)) ?? self::fail('no worth');
         self::assertEqualsWithDelta(48.0 / 0.3 * 7 / 126, $stems->amount, 1e-12);
     }
 
@@ -422,7 +422,7 @@ final class GroundTest extends TestCase
         [$shares, $late] = [$all->shares, $all->late];
         $shares[YearDay::numberOf(4, 20) - 1] = 0.9;
         $shares[YearDay::numberOf(5, 21) - 1] = 1.0;
-        $best = static fn (array $shares, array $late): ?Worth => Worth::of(new Candidate(self::crop('radish'), null, Route::Direct, new GroundDays($shares, $all->first, $late, $all->harvest, $all->open)));
+        $best = static fn (array $shares, array $late): ?BedYield => BedYield::of(new Candidate(self::crop('radish'), null, Route::Direct, new GroundDays($shares, $all->first, $late, $all->harvest, $all->open)));
         self::assertSame('04-20', $best($shares, $late)?->on->iso(), 'what is better lies outside');
         $late[YearDay::numberOf(5, 3) - 1] = 20;
         self::assertSame(['05-03', 30], [$best($shares, $late)?->on->iso(), $best($shares, $late)?->days], 'quicker is better');
@@ -431,8 +431,8 @@ final class GroundTest extends TestCase
 
     public function test_what_gives_nothing_known_or_has_no_window_has_no_worth(): void
     {
-        self::assertNull(Worth::of(self::candidate('cover-rye', '09-01', '10-01', 60, 70, 30)));
+        self::assertNull(BedYield::of(self::candidate('cover-rye', '09-01', '10-01', 60, 70, 30)));
         $none = self::candidate('radish', '04-01', '04-02', 30, 40, 9);
-        self::assertNull(Worth::of(new Candidate($none->crop, null, Route::Direct, new GroundDays($none->days->shares, $none->days->first, $none->days->late, $none->days->harvest, array_fill(0, 365, false)))));
+        self::assertNull(BedYield::of(new Candidate($none->crop, null, Route::Direct, new GroundDays($none->days->shares, $none->days->first, $none->days->late, $none->days->harvest, array_fill(0, 365, false)))));
     }
 }

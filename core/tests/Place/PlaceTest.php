@@ -78,6 +78,15 @@ final class PlaceTest extends TestCase
         self::assertSame('2021-03-01', ThisSeason::ofPlace($place)->today->iso());
     }
 
+    public function test_a_season_has_its_day_and_its_outlook(): void
+    {
+        $outlook = new DailyRecord(Day::of(2021, 3, 1), [5.0], [15.0]);
+        $place = self::place()->inSeason(Day::of(2021, 3, 1), $outlook);
+        self::assertSame([true, false, true, false], [$place->hasSeason(), self::place()->hasSeason(), $place->at(Site::named('raised bed'))->hasSeason(), $place->withoutSeason()->hasSeason()]);
+        self::assertSame([$outlook, '2021-03-01'], [$place->growing(CropBook::none())->outlook(), $place->today()->iso()]);
+        self::assertNull($place->inSeason(Day::of(2021, 3, 2), null)->outlook());
+    }
+
     public function test_days_nobody_has_reported_yet_are_missing(): void
     {
         // The record ends on 14 May 2021.

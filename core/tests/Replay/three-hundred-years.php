@@ -15,8 +15,8 @@ use Anthesis\Soil\Site;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBackSettings;
 use Anthesis\Window\School\Grounds;
+use Anthesis\Window\School\Remedies;
 use Anthesis\Window\School\Schools;
-use Anthesis\Window\School\WaysOut;
 
 require dirname(__DIR__, 2).'/autoload.php';
 
@@ -30,7 +30,7 @@ $record = RecordYears::atMost(new DailyRecord(Day::of(1726, 1, 1), $minimum, $ma
 unset($minimum, $maximum);
 $latitude = Latitude::of(47.1);
 $site = Site::openGround();
-$schools = Schools::on(new Grounds(PlaceEvidence::of($record, $latitude, $site), new Replay($record, $latitude, $site), CountBackSettings::conventional(), new WaysOut));
+$schools = Schools::on(new Grounds(PlaceEvidence::of($record, $latitude, $site), new Replay($record, $latitude, $site), CountBackSettings::conventional(), new Remedies));
 // Some of them have no window in a place as cold as this, so that other sites are tried.
 $crops = array_filter(CropCsv::standard()->crops, static fn ($crop): bool => in_array($crop->slug, ['radish', 'onion-long-day', 'garlic-hardneck', 'muskmelon', 'tomato-main', 'carrot'], true));
 foreach ($crops as $crop) {

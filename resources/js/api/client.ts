@@ -41,7 +41,7 @@ export class Refusal extends Error {
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 /** The data of an answer, or its refusal thrown. */
-export async function taken<T>(answer: Promise<Answer<{ data: T }>>): Promise<T> {
+export async function unwrap<T>(answer: Promise<Answer<{ data: T }>>): Promise<T> {
     const { data, error, response } = await answer;
     if (data !== undefined) return data.data;
     const body = (typeof error === 'object' && error !== null ? error : {}) as {

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, taken } from './client';
+import { api, unwrap } from './client';
 
 /** What several screens ask of crops. */
 
 export function useCrops() {
-    return useQuery({ queryKey: ['crops'], queryFn: () => taken(api.GET('/api/crops')) });
+    return useQuery({ queryKey: ['crops'], queryFn: () => unwrap(api.GET('/api/crops')) });
 }

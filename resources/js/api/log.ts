@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, Refusal, taken, type Schema } from './client';
+import { api, Refusal, unwrap, type Schema } from './client';
 import { makeStale, zoneKey } from './stale';
 
 /** What several screens ask of the log and of what the ground answers. */
@@ -30,7 +30,9 @@ export function useWriteLine(zone: string) {
             const now = Date.now();
             const line = { ...entry, key: crypto.randomUUID(), written_at: now };
             const body = { sent_at: now, by: 'desk' as const, entries: [line] };
-            const answer = await taken(api.POST('/api/zones/{zone}/log-entries', { params: { path: { zone } }, body }));
+            const answer = await unwrap(
+                api.POST('/api/zones/{zone}/log-entries', { params: { path: { zone } }, body }),
+            );
             const [refused] = answer.refused;
             if (refused) throw new Refusal(refused.message, 422, { [refused.field]: [refused.message] });
         },
@@ -41,28 +43,28 @@ export function useWriteLine(zone: string) {
 export function useUnderWay(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'log', 'under-way'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/under-way', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/under-way', { params: { path: { zone } } })),
     });
 }
 
 export function useTrials(zone: string, crop?: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'log', 'trials', crop),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/trials', { params: { path: { zone }, query: { crop } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/trials', { params: { path: { zone }, query: { crop } } })),
     });
 }
 
 export function useLocalDays(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'log', 'local-days'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/local-days', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/local-days', { params: { path: { zone } } })),
     });
 }
 
 export function useCues(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'log', 'cues'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/cues', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/cues', { params: { path: { zone } } })),
     });
 }
 
@@ -70,7 +72,7 @@ export function useCues(zone: string) {
 export function useLogBook(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'log', 'book'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } })),
     });
 }
 
@@ -78,6 +80,6 @@ export function useLogBook(zone: string) {
 export function useGroundTasks(zone: string, span: { from: string; to: string }) {
     return useQuery({
         queryKey: zoneKey(zone, 'ground', 'tasks', span),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/ground-tasks', { params: { path: { zone }, query: span } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/ground-tasks', { params: { path: { zone }, query: span } })),
     });
 }

@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schema } from './client';
+import { api, unwrap, type Schema } from './client';
 import { whenStale } from './stale';
 
 /** What several screens ask of sites. */
 
 export function useSites() {
-    return useQuery({ queryKey: ['sites'], queryFn: () => taken(api.GET('/api/sites')) });
+    return useQuery({ queryKey: ['sites'], queryFn: () => unwrap(api.GET('/api/sites')) });
 }
 
 type SiteValues = Schema['SiteNumbers'] & {
@@ -22,7 +22,7 @@ export function useSaveSite(draft?: string) {
     return useMutation({
         meta: { draft },
         mutationFn: ({ id, ...body }: SiteValues) =>
-            taken(
+            unwrap(
                 id === undefined
                     ? api.POST('/api/sites', { body })
                     : api.PATCH('/api/sites/{site}', { params: { path: { site: id } }, body }),

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, taken } from './client';
+import { api, unwrap } from './client';
 import { zoneKey } from './stale';
 
 /** The spots of a zone where soil is measured, and what was read there. */
@@ -7,6 +7,6 @@ export function useSoil(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'soil'),
         retry: false,
-        queryFn: () => taken(api.GET('/api/zones/{zone}/soil', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/soil', { params: { path: { zone } } })),
     });
 }

@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Computation } from './client';
+import { api, unwrap, type Computation } from './client';
 import { makeStale, zoneKey } from './stale';
 
 /** What several screens ask of zones. Keys begin with what they are about, so that a change is seen everywhere. */
 
 export function useZones() {
-    return useQuery({ queryKey: ['zones'], queryFn: () => taken(api.GET('/api/zones')) });
+    return useQuery({ queryKey: ['zones'], queryFn: () => unwrap(api.GET('/api/zones')) });
 }
 
 export function useZone(zone: string | undefined) {
@@ -15,7 +15,7 @@ export function useZone(zone: string | undefined) {
         // While it is being computed, by whomever, it is looked at again.
         refetchInterval: (query) =>
             ['queued', 'running'].includes(query.state.data?.computation?.state ?? '') ? 2000 : false,
-        queryFn: () => taken(api.GET('/api/zones/{zone}', { params: { path: { zone: zone ?? '' } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}', { params: { path: { zone: zone ?? '' } } })),
     });
 }
 
@@ -31,7 +31,7 @@ export function useComputation(zone: string, id: number | null) {
         enabled: id !== null,
         refetchInterval: (query) => (isOver(query.state.data) ? false : 300),
         queryFn: async () => {
-            const computation = await taken(
+            const computation = await unwrap(
                 api.GET('/api/computations/{computation}', { params: { path: { computation: id ?? 0 } } }),
             );
             if (isOver(computation)) await makeStale(queries, zone, 'computed');
@@ -44,7 +44,7 @@ export function useCancel() {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (computation: number) =>
-            taken(api.DELETE('/api/computations/{computation}', { params: { path: { computation } } })),
+            unwrap(api.DELETE('/api/computations/{computation}', { params: { path: { computation } } })),
         onSuccess: (computation) => queries.invalidateQueries({ queryKey: ['computation', computation.id] }),
     });
 }
@@ -54,13 +54,13 @@ export function useClimate(zone: string, period?: { from: number; to: number }, 
     return useQuery({
         enabled,
         queryKey: zoneKey(zone, 'climate', period ?? 'used'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/climate', { params: { path: { zone }, query: period } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/climate', { params: { path: { zone }, query: period } })),
     });
 }
 
 export function useStations(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'stations'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/stations', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/stations', { params: { path: { zone } } })),
     });
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { api, taken } from '../api/client';
+import { api, unwrap } from '../api/client';
 import { Problem } from '../ui/Problem';
 import { say } from '../words/words';
 import { Field, Press } from './controls';
@@ -11,7 +11,7 @@ export function LogIn({ onIn, waiting = 0 }: { onIn: () => Promise<void>; waitin
     const [error, setError] = useState<Error | null>(null);
     const logIn = async () => {
         try {
-            await taken(api.POST('/api/session', { body: { email, password } }));
+            await unwrap(api.POST('/api/session', { body: { email, password } }));
             setError(null);
             await onIn();
         } catch (why) {

@@ -1,4 +1,4 @@
-import { api, asForm, Refusal, taken } from '../api/client';
+import { api, asForm, Refusal, unwrap } from '../api/client';
 import { changeLine, claimLines, dropLine, lineSent, waitingLines, type WaitingLine } from './store';
 
 /** How a sending ended: all went, there is no line, one has to log in, somebody else is logged in, the server cannot just now, or another sending is under way. */
@@ -50,7 +50,7 @@ async function sendBatch(writer: string, zone: string, batch: WaitingLine[], sen
         written_by: writer,
         entries: lines.map((line) => line.entry),
     };
-    const answer = await taken(api.POST('/api/zones/{zone}/log-entries', { params: { path: { zone } }, body }));
+    const answer = await unwrap(api.POST('/api/zones/{zone}/log-entries', { params: { path: { zone } }, body }));
     sent.clock = answer.clock_minutes;
     for (const line of lines) {
         const refused = answer.refused.find((one) => one.key === line.key);
@@ -83,7 +83,7 @@ async function withPhoto(line: WaitingLine): Promise<WaitingLine | null> {
     const form = new FormData();
     form.set('photo', new Blob([line.photo], { type: 'image/jpeg' }), 'photo.jpg');
     try {
-        const { photo } = await taken(api.POST('/api/log-photos', asForm(form)));
+        const { photo } = await unwrap(api.POST('/api/log-photos', asForm(form)));
         const whole = { ...line, photo: null, entry: { ...line.entry, photo } };
         await changeLine(whole);
         return whole;

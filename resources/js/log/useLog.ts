@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, Refusal, taken } from '../api/client';
+import { api, Refusal, unwrap } from '../api/client';
 import type { KeptBook, LoggedEntry } from './book';
 import { keepForOffline } from './offline';
 import { sendWaiting, type Sent } from './send';
@@ -89,15 +89,15 @@ export function useLog() {
     /** Asks who is there and what the book says; a phone without a line goes on with what it has. */
     const fromServer = useCallback(async () => {
         try {
-            const { user } = await taken(api.GET('/api/session'));
+            const { user } = await unwrap(api.GET('/api/session'));
             if (!user) return set({ stranger: true });
-            const zones = (await taken(api.GET('/api/zones'))).map(({ slug, name }) => ({ slug, name }));
+            const zones = (await unwrap(api.GET('/api/zones'))).map(({ slug, name }) => ({ slug, name }));
             await keepZones(zones);
             const before = owner.current?.zone;
             const zone = zones.some(({ slug }) => slug === before) ? before! : (zones[0]?.slug ?? null);
             await keepOwner({ email: user.email, name: user.name, zone });
             if (zone) {
-                const book = await taken(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } }));
+                const book = await unwrap(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } }));
                 await keepBook(zone, { book, fetched: Date.now() });
             }
             set({ stranger: false });

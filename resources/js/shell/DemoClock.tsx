@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSession } from '../access/session';
-import { api, taken } from '../api/client';
+import { api, unwrap } from '../api/client';
 import { dateInWords, dateAfter } from '../time/days';
 import { Action } from '../ui/Action';
 import { Problem } from '../ui/Problem';
@@ -13,7 +13,7 @@ export function DemoClock() {
     const queries = useQueryClient();
     const [asked, setAsked] = useState<string>();
     const move = useMutation({
-        mutationFn: async (today: string) => taken(api.PUT('/api/demo-clock', { body: { today } })),
+        mutationFn: async (today: string) => unwrap(api.PUT('/api/demo-clock', { body: { today } })),
         onSuccess: (moved) => {
             setAsked(undefined);
             queries.setQueryData(['session'], moved);

@@ -1,14 +1,14 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { loggedInAgain } from '../api/again';
-import { api, taken } from '../api/client';
+import { api, unwrap } from '../api/client';
 import { EDUCATOR, fakeServer, Refused, show } from '../testing';
 import { LogInAgain } from './LogInAgain';
 
 const lost = new Refused(401, { message: 'Nobody is logged in.' });
 const nobody = { ...EDUCATOR, user: null };
 const save = () =>
-    taken(api.PUT('/api/prices/{crop}', { params: { path: { crop: 'kale' } }, body: { price: 3 } as never }));
+    unwrap(api.PUT('/api/prices/{crop}', { params: { path: { crop: 'kale' } }, body: { price: 3 } as never }));
 
 describe('a log-in that ran out', () => {
     it('is asked for on the spot, and then what was done is sent again', async () => {

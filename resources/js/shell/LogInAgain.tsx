@@ -2,7 +2,7 @@ import { Button, Group, Modal, PasswordInput } from '@mantine/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { whenLoggedOut } from '../api/again';
-import { api, taken, type Schema } from '../api/client';
+import { api, unwrap, type Schema } from '../api/client';
 import { Problem } from '../ui/Problem';
 import { say } from '../words/words';
 
@@ -33,7 +33,7 @@ export function LogInAgain({ user }: { user: NonNullable<Schema['Session']['user
         try {
             queries.setQueryData(
                 ['session'],
-                await taken(api.POST('/api/session', { body: { email: user.email, password } })),
+                await unwrap(api.POST('/api/session', { body: { email: user.email, password } })),
             );
             end(true);
         } catch (why) {

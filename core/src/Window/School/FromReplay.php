@@ -30,9 +30,9 @@ final class FromReplay implements School
 
     /**
      * @param  YearDay  $from  where the year is cut: windows are listed from there on
-     * @param  WaysOut|null  $waysOut  what else to try for a crop without a window; null: nothing
+     * @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing
      */
-    public function __construct(private readonly Replay $replay, private readonly YearDay $from, private readonly string $site, private readonly ?WaysOut $waysOut = null)
+    public function __construct(private readonly Replay $replay, private readonly YearDay $from, private readonly string $site, private readonly ?Remedies $remedies = null)
     {
     }
 
@@ -44,7 +44,7 @@ final class FromReplay implements School
 
     public static function on(Grounds $grounds): self
     {
-        return new self($grounds->replay, $grounds->place->latitude->yearStart(), $grounds->place->site->name, $grounds->waysOut);
+        return new self($grounds->replay, $grounds->place->latitude->yearStart(), $grounds->place->site->name, $grounds->remedies);
     }
 
     public function asksProof(): bool
@@ -63,8 +63,8 @@ final class FromReplay implements School
         return array_map(function (Route $route) use ($crop, $share): RouteWindows {
             $windows = $this->of($crop, $route)->at($share);
 
-            return $windows->noWindow === null || $this->waysOut === null ? $windows
-                : $windows->without($this->waysOut->of($windows->noWindow, $this->replay, $crop, $route, $share, $this->from));
+            return $windows->noWindow === null || $this->remedies === null ? $windows
+                : $windows->without($this->remedies->of($windows->noWindow, $this->replay, $crop, $route, $share, $this->from));
         }, $crop->routes);
     }
 

@@ -11,13 +11,13 @@ use Anthesis\Window\PlaceEvidence;
 /** What schools argue from: a place's normals and freezes, its replay, and the settings of the convention. */
 final readonly class Grounds
 {
-    /** @param  WaysOut|null  $waysOut  what else to try for a crop without a window; null: nothing */
-    public function __construct(public PlaceEvidence $place, public Replay $replay, public CountBackSettings $settings, public ?WaysOut $waysOut = null)
+    /** @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing */
+    public function __construct(public PlaceEvidence $place, public Replay $replay, public CountBackSettings $settings, public ?Remedies $remedies = null)
     {
     }
 
-    public static function ofPlace(Place $place, CountBackSettings $settings, ?WaysOut $waysOut): self
+    public static function ofPlace(Place $place, CountBackSettings $settings, ?Remedies $remedies): self
     {
-        return new self(PlaceEvidence::ofPlace($place), Replay::ofPlace($place), $settings, $waysOut);
+        return new self(PlaceEvidence::ofPlace($place), Replay::ofPlace($place), $settings, $remedies);
     }
 }

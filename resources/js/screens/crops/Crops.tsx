@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useCrops } from '../../api/crops';
 import { useImportCrops } from './queries';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { CropForm } from './CropForm';
 import { ShippedCrops } from './ShippedCrops';
 import { Problem } from '../../ui/Problem';
@@ -14,7 +14,7 @@ import { isCalled } from '../../words/search';
 export function Crops() {
     const { crop } = useParams();
     const { data: crops } = useCrops();
-    const mayEdit = useMay('edit-crops');
+    const mayEdit = useCan('edit-crops');
     const [asked, setAsked] = useState('');
     const bring = useImportCrops();
     if (!crops) return null;

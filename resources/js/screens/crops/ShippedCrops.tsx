@@ -3,7 +3,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useSettleShippedCrop, useShippedCrops } from './queries';
 
-/** What an update of the shipped table offers, crop by crop: taken, or left as it is in the book. */
+/** What an update of the shipped table offers, crop by crop: unwrap, or left as it is in the book. */
 export function ShippedCrops({ mayEdit }: { mayEdit: boolean }) {
     const { data: offers } = useShippedCrops();
     const settle = useSettleShippedCrop();

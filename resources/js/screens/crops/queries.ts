@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, taken } from '../../api/client';
+import { api, asForm, unwrap } from '../../api/client';
 import { makeBookStale, whenStale } from '../../api/stale';
 
 /** What may stand in a crop's cells; it changes with the application alone. */
@@ -7,7 +7,7 @@ export function useCropColumns() {
     return useQuery({
         queryKey: ['crop-columns'],
         staleTime: Infinity,
-        queryFn: () => taken(api.GET('/api/crop-columns')),
+        queryFn: () => unwrap(api.GET('/api/crop-columns')),
     });
 }
 
@@ -15,7 +15,7 @@ export function useCrop(crop: string | undefined) {
     return useQuery({
         queryKey: ['crops', crop],
         enabled: crop !== undefined,
-        queryFn: () => taken(api.GET('/api/crops/{crop}', { params: { path: { crop: crop ?? '' } } })),
+        queryFn: () => unwrap(api.GET('/api/crops/{crop}', { params: { path: { crop: crop ?? '' } } })),
     });
 }
 
@@ -29,7 +29,7 @@ export function useCropTrial(crop: string, zone: string, cells: Cells) {
         retry: false,
         placeholderData: keepPreviousData,
         queryFn: () =>
-            taken(api.POST('/api/crops/{crop}/trials', { params: { path: { crop } }, body: { zone, cells } })),
+            unwrap(api.POST('/api/crops/{crop}/trials', { params: { path: { crop } }, body: { zone, cells } })),
     });
 }
 
@@ -40,7 +40,7 @@ export function useSaveCrop(crop: string) {
     return useMutation({
         meta: { draft: cropDraft(crop) },
         mutationFn: (body: { cells: Cells; note: string; version: number }) =>
-            taken(api.PATCH('/api/crops/{crop}', { params: { path: { crop } }, body })),
+            unwrap(api.PATCH('/api/crops/{crop}', { params: { path: { crop } }, body })),
         onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });
@@ -50,7 +50,7 @@ export function useRevertCrop(crop: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: ({ revision, version }: { revision: number; version: number }) =>
-            taken(
+            unwrap(
                 api.POST('/api/crops/{crop}/revisions/{revision}', {
                     params: { path: { crop, revision } },
                     body: { version },
@@ -62,7 +62,7 @@ export function useRevertCrop(crop: string) {
 }
 
 export function useShippedCrops() {
-    return useQuery({ queryKey: ['crops', '', 'shipped'], queryFn: () => taken(api.GET('/api/shipped-crops')) });
+    return useQuery({ queryKey: ['crops', '', 'shipped'], queryFn: () => unwrap(api.GET('/api/shipped-crops')) });
 }
 
 /** Takes what the shipped table says of a crop, or leaves it. */
@@ -70,7 +70,7 @@ export function useSettleShippedCrop() {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: ({ slug, version, take }: { slug: string; version: number | null; take: boolean }) =>
-            taken(
+            unwrap(
                 api.POST('/api/shipped-crops/{slug}', {
                     params: { path: { slug } },
                     body: { take, ...(version === null ? {} : { version }) },
@@ -87,7 +87,7 @@ export function useImportCrops() {
         mutationFn: (file: File) => {
             const body = new FormData();
             body.set('file', file);
-            return taken(api.POST('/api/crops', asForm(body)));
+            return unwrap(api.POST('/api/crops', asForm(body)));
         },
         onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
@@ -103,7 +103,7 @@ export function useSaveVariety(crop: string, variety: number | undefined) {
     return useMutation({
         meta: { draft: varietyDraft(crop, variety) },
         mutationFn: ({ id, ...body }: VarietyValues) =>
-            taken(
+            unwrap(
                 id === undefined
                     ? api.POST('/api/crops/{crop}/varieties', { params: { path: { crop } }, body })
                     : api.PUT('/api/crops/{crop}/varieties/{variety}', {
@@ -120,7 +120,7 @@ export function useTakeOutVariety(crop: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (variety: number) =>
-            taken(api.DELETE('/api/crops/{crop}/varieties/{variety}', { params: { path: { crop, variety } } })),
+            unwrap(api.DELETE('/api/crops/{crop}/varieties/{variety}', { params: { path: { crop, variety } } })),
         onSuccess: () => makeBookStale(queries),
         onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
     });

@@ -1,15 +1,15 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { useMay, useSession } from '../../access/session';
+import { useCan, useSession } from '../../access/session';
 import { useCues, useWriteLine } from '../../api/log';
 import { useClimate } from '../../api/zones';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { RuledChart } from '../../charts/RuledChart';
 import { useDateCursor } from '../../time/cursor';
 import { dateInWords, inShort, yearDayOfDate } from '../../time/days';
 import { Action } from '../../ui/Action';
-import { Folded } from '../../ui/Folded';
+import { CollapsedList } from '../../ui/CollapsedList';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { inCelsius } from '../../words/units';
@@ -92,7 +92,7 @@ export function Cues() {
                 {cues.map((cue) => (
                     <OneCue key={cue.id} zone={zone} cue={cue} />
                 ))}
-                <Behind
+                <DataTable
                     name={say('cues.sightings')}
                     file={`${zone}-plants`}
                     columns={['plant', 'stage', 'day', 'sum', 'soil'].map((column) => say(`cues.column-${column}`))}
@@ -111,7 +111,7 @@ export function Cues() {
 
 function OneCue({ zone, cue }: { zone: string; cue: Cue }) {
     const remove = useRemoveCue(zone);
-    const mayEdit = useMay('publish');
+    const mayEdit = useCan('publish');
     return (
         <section className="cue">
             <h3>
@@ -140,7 +140,7 @@ function OneCue({ zone, cue }: { zone: string; cue: Cue }) {
             {cue.opens.length > 0 && (
                 <p>
                     {say('cues.opens')}{' '}
-                    <Folded
+                    <CollapsedList
                         items={cue.opens.map((crop) =>
                             say('soil.crop-asks', { crop: crop.name, soil: inCelsius(crop.soil_min) }),
                         )}
@@ -225,7 +225,7 @@ function Seen({ zone, cues }: { zone: string; cues: Cue[] }) {
 }
 
 function AddCue({ zone }: { zone: string }) {
-    const mayEdit = useMay('publish');
+    const mayEdit = useCan('publish');
     const [{ plant, stage }, type, forget] = useKept(cueDraft(zone), { plant: '', stage: '' });
     const add = useAddCue(zone);
     if (!mayEdit) return null;

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
 
 export type Cue = Schema['Cue'];
@@ -18,7 +18,7 @@ export function useAddCue(zone: string) {
     return useMutation({
         meta: { draft: cueDraft(zone) },
         mutationFn: (body: { plant: string; stage: string; note: string | null }) =>
-            taken(api.POST('/api/zones/{zone}/cues', { params: { path: { zone } }, body })),
+            unwrap(api.POST('/api/zones/{zone}/cues', { params: { path: { zone } }, body })),
         onSuccess: useChanged(zone),
     });
 }
@@ -26,7 +26,7 @@ export function useAddCue(zone: string) {
 export function useRemoveCue(zone: string) {
     return useMutation({
         mutationFn: (cue: number) =>
-            taken(api.DELETE('/api/zones/{zone}/cues/{cue}', { params: { path: { zone, cue } } })),
+            unwrap(api.DELETE('/api/zones/{zone}/cues/{cue}', { params: { path: { zone, cue } } })),
         onSuccess: useChanged(zone),
     });
 }

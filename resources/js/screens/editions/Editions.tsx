@@ -7,7 +7,7 @@ import { Proof, unexplained, Warnings } from './Proof';
 import { Published } from './Published';
 import { useLanguages } from '../../api/languages';
 import { editionDraft, useDraft, useEditions, usePublication, usePublish, type Draft } from './queries';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { useZone } from '../../api/zones';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
@@ -15,7 +15,7 @@ import { Problem } from '../../ui/Problem';
 /** Where editions are published, and where those that were are found. */
 export function Editions() {
     const { zone: slug = '' } = useParams();
-    const mayPublish = useMay('publish');
+    const mayPublish = useCan('publish');
     const { data: zone } = useZone(slug);
     const { data: editions } = useEditions(slug);
     const { data: draft } = useDraft(slug, zone !== undefined && whyNot(zone) === null);

@@ -1,7 +1,7 @@
 import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { spanInShort, type Span } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
@@ -96,7 +96,7 @@ function Objections({ objections, zone, named }: { objections: Objection[]; zone
 }
 
 function Answer({ zone, objection }: { zone: string; objection: Objection }) {
-    const mayPublish = useMay('publish');
+    const mayPublish = useCan('publish');
     const [words, setWords] = useState('');
     const answer = useAnswer(zone);
     if (!mayPublish) return <p className="hint">{say('proof.not-answered-yet')}</p>;

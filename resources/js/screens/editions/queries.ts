@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
 
 export function useEditions(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'editions'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/editions', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/editions', { params: { path: { zone } } })),
     });
 }
 
@@ -18,7 +18,7 @@ export function useDraft(zone: string, ready: boolean) {
         queryKey: zoneKey(zone, 'draft'),
         enabled: ready,
         retry: false,
-        queryFn: () => taken(api.GET('/api/zones/{zone}/draft', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/draft', { params: { path: { zone } } })),
     });
 }
 
@@ -26,7 +26,7 @@ export function useObject(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (body: { key: string; crop: string; text: string }) =>
-            taken(api.POST('/api/zones/{zone}/objections', { params: { path: { zone } }, body })),
+            unwrap(api.POST('/api/zones/{zone}/objections', { params: { path: { zone } }, body })),
         onSuccess: () => makeStale(queries, zone, 'objected'),
     });
 }
@@ -35,7 +35,7 @@ export function useAnswer(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: ({ objection, answer }: { objection: number; answer: string }) =>
-            taken(
+            unwrap(
                 api.POST('/api/objections/{objection}/answer', { params: { path: { objection } }, body: { answer } }),
             ),
         onSuccess: () => makeStale(queries, zone, 'objected'),
@@ -56,7 +56,7 @@ export function usePublish(zone: string) {
             answers: Record<string, string>;
             from: string | null;
             note_in: Record<string, string>;
-        }) => taken(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body })),
+        }) => unwrap(api.POST('/api/zones/{zone}/editions', { params: { path: { zone } }, body })),
         onSuccess: (publication) => {
             queries.setQueryData(['publication', publication.id], publication);
             return makeStale(queries, zone, 'publishing');
@@ -69,7 +69,7 @@ export function useSign(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (number: number) =>
-            taken(api.POST('/api/zones/{zone}/editions/{number}/signature', { params: { path: { zone, number } } })),
+            unwrap(api.POST('/api/zones/{zone}/editions/{number}/signature', { params: { path: { zone, number } } })),
         onSuccess: () => makeStale(queries, zone, 'published'),
     });
 }
@@ -78,7 +78,7 @@ export function useWithdraw(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: ({ number, reason }: { number: number; reason: string }) =>
-            taken(
+            unwrap(
                 api.POST('/api/zones/{zone}/editions/{number}/withdrawal', {
                     params: { path: { zone, number } },
                     body: { reason },
@@ -97,7 +97,7 @@ export function usePublication(zone: string, id: number | null) {
         refetchInterval: (query) =>
             ['done', 'failed', 'waiting'].includes(query.state.data?.state ?? '') ? false : 400,
         queryFn: async () => {
-            const publication = await taken(
+            const publication = await unwrap(
                 api.GET('/api/publications/{publication}', { params: { path: { publication: id ?? 0 } } }),
             );
             if (publication.state === 'done') await makeStale(queries, zone, 'published');

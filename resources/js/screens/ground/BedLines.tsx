@@ -3,7 +3,7 @@ import { say } from '../../words/words';
 import type { YearScale } from '../../time/yearScale';
 import { dateInShort, inShort } from '../../time/days';
 import { laned, place, shown } from './lanes';
-import type { GroundBed, Span, Stay } from './queries';
+import type { GroundBed, Span, Occupancy } from './queries';
 
 /** Height of a bed with one lane, and of each further one, px. */
 const ROW = 40;
@@ -118,7 +118,7 @@ function StayLine({
     onChoose,
 }: {
     scale: YearScale;
-    stay: Stay;
+    stay: Occupancy;
     year: Span;
     y: number;
     chosen: boolean;
@@ -167,11 +167,11 @@ function StayLine({
     );
 }
 
-function nameOf(stay: Stay): string {
+function nameOf(stay: Occupancy): string {
     return stay.pinned ? say('ground.pinned-name', { name: stay.name }) : stay.name;
 }
 
-export function stayInWords(stay: Stay): string {
+export function stayInWords(stay: Occupancy): string {
     return say('ground.stay', {
         crop: [nameOf(stay), stay.variety].filter(Boolean).join(' '),
         kind: say(`ground.kind-${stay.kind}`),

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useSession } from '../../access/session';
 import { useClimate } from '../../api/zones';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { RuledChart } from '../../charts/RuledChart';
 import { useDateCursor } from '../../time/cursor';
 import { dateAfter } from '../../time/days';
@@ -21,9 +21,9 @@ import { GapFits } from './GapFits';
 import { shown } from './lanes';
 import { useGround, usePlantings, type GroundBed, type GroundData, type Span } from './queries';
 import { SeasonList } from './SeasonList';
-import { StayCard } from './StayCard';
+import { OccupancyCard } from './OccupancyCard';
 import { Tasks } from './Tasks';
-import { WorthOfGround } from './Worth';
+import { WorthOfGround } from './BedYield';
 
 /** What stands on the beds of a zone, year by year: what is planned, what the log knows, and what would fit where nothing stands. */
 export function Ground() {
@@ -214,7 +214,7 @@ function Beds({
                 ) : bed && chosen?.gap ? (
                     <GapFits zone={zone} bed={bed} gap={chosen.gap} year={year} plantings={plantings} />
                 ) : bed && stay ? (
-                    <StayCard key={stay.key} bed={bed} stay={stay} beds={beds} plantings={plantings} />
+                    <OccupancyCard key={stay.key} bed={bed} stay={stay} beds={beds} plantings={plantings} />
                 ) : (
                     <Conflicts beds={beds} onChoose={setChosen} />
                 )}
@@ -250,7 +250,7 @@ function Numbers({ zone, beds, year }: { zone: string; beds: GroundBed[]; year: 
     return (
         <>
             <WorthOfGround zone={zone} />
-            <Behind
+            <DataTable
                 name={say('ground.all-stays')}
                 file={`${zone}-ground-${year.from.slice(0, 4)}`}
                 columns={columns.map((column) => say(`ground.column-${column}`))}

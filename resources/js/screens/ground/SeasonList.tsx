@@ -1,8 +1,8 @@
 import { inShort } from '../../time/days';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { say } from '../../words/words';
 import { shown } from './lanes';
-import type { GroundBed, Span, Stay } from './queries';
+import type { GroundBed, Span, Occupancy } from './queries';
 
 /** What is planned in a year by the week it goes in, and the seed it takes: the list for the shed door and the order. */
 export function SeasonList({ zone, beds, year }: { zone: string; beds: GroundBed[]; year: Span }) {
@@ -50,7 +50,7 @@ export function SeasonList({ zone, beds, year }: { zone: string; beds: GroundBed
                     ))}
                 </tbody>
             </table>
-            <Behind
+            <DataTable
                 name={say('ground.seed-order')}
                 file={`${zone}-seed-${year.from.slice(0, 4)}`}
                 columns={['crop', 'plants', 'seeds', 'grams'].map((column) => say(`ground.order-${column}`))}
@@ -61,7 +61,7 @@ export function SeasonList({ zone, beds, year }: { zone: string; beds: GroundBed
 }
 
 /** The seed of all sowings together, a crop a row. */
-export function order(stays: Stay[]): (string | number | null)[][] {
+export function order(stays: Occupancy[]): (string | number | null)[][] {
     const rows = new Map<string, { plants: number; seeds: number | null; grams: number | null }>();
     for (const stay of stays) {
         const row = rows.get(nameOf(stay)) ?? { plants: 0, seeds: null, grams: null };
@@ -82,7 +82,7 @@ export function order(stays: Stay[]): (string | number | null)[][] {
         ]);
 }
 
-function nameOf(stay: Stay): string {
+function nameOf(stay: Occupancy): string {
     return [stay.name, stay.variety].filter(Boolean).join(' ');
 }
 

@@ -3,12 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { yearScale } from '../../time/yearScale';
 import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
 import { familiesIn, laned, place, shown } from './lanes';
-import type { GroundBed, Stay } from './queries';
+import type { GroundBed, Occupancy } from './queries';
 import { order } from './SeasonList';
-import { StayCard } from './StayCard';
+import { OccupancyCard } from './OccupancyCard';
 import { usePlantings } from './queries';
 
-const stay = (name: string, from: string, to: string, with_: Partial<Stay> = {}): Stay => ({
+const stay = (name: string, from: string, to: string, with_: Partial<Occupancy> = {}): Occupancy => ({
     key: `${name} ${from}`,
     kind: 'planned',
     planting: 7,
@@ -29,7 +29,7 @@ const stay = (name: string, from: string, to: string, with_: Partial<Stay> = {})
     ...with_,
 });
 
-const bed = (stays: Stay[]): GroundBed => ({
+const bed = (stays: Occupancy[]): GroundBed => ({
     id: 3,
     garden: 'School',
     name: 'Bed 3',
@@ -103,7 +103,7 @@ describe('beds under the ruler', () => {
             const plantings = usePlantings('bench', { from: '2026-01-01', to: '2026-12-31' });
             return (
                 <>
-                    <StayCard
+                    <OccupancyCard
                         bed={bed([])}
                         stay={stay('Kale', '2026-06-11', '2026-09-01', { height_cm: 150 })}
                         beds={[bed([])]}

@@ -1,6 +1,6 @@
 import { daysBetween } from '../../time/days';
 import type { YearScale } from '../../time/yearScale';
-import type { GroundBed, Stay } from './queries';
+import type { GroundBed, Occupancy } from './queries';
 
 /** Where a date lies on a ruler that begins on a day, px; held to its ends. */
 export function place(scale: YearScale, begins: string, date: string): number {
@@ -9,7 +9,7 @@ export function place(scale: YearScale, begins: string, date: string): number {
 }
 
 /** Stays beside each other: each in the first lane that is free when it comes. */
-export function laned(stays: Stay[]): { stay: Stay; lane: number }[] {
+export function laned(stays: Occupancy[]): { stay: Occupancy; lane: number }[] {
     const ends: string[] = [];
     return [...stays]
         .sort((a, b) => a.from.localeCompare(b.from))

@@ -1,14 +1,14 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
 
 export type GroundData = Schema['Ground'];
 export type GroundBed = Schema['GroundBed'];
-export type Stay = Schema['Stay'];
+export type Occupancy = Schema['Occupancy'];
 export type Fit = Schema['Fit'];
 export type SeasonPlan = Schema['SeasonPlan'];
-export type Worth = Schema['Worth'];
+export type BedYield = Schema['BedYield'];
 
 /** Days that are looked at, both included. */
 export type Span = { from: string; to: string };
@@ -29,7 +29,7 @@ export function useGround(zone: string, span: Span) {
         queryKey: zoneKey(zone, 'ground', span),
         placeholderData: keepPreviousData,
         retry: false,
-        queryFn: () => taken(api.GET('/api/zones/{zone}/ground', { params: { path: { zone }, query: span } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/ground', { params: { path: { zone }, query: span } })),
     });
 }
 
@@ -39,7 +39,7 @@ export function usePlantings(zone: string, span: Span) {
     const undos = useRef<Change[]>([]);
     const send = useMutation({
         mutationFn: (change: Change) =>
-            taken(api.PUT('/api/zones/{zone}/plantings', { params: { path: { zone }, query: span }, body: change })),
+            unwrap(api.PUT('/api/zones/{zone}/plantings', { params: { path: { zone }, query: span }, body: change })),
         onSuccess: ({ ground }) => {
             const changed = new Map(ground.beds.map((bed) => [bed.id, bed]));
             queries.setQueryData<GroundData>(
@@ -71,21 +71,21 @@ export function useFits(zone: string, bed: number, span: Span) {
     return useQuery({
         queryKey: zoneKey(zone, 'ground', 'fits', bed, span),
         queryFn: () =>
-            taken(api.GET('/api/zones/{zone}/beds/{bed}/fits', { params: { path: { zone, bed }, query: span } })),
+            unwrap(api.GET('/api/zones/{zone}/beds/{bed}/fits', { params: { path: { zone, bed }, query: span } })),
     });
 }
 
 /** A new secret address of one's tasks as a calendar. */
 export function useTaskFeed(zone: string) {
     return useMutation({
-        mutationFn: () => taken(api.POST('/api/zones/{zone}/task-feeds', { params: { path: { zone } } })),
+        mutationFn: () => unwrap(api.POST('/api/zones/{zone}/task-feeds', { params: { path: { zone } } })),
     });
 }
 
 export function useProposeSeason(zone: string, span: Span) {
     return useMutation({
         mutationFn: (body: { beds: number[]; wishes: Wish[] }) =>
-            taken(api.POST('/api/zones/{zone}/season-plans', { params: { path: { zone }, query: span }, body })),
+            unwrap(api.POST('/api/zones/{zone}/season-plans', { params: { path: { zone }, query: span }, body })),
     });
 }
 
@@ -105,8 +105,8 @@ export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
         meta: { draft: bedDraft(zone, bed) },
         mutationFn: (body: BedValues) =>
             bed === undefined
-                ? taken(api.POST('/api/zones/{zone}/beds', { params: { path: { zone }, query: span }, body }))
-                : taken(
+                ? unwrap(api.POST('/api/zones/{zone}/beds', { params: { path: { zone }, query: span }, body }))
+                : unwrap(
                       api.PUT('/api/zones/{zone}/beds/{bed}', { params: { path: { zone, bed }, query: span }, body }),
                   ),
         onSuccess: (ground) => {
@@ -116,11 +116,11 @@ export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
     });
 }
 
-export function useWorth(zone: string) {
+export function useBedYields(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'ground', 'worth'),
         retry: false,
-        queryFn: () => taken(api.GET('/api/zones/{zone}/worth', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/worth', { params: { path: { zone } } })),
     });
 }
 
@@ -129,9 +129,9 @@ export function useSavePrice(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: ({ crop, price }: { crop: string; price: number | null }) =>
-            taken(api.PUT('/api/prices/{crop}', { params: { path: { crop } }, body: { price } })),
+            unwrap(api.PUT('/api/prices/{crop}', { params: { path: { crop } }, body: { price } })),
         onSuccess: ({ crop, price }) =>
-            queries.setQueryData<Worth[]>(zoneKey(zone, 'ground', 'worth'), (rows) =>
+            queries.setQueryData<BedYield[]>(zoneKey(zone, 'ground', 'worth'), (rows) =>
                 rows?.map((row) => (row.crop === crop ? { ...row, price } : row)),
             ),
     });

@@ -1,6 +1,6 @@
 import { Button, Checkbox, Group, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import type { Schema } from '../../api/client';
 import { useTranslations } from '../../api/languages';
 import { Action } from '../../ui/Action';
@@ -13,7 +13,7 @@ type Text = Schema['OwnText'];
 /** What people wrote that gardeners read: what it is in the other languages, and what is not translated yet. */
 export function Languages() {
     const { data } = useTranslations();
-    const mayTranslate = useMay('publish');
+    const mayTranslate = useCan('publish');
     const [chosen, setLanguage] = useState<string | null>(null);
     const [missing, setMissing] = useState(true);
     const [find, setFind] = useState('');

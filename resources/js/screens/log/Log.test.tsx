@@ -18,7 +18,7 @@ const line = (key: string, with_: Partial<Line> = {}): Line => ({
     told: { kilograms: 1.5, quality: 3 },
     photo: null,
     author: 'Wren',
-    came_by: 'phone',
+    source: 'phone',
     written_at: '2026-05-20T10:00:00+00:00',
     taken_back: false,
     cursor: '2026-05-20.1',

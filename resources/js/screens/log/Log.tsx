@@ -1,6 +1,6 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useParams, useSearchParams } from 'react-router';
-import { useMay, useSession } from '../../access/session';
+import { useCan, useSession } from '../../access/session';
 import { ACTS, useLogBook, useWriteLine } from '../../api/log';
 import { dateInShort } from '../../time/days';
 import { Action } from '../../ui/Action';
@@ -142,7 +142,7 @@ function Filters({
 function Lines({ zone, lines }: { zone: string; lines: Line[] }) {
     const { data: book } = useLogBook(zone);
     const { data: session } = useSession();
-    const isEducator = useMay('publish');
+    const isEducator = useCan('publish');
     const write = useWriteLine(zone);
     const oneGarden = new Set(book?.beds.map((bed) => bed.garden)).size === 1;
     const takeBack = ({ act, on, key }: Line) => write.mutate({ act, on, corrects: key, taken_back: true });

@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, taken, type Schema } from '../../api/client';
+import { api, asForm, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
 
 export type Line = Schema['LogEntry'];
@@ -19,7 +19,7 @@ export function useLines(zone: string, asked: Asked) {
         queryKey: zoneKey(zone, 'log', 'lines', asked),
         initialPageParam: undefined as string | undefined,
         queryFn: ({ pageParam }) =>
-            taken(
+            unwrap(
                 api.GET('/api/zones/{zone}/log', {
                     params: { path: { zone }, query: { ...asked, after: pageParam } },
                 }),
@@ -33,7 +33,7 @@ export function useBringTable(zone: string) {
         mutationFn: (file: File) => {
             const form = new FormData();
             form.set('file', file);
-            return taken(api.POST('/api/zones/{zone}/log-files', { params: { path: { zone } }, ...asForm(form) }));
+            return unwrap(api.POST('/api/zones/{zone}/log-files', { params: { path: { zone } }, ...asForm(form) }));
         },
     });
 }
@@ -51,7 +51,7 @@ export function useLogImport(zone: string, id: number | null) {
         queryKey: ['log-import', id],
         enabled: id !== null,
         queryFn: async () => {
-            const read = await taken(
+            const read = await unwrap(
                 api.GET('/api/log-imports/{logImport}', { params: { path: { logImport: id ?? 0 } } }),
             );
             if (isOver(read)) await makeStale(queries, zone, 'logged');

@@ -1,5 +1,5 @@
 import { Button, Checkbox, Textarea, TextInput } from '@mantine/core';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { dateInWords } from '../../time/days';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
@@ -25,8 +25,8 @@ export function OfficeSettings() {
 }
 
 function Form({ office }: { office: Office }) {
-    const mayEdit = useMay('edit-office');
-    const mayChangeSignature = useMay('change-signature');
+    const mayEdit = useCan('edit-office');
+    const mayChangeSignature = useCan('change-signature');
     const save = useSaveOffice(office.version);
     const [edited, setEdited] = useKept(officeDraft(office.version), office);
     const set = (field: keyof Office, value: string | boolean) =>

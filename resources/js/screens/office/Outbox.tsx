@@ -1,11 +1,11 @@
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { dateInWords } from '../../time/days';
 import { say } from '../../words/words';
 import { useOutbox } from './queries';
 
 /** Mail that would have gone out, for as long as no mail server is named. */
 export function Outbox() {
-    const may = useMay('read-mail');
+    const may = useCan('read-mail');
     const { data } = useOutbox(may);
     if (!may || !data) return null;
     return (

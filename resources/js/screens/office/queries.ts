@@ -1,10 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 
 export type Office = Schema['Office'];
 
 export function useOffice() {
-    return useQuery({ queryKey: ['office'], queryFn: () => taken(api.GET('/api/office')) });
+    return useQuery({ queryKey: ['office'], queryFn: () => unwrap(api.GET('/api/office')) });
 }
 
 /** A draft of an older version is nothing to save over a newer one. */
@@ -14,7 +14,7 @@ export function useSaveOffice(version: number) {
     const queries = useQueryClient();
     return useMutation({
         meta: { draft: officeDraft(version) },
-        mutationFn: (body: Office) => taken(api.PUT('/api/office', { body })),
+        mutationFn: (body: Office) => unwrap(api.PUT('/api/office', { body })),
         onSuccess: () => queries.invalidateQueries({ queryKey: ['office'] }),
         onError: () => queries.invalidateQueries({ queryKey: ['office'] }),
     });
@@ -25,6 +25,6 @@ export function useOutbox(may: boolean) {
     return useQuery({
         queryKey: ['outbox'],
         enabled: may,
-        queryFn: () => taken(api.GET('/api/outbox')),
+        queryFn: () => unwrap(api.GET('/api/outbox')),
     });
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useSession } from '../../access/session';
 import { useYearCourse } from './queries';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { COURSE_HEIGHT, CourseChart, LIGHT_CHART_HEIGHT, LightChart, type CourseData } from '../../charts/CourseChart';
 import { hoursInWords, inShort, inWords, monthDay, rulerYear, rulerYearInWords, type MonthDay } from '../../time/days';
 import { RuledChart } from '../../charts/RuledChart';
@@ -69,7 +69,7 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                 <Numbers {...{ zone, ruler, climate, site, course }} />
                 <h3>{say('course.when-soil-first-holds-a')}</h3>
                 <SoilDates climate={climate} />
-                <Behind
+                <DataTable
                     name={say('course.soil-dates-of-every-site')}
                     file={`${zone}-soil-dates`}
                     columns={['site', '°C', say('common.1-year-in-2'), say('course.4-years-in-5')]}
@@ -215,7 +215,7 @@ function LightAndHeat({ climate }: { climate: Schema['Climate'] }) {
 
 function Numbers({ zone, ruler, climate, site, course }: ClimateData & { zone: string; site: Site; course: Year }) {
     return (
-        <Behind
+        <DataTable
             name={say('course.soil-air-and-light-by')}
             file={`${zone}-course`}
             columns={[

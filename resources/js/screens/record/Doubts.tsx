@@ -4,7 +4,7 @@ import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useDecision, useQuality } from './queries';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { useStations } from '../../api/zones';
 import { dateInWords } from '../../time/days';
 import { Problem } from '../../ui/Problem';
@@ -16,7 +16,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
     const { data: stations } = useStations(zone);
     const [station, setStation] = useState<number | undefined>(undefined);
     const { data } = useQuality(zone, station);
-    const mayDecide = useMay('edit-zones');
+    const mayDecide = useCan('edit-zones');
     const decide = useDecision(zone, onComputing);
     if (!data) return null;
     const groups = new Map<string, Value[]>();

@@ -2,7 +2,7 @@ import { Action } from '../../ui/Action';
 import { say } from '../../words/words';
 import type { Zone } from '../../api/client';
 import { useImportAgain, useRecordImports } from './queries';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { useStations } from '../../api/zones';
 import { dateInShort, datesInShort } from '../../time/days';
 import { BringFile } from './BringFile';
@@ -14,7 +14,7 @@ import { Problem } from '../../ui/Problem';
 
 /** Where the record comes from: stations in order, the files brought, and bringing another. */
 export function Files({ zone, onComputing }: { zone: Zone; onComputing: (computation: number) => void }) {
-    const mayEdit = useMay('edit-zones');
+    const mayEdit = useCan('edit-zones');
     const { data: imports } = useRecordImports(zone.slug);
     const { data: stations } = useStations(zone.slug);
     const use = useImportAgain(onComputing);

@@ -2,7 +2,7 @@ import { say } from '../../words/words';
 import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { beforeSummer, inShort, inWords, monthDay, monthInWords, type MonthDay } from '../../time/days';
 import { freezeSentence } from '../../time/freezes';
 import { inCelsius } from '../../words/units';
@@ -137,7 +137,7 @@ export function Freezes({ zone, data }: { zone: string; data: ClimateData }) {
 function Numbers({ zone, ruler, climate }: ClimateData & { zone: string }) {
     return (
         <>
-            <Behind
+            <DataTable
                 name={say('freezes.freezes-year-by-year')}
                 file={`${zone}-freezes`}
                 columns={[
@@ -150,7 +150,7 @@ function Numbers({ zone, ruler, climate }: ClimateData & { zone: string }) {
                     t.seasons.map((season) => [t.celsius, season.season, season.last_date, season.first_date]),
                 )}
             />
-            <Behind
+            <DataTable
                 name={say('freezes.freezes-to-come-and-freezes')}
                 file={`${zone}-freeze-risk`}
                 columns={[
@@ -177,7 +177,7 @@ function OnRecord({ zone, climate }: { zone: string; climate: ClimateData['clima
         <>
             <h3>{say('freezes.days-on-record-by-month')}</h3>
             <Completeness years={climate.completeness} />
-            <Behind
+            <DataTable
                 name={say('freezes.days-on-record')}
                 file={`${zone}-completeness`}
                 columns={['year', ...Array.from({ length: 12 }, (_, i) => monthInWords(i + 1))]}

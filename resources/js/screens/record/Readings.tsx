@@ -6,8 +6,8 @@ import { useState } from 'react';
 import { type Schema } from '../../api/client';
 import { useCalibration } from './queries';
 import { asMeasured, useSaveSite, useSites } from '../../api/sites';
-import { useMay } from '../../access/session';
-import { Behind } from '../../charts/Behind';
+import { useCan } from '../../access/session';
+import { DataTable } from '../../charts/DataTable';
 import { dateInWords } from '../../time/days';
 import { Problem } from '../../ui/Problem';
 
@@ -15,7 +15,7 @@ type Calibration = Schema['Calibration'];
 
 /** Probe readings held against the soil model of a site; what they say can be kept as a site of the zone. */
 export function Readings({ zone }: { zone: string }) {
-    const mayEdit = useMay('edit-sites');
+    const mayEdit = useCan('edit-sites');
     const { data: sites } = useSites();
     const [file, setFile] = useState<File | null>(null);
     const [site, setSite] = useState<number>();
@@ -99,7 +99,7 @@ function Found({ zone, found }: { zone: string; found: Calibration }) {
             <div>
                 <h3>{say('readings.readings-as-daily-means-and')}</h3>
                 <Comparison points={found.points} />
-                <Behind
+                <DataTable
                     name={say('readings.readings-and-model')}
                     file={`${zone}-readings`}
                     columns={[

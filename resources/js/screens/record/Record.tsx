@@ -6,7 +6,7 @@ import { Link, Navigate, NavLink, useParams, useSearchParams } from 'react-route
 import type { Computation } from '../../api/client';
 import { useCancel, useClimate, useComputation, useZone } from '../../api/zones';
 import { useChooseYears } from './queries';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { dateInWords } from '../../time/days';
 import { Compare } from './Compare';
 import { Course } from './Course';
@@ -35,7 +35,7 @@ function focusIfNamed(field: HTMLElement | null) {
 /** A zone's record: what it tells of the place, how far to trust it, and where it comes from. */
 export function Record() {
     const { zone: slug = '', part } = useParams();
-    const mayEdit = useMay('edit-zones');
+    const mayEdit = useCan('edit-zones');
     const { data: zone } = useZone(slug);
     const { data: climate } = useClimate(slug, undefined, zone?.record != null);
     const [params] = useSearchParams();

@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, stationFile, taken, type ReadingChoices, type Schema } from '../../api/client';
+import { api, asForm, stationFile, unwrap, type ReadingChoices, type Schema } from '../../api/client';
 import { whenStale } from '../../api/stale';
 import { makeStale, zoneKey } from '../../api/stale';
 
@@ -9,21 +9,21 @@ export function useYearCourse(zone: string, year: number) {
         queryKey: zoneKey(zone, 'climate', year),
         enabled: year > 0,
         placeholderData: keepPreviousData,
-        queryFn: () => taken(api.GET('/api/zones/{zone}/climate/years/{year}', { params: { path: { zone, year } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/climate/years/{year}', { params: { path: { zone, year } } })),
     });
 }
 
 export function useRecordImports(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'imports'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/record-imports', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/record-imports', { params: { path: { zone } } })),
     });
 }
 
 export function useQuality(zone: string, station?: number) {
     return useQuery({
         queryKey: zoneKey(zone, 'quality', station),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/quality', { params: { path: { zone }, query: { station } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/quality', { params: { path: { zone }, query: { station } } })),
     });
 }
 
@@ -47,7 +47,7 @@ export function useRecordPreview(zone: string, file: File | null, choices: Readi
         enabled: file !== null,
         queryFn: () => {
             const body = stationFile(file as File, choices);
-            return taken(
+            return unwrap(
                 api.POST('/api/zones/{zone}/record-previews', {
                     params: { path: { zone } },
                     ...asForm(body),
@@ -62,7 +62,7 @@ export function useImportRecord(zone: string, onComputing: (computation: number)
     return useMutation({
         mutationFn: ({ file, choices }: { file: File; choices: ReadingChoices }) => {
             const body = stationFile(file, choices);
-            return taken(
+            return unwrap(
                 api.POST('/api/zones/{zone}/record-imports', {
                     params: { path: { zone } },
                     ...asForm(body),
@@ -77,7 +77,7 @@ export function useImportRecord(zone: string, onComputing: (computation: number)
 export function useImportAgain(onComputing: (computation: number) => void) {
     return useMutation({
         mutationFn: (id: number) =>
-            taken(api.POST('/api/record-imports/{import}/use', { params: { path: { import: id } } })),
+            unwrap(api.POST('/api/record-imports/{import}/use', { params: { path: { import: id } } })),
         onSuccess: (computation) => onComputing(computation.id),
     });
 }
@@ -93,7 +93,7 @@ export function useCalibration(zone: string, file: File | null, site: number | u
             body.set('file', file as File);
             body.set('site', String(site));
             if (depth !== undefined) body.set('depth', String(depth));
-            return taken(
+            return unwrap(
                 api.POST('/api/zones/{zone}/calibrations', {
                     params: { path: { zone } },
                     ...asForm(body),
@@ -119,7 +119,7 @@ export function useDecision(zone: string, onComputing: (computation: number) => 
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (decision: Decision) =>
-            taken(
+            unwrap(
                 'undo' in decision
                     ? api.DELETE('/api/zones/{zone}/quality/{decision}', {
                           params: { path: { zone, decision: decision.undo } },
@@ -138,7 +138,7 @@ export function useSaveStations(zone: string, onComputing: (computation: number)
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (body: { stations: Schema['Station'][]; version: number }) =>
-            taken(api.PUT('/api/zones/{zone}/stations', { params: { path: { zone } }, body })),
+            unwrap(api.PUT('/api/zones/{zone}/stations', { params: { path: { zone } }, body })),
         onSuccess: async (computation) => {
             await makeStale(queries, zone, 'stations-changed');
             onComputing(computation.id);
@@ -151,7 +151,7 @@ export function useChooseYears(zone: string, onComputing: (computation: number) 
     const queries = useQueryClient();
     return useMutation({
         mutationFn: ({ years, version }: { years: number | null; version: number }) =>
-            taken(
+            unwrap(
                 api.PUT('/api/zones/{zone}/years', {
                     params: { path: { zone } },
                     body: { years: years as 30 | 20 | 15 | null, version },
@@ -169,7 +169,7 @@ export function useChooseYears(zone: string, onComputing: (computation: number) 
 export function useDevices(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'station-devices'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/station-devices', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/station-devices', { params: { path: { zone } } })),
     });
 }
 
@@ -177,7 +177,7 @@ export function useAddDevice(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (body: { station: number; name: string }) =>
-            taken(api.POST('/api/zones/{zone}/station-devices', { params: { path: { zone } }, body })),
+            unwrap(api.POST('/api/zones/{zone}/station-devices', { params: { path: { zone } }, body })),
         onSuccess: () => makeStale(queries, zone, 'devices-changed'),
     });
 }
@@ -186,7 +186,7 @@ export function useEndDevice(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (device: number) =>
-            taken(api.DELETE('/api/station-devices/{device}', { params: { path: { device } } })),
+            unwrap(api.DELETE('/api/station-devices/{device}', { params: { path: { device } } })),
         onSuccess: () => makeStale(queries, zone, 'devices-changed'),
     });
 }
@@ -195,7 +195,7 @@ export function useEndDevice(zone: string) {
 export function useCorrections(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'reported-corrections'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/reported-corrections', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/reported-corrections', { params: { path: { zone } } })),
     });
 }
 
@@ -203,7 +203,7 @@ export function useDecideOnCorrections(zone: string, onComputing: (id: number) =
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (body: { ids: number[]; use: boolean }) =>
-            taken(api.POST('/api/zones/{zone}/reported-corrections', { params: { path: { zone } }, body })),
+            unwrap(api.POST('/api/zones/{zone}/reported-corrections', { params: { path: { zone } }, body })),
         onSuccess: async (left) => {
             queries.setQueryData(zoneKey(zone, 'reported-corrections'), left);
             await makeStale(queries, zone, 'corrected');

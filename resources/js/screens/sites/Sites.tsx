@@ -4,7 +4,7 @@ import { Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useEffect } from 'react';
 import type { Schema } from '../../api/client';
 import { useSaveSite, useSites } from '../../api/sites';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { useTakeOutSite } from './queries';
 import { useZones } from '../../api/zones';
 import { merged } from '../../ui/merge';
@@ -39,7 +39,7 @@ type Form = { edited: Edited; base: Site | null };
 
 /** Kinds of growing place: how each shifts air, soil and frost against the station. Data, and the educator's to change. */
 export function Sites() {
-    const mayEdit = useMay('edit-sites');
+    const mayEdit = useCan('edit-sites');
     const { data: sites } = useSites();
     const { data: zones } = useZones();
     const [form, keep, close] = useKept<Form | null>('site', null);

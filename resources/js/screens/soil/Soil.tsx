@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useSoil } from '../../api/soil';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { SpotCard } from './SpotCard';
@@ -40,7 +40,7 @@ export function Soil() {
                                 />
                             ))}
                         </div>
-                        <Behind
+                        <DataTable
                             name={say('soil.readings')}
                             file={`${zone}-soil`}
                             columns={['spot', 'on', 'hour', 'depth', 'celsius', 'within', 'by', 'state'].map((column) =>

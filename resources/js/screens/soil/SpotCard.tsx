@@ -1,10 +1,10 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { asMeasured, useSaveSite, useSites } from '../../api/sites';
-import { useMay, useSession } from '../../access/session';
+import { useCan, useSession } from '../../access/session';
 import { dateInShort, dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
-import { Folded } from '../../ui/Folded';
+import { CollapsedList } from '../../ui/CollapsedList';
 import { Problem } from '../../ui/Problem';
 import { inCelsius } from '../../words/units';
 import { say } from '../../words/words';
@@ -78,12 +78,12 @@ function Now({ spot, today }: { spot: Spot; today: string }) {
             </p>
             {opens.length > 0 && (
                 <p>
-                    {say('soil.opens')} <Folded items={opens} />
+                    {say('soil.opens')} <CollapsedList items={opens} />
                 </p>
             )}
             {closes.length > 0 && (
                 <p>
-                    {say('soil.closes')} <Folded items={closes} />
+                    {say('soil.closes')} <CollapsedList items={closes} />
                 </p>
             )}
         </>
@@ -92,7 +92,7 @@ function Now({ spot, today }: { spot: Spot; today: string }) {
 
 function List({ zone, spot }: { zone: string; spot: Spot }) {
     const withdraw = useWithdrawReading(zone);
-    const mayEdit = useMay('edit-sites');
+    const mayEdit = useCan('edit-sites');
     const me = useSession().data?.user?.name;
     if (spot.readings.length === 0) return null;
     return (
@@ -143,7 +143,7 @@ function clock(hour: number): string {
 function Calibrated({ zone, spot }: { zone: string; spot: Spot }) {
     const { data: found, error } = useSpotCalibration(spot.id, true);
     const { data: sites } = useSites();
-    const mayEdit = useMay('edit-sites');
+    const mayEdit = useCan('edit-sites');
     const [name, setName] = useState(spot.name);
     const save = useSaveSite();
     if (!found) return error ? <Problem error={error} /> : <p>{say('soil.looking')}</p>;

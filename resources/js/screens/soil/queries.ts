@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 import { zoneKey } from '../../api/stale';
 
 export type SoilData = Schema['Soil'];
@@ -16,7 +16,7 @@ function useChanged(zone: string) {
 export function useAddSpot(zone: string) {
     return useMutation({
         mutationFn: (body: { name: string; site: number }) =>
-            taken(api.POST('/api/zones/{zone}/soil-spots', { params: { path: { zone } }, body })),
+            unwrap(api.POST('/api/zones/{zone}/soil-spots', { params: { path: { zone } }, body })),
         onSuccess: useChanged(zone),
     });
 }
@@ -32,7 +32,7 @@ export function useKeepReading(zone: string) {
             figures?: Figure[];
             celsius?: number;
             simulated?: boolean;
-        }) => taken(api.POST('/api/zones/{zone}/soil-readings', { params: { path: { zone } }, body })),
+        }) => unwrap(api.POST('/api/zones/{zone}/soil-readings', { params: { path: { zone } }, body })),
         onSuccess: useChanged(zone),
     });
 }
@@ -40,7 +40,7 @@ export function useKeepReading(zone: string) {
 export function useWithdrawReading(zone: string) {
     return useMutation({
         mutationFn: (reading: number) =>
-            taken(api.DELETE('/api/soil-readings/{reading}', { params: { path: { reading } } })),
+            unwrap(api.DELETE('/api/soil-readings/{reading}', { params: { path: { reading } } })),
         onSuccess: useChanged(zone),
     });
 }
@@ -52,13 +52,13 @@ export function useFit(zone: string, figures: Figure[]) {
         enabled: figures.length >= 4,
         retry: false,
         queryFn: () =>
-            taken(api.POST('/api/zones/{zone}/soil-fits', { params: { path: { zone } }, body: { figures } })),
+            unwrap(api.POST('/api/zones/{zone}/soil-fits', { params: { path: { zone } }, body: { figures } })),
     });
 }
 
 /** What the connected probe shows so many seconds after it was put in. */
 export function probeFigure(spot: number, seconds: number) {
-    return taken(api.GET('/api/soil-spots/{spot}/probe', { params: { path: { spot }, query: { seconds } } }));
+    return unwrap(api.GET('/api/soil-spots/{spot}/probe', { params: { path: { spot }, query: { seconds } } }));
 }
 
 export function useSpotCalibration(spot: number, asked: boolean) {
@@ -66,6 +66,6 @@ export function useSpotCalibration(spot: number, asked: boolean) {
         queryKey: ['soil-calibration', spot],
         enabled: asked,
         retry: false,
-        queryFn: () => taken(api.GET('/api/soil-spots/{spot}/calibration', { params: { path: { spot } } })),
+        queryFn: () => unwrap(api.GET('/api/soil-spots/{spot}/calibration', { params: { path: { spot } } })),
     });
 }

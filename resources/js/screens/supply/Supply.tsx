@@ -4,7 +4,7 @@ import { useParams, useSearchParams } from 'react-router';
 import { useSession } from '../../access/session';
 import { useCrops } from '../../api/crops';
 import { useClimate } from '../../api/zones';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { RuledChart } from '../../charts/RuledChart';
 import { useDateCursor } from '../../time/cursor';
 import { inShort, monthDay, monthDayOf, wrap, yearDay } from '../../time/days';
@@ -206,7 +206,7 @@ function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[
     const { data: crops } = useCrops();
     const dayAfter = (days: number) => monthDay(wrap(yearDay(on) + days));
     return (
-        <Behind
+        <DataTable
             name={say('supply.sowings')}
             file={`${zone}-supply`}
             columns={['crop', 'sow', 'from', 'to', 'metres', 'seeds', 'grams'].map((column) =>
@@ -231,7 +231,7 @@ function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[
 function Weeks({ zone, supplied, by, on }: { zone: string; supplied: Supplied[]; by: By; on: string }) {
     const { data: crops } = useCrops();
     return (
-        <Behind
+        <DataTable
             name={say('supply.weeks')}
             file={`${zone}-supply-weeks`}
             columns={['crop', 'week', 'usual', 'low', 'middle', 'high', 'season-low', 'season', 'season-high'].map(

@@ -1,5 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 import { zoneKey } from '../../api/stale';
 
 export type Succession = Schema['Succession'];
@@ -25,7 +25,7 @@ export function useSupply(zone: string, wants: Want[], on: string, days: number)
             queryKey: zoneKey(zone, 'windows', crop, 'succession', { on, days, amount }),
             retry: false,
             queryFn: () =>
-                taken(
+                unwrap(
                     api.GET('/api/zones/{zone}/windows/{crop}/succession', {
                         params: { path: { zone, crop }, query: { on, days, amount } },
                     }),

@@ -1,6 +1,6 @@
 import { Button, Group, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { dateAfter, dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { useKept } from '../../ui/kept';
@@ -24,7 +24,7 @@ const SHOWN_FOR = 7;
 /** What gardeners are told of this season, and what there is reason to tell them. */
 export function Advisories({ zone, data }: { zone: string; data: TodayData }) {
     const { data: all = [], error } = useAdvisories(zone);
-    const mayPublish = useMay('publish');
+    const mayPublish = useCan('publish');
     const [writing, setWriting] = useState<string | null>(null);
     const told = all.filter((one) => one.in_force);
     const drafts = data.grounds.filter((ground) => !told.some((one) => one.ground === ground.key));

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { useCues } from '../../api/log';
 import { inShort } from '../../time/days';
-import { Folded } from '../../ui/Folded';
+import { CollapsedList } from '../../ui/CollapsedList';
 import { say } from '../../words/words';
 
 /** Plants as a school beside record and thermometer: what was seen this year, what comes next, and what may be sown on it. */
@@ -22,7 +22,7 @@ export function CuesToCome({ zone }: { zone: string }) {
                     })}{' '}
                     {latest.opens.length > 0 && (
                         <>
-                            {say('cues.opens')} <Folded items={latest.opens.map((crop) => crop.name)} />
+                            {say('cues.opens')} <CollapsedList items={latest.opens.map((crop) => crop.name)} />
                         </>
                     )}
                 </p>

@@ -1,6 +1,6 @@
 import { inWords } from '../../time/days';
 import { inCelsius } from '../../words/units';
-import { Folded } from '../../ui/Folded';
+import { CollapsedList } from '../../ui/CollapsedList';
 import { say } from '../../words/words';
 import type { TodayData } from './queries';
 
@@ -27,7 +27,7 @@ export function NightWork({ nights }: { nights: Nights }) {
             {covers.map((cover) => (
                 <p key={cover ?? ''}>
                     {say(cover === null ? 'today.no-cover-keeps' : 'today.cover-with', { cover: cover ?? '' })}{' '}
-                    <Folded
+                    <CollapsedList
                         items={nights.tender
                             .filter((one) => one.stage !== 'under-cover' && one.cover === cover)
                             .map((one) =>
@@ -42,7 +42,7 @@ export function NightWork({ nights }: { nights: Nights }) {
             ))}
             {carried.length > 0 && (
                 <p>
-                    {say('today.carry-in')} <Folded items={carried.map((one) => one.name)} />
+                    {say('today.carry-in')} <CollapsedList items={carried.map((one) => one.name)} />
                 </p>
             )}
             {nights.tender.length === 0 && <p>{say('today.nothing-tender-out')}</p>}

@@ -1,7 +1,7 @@
 import { Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { Hatches } from '../../charts/Hatches';
 import { dateInWords, daysBetween, inShort, inWords, monthDayOf, spanInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
@@ -342,7 +342,7 @@ function Table({ zone, data }: { zone: string; data: TodayData }) {
         'next',
     ];
     return (
-        <Behind
+        <DataTable
             name={say('today.all-acts')}
             file={`${zone}-${data.on}`}
             columns={columns.map((column) => say(`today.column-${column}`))}

@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
 
 export type TodayData = Schema['Today'];
@@ -14,20 +14,20 @@ export function useToday(zone: string, view: View) {
         queryKey: zoneKey(zone, 'today', view),
         placeholderData: keepPreviousData,
         retry: false,
-        queryFn: () => taken(api.GET('/api/zones/{zone}/today', { params: { path: { zone }, query: view } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/today', { params: { path: { zone }, query: view } })),
     });
 }
 
 /** The crops one has seed of. */
 export function usePackets() {
-    return useQuery({ queryKey: ['packets'], queryFn: () => taken(api.GET('/api/packets')) });
+    return useQuery({ queryKey: ['packets'], queryFn: () => unwrap(api.GET('/api/packets')) });
 }
 
 export function useSavePacket() {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: ({ crop, has }: { crop: string; has: boolean }) =>
-            taken(api.PUT('/api/packets/{crop}', { params: { path: { crop } }, body: { has } })),
+            unwrap(api.PUT('/api/packets/{crop}', { params: { path: { crop } }, body: { has } })),
         onSuccess: (packets) => queries.setQueryData(['packets'], packets),
     });
 }
@@ -38,7 +38,7 @@ export function usePacketDays(zone: string, act: SeasonAct, on: string, view: Vi
     return useQuery({
         queryKey: zoneKey(zone, 'windows', crop, 'packet-days', route, on, view.site, view.standard),
         queryFn: () =>
-            taken(
+            unwrap(
                 api.GET('/api/zones/{zone}/windows/{crop}/packet-days', {
                     params: {
                         path: { zone, crop },
@@ -53,7 +53,7 @@ export function usePacketDays(zone: string, act: SeasonAct, on: string, view: Vi
 export function useAdvisories(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'advisories'),
-        queryFn: () => taken(api.GET('/api/zones/{zone}/advisories', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/advisories', { params: { path: { zone } } })),
     });
 }
 
@@ -64,7 +64,7 @@ export function usePublishAdvisory(zone: string, ground: string | null) {
     return useMutation({
         meta: { draft: advisoryDraft(zone, ground) },
         mutationFn: (body: { key: string; text: string; until: string }) =>
-            taken(api.POST('/api/zones/{zone}/advisories', { params: { path: { zone } }, body: { ...body, ground } })),
+            unwrap(api.POST('/api/zones/{zone}/advisories', { params: { path: { zone } }, body: { ...body, ground } })),
         onSuccess: () => makeStale(queries, zone, 'advised'),
     });
 }
@@ -73,7 +73,7 @@ export function useWithdrawAdvisory(zone: string) {
     const queries = useQueryClient();
     return useMutation({
         mutationFn: ({ advisory, reason }: { advisory: number; reason: string }) =>
-            taken(
+            unwrap(
                 api.POST('/api/advisories/{advisory}/withdrawal', {
                     params: { path: { advisory } },
                     body: { reason },

@@ -1,4 +1,4 @@
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { useLocalDays } from '../../api/log';
 import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
@@ -9,7 +9,7 @@ import { useTakeDays, useUndoDays, type LocalDays } from './queries';
 /** Days to maturity as the log tells them, beside the packet's, with how far each was from the first picking; the educator takes them or not. */
 export function LocalDaysTable({ zone }: { zone: string }) {
     const { data, error } = useLocalDays(zone);
-    const mayTake = useMay('edit-zones');
+    const mayTake = useCan('edit-zones');
     const take = useTakeDays(zone);
     const undo = useUndoDays(zone);
     if (!data) return <Problem error={error} />;

@@ -1,7 +1,7 @@
 import { Button, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { useTrials } from '../../api/log';
 import { useClimate } from '../../api/zones';
 import { PLOT_HEIGHT, PlotLines, type Plot } from '../../charts/PlotLines';
@@ -85,7 +85,7 @@ function OneTrial({ zone, trial }: { zone: string; trial: Trial }) {
 }
 
 function Close({ zone, trial }: { zone: string; trial: Trial }) {
-    const mayClose = useMay('publish');
+    const mayClose = useCan('publish');
     const close = useCloseTrial(zone);
     const reopen = useReopenTrial(zone);
     const [conclusion, setConclusion] = useState('');

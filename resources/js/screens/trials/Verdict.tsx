@@ -1,4 +1,4 @@
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { say } from '../../words/words';
 import type { Trial } from './queries';
 
@@ -46,7 +46,7 @@ export function Verdict({ trial }: { trial: Trial }) {
                     </p>
                 </>
             )}
-            <Behind
+            <DataTable
                 name={say('trials.all-plots')}
                 file={`trial-${trial.id}`}
                 columns={[

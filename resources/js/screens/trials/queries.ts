@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
 
 export type Trial = Schema['Trial'];
@@ -27,7 +27,7 @@ export const trialDraft = (zone: string) => `trial-${zone}`;
 export function usePlanTrial(zone: string) {
     return useMutation({
         meta: { draft: trialDraft(zone) },
-        mutationFn: (body: Plan) => taken(api.POST('/api/zones/{zone}/trials', { params: { path: { zone } }, body })),
+        mutationFn: (body: Plan) => unwrap(api.POST('/api/zones/{zone}/trials', { params: { path: { zone } }, body })),
         onSuccess: useForget(zone),
     });
 }
@@ -35,7 +35,7 @@ export function usePlanTrial(zone: string) {
 export function useCloseTrial(zone: string) {
     return useMutation({
         mutationFn: ({ trial, conclusion }: { trial: number; conclusion: string }) =>
-            taken(api.POST('/api/trials/{trial}/conclusion', { params: { path: { trial } }, body: { conclusion } })),
+            unwrap(api.POST('/api/trials/{trial}/conclusion', { params: { path: { trial } }, body: { conclusion } })),
         onSuccess: useForget(zone),
     });
 }
@@ -43,12 +43,12 @@ export function useCloseTrial(zone: string) {
 export function useReopenTrial(zone: string) {
     return useMutation({
         mutationFn: (trial: number) =>
-            taken(api.DELETE('/api/trials/{trial}/conclusion', { params: { path: { trial } } })),
+            unwrap(api.DELETE('/api/trials/{trial}/conclusion', { params: { path: { trial } } })),
         onSuccess: useForget(zone),
     });
 }
 
-/** Days to maturity taken, or undone; the windows are computed anew. */
+/** Days to maturity unwrap, or undone; the windows are computed anew. */
 function useDaysChanged(zone: string) {
     const queries = useQueryClient();
     return async (data: Schema['LocalDaysHere']) => {
@@ -60,7 +60,7 @@ function useDaysChanged(zone: string) {
 export function useTakeDays(zone: string) {
     return useMutation({
         mutationFn: ({ crop, variety, route, held }: LocalDays) =>
-            taken(
+            unwrap(
                 api.POST('/api/zones/{zone}/local-days', {
                     params: { path: { zone } },
                     body: { crop, variety, route: route as 'direct' | 'transplant', replaces: held?.id ?? null },
@@ -73,7 +73,7 @@ export function useTakeDays(zone: string) {
 export function useUndoDays(zone: string) {
     return useMutation({
         mutationFn: (held: number) =>
-            taken(api.DELETE('/api/zones/{zone}/local-days/{held}', { params: { path: { zone, held } } })),
+            unwrap(api.DELETE('/api/zones/{zone}/local-days/{held}', { params: { path: { zone, held } } })),
         onSuccess: useDaysChanged(zone),
     });
 }

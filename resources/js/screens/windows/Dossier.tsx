@@ -3,7 +3,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../../api/client';
 import { useCropComparison, useDossier, useRuns } from './queries';
 import { useCrops } from '../../api/crops';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { useKeys } from '../../ui/keyboard';
 import { Problem } from '../../ui/Problem';
 import { chanceInWords, inShort, inWords, monthDay, spanInShort, spanInWords } from '../../time/days';
@@ -33,7 +33,7 @@ export function Dossier() {
     const asked = params.get('standard');
     const standard = isStandard(asked) ? asked : undefined;
     const { data, error } = useDossier(zone, crop, { standard });
-    const mayEdit = useMay('edit-zones');
+    const mayEdit = useCan('edit-zones');
     const { data: crops } = useCrops();
     const navigate = useNavigate();
     /** The next crop of the book, or the one before; the date stays. */

@@ -1,6 +1,6 @@
 import { say } from '../../words/words';
 import type { Schema } from '../../api/client';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { inWords, monthDay } from '../../time/days';
 import type { runsOn } from '../../charts/RunLines';
 
@@ -18,7 +18,7 @@ export function DossierTables({
 }) {
     return (
         <>
-            <Behind
+            <DataTable
                 name={say('dossier-tables.what-came-to-year-by', { day: inWords(monthDay(day)) })}
                 file={`${name}-${route.route}-${monthDay(day)}`}
                 columns={[
@@ -30,7 +30,7 @@ export function DossierTables({
                 ]}
                 rows={runs.map((run) => [run.year, say(`outcome.${run.outcome}`), run.up, run.harvest, run.end])}
             />
-            <Behind
+            <DataTable
                 name={say('dossier-tables.every-sow-day')}
                 file={`${name}-${route.route}`}
                 columns={['day', 'reliability', ...Object.keys(route.ribbon.outcomes)]}

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, type MouseEvent, typ
 import { useSearchParams } from 'react-router';
 import type { Windows } from './queries';
 import { useZone } from '../../api/zones';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { Hatches } from '../../charts/Hatches';
 import { dayAt } from '../../charts/pointer';
 import { CursorLine, DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
@@ -297,7 +297,7 @@ function MonthRules({ scale, height }: { scale: YearScale; height: number }) {
 
 function AllWindows({ zone, crops }: { zone: string; crops: Crop[] }) {
     return (
-        <Behind
+        <DataTable
             name={say('windows.all-windows')}
             file={`${zone}-windows`}
             columns={['crop', 'act', 'windows', 'under-cover', 'by'].map((column) => say(`windows.column.${column}`))}

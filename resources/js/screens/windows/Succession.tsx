@@ -2,7 +2,7 @@ import { NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSession } from '../../access/session';
 import type { Schema } from '../../api/client';
-import { Behind } from '../../charts/Behind';
+import { DataTable } from '../../charts/DataTable';
 import { inShort, monthDay, monthDayOf, wrap, yearDay } from '../../time/days';
 import { Problem } from '../../ui/Problem';
 import { listed, say } from '../../words/words';
@@ -84,7 +84,7 @@ export function Succession({
                     />
                     <p className="hint">{say('succession.key', { years: data.even.years })}</p>
                     {Number(amount) > 0 && data.yield_per_m === null && <p>{say('succession.no-yield')}</p>}
-                    <Behind
+                    <DataTable
                         name={say('succession.sowings')}
                         file={`${zone}-${crop}-succession`}
                         columns={['plan', 'sow', 'pick-from', 'pick-to', 'metres'].map((c) =>

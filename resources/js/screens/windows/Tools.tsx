@@ -1,6 +1,6 @@
 import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
 import type { RefObject } from 'react';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import type { Windows } from './queries';
 import { isOver, useComputation, useZone } from '../../api/zones';
 import { SiteChoice } from '../../ui/SiteChoice';
@@ -84,7 +84,7 @@ export function Tools({
 
 function LightChoice({ zone, method }: Props) {
     const { data: here } = useZone(zone);
-    if (!useMay('edit-zones')) {
+    if (!useCan('edit-zones')) {
         return <span className="hint">{LIGHTS.find((light) => light.value === here?.light)?.label}</span>;
     }
     return (
@@ -108,7 +108,7 @@ function LightChoice({ zone, method }: Props) {
 
 function StandardChoice({ zone, data, method, set }: Props) {
     const { data: here } = useZone(zone);
-    const mayEdit = useMay('edit-zones');
+    const mayEdit = useCan('edit-zones');
     const standard = data.method.standard;
     return (
         <>

@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from '../../api/client';
 import { whenStale } from '../../api/stale';
 import { unpacked } from '../../charts/packed';
 import { makeStale, zoneKey } from '../../api/stale';
@@ -26,7 +26,9 @@ export function useWindows(zone: string, view: View = {}) {
         placeholderData: keepPreviousData,
         retry: false,
         queryFn: async () =>
-            withRibbons(await taken(api.GET('/api/zones/{zone}/windows', { params: { path: { zone }, query: view } }))),
+            withRibbons(
+                await unwrap(api.GET('/api/zones/{zone}/windows', { params: { path: { zone }, query: view } })),
+            ),
     });
 }
 
@@ -35,7 +37,7 @@ export function useDossier(zone: string, crop: string, view: View = {}) {
         queryKey: zoneKey(zone, 'windows', crop, view),
         placeholderData: keepPreviousData,
         queryFn: () =>
-            taken(api.GET('/api/zones/{zone}/windows/{crop}', { params: { path: { zone, crop }, query: view } })),
+            unwrap(api.GET('/api/zones/{zone}/windows/{crop}', { params: { path: { zone, crop }, query: view } })),
     });
 }
 
@@ -44,7 +46,7 @@ export function useRuns(zone: string, crop: string, route: 'direct' | 'transplan
         queryKey: zoneKey(zone, 'windows', crop, 'runs', route, site, variety),
         placeholderData: keepPreviousData,
         queryFn: () =>
-            taken(
+            unwrap(
                 api.GET('/api/zones/{zone}/windows/{crop}/runs', {
                     params: { path: { zone, crop }, query: { route, site, variety } },
                 }),
@@ -56,7 +58,7 @@ export function useCropComparison(zone: string, crop: string, standard?: Schema[
     return useQuery({
         queryKey: zoneKey(zone, 'windows', crop, 'compared', standard),
         queryFn: () =>
-            taken(
+            unwrap(
                 api.GET('/api/zones/{zone}/windows/{crop}/compared', {
                     params: { path: { zone, crop }, query: { standard } },
                 }),
@@ -69,7 +71,7 @@ export function useMethodChanges(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', '', 'method-changes'),
         retry: false,
-        queryFn: () => taken(api.GET('/api/zones/{zone}/method-changes', { params: { path: { zone } } })),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/method-changes', { params: { path: { zone } } })),
     });
 }
 
@@ -91,7 +93,7 @@ export function useChoice(zone: string, crop: string) {
     return useMutation({
         meta: { draft: choiceDraft(zone, crop) },
         mutationFn: (choice: Choice) =>
-            taken(
+            unwrap(
                 'undo' in choice
                     ? api.DELETE('/api/zones/{zone}/choices/{choice}', {
                           params: { path: { zone, choice: choice.undo } },
@@ -110,7 +112,7 @@ export function useChoice(zone: string, crop: string) {
 export function useCompute(zone: string, onComputing: (computation: number) => void) {
     return useMutation({
         mutationFn: (site: number) =>
-            taken(api.POST('/api/zones/{zone}/computations', { params: { path: { zone } }, body: { site } })),
+            unwrap(api.POST('/api/zones/{zone}/computations', { params: { path: { zone } }, body: { site } })),
         onSuccess: (computation) => onComputing(computation.id),
     });
 }
@@ -119,7 +121,7 @@ export function useChooseMethod(zone: string, onComputing: (computation: number)
     const queries = useQueryClient();
     return useMutation({
         mutationFn: (method: { standard: Schema['Standard']; light: Schema['Light']; version: number }) =>
-            taken(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
+            unwrap(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
         onSuccess: async (computation) => {
             await makeStale(queries, zone, 'settings');
             onComputing(computation.id);
@@ -145,6 +147,6 @@ export function useSuccession(
         placeholderData: keepPreviousData,
         retry: false,
         queryFn: () =>
-            taken(api.GET('/api/zones/{zone}/windows/{crop}/succession', { params: { path: { zone, crop }, query } })),
+            unwrap(api.GET('/api/zones/{zone}/windows/{crop}/succession', { params: { path: { zone, crop }, query } })),
     });
 }

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { ZoneOutlines } from '../../charts/ZoneOutlines';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
@@ -27,9 +27,9 @@ export function Boundaries({ district, zones }: { district: string; zones: strin
     );
 }
 
-/** Brings a GeoJSON file: the boundaries in it are taken, all or none. */
+/** Brings a GeoJSON file: the boundaries in it are unwrap, all or none. */
 export function BringBoundaries() {
-    const mayEdit = useMay('edit-zones');
+    const mayEdit = useCan('edit-zones');
     const { data } = useBoundaries();
     const bring = useBringBoundaries();
     const input = useRef<HTMLInputElement>(null);

@@ -5,7 +5,7 @@ import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Refusal, type Zone } from '../../api/client';
 import { useSaveZone, zoneDraft } from './queries';
-import { useMay, useSession } from '../../access/session';
+import { useCan, useSession } from '../../access/session';
 import { useZone } from '../../api/zones';
 import { useKept } from '../../ui/kept';
 import { merged } from '../../ui/merge';
@@ -55,7 +55,7 @@ export function EditZone() {
     const { zone: slug } = useParams();
     const { data: zone, error } = useZone(slug);
     const { data: session } = useSession();
-    const mayEdit = useMay('edit-zones');
+    const mayEdit = useCan('edit-zones');
     if (error) {
         return (
             <main className="page">

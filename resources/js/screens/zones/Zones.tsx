@@ -2,14 +2,14 @@ import { say } from '../../words/words';
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { coordinates } from '../../words/place';
-import { useMay } from '../../access/session';
+import { useCan } from '../../access/session';
 import { useZones } from '../../api/zones';
 import { dateInWords } from '../../time/days';
 import { Boundaries, BringBoundaries } from './Boundaries';
 import { Comparison } from './Comparison';
 
 export function Zones() {
-    const mayEdit = useMay('edit-zones');
+    const mayEdit = useCan('edit-zones');
     const { data: zones } = useZones();
     if (!zones) return null;
     const districts = [...new Set(zones.map((zone) => zone.district))].sort();

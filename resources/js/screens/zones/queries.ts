@@ -1,15 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, taken } from '../../api/client';
+import { api, asForm, unwrap } from '../../api/client';
 import type { paths } from '../../api/schema';
 import { whenStale } from '../../api/stale';
 import { makeStale, zoneKey } from '../../api/stale';
 
 export function useZoneComparison() {
-    return useQuery({ queryKey: ['zones', 'comparison'], queryFn: () => taken(api.GET('/api/zone-comparison')) });
+    return useQuery({ queryKey: ['zones', 'comparison'], queryFn: () => unwrap(api.GET('/api/zone-comparison')) });
 }
 
 export function useBoundaries() {
-    return useQuery({ queryKey: ['boundaries'], queryFn: () => taken(api.GET('/api/zone-boundaries')) });
+    return useQuery({ queryKey: ['boundaries'], queryFn: () => unwrap(api.GET('/api/zone-boundaries')) });
 }
 
 export function useBringBoundaries() {
@@ -18,7 +18,7 @@ export function useBringBoundaries() {
         mutationFn: (file: File) => {
             const form = new FormData();
             form.append('file', file);
-            return taken(api.POST('/api/zone-boundaries', asForm(form)));
+            return unwrap(api.POST('/api/zone-boundaries', asForm(form)));
         },
         onSuccess: (boundaries) => queries.setQueryData(['boundaries'], boundaries),
     });
@@ -36,7 +36,7 @@ export function useSaveZone(slug: string | undefined, version: number | undefine
     return useMutation({
         meta: { draft: zoneDraft(slug, version) },
         mutationFn: (body: ZoneValues) =>
-            taken(
+            unwrap(
                 slug === undefined
                     ? api.POST('/api/zones', { body })
                     : api.PATCH('/api/zones/{zone}', { params: { path: { zone: slug } }, body }),

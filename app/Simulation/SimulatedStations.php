@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\StandIns;
+namespace App\Simulation;
 
 /** The weather of the demonstration's places, by their zone. */
 final class SimulatedStations

@@ -3,17 +3,17 @@ import { useState } from 'react';
 import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { say } from '../../words/words';
-import type { GroundBed, Stay, usePlantings } from './queries';
+import type { GroundBed, Occupancy, usePlantings } from './queries';
 
 /** One stay: its days and why; where it is planned, its day, bed and metres can be changed. */
-export function StayCard({
+export function OccupancyCard({
     bed,
     stay,
     beds,
     plantings,
 }: {
     bed: GroundBed;
-    stay: Stay;
+    stay: Occupancy;
     beds: GroundBed[];
     plantings: ReturnType<typeof usePlantings>;
 }) {

@@ -1,22 +1,22 @@
 import { useState } from 'react';
 import { NumberInput } from '@mantine/core';
-import { TakeCsv } from '../../charts/Behind';
+import { TakeCsv } from '../../charts/DataTable';
 import { inShort } from '../../time/days';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
-import { useSavePrice, useWorth, type Worth } from './queries';
+import { useSavePrice, useBedYields, type BedYield } from './queries';
 
 /** A column to sort by: its key, and what it holds; null: not known. */
 const COLUMNS = {
     crop: nameOf,
-    on: (row: Worth) => row.on,
-    days: (row: Worth) => row.days,
-    share: (row: Worth) => row.share,
-    kilograms: (row: Worth) => (row.unit === 'kg' ? row.amount : null),
-    stems: (row: Worth) => (row.unit === 'stems' ? row.amount : null),
-    price: (row: Worth) => row.price,
-    money: (row: Worth) => row.price && row.price * row.amount,
-    thirst: (row: Worth) => row.thirst && ['low', 'usual', 'high'].indexOf(row.thirst),
+    on: (row: BedYield) => row.on,
+    days: (row: BedYield) => row.days,
+    share: (row: BedYield) => row.share,
+    kilograms: (row: BedYield) => (row.unit === 'kg' ? row.amount : null),
+    stems: (row: BedYield) => (row.unit === 'stems' ? row.amount : null),
+    price: (row: BedYield) => row.price,
+    money: (row: BedYield) => row.price && row.price * row.amount,
+    thirst: (row: BedYield) => row.thirst && ['low', 'usual', 'high'].indexOf(row.thirst),
 };
 
 type Column = keyof typeof COLUMNS;
@@ -35,7 +35,7 @@ export function WorthOfGround({ zone }: { zone: string }) {
 }
 
 function WorthTable({ zone }: { zone: string }) {
-    const { data, error } = useWorth(zone);
+    const { data, error } = useBedYields(zone);
     const save = useSavePrice(zone);
     const [by, setBy] = useState<{ column: Column; falls: boolean }>({ column: 'crop', falls: false });
     if (!data) return <Problem error={error} />;
@@ -117,7 +117,7 @@ function WorthTable({ zone }: { zone: string }) {
 }
 
 /** What is not known comes last, whichever way. */
-export function sorted(rows: Worth[], column: Column, falls: boolean): Worth[] {
+export function sorted(rows: BedYield[], column: Column, falls: boolean): BedYield[] {
     const of = COLUMNS[column];
     return [...rows].sort((a, b) => {
         const [x, y] = [of(a), of(b)];
@@ -127,7 +127,7 @@ export function sorted(rows: Worth[], column: Column, falls: boolean): Worth[] {
     });
 }
 
-function Price({ row, onKeep }: { row: Worth; onKeep: (price: number | null) => void }) {
+function Price({ row, onKeep }: { row: BedYield; onKeep: (price: number | null) => void }) {
     const [value, setValue] = useState<number | string>(row.price ?? '');
     const keep = () => {
         const price = value === '' ? null : Number(value);
@@ -150,7 +150,7 @@ function Price({ row, onKeep }: { row: Worth; onKeep: (price: number | null) => 
     );
 }
 
-function nameOf({ name, variety, route }: Worth): string {
+function nameOf({ name, variety, route }: BedYield): string {
     return say('worth.crop', { name: [name, variety].filter(Boolean).join(' '), route });
 }
 

@@ -13,28 +13,28 @@ use Anthesis\Tests\Fixtures;
 use Anthesis\Window\NoWindow;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\School\FromReplay;
-use Anthesis\Window\School\WaysOut;
+use Anthesis\Window\School\Remedies;
 use Anthesis\Words\Phrase;
 use PHPUnit\Framework\TestCase;
 
-final class WaysOutTest extends TestCase
+final class RemediesTest extends TestCase
 {
     private function crop(string $slug): Crop
     {
         return CropCsv::standard()->find($slug) ?? self::fail("no crop {$slug}");
     }
 
-    private function windows(Crop $crop, float $share, string $site = 'open ground', ?WaysOut $waysOut = null): RouteWindows
+    private function windows(Crop $crop, float $share, string $site = 'open ground', ?Remedies $remedies = null): RouteWindows
     {
         $latitude = Fixtures::latitude('north');
 
-        return (new FromReplay(new Replay(Fixtures::record('north'), $latitude, Site::named($site)), $latitude->yearStart(), $site, $waysOut))->at($crop, $share)[0];
+        return (new FromReplay(new Replay(Fixtures::record('north'), $latitude, Site::named($site)), $latitude->yearStart(), $site, $remedies))->at($crop, $share)[0];
     }
 
     public function test_a_crop_without_a_window_is_offered_the_variety_and_the_least_cover_that_opens_one(): void
     {
         $muskmelon = $this->crop('muskmelon');
-        $none = $this->windows($muskmelon, 0.8, waysOut: new WaysOut)->noWindow ?? self::fail('a window');
+        $none = $this->windows($muskmelon, 0.8, remedies: new Remedies)->noWindow ?? self::fail('a window');
         // Each way out holds what it says, and the next easier one does not.
         $days = $none->longestDays ?? self::fail('no variety');
         self::assertLessThan($muskmelon->growth->maturityDays, $days);
@@ -53,9 +53,9 @@ final class WaysOutTest extends TestCase
 
     public function test_a_harder_standard_asks_for_more_and_an_easier_one_is_not_answered_from_it(): void
     {
-        $ways = new WaysOut;
-        $days = fn (float $share): ?int => $this->windows($this->crop('muskmelon'), $share, waysOut: $ways)->noWindow?->longestDays;
-        $alone = fn (float $share): ?int => $this->windows($this->crop('muskmelon'), $share, waysOut: new WaysOut)->noWindow?->longestDays;
+        $ways = new Remedies;
+        $days = fn (float $share): ?int => $this->windows($this->crop('muskmelon'), $share, remedies: $ways)->noWindow?->longestDays;
+        $alone = fn (float $share): ?int => $this->windows($this->crop('muskmelon'), $share, remedies: new Remedies)->noWindow?->longestDays;
         self::assertSame([$alone(0.9), $alone(0.8), $alone(0.95)], [$days(0.9), $days(0.8), $days(0.95)]);
         self::assertLessThanOrEqual($days(0.8), $days(0.9));
     }
@@ -65,6 +65,6 @@ final class WaysOutTest extends TestCase
         $none = $this->windows($this->crop('muskmelon'), 0.8)->noWindow;
         self::assertInstanceOf(NoWindow::class, $none);
         self::assertSame([null, []], [$none->longestDays, $none->openedBy]);
-        self::assertNull($this->windows($this->crop('radish'), 0.8, waysOut: new WaysOut)->noWindow);
+        self::assertNull($this->windows($this->crop('radish'), 0.8, remedies: new Remedies)->noWindow);
     }
 }

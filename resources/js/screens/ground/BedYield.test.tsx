@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
-import type { Worth } from './queries';
-import { sorted, WorthOfGround } from './Worth';
+import type { BedYield } from './queries';
+import { sorted, WorthOfGround } from './BedYield';
 
-const row = (change: Partial<Worth>): Worth => ({
+const row = (change: Partial<BedYield>): BedYield => ({
     crop: 'radish',
     name: 'Radish',
     variety: null,

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Storage;
  * What tests begin with and do not look at the making of: made by the first of a process, rows and files, and put back for the rest. A
  * zone with an edition takes seconds to publish, and eighty tests read one.
  */
-final class MadeOnce
+final class FixtureSnapshot
 {
     private const DISKS = ['originals', 'photos', 'published'];
 

@@ -6,7 +6,7 @@ import { Action } from './Action';
 const FIRST = 6;
 
 /** A list in a sentence, folded after the first few. */
-export function Folded({ items }: { items: string[] }) {
+export function CollapsedList({ items }: { items: string[] }) {
     const [open, setOpen] = useState(false);
     if (open || items.length <= FIRST + 1) return <>{listed(items)}</>;
     return (

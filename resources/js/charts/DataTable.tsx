@@ -16,7 +16,7 @@ export function TakeCsv({ file, columns, rows }: { file: string; columns: string
 }
 
 /** The numbers behind a chart: as a table for readers who need it, as CSV for those who want it. */
-export function Behind({
+export function DataTable({
     name,
     file,
     columns,

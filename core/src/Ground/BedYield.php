@@ -7,7 +7,7 @@ namespace Anthesis\Ground;
 use Anthesis\Record\YearDay;
 
 /** What a crop gives for the ground and the time it takes, sown or set out on its best day; docs/method.md, "Fitting it on the ground". */
-final readonly class Worth
+final readonly class BedYield
 {
     private const WEEK = 7;
 

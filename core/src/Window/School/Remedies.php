@@ -18,7 +18,7 @@ use Anthesis\Window\SowingWindow;
 use Generator;
 
 /** For a crop that has no window in open ground: a quicker variety, a better site, a cover. */
-final class WaysOut
+final class Remedies
 {
     /** From the least trouble to the most. */
     private const SITES = ['straw mulch', 'dark plastic mulch', 'raised bed', 'sun-facing wall', 'shade cloth', 'row cover', 'low tunnel', 'cold frame'];

@@ -9,7 +9,7 @@ use Anthesis\Record\Day;
 use InvalidArgumentException;
 
 /** A crop's stay on a bed: from sowing or setting out to the last harvest; planned, under way or done. */
-final readonly class Stay
+final readonly class Occupancy
 {
     /**
      * @param  string  $key  what it is known by

@@ -10,7 +10,7 @@ use Anthesis\Log\StandingEntry;
 use App\Operations\Say;
 
 /** Brings a sowing up to date with its entries that count. */
-final class TellSowing
+final class RebuildSowing
 {
     /** @throws EntryRefused when a day comes before one that must come first */
     public function execute(Sowing $sowing): void

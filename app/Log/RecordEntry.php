@@ -20,7 +20,7 @@ use Illuminate\Support\Facades\DB;
  * Keeps a line of the log, once however often it is sent, and tells its sowing anew. What contradicts what is known is refused, and
  * nothing of it is kept.
  */
-final class KeepEntry
+final class RecordEntry
 {
     /** @var array<int, EntryChecks> by zone */
     private array $checks = [];
@@ -33,15 +33,15 @@ final class KeepEntry
     }
 
     /**
-     * @param  string  $cameBy  of LogEntry::CAME_BY
+     * @param  string  $source  of LogEntry::SOURCES
      * @param  CarbonImmutable  $writtenAt  by the server's clock
      *
      * @throws EntryRefused
      * @throws KeyReused when its key is that of another entry, in this zone or in another
      */
-    public function execute(Zone $zone, User $user, LoggedEntry $entry, string $cameBy, CarbonImmutable $writtenAt): LogEntry
+    public function execute(Zone $zone, User $user, LoggedEntry $entry, string $source, CarbonImmutable $writtenAt): LogEntry
     {
-        return DB::transaction(function () use ($zone, $user, $entry, $cameBy, $writtenAt): LogEntry {
+        return DB::transaction(function () use ($zone, $user, $entry, $source, $writtenAt): LogEntry {
             // The same entry may be sent twice at once: they take turns, and the second finds the first.
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $before = LogEntry::sentBefore($entry->key, $entry->content($zone));
@@ -58,12 +58,12 @@ final class KeepEntry
             if ($sowing === null && $entry->act->begins()) {
                 $sowing = $this->begin($zone, $entry, $crop ?? throw new EntryRefused('crop', 'Say which crop it was.'));
             }
-            $kept = LogEntry::query()->create(['sent_as' => $entry->key, 'sent_hash' => LogEntry::hashOf($entry->content($zone)), 'zone_id' => $zone->id, 'user_id' => $user->id, 'sowing_id' => $sowing?->id, 'crop_id' => $crop?->id, 'bed_id' => $bed?->id,
+            $kept = LogEntry::query()->create(['idempotency_key' => $entry->key, 'idempotency_hash' => LogEntry::hashOf($entry->content($zone)), 'zone_id' => $zone->id, 'user_id' => $user->id, 'sowing_id' => $sowing?->id, 'crop_id' => $crop?->id, 'bed_id' => $bed?->id,
                 'act' => $entry->act, 'day' => $entry->on->iso(), 'told' => $entry->told, 'photo' => $entry->photo, 'corrects_id' => $corrected?->id, 'taken_back' => $entry->takenBack,
-                'came_by' => $cameBy, 'written_at' => $writtenAt]);
+                'source' => $source, 'written_at' => $writtenAt]);
             $corrected?->update(['corrected_by' => $kept->id]);
             if ($sowing !== null) {
-                (new TellSowing)->execute($sowing);
+                (new RebuildSowing)->execute($sowing);
             }
             if ($entry->act === LoggedAct::Reading && $corrected === null) {
                 LoggedReading::keep($this->readings, LoggedReading::spot($this->spots, $zone, $bed), $user, $entry);
@@ -76,7 +76,7 @@ final class KeepEntry
     /** The line that is corrected, locked; it is the one that stands now. */
     private function corrected(Zone $zone, User $user, string $key, LoggedAct $act): LogEntry
     {
-        $entry = LogEntry::query()->where('zone_id', $zone->id)->where('sent_as', $key)->lockForUpdate()->first()
+        $entry = LogEntry::query()->where('zone_id', $zone->id)->where('idempotency_key', $key)->lockForUpdate()->first()
             ?? throw new EntryRefused('corrects', 'The line to correct is not in this log. Load the page again.');
         if ($entry->corrected_by !== null) {
             $by = LogEntry::query()->with('user')->find($entry->corrected_by);
@@ -100,7 +100,7 @@ final class KeepEntry
         }
         $sowings = Sowing::query()->where('zone_id', $zone->id)->lockForUpdate();
 
-        return ($id === null ? $sowings->where('sent_as', $entry->sowing)->where('taken_back', false)->first() : $sowings->find($id))
+        return ($id === null ? $sowings->where('idempotency_key', $entry->sowing)->where('taken_back', false)->first() : $sowings->find($id))
             ?? throw new EntryRefused('sowing', 'The sowing this tells of is not in the log, or was taken back. Choose another, or write it first.');
     }
 
@@ -115,6 +115,6 @@ final class KeepEntry
 
     private function begin(Zone $zone, LoggedEntry $entry, Crop $crop): Sowing
     {
-        return Sowing::query()->create(['sent_as' => $entry->key, 'zone_id' => $zone->id, 'crop_id' => $crop->id, 'begun_on' => $entry->on->iso()]);
+        return Sowing::query()->create(['idempotency_key' => $entry->key, 'zone_id' => $zone->id, 'crop_id' => $crop->id, 'begun_on' => $entry->on->iso()]);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\StandIns;
+namespace App\Simulation;
 
 use Anthesis\Record\Day;
 use Random\Engine\Xoshiro256StarStar;

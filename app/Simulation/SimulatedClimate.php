@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\StandIns;
+namespace App\Simulation;
 
 /** The climate of an invented place, as docs/demo.md describes it. Temperatures °C. */
 final readonly class SimulatedClimate

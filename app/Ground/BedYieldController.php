@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Ground;
 
-use Anthesis\Ground\Worth;
+use Anthesis\Ground\BedYield;
 use App\Crops\Crop;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-class WorthController
+class BedYieldController
 {
     /** What each crop and variety gives for its ground and time, with one's own prices. */
     public function index(Request $request, Zone $zone, ZoneGround $ground): JsonResponse
@@ -19,7 +19,7 @@ class WorthController
         $prices = Price::query()->where('user_id', $request->user()->id)->join('crops', 'crops.id', '=', 'prices.crop_id')->pluck('price', 'crops.slug');
         $rows = [];
         foreach ($here->all() as $candidate) {
-            $worth = Worth::of($candidate);
+            $worth = BedYield::of($candidate);
             if ($worth === null) {
                 continue;
             }

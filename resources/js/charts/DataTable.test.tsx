@@ -1,11 +1,11 @@
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { Behind, csv } from './Behind';
+import { DataTable, csv } from './DataTable';
 
 describe('Behind', () => {
     it('shows the numbers of a chart as a table', () => {
         render(
-            <Behind
+            <DataTable
                 name="Freezes"
                 file="freezes"
                 columns={['season', 'last']}
