@@ -81,7 +81,7 @@ class BenchJob extends Command
         $seconds = [];
         for ($i = 0; $i < (int) $this->option('repeats'); $i++) {
             $crop->update(['cells' => ['maturity_days' => (string) (30 + $i)] + $crop->cells]);
-            $this->queue->changed($zone, $user);
+            $this->queue->changed($zone, $user, null);
             $start = hrtime(true);
             (new ComputeZoneJob($zone->id))->handle($import, $compute);
             $seconds[] = (hrtime(true) - $start) / 1e9;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crops;
 
+use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\QueueComputation;
@@ -25,9 +26,10 @@ final class SaveCrops
      */
     public function edit(Crop $crop, array $cells, string $note, int $version, User $user): Crop
     {
-        $crop->editedAt($version, $user, function () use ($crop, $cells, $note, $user): void {
-            if ($this->change($crop, $cells, $note, $user)) {
-                $this->queue->changedEverywhere($user);
+        DB::transaction(function () use ($crop, $cells, $note, $version, $user): void {
+            $change = $crop->editedAt($version, $user, fn (Crop $c) => $this->change($c, $cells, $note, $user), $note);
+            if ($change !== null) {
+                $this->queue->changedEverywhere($user, $change);
             }
         });
 
@@ -46,19 +48,23 @@ final class SaveCrops
             $counts = ['new' => 0, 'changed' => 0, 'unchanged' => 0];
             /** @var array<string, Crop> $known */
             $known = Crop::query()->whereIn('slug', array_keys($rows))->lockForUpdate()->get()->keyBy('slug')->all();
+            $cause = null;
             $position = (int) Crop::query()->max('position');
             foreach ($rows as $slug => $cells) {
                 $crop = $known[$slug] ?? null;
                 if ($crop === null) {
-                    Crop::query()->create(['slug' => $slug, 'position' => ++$position, 'cells' => $cells]);
+                    $crop = Crop::query()->create(['slug' => $slug, 'position' => ++$position, 'cells' => $cells]);
+                    $cause = Change::record('added', $crop, $user, [], $cells, $note);
                     $counts['new']++;
                 } else {
-                    $changed = $crop->editedAt($crop->version, $user, fn (Crop $c): bool => $this->change($c, $cells, $note, $user));
-                    $counts[$changed ? 'changed' : 'unchanged']++;
+                    $change = $crop->editedAt($crop->version, $user, fn (Crop $c) => $this->change($c, $cells, $note, $user), $note);
+                    $cause = $change ?? $cause;
+                    $counts[$change === null ? 'unchanged' : 'changed']++;
                 }
             }
-            if ($counts['new'] + $counts['changed'] > 0) {
-                $this->queue->changedEverywhere($user);
+            if ($cause !== null) {
+                // One computation for all of the table: its cause is the last of them.
+                $this->queue->changedEverywhere($user, $cause);
             }
 
             return $counts;
@@ -66,14 +72,12 @@ final class SaveCrops
     }
 
     /** @param  array<string, string>  $cells */
-    private function change(Crop $crop, array $cells, string $note, User $user): bool
+    private function change(Crop $crop, array $cells, string $note, User $user): void
     {
         if ($crop->cells == $cells) {
-            return false;
+            return;
         }
         CropRevision::query()->create(['crop_id' => $crop->id, 'user_id' => $user->id, 'cells' => $crop->cells, 'note' => $note]);
         $crop->update(['cells' => $cells]);
-
-        return true;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Crops;
 
 use Anthesis\Exchange\CropCsv;
+use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\QueueComputation;
@@ -27,8 +28,8 @@ final class SaveShippedCrop
 
                 return;
             }
-            Crop::query()->create(['slug' => $slug, 'position' => (int) Crop::query()->max('position') + 1, 'cells' => $shipped]);
-            $this->queue->changedEverywhere($user);
+            $crop = Crop::query()->create(['slug' => $slug, 'position' => (int) Crop::query()->max('position') + 1, 'cells' => $shipped]);
+            $this->queue->changedEverywhere($user, Change::record('added', $crop, $user, [], $shipped, $note));
         });
     }
 

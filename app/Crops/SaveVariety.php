@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crops;
 
+use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\QueueComputation;
@@ -25,7 +26,7 @@ final class SaveVariety
     {
         return DB::transaction(function () use ($crop, $values, $user): Variety {
             $variety = $crop->varieties()->create($values);
-            $this->queue->changedEverywhere($user);
+            $this->queue->changedEverywhere($user, Change::record('added', $variety, $user, [], $variety->editedFields()));
 
             return $variety;
         });
@@ -38,17 +39,17 @@ final class SaveVariety
      */
     public function edit(Variety $variety, array $values, int $version, User $user): void
     {
-        $variety->editedAt($version, $user, function (Variety $v) use ($values, $user): void {
-            $v->update($values);
-            $this->queue->changedEverywhere($user);
+        DB::transaction(function () use ($variety, $values, $version, $user): void {
+            $this->queue->changedEverywhere($user, $variety->editedAt($version, $user, static fn (Variety $v) => $v->update($values)));
         });
     }
 
     public function takeOut(Variety $variety, User $user): void
     {
         DB::transaction(function () use ($variety, $user): void {
+            $change = Change::record('removed', $variety, $user, $variety->editedFields());
             $variety->delete();
-            $this->queue->changedEverywhere($user);
+            $this->queue->changedEverywhere($user, $change);
         });
     }
 }

@@ -10,11 +10,11 @@ use RuntimeException;
 /**
  * An edit made on something that somebody else has changed meanwhile.
  *
- * @phpstan-import-type Change from Edit
+ * @phpstan-import-type Told from Change
  */
 final class StaleEdit extends RuntimeException
 {
-    /** @param  list<Change>  $changes  since the version the edit was made on */
+    /** @param  list<Told>  $changes  since the version the edit was made on */
     public function __construct(public readonly array $changes)
     {
         $who = array_values(array_unique(array_column($changes, 'by')));

@@ -15,38 +15,31 @@ use Illuminate\Support\Facades\DB;
 trait Versioned
 {
     /**
-     * Locks the row, makes sure it is still at the version, makes the edit, notes what it changed and counts the version on.
+     * Locks the row, makes sure it is still at the version, makes the edit, records what it changed and counts the version on.
      *
-     * @template T
-     *
-     * @param  Closure($this): T  $edit
-     * @return T what the edit gave back
+     * @param  Closure($this): mixed  $edit
+     * @param  string|null  $why  in the person's words
+     * @return Change|null null: nothing was changed
      *
      * @throws StaleEdit when somebody else has edited the row meanwhile; nothing is changed then
      */
-    public function editedAt(int $version, ?User $user, Closure $edit): mixed
+    public function editedAt(int $version, ?User $user, Closure $edit, ?string $why = null): ?Change
     {
-        return DB::transaction(function () use ($version, $user, $edit): mixed {
+        return DB::transaction(function () use ($version, $user, $edit, $why): ?Change {
             self::query()->whereKey($this->getKey())->lockForUpdate()->firstOrFail();
             $this->refresh();
             if ($this->version !== $version) {
-                throw new StaleEdit(Edit::since($this, $version));
+                throw new StaleEdit(Change::since($this, $version));
             }
             $before = $this->editedFields();
-            $result = $edit($this);
-            $changes = [];
-            foreach ($this->refresh()->editedFields() as $field => $value) {
-                if ($value !== ($before[$field] ?? null)) {
-                    $changes[$field] = ['was' => $before[$field] ?? null, 'is' => $value];
-                }
+            $edit($this);
+            $after = $this->refresh()->editedFields();
+            if ($after === $before) {
+                return null;
             }
-            if ($changes !== []) {
-                $this->forceFill(['version' => $this->version + 1])->save();
-                Edit::query()->create(['subject' => $this->getTable(), 'subject_id' => $this->getKey(), 'version' => $this->version,
-                    'user_id' => $user?->id, 'fields' => $changes]);
-            }
+            $this->forceFill(['version' => $this->version + 1])->save();
 
-            return $result;
+            return Change::record('edited', $this, $user, $before, $after, $why, $this->version);
         });
     }
 

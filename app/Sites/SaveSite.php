@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sites;
 
+use App\People\Change;
 use App\People\User;
 use App\Zones\QueueComputation;
 use App\Zones\Zone;
@@ -21,7 +22,7 @@ final class SaveSite
     {
         return DB::transaction(function () use ($values, $user): Site {
             $site = Site::query()->create($values);
-            $this->compute($site, $user);
+            $this->compute($site, $user, Change::record('added', $site, $user, [], $site->refresh()->editedFields()));
 
             return $site->refresh();
         });
@@ -30,9 +31,8 @@ final class SaveSite
     /** @param  array<string, mixed>  $values */
     public function edit(Site $site, array $values, int $version, User $user): Site
     {
-        $site->editedAt($version, $user, function () use ($site, $values, $user): void {
-            $site->update($values);
-            $this->compute($site, $user);
+        DB::transaction(function () use ($site, $values, $version, $user): void {
+            $this->compute($site, $user, $site->editedAt($version, $user, static fn (Site $s) => $s->update($values)));
         });
 
         return $site->refresh();
@@ -41,16 +41,17 @@ final class SaveSite
     public function takeOut(Site $site, User $user): void
     {
         DB::transaction(function () use ($site, $user): void {
+            $change = Change::record('removed', $site, $user, $site->editedFields());
             $site->delete();
-            $this->compute($site, $user);
+            $this->compute($site, $user, $change);
         });
     }
 
-    private function compute(Site $site, User $user): void
+    private function compute(Site $site, User $user, ?Change $cause): void
     {
         $zones = $site->zone === null ? Zone::query()->whereHas('currentComputation')->orderBy('id')->get() : [$site->zone];
         foreach ($zones as $zone) {
-            $this->queue->changed($zone, $user);
+            $this->queue->changed($zone, $user, $cause);
         }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\People\Change;
 use App\People\User;
 use App\Zones\Computation;
 use App\Zones\QueueComputation;
@@ -21,9 +22,11 @@ final class ActivateImport
     {
         return DB::transaction(function () use ($import, $record, $user): Computation {
             Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
-            $import->station->update(['record_id' => $record->id]);
+            $station = $import->station;
+            $was = $station->record_id;
+            $station->update(['record_id' => $record->id]);
 
-            return $this->queue->changed($import->station->zone, $user);
+            return $this->queue->changed($station->zone, $user, Change::record('record-chosen', $station, $user, ['record' => $was], ['record' => $record->id]));
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\Computation;
@@ -34,7 +35,7 @@ final class DecideOnValue
                     'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
             }
             $station->decisions()->whereDate('day', $decision['date'])->where('element', $decision['element'])->update(['undone_at' => now()]);
-            StationDecision::query()->create([
+            $made = StationDecision::query()->create([
                 'station_id' => $station->id,
                 'user_id' => $user->id,
                 'day' => $decision['date'],
@@ -43,7 +44,7 @@ final class DecideOnValue
                 'note' => $decision['note'],
             ]);
 
-            return $this->queue->changed($station->zone, $user);
+            return $this->queue->changed($station->zone, $user, Change::record('decided', $station, $user, self::fields($held), self::fields($made), $decision['note']));
         });
     }
 
@@ -54,7 +55,13 @@ final class DecideOnValue
             Zone::query()->whereKey($decision->station->zone_id)->lockForUpdate()->first();
             StationDecision::query()->whereKey($decision->id)->whereNull('undone_at')->update(['undone_at' => now()]);
 
-            return $this->queue->changed($decision->station->zone, $user);
+            return $this->queue->changed($decision->station->zone, $user, Change::record('undone', $decision->station, $user, self::fields($decision)));
         });
+    }
+
+    /** @return array<string, mixed> */
+    private static function fields(?StationDecision $decision): array
+    {
+        return $decision === null ? [] : [$decision->day->format('Y-m-d')." {$decision->element}" => $decision->accepted];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\Operations\FileStore;
+use App\People\Change;
 use App\People\User;
 use App\Zones\Computation;
 use App\Zones\QueueComputation;
@@ -54,7 +55,7 @@ final class KeepStationFile
                 'idempotency_hash' => $sentAs === null ? null : RecordImport::hashOf($content),
             ]);
 
-            return $this->queue->execute($zone, $user, $import);
+            return $this->queue->execute($zone, $user, $import, cause: Change::record('file-brought', $station, $user, [], ['file' => $import->file, 'checksum' => $checksum, 'choices' => $choices]));
         });
     }
 

@@ -8,6 +8,7 @@ use App\People\User;
 use App\Zones\Computation;
 use App\Zones\QueueComputation;
 use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
 
 /** Puts a zone's stations in order, with their heights, and computes it anew. A station not named is set aside, not lost. */
 final class SaveStations
@@ -19,14 +20,16 @@ final class SaveStations
     /** @param  list<array{id: int, name: string, height_m: int|null, lapse: float, matched: bool}>  $stations the primary one first */
     public function execute(Zone $zone, array $stations, int $version, User $user): Computation
     {
-        return $zone->editedAt($version, $user, function () use ($zone, $stations, $user): Computation {
-            // Ranks are unique in a zone, so all are freed before they are dealt out.
-            Station::query()->where('zone_id', $zone->id)->update(['rank' => null]);
-            foreach ($stations as $i => $values) {
-                Station::query()->where('zone_id', $zone->id)->findOrFail($values['id'])->update(['rank' => $i + 1] + $values);
-            }
+        return DB::transaction(function () use ($zone, $stations, $version, $user): Computation {
+            $change = $zone->editedAt($version, $user, static function (Zone $z) use ($stations): void {
+                // Ranks are unique in a zone, so all are freed before they are dealt out.
+                Station::query()->where('zone_id', $z->id)->update(['rank' => null]);
+                foreach ($stations as $i => $values) {
+                    Station::query()->where('zone_id', $z->id)->findOrFail($values['id'])->update(['rank' => $i + 1] + $values);
+                }
+            });
 
-            return $this->queue->changed($zone, $user);
+            return $this->queue->changed($zone, $user, $change);
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trials;
 
 use App\Crops\Crop;
+use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\QueueComputation;
@@ -33,9 +34,9 @@ final readonly class AdoptLocalDays
                 throw new StaleEdit($held === null ? [] : [['field' => 'days', 'was' => null, 'is' => $held->days, 'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
             }
             $held?->update(['undone_at' => now(), 'undone_by' => $user->id]);
-            LocalDaysOfCrop::query()->create(['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'variety' => $told['variety'], 'route' => $told['route'], 'packet_days' => $told['packet_days'],
+            $adopted = LocalDaysOfCrop::query()->create(['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'variety' => $told['variety'], 'route' => $told['route'], 'packet_days' => $told['packet_days'],
                 'days' => $told['days'], 'sowings' => $told['sowings'], 'error_before' => $told['error_before'], 'error_after' => $told['error_after']]);
-            $this->queue->changed($zone, $user);
+            $this->queue->changed($zone, $user, Change::record('days-adopted', $adopted, $user, ['days' => $held?->days], ['days' => $adopted->days]));
         });
     }
 
@@ -43,7 +44,7 @@ final readonly class AdoptLocalDays
     {
         DB::transaction(function () use ($held, $zone, $user): void {
             if (LocalDaysOfCrop::query()->whereKey($held->id)->whereNull('undone_at')->update(['undone_at' => now(), 'undone_by' => $user->id]) === 1) {
-                $this->queue->changed($zone, $user);
+                $this->queue->changed($zone, $user, Change::record('undone', $held, $user, ['days' => $held->days]));
             }
         });
     }

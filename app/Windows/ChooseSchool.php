@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Windows;
 
+use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\Zone;
@@ -12,6 +13,9 @@ use Illuminate\Support\Facades\DB;
 /** Has a zone's calendar follow a school for one crop, or dates of the educator's own; what held before is kept as undone. */
 final class ChooseSchool
 {
+    /** What a choice is of. */
+    private const FIELDS = ['crop', 'school', 'windows'];
+
     /**
      * @param  array<string, list<array{first: string, last: string}>>|null  $windows  by route; only with own dates
      * @param  int|null  $replaces  the choice that held when this one was made; null: none
@@ -29,13 +33,20 @@ final class ChooseSchool
             }
             CropChoice::holdingIn($zone)->where('crop', $crop)->update(['undone_at' => now()]);
 
-            return CropChoice::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'crop' => $crop, 'school' => $school, 'windows' => $windows, 'reason' => $reason]);
+            $choice = CropChoice::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'crop' => $crop, 'school' => $school, 'windows' => $windows, 'reason' => $reason]);
+            Change::record('chosen', $choice, $user, $held?->only(self::FIELDS) ?? [], $choice->only(self::FIELDS), $reason);
+
+            return $choice;
         });
     }
 
     /** Takes a choice back, once: the calendar follows the zone's school again. */
-    public function undo(CropChoice $choice): void
+    public function undo(CropChoice $choice, User $user): void
     {
-        CropChoice::query()->whereKey($choice->id)->whereNull('undone_at')->update(['undone_at' => now()]);
+        DB::transaction(static function () use ($choice, $user): void {
+            if (CropChoice::query()->whereKey($choice->id)->whereNull('undone_at')->update(['undone_at' => now()]) === 1) {
+                Change::record('undone', $choice, $user, $choice->only(self::FIELDS));
+            }
+        });
     }
 }

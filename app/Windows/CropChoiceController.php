@@ -25,7 +25,7 @@ class CropChoiceController
     {
         Gate::authorize('update', $zone);
         abort_unless($choice->zone_id === $zone->id, 404, 'There is no such choice in this zone.');
-        $choose->undo($choice);
+        $choose->undo($choice, $request->user());
 
         return new DossierResource($this->dossier($zone, $choice->crop), $choice->crop);
     }

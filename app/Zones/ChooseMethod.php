@@ -7,6 +7,7 @@ namespace App\Zones;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Window\ProofStandard;
 use App\People\User;
+use Illuminate\Support\Facades\DB;
 
 /** Chooses the standard of proof and the light school a zone's calendar follows, and computes it anew. */
 final class ChooseMethod
@@ -17,10 +18,10 @@ final class ChooseMethod
 
     public function execute(Zone $zone, ProofStandard $standard, LightSchool $light, int $version, User $user): Computation
     {
-        return $zone->editedAt($version, $user, function () use ($zone, $standard, $light, $user): Computation {
-            $zone->update(['standard' => $standard->value, 'light' => $light->value]);
+        return DB::transaction(function () use ($zone, $standard, $light, $version, $user): Computation {
+            $change = $zone->editedAt($version, $user, static fn (Zone $z) => $z->update(['standard' => $standard->value, 'light' => $light->value]));
 
-            return $this->queue->changed($zone, $user);
+            return $this->queue->changed($zone, $user, $change);
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Zones;
 
 use App\People\User;
+use Illuminate\Support\Facades\DB;
 
 /** Chooses how many of its latest years a zone leans on, and computes it anew. */
 final class ChooseYears
@@ -16,10 +17,10 @@ final class ChooseYears
     /** @param  int|null  $years null: all */
     public function execute(Zone $zone, ?int $years, int $version, User $user): Computation
     {
-        return $zone->editedAt($version, $user, function () use ($zone, $years, $user): Computation {
-            $zone->update(['years' => $years]);
+        return DB::transaction(function () use ($zone, $years, $version, $user): Computation {
+            $change = $zone->editedAt($version, $user, static fn (Zone $z) => $z->update(['years' => $years]));
 
-            return $this->queue->changed($zone, $user);
+            return $this->queue->changed($zone, $user, $change);
         });
     }
 }

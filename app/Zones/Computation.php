@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property int $zone_id
  * @property int|null $record_import_id
  * @property int|null $site_id null: open ground
+ * @property int|null $caused_by the change that made it necessary; null: somebody asked for it, or nobody knows
  * @property string $state
  * @property string $step
  * @property int $input_revision of the zone, as they were when it began

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\People\Change;
 use App\People\User;
 use App\Sites\Site;
 use App\Stations\RecordImport;
@@ -15,9 +16,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class QueueComputation
 {
-    public function execute(Zone $zone, ?User $user, ?RecordImport $import = null, ?Site $site = null): Computation
+    public function execute(Zone $zone, ?User $user, ?RecordImport $import = null, ?Site $site = null, ?Change $cause = null): Computation
     {
-        return DB::transaction(function () use ($zone, $user, $import, $site): Computation {
+        return DB::transaction(function () use ($zone, $user, $import, $site, $cause): Computation {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $waiting = $import !== null ? null : Computation::query()->where('zone_id', $zone->id)->where('site_id', $site?->id)
                 ->whereNull('record_import_id')->where('state', Computation::QUEUED)->first();
@@ -29,6 +30,7 @@ final class QueueComputation
                 'site_id' => $site?->id,
                 'user_id' => $user?->id,
                 'record_import_id' => $import?->id,
+                'caused_by' => $cause?->id,
                 'state' => Computation::QUEUED,
                 'step' => 'waiting',
             ]);
@@ -40,20 +42,20 @@ final class QueueComputation
     }
 
     /** The same, after something was changed that the zone's results are computed from: from now on they are out of date. */
-    public function changed(Zone $zone, ?User $user): Computation
+    public function changed(Zone $zone, ?User $user, ?Change $cause): Computation
     {
-        return DB::transaction(function () use ($zone, $user): Computation {
+        return DB::transaction(function () use ($zone, $user, $cause): Computation {
             Zone::query()->whereKey($zone->id)->increment('input_revision');
 
-            return $this->execute($zone->refresh(), $user);
+            return $this->execute($zone->refresh(), $user, cause: $cause);
         });
     }
 
     /** The same for every zone that has been computed: something was changed that all of them are computed from. */
-    public function changedEverywhere(?User $user): void
+    public function changedEverywhere(?User $user, ?Change $cause): void
     {
         foreach (Zone::query()->whereHas('currentComputation')->orderBy('id')->get() as $zone) {
-            $this->changed($zone, $user);
+            $this->changed($zone, $user, $cause);
         }
     }
 }

@@ -44,13 +44,13 @@ final class SaveZone
      */
     public function edit(Zone $zone, array $values, int $version, ?User $user): Zone
     {
-        $zone->editedAt($version, $user, function () use ($zone, $values, $user): void {
-            $zone->fill(array_diff_key($values, ['settlements' => true]));
-            $moved = $zone->isDirty(self::COMPUTED_FROM);
-            $zone->save();
-            self::settle($zone, $values['settlements']);
-            if ($moved && $zone->stations()->whereNotNull('record_id')->exists()) {
-                $this->queue->changed($zone, $user);
+        DB::transaction(function () use ($zone, $values, $version, $user): void {
+            $change = $zone->editedAt($version, $user, static function (Zone $z) use ($values): void {
+                $z->update(array_diff_key($values, ['settlements' => true]));
+                self::settle($z, $values['settlements']);
+            });
+            if ($change !== null && array_intersect_key($change->fields, array_flip(self::COMPUTED_FROM)) !== [] && $zone->stations()->whereNotNull('record_id')->exists()) {
+                $this->queue->changed($zone, $user, $change);
             }
         });
 

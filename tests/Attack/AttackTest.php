@@ -25,7 +25,7 @@ final class AttackTest extends TestCase
 
     /** Tables a refused request must leave as they are. */
     private const WATCHED = ['zones', 'settlements', 'stations', 'record_imports', 'records', 'crops', 'crop_revisions', 'varieties', 'crop_choices',
-        'quality_decisions', 'sites', 'editions', 'publications', 'edits', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'cue_plants', 'local_days', 'plantings', 'prices'];
+        'quality_decisions', 'sites', 'editions', 'publications', 'changes', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'cue_plants', 'local_days', 'plantings', 'prices'];
 
     private Hostile $hostile;
 
