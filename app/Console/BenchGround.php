@@ -55,7 +55,7 @@ class BenchGround extends Command
         $ask = fn (string $name, string $method, string $path, array $body = []) => $this->timed($kernel, (int) $this->option('repeats'), $name, $method, "/api/zones/basin-floor/{$path}", $body);
         $moved = Planting::query()->where('idempotency_key', 'bench-ground-0-0')->firstOrFail();
         $ask('ground', 'GET', "ground?{$span}");
-        $ask('a change with its effects', 'PUT', "plantings?{$span}", ['change' => [['id' => $moved->id, 'bed' => $beds[1], 'on' => "{$year}-05-10", 'metres' => 3]]]);
+        $ask('a change with its effects', 'PUT', "plantings?{$span}", ['change' => [['id' => $moved->id, 'version' => $moved->version, 'bed' => $beds[1], 'on' => "{$year}-05-10", 'metres' => 3]]]);
         $ask('what fits a gap', 'GET', "beds/{$beds[2]}/fits?from={$year}-04-01&to={$year}-10-31");
         $ask('tasks', 'GET', "ground-tasks?from={$year}-04-01&to={$year}-05-15");
         $ask('worth', 'GET', 'worth');

@@ -9,6 +9,7 @@ use Anthesis\Ground\Rotation;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Log\Bed;
+use App\People\VersionedRequest;
 use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -37,7 +38,7 @@ class GroundController
     public function storeBed(Request $request, Zone $zone, SaveBed $save): JsonResponse
     {
         [$garden, $name, $site, $length, $width] = $this->bed($request, $zone, null);
-        $save->create($zone, $garden, $name, $site, $length, $width);
+        $save->create($zone, $request->user(), $garden, $name, $site, $length, $width);
 
         return $this->show($request, $zone)->setStatusCode(201);
     }
@@ -45,7 +46,7 @@ class GroundController
     public function updateBed(Request $request, Zone $zone, Bed $bed, SaveBed $save): JsonResponse
     {
         abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
-        $save->update($bed, ...$this->bed($request, $zone, $bed));
+        $save->update($bed, VersionedRequest::of($request), $request->user(), ...$this->bed($request, $zone, $bed));
 
         return $this->show($request, $zone);
     }
@@ -77,11 +78,11 @@ class GroundController
             'add.*.route' => ['required', Rule::in(['direct', 'transplant'])],
             'change' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES],
             'change.*.id' => ['required', 'integer'],
+            'change.*.version' => ['required', 'integer'],
             'add.*' => ['array'], 'change.*' => ['array'],
             ...$this->placeRules('add.*'), ...$this->placeRules('change.*'),
-            'remove' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES], 'remove.*' => ['integer'],
-            'restore' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES], 'restore.*' => ['integer'],
-        ], ['*.*.metres.between' => 'A planting takes 0.1 to 1000 m of its bed.', '*.*.on.date_format' => 'Give the day as YYYY-MM-DD.']);
+            ...self::namedRules('remove'), ...self::namedRules('restore'),
+        ], ['*.*.version.required' => 'Say which version of the planting is meant (“version”). Load the page again.', '*.*.metres.between' => 'A planting takes 0.1 to 1000 m of its bed.', '*.*.on.date_format' => 'Give the day as YYYY-MM-DD.']);
         $add = $change = [];
         foreach ($asked['add'] ?? [] as $i => $one) {
             $crop = Crop::query()->where('slug', $one['crop'])->first() ?? throw ValidationException::withMessages(["add.{$i}.crop" => 'There is no such crop in the book. Choose another one.']);
@@ -91,9 +92,9 @@ class GroundController
             $add[] = ['key' => (string) $one['key'], 'crop' => $crop->id, 'variety' => $one['variety'] ?? null, 'route' => (string) $one['route']] + $this->place($zone, $one, "add.{$i}");
         }
         foreach ($asked['change'] ?? [] as $i => $one) {
-            $change[] = ['id' => (int) $one['id']] + $this->place($zone, $one, "change.{$i}");
+            $change[] = self::named($one) + $this->place($zone, $one, "change.{$i}");
         }
-        $saved = $save->execute($zone, $request->user(), $add, $change, array_map(intval(...), array_values($asked['remove'] ?? [])), array_map(intval(...), array_values($asked['restore'] ?? [])));
+        $saved = $save->execute($zone, $request->user(), $add, $change, array_map(self::named(...), array_values($asked['remove'] ?? [])), array_map(self::named(...), array_values($asked['restore'] ?? [])));
 
         return response()->json(['data' => ['ground' => $this->ground->of($zone, $zone->today(), $from, $to, $saved['beds']), 'undo' => $saved['undo']]]);
     }
@@ -130,6 +131,21 @@ class GroundController
         [$from, $to] = $this->span($request, $zone);
 
         return response()->json(['data' => $tasks->of($zone, $zone->today(), $from, $to)]);
+    }
+
+    /** @return array<string, list<string>> of a list of plantings, each with the version it is meant at */
+    private static function namedRules(string $of): array
+    {
+        return [$of => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES], "{$of}.*" => ['array'], "{$of}.*.id" => ['required', 'integer'], "{$of}.*.version" => ['required', 'integer']];
+    }
+
+    /**
+     * @param  array<string, mixed>  $one
+     * @return array{id: int, version: int}
+     */
+    private static function named(array $one): array
+    {
+        return ['id' => (int) $one['id'], 'version' => (int) $one['version']];
     }
 
     /** @return array{Day, Day} */

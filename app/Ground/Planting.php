@@ -7,6 +7,7 @@ namespace App\Ground;
 use App\Crops\Crop;
 use App\Log\Bed;
 use App\Operations\SentOnce;
+use App\People\Versioned;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -31,11 +32,18 @@ use Illuminate\Support\Carbon;
 class Planting extends Model
 {
     use SentOnce;
+    use Versioned;
 
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['day' => 'date', 'metres' => 'float', 'pinned' => 'boolean', 'removed_at' => 'datetime'];
+    protected $casts = ['day' => 'date', 'metres' => 'float', 'pinned' => 'boolean', 'removed_at' => 'datetime', 'version' => 'integer'];
+
+    /** @return array<string, mixed> */
+    public function editedFields(): array
+    {
+        return ['bed' => $this->bed()->value('name'), 'day' => $this->day->format('Y-m-d'), 'metres' => $this->metres, 'pinned' => $this->pinned, 'removed' => $this->removed_at !== null];
+    }
 
     /** @return BelongsTo<Crop, $this> */
     public function crop(): BelongsTo

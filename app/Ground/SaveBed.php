@@ -5,19 +5,29 @@ declare(strict_types=1);
 namespace App\Ground;
 
 use App\Log\Bed;
+use App\People\Change;
+use App\People\StaleEdit;
+use App\People\User;
 use App\Sites\Site;
 use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
 
 /** Makes a bed, or says what it measures and how it lies. */
 final class SaveBed
 {
-    public function create(Zone $zone, string $garden, string $name, Site $site, ?float $length, ?float $width): Bed
+    public function create(Zone $zone, ?User $user, string $garden, string $name, Site $site, ?float $length, ?float $width): Bed
     {
-        return Bed::query()->create(['zone_id' => $zone->id, 'garden' => $garden, 'name' => $name, 'site_id' => $site->id, 'length_m' => $length, 'width_m' => $width]);
+        return DB::transaction(static function () use ($zone, $user, $garden, $name, $site, $length, $width): Bed {
+            $bed = Bed::query()->create(['zone_id' => $zone->id, 'garden' => $garden, 'name' => $name, 'site_id' => $site->id, 'length_m' => $length, 'width_m' => $width])->refresh();
+            Change::record('added', $bed, $user, [], $bed->editedFields());
+
+            return $bed;
+        });
     }
 
-    public function update(Bed $bed, string $garden, string $name, Site $site, ?float $length, ?float $width): void
+    /** @throws StaleEdit when the bed was edited since that version */
+    public function update(Bed $bed, int $version, User $user, string $garden, string $name, Site $site, ?float $length, ?float $width): void
     {
-        $bed->update(['garden' => $garden, 'name' => $name, 'site_id' => $site->id, 'length_m' => $length, 'width_m' => $width]);
+        $bed->editedAt($version, $user, static fn (Bed $b) => $b->update(['garden' => $garden, 'name' => $name, 'site_id' => $site->id, 'length_m' => $length, 'width_m' => $width]));
     }
 }

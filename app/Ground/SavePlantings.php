@@ -4,20 +4,29 @@ declare(strict_types=1);
 
 namespace App\Ground;
 
+use App\People\Change;
+use App\People\StaleEdit;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** Changes what is planned, all of it or nothing, and tells what would undo it. */
+/**
+ * Changes what is planned, all of it or nothing, and tells what would undo it.
+ *
+ * @phpstan-type Named array{id: int, version: int}
+ */
 final class SavePlantings
 {
     /**
      * @param  list<array{key: string, bed: int, crop: int, variety: string|null, route: string, on: string, metres: float, pinned: bool}>  $add
-     * @param  list<array{id: int, bed: int, on: string, metres: float, pinned: bool}>  $change
-     * @param  list<int>  $remove
-     * @param  list<int>  $restore
-     * @return array{undo: array{add: list<never>, change: list<array{id: int, bed: int, on: string, metres: float, pinned: bool}>, remove: list<int>, restore: list<int>}, beds: list<int>} what undoes it, and the beds it touched
+     * @param  list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool}>  $change
+     * @param  list<Named>  $remove
+     * @param  list<Named>  $restore
+     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool}>, remove: list<Named>, restore: list<Named>}, beds: list<int>} what
+     *                                                                                                                                                                                                     undoes it, unless somebody changes the same meanwhile, and the beds it touched
+     *
+     * @throws StaleEdit when one of them was changed since its version; nothing is changed then
      */
     public function execute(Zone $zone, User $user, array $add, array $change, array $remove, array $restore): array
     {
@@ -25,35 +34,48 @@ final class SavePlantings
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $beds = [...array_column($change, 'bed'), ...array_column($add, 'bed')];
             $undo = ['add' => [], 'change' => [], 'remove' => [], 'restore' => []];
-            foreach ($remove as $id) {
-                $undo['restore'][] = $id;
-                $beds[] = $this->put($zone, $id, ['removed_at' => now()])->bed_id;
+            foreach ($remove as $one) {
+                $undo['restore'][] = self::named($planting = $this->put($zone, $user, $one, ['removed_at' => now()]));
+                $beds[] = $planting->bed_id;
             }
-            foreach ($restore as $id) {
-                $undo['remove'][] = $id;
-                $beds[] = $this->put($zone, $id, ['removed_at' => null])->bed_id;
+            foreach ($restore as $one) {
+                $undo['remove'][] = self::named($planting = $this->put($zone, $user, $one, ['removed_at' => null]));
+                $beds[] = $planting->bed_id;
             }
             foreach ($change as $one) {
-                $planting = $this->find($zone, $one['id']);
-                $undo['change'][] = ['id' => $planting->id, 'bed' => $planting->bed_id, 'on' => $planting->day->format('Y-m-d'), 'metres' => $planting->metres, 'pinned' => $planting->pinned];
-                $beds[] = $planting->bed_id;
-                $planting->update(['bed_id' => $one['bed'], 'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
+                $was = $this->find($zone, $one['id']);
+                $before = ['bed' => $was->bed_id, 'on' => $was->day->format('Y-m-d'), 'metres' => $was->metres, 'pinned' => $was->pinned];
+                $beds[] = $was->bed_id;
+                $planting = $this->put($zone, $user, $one, ['bed_id' => $one['bed'], 'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
+                $undo['change'][] = self::named($planting) + $before;
             }
             foreach ($add as $one) {
                 $planting = Planting::saveOnce($one['key'], ['zone' => $zone->id] + $one, ['zone_id' => $zone->id, 'bed_id' => $one['bed'], 'crop_id' => $one['crop'], 'user_id' => $user->id, 'variety' => $one['variety'], 'route' => $one['route'],
                     'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
-                $undo['remove'][] = $planting->id;
+                if ($planting->wasRecentlyCreated) {
+                    Change::record('added', $planting->refresh(), $user, [], ['crop' => $planting->crop()->value('slug')] + $planting->editedFields());
+                }
+                $undo['remove'][] = self::named($planting);
             }
 
             return ['undo' => $undo, 'beds' => array_values(array_unique($beds))];
         });
     }
 
-    /** @param  array<string, mixed>  $columns */
-    private function put(Zone $zone, int $id, array $columns): Planting
+    /** @return Named */
+    private static function named(Planting $planting): array
     {
-        $planting = $this->find($zone, $id);
-        $planting->update($columns);
+        return ['id' => $planting->id, 'version' => $planting->version];
+    }
+
+    /**
+     * @param  array{id: int, version: int, ...}  $one
+     * @param  array<string, mixed>  $columns
+     */
+    private function put(Zone $zone, User $user, array $one, array $columns): Planting
+    {
+        $planting = $this->find($zone, $one['id']);
+        $planting->editedAt($one['version'], $user, static fn (Planting $p) => $p->update($columns));
 
         return $planting;
     }

@@ -22,7 +22,7 @@ final readonly class SeasonPlan
     /**
      * @param  list<int>  $beds  ids
      * @param  list<array{key: string, crop: string, variety: string|null, metres: float}>  $wishes
-     * @return array{placed: list<array<string, mixed>>, not_placed: list<array{key: string, reason: string}>, replaces: list<int>}
+     * @return array{placed: list<array<string, mixed>>, not_placed: list<array{key: string, reason: string}>, replaces: list<array{id: int, version: int}>}
      */
     public function propose(Zone $zone, GrowingHere $here, Day $today, array $beds, array $wishes, Day $from, Day $to): array
     {
@@ -31,8 +31,8 @@ final readonly class SeasonPlan
             if (! in_array($bed->id, $beds, true)) {
                 continue;
             }
-            $anew = array_column(array_filter($told, static fn (array $t): bool => $t['kind'] === 'planned' && ! $t['pinned'] && $t['from'] >= $from->iso() && $t['from'] <= $to->iso()), 'planting', 'key');
-            array_push($replaces, ...array_values($anew));
+            $anew = array_column(array_filter($told, static fn (array $t): bool => $t['kind'] === 'planned' && ! $t['pinned'] && $t['from'] >= $from->iso() && $t['from'] <= $to->iso()), null, 'key');
+            array_push($replaces, ...array_map(static fn (array $t): array => ['id' => (int) $t['planting'], 'version' => (int) $t['version']], array_values($anew)));
             $cores[] = new CoreBed($core->key, $core->length, array_values(array_filter($core->stays, static fn (Occupancy $s): bool => ! isset($anew[$s->key]))));
         }
         $asked = array_map(static fn (array $w): Wish => new Wish($w['key'], $here->waysOf($w['crop'], $w['variety']), $w['metres']), $wishes);

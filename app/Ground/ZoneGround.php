@@ -28,7 +28,7 @@ use stdClass;
  * The beds of a zone with all that stood, stands and is planned. What the log knows takes the place of what was planned: a sowing of
  * the crop on the bed, three weeks either side of the day, is the one that was meant.
  *
- * @phpstan-type Told array{key: string, kind: string, planting: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, pinned: bool, feeder: string, height_cm: float|null, need: array{rows: int, plants: int, seeds: int|null, grams: float|null}|null}
+ * @phpstan-type Told array{key: string, kind: string, planting: int|null, version: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, pinned: bool, feeder: string, height_cm: float|null, need: array{rows: int, plants: int, seeds: int|null, grams: float|null}|null}
  */
 final readonly class ZoneGround
 {
@@ -59,7 +59,7 @@ final readonly class ZoneGround
         $here = $this->growing($zone);
         $beds = [];
         foreach ($this->beds($zone, $here, $today, $from, $to, $only) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
-            $beds[] = ['id' => $bed->id, ...$bed->told(), 'length_m' => $bed->length_m, 'width_m' => $bed->width_m, 'stays' => $told, 'gaps' => array_map(self::span(...), $core->gaps($from, $to)),
+            $beds[] = ['id' => $bed->id, 'version' => $bed->version, ...$bed->told(), 'length_m' => $bed->length_m, 'width_m' => $bed->width_m, 'stays' => $told, 'gaps' => array_map(self::span(...), $core->gaps($from, $to)),
                 'conflicts' => $this->conflicts($core, $told, $here)];
         }
 
@@ -77,7 +77,7 @@ final readonly class ZoneGround
         $sowings = Sowing::query()->whereIn('bed_id', $beds->modelKeys())->where('taken_back', false)->where('begun_on', '>=', $since)->where('begun_on', '<=', $to->iso())->with(['crop', 'bed.site'])->orderBy('begun_on')->get()->groupBy('bed_id');
         // Hundreds, of which a few columns are read: as plain rows.
         $plantings = Planting::query()->join('crops', 'crops.id', '=', 'plantings.crop_id')->whereIn('bed_id', $beds->modelKeys())->whereNull('removed_at')->where('day', '>=', $since)->where('day', '<=', $to->iso())->orderBy('day')
-            ->toBase()->get(['plantings.id', 'bed_id', 'crop_id', 'variety', 'route', 'day', 'metres', 'pinned', 'slug'])->groupBy('bed_id');
+            ->toBase()->get(['plantings.id', 'bed_id', 'crop_id', 'variety', 'route', 'day', 'metres', 'pinned', 'plantings.version', 'slug'])->groupBy('bed_id');
         $isOpen = static fn (Sowing $s): bool => $s->ended_on === null;
         $goesOn = $sowings->flatten()->contains($isOpen) ? array_column($this->underWay->of($zone, $today), 'goes_on', 'key') : [];
         $out = [];
@@ -153,7 +153,7 @@ final readonly class ZoneGround
             $route = Route::from($planting->route);
             $candidate = $here?->candidate($planting->slug, $planting->variety, $route);
             $grown = $candidate->crop ?? Crop::query()->findOrFail($planting->crop_id)->toCore();
-            $told[] = ['need' => $candidate === null ? null : self::need($grown, $bed, (float) $planting->metres)]
+            $told[] = ['version' => (int) $planting->version, 'need' => $candidate === null ? null : self::need($grown, $bed, (float) $planting->metres)]
                 + $this->told("planting {$planting->id}", Standing::ofPlan($grown, $candidate?->days, $on), (int) $planting->id, $grown, $planting->variety, $route, $on, (float) $planting->metres, (bool) $planting->pinned);
         }
 
@@ -166,7 +166,7 @@ final readonly class ZoneGround
      */
     private function told(string $key, Standing $standing, ?int $planting, CropParameters $grown, ?string $variety, Route $route, Day $from, float $metres, bool $pinned): array
     {
-        return ['key' => $key, 'kind' => $standing->kind->value, 'planting' => $planting, 'crop' => $grown->slug, 'name' => $grown->name, 'family' => $grown->family, 'variety' => $variety, 'route' => $route->value, 'act' => $grown->act($route)->value,
+        return ['key' => $key, 'kind' => $standing->kind->value, 'planting' => $planting, 'version' => null, 'crop' => $grown->slug, 'name' => $grown->name, 'family' => $grown->family, 'variety' => $variety, 'route' => $route->value, 'act' => $grown->act($route)->value,
             'from' => $from->iso(), 'first' => $standing->first?->iso(), 'to' => $standing->to->iso(), 'metres' => $metres, 'pinned' => $pinned, 'feeder' => $grown->feeder, 'height_cm' => $grown->heightCm, 'need' => null];
     }
 

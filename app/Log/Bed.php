@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\People\Versioned;
 use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -24,10 +25,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Bed extends Model
 {
+    use Versioned;
+
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['length_m' => 'float', 'width_m' => 'float'];
+    protected $casts = ['length_m' => 'float', 'width_m' => 'float', 'version' => 'integer'];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo
@@ -39,6 +42,12 @@ class Bed extends Model
     public function site(): BelongsTo
     {
         return $this->belongsTo(Site::class);
+    }
+
+    /** @return array<string, mixed> */
+    public function editedFields(): array
+    {
+        return ['site' => $this->site()->value('name')] + $this->only(['garden', 'name', 'length_m', 'width_m']);
     }
 
     /** @return array{garden: string, name: string, site: string|null} */

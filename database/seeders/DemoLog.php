@@ -90,7 +90,7 @@ final class DemoLog
         mt_srand(46703);
         $this->now = CarbonImmutable::now();
         foreach (self::BEDS as $name => [$length, $width, $site]) {
-            $this->beds->create($zone, self::GARDEN, $name, Site::query()->where('name', $site)->firstOrFail(), $length, $width);
+            $this->beds->create($zone, $educator, self::GARDEN, $name, Site::query()->where('name', $site)->firstOrFail(), $length, $width);
         }
         foreach (self::YEARS as $year) {
             foreach (self::GROWN as $i => $grown) {

@@ -7,7 +7,9 @@ namespace Tests\Feature;
 use App\Ground\Planting;
 use App\Ground\Price;
 use App\Log\Bed;
+use App\People\Change;
 use App\People\Role;
+use App\People\User;
 use App\Zones\Zone;
 use Carbon\CarbonImmutable;
 use Illuminate\Testing\TestResponse;
@@ -81,12 +83,12 @@ class GroundTest extends TestCase
         $this->change(['add' => [$this->planting('radish', '2012-05-10', ['key' => 'the-same-key'])]])->assertOk();
         $this->change(['add' => [$this->planting('radish', '2012-05-11', ['key' => 'the-same-key'])]])->assertUnprocessable()->assertJsonValidationErrorFor('key');
         $id = $added['ground']['beds'][0]['stays'][0]['planting'];
-        self::assertSame(['add' => [], 'change' => [], 'remove' => [$id], 'restore' => []], $added['undo']);
-        $moved = $this->change(['change' => [['id' => $id, 'bed' => $this->beds[1], 'on' => '2012-05-20', 'metres' => 3, 'pinned' => true]]])->assertOk()->json('data');
+        self::assertSame(['add' => [], 'change' => [], 'remove' => [['id' => $id, 'version' => 1]], 'restore' => []], $added['undo']);
+        $moved = $this->change(['change' => [['id' => $id, 'version' => 1, 'bed' => $this->beds[1], 'on' => '2012-05-20', 'metres' => 3, 'pinned' => true]]])->assertOk()->json('data');
         self::assertSame(['2012-05-20', 3, true], [$moved['ground']['beds'][1]['stays'][0]['from'], $moved['ground']['beds'][1]['stays'][0]['metres'], $moved['ground']['beds'][1]['stays'][0]['pinned']]);
         $back = $this->change($moved['undo'])->assertOk()->json('data.ground');
         self::assertSame(['2012-05-10', 10, false], [$back['beds'][0]['stays'][0]['from'], $back['beds'][0]['stays'][0]['metres'], $back['beds'][0]['stays'][0]['pinned']]);
-        $gone = $this->change(['remove' => [$id]])->assertOk()->json('data');
+        $gone = $this->change(['remove' => [['id' => $id, 'version' => Planting::query()->findOrFail($id)->version]]])->assertOk()->json('data');
         self::assertSame([], $gone['ground']['beds'][0]['stays']);
         self::assertCount(1, $this->change($gone['undo'])->json('data.ground.beds.0.stays'));
         self::assertSame(1, Planting::query()->count());
@@ -156,7 +158,7 @@ class GroundTest extends TestCase
         self::assertSame(['many'], array_column($plan['not_placed'], 'key'));
         self::assertSame('no-room', $plan['not_placed'][0]['reason']);
         self::assertCount(3, $plan['placed']);
-        self::assertSame([Planting::query()->where('pinned', false)->value('id')], $plan['replaces'], 'what is not pinned is planned anew');
+        self::assertSame([['id' => Planting::query()->where('pinned', false)->value('id'), 'version' => 1]], $plan['replaces'], 'what is not pinned is planned anew');
         foreach ($plan['placed'] as $placed) {
             self::assertGreaterThanOrEqual('2012-04-20', $placed['on'], 'nothing is sown in the past');
         }
@@ -218,6 +220,36 @@ class GroundTest extends TestCase
         $this->get($address)->assertOk();
     }
 
+    public function test_an_undo_leaves_what_somebody_else_changed_and_is_refused_with_what_that_was(): void
+    {
+        $added = $this->change(['add' => [$this->planting('radish', '2012-05-01', ['metres' => 4])]])->assertOk()->json('data');
+        $id = $added['undo']['remove'][0]['id'];
+        $moved = $this->change(['change' => [['id' => $id, 'version' => 1, 'bed' => $this->beds[0], 'on' => '2012-05-08', 'metres' => 4]]])->assertOk()->json('data.undo');
+        self::assertSame(['id' => $id, 'version' => 2, 'bed' => $this->beds[0], 'on' => '2012-05-01', 'metres' => 4, 'pinned' => false], $moved['change'][0]);
+        $this->actingAs(User::factory()->create(['name' => 'Tobias']));
+        $this->change(['change' => [['id' => $id, 'version' => 2, 'bed' => $this->beds[1], 'on' => '2012-05-08', 'metres' => 3]]])->assertOk();
+        foreach ([$moved, $added['undo']] as $undo) {
+            $changed = array_column($this->change($undo)->assertConflict()->json('changed'), null, 'field');
+            self::assertSame(['Bed 1', 'Bed 2', 'Tobias'], [$changed['bed']['was'], $changed['bed']['is'], $changed['bed']['by']]);
+        }
+        $this->change(['remove' => [['id' => $id, 'version' => 3]], 'add' => [$this->planting('radish', '2012-06-01', ['bed' => 9999])]])->assertUnprocessable();
+        $now = Planting::query()->findOrFail($id);
+        self::assertSame([$this->beds[1], '2012-05-08', 3.0, null, 3], [$now->bed_id, $now->day->format('Y-m-d'), $now->metres, $now->removed_at, $now->version], 'all of it or nothing');
+        self::assertSame(['added', 'edited', 'edited'], Change::query()->where('subject', 'plantings')->orderBy('id')->pluck('act')->all());
+        // Undone in turn, the earlier undo is meant at the versions the later one left.
+        $back = $this->change(['change' => [['id' => $id, 'version' => 3, 'bed' => $this->beds[0], 'on' => '2012-05-08', 'metres' => 4]]])->assertOk()->json('data.undo.change.0.version');
+        $this->change(['remove' => [['id' => $id, 'version' => $back]]])->assertOk()->assertJsonPath('data.undo.restore.0.version', $back + 1);
+    }
+
+    public function test_two_who_edit_a_bed_do_not_lose_one(): void
+    {
+        $put = fn (array $values): TestResponse => $this->putJson("/api/zones/test-basin/beds/{$this->beds[0]}", $values + ['garden' => 'School', 'name' => 'Bed 1', 'site' => 'raised bed', 'length_m' => 10, 'width_m' => 1.2]);
+        $put(['version' => 1, 'length_m' => 12])->assertOk()->assertJsonPath('data.beds.0.version', 2);
+        $put(['version' => 1, 'width_m' => 0.9])->assertConflict()->assertJsonPath('changed.0.field', 'length_m')->assertJsonPath('changed.0.is', 12);
+        $put(['width_m' => 0.9])->assertUnprocessable()->assertJsonValidationErrors('version');
+        self::assertSame([['added', 1], ['added', 1], ['edited', 2]], Change::query()->where('subject', 'beds')->orderBy('id')->get()->map(static fn (Change $c): array => [$c->act, $c->version ?? 1])->all());
+    }
+
     public function test_what_cannot_be_is_refused_where_it_is_and_nothing_is_kept(): void
     {
         foreach ([
@@ -228,7 +260,7 @@ class GroundTest extends TestCase
         ] as [$with, $field, $words]) {
             $this->postJson('/api/zones/test-basin/beds', $with + ['garden' => 'School', 'name' => 'Bed 3'])->assertUnprocessable()->assertJsonPath("errors.{$field}.0", $words);
         }
-        $this->putJson("/api/zones/test-basin/beds/{$this->beds[0]}", ['garden' => 'School', 'name' => 'Bed 1', 'length_m' => 12])->assertOk()->assertJsonPath('data.beds.0.length_m', 12);
+        $this->putJson("/api/zones/test-basin/beds/{$this->beds[0]}", ['garden' => 'School', 'name' => 'Bed 1', 'length_m' => 12, 'version' => 1])->assertOk()->assertJsonPath('data.beds.0.length_m', 12);
         foreach ([
             [$this->planting('mango', '2012-05-01'), 'add.1.crop', 'There is no such crop in the book. Choose another one.'],
             [$this->planting('carrot', '2012-05-01', ['route' => 'transplant']), 'add.1.route', 'Carrot is not grown in this way.'],
@@ -238,7 +270,7 @@ class GroundTest extends TestCase
         ] as [$planting, $field, $words]) {
             self::assertSame($words, $this->change(['add' => [$this->planting('radish', '2012-05-01'), $planting]])->assertUnprocessable()->json('errors')[$field][0] ?? null);
         }
-        $this->change(['remove' => [999]])->assertUnprocessable();
+        $this->change(['remove' => [['id' => 999, 'version' => 1]]])->assertUnprocessable();
         self::assertSame([2, 0], [Bed::query()->count(), Planting::query()->count()]);
         $this->getJson('/api/zones/test-basin/ground?from=2012-05-01&to=2012-04-01')->assertUnprocessable();
     }

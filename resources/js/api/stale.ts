@@ -38,6 +38,8 @@ const STALE = {
         ['ground', 'fits'],
         ['ground', 'tasks'],
     ],
+    /** by somebody else */
+    replanned: [['ground']],
     'bed-saved': [
         ['ground', 'fits'],
         ['ground', 'tasks'],

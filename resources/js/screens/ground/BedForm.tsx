@@ -46,6 +46,7 @@ export function BedForm({
                         site: values.site || (here[0]?.name ?? null),
                         length_m: number(values.length_m),
                         width_m: number(values.width_m),
+                        version: bed?.version,
                     },
                     { onSuccess: close },
                 );

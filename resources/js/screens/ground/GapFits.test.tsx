@@ -8,6 +8,7 @@ const SPAN = { from: '2026-06-18', to: '2026-08-05' };
 
 const BED: GroundBed = {
     id: 3,
+    version: 1,
     garden: 'School',
     name: 'Bed 3',
     site: null,

@@ -20,11 +20,11 @@ export function OccupancyCard({
     const [on, setOn] = useState(stay.from);
     const [metres, setMetres] = useState<number | string>(stay.metres);
     const [to, setTo] = useState(bed.id);
-    const { planting } = stay;
+    const planting = stay.planting === null ? null : { id: stay.planting, version: stay.version ?? 0 };
     const save = (part: { pinned?: boolean } = {}) =>
         planting !== null &&
         plantings.change({
-            change: [{ id: planting, bed: to, on, metres: Number(metres), pinned: part.pinned ?? stay.pinned }],
+            change: [{ ...planting, bed: to, on, metres: Number(metres), pinned: part.pinned ?? stay.pinned }],
         });
     return (
         <>

@@ -12,6 +12,7 @@ const stay = (name: string, from: string, to: string, with_: Partial<Occupancy> 
     key: `${name} ${from}`,
     kind: 'planned',
     planting: 7,
+    version: 2,
     crop: name.toLowerCase(),
     name,
     family: 'Brassicaceae',
@@ -31,6 +32,7 @@ const stay = (name: string, from: string, to: string, with_: Partial<Occupancy> 
 
 const bed = (stays: Occupancy[]): GroundBed => ({
     id: 3,
+    version: 1,
     garden: 'School',
     name: 'Bed 3',
     site: null,
@@ -94,10 +96,17 @@ describe('beds under the ruler', () => {
 
     it('changes a planting, pins it, and undoes the latest first', async () => {
         const change = (by: unknown) => ({ ground: { today: '', from: '', to: '', beds: [] }, undo: by });
+        const answers: unknown[] = [
+            change({ remove: [{ id: 7, version: 3 }] }),
+            change({ change: [{ id: 7, version: 4 }] }),
+            change({ change: [{ id: 7, version: 5 }] }),
+            new Refused(409, { message: 'Tobias changed this.' }),
+            change({ restore: [{ id: 7, version: 6 }] }),
+        ];
         const asked = fakeServer({
             'GET /api/session': EDUCATOR,
-            'PUT /api/zones/bench/plantings': (body: { remove?: number[] }) =>
-                body.remove ? new Refused(422, { message: 'There is no such planting.' }) : change({ remove: [9] }),
+            'PUT /api/zones/bench/plantings': () => Promise.resolve(answers.shift()),
+            'GET /api/zones/bench/ground': {},
         });
         const Card = () => {
             const plantings = usePlantings('bench', { from: '2026-01-01', to: '2026-12-31' });
@@ -119,12 +128,25 @@ describe('beds under the ruler', () => {
         fireEvent.change(screen.getByLabelText('Metres'), { target: { value: '2.5' } });
         fireEvent.click(screen.getByRole('button', { name: 'Change' }));
         await waitFor(() => expect(asked.length).toBe(1));
-        expect(asked[0]?.body).toEqual({ change: [{ id: 7, bed: 3, on: '2026-06-11', metres: 2.5, pinned: false }] });
+        expect(asked[0]?.body).toEqual({
+            change: [{ id: 7, version: 2, bed: 3, on: '2026-06-11', metres: 2.5, pinned: false }],
+        });
         fireEvent.click(screen.getByRole('checkbox'));
         await waitFor(() => expect(asked.length).toBe(2));
         expect(asked[1]?.body).toMatchObject({ change: [{ pinned: true }] });
-        await waitFor(() => fireEvent.click(screen.getByRole('button', { name: 'back' })));
-        await screen.findByText('There is no such planting.');
-        expect(asked[2]?.body).toEqual({ remove: [9] });
+        const back = () => fireEvent.click(screen.getByRole('button', { name: 'back' }));
+        const sent = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
+        back();
+        await waitFor(() => expect(sent()).toHaveLength(3));
+        expect(sent()[2]).toMatchObject({ change: [{ id: 7, version: 4 }] });
+        // What the earlier undo is meant at counts on with it. Refused, it is not lost.
+        await waitFor(() => expect(answers).toHaveLength(2));
+        await new Promise((resolve) => setTimeout(resolve));
+        back();
+        await screen.findByText('Tobias changed this.');
+        expect(sent()[3]).toMatchObject({ remove: [{ id: 7, version: 5 }] });
+        back();
+        await waitFor(() => expect(sent()).toHaveLength(5));
+        expect(sent()[4]).toEqual(sent()[3]);
     });
 });

@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, unwrap, type Schema } from '../../api/client';
-import { makeStale, zoneKey } from '../../api/stale';
+import { makeStale, whenStale, zoneKey } from '../../api/stale';
 
 export type GroundData = Schema['Ground'];
 export type GroundBed = Schema['GroundBed'];
@@ -15,11 +15,14 @@ export type Span = { from: string; to: string };
 
 export type Place = { bed: number; on: string; metres: number; pinned: boolean };
 
+/** A planting at the version it is meant at: changed by somebody else meanwhile, it is left as it is. */
+export type NamedPlanting = Schema['NamedPlanting'];
+
 export type Change = {
     add?: (Place & { key: string; crop: string; variety: string | null; route: 'direct' | 'transplant' })[];
-    change?: (Place & { id: number })[];
-    remove?: number[];
-    restore?: number[];
+    change?: (Place & NamedPlanting)[];
+    remove?: NamedPlanting[];
+    restore?: NamedPlanting[];
 };
 
 export type Wish = { key: string; crop: string; variety: string | null; metres: number };
@@ -31,6 +34,22 @@ export function useGround(zone: string, span: Span) {
         retry: false,
         queryFn: () => unwrap(api.GET('/api/zones/{zone}/ground', { params: { path: { zone }, query: span } })),
     });
+}
+
+/**
+ * A change meant at the versions that plantings have now: undoing the change that came after it left them as that found them, and counted
+ * their versions on.
+ */
+function atVersionsOf(change: Change, done: Change): Change {
+    const now = new Map(
+        [...(done.change ?? []), ...(done.remove ?? []), ...(done.restore ?? [])].map(({ id, version }) => [
+            id,
+            version,
+        ]),
+    );
+    const named = <T extends NamedPlanting>(list: T[] | undefined) =>
+        list?.map((one) => ({ ...one, version: now.get(one.id) ?? one.version }));
+    return { ...change, change: named(change.change), remove: named(change.remove), restore: named(change.restore) };
 }
 
 /** Changes what is planned; each change can be undone, the latest first. */
@@ -48,6 +67,7 @@ export function usePlantings(zone: string, span: Span) {
             );
             void makeStale(queries, zone, 'planned');
         },
+        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'replanned')),
     });
     return {
         error: send.error,
@@ -60,8 +80,16 @@ export function usePlantings(zone: string, span: Span) {
                 },
             }),
         undo: () => {
-            const last = undos.current.pop();
-            if (last) send.mutate(last);
+            const last = undos.current.at(-1);
+            // It is gone once it is done: one that was refused may be tried again.
+            if (last) {
+                send.mutate(last, {
+                    onSuccess: ({ undo }) => {
+                        undos.current.pop();
+                        undos.current = undos.current.map((earlier) => atVersionsOf(earlier, undo as Change));
+                    },
+                });
+            }
         },
         canUndo: () => undos.current.length > 0,
     };
@@ -95,6 +123,8 @@ export type BedValues = {
     site: string | null;
     length_m: number | null;
     width_m: number | null;
+    /** of the bed as it was read; a new one has none */
+    version?: number;
 };
 
 export const bedDraft = (zone: string, bed: number | undefined) => `bed-${zone}-${bed ?? 'new'}`;
@@ -103,16 +133,20 @@ export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
     const queries = useQueryClient();
     return useMutation({
         meta: { draft: bedDraft(zone, bed) },
-        mutationFn: (body: BedValues) =>
+        mutationFn: ({ version = 1, ...body }: BedValues) =>
             bed === undefined
                 ? unwrap(api.POST('/api/zones/{zone}/beds', { params: { path: { zone }, query: span }, body }))
                 : unwrap(
-                      api.PUT('/api/zones/{zone}/beds/{bed}', { params: { path: { zone, bed }, query: span }, body }),
+                      api.PUT('/api/zones/{zone}/beds/{bed}', {
+                          params: { path: { zone, bed }, query: span },
+                          body: { ...body, version },
+                      }),
                   ),
         onSuccess: (ground) => {
             queries.setQueryData(zoneKey(zone, 'ground', span), ground);
             void makeStale(queries, zone, 'bed-saved');
         },
+        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'replanned')),
     });
 }
 
