@@ -11,6 +11,13 @@ DATABASE_DIR=$ROOT/storage/database
 JIT=(-d pcov.enabled=0 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=128M)
 
 say() { printf '  %s\n' "$*"; }
+
+step() { # step WORDS COMMAND...: says how long it took, where that was worth waiting for
+    local words=$1 began=$SECONDS
+    shift
+    "$@" || return
+    [ $((SECONDS - began)) -lt 2 ] || say "$words: $((SECONDS - began)) s"
+}
 fail() { printf '\n%s\n' "$*" >&2; exit 1; }
 
 free_port() { # free_port FIRST: the first free port from FIRST on

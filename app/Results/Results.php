@@ -30,8 +30,9 @@ final class Results
         $fingerprints = self::fingerprints($place, $questions);
         $known = self::read(array_values($fingerprints));
         $unknown = array_diff_key(array_flip($fingerprints), $known);
-        foreach (self::make($place, array_intersect_key($questions, array_flip($unknown))) as $fingerprint => $content) {
-            $known[$fingerprint] = $content;
+        foreach (self::make($place, array_intersect_key($questions, array_flip($unknown))) as $fingerprint => $payload) {
+            // As it will be read the next time.
+            $known[$fingerprint] = json_decode($payload, true, 64, JSON_THROW_ON_ERROR);
         }
 
         return array_map(static fn (string $fingerprint): array => $known[$fingerprint], $fingerprints);
@@ -52,20 +53,20 @@ final class Results
      * Computes the answers and keeps them.
      *
      * @param  array<array-key, Question>  $questions
-     * @return array<string, array<string, mixed>> by fingerprint
+     * @return array<string, string> JSON by fingerprint
      */
     public static function make(Place $place, array $questions): array
     {
-        $contents = $rows = [];
+        $payloads = $rows = [];
         foreach (self::fingerprints($place, $questions) as $key => $fingerprint) {
             $question = $questions[$key];
             $payload = self::json($question->answer($question->of($place)));
-            $rows[] = ['hash' => $fingerprint, 'kind' => $question->kind()->value, 'payload' => $payload];
-            $contents[$fingerprint] = json_decode($payload, true, 64, JSON_THROW_ON_ERROR);
+            $rows[] = ['hash' => $fingerprint, 'kind' => $question->kind()->value, 'payload' => $payload, 'used_at' => now()];
+            $payloads[$fingerprint] = $payload;
         }
         Result::query()->insertOrIgnore($rows);
 
-        return $contents;
+        return $payloads;
     }
 
     /**
@@ -98,7 +99,7 @@ final class Results
         $known = self::read([$fingerprint])[$fingerprint] ?? null;
         if ($known === null) {
             $payload = self::json($compute());
-            Result::query()->insertOrIgnore([['hash' => $fingerprint, 'kind' => $kind->value, 'payload' => $payload]]);
+            Result::query()->insertOrIgnore([['hash' => $fingerprint, 'kind' => $kind->value, 'payload' => $payload, 'used_at' => now()]]);
             $known = json_decode($payload, true, 64, JSON_THROW_ON_ERROR);
         }
 

@@ -67,6 +67,7 @@ final class ResultsTest extends TestCase
     #[DataProvider('kinds')]
     public function test_what_nobody_used_is_put_away_when_its_kind_is_kept_no_longer(ResultKind $kind): void
     {
+        $this->freezeSecond();
         Results::before($kind, ['used'], static fn (): array => ['it' => 'used']);
         Results::before($kind, ['forgotten'], static fn (): array => ['it' => 'forgotten']);
         $this->travel($kind->keptDays())->days();
