@@ -7,7 +7,6 @@ namespace App\Crops;
 use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\CropBook;
 use Anthesis\Crop\Variety as CoreVariety;
-use App\Trials\LocalDaysOfCrop;
 use App\Zones\Zone;
 
 /** The crop book as it is grown in a zone: with the days to maturity that its own sowings told and an educator took. */

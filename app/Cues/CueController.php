@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cues;
 
+use App\Log\CuePlant;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cues;
 
 use Anthesis\Log\LoggedAct;
+use App\Log\CuePlant;
 use App\Log\LogEntry;
 
 /** Puts a plant in a stage on the county's list, once; and takes one off that nobody has seen yet. */

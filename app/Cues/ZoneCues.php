@@ -9,6 +9,7 @@ use Anthesis\Place\Place;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
+use App\Log\CuePlant;
 use App\Log\LogEntry;
 use App\Results\PlaceOf;
 use App\Results\Results;

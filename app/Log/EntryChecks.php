@@ -6,7 +6,6 @@ namespace App\Log;
 
 use Anthesis\Record\Day;
 use App\Crops\Crop;
-use App\Cues\CuePlant;
 use App\Operations\Say;
 use App\Stations\Station;
 use App\Stations\StationRecord;

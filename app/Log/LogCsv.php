@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Log;
 
 use Anthesis\Exchange\CsvText;
-use App\Cues\CuePlant;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The log as a table a line a row; SaveLogFile reads what this writes. */

@@ -7,7 +7,6 @@ namespace App\Log;
 use Anthesis\Log\LoggedAct;
 use Anthesis\Log\StandingEntry;
 use App\Crops\Crop;
-use App\Cues\CuePlant;
 use App\Zones\Zone;
 use Closure;
 

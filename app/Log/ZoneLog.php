@@ -8,7 +8,6 @@ use Anthesis\Log\LoggedAct;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Crops\CropNames;
-use App\Cues\CuePlant;
 use App\Languages\Translation;
 use App\People\User;
 use App\Season\Packet;

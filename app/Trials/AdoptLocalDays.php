@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trials;
 
 use App\Crops\Crop;
+use App\Crops\LocalDaysOfCrop;
 use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;

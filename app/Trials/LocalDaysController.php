@@ -6,6 +6,7 @@ namespace App\Trials;
 
 use Anthesis\Crop\Route;
 use App\Crops\Crop;
+use App\Crops\LocalDaysOfCrop;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

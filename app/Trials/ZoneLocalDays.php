@@ -8,6 +8,7 @@ use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
 use App\Crops\Crop;
+use App\Crops\LocalDaysOfCrop;
 use App\Results\PlaceOf;
 use App\Results\Results;
 use App\Sites\Site as ZoneSite;

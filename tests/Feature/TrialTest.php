@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Crops\Crop;
+use App\Crops\LocalDaysOfCrop;
 use App\Log\LogImport;
 use App\Log\Sowing;
 use App\People\Role;
-use App\Trials\LocalDaysOfCrop;
 use App\Trials\TrialPlot;
 use App\Windows\ZoneWindows;
 use App\Zones\Zone;

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Trials;
+namespace App\Crops;
 
-use App\Crops\Crop;
 use App\Operations\DatedByToday;
 use App\People\User;
 use App\Zones\Zone;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Cues;
+namespace App\Log;
 
 use Illuminate\Database\Eloquent\Model;
 
