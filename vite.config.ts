@@ -31,7 +31,7 @@ export default defineConfig(({ isSsrBuild }) => ({
         setupFiles: ['resources/js/testSetup.ts'],
         include: ['resources/js/**/*.test.{ts,tsx}'],
         // How long a busy machine takes says nothing of the program; only a test that fails ever waits so long.
-        testTimeout: 300_000,
-        hookTimeout: 300_000,
+        testTimeout: 60_000,
+        hookTimeout: 60_000,
     },
 }));

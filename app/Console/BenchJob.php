@@ -14,7 +14,7 @@ use App\Simulation\SimulatedClimate;
 use App\Simulation\SimulatedStation;
 use App\Stations\ImportRecord;
 use App\Stations\KeepStationFile;
-use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\QueueComputation;
 use App\Zones\SaveZone;
 use App\Zones\Zone;
@@ -53,7 +53,7 @@ class BenchJob extends Command
             $start = hrtime(true);
             (new ComputeZoneJob($zone->id))->handle($import, $compute);
             $seconds[] = (hrtime(true) - $start) / 1e9;
-            if ($computation->refresh()->state !== Computation::DONE) {
+            if ($computation->refresh()->state !== ComputationState::Done) {
                 $this->error((string) $computation->error);
 
                 return self::FAILURE;

@@ -6,6 +6,7 @@ namespace App\Console;
 
 use App\Operations\Heartbeat;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
@@ -71,7 +72,7 @@ final class Health
 
     private static function queue(): string
     {
-        $oldest = Computation::query()->where('state', Computation::QUEUED)->min('created_at');
+        $oldest = Computation::query()->where('state', ComputationState::Queued)->min('created_at');
         $waited = $oldest === null ? 0 : (int) now()->diffInSeconds($oldest, true);
 
         return $waited <= self::LONGEST_WAIT_S ? ($oldest === null ? 'nothing waits' : "the oldest waits for {$waited} s")

@@ -12,6 +12,7 @@ use App\Operations\FileStore;
 use App\Results\Result;
 use App\Results\ResultKind;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\Zone;
 use Illuminate\Console\Command;
 use Illuminate\Database\Eloquent\Builder;
@@ -52,8 +53,8 @@ class Prune extends Command
         $gone = 0;
         foreach (Computation::query()->select('zone_id', 'site_id')->distinct()->get() as $of) {
             $these = static fn (): Builder => Computation::query()->where('zone_id', $of->zone_id)->where('site_id', $of->site_id);
-            $kept = [...$these()->where('state', Computation::DONE)->latest('id')->limit(self::KEPT)->pluck('id'), ...$these()->latest('id')->limit(self::KEPT)->pluck('id')];
-            $gone += $these()->whereNotIn('id', $kept)->whereIn('state', [Computation::DONE, Computation::FAILED, Computation::CANCELLED])
+            $kept = [...$these()->where('state', ComputationState::Done)->latest('id')->limit(self::KEPT)->pluck('id'), ...$these()->latest('id')->limit(self::KEPT)->pluck('id')];
+            $gone += $these()->whereNotIn('id', $kept)->whereIn('state', [ComputationState::Done, ComputationState::Failed, ComputationState::Cancelled])
                 ->where('updated_at', '<', now()->subHours(self::HOURS))->delete();
         }
 

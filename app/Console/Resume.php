@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Editions\Publication;
+use App\Editions\PublicationState;
 use App\Gardener\RenderEditionJob;
 use App\Log\ImportLogJob;
 use App\Log\LogImport;
+use App\Log\LogImportState;
 use App\Operations\Heartbeat;
 use App\Operations\NamedLock;
 use App\Results\ComputeZoneJob;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use Illuminate\Console\Command;
 
 /**
@@ -32,19 +35,19 @@ class Resume extends Command
     public function handle(): int
     {
         Heartbeat::beat(Heartbeat::SCHEDULER);
-        $zones = Computation::query()->where('state', Computation::RUNNING)
-            ->orWhere(static fn ($q) => $q->where('state', Computation::QUEUED)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))
+        $zones = Computation::query()->where('state', ComputationState::Running)
+            ->orWhere(static fn ($q) => $q->where('state', ComputationState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))
             ->distinct()->pluck('zone_id');
         foreach ($zones as $zone) {
             if (NamedLock::isFree(ComputeZoneJob::lockOf((int) $zone))) {
-                Computation::query()->where('zone_id', $zone)->where('state', Computation::QUEUED)->update(['updated_at' => now()]);
+                Computation::query()->where('zone_id', $zone)->where('state', ComputationState::Queued)->update(['updated_at' => now()]);
                 ComputeZoneJob::dispatch((int) $zone);
                 $this->line("zone {$zone} is taken up again");
             }
         }
-        $publications = Publication::query()->where('state', Publication::RUNNING)
-            ->orWhere(static fn ($q) => $q->where('state', Publication::QUEUED)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))
-            ->orWhere(static fn ($q) => $q->where('state', Publication::FAILED)->where('updated_at', '<', now()->subSeconds(self::FAILED_AGAIN_S)))->get();
+        $publications = Publication::query()->where('state', PublicationState::Running)
+            ->orWhere(static fn ($q) => $q->where('state', PublicationState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))
+            ->orWhere(static fn ($q) => $q->where('state', PublicationState::Failed)->where('updated_at', '<', now()->subSeconds(self::FAILED_AGAIN_S)))->get();
         foreach ($publications as $publication) {
             if (NamedLock::isFree(RenderEditionJob::lockOf($publication->edition_id))) {
                 $publication->touch();
@@ -53,8 +56,8 @@ class Resume extends Command
             }
         }
 
-        $imports = LogImport::query()->where('state', LogImport::RUNNING)
-            ->orWhere(static fn ($q) => $q->where('state', LogImport::QUEUED)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))->get();
+        $imports = LogImport::query()->where('state', LogImportState::Running)
+            ->orWhere(static fn ($q) => $q->where('state', LogImportState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))->get();
         foreach ($imports as $import) {
             if (NamedLock::isFree(ImportLogJob::lockOf($import->id))) {
                 $import->touch();

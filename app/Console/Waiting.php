@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Queue;
 
@@ -18,7 +19,7 @@ class Waiting extends Command
     public function handle(): int
     {
         $jobs = Queue::size('default') + Queue::size('sites');
-        $this->line((string) ($jobs + Computation::query()->whereIn('state', [Computation::QUEUED, Computation::RUNNING])->count()));
+        $this->line((string) ($jobs + Computation::query()->whereIn('state', [ComputationState::Queued, ComputationState::Running])->count()));
 
         return self::SUCCESS;
     }

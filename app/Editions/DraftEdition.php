@@ -15,6 +15,7 @@ use App\Languages\Translation;
 use App\Stations\Station;
 use App\Windows\ZoneWindows;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\Zone;
 
 /**
@@ -113,8 +114,8 @@ final class DraftEdition
         $latest = Computation::query()->where('zone_id', $zone->id)->whereNull('site_id')->latest('id')->first();
         if ($zone->isStale() && $latest !== null) {
             throw new CannotPublish(match ($latest->state) {
-                Computation::FAILED => "The last computing failed: {$latest->error} Put that right first; what the screens show is older.",
-                Computation::CANCELLED => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
+                ComputationState::Failed => "The last computing failed: {$latest->error} Put that right first; what the screens show is older.",
+                ComputationState::Cancelled => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
                 default => 'The windows are being computed. Wait until that is done, look at them, then publish.',
             });
         }

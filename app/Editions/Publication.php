@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\Relation;
  * @property int $zone_id
  * @property int $edition_id
  * @property string $idempotency_key a key of the sender's: the same request sent again finds this
- * @property string $state
+ * @property PublicationState $state
  * @property int $done pages
  * @property int $total
  * @property string|null $error
@@ -28,20 +28,10 @@ class Publication extends Model
     use SentOnce;
 
     /** For a second signature, or for its day. */
-    public const WAITING = 'waiting';
-
-    public const QUEUED = 'queued';
-
-    public const RUNNING = 'running';
-
-    public const DONE = 'done';
-
-    public const FAILED = 'failed';
-
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['answers' => 'array'];
+    protected $casts = ['state' => PublicationState::class, 'answers' => 'array'];
 
     /** @return BelongsTo<Edition, $this> */
     public function edition(): BelongsTo

@@ -64,7 +64,7 @@ final class PublishEdition
             $waits = $edition->isWaiting($zone->today());
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
             $publication = Publication::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'edition_id' => $edition->id,
-                'idempotency_key' => $sentAs, 'idempotency_hash' => Publication::hashOf($content), 'state' => $waits ? Publication::WAITING : Publication::QUEUED, 'answers' => $answered]);
+                'idempotency_key' => $sentAs, 'idempotency_hash' => Publication::hashOf($content), 'state' => $waits ? PublicationState::Waiting : PublicationState::Queued, 'answers' => $answered]);
             if (! $waits) {
                 event(new EditionFrozen($edition->id));
             }

@@ -6,6 +6,7 @@ namespace App\Gardener;
 
 use App\Editions\Edition;
 use App\Editions\Publication;
+use App\Editions\PublicationState;
 use App\Operations\NamedLock;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -41,7 +42,7 @@ final class RenderEditionJob implements ShouldQueue
         try {
             $edition = Edition::query()->with('zone')->findOrFail($this->editionId);
             $publication = $this->publication();
-            $publication?->update(['state' => Publication::RUNNING]);
+            $publication?->update(['state' => PublicationState::Running]);
             $failed = $site->build($edition, static function (int $done, int $total) use ($publication): void {
                 $publication?->update(['done' => $done, 'total' => $total]);
             });
@@ -54,7 +55,7 @@ final class RenderEditionJob implements ShouldQueue
             }
             $site->turnTo($edition->zone->refresh());
             RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
-            $publication?->update(['state' => Publication::DONE]);
+            $publication?->update(['state' => PublicationState::Done]);
         } finally {
             $lock->release();
         }
@@ -62,12 +63,12 @@ final class RenderEditionJob implements ShouldQueue
 
     public function failed(?Throwable $error): void
     {
-        $this->publication()?->update(['state' => Publication::FAILED,
+        $this->publication()?->update(['state' => PublicationState::Failed,
             'error' => 'The pages could not be made, so the edition is not in force. Tell the administrator; it is tried again when the application starts.']);
     }
 
     private function publication(): ?Publication
     {
-        return Publication::query()->where('edition_id', $this->editionId)->where('state', '!=', Publication::DONE)->first();
+        return Publication::query()->where('edition_id', $this->editionId)->where('state', '!=', PublicationState::Done)->first();
     }
 }

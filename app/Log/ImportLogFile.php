@@ -40,7 +40,7 @@ final class ImportLogFile
         $rows = LogTable::rows((string) $file->get());
         $checksum = FileStore::on('originals')->saveUpload($file);
         $import = LogImport::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'file' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200), 'checksum' => $checksum,
-            'state' => LogImport::QUEUED, 'total' => count($rows)]);
+            'state' => LogImportState::Queued, 'total' => count($rows)]);
         ImportLogJob::dispatch($import->id)->afterCommit();
 
         return $import;
@@ -55,9 +55,9 @@ final class ImportLogFile
                 throw new LogFileRefused(["The file “{$import->file}” is no longer in storage as it was uploaded. Upload it again."]);
             }
             $saved = $this->save($import, LogTable::rows((string) file_get_contents($originals->path($import->checksum))));
-            $import->update(['state' => LogImport::DONE, 'done' => $import->total, 'saved' => $saved]);
+            $import->update(['state' => LogImportState::Done, 'done' => $import->total, 'saved' => $saved]);
         } catch (LogFileRefused $why) {
-            $import->update(['state' => LogImport::FAILED, 'faults' => $why->rows]);
+            $import->update(['state' => LogImportState::Failed, 'faults' => $why->rows]);
         }
     }
 

@@ -38,10 +38,10 @@ final class ImportLogJob implements ShouldQueue
         }
         try {
             $row = LogImport::query()->with(['zone', 'user'])->find($this->importId);
-            if ($row === null || ! in_array($row->state, [LogImport::QUEUED, LogImport::RUNNING], true)) {
+            if ($row === null || ! in_array($row->state, [LogImportState::Queued, LogImportState::Running], true)) {
                 return;
             }
-            $row->update(['state' => LogImport::RUNNING, 'attempts' => $row->attempts + 1]);
+            $row->update(['state' => LogImportState::Running, 'attempts' => $row->attempts + 1]);
             $import->execute($row);
         } finally {
             $lock->release();
@@ -50,7 +50,7 @@ final class ImportLogJob implements ShouldQueue
 
     public function failed(?Throwable $error): void
     {
-        LogImport::query()->whereKey($this->importId)->whereIn('state', [LogImport::QUEUED, LogImport::RUNNING])
-            ->update(['state' => LogImport::FAILED, 'faults' => json_encode(['Something went wrong on our side. Nothing was saved. Upload the table again, and tell your administrator if this stays.'])]);
+        LogImport::query()->whereKey($this->importId)->whereIn('state', [LogImportState::Queued, LogImportState::Running])
+            ->update(['state' => LogImportState::Failed, 'faults' => json_encode(['Something went wrong on our side. Nothing was saved. Upload the table again, and tell your administrator if this stays.'])]);
     }
 }

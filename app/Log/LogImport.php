@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $user_id null: somebody no longer here
  * @property string $file the name it was uploaded under
  * @property string $checksum SHA-256 of the file
- * @property string $state
+ * @property LogImportState $state
  * @property int $attempts how often it was begun
  * @property int $done rows that were checked
  * @property int $total rows
@@ -30,18 +30,10 @@ use Illuminate\Support\Carbon;
  */
 class LogImport extends Model
 {
-    public const QUEUED = 'queued';
-
-    public const RUNNING = 'running';
-
-    public const DONE = 'done';
-
-    public const FAILED = 'failed';
-
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['faults' => 'array'];
+    protected $casts = ['state' => LogImportState::class, 'faults' => 'array'];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo

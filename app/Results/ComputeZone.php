@@ -16,6 +16,7 @@ use Anthesis\Window\School\FromReplay;
 use Anthesis\Words\Phrase;
 use App\Stations\ZoneRecord;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 
 /**
  * Computes the climate of a zone and, at one site, every crop by both schools, and keeps each under a fingerprint of what it
@@ -48,7 +49,7 @@ final class ComputeZone
         // What is leaned on anew is noted as used, so that nothing puts it away meanwhile.
         $missing = array_diff_key($dossiers, array_flip(array_keys(array_intersect($hashes, Results::known(array_values($hashes))))));
         foreach (array_chunk($missing, self::STEP, true) as $chunk) {
-            if ($computation->refresh()->state === Computation::CANCELLED) {
+            if ($computation->refresh()->state === ComputationState::Cancelled) {
                 return;
             }
             Results::make($here, $chunk);
@@ -80,7 +81,7 @@ final class ComputeZone
     {
         $computation->update([
             'cold_seasons' => $freezes->count(),
-            'state' => Computation::DONE,
+            'state' => ComputationState::Done,
             'step' => 'done',
             'done' => count($hashes),
             // A short record cannot be replayed to much effect; counting back needs less of it.

@@ -10,9 +10,10 @@ use Anthesis\Words\Refused;
 use App\Operations\NamedLock;
 use App\Operations\Say;
 use App\Stations\ImportRecord;
-use App\Stations\RecordImport;
+use App\Stations\RecordImportState;
 use App\Stations\ZoneRecord;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\Zone;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Builder;
@@ -71,12 +72,12 @@ final class ComputeZoneJob implements ShouldQueue
     /** @return Builder<Computation> */
     private function waiting(): Builder
     {
-        return Computation::query()->where('zone_id', $this->zoneId)->whereIn('state', [Computation::QUEUED, Computation::RUNNING]);
+        return Computation::query()->where('zone_id', $this->zoneId)->whereIn('state', [ComputationState::Queued, ComputationState::Running]);
     }
 
     private function work(Computation $computation, ImportRecord $import, ComputeZone $compute): void
     {
-        $computation->update(['state' => Computation::RUNNING, 'step' => 'reading', 'attempts' => $computation->attempts + 1]);
+        $computation->update(['state' => ComputationState::Running, 'step' => 'reading', 'attempts' => $computation->attempts + 1]);
         if ($computation->attempts > Computation::TRIES) {
             $this->giveUp($computation, self::STOPPED);
 
@@ -104,10 +105,10 @@ final class ComputeZoneJob implements ShouldQueue
 
     private function giveUp(Computation $computation, string $why): void
     {
-        $computation->update(['state' => Computation::FAILED, 'step' => 'stopped', 'error' => $why, 'finished_at' => now()]);
+        $computation->update(['state' => ComputationState::Failed, 'step' => 'stopped', 'error' => $why, 'finished_at' => now()]);
         $import = $computation->recordImport;
-        if ($import !== null && $import->state === RecordImport::QUEUED) {
-            $import->update(['state' => RecordImport::FAILED]);
+        if ($import !== null && $import->state === RecordImportState::Queued) {
+            $import->update(['state' => RecordImportState::Failed]);
         }
     }
 }

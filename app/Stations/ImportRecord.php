@@ -15,7 +15,7 @@ final class ImportRecord
     /** @throws FormatError */
     public function execute(RecordImport $import): StationRecord
     {
-        if ($import->state === RecordImport::IMPORTED && $import->record !== null) {
+        if ($import->state === RecordImportState::Imported && $import->record !== null) {
             return $import->record;
         }
         $originals = FileStore::on('originals');
@@ -33,7 +33,7 @@ final class ImportRecord
                 'record_import_id' => $import->id,
             ] + StationRecord::columnsOf($file->asRead, $file->report) + ['step' => $file->step]);
             $import->update([
-                'state' => RecordImport::IMPORTED,
+                'state' => RecordImportState::Imported,
                 'rows' => $file->reading->rows,
                 'refused_count' => $file->reading->refusedCount,
                 'marks_count' => count($file->report->marks),

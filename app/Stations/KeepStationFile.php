@@ -50,7 +50,7 @@ final class KeepStationFile
                 'bytes' => $file->getSize(),
                 'checksum' => $checksum,
                 'choices' => $choices,
-                'state' => RecordImport::QUEUED,
+                'state' => RecordImportState::Queued,
                 'idempotency_key' => $sentAs,
                 'idempotency_hash' => $sentAs === null ? null : RecordImport::hashOf($content),
             ]);

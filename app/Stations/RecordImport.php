@@ -23,7 +23,7 @@ use Illuminate\Support\Carbon;
  * @property int $bytes
  * @property string $checksum SHA-256 of the file; also its name on the disk of originals
  * @property Choices $choices what a person overruled
- * @property string $state
+ * @property RecordImportState $state
  * @property string|null $idempotency_key the sender's key, under which it is kept once
  * @property int $rows
  * @property int $refused_count
@@ -39,16 +39,10 @@ class RecordImport extends Model
     use DatedByToday;
     use SentOnce;
 
-    public const QUEUED = 'queued';
-
-    public const IMPORTED = 'imported';
-
-    public const FAILED = 'failed';
-
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['choices' => 'array', 'update_counts' => 'array'];
+    protected $casts = ['state' => RecordImportState::class, 'choices' => 'array', 'update_counts' => 'array'];
 
     private const REPORTED = 'report ';
 

@@ -9,8 +9,8 @@ final class CancelComputation
 {
     public function execute(Computation $computation): Computation
     {
-        Computation::query()->whereKey($computation->id)->whereIn('state', [Computation::QUEUED, Computation::RUNNING])
-            ->update(['state' => Computation::CANCELLED, 'step' => 'cancelled', 'finished_at' => now()]);
+        Computation::query()->whereKey($computation->id)->whereIn('state', [ComputationState::Queued, ComputationState::Running])
+            ->update(['state' => ComputationState::Cancelled, 'step' => 'cancelled', 'finished_at' => now()]);
 
         return $computation->refresh();
     }

@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $record_import_id
  * @property int|null $site_id null: open ground
  * @property int|null $caused_by the change that made it necessary; null: somebody asked for it, or nobody knows
- * @property string $state
+ * @property ComputationState $state
  * @property string $step
  * @property int $input_revision of the zone, as they were when it began
  * @property int $attempts how often it was begun
@@ -41,20 +41,10 @@ class Computation extends Model
     /** So often is a computing begun that a worker did not live to finish. */
     public const TRIES = 3;
 
-    public const QUEUED = 'queued';
-
-    public const RUNNING = 'running';
-
-    public const DONE = 'done';
-
-    public const FAILED = 'failed';
-
-    public const CANCELLED = 'cancelled';
-
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'input_revision' => 'integer', 'attempts' => 'integer', 'finished_at' => 'datetime'];
+    protected $casts = ['state' => ComputationState::class, 'method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'input_revision' => 'integer', 'attempts' => 'integer', 'finished_at' => 'datetime'];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo
@@ -74,7 +64,7 @@ class Computation extends Model
      */
     public static function currentOf(Zone $zone, ?Site $site): ?self
     {
-        $of = static fn (?int $siteId): ?self => self::query()->where('zone_id', $zone->id)->where('site_id', $siteId)->where('state', self::DONE)->latest('id')->first();
+        $of = static fn (?int $siteId): ?self => self::query()->where('zone_id', $zone->id)->where('site_id', $siteId)->where('state', ComputationState::Done)->latest('id')->first();
         $open = $of(null);
         if ($site === null || $open === null) {
             return $open;

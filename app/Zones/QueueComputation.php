@@ -21,7 +21,7 @@ final class QueueComputation
         return DB::transaction(function () use ($zone, $user, $import, $site, $cause): Computation {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $waiting = $import !== null ? null : Computation::query()->where('zone_id', $zone->id)->where('site_id', $site?->id)
-                ->whereNull('record_import_id')->where('state', Computation::QUEUED)->first();
+                ->whereNull('record_import_id')->where('state', ComputationState::Queued)->first();
             if ($waiting !== null) {
                 return $waiting;
             }
@@ -31,7 +31,7 @@ final class QueueComputation
                 'user_id' => $user?->id,
                 'record_import_id' => $import?->id,
                 'caused_by' => $cause?->id,
-                'state' => Computation::QUEUED,
+                'state' => ComputationState::Queued,
                 'step' => 'waiting',
             ]);
             // Sites are looked at by one person; what calendars are made of goes first.

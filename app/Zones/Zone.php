@@ -91,7 +91,7 @@ class Zone extends Model
     /** @return HasOne<Computation, $this> the latest that came to an end: what the screens show */
     public function currentComputation(): HasOne
     {
-        return $this->hasOne(Computation::class)->ofMany(['id' => 'max'], static fn ($query) => $query->where('state', Computation::DONE)->whereNull('site_id'));
+        return $this->hasOne(Computation::class)->ofMany(['id' => 'max'], static fn ($query) => $query->where('state', ComputationState::Done)->whereNull('site_id'));
     }
 
     /**
@@ -103,7 +103,7 @@ class Zone extends Model
         $current = $this->currentComputation;
 
         return $current === null || $current->input_revision < $this->input_revision
-            || Computation::query()->where('zone_id', $this->id)->whereNull('site_id')->whereIn('state', [Computation::QUEUED, Computation::RUNNING])->exists();
+            || Computation::query()->where('zone_id', $this->id)->whereNull('site_id')->whereIn('state', [ComputationState::Queued, ComputationState::Running])->exists();
     }
 
     /** @return array<string, mixed> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\People\User;
-use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Database\Seeder;
@@ -21,7 +21,7 @@ class DatabaseSeeder extends Seeder
         foreach (Zone::query()->with('currentComputation', 'latestComputation')->get() as $zone) {
             /** @var Zone $zone */
             $current = $zone->currentComputation;
-            if ($current !== null && $current->ruler_hash === null && $zone->latestComputation?->state !== Computation::QUEUED) {
+            if ($current !== null && $current->ruler_hash === null && $zone->latestComputation?->state !== ComputationState::Queued) {
                 $queue->execute($zone, null);
             }
         }

@@ -23,7 +23,7 @@ use App\Soil\KeepReading;
 use App\Soil\SaveSpot;
 use App\Stations\KeepStationFile;
 use App\Windows\ChooseSchool;
-use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\SaveBoundaries;
 use App\Zones\SaveZone;
 use App\Zones\Zone;
@@ -164,7 +164,7 @@ class DemoSeeder extends Seeder
         } finally {
             unlink($path);
         }
-        if ($computation->state !== Computation::DONE) {
+        if ($computation->state !== ComputationState::Done) {
             throw new RuntimeException("{$zone->name}: {$computation->error}");
         }
     }

@@ -118,7 +118,7 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/cues')->assertOk();
         $this->deleteJson("/api/zones/test-basin/cues/{$cue}")->assertOk();
         $bed = $this->postJson('/api/zones/test-basin/beds', ['garden' => 'School', 'name' => 'Bed 4', 'length_m' => 6])->assertCreated()->json('data.beds.1.id');
-        $this->putJson("/api/zones/test-basin/beds/{$bed}", ['garden' => 'School', 'name' => 'Bed 4', 'length_m' => 7])->assertOk();
+        $this->putJson("/api/zones/test-basin/beds/{$bed}", ['garden' => 'School', 'name' => 'Bed 4', 'length_m' => 7, 'version' => 1])->assertOk();
         $this->putJson('/api/zones/test-basin/plantings?from=2012-01-01&to=2012-12-31', ['add' => [['key' => 'contract-planting', 'crop' => 'radish', 'route' => 'direct', 'bed' => $bed, 'on' => '2012-05-10', 'metres' => 6], ['key' => 'contract-conflict', 'crop' => 'kale', 'route' => 'direct', 'bed' => $bed, 'on' => '2012-05-20', 'metres' => 6]]])->assertOk();
         $this->getJson('/api/zones/test-basin/ground?from=2012-01-01&to=2012-12-31')->assertOk()->assertJsonPath('data.beds.1.conflicts.0.kind', 'double');
         $this->getJson("/api/zones/test-basin/beds/{$bed}/fits?from=2013-04-01&to=2013-10-01")->assertOk();

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Operations\FileStore;
 use App\Results\ComputeZoneJob;
 use App\Stations\RecordImport;
+use App\Stations\RecordImportState;
 use App\Zones\Computation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\File;
@@ -106,7 +107,7 @@ final class FileStoreTest extends TestCase
         $disk->put($import->checksum, substr((string) $disk->get($import->checksum), 0, intdiv($import->bytes, 2)));
         $this->artisan('anthesis:verify')->expectsOutputToContain('is not what was uploaded')->assertFailed();
         app()->call((new ComputeZoneJob($import->station->zone_id))->handle(...));
-        self::assertSame(RecordImport::FAILED, $import->refresh()->state);
+        self::assertSame(RecordImportState::Failed, $import->refresh()->state);
         self::assertStringContainsString('The stored copy of “north.csv” is damaged', (string) Computation::query()->value('error'));
         $this->get("/desk-files/record-imports/{$import->id}")->assertNotFound()->assertSee('is damaged');
         // Uploaded again, it is whole again.

@@ -8,6 +8,7 @@ use App\Log\Bed;
 use App\Log\ImportLogFile;
 use App\Log\LogEntry;
 use App\Log\LogImport;
+use App\Log\LogImportState;
 use App\Log\LogPhoto;
 use App\Log\Sowing;
 use App\People\Role;
@@ -206,7 +207,7 @@ class LogTest extends TestCase
         });
         app(ImportLogFile::class)->execute($import);
         self::assertGreaterThan(0, $written);
-        self::assertSame(LogImport::FAILED, $import->refresh()->state);
+        self::assertSame(LogImportState::Failed, $import->refresh()->state);
         self::assertStringContainsString('No sowing of this crop, variety and bed was begun by that day', (string) ($import->faults[0] ?? ''));
         self::assertSame(2, LogEntry::query()->count());
     }

@@ -8,9 +8,11 @@ use App\Results\ComputeZoneJob;
 use App\Results\Result;
 use App\Results\ResultKind;
 use App\Stations\RecordImport;
+use App\Stations\RecordImportState;
 use App\Stations\Station;
 use App\Stations\StationRecord;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\Zone;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Queue;
@@ -139,7 +141,7 @@ final class RecordTest extends TestCase
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
         self::assertSame($made, $results());
-        self::assertSame(['done', 'done', 'done'], Computation::query()->pluck('state')->all());
+        self::assertSame(array_fill(0, 3, ComputationState::Done), Computation::query()->pluck('state')->all());
         self::assertCount(1, Storage::disk('originals')->allFiles(), 'one file, however often it is brought');
     }
 
@@ -151,9 +153,9 @@ final class RecordTest extends TestCase
         StationRecord::created(static fn () => throw new RuntimeException('killed'));
         app()->call((new ComputeZoneJob($computation->zone_id))->handle(...));
         StationRecord::flushEventListeners();
-        self::assertSame(['failed', 3], [$computation->refresh()->state, $computation->attempts]);
+        self::assertSame([ComputationState::Failed, 3], [$computation->refresh()->state, $computation->attempts]);
         self::assertStringContainsString('Something went wrong on our side', (string) $computation->error);
-        self::assertSame([0, 'failed', null], [StationRecord::query()->count(), RecordImport::query()->value('state'), Station::query()->value('record_id')]);
+        self::assertSame([0, RecordImportState::Failed, null], [StationRecord::query()->count(), RecordImport::query()->value('state'), Station::query()->value('record_id')]);
     }
 
     public function test_a_worker_stopped_on_the_way_leaves_nothing_half_done_and_a_retry_completes(): void
@@ -164,7 +166,7 @@ final class RecordTest extends TestCase
         $run = static fn () => app()->call((new ComputeZoneJob($computation->zone_id))->handle(...));
         $states = [];
         StationRecord::created(static function () use (&$states, $computation): void {
-            $states[] = [$computation->refresh()->state, $computation->attempts];
+            $states[] = [$computation->refresh()->state->value, $computation->attempts];
             if (count($states) === 1) {
                 throw new RuntimeException('killed');
             }
@@ -173,7 +175,7 @@ final class RecordTest extends TestCase
         self::assertSame([['running', 1], ['running', 2]], $states, 'begun, left under way, and begun anew');
         $run();
         StationRecord::flushEventListeners();
-        self::assertSame('done', $computation->refresh()->state);
+        self::assertSame(ComputationState::Done, $computation->refresh()->state);
         self::assertSame(1, StationRecord::query()->count());
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Artisan;
@@ -59,12 +60,12 @@ final class RedisQueueTest extends TestCase
         app(QueueComputation::class)->execute($zone, null);
         app(QueueComputation::class)->execute($zone, null);
         self::assertSame(2, Redis::connection()->command('llen', ['queues:default']));
-        self::assertSame([Computation::QUEUED, Computation::QUEUED], Computation::query()->orderBy('id')->pluck('state')->all());
+        self::assertSame([ComputationState::Queued, ComputationState::Queued], Computation::query()->orderBy('id')->pluck('state')->all());
 
         Artisan::call('queue:work', ['connection' => 'redis', '--once' => true]);
-        self::assertSame([Computation::DONE, Computation::DONE], Computation::query()->orderBy('id')->pluck('state')->all(), 'who has the zone does all that waits');
+        self::assertSame([ComputationState::Done, ComputationState::Done], Computation::query()->orderBy('id')->pluck('state')->all(), 'who has the zone does all that waits');
         Artisan::call('queue:work', ['connection' => 'redis', '--once' => true]);
-        self::assertSame([Computation::DONE, Computation::DONE], Computation::query()->orderBy('id')->pluck('state')->all());
+        self::assertSame([ComputationState::Done, ComputationState::Done], Computation::query()->orderBy('id')->pluck('state')->all());
         self::assertSame(0, Redis::connection()->command('llen', ['queues:default']));
     }
 }

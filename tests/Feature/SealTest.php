@@ -10,6 +10,7 @@ use App\Operations\Heartbeat;
 use App\Results\Result;
 use App\Stations\RecordImport;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
@@ -145,7 +146,7 @@ final class SealTest extends TestCase
         $this->getJson('/up')->assertStatus(503)->assertJsonPath('checks.scheduler.words', 'has not run for 600 s');
         Heartbeat::beat(Heartbeat::SCHEDULER);
         $this->getJson('/up')->assertOk();
-        Computation::query()->update(['state' => Computation::QUEUED, 'created_at' => now()->subMinutes(10)]);
+        Computation::query()->update(['state' => ComputationState::Queued, 'created_at' => now()->subMinutes(10)]);
         $this->getJson('/up')->assertStatus(503)->assertJsonPath('checks.queue.sound', false);
         $port = config('database.connections.mariadb.port');
         config(['database.connections.mariadb.port' => 1]);

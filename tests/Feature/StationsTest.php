@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\People\Role;
 use App\Stations\Station;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\Zone;
 use Tests\TestCase;
 
@@ -30,7 +31,7 @@ final class StationsTest extends TestCase
     private function bring(string $text, array $more = []): void
     {
         $this->post('/api/zones/test-basin/record-imports', ['file' => $this->textFile($text)] + $more, ['Accept' => 'application/json'])->assertStatus(202);
-        self::assertSame(Computation::DONE, Computation::query()->latest('id')->firstOrFail()->state);
+        self::assertSame(ComputationState::Done, Computation::query()->latest('id')->firstOrFail()->state);
     }
 
     public function test_a_fall_back_fills_the_primary_stations_gaps_and_the_record_says_so(): void

@@ -15,6 +15,7 @@ use App\Sites\Site;
 use App\Stations\KeepStationFile;
 use App\Stations\StationRecord;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -62,7 +63,7 @@ final class TwoAtOnceTest extends TestCase
         $name = DB::getDatabaseName().'-'.ComputeZoneJob::lockOf($this->zone()->id);
         self::assertSame(1, (int) $other->query('SELECT GET_LOCK('.$other->quote($name).', 0)')->fetchColumn());
         app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
-        self::assertSame(Computation::QUEUED, $computation->refresh()->state);
+        self::assertSame(ComputationState::Queued, $computation->refresh()->state);
         self::assertFalse(NamedLock::isFree(ComputeZoneJob::lockOf($this->zone()->id)));
         // The lock falls with its holder, however that ends.
         $other = null;
@@ -70,7 +71,7 @@ final class TwoAtOnceTest extends TestCase
             usleep(50_000);
         }
         app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
-        self::assertSame(Computation::FAILED, $computation->refresh()->state, 'it was taken up, and there is no record');
+        self::assertSame(ComputationState::Failed, $computation->refresh()->state, 'it was taken up, and there is no record');
     }
 
     private function anotherConnection(): PDO
@@ -103,7 +104,7 @@ final class TwoAtOnceTest extends TestCase
     {
         Queue::fake();
         $computation = app(QueueComputation::class)->execute($this->zone(), null);
-        $computation->update(['state' => Computation::RUNNING]);
+        $computation->update(['state' => ComputationState::Running]);
         $this->artisan('anthesis:resume')->assertSuccessful();
         Queue::assertPushed(ComputeZoneJob::class, 2);
         $lock = NamedLock::take(ComputeZoneJob::lockOf($this->zone()->id));
@@ -217,7 +218,7 @@ final class TwoAtOnceTest extends TestCase
         $this->publish()->assertUnprocessable()->assertJsonFragment(['message' => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.']);
         self::assertSame(0, Edition::query()->count());
         $this->editZone(['district' => 'A name moves nothing', 'latitude' => -47.45] + $this->zoneValues())->assertOk();
-        self::assertSame(0, Computation::query()->where('state', Computation::QUEUED)->count());
+        self::assertSame(0, Computation::query()->where('state', ComputationState::Queued)->count());
     }
 
     public function test_after_a_failed_computing_the_reason_is_said_and_nothing_is_published(): void

@@ -12,6 +12,7 @@ use App\Sites\Site;
 use App\Windows\CropChoice;
 use App\Windows\PackedRibbon;
 use App\Zones\Computation;
+use App\Zones\ComputationState;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
@@ -151,10 +152,10 @@ final class WindowsTest extends TestCase
     {
         Queue::fake();
         $id = $this->postJson('/api/zones/test-basin/computations')->assertStatus(202)->json('data.id');
-        $this->deleteJson("/api/computations/{$id}")->assertOk()->assertJsonPath('data.state', Computation::CANCELLED);
+        $this->deleteJson("/api/computations/{$id}")->assertOk()->assertJsonPath('data.state', ComputationState::Cancelled);
         $job = new \App\Results\ComputeZoneJob((int) Computation::query()->whereKey($id)->value('zone_id'));
         app()->call($job->handle(...));
-        $this->getJson("/api/computations/{$id}")->assertJsonPath('data.state', Computation::CANCELLED);
+        $this->getJson("/api/computations/{$id}")->assertJsonPath('data.state', ComputationState::Cancelled);
         $this->getJson('/api/zones/test-basin/windows')->assertOk();
     }
 

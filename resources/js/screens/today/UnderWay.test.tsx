@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
 import { fakeServer, show } from '../../testing';
@@ -100,14 +100,15 @@ describe('what stands already', () => {
     });
 
     it('is nothing where nothing stands', async () => {
-        fakeServer({ 'GET /api/zones/bench/under-way': [] });
+        const asked = fakeServer({ 'GET /api/zones/bench/under-way': [] });
         const { container } = show(
             <>
                 <UnderWay zone="bench" />
                 <StandsAlready zone="bench" />
             </>,
         );
-        await new Promise((done) => setTimeout(done, 20));
+        await waitFor(() => expect(asked).toHaveLength(1));
+        await act(async () => undefined);
         expect(container.querySelector('section, .stands')).toBeNull();
     });
 });

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+/** How far the publishing of an edition is; one that waits does so for its day, or its second signature. */
+enum PublicationState: string
+{
+    case Waiting = 'waiting';
+    case Queued = 'queued';
+    case Running = 'running';
+    case Done = 'done';
+    case Failed = 'failed';
+}

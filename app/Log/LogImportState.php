@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+/** How far a table of the log is. */
+enum LogImportState: string
+{
+    case Queued = 'queued';
+    case Running = 'running';
+    case Done = 'done';
+    case Failed = 'failed';
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+/** How far the import of a station file is. */
+enum RecordImportState: string
+{
+    case Queued = 'queued';
+    case Imported = 'imported';
+    case Failed = 'failed';
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Zones;
+
+/** How far a computing of a zone is. */
+enum ComputationState: string
+{
+    case Queued = 'queued';
+    case Running = 'running';
+    case Done = 'done';
+    case Failed = 'failed';
+    case Cancelled = 'cancelled';
+}
