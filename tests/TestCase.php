@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use App\People\Role;
 use App\People\User;
 use App\Zones\Zone;

@@ -6,7 +6,7 @@ namespace App\Crops;
 
 use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\CropSchema;
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 use App\People\Versioned;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Collection;

@@ -6,8 +6,8 @@ namespace App\Crops;
 
 use Anthesis\Crop\CropColumn;
 use Anthesis\Crop\CropSchema;
-use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\FormatError;
+use Anthesis\Tables\CropCsv;
+use Anthesis\Tables\FormatError;
 use App\Languages\Translation;
 use App\Operations\Say;
 use App\People\User;

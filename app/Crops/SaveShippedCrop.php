@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crops;
 
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;

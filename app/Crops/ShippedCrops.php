@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crops;
 
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 
 /**
  * What an update of the shipped crop table offers: crops whose shipped row is another than the one last taken or left, and says

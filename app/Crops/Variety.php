@@ -6,7 +6,7 @@ namespace App\Crops;
 
 use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\Variety as CoreVariety;
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 use App\People\Versioned;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

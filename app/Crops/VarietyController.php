@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Crops;
 
 use Anthesis\Crop\CropSchema;
-use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\FormatError;
+use Anthesis\Tables\CropCsv;
+use Anthesis\Tables\FormatError;
 use App\Operations\Say;
 use App\People\VersionedRequest;
 use Illuminate\Http\JsonResponse;

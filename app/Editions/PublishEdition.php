@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use Anthesis\Record\Day;
 use App\Languages\SaveTranslation;
 use App\Languages\Translation;

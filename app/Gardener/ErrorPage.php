@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 

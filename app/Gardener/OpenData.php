@@ -6,8 +6,8 @@ namespace App\Gardener;
 
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
-use Anthesis\Exchange\CsvText;
 use Anthesis\Record\YearDay;
+use Anthesis\Tables\CsvText;
 use App\Editions\Edition;
 use App\Office\Office;
 use App\Operations\OpenSeal;

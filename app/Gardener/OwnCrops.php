@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use Anthesis\Calendar\EditionDocument;
-use Anthesis\Exchange\FeedChoice;
+use Anthesis\Publishing\FeedChoice;
 use Illuminate\Http\Request;
 
 /** The crops a gardener chose, as an address carries them: `?crops=kale,radish`. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
-use Anthesis\Exchange\UnitSystem;
+use Anthesis\Messages\UnitSystem;
 
 /** Paper a sheet is made for; the style of a page knows how large it is. */
 enum PaperSize: string

@@ -6,10 +6,10 @@ namespace App\Gardener;
 
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
-use Anthesis\Exchange\EditionCsv;
-use Anthesis\Exchange\EditionICalendar;
-use Anthesis\Exchange\FeedChoice;
-use Anthesis\Exchange\UnitSystem;
+use Anthesis\Messages\UnitSystem;
+use Anthesis\Publishing\EditionCsv;
+use Anthesis\Publishing\EditionICalendar;
+use Anthesis\Publishing\FeedChoice;
 use Anthesis\Record\Day;
 use App\Editions\Edition;
 use App\Operations\Seal;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use Anthesis\Calendar\EditionDocument;
-use Anthesis\Exchange\UnitSystem;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\UnitSystem;
+use Anthesis\Messages\Words;
 use Anthesis\Words\Phrase;
 use Illuminate\Http\Request;
 

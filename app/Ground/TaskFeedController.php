@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ground;
 
-use Anthesis\Exchange\ICalendarText;
+use Anthesis\Publishing\ICalendarText;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 use App\Operations\Say;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Languages;
 
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 

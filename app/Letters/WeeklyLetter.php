@@ -7,7 +7,7 @@ namespace App\Letters;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Crop\Act;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Words\Phrase;

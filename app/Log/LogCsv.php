@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use Anthesis\Exchange\CsvText;
+use Anthesis\Tables\CsvText;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The log as a table a line a row; SaveLogFile reads what this writes. */

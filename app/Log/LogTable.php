@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use Anthesis\Exchange\CsvText;
-use Anthesis\Exchange\Delimited;
 use Anthesis\Log\LoggedAct;
+use Anthesis\Tables\CsvText;
+use Anthesis\Tables\Delimited;
 
 /** Reads a table of log entries, a row an entry. The columns are those that LogCsv writes. */
 final class LogTable

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Sites;
 
-use Anthesis\Exchange\ProbeCsv;
 use Anthesis\Record\Latitude;
 use Anthesis\Soil\ProbeCalibration;
+use Anthesis\Stations\ProbeCsv;
 use Anthesis\Words\Refused;
 use App\Operations\Say;
 use App\Stations\ZoneRecord;

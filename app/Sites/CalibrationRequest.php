@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sites;
 
-use Anthesis\Exchange\TemperatureUnit;
+use Anthesis\Tables\TemperatureUnit;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;

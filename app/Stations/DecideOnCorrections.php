@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\CsvText;
+use Anthesis\Tables\CsvText;
 use App\People\User;
 use App\Zones\Computation;
 use App\Zones\Zone;

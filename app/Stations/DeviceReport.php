@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\CsvText;
-use Anthesis\Exchange\FormatError;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Element;
+use Anthesis\Tables\CsvText;
+use Anthesis\Tables\FormatError;
 
 /**
  * What a device reports, held against the record: days of the last weeks that the record does not have yet, which are imported, and

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\FormatError;
+use Anthesis\Tables\FormatError;
 use App\Operations\Say;
 use Illuminate\Http\JsonResponse;
 use RuntimeException;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\CsvText;
+use Anthesis\Tables\CsvText;
 
 /** Prints a zone's filled series as CSV: a row a day, each value with the station it came from. */
 final class FilledRecordCsv

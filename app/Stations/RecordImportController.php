@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\FormatError;
+use Anthesis\Tables\FormatError;
 use App\Operations\FileStore;
 use App\Zones\ComputationResource;
 use App\Zones\Zone;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\FormatError;
 use Anthesis\Record\Latitude;
+use Anthesis\Tables\FormatError;
 use App\Zones\Zone;
 
 class RecordPreviewController

@@ -6,13 +6,13 @@ namespace App\Stations;
 
 use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Climate\FreezeThreshold;
-use Anthesis\Exchange\RefusedRow;
-use Anthesis\Exchange\StationExtent;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Gap;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\Mark;
+use Anthesis\Stations\StationExtent;
+use Anthesis\Tables\RefusedRow;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Http\UploadedFile;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\DailyRecordReading;
-use Anthesis\Exchange\DateOrder;
-use Anthesis\Exchange\FormatError;
-use Anthesis\Exchange\ReadingChoices;
-use Anthesis\Exchange\StationExtent;
-use Anthesis\Exchange\StationFileReader;
-use Anthesis\Exchange\TemperatureUnit;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\QualityReport;
 use Anthesis\Record\RecordUpdate;
+use Anthesis\Stations\DailyRecordReading;
+use Anthesis\Stations\DateOrder;
+use Anthesis\Stations\ReadingChoices;
+use Anthesis\Stations\StationExtent;
+use Anthesis\Stations\StationFileReader;
+use Anthesis\Tables\FormatError;
+use Anthesis\Tables\TemperatureUnit;
 use Closure;
 
 /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\DateOrder;
-use Anthesis\Exchange\TemperatureUnit;
+use Anthesis\Stations\DateOrder;
+use Anthesis\Tables\TemperatureUnit;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;

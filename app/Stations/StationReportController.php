@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\FormatError;
+use Anthesis\Tables\FormatError;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;

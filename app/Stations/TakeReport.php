@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use Anthesis\Exchange\FormatError;
 use Anthesis\Record\Day;
 use Anthesis\Record\Element;
+use Anthesis\Tables\FormatError;
 use Illuminate\Http\UploadedFile;
 
 /**

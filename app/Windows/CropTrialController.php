@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Windows;
 
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Window\ProofStandard;
 use App\Crops\Crop;
 use App\Crops\CropRequest;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests;
 
-use Anthesis\Exchange\DailyRecordReading;
-use Anthesis\Exchange\ReadingChoices;
-use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
+use Anthesis\Stations\DailyRecordReading;
+use Anthesis\Stations\ReadingChoices;
+use Anthesis\Stations\StationFileReader;
 use RuntimeException;
 
 /** The two reference stations and the results an independent program computed from them. */

@@ -11,7 +11,7 @@ use PHPat\Test\PHPat;
 /** The house has one direction: a room uses only the rooms above it, and the core nothing but PHP and itself. */
 final class RoomRules
 {
-    private const ROOMS = ['Record', 'Words', 'Climate', 'Sun', 'Soil', 'Crop', 'Place', 'Replay', 'Window', 'Season', 'Succession', 'Ground', 'Trial', 'Indicator', 'Log', 'Calendar', 'Exchange'];
+    private const ROOMS = ['Record', 'Words', 'Climate', 'Sun', 'Soil', 'Crop', 'Place', 'Replay', 'Window', 'Season', 'Succession', 'Ground', 'Trial', 'Indicator', 'Log', 'Calendar', 'Messages', 'Tables', 'Stations', 'Publishing', 'CommandLine'];
 
     /** @return iterable<string, Rule> */
     public function test_a_room_uses_only_rooms_above_it(): iterable

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 

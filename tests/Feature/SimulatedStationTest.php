@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Anthesis\Exchange\StationFileReader;
 use Anthesis\Record\Day;
 use Anthesis\Record\Mark;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\QualityReport;
+use Anthesis\Stations\StationFileReader;
 use App\Simulation\SimulatedClimate;
 use App\Simulation\SimulatedStation;
 use PHPUnit\Framework\TestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 use App\People\Role;
 use App\Results\Result;
 use App\Results\ResultKind;

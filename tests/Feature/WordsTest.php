@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Finder\Finder;
 use Symfony\Component\Finder\SplFileInfo;
@@ -59,7 +59,7 @@ final class WordsTest extends TestCase
     public function test_public_pages_letters_and_feeds_say_nothing_but_what_is_in_every_language(): void
     {
         $public = array_merge(...array_map(static fn (string $file): array => self::file(Words::SOURCE, $file), Words::PUBLIC));
-        foreach (['resources/js/gardener', 'resources/js/charts', 'resources/js/time', 'app/Gardener', 'app/Letters', 'core/src/Exchange/EditionICalendar.php', 'core/src/Exchange/EditionCsv.php', 'core/src/Calendar'] as $place) {
+        foreach (['resources/js/gardener', 'resources/js/charts', 'resources/js/time', 'app/Gardener', 'app/Letters', 'core/src/Publishing/EditionICalendar.php', 'core/src/Publishing/EditionCsv.php', 'core/src/Calendar'] as $place) {
             $source = self::sourceOf($place);
             preg_match_all("/(?:Phrase::of|->say|\\bsay)\(\s*'([^'\$]+[^'.\$])'/", $source, $found);
             $desk = array_diff($found[1], array_keys($public), self::AT_THE_DESK);

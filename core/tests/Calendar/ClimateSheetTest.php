@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\ClimateSheet;
-use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use PHPUnit\Framework\TestCase;

@@ -7,8 +7,8 @@ namespace Anthesis\Tests\Calendar;
 use Anthesis\Calendar\EditionDifference;
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\EditionReader;
-use Anthesis\Exchange\Words;
-use Anthesis\Tests\Exchange\EditionFormatsTest;
+use Anthesis\Messages\Words;
+use Anthesis\Tests\Publishing\EditionFormatsTest;
 use PHPUnit\Framework\TestCase;
 
 /**

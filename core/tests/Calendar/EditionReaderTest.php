@@ -6,8 +6,8 @@ namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\EditionReader;
-use Anthesis\Exchange\EditionICalendar;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
+use Anthesis\Publishing\EditionICalendar;
 use InvalidArgumentException;
 use PHPUnit\Framework\TestCase;
 

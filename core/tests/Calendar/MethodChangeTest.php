@@ -6,10 +6,10 @@ namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\MethodChange;
 use Anthesis\Crop\Crop;
-use Anthesis\Exchange\CropCsv;
 use Anthesis\Replay\MethodRule;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\WindowDifference;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -7,9 +7,9 @@ namespace Anthesis\Tests\Crop;
 use Anthesis\Crop\CropColumn;
 use Anthesis\Crop\CropRefused;
 use Anthesis\Crop\CropSchema;
-use Anthesis\Exchange\CropColumnTable;
-use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
+use Anthesis\Tables\CropColumnTable;
+use Anthesis\Tables\CropCsv;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

@@ -7,7 +7,7 @@ namespace Anthesis\Tests\Crop;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\GrowthResponse;
 use Anthesis\Crop\LightSchool;
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

@@ -9,7 +9,7 @@ use Anthesis\Crop\CropSchema;
 use Anthesis\Crop\Emergence;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropCsv;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests\Log;
 
-use Anthesis\Exchange\Words;
 use Anthesis\Log\LoggedAct;
 use Anthesis\Log\LoggedSowing;
 use Anthesis\Log\OutOfOrder;
 use Anthesis\Log\SowingFold;
 use Anthesis\Log\StandingEntry;
+use Anthesis\Messages\Words;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\CoversClass;
 use PHPUnit\Framework\Attributes\DataProvider;

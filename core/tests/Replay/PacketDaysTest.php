@@ -6,8 +6,6 @@ namespace Anthesis\Tests\Replay;
 
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\CropParameters;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
@@ -15,6 +13,8 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
+use Anthesis\Tables\CropParameters;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Replay;
 
 use Anthesis\Crop\LightSchool;
-use Anthesis\Exchange\CropCsv;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

@@ -6,12 +6,12 @@ namespace Anthesis\Tests\Replay;
 
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropParameters;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropParameters;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\BestSpan;
 use Anthesis\Window\SowingWindow;

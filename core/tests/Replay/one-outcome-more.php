@@ -7,12 +7,12 @@ declare(strict_types=1);
 use Anthesis\Calendar\CropDossier;
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Window\ReplayWindows;
 
 require $argv[1];

@@ -6,12 +6,12 @@ declare(strict_types=1);
 
 use Anthesis\Calendar\CropDossier;
 use Anthesis\Climate\RecordYears;
-use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBackSettings;
 use Anthesis\Window\School\Grounds;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Season;
 
 use Anthesis\Crop\Crop;
-use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
@@ -19,6 +18,7 @@ use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\School\FromReplay;
 use PHPUnit\Framework\TestCase;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Season;
 
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropParameters;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropParameters;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

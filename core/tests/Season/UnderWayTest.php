@@ -6,12 +6,12 @@ namespace Anthesis\Tests\Season;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Day;
 use Anthesis\Replay\Replay;
 use Anthesis\Season\ThisSeason;
 use Anthesis\Season\UnderWay;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
 

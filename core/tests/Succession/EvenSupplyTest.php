@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Succession;
 
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropParameters;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
@@ -15,6 +14,7 @@ use Anthesis\Soil\Site;
 use Anthesis\Succession\EvenSupply;
 use Anthesis\Succession\HarvestDays;
 use Anthesis\Succession\SuccessionSowing;
+use Anthesis\Tables\CropParameters;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

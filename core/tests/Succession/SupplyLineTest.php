@@ -6,7 +6,6 @@ namespace Anthesis\Tests\Succession;
 
 use Anthesis\Climate\Quantile;
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropCsv;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
@@ -18,6 +17,7 @@ use Anthesis\Succession\FixedInterval;
 use Anthesis\Succession\HarvestDays;
 use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Succession\SupplyLine;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use PHPUnit\Framework\TestCase;
 

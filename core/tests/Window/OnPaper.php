@@ -6,10 +6,10 @@ namespace Anthesis\Tests\Window;
 
 use Anthesis\Calendar\CropSheet;
 use Anthesis\Climate\FreezeRisk;
-use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\RouteWindows;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Window;
 
 use Anthesis\Crop\Crop;
-use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\NoWindow;
 use Anthesis\Window\RouteWindows;

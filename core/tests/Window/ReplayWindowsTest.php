@@ -6,13 +6,13 @@ namespace Anthesis\Tests\Window;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
-use Anthesis\Exchange\CropCsv;
-use Anthesis\Exchange\Words;
+use Anthesis\Messages\Words;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Window\DerivationLine;
 use Anthesis\Window\FairChance;
 use Anthesis\Window\ProofStandard;

@@ -1,6 +1,6 @@
 import type { Phrase } from './words';
 
-/** The units a reader is used to; what is reckoned and sent is metric. Mirrors core/src/Exchange/UnitSystem.php; core/tests/fixtures/units.json
+/** The units a reader is used to; what is reckoned and sent is metric. Mirrors core/src/Messages/UnitSystem.php; core/tests/fixtures/units.json
  * holds both to it. */
 export type Units = 'metric' | 'us';
 

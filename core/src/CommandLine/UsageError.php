@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\CommandLine;
+
+use RuntimeException;
+
+/** What was typed cannot be carried out; the message says why in one sentence. */
+final class UsageError extends RuntimeException
+{
+}

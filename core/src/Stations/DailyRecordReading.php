@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Stations;
+
+use Anthesis\Record\DailyRecord;
+use Anthesis\Record\Mark;
+use Anthesis\Tables\RefusedRow;
+use Anthesis\Tables\TemperatureUnit;
+
+/** What was understood of a station's values in a file, before anyone decides to keep them. */
+final readonly class DailyRecordReading
+{
+    /**
+     * @param  DailyRecord  $asRead  °C, nothing left out
+     * @param  list<Mark>  $marks  values the file itself doubts (the source's flags) or contradicts (days given twice)
+     * @param  string|null  $station  the file's own name for the station, where it has one
+     * @param  array{date: string, minimum: string, maximum: string}  $columns  the file's own names for them
+     * @param  list<string>  $choices  names of all its columns, to choose others from; empty where the layout is fixed
+     * @param  bool  $unitStated  the file, or its format, names the unit; false: concluded from the values
+     * @param  string|null  $delimiter  null where columns have fixed widths
+     * @param  list<RefusedRow>  $refused  the first hundred of them
+     * @param  int  $rows  rows read, without heading and blank lines
+     * @param  float  $step  °C between two values as finely as the file writes them
+     * @param  int  $contradicted  days the file gives twice with different values
+     */
+    public function __construct(
+        public RecordFormat $format,
+        public DailyRecord $asRead,
+        public array $marks,
+        public ?string $station,
+        public array $columns,
+        public array $choices,
+        public TemperatureUnit $unit,
+        public bool $unitStated,
+        public DateOrder $dateOrder,
+        public ?string $delimiter,
+        public array $refused,
+        public int $refusedCount,
+        public int $rows,
+        public float $step,
+        public int $contradicted,
+    ) {
+    }
+
+    /** Most of its days have two different values: rows of two places, or of two kinds of reading, taken for one. */
+    public function contradictsItself(): bool
+    {
+        return 2 * $this->contradicted > $this->asRead->days();
+    }
+}

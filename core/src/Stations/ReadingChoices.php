@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Stations;
+
+use Anthesis\Record\Day;
+use Anthesis\Tables\TemperatureUnit;
+
+/** What a person overrules of that which a file seems to say; null: as found. */
+final readonly class ReadingChoices
+{
+    /**
+     * @param  Day|null  $today  a later day refuses the file; null: any day is taken
+     * @param  array{date: int, minimum: int, maximum: int}|null  $columns  counted from 0
+     * @param  int|null  $places  the column that names places or stations, counted from 0; −1: there is none; null: as found
+     * @param  string|null  $station  which station's values to take of a file with several
+     */
+    public function __construct(
+        public ?Day $today = null,
+        public ?TemperatureUnit $unit = null,
+        public ?array $columns = null,
+        public ?string $delimiter = null,
+        public ?DateOrder $dateOrder = null,
+        public ?string $station = null,
+        public ?int $places = null,
+    ) {
+    }
+
+    public function withPlaces(int $column): self
+    {
+        return new self($this->today, $this->unit, $this->columns, $this->delimiter, $this->dateOrder, $this->station, $column);
+    }
+}

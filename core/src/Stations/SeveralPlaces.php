@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Stations;
+
+use RuntimeException;
+
+/**
+ * Rows of a table turned out to belong to several places, told apart by a column not taken for that so far.
+ *
+ * @internal
+ */
+final class SeveralPlaces extends RuntimeException
+{
+    public function __construct(public readonly int $column)
+    {
+        parent::__construct();
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Stations;
+
+use Anthesis\Record\Day;
+use Anthesis\Tables\FormatError;
+use Anthesis\Tables\LineSource;
+use Anthesis\Tables\TemperatureUnit;
+
+/**
+ * Reads the daily records of a file, whatever of the known formats it is in, plain or gzipped.
+ *
+ * What casts doubt on the whole file (no such columns, two units, dates running backwards, days to come) refuses it; a row
+ * that cannot be read is refused alone and listed. Memory is bounded by the longest single record, not by the file.
+ */
+final class StationFileReader
+{
+    private const HEAD = 400;
+
+    /** @return list<StationFormat> the pickiest first; a table is what is left */
+    private static function formats(): array
+    {
+        return [new GhcnMonths, new GhcnLong, new DailyTable];
+    }
+
+    /**
+     * The one record of a file, or the chosen one of several.
+     *
+     * @param  resource  $stream  open for reading
+     *
+     * @throws FormatError when the file cannot be taken, holds several stations and none was chosen, or not the chosen one
+     */
+    public function read($stream, ReadingChoices $choices = new ReadingChoices): DailyRecordReading
+    {
+        $survey = $this->survey($stream, $choices);
+        if ($choices->station === null && count($survey->stations) > 1) {
+            [$one, $other] = $survey->stations;
+            throw FormatError::inFile('file.several-stations', ['one' => (string) $one->station, 'other' => (string) $other->station]);
+        }
+
+        return $survey->reading ?? throw ($choices->station === null ? FormatError::inFile('file.no-temperatures')
+            : FormatError::inFile('file.no-such-station', ['station' => $choices->station]));
+    }
+
+    /**
+     * The record of one station of a file, and which others it holds.
+     *
+     * @param  resource  $stream  open for reading
+     *
+     * @throws FormatError
+     */
+    public function survey($stream, ReadingChoices $choices = new ReadingChoices): StationSurvey
+    {
+        $start = ftell($stream);
+        try {
+            return $this->surveyOnce($stream, $choices);
+        } catch (SeveralPlaces $found) {
+            // A pipe cannot be read twice; then the column has to be said.
+            if ($start === false || fseek($stream, $start) !== 0) {
+                throw FormatError::inFile('file.several-places', ['column' => $found->column + 1]);
+            }
+
+            return $this->surveyOnce($stream, $choices->withPlaces($found->column));
+        }
+    }
+
+    /** @param  resource  $stream */
+    private function surveyOnce($stream, ReadingChoices $choices): StationSurvey
+    {
+        $lines = new LineSource($stream);
+        $head = array_values(array_filter($lines->peek(self::HEAD), static fn (string $line): bool => trim($line) !== ''));
+        if ($head === []) {
+            throw FormatError::inFile('file.empty');
+        }
+        foreach (self::formats() as $format) {
+            if ($format->recognises($head)) {
+                return $format->read($lines, $choices);
+            }
+        }
+        throw FormatError::inFile('file.unknown-format');
+    }
+
+    /**
+     * @param  array{date: string, minimum: string, maximum: string}  $columns
+     * @param  list<string>  $names
+     * @param  TemperatureUnit|null  $stated  the unit the file names
+     *
+     * @internal for the formats
+     */
+    public static function reading(RecordFormat $format, SeriesBuilder $series, ReadingChoices $choices, array $columns, array $names, ?TemperatureUnit $stated, DateOrder $order, ?string $delimiter): DailyRecordReading
+    {
+        $concluded = $series->concludedUnit();
+        $unit = $choices->unit ?? $stated ?? $concluded;
+
+        return new DailyRecordReading($format, $series->record($unit), $series->marks(), $series->station, $columns, $names, $unit, $stated !== null,
+            $order, $delimiter, $series->refused, $series->refusedCount, $series->rows, $series->step($unit), $series->contradictedDays());
+    }
+
+    /** @internal for the formats */
+    public static function backwards(int $line, string $column, int $day, int $before): FormatError
+    {
+        return FormatError::at($line, 'file.backwards', ['day' => Day::fromNumber($day)->iso(), 'before' => Day::fromNumber($before)->iso()], $column);
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Stations;
+
+use Anthesis\Record\Day;
+use Anthesis\Tables\FormatError;
+
+/**
+ * The stations of a file while it is read, in whatever order their rows stand: one is gathered, the others are only measured,
+ * so that memory is bounded by a single record.
+ *
+ * @internal
+ */
+final class StationGathering
+{
+    /** A file with more stations than this names something else in that column. */
+    private const MOST = 5000;
+
+    /** The station being gathered; null before its first row. */
+    public ?SeriesBuilder $series = null;
+
+    private bool $found = false;
+
+    /** @var array<string, array{int, int, int}> first day, last day, rows */
+    private array $extents = [];
+
+    public function __construct(private readonly ReadingChoices $choices)
+    {
+    }
+
+    /** Whether the station's rows are only measured: another one is gathered, or was chosen. */
+    public function passesBy(string $station): bool
+    {
+        return $this->series !== null ? $this->series->station !== $station : $this->choices->station !== null && $this->choices->station !== $station;
+    }
+
+    /** @return SeriesBuilder|null where the station's values go; null: it is not the one that is gathered */
+    public function seriesOf(?string $station): ?SeriesBuilder
+    {
+        if (! $this->found && ($this->choices->station === null || $this->choices->station === $station)) {
+            $this->found = true;
+            $this->series = new SeriesBuilder($station, $this->choices->today);
+        }
+
+        return $this->series !== null && $this->series->station === $station ? $this->series : null;
+    }
+
+    /** @param  int|null  $day  a day of the row; null: it has none that could be read */
+    public function measure(?string $station, ?int $day): void
+    {
+        if ($station === null) {
+            return;
+        }
+        if (! isset($this->extents[$station])) {
+            if (count($this->extents) >= self::MOST) {
+                throw FormatError::inFile('file.too-many-stations', ['most' => self::MOST]);
+            }
+            $this->extents[$station] = [PHP_INT_MAX, PHP_INT_MIN, 0];
+        }
+        $extent = &$this->extents[$station];
+        if ($day !== null) {
+            $extent[0] = min($extent[0], $day);
+            $extent[1] = max($extent[1], $day);
+        }
+        $extent[2]++;
+    }
+
+    /** @return list<StationExtent> those with a day, in the order they begin */
+    public function extents(): array
+    {
+        $extents = [];
+        foreach ($this->extents as $station => [$first, $last, $rows]) {
+            if ($first <= $last) {
+                $extents[] = new StationExtent((string) $station, Day::fromNumber($first)->iso(), Day::fromNumber($last)->iso(), $rows);
+            }
+        }
+
+        return $extents;
+    }
+}

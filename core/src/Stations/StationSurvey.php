@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Stations;
+
+/** What a station file holds: the record of one station, and which others there are to choose from. */
+final readonly class StationSurvey
+{
+    /**
+     * @param  DailyRecordReading|null  $reading  of the chosen station, else of the first; null: the file has no such station, or no value
+     * @param  list<StationExtent>  $stations  all of the file in the order they begin, where it names them
+     */
+    public function __construct(public ?DailyRecordReading $reading, public array $stations)
+    {
+    }
+}

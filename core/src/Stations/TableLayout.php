@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Stations;
+
+use Anthesis\Tables\TemperatureUnit;
+
+/**
+ * How a table with a row a day is laid out.
+ *
+ * @internal
+ */
+final readonly class TableLayout
+{
+    /**
+     * @param  list<string>  $names  of all columns
+     * @param  array{date: int, minimum: int, maximum: int, station?: int, minimum_flags?: int, maximum_flags?: int}  $columns
+     * @param  TemperatureUnit|null  $stated  the unit its heading names
+     * @param  list<int>  $perhapsPlaces  columns that may turn out to name places
+     */
+    public function __construct(
+        public string $delimiter,
+        public array $names,
+        public array $columns,
+        public ?TemperatureUnit $stated,
+        public DateOrder $order,
+        public array $perhapsPlaces,
+    ) {
+    }
+}
