@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Log;
+
+use Anthesis\Log\LoggedAct;
+use PHPUnit\Framework\Attributes\CoversClass;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+#[CoversClass(LoggedAct::class)]
+final class LoggedActTest extends TestCase
+{
+    /** Comes up after ten days, and is thinned a fortnight later. */
+    #[TestWith([LoggedAct::Up, 10])]
+    #[TestWith([LoggedAct::Thinned, 24])]
+    #[TestWith([LoggedAct::SetOut, 42])]
+    #[TestWith([LoggedAct::FirstPicked, 60])]
+    #[TestWith([LoggedAct::Sown, null])]
+    #[TestWith([LoggedAct::Picked, null])]
+    #[TestWith([LoggedAct::Lost, null])]
+    #[TestWith([LoggedAct::Note, null])]
+    public function test_acts_are_usually_told_so_many_days_after_a_sowing_began(LoggedAct $act, ?int $days): void
+    {
+        self::assertSame($days, $act->usualDay());
+    }
+
+    public function test_what_begins_a_sowing_follows_on_one_and_is_a_picking(): void
+    {
+        $of = static fn (callable $is): array => array_values(array_map(static fn (LoggedAct $a): string => $a->value, array_filter(LoggedAct::cases(), $is)));
+        self::assertSame(['sown', 'set-out'], $of(static fn (LoggedAct $a): bool => $a->begins()));
+        self::assertSame(['up', 'thinned', 'first-picked', 'picked', 'last-picked', 'lost'], $of(static fn (LoggedAct $a): bool => $a->follows()));
+        self::assertSame(['first-picked', 'picked', 'last-picked'], $of(static fn (LoggedAct $a): bool => $a->isPicking()));
+    }
+}
