@@ -49,7 +49,7 @@ final class PublishEdition
             foreach ($noteIn as $language => $translation) {
                 $this->translate->execute($language, $note, $translation, Translation::of($language, [$note])[$note] ?? null, $user);
             }
-            $on = $from !== null && $from->number > $zone->today()->number ? $from : $zone->today();
+            $on = $from !== null && $zone->today()->isBefore($from) ? $from : $zone->today();
             $document = $this->draft->document($zone, $windows, $user->name, $note, $on);
             $last = $this->draft->last($zone);
             if ($last !== null && $last->in_force_at === null && $last->withdrawn_on === null) {

@@ -155,7 +155,7 @@ class GroundController
         $asked = validator($request->query->all(), ['from' => $day, 'to' => $day], ['*.date_format' => 'Give the day as YYYY-MM-DD.'])->validate();
         $from = isset($asked['from']) ? Day::fromIso($asked['from']) : Day::of($zone->today()->year(), 1, 1);
         $to = isset($asked['to']) ? Day::fromIso($asked['to']) : $from->plus(364);
-        if ($to->number < $from->number || $to->number - $from->number > 3660) {
+        if ($to->isBefore($from) || $to->number - $from->number > 3660) {
             throw ValidationException::withMessages(['to' => 'The last day comes after the first, and at most ten years after it.']);
         }
 

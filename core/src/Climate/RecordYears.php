@@ -46,7 +46,7 @@ final class RecordYears
     public static function period(DailyRecord $record, Latitude $latitude, int $from, int $to): DailyRecord
     {
         [$first, $last] = [$latitude->coldSeason($from)[0], $latitude->coldSeason($to)[1]];
-        if ($last->number < $record->first->number || $first->number > $record->last()->number) {
+        if ($last->isBefore($record->first) || $first->number > $record->last()->number) {
             throw new RecordTooShort(Phrase::of('error.no-day-between', ['from' => $first->iso(), 'to' => $last->iso()]));
         }
 

@@ -91,7 +91,7 @@ final readonly class Bed
     {
         $last = null;
         foreach ($this->stays as $stay) {
-            if ($stay->to->number < $day->number && ($last === null || $stay->to->number > $last->to->number)) {
+            if ($stay->to->isBefore($day) && ($last === null || $stay->to->number > $last->to->number)) {
                 $last = $stay;
             }
         }

@@ -57,14 +57,14 @@ final readonly class Fit
     {
         $days = $candidate->days;
         $least = $candidate->crop->harvest->leastDays;
-        for ($on = $from; $on->number <= $to->number; $on = $on->plus(1)) {
+        for ($on = $from; ! $to->isBefore($on); $on = $on->plus(1)) {
             $late = $days->isOpen($on) ? $days->lateHarvest($on) : null;
             if ($late === null || $late->number + $least > $to->number) {
                 continue;
             }
             $first = $days->firstHarvest($on) ?? $late;
             $until = $days->until($on) ?? $late;
-            $ends = $until->number > $to->number ? $to : $until;
+            $ends = $to->isBefore($until) ? $to : $until;
             $share = $days->share($on);
             [$yield, $unit] = $candidate->crop->yieldPerMetre() ?? [0.0, null];
             $worth = $share * $yield / ($ends->number - $on->number + 1);

@@ -19,13 +19,13 @@ final readonly class Occupancy
      */
     public function __construct(public string $key, public Crop $crop, public Day $from, public Day $to, public float $metres)
     {
-        if ($to->number < $from->number || $metres <= 0.0) {
+        if ($to->isBefore($from) || $metres <= 0.0) {
             throw new InvalidArgumentException('A stay ends after it begins, and takes some of a bed.');
         }
     }
 
     public function overlaps(Day $from, Day $to): bool
     {
-        return $this->from->number <= $to->number && $from->number <= $this->to->number;
+        return ! $to->isBefore($this->from) && ! $this->to->isBefore($from);
     }
 }

@@ -66,8 +66,8 @@ final class Preparation
     {
         $last = $worthHaving->plus($crop->harvest->days - 1);
         $latest = $next === null ? $last : $next->plus(-self::ROTS);
-        $to = $latest->number < $last->number ? $latest : $last;
-        $cut = new Task('cut', $to->number < $worthHaving->number ? $to : $worthHaving, $to);
+        $to = $latest->isBefore($last) ? $latest : $last;
+        $cut = new Task('cut', $to->isBefore($worthHaving) ? $to : $worthHaving, $to);
 
         return $up === null ? [$cut] : [new Task('water', $on, $up), $cut];
     }

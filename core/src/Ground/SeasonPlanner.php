@@ -51,7 +51,7 @@ final class SeasonPlanner
     private static function choice(Wish $wish, Day $from, Day $to): array
     {
         $open = $longest = 0;
-        for ($on = $from; $on->number <= $to->number; $on = $on->plus(1)) {
+        for ($on = $from; ! $to->isBefore($on); $on = $on->plus(1)) {
             foreach ($wish->candidates as $candidate) {
                 $until = $candidate->days->isOpen($on) ? $candidate->days->until($on) : null;
                 if ($until !== null) {
@@ -71,7 +71,7 @@ final class SeasonPlanner
     private static function place(array $beds, Wish $wish, Day $from, Day $to): array
     {
         $reason = Placement::NO_WINDOW;
-        for ($on = $from; $on->number <= $to->number; $on = $on->plus(1)) {
+        for ($on = $from; ! $to->isBefore($on); $on = $on->plus(1)) {
             foreach ($wish->candidates as $candidate) {
                 $until = $candidate->days->isOpen($on) ? $candidate->days->until($on) : null;
                 if ($until === null) {

@@ -124,7 +124,7 @@ final readonly class Cue
     {
         $here = Day::of($day->year(), ...$start->monthAndDay());
 
-        return $here->number <= $day->number ? $here : Day::of($day->year() - 1, ...$start->monthAndDay());
+        return ! $day->isBefore($here) ? $here : Day::of($day->year() - 1, ...$start->monthAndDay());
     }
 
     /** @param  list<float|null>  $means */

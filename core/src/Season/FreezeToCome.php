@@ -36,7 +36,7 @@ final class FreezeToCome
         $month = $latitude->isNorth() ? 7 : 1;
         $midsummer = Day::of($day->year(), $month, 1);
 
-        return $midsummer->number > $day->number ? $midsummer : Day::of($day->year() + 1, $month, 1);
+        return $day->isBefore($midsummer) ? $midsummer : Day::of($day->year() + 1, $month, 1);
     }
 
     /** @param  list<Member>  $members */

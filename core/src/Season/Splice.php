@@ -47,7 +47,7 @@ final class Splice
         for ($year = $record->first->year(), $last = $record->last()->year(); $year <= $last; $year++) {
             $start = Day::of($year, $month, $day);
             $end = $start->plus(self::AFTER - 1);
-            if ($start->number < $record->first->number || $end->number > $record->last()->number) {
+            if ($start->isBefore($record->first) || $end->number > $record->last()->number) {
                 continue;
             }
             $own = $record->between($start, $end);

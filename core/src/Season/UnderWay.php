@@ -65,7 +65,7 @@ final readonly class UnderWay
     {
         $then = $on->plus($crop->underCover->weeks?->days() ?? 0);
 
-        return $then->number < $today->number ? $today : $then;
+        return $then->isBefore($today) ? $today : $then;
     }
 
     /** The latest sowing the model has come up by the day it was seen up; up to today all members are the same. */
