@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Crops;
 
 use Anthesis\Crop\Crop as CropParameters;
-use Anthesis\Crop\Variety as CoreVariety;
 use Anthesis\Tables\CropCsv;
 use App\People\Versioned;
 use Illuminate\Database\Eloquent\Model;
@@ -43,17 +42,6 @@ class Variety extends Model
     public function editedFields(): array
     {
         return ['name' => $this->name, 'cells' => $this->cells, 'tags' => $this->tags];
-    }
-
-    /** @return array<string, list<CoreVariety>> by crop */
-    public static function book(): array
-    {
-        $book = [];
-        foreach (self::query()->with('crop')->orderBy('id')->get() as $variety) {
-            $book[$variety->crop->slug][] = new CoreVariety($variety->name, $variety->tags, $variety->toCore($variety->crop));
-        }
-
-        return $book;
     }
 
     public function toCore(Crop $crop): CropParameters

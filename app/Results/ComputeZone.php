@@ -47,8 +47,7 @@ final class ComputeZone
         $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
         $climate = Results::keep($place, ['ruler' => new RulerQuestion, 'climate' => ClimateQuestion::for($place)]);
         // What is leaned on anew is noted as used, so that nothing puts it away meanwhile.
-        $missing = array_diff_key($dossiers, array_flip(array_keys(array_intersect($hashes, Results::known(array_values($hashes))))));
-        foreach (array_chunk($missing, self::STEP, true) as $chunk) {
+        foreach (array_chunk(Results::unknown($dossiers, $hashes), self::STEP, true) as $chunk) {
             if ($computation->refresh()->state === ComputationState::Cancelled) {
                 return;
             }

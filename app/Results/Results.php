@@ -80,8 +80,7 @@ final class Results
     public static function keep(Place $place, array $questions): array
     {
         $fingerprints = self::fingerprints($place, $questions);
-        $known = self::known(array_values($fingerprints));
-        self::make($place, array_filter($questions, static fn (int|string $key): bool => ! in_array($fingerprints[$key], $known, true), ARRAY_FILTER_USE_KEY));
+        self::make($place, self::unknown($questions, $fingerprints));
 
         return $fingerprints;
     }
@@ -107,15 +106,18 @@ final class Results
     }
 
     /**
-     * @param  list<string>  $fingerprints
-     * @return list<string> those that something lies under; it is not put away for a while
+     * @template K of array-key
+     *
+     * @param  array<K, Question>  $questions
+     * @param  array<K, string>  $fingerprints  of their answers
+     * @return array<K, Question> those whose answers are not there; those that are there are used, and not put away for a while
      */
-    public static function known(array $fingerprints): array
+    public static function unknown(array $questions, array $fingerprints): array
     {
-        $known = Result::query()->whereIn('hash', $fingerprints)->get(['hash', 'used_at']);
+        $known = Result::query()->whereIn('hash', array_values($fingerprints))->get(['hash', 'used_at']);
         self::note($known->all());
 
-        return array_values($known->pluck('hash')->all());
+        return array_diff_key($questions, array_intersect($fingerprints, $known->pluck('hash')->all()));
     }
 
     /**
