@@ -68,7 +68,11 @@ class AppServiceProvider extends ServiceProvider
         }
         // Whoever waits at a screen is told soon that something is in the way; a worker has time.
         if (! $this->app->runningInConsole()) {
-            config(['database.connections.mariadb.options' => [PDO::MYSQL_ATTR_INIT_COMMAND => 'SET SESSION innodb_lock_wait_timeout = '.self::LOCK_WAIT_S]]);
+            config([
+                'database.connections.mariadb.options' => [
+                    PDO::MYSQL_ATTR_INIT_COMMAND => 'SET SESSION innodb_lock_wait_timeout = '.self::LOCK_WAIT_S,
+                ],
+            ]);
         }
         $this->connect();
     }
@@ -90,7 +94,7 @@ class AppServiceProvider extends ServiceProvider
         // Addresses without a host, so that a page is the same whatever name it is served under.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.ltrim($path, '/'));
         Model::shouldBeStrict(! $this->app->environment('production'));
-        Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport);
+        Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
         // A policy stands beside its model.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
         foreach (self::LISTENERS as $event => $listener) {
@@ -99,9 +103,17 @@ class AppServiceProvider extends ServiceProvider
         // Links are made of what this service is called, not of what a request calls it.
         URL::forceRootUrl((string) config('app.url'));
         // A computing takes a worker seconds; nobody needs more in a minute.
-        RateLimiter::for('computing', static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()));
+        RateLimiter::for(
+            'computing',
+            static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()),
+        );
         // A station reports a few times a day. Who tries tokens is stopped by StationReportController.
-        RateLimiter::for('reports', static fn (Request $request): Limit => Limit::perMinute(10)->by(hash('sha256', (string) $request->bearerToken()).$request->ip()));
+        RateLimiter::for(
+            'reports',
+            static fn (Request $request): Limit => Limit::perMinute(10)->by(
+                hash('sha256', (string) $request->bearerToken()).$request->ip(),
+            ),
+        );
         // A person asks for one letter; one who types many addresses is stopped.
         RateLimiter::for('letters', static fn (Request $request): Limit => Limit::perMinute(5)->by((string) $request->ip()));
         // Pages that hang on what is asked are made when it is; a reader asks for a few in a minute.

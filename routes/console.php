@@ -14,6 +14,8 @@ Schedule::command('anthesis:letters')->hourly();
 Schedule::command('anthesis:prune')->hourly();
 Schedule::command('anthesis:verify')->dailyAt('03:10');
 // As long as something is wrong it is looked at again and again, so that /up is well soon after it was mended.
-Schedule::command('anthesis:verify')->everyFiveMinutes()->when(static fn (): bool => Heartbeat::query()->find(Heartbeat::VERIFICATION)?->sound === false);
+Schedule::command('anthesis:verify')
+    ->everyFiveMinutes()
+    ->when(static fn (): bool => Heartbeat::query()->find(Heartbeat::VERIFICATION)?->sound === false);
 Schedule::command('anthesis:rotate-logs')->hourly();
 Schedule::command('queue:prune-failed --hours=720')->daily();

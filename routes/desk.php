@@ -46,7 +46,28 @@ use Illuminate\Support\Facades\Route;
 // The desk: where educators and volunteers work. Its pages are one shell; its data is what docs/openapi.yaml says.
 
 // Numbers beyond what a row can have are no addresses.
-foreach (['import', 'computation', 'decision', 'site', 'choice', 'revision', 'variety', 'publication', 'reading', 'spot', 'advisory', 'device', 'objection', 'held', 'trial', 'cue', 'bed', 'logImport'] as $numbered) {
+foreach (
+    [
+        'import',
+        'computation',
+        'decision',
+        'site',
+        'choice',
+        'revision',
+        'variety',
+        'publication',
+        'reading',
+        'spot',
+        'advisory',
+        'device',
+        'objection',
+        'held',
+        'trial',
+        'cue',
+        'bed',
+        'logImport',
+    ] as $numbered
+) {
     Route::pattern($numbered, '[0-9]{1,18}');
 }
 
@@ -172,11 +193,25 @@ Route::prefix('api')->group(static function (): void {
     });
 });
 
-Route::get('/desk-files/crops.csv', [CropController::class, 'csv'])->middleware('auth')->name('crop-table');
-Route::get('/desk-files/zones/{zone}/log.csv', [LogController::class, 'csv'])->middleware('auth')->name('log-table');
-Route::get('/desk-files/zones/{zone}/labels.pdf', LabelController::class)->middleware(['auth', 'throttle:paper'])->name('labels');
-Route::get('/desk-files/my-log.csv', [LogController::class, 'own'])->middleware('auth')->name('own-log');
-Route::get('/desk-files/log-photos/{photo}.jpg', [LogController::class, 'photo'])->where('photo', '[0-9a-f]{64}')->middleware('auth')->name('log-photo');
-Route::get('/desk-files/zones/{zone}/record.csv', [StationController::class, 'csv'])->middleware('auth')->name('filled-record');
+Route::get('/desk-files/crops.csv', [CropController::class, 'csv'])
+    ->middleware('auth')
+    ->name('crop-table');
+Route::get('/desk-files/zones/{zone}/log.csv', [LogController::class, 'csv'])
+    ->middleware('auth')
+    ->name('log-table');
+Route::get('/desk-files/zones/{zone}/labels.pdf', LabelController::class)
+    ->middleware(['auth', 'throttle:paper'])
+    ->name('labels');
+Route::get('/desk-files/my-log.csv', [LogController::class, 'own'])
+    ->middleware('auth')
+    ->name('own-log');
+Route::get('/desk-files/log-photos/{photo}.jpg', [LogController::class, 'photo'])
+    ->where('photo', '[0-9a-f]{64}')
+    ->middleware('auth')
+    ->name('log-photo');
+Route::get('/desk-files/zones/{zone}/record.csv', [StationController::class, 'csv'])
+    ->middleware('auth')
+    ->name('filled-record');
 Route::get('/desk-files/record-imports/{import}', [RecordImportController::class, 'original'])
-    ->middleware('auth')->name('original');
+    ->middleware('auth')
+    ->name('original');

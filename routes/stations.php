@@ -7,4 +7,6 @@ use Illuminate\Support\Facades\Route;
 
 // What stations send by themselves: no account and no session, a device's token.
 
-Route::post('/api/station-reports', [StationReportController::class, 'store'])->middleware('throttle:reports')->name('station-reports');
+Route::post('/api/station-reports', [StationReportController::class, 'store'])
+    ->middleware('throttle:reports')
+    ->name('station-reports');

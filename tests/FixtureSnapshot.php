@@ -48,7 +48,11 @@ final class FixtureSnapshot
     {
         $rows = [];
         // What the database reckons itself is not put back.
-        foreach (DB::select("SELECT table_name AS t, column_name AS c FROM information_schema.columns WHERE table_schema = DATABASE() AND is_generated = 'NEVER'") as $column) {
+        foreach (
+            DB::select(
+                "SELECT table_name AS t, column_name AS c FROM information_schema.columns WHERE table_schema = DATABASE() AND is_generated = 'NEVER'",
+            ) as $column
+        ) {
             $columns[(string) $column->t][] = (string) $column->c;
         }
         foreach (array_diff_key($columns ?? [], array_flip(self::NOT)) as $table => $names) {

@@ -27,7 +27,30 @@ final class HouseRules
     /** What is of no zone: who is logged in, and the list of addresses. */
     private const CLOCK_READERS = [SessionResource::class, PublicSite::class];
 
-    private const FEATURES = ['Operations', 'People', 'Zones', 'Stations', 'Sites', 'Crops', 'Results', 'Windows', 'Season', 'Soil', 'Log', 'Trials', 'Cues', 'Ground', 'Advisories', 'Office', 'Languages', 'Editions', 'Gardener', 'Letters', 'Simulation', 'Console'];
+    private const FEATURES = [
+        'Operations',
+        'People',
+        'Zones',
+        'Stations',
+        'Sites',
+        'Crops',
+        'Results',
+        'Windows',
+        'Season',
+        'Soil',
+        'Log',
+        'Trials',
+        'Cues',
+        'Ground',
+        'Advisories',
+        'Office',
+        'Languages',
+        'Editions',
+        'Gardener',
+        'Letters',
+        'Simulation',
+        'Console',
+    ];
 
     /** @return iterable<string, Rule> */
     public function test_a_feature_uses_only_features_above_it(): iterable
@@ -37,7 +60,8 @@ final class HouseRules
             if ($below !== []) {
                 yield $feature => PHPat::rule()
                     ->classes(Selector::AllOf(Selector::inNamespace("App\\{$feature}"), ...self::neitherRowNorShape()))
-                    ->shouldNot()->dependOn()
+                    ->shouldNot()
+                    ->dependOn()
                     ->classes(Selector::AllOf(Selector::AnyOf(...$below), Selector::NOT(Selector::extends(Model::class))))
                     ->because("{$feature} stands above them; let it tell an event instead");
             }
@@ -48,7 +72,8 @@ final class HouseRules
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('App'))
-            ->shouldNot()->dependOn()
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::classname('/Controller$/', true))
             ->because('a controller translates requests, and is nobody’s helper');
     }
@@ -56,9 +81,18 @@ final class HouseRules
     public function test_actions_and_models_know_nothing_of_http(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::AnyOf(Selector::classname('/\\\\(Save|Choose|Keep|Sign|Withdraw|Release|Send|Import|Use|Decide|Publish|Queue|Compute|Cancel)[A-Z]\w+$/', true), Selector::AllOf(Selector::inNamespace('App'), Selector::extends(Model::class))))
+            ->classes(
+                Selector::AnyOf(
+                    Selector::classname(
+                        '/\\\\(Save|Choose|Keep|Sign|Withdraw|Release|Send|Import|Use|Decide|Publish|Queue|Compute|Cancel)[A-Z]\w+$/',
+                        true,
+                    ),
+                    Selector::AllOf(Selector::inNamespace('App'), Selector::extends(Model::class)),
+                ),
+            )
             ->excluding(Selector::classname('/(Controller|Request|Resource)$/', true))
-            ->shouldNot()->dependOn()
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::classname('/(Controller|Request|Resource)$/', true), Selector::classname(Request::class))
             ->because('what is done does not hang on who asks for it');
     }
@@ -67,16 +101,30 @@ final class HouseRules
     {
         return PHPat::rule()
             ->classes(Selector::implements(Question::class))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::extends(Model::class), Selector::classname(Today::class), Selector::classname(DB::class), Selector::classname(Request::class))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(
+                Selector::extends(Model::class),
+                Selector::classname(Today::class),
+                Selector::classname(DB::class),
+                Selector::classname(Request::class),
+            )
             ->because('what it would read there is not part of what the answer is kept under');
     }
 
     public function test_the_clock_is_read_by_the_zone_and_handed_on(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::AllOf(Selector::inNamespace('App'), Selector::NOT(Selector::inNamespace('App\\Operations')), Selector::NOT(Selector::extends(Model::class)), Selector::NOT(Selector::AnyOf(...array_map(Selector::classname(...), self::CLOCK_READERS)))))
-            ->shouldNot()->dependOn()
+            ->classes(
+                Selector::AllOf(
+                    Selector::inNamespace('App'),
+                    Selector::NOT(Selector::inNamespace('App\\Operations')),
+                    Selector::NOT(Selector::extends(Model::class)),
+                    Selector::NOT(Selector::AnyOf(...array_map(Selector::classname(...), self::CLOCK_READERS))),
+                ),
+            )
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::classname(Today::class))
             ->because('a zone has a day of its own (Zone::today), and what is computed is told which');
     }

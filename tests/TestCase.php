@@ -24,7 +24,22 @@ abstract class TestCase extends FrameworkTestCase
     use RefreshDatabase;
 
     /** @var list<string>|null slugs of the crops a test has in its book: some of every kind, because most ask nothing of all that ship; null: those */
-    protected ?array $book = ['radish', 'lettuce-leaf', 'spinach', 'kale', 'carrot', 'broad-bean', 'bush-bean', 'pumpkin', 'muskmelon', 'tomato-main', 'onion-long-day', 'garlic-hardneck', 'zinnia', 'cover-rye'];
+    protected ?array $book = [
+        'radish',
+        'lettuce-leaf',
+        'spinach',
+        'kale',
+        'carrot',
+        'broad-bean',
+        'bush-bean',
+        'pumpkin',
+        'muskmelon',
+        'tomato-main',
+        'onion-long-day',
+        'garlic-hardneck',
+        'zinnia',
+        'cover-rye',
+    ];
 
     protected function setUp(): void
     {
@@ -51,7 +66,12 @@ abstract class TestCase extends FrameworkTestCase
     protected function createTestResponse($response, $request): TestResponse
     {
         if (str_starts_with((string) $response->headers->get('Content-Type'), 'application/json')) {
-            Contract::read()->assertFits($request->method(), $request->path(), $response->getStatusCode(), (string) $response->getContent());
+            Contract::read()->assertFits(
+                $request->method(),
+                $request->path(),
+                $response->getStatusCode(),
+                (string) $response->getContent(),
+            );
         }
 
         return parent::createTestResponse($response, $request);
@@ -65,8 +85,14 @@ abstract class TestCase extends FrameworkTestCase
     /** @return array<string, mixed> */
     protected function zoneValues(string $name = 'Test Basin', float $latitude = 46.8): array
     {
-        return ['name' => $name, 'district' => 'Kestrel Basin', 'latitude' => $latitude, 'longitude' => -98.2, 'height_m' => 410,
-            'settlements' => [['name' => 'Port Ilvane', 'postcode' => '70110'], ['name' => 'Fennick', 'postcode' => null]]];
+        return [
+            'name' => $name,
+            'district' => 'Kestrel Basin',
+            'latitude' => $latitude,
+            'longitude' => -98.2,
+            'height_m' => 410,
+            'settlements' => [['name' => 'Port Ilvane', 'postcode' => '70110'], ['name' => 'Fennick', 'postcode' => null]],
+        ];
     }
 
     protected function stationFile(string $station = 'north'): UploadedFile
@@ -84,7 +110,9 @@ abstract class TestCase extends FrameworkTestCase
     {
         $this->made('record', function (): void {
             Zone::factory()->create();
-            $this->actingAs($this->person())->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+            $this->actingAs($this->person())
+                ->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])
+                ->assertStatus(202);
         });
     }
 
@@ -132,6 +160,9 @@ abstract class TestCase extends FrameworkTestCase
     {
         $warnings = $this->getJson("/api/zones/{$slug}/draft")->json('data.warnings') ?? [];
 
-        return $this->postJson("/api/zones/{$slug}/editions", $more + ['note' => $note, 'key' => uniqid('key-'), 'answers' => array_fill_keys(array_column($warnings, 'key'), 'Known.')]);
+        return $this->postJson(
+            "/api/zones/{$slug}/editions",
+            $more + ['note' => $note, 'key' => uniqid('key-'), 'answers' => array_fill_keys(array_column($warnings, 'key'), 'Known.')],
+        );
     }
 }

@@ -74,7 +74,13 @@ class Advisory extends Model
             'author' => $this->author,
             'published_on' => $this->published_on->format('Y-m-d'),
             'until' => $this->until->format('Y-m-d'),
-            'withdrawn' => $this->withdrawn_on === null ? null : ['on' => $this->withdrawn_on->format('Y-m-d'), 'by' => (string) $this->withdrawn_by, 'reason' => (string) $this->withdrawn_why],
+            'withdrawn' => $this->withdrawn_on === null
+                    ? null
+                    : [
+                        'on' => $this->withdrawn_on->format('Y-m-d'),
+                        'by' => (string) $this->withdrawn_by,
+                        'reason' => (string) $this->withdrawn_why,
+                    ],
         ];
     }
 }

@@ -29,25 +29,40 @@ class AdvisoryController
     public function store(Request $request, Zone $zone, PublishAdvisory $publish, ZoneToday $today): JsonResponse
     {
         Gate::authorize('publish', $zone);
-        $asked = $request->validate([
-            'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
-            'ground' => ['nullable', 'string', 'max:40'],
-            'text' => ['required', 'string', 'max:600'],
-            'until' => ['required', 'string', 'max:10'],
-        ], [
-            'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
-            'text.required' => 'Say in a sentence or two what gardeners are to know.',
-            'until.required' => 'Say until which day it is to be shown.',
-        ]);
-        $advisory = $publish->publish($zone, $asked['key'], $asked['ground'] ?? null, $asked['text'], $today->evidence($zone, $zone->today(), $asked['ground'] ?? null), $zone->today(), self::until($asked['until'], $zone->today()), $request->user());
+        $asked = $request->validate(
+            [
+                'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+                'ground' => ['nullable', 'string', 'max:40'],
+                'text' => ['required', 'string', 'max:600'],
+                'until' => ['required', 'string', 'max:10'],
+            ],
+            [
+                'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
+                'text.required' => 'Say in a sentence or two what gardeners are to know.',
+                'until.required' => 'Say until which day it is to be shown.',
+            ],
+        );
+        $advisory = $publish->publish(
+            $zone,
+            $asked['key'],
+            $asked['ground'] ?? null,
+            $asked['text'],
+            $today->evidence($zone, $zone->today(), $asked['ground'] ?? null),
+            $zone->today(),
+            self::until($asked['until'], $zone->today()),
+            $request->user(),
+        );
 
-        return (new AdvisoryResource($advisory))->response()->setStatusCode(201);
+        return new AdvisoryResource($advisory)->response()->setStatusCode(201);
     }
 
     public function withdraw(Request $request, Advisory $advisory, PublishAdvisory $publish): AdvisoryResource
     {
         Gate::authorize('publish', $advisory->zone);
-        $reason = $request->validate(['reason' => ['required', 'string', 'max:600']], ['reason.required' => 'Say why it is withdrawn: the pages tell those who read it.'])['reason'];
+        $reason = $request->validate(
+            ['reason' => ['required', 'string', 'max:600']],
+            ['reason.required' => 'Say why it is withdrawn: the pages tell those who read it.'],
+        )['reason'];
 
         return new AdvisoryResource($publish->withdraw($advisory, $reason, $advisory->zone->today(), $request->user()));
     }
@@ -61,7 +76,9 @@ class AdvisoryController
         }
         $days = $today->daysUntil($until);
         if ($days < 0 || $days > self::MOST_DAYS) {
-            throw ValidationException::withMessages(['until' => 'Give a day from today on, at most '.self::MOST_DAYS.' days ahead: what is said of a season does not keep.']);
+            throw ValidationException::withMessages([
+                'until' => 'Give a day from today on, at most ' . self::MOST_DAYS . ' days ahead: what is said of a season does not keep.',
+            ]);
         }
 
         return $until;

@@ -13,11 +13,30 @@ use Illuminate\Support\Facades\DB;
 final class PublishAdvisory
 {
     /** @param  list<array<string, mixed>>  $evidence  phrases */
-    public function publish(Zone $zone, string $sentAs, ?string $ground, string $text, array $evidence, Day $on, Day $until, User $user): Advisory
-    {
+    public function publish(
+        Zone $zone,
+        string $sentAs,
+        ?string $ground,
+        string $text,
+        array $evidence,
+        Day $on,
+        Day $until,
+        User $user,
+    ): Advisory {
         return DB::transaction(static function () use ($zone, $sentAs, $ground, $text, $evidence, $on, $until, $user): Advisory {
-            $advisory = Advisory::saveOnce($sentAs, ['zone' => $zone->id, 'ground' => $ground, 'text' => $text, 'until' => $until->iso()], ['zone_id' => $zone->id, 'ground' => $ground, 'text' => $text, 'evidence' => $evidence,
-                'author' => $user->name, 'published_on' => $on->iso(), 'until' => $until->iso()]);
+            $advisory = Advisory::saveOnce(
+                $sentAs,
+                ['zone' => $zone->id, 'ground' => $ground, 'text' => $text, 'until' => $until->iso()],
+                [
+                    'zone_id' => $zone->id,
+                    'ground' => $ground,
+                    'text' => $text,
+                    'evidence' => $evidence,
+                    'author' => $user->name,
+                    'published_on' => $on->iso(),
+                    'until' => $until->iso(),
+                ],
+            );
             event(new AdvisoriesChanged($zone->id));
 
             return $advisory;
@@ -28,7 +47,10 @@ final class PublishAdvisory
     {
         return DB::transaction(static function () use ($advisory, $reason, $on, $user): Advisory {
             // The first word stands, should two withdraw it at once.
-            Advisory::query()->whereKey($advisory->id)->whereNull('withdrawn_on')->update(['withdrawn_on' => $on->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
+            Advisory::query()
+                ->whereKey($advisory->id)
+                ->whereNull('withdrawn_on')
+                ->update(['withdrawn_on' => $on->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
             event(new AdvisoriesChanged($advisory->zone_id));
 
             return $advisory->refresh();

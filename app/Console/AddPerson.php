@@ -29,7 +29,9 @@ class AddPerson extends Command
         $name = $this->option('name') ?? text('Name', required: true);
         $email = $this->option('email') ?? text('E-mail', required: true);
         $role = $this->option('role') ?? ($first ? Role::Administrator->value : select('Role', array_column(Role::cases(), 'value')));
-        $password = $this->option('password-stdin') ? rtrim((string) fgets(STDIN), "\r\n") : password('Password, at least 12 characters', required: true);
+        $password = $this->option('password-stdin')
+            ? rtrim((string) fgets(STDIN), "\r\n")
+            : password('Password, at least 12 characters', required: true);
         $checked = Validator::make(compact('name', 'email', 'role', 'password'), [
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:190', 'unique:users'],

@@ -23,8 +23,25 @@ class Addresses extends Command
             $document = $edition->open();
             $isCurrent = $edition->zone->currentEdition?->id === $edition->id;
             foreach (EditionPages::readings($document) as $reading) {
-                foreach ([PublishedEdition::base($edition->zone, $edition->number), ...($isCurrent ? [PublishedEdition::base($edition->zone, null)] : [])] as $base) {
-                    foreach ([...array_keys($pages->all($document, $base, $reading)), 'this-week', 'mine', 'calendar.ics', 'calendar.csv', ...array_map(static fn (string $sheet): string => "paper/{$sheet}?crop={$document->content['crops'][0]['slug']}", EditionPages::SHEETS)] as $path) {
+                foreach (
+                    [
+                        PublishedEdition::base($edition->zone, $edition->number),
+                        ...$isCurrent ? [PublishedEdition::base($edition->zone, null)] : [],
+                    ] as $base
+                ) {
+                    foreach (
+                        [
+                            ...array_keys($pages->all($document, $base, $reading)),
+                            'this-week',
+                            'mine',
+                            'calendar.ics',
+                            'calendar.csv',
+                            ...array_map(
+                                static fn (string $sheet): string => "paper/{$sheet}?crop={$document->content['crops'][0]['slug']}",
+                                EditionPages::SHEETS,
+                            ),
+                        ] as $path
+                    ) {
                         $this->line($reading->prefix().rtrim("{$base}/{$path}", '/'));
                     }
                 }

@@ -47,22 +47,39 @@ class BenchGround extends Command
         $year = $zone->today()->year();
         $first = $year - intdiv((int) $this->option('years'), 2);
         $span = "from={$first}-01-01&to=".($first + (int) $this->option('years') - 1).'-12-31';
-        $beds = $this->plant($zone, array_values(array_filter($here->all(), static fn (Candidate $c): bool => in_array(true, $c->days->open, true))), $first);
-        $this->line(sprintf('%-44s %9d', 'plantings on '.count($beds).' beds', Planting::query()->where('zone_id', $zone->id)->count()));
+        $beds = $this->plant(
+            $zone,
+            array_values(array_filter($here->all(), static fn (Candidate $c): bool => in_array(true, $c->days->open, true))),
+            $first,
+        );
+        $this->line(
+            sprintf('%-44s %9d', 'plantings on '.count($beds).' beds', Planting::query()->where('zone_id', $zone->id)->count()),
+        );
         Auth::guard('web')->setUser($user);
         // There is no browser here whose token could be asked for.
         ValidateCsrfToken::except(['api/*']);
-        $ask = fn (string $name, string $method, string $path, array $body = []) => $this->timed($kernel, (int) $this->option('repeats'), $name, $method, "/api/zones/basin-floor/{$path}", $body);
+        $ask = fn (string $name, string $method, string $path, array $body = []) => $this->timed(
+            $kernel,
+            (int) $this->option('repeats'),
+            $name,
+            $method,
+            "/api/zones/basin-floor/{$path}",
+            $body,
+        );
         $moved = Planting::query()->where('idempotency_key', 'bench-ground-0-0')->firstOrFail();
         $ask('ground', 'GET', "ground?{$span}");
-        $ask('a change with its effects', 'PUT', "plantings?{$span}", ['change' => [['id' => $moved->id, 'version' => $moved->version, 'bed' => $beds[1], 'on' => "{$year}-05-10", 'metres' => 3]]]);
+        $ask('a change with its effects', 'PUT', "plantings?{$span}", [
+            'change' => [['id' => $moved->id, 'version' => $moved->version, 'bed' => $beds[1], 'on' => "{$year}-05-10", 'metres' => 3]],
+        ]);
         $ask('what fits a gap', 'GET', "beds/{$beds[2]}/fits?from={$year}-04-01&to={$year}-10-31");
         $ask('tasks', 'GET', "ground-tasks?from={$year}-04-01&to={$year}-05-15");
         $ask('worth', 'GET', 'worth');
         $next = 'from='.($year + 1).'-01-01&to='.($year + 1).'-12-31';
         $crops = Crop::query()->whereNot('slug', 'like', 'cover-%')->limit(self::WISHES)->pluck('slug')->all();
-        $ask(self::WISHES.' wishes on '.self::WISHED_BEDS.' beds', 'POST', "season-plans?{$next}", ['beds' => array_slice($beds, 0, self::WISHED_BEDS),
-            'wishes' => array_map(static fn (string $crop): array => ['key' => "bench-{$crop}", 'crop' => $crop, 'metres' => 4], $crops)]);
+        $ask(self::WISHES.' wishes on '.self::WISHED_BEDS.' beds', 'POST', "season-plans?{$next}", [
+            'beds' => array_slice($beds, 0, self::WISHED_BEDS),
+            'wishes' => array_map(static fn (string $crop): array => ['key' => "bench-{$crop}", 'crop' => $crop, 'metres' => 4], $crops),
+        ]);
         DB::rollBack();
 
         return self::SUCCESS;
@@ -77,12 +94,29 @@ class BenchGround extends Command
         $ids = Crop::query()->pluck('id', 'slug');
         $beds = $rows = [];
         for ($b = 0; $b < (int) $this->option('beds'); $b++) {
-            $beds[] = Bed::query()->create(['zone_id' => $zone->id, 'garden' => 'Bench', 'name' => "Row {$b}", 'length_m' => 20, 'width_m' => 1.2])->id;
+            $beds[] = Bed::query()->create([
+                'zone_id' => $zone->id,
+                'garden' => 'Bench',
+                'name' => "Row {$b}",
+                'length_m' => 20,
+                'width_m' => 1.2,
+            ])->id;
             for ($i = 0; $i < self::EACH_YEAR * (int) $this->option('years'); $i++) {
                 $candidate = $candidates[($b * 31 + $i * 17) % count($candidates)];
                 $open = array_keys(array_filter($candidate->days->open));
-                $rows[] = ['idempotency_key' => "bench-ground-{$b}-{$i}", 'zone_id' => $zone->id, 'bed_id' => $beds[$b], 'crop_id' => $ids[$candidate->crop->slug], 'variety' => $candidate->variety, 'route' => $candidate->route->value,
-                    'day' => Day::of($first + intdiv($i, self::EACH_YEAR), 1, 1)->plus($open[$i * 7 % count($open)])->iso(), 'metres' => 5.0, 'pinned' => false];
+                $rows[] = [
+                    'idempotency_key' => "bench-ground-{$b}-{$i}",
+                    'zone_id' => $zone->id,
+                    'bed_id' => $beds[$b],
+                    'crop_id' => $ids[$candidate->crop->slug],
+                    'variety' => $candidate->variety,
+                    'route' => $candidate->route->value,
+                    'day' => Day::of($first + intdiv($i, self::EACH_YEAR), 1, 1)
+                        ->plus($open[($i * 7) % count($open)])
+                        ->iso(),
+                    'metres' => 5.0,
+                    'pinned' => false,
+                ];
             }
         }
         DB::table('plantings')->insert($rows);

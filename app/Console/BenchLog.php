@@ -63,7 +63,10 @@ class BenchLog extends Command
     private function sow(Zone $zone, User $user, int $sowings): void
     {
         $crops = Crop::query()->pluck('id')->all();
-        $beds = array_map(static fn (int $i): int => Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => 'Bench', 'name' => "Bed {$i}"])->id, range(1, 50));
+        $beds = array_map(
+            static fn (int $i): int => Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => 'Bench', 'name' => "Bed {$i}"])->id,
+            range(1, 50),
+        );
         $last = $zone->today();
         $id = (int) Sowing::query()->max('id');
         $rows = $lines = [];
@@ -73,11 +76,36 @@ class BenchLog extends Command
             $crop = $crops[$i % count($crops)];
             $bed = $beds[$i % count($beds)];
             $at = static fn (int $days): ?string => $on->number + $days > $last->number ? null : $on->plus($days)->iso();
-            $rows[] = ['id' => ++$id, 'idempotency_key' => "bench-{$i}", 'zone_id' => $zone->id, 'crop_id' => $crop, 'bed_id' => $bed, 'sown_on' => $on->iso(), 'up_on' => $at(10), 'first_picked_on' => $open ? null : $at(60),
-                'ended_on' => $open ? null : $at(90) ?? $last->iso(), 'begun_on' => $on->iso(), 'metres' => 4.0, 'kilograms' => 6.0];
+            $rows[] = [
+                'id' => ++$id,
+                'idempotency_key' => "bench-{$i}",
+                'zone_id' => $zone->id,
+                'crop_id' => $crop,
+                'bed_id' => $bed,
+                'sown_on' => $on->iso(),
+                'up_on' => $at(10),
+                'first_picked_on' => $open ? null : $at(60),
+                'ended_on' => $open ? null : $at(90) ?? $last->iso(),
+                'begun_on' => $on->iso(),
+                'metres' => 4.0,
+                'kilograms' => 6.0,
+            ];
             for ($n = 0; $n < self::EACH; $n++) {
-                $lines[] = ['idempotency_key' => "bench-{$i}-{$n}", 'zone_id' => $zone->id, 'user_id' => $user->id, 'sowing_id' => $id, 'crop_id' => $crop, 'bed_id' => $bed, 'act' => ['sown', 'up', 'thinned', 'first-picked', 'picked', 'picked', 'picked', 'last-picked'][$n],
-                    'day' => $on->plus(min($n * 10, $last->number - $on->number))->iso(), 'told' => '{"kilograms":1.5}', 'source' => 'file', 'written_at' => '2026-01-01 00:00:00', 'created_at' => '2026-01-01 00:00:00', 'updated_at' => '2026-01-01 00:00:00'];
+                $lines[] = [
+                    'idempotency_key' => "bench-{$i}-{$n}",
+                    'zone_id' => $zone->id,
+                    'user_id' => $user->id,
+                    'sowing_id' => $id,
+                    'crop_id' => $crop,
+                    'bed_id' => $bed,
+                    'act' => ['sown', 'up', 'thinned', 'first-picked', 'picked', 'picked', 'picked', 'last-picked'][$n],
+                    'day' => $on->plus(min($n * 10, $last->number - $on->number))->iso(),
+                    'told' => '{"kilograms":1.5}',
+                    'source' => 'file',
+                    'written_at' => '2026-01-01 00:00:00',
+                    'created_at' => '2026-01-01 00:00:00',
+                    'updated_at' => '2026-01-01 00:00:00',
+                ];
             }
             if (count($rows) === self::CHUNK || $i === $sowings - 1) {
                 DB::table('sowings')->insert($rows);
@@ -91,12 +119,31 @@ class BenchLog extends Command
 
     private function trials(Zone $zone): void
     {
-        $sowings = Sowing::query()->where('idempotency_key', 'like', 'bench-%')->limit(self::TRIALS * self::PLOTS)->pluck('id')->all();
+        $sowings = Sowing::query()
+            ->where('idempotency_key', 'like', 'bench-%')
+            ->limit(self::TRIALS * self::PLOTS)
+            ->pluck('id')
+            ->all();
         for ($i = 0; $i < self::TRIALS; $i++) {
-            $trial = Trial::query()->create(['idempotency_key' => "bench-{$i}", 'zone_id' => $zone->id, 'crop_id' => Crop::query()->value('id'), 'route' => 'direct', 'measured_in' => 'kilograms', 'question' => 'Bench']);
+            $trial = Trial::query()->create([
+                'idempotency_key' => "bench-{$i}",
+                'zone_id' => $zone->id,
+                'crop_id' => Crop::query()->value('id'),
+                'route' => 'direct',
+                'measured_in' => 'kilograms',
+                'question' => 'Bench',
+            ]);
             for ($n = 0; $n < self::PLOTS; $n++) {
-                $plot = TrialPlot::query()->create(['trial_id' => $trial->id, 'wave' => 'wave '.intdiv($n, 6), 'variety' => null, 'repeat' => $n % 6 + 1, 'planned_on' => Day::of(2020, 4, 1)->iso()]);
-                Sowing::query()->whereKey($sowings[$i * self::PLOTS + $n] ?? 0)->update(['trial_plot_id' => $plot->id]);
+                $plot = TrialPlot::query()->create([
+                    'trial_id' => $trial->id,
+                    'wave' => 'wave '.intdiv($n, 6),
+                    'variety' => null,
+                    'repeat' => ($n % 6) + 1,
+                    'planned_on' => Day::of(2020, 4, 1)->iso(),
+                ]);
+                Sowing::query()
+                    ->whereKey($sowings[$i * self::PLOTS + $n] ?? 0)
+                    ->update(['trial_plot_id' => $plot->id]);
             }
         }
     }

@@ -28,7 +28,9 @@ final class Health
     public static function checks(): array
     {
         return [
-            'database' => self::check(static fn (): string => DB::scalar('SELECT 1') == 1 ? 'answers' : throw new \RuntimeException('answers nonsense')),
+            'database' => self::check(
+                static fn (): string => DB::scalar('SELECT 1') == 1 ? 'answers' : throw new \RuntimeException('answers nonsense'),
+            ),
             'programs' => self::check(self::programs(...)),
             'queue' => self::check(self::queue(...)),
             'scheduler' => self::check(self::scheduler(...)),
@@ -66,7 +68,10 @@ final class Health
             $lock === false || fclose($lock);
         }
 
-        return $away === [] ? (config('anthesis.run') === '' ? 'not looked at: not started by bin/service' : count($files).' are running')
+        return $away === []
+            ? (config('anthesis.run') === ''
+                ? 'not looked at: not started by bin/service'
+                : count($files).' are running')
             : throw new \RuntimeException('not running: '.implode(', ', $away).'. If it stays so, look at storage/logs.');
     }
 
@@ -75,7 +80,10 @@ final class Health
         $oldest = Computation::query()->where('state', ComputationState::Queued)->min('created_at');
         $waited = $oldest === null ? 0 : (int) now()->diffInSeconds($oldest, true);
 
-        return $waited <= self::LONGEST_WAIT_S ? ($oldest === null ? 'nothing waits' : "the oldest waits for {$waited} s")
+        return $waited <= self::LONGEST_WAIT_S
+            ? ($oldest === null
+                ? 'nothing waits'
+                : "the oldest waits for {$waited} s")
             : throw new \RuntimeException("a computing waits for {$waited} s: are the workers running?");
     }
 
@@ -84,7 +92,11 @@ final class Health
         $beat = Heartbeat::query()->find(Heartbeat::SCHEDULER);
         $ago = $beat === null ? null : (int) now()->diffInSeconds($beat->beaten_at, true);
 
-        return $ago === null ? 'has not run yet' : ($ago <= self::SCHEDULER_S ? "ran {$ago} s ago" : throw new \RuntimeException("has not run for {$ago} s"));
+        return $ago === null
+            ? 'has not run yet'
+            : ($ago <= self::SCHEDULER_S
+                ? "ran {$ago} s ago"
+                : throw new \RuntimeException("has not run for {$ago} s"));
     }
 
     private static function disk(): string

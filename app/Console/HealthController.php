@@ -14,6 +14,8 @@ class HealthController
         $checks = Health::checks();
         $sound = array_filter($checks, static fn (array $check): bool => ! $check['sound']) === [];
 
-        return response()->json(['sound' => $sound, 'checks' => $checks], $sound ? 200 : 503)->header('Cache-Control', 'no-store');
+        return response()
+            ->json(['sound' => $sound, 'checks' => $checks], $sound ? 200 : 503)
+            ->header('Cache-Control', 'no-store');
     }
 }

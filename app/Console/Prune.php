@@ -53,9 +53,15 @@ class Prune extends Command
         $gone = 0;
         foreach (Computation::query()->select('zone_id', 'site_id')->distinct()->get() as $of) {
             $these = static fn (): Builder => Computation::query()->where('zone_id', $of->zone_id)->where('site_id', $of->site_id);
-            $kept = [...$these()->where('state', ComputationState::Done)->latest('id')->limit(self::KEPT)->pluck('id'), ...$these()->latest('id')->limit(self::KEPT)->pluck('id')];
-            $gone += $these()->whereNotIn('id', $kept)->whereIn('state', [ComputationState::Done, ComputationState::Failed, ComputationState::Cancelled])
-                ->where('updated_at', '<', now()->subHours(self::HOURS))->delete();
+            $kept = [
+                ...$these()->where('state', ComputationState::Done)->latest('id')->limit(self::KEPT)->pluck('id'),
+                ...$these()->latest('id')->limit(self::KEPT)->pluck('id'),
+            ];
+            $gone += $these()
+                ->whereNotIn('id', $kept)
+                ->whereIn('state', [ComputationState::Done, ComputationState::Failed, ComputationState::Cancelled])
+                ->where('updated_at', '<', now()->subHours(self::HOURS))
+                ->delete();
         }
 
         return $gone;
@@ -64,7 +70,11 @@ class Prune extends Command
     private function results(): int
     {
         $referred = [];
-        foreach (Computation::query()->whereNotNull('ruler_hash')->get(['ruler_hash', 'climate_hash', 'sheet_hashes']) as $computation) {
+        foreach (
+            Computation::query()
+                ->whereNotNull('ruler_hash')
+                ->get(['ruler_hash', 'climate_hash', 'sheet_hashes']) as $computation
+        ) {
             foreach ([$computation->ruler_hash, $computation->climate_hash, ...array_values($computation->sheet_hashes ?? [])] as $hash) {
                 $referred[(string) $hash] = true;
             }
@@ -81,7 +91,9 @@ class Prune extends Command
     {
         $gone = 0;
         $old = static fn (): Builder => Result::query()->where('kind', $kind)->where('used_at', '<', now()->subDays($kind->keptDays()));
-        foreach (array_chunk(array_filter($old()->pluck('hash')->all(), static fn (string $hash): bool => ! isset($referred[$hash])), 500) as $hashes) {
+        foreach (
+            array_chunk(array_filter($old()->pluck('hash')->all(), static fn (string $hash): bool => ! isset($referred[$hash])), 500) as $hashes
+        ) {
             // Looked at again while deleting: a computation that has just begun to lean on one has noted that it uses it.
             $gone += $old()->whereIn('hash', $hashes)->delete();
         }
@@ -92,7 +104,10 @@ class Prune extends Command
     /** Sheets of paper nobody has asked for in a week: another edition or week has other ones. */
     private function sheets(): int
     {
-        $old = array_filter(glob(PdfPress::folder().'/*') ?: [], static fn (string $file): bool => filemtime($file) < time() - self::SHEET_DAYS * 86400);
+        $old = array_filter(
+            glob(PdfPress::folder().'/*') ?: [],
+            static fn (string $file): bool => filemtime($file) < time() - self::SHEET_DAYS * 86400,
+        );
         File::delete(array_values($old));
 
         return count($old);
@@ -114,7 +129,9 @@ class Prune extends Command
             $numbers = $zone === null ? [] : Edition::query()->where('zone_id', $zone->id)->pluck('number')->all();
             foreach (File::directories($folder) as $inner) {
                 $name = basename($inner);
-                $known = ctype_digit($name) ? in_array((int) $name, $numbers, true) : $name === 'current' || filemtime($inner) > time() - 3600 * self::HOURS;
+                $known = ctype_digit($name)
+                    ? in_array((int) $name, $numbers, true)
+                    : $name === 'current' || filemtime($inner) > time() - 3600 * self::HOURS;
                 if (! $known && ! is_link($inner)) {
                     File::deleteDirectory($inner);
                     $gone++;

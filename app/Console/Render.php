@@ -18,7 +18,10 @@ class Render extends Command
 
     public function handle(PublicSite $site): int
     {
-        $editions = Edition::query()->with('zone')->orderByDesc('number')->get()
+        $editions = Edition::query()
+            ->with('zone')
+            ->orderByDesc('number')
+            ->get()
             ->filter(static fn (Edition $e): bool => $e->isSound() && ! $site->isBuilt($e));
         foreach ($editions as $edition) {
             RenderEditionJob::dispatch($edition->id)->onQueue('sites');

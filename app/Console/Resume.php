@@ -35,19 +35,34 @@ class Resume extends Command
     public function handle(): int
     {
         Heartbeat::beat(Heartbeat::SCHEDULER);
-        $zones = Computation::query()->where('state', ComputationState::Running)
-            ->orWhere(static fn ($q) => $q->where('state', ComputationState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))
-            ->distinct()->pluck('zone_id');
+        $zones = Computation::query()
+            ->where('state', ComputationState::Running)
+            ->orWhere(
+                static fn ($q) => $q->where('state', ComputationState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)),
+            )
+            ->distinct()
+            ->pluck('zone_id');
         foreach ($zones as $zone) {
             if (NamedLock::isFree(ComputeZoneJob::lockOf((int) $zone))) {
-                Computation::query()->where('zone_id', $zone)->where('state', ComputationState::Queued)->update(['updated_at' => now()]);
+                Computation::query()
+                    ->where('zone_id', $zone)
+                    ->where('state', ComputationState::Queued)
+                    ->update(['updated_at' => now()]);
                 ComputeZoneJob::dispatch((int) $zone);
                 $this->line("zone {$zone} is taken up again");
             }
         }
-        $publications = Publication::query()->where('state', PublicationState::Running)
-            ->orWhere(static fn ($q) => $q->where('state', PublicationState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))
-            ->orWhere(static fn ($q) => $q->where('state', PublicationState::Failed)->where('updated_at', '<', now()->subSeconds(self::FAILED_AGAIN_S)))->get();
+        $publications = Publication::query()
+            ->where('state', PublicationState::Running)
+            ->orWhere(
+                static fn ($q) => $q->where('state', PublicationState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)),
+            )
+            ->orWhere(
+                static fn ($q) => $q
+                    ->where('state', PublicationState::Failed)
+                    ->where('updated_at', '<', now()->subSeconds(self::FAILED_AGAIN_S)),
+            )
+            ->get();
         foreach ($publications as $publication) {
             if (NamedLock::isFree(RenderEditionJob::lockOf($publication->edition_id))) {
                 $publication->touch();
@@ -56,8 +71,12 @@ class Resume extends Command
             }
         }
 
-        $imports = LogImport::query()->where('state', LogImportState::Running)
-            ->orWhere(static fn ($q) => $q->where('state', LogImportState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)))->get();
+        $imports = LogImport::query()
+            ->where('state', LogImportState::Running)
+            ->orWhere(
+                static fn ($q) => $q->where('state', LogImportState::Queued)->where('updated_at', '<', now()->subSeconds(self::WAITED_S)),
+            )
+            ->get();
         foreach ($imports as $import) {
             if (NamedLock::isFree(ImportLogJob::lockOf($import->id))) {
                 $import->touch();

@@ -20,13 +20,20 @@ trait TimesAnswers
         $seconds = [];
         $status = 0;
         for ($i = 0; $i <= $repeats; $i++) {
-            $request = Request::create($path, $method, server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'], content: $body === [] ? null : (string) json_encode($body));
+            $request = Request::create(
+                $path,
+                $method,
+                server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'],
+                content: $body === [] ? null : (string) json_encode($body),
+            );
             $start = hrtime(true);
             $status = $kernel->handle($request)->getStatusCode();
             $seconds[] = (hrtime(true) - $start) / 1e9;
         }
         $first = array_shift($seconds);
         sort($seconds);
-        $this->line(sprintf('%-44s %9.3f   first %.3f%s', $name, $seconds[intdiv(count($seconds), 2)], $first, $status < 300 ? '' : " ({$status})"));
+        $this->line(
+            sprintf('%-44s %9.3f   first %.3f%s', $name, $seconds[intdiv(count($seconds), 2)], $first, $status < 300 ? '' : " ({$status})"),
+        );
     }
 }

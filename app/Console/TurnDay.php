@@ -23,7 +23,11 @@ class TurnDay extends Command
         $days->execute();
         $release->execute();
         $site->turnWeek();
-        foreach (PublicSite::zones()->load(['currentEdition', 'currentComputation'])->filter($season->isBehind(...)) as $zone) {
+        foreach (
+            PublicSite::zones()
+                ->load(['currentEdition', 'currentComputation'])
+                ->filter($season->isBehind(...)) as $zone
+        ) {
             RenderSeasonJob::dispatch($zone->id)->onQueue('sites');
         }
 

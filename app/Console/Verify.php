@@ -44,17 +44,37 @@ class Verify extends Command
                 $site->takeAway($edition);
                 RenderEditionJob::dispatch($edition->id);
             } elseif ($edition->in_force_at !== null && ($failed = $site->failedPages($edition)) !== []) {
-                $this->fault("{$name}: ".count($failed).' pages cannot be made by this program ('.array_key_first($failed).': '.array_values($failed)[0].').');
+                $this->fault(
+                    "{$name}: ".
+                        count($failed).
+                        ' pages cannot be made by this program ('.
+                        array_key_first($failed).
+                        ': '.
+                        array_values($failed)[0].
+                        ').',
+                );
             } elseif (SeasonPage::isChanged($edition)) {
                 $this->fault("{$name}: what it says of this season is not as it was made; it is made anew.");
                 SeasonPage::takeAway($edition);
                 RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
             }
         }
-        $looked['originals'] = $this->files(FileStore::on('originals'), RecordImport::query()->distinct()->pluck('checksum')->concat(LogImport::query()->distinct()->pluck('checksum'))->unique(), '', 'original');
+        $looked['originals'] = $this->files(
+            FileStore::on('originals'),
+            RecordImport::query()
+                ->distinct()
+                ->pluck('checksum')
+                ->concat(LogImport::query()->distinct()->pluck('checksum'))
+                ->unique(),
+            '',
+            'original',
+        );
         $looked['photographs'] = $this->files(FileStore::on(LogPhoto::DISK), LogPhoto::query()->pluck('checksum'), '.jpg', 'photograph');
-        $words = "{$looked['editions']} editions with their pages, {$looked['originals']} originals, {$looked['photographs']} photographs: "
-            .($this->faults === [] ? 'all as they were' : count($this->faults).' faults. '.implode(' ', array_slice($this->faults, 0, self::TOLD)));
+        $words =
+            "{$looked['editions']} editions with their pages, {$looked['originals']} originals, {$looked['photographs']} photographs: ".
+            ($this->faults === []
+                ? 'all as they were'
+                : count($this->faults).' faults. '.implode(' ', array_slice($this->faults, 0, self::TOLD)));
         Heartbeat::beat(Heartbeat::VERIFICATION, $this->faults === [], mb_substr($words, 0, 4000));
         $this->line($words);
 

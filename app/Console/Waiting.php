@@ -19,7 +19,12 @@ class Waiting extends Command
     public function handle(): int
     {
         $jobs = Queue::size('default') + Queue::size('sites');
-        $this->line((string) ($jobs + Computation::query()->whereIn('state', [ComputationState::Queued, ComputationState::Running])->count()));
+        $this->line(
+            (string) ($jobs +
+                Computation::query()
+                    ->whereIn('state', [ComputationState::Queued, ComputationState::Running])
+                    ->count()),
+        );
 
         return self::SUCCESS;
     }

@@ -25,19 +25,46 @@ class CropController
     {
         $translations = Translation::byLanguage();
 
-        return response()->json(['data' => array_map(static fn (Crop $c): array => [
-            'slug' => $c->slug, 'name' => $c->cells['name'], 'family' => $c->cells['family'], 'kind' => $c->cells['kind'], 'names' => CropNames::of($c->slug, $c->cells, $translations),
-        ], Crop::inOrder())]);
+        return response()->json([
+            'data' => array_map(
+                static fn (Crop $c): array => [
+                    'slug' => $c->slug,
+                    'name' => $c->cells['name'],
+                    'family' => $c->cells['family'],
+                    'kind' => $c->cells['kind'],
+                    'names' => CropNames::of($c->slug, $c->cells, $translations),
+                ],
+                Crop::inOrder(),
+            ),
+        ]);
     }
 
     /** What may stand in a crop's cells, part by part of the form. */
     public function columns(): JsonResponse
     {
         $columns = array_values(array_filter(CropSchema::columns(), static fn (CropColumn $c): bool => $c->name !== 'slug'));
-        usort($columns, static fn (CropColumn $a, CropColumn $b): int => array_search($a->group, CropSchema::GROUPS, true) <=> array_search($b->group, CropSchema::GROUPS, true));
+        usort(
+            $columns,
+            static fn (CropColumn $a, CropColumn $b): int => array_search($a->group, CropSchema::GROUPS, true) <=>
+                array_search($b->group, CropSchema::GROUPS, true),
+        );
 
-        return response()->json(['data' => array_map(static fn (CropColumn $c): array => ['column' => $c->name, 'type' => $c->type, 'group' => $c->group, 'unit' => $c->unit,
-            'least' => $c->least, 'most' => $c->most, 'choices' => $c->choices, 'optional' => $c->optional, 'by_variety' => $c->byVariety], $columns)]);
+        return response()->json([
+            'data' => array_map(
+                static fn (CropColumn $c): array => [
+                    'column' => $c->name,
+                    'type' => $c->type,
+                    'group' => $c->group,
+                    'unit' => $c->unit,
+                    'least' => $c->least,
+                    'most' => $c->most,
+                    'choices' => $c->choices,
+                    'optional' => $c->optional,
+                    'by_variety' => $c->byVariety,
+                ],
+                $columns,
+            ),
+        ]);
     }
 
     public function show(Crop $crop): CropResource
@@ -64,7 +91,9 @@ class CropController
     {
         Gate::authorize('create', Crop::class);
         $file = $request->validate(['file' => ['required', 'file', 'max:2048']], ['file.required' => 'Choose a crop table first.'])['file'];
-        $stream = fopen($file->getRealPath(), 'r') ?: throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
+        $stream =
+            fopen($file->getRealPath(), 'r') ?:
+            throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
         try {
             $rows = CropCsv::rows($stream);
         } catch (FormatError $error) {
@@ -75,15 +104,25 @@ class CropController
         /** @var User $user */
         $user = $request->user();
 
-        return response()->json(['data' => $save->execute($rows, 'From the crop table '.mb_substr(mb_scrub($file->getClientOriginalName()), 0, 100).'.', $user)]);
+        return response()->json([
+            'data' => $save->execute(
+                $rows,
+                'From the crop table '.mb_substr(mb_scrub($file->getClientOriginalName()), 0, 100).'.',
+                $user,
+            ),
+        ]);
     }
 
     public function csv(): StreamedResponse
     {
         $rows = array_map(static fn (Crop $c): array => $c->cells, Crop::inOrder());
 
-        return response()->streamDownload(static function () use ($rows): void {
-            echo CropCsv::write($rows);
-        }, 'crops.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+        return response()->streamDownload(
+            static function () use ($rows): void {
+                echo CropCsv::write($rows);
+            },
+            'crops.csv',
+            ['Content-Type' => 'text/csv; charset=utf-8'],
+        );
     }
 }

@@ -17,7 +17,10 @@ final class CropNames
      */
     public static function of(string $slug, array $crop, array $translations): array
     {
-        $written = array_filter([$crop['name'], $crop['also_called'] ?? null], static fn (?string $text): bool => $text !== null && $text !== '');
+        $written = array_filter(
+            [$crop['name'], $crop['also_called'] ?? null],
+            static fn (?string $text): bool => $text !== null && $text !== '',
+        );
         foreach ($translations as $own) {
             array_push($written, ...array_values(array_intersect_key($own, array_fill_keys($written, true))));
         }
@@ -27,7 +30,14 @@ final class CropNames
             array_push($names, $text, ...explode(',', $text));
         }
 
-        return array_values(array_unique(array_filter(array_map(trim(...), [...$names, $crop['latin'] ?? '', ...self::added()[$slug] ?? []]), static fn (string $name): bool => $name !== '')));
+        return array_values(
+            array_unique(
+                array_filter(
+                    array_map(trim(...), [...$names, $crop['latin'] ?? '', ...self::added()[$slug] ?? []]),
+                    static fn (string $name): bool => $name !== '',
+                ),
+            ),
+        );
     }
 
     /** @return array<string, list<string>> by crop */

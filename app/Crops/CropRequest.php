@@ -23,7 +23,10 @@ class CropRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'cells' => [$this->isMethod('PATCH') ? 'required' : 'present', 'array:'.implode(',', array_diff(array_keys(CropSchema::columns()), ['slug']))],
+            'cells' => [
+                $this->isMethod('PATCH') ? 'required' : 'present',
+                'array:'.implode(',', array_diff(array_keys(CropSchema::columns()), ['slug'])),
+            ],
             'cells.*' => ['nullable', 'string', 'max:500'],
             'note' => [$this->isMethod('PATCH') ? 'required' : 'nullable', 'string', 'max:500'],
             'zone' => ['nullable', 'string'],

@@ -23,15 +23,38 @@ class CropResource extends JsonResource
             'slug' => $crop->slug,
             'version' => $crop->version,
             'cells' => $crop->cells,
-            'days' => array_map(static fn (Route $r): array => ['route' => $r->value, 'days' => round($maturity->days($r)), 'phrase' => $maturity->phrase($r)], $parameters->routes),
-            'varieties' => $crop->varieties->map(static fn (Variety $v): array => ['id' => $v->id, 'version' => $v->version, 'name' => $v->name, 'cells' => (object) $v->cells, 'tags' => $v->tags])->all(),
-            'revisions' => $crop->revisions->take(20)->values()->map(fn (CropRevision $r, int $i): array => [
-                'id' => $r->id,
-                'note' => $r->note,
-                'by' => $r->user->name ?? 'someone no longer here',
-                'at' => $r->created_at->toIso8601String(),
-                'changed' => $this->changed($r->cells, $i === 0 ? $crop->cells : $crop->revisions[$i - 1]->cells),
-            ])->all(),
+            'days' => array_map(
+                static fn (Route $r): array => [
+                    'route' => $r->value,
+                    'days' => round($maturity->days($r)),
+                    'phrase' => $maturity->phrase($r),
+                ],
+                $parameters->routes,
+            ),
+            'varieties' => $crop->varieties
+                ->map(
+                    static fn (Variety $v): array => [
+                        'id' => $v->id,
+                        'version' => $v->version,
+                        'name' => $v->name,
+                        'cells' => (object) $v->cells,
+                        'tags' => $v->tags,
+                    ],
+                )
+                ->all(),
+            'revisions' => $crop->revisions
+                ->take(20)
+                ->values()
+                ->map(
+                    fn (CropRevision $r, int $i): array => [
+                        'id' => $r->id,
+                        'note' => $r->note,
+                        'by' => $r->user->name ?? 'someone no longer here',
+                        'at' => $r->created_at->toIso8601String(),
+                        'changed' => $this->changed($r->cells, $i === 0 ? $crop->cells : $crop->revisions[$i - 1]->cells),
+                    ],
+                )
+                ->all(),
         ];
     }
 

@@ -42,7 +42,13 @@ class LocalDaysOfCrop extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['packet_days' => 'float', 'days' => 'float', 'error_before' => 'float', 'error_after' => 'float', 'undone_at' => 'datetime'];
+    protected $casts = [
+        'packet_days' => 'float',
+        'days' => 'float',
+        'error_before' => 'float',
+        'error_after' => 'float',
+        'undone_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Crop, $this> */
     public function crop(): BelongsTo

@@ -23,11 +23,18 @@ class ShippedCropController
         Gate::authorize('create', Crop::class);
         $offers = array_column(ShippedCrops::offers(), null, 'slug');
         $offer = $offers[$slug] ?? abort(404, 'The shipped table has nothing new of this crop.');
-        $take = (bool) $request->validate(['take' => ['required', 'boolean']], ['take.required' => 'Say whether to take it (“take”).'])['take'];
+        $take = (bool) $request->validate(['take' => ['required', 'boolean']], ['take.required' => 'Say whether to take it (“take”).'])[
+            'take'
+        ];
         /** @var User $user */
         $user = $request->user();
         if ($take) {
-            $save->take($slug, $offer['version'] === null ? null : VersionedRequest::of($request), 'Taken from the shipped crop table.', $user);
+            $save->take(
+                $slug,
+                $offer['version'] === null ? null : VersionedRequest::of($request),
+                'Taken from the shipped crop table.',
+                $user,
+            );
         } else {
             $save->leave($slug, self::left($offer['cells']), $user);
         }

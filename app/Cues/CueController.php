@@ -24,8 +24,17 @@ class CueController
     public function store(Request $request, Zone $zone, SaveCuePlant $save): JsonResponse
     {
         Gate::authorize('publish', $zone);
-        $asked = $request->validate(['plant' => ['required', 'string', 'max:80'], 'stage' => ['required', 'string', 'max:80'], 'note' => ['nullable', 'string', 'max:300']],
-            ['plant.required' => 'Say which plant: one that many know and that stands in many gardens.', 'stage.required' => 'Say in which stage it tells: “leafing”, “first flower”.']);
+        $asked = $request->validate(
+            [
+                'plant' => ['required', 'string', 'max:80'],
+                'stage' => ['required', 'string', 'max:80'],
+                'note' => ['nullable', 'string', 'max:300'],
+            ],
+            [
+                'plant.required' => 'Say which plant: one that many know and that stands in many gardens.',
+                'stage.required' => 'Say in which stage it tells: “leafing”, “first flower”.',
+            ],
+        );
         $save->execute($asked['plant'], $asked['stage'], $asked['note'] ?? null);
 
         return response()->json(['data' => $this->cues->of($zone, $zone->today())], 201);

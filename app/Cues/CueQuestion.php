@@ -16,7 +16,17 @@ use App\Results\ResultKind;
 final readonly class CueQuestion implements Question
 {
     /** What a plant tells that nobody has seen in a past year. */
-    public const NOTHING = ['years' => [], 'sum' => null, 'sum_deviation' => null, 'soil' => null, 'soil_deviation' => null, 'strength' => null, 'used' => false, 'expected' => null, 'opens' => []];
+    public const NOTHING = [
+        'years' => [],
+        'sum' => null,
+        'sum_deviation' => null,
+        'soil' => null,
+        'soil_deviation' => null,
+        'strength' => null,
+        'used' => false,
+        'expected' => null,
+        'opens' => [],
+    ];
 
     /**
      * @param  list<Day>  $past  one of each year, in order
@@ -50,10 +60,16 @@ final readonly class CueQuestion implements Question
             return self::NOTHING;
         }
         $expected = ! $place->hasSeason() || ! $cue->isUsed() ? null : $cue->expected(ThisSeason::ofPlace($place)->members, $place->today());
-        $opens = array_filter($place->book->crops(), static fn (Crop $c): bool => $c->convention->soilMinSowC !== null && $cue->opens($c->convention->soilMinSowC));
+        $opens = array_filter(
+            $place->book->crops(),
+            static fn (Crop $c): bool => $c->convention->soilMinSowC !== null && $cue->opens($c->convention->soilMinSowC),
+        );
 
         return [
-            'years' => array_map(static fn (array $s): array => ['on' => $s['day']->iso(), 'sum' => round($s['sum'], 1), 'soil' => round($s['soil'], 1)], $cue->sightings),
+            'years' => array_map(
+                static fn (array $s): array => ['on' => $s['day']->iso(), 'sum' => round($s['sum'], 1), 'soil' => round($s['soil'], 1)],
+                $cue->sightings,
+            ),
             'sum' => round($cue->sum, 1),
             'sum_deviation' => round($cue->sumDeviation, 1),
             'soil' => round($cue->soil, 1),
@@ -61,7 +77,16 @@ final readonly class CueQuestion implements Question
             'strength' => $cue->strength === null ? null : round($cue->strength, 2),
             'used' => $cue->isUsed(),
             'expected' => $expected === null ? null : array_map(static fn (?Day $d): ?string => $d?->iso(), $expected),
-            'opens' => array_values(array_map(static fn (Crop $c): array => ['crop' => $c->slug, 'name' => $c->name, 'soil_min' => (float) $c->convention->soilMinSowC], $opens)),
+            'opens' => array_values(
+                array_map(
+                    static fn (Crop $c): array => [
+                        'crop' => $c->slug,
+                        'name' => $c->name,
+                        'soil_min' => (float) $c->convention->soilMinSowC,
+                    ],
+                    $opens,
+                ),
+            ),
         ];
     }
 }

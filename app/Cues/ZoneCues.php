@@ -31,9 +31,17 @@ final readonly class ZoneCues
         $place = $seen === [] ? null : $this->places->today($zone, $today);
         $told = [];
         foreach (CuePlant::query()->orderBy('name')->orderBy('stage')->get() as $plant) {
-            $told[] = ['id' => $plant->id, 'plant' => $plant->name, 'stage' => $plant->stage, 'note' => $plant->note] + self::cue($place, Latitude::of($zone->latitude)->yearStart(), $today, $seen[$plant->id] ?? []);
+            $told[] =
+                ['id' => $plant->id, 'plant' => $plant->name, 'stage' => $plant->stage, 'note' => $plant->note] +
+                self::cue($place, Latitude::of($zone->latitude)->yearStart(), $today, $seen[$plant->id] ?? []);
         }
-        usort($told, static fn (array $a, array $b): int => [$a['this_year'] ?? $a['expected'][1] ?? '9', $a['plant']] <=> [$b['this_year'] ?? $b['expected'][1] ?? '9', $b['plant']]);
+        usort(
+            $told,
+            static fn (array $a, array $b): int => [$a['this_year'] ?? ($a['expected'][1] ?? '9'), $a['plant']] <=> [
+                $b['this_year'] ?? ($b['expected'][1] ?? '9'),
+                $b['plant'],
+            ],
+        );
 
         return $told;
     }
@@ -42,9 +50,18 @@ final readonly class ZoneCues
     private function sightings(Zone $zone): array
     {
         $seen = [];
-        foreach (LogEntry::standing($zone)->where('act', LoggedAct::Seen)->with(['bed', 'user'])->get() as $entry) {
-            $seen[(int) ($entry->told['cue'] ?? 0)][] = ['on' => $entry->day->format('Y-m-d'), 'place' => $entry->bed === null ? $entry->told['text'] ?? null : "{$entry->bed->garden}, {$entry->bed->name}",
-                'by' => $entry->user?->name, 'key' => $entry->idempotency_key];
+        foreach (
+            LogEntry::standing($zone)
+                ->where('act', LoggedAct::Seen)
+                ->with(['bed', 'user'])
+                ->get() as $entry
+        ) {
+            $seen[(int) ($entry->told['cue'] ?? 0)][] = [
+                'on' => $entry->day->format('Y-m-d'),
+                'place' => $entry->bed === null ? $entry->told['text'] ?? null : "{$entry->bed->garden}, {$entry->bed->name}",
+                'by' => $entry->user?->name,
+                'key' => $entry->idempotency_key,
+            ];
         }
 
         return $seen;
@@ -62,8 +79,8 @@ final readonly class ZoneCues
         $thisYear = array_values(array_filter($ofYear, static fn (Day $d): bool => ! $d->isBefore($began)))[0] ?? null;
         $past = array_values(array_filter($ofYear, static fn (Day $d): bool => $d->isBefore($began)));
 
-        return ['sightings' => array_reverse($sightings), 'this_year' => $thisYear?->iso()]
-            + ($place === null || $past === [] ? CueQuestion::NOTHING : Results::of($place, new CueQuestion($past, $thisYear !== null)));
+        return ['sightings' => array_reverse($sightings), 'this_year' => $thisYear?->iso()] +
+            ($place === null || $past === [] ? CueQuestion::NOTHING : Results::of($place, new CueQuestion($past, $thisYear !== null)));
     }
 
     /**

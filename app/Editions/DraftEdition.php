@@ -38,9 +38,23 @@ final class DraftEdition
         $last = $this->last($zone);
         $before = $this->before($zone);
 
-        return EditionDocument::compose($zone->toCalendarZone(), ($last->number ?? 0) + 1, $on ?? $zone->today(), $author, $note, $windows->method, $windows->record, $windows->ruler,
-            self::forGardeners($windows->sheets()), array_map(static fn (Crop $c): string => substr($c->checksum(), 0, 16), array_column(ZoneCrops::of($zone)->book()->crops(), null, 'slug')),
-            $before?->isSound() ? $before->open() : null, Translation::byLanguage());
+        return EditionDocument::compose(
+            $zone->toCalendarZone(),
+            ($last->number ?? 0) + 1,
+            $on ?? $zone->today(),
+            $author,
+            $note,
+            $windows->method,
+            $windows->record,
+            $windows->ruler,
+            self::forGardeners($windows->sheets()),
+            array_map(
+                static fn (Crop $c): string => substr($c->checksum(), 0, 16),
+                array_column(ZoneCrops::of($zone)->book()->crops(), null, 'slug'),
+            ),
+            $before?->isSound() ? $before->open() : null,
+            Translation::byLanguage(),
+        );
     }
 
     /** The edition it is held against: the one gardeners read, unless that was withdrawn. */
@@ -64,7 +78,9 @@ final class DraftEdition
     {
         $warnings = [];
         if ($draft->content['ruler']['short_record']) {
-            $warnings[] = ['cause' => 'short-record'] + self::warning('short-record', EditionDocument::firstGuess($draft->content['ruler']['seasons']));
+            $warnings[] =
+                ['cause' => 'short-record'] +
+                self::warning('short-record', EditionDocument::firstGuess($draft->content['ruler']['seasons']));
         }
         $doubts = Station::usedBy($zone)->with('decisions')->get()->sum(static fn (Station $s): int => $s->openDoubts());
         if ($doubts > 0) {
@@ -73,15 +89,32 @@ final class DraftEdition
         foreach ($draft->content['crops'] as $sheet) {
             $disagreements = $windows->disagreements($sheet['slug']);
             if ($disagreements !== []) {
-                $warnings[] = ['key' => "disagreement-{$sheet['slug']}", 'cause' => 'disagreement', 'phrase' => ['key' => 'warning.disagreement', 'with' => ['crop' => $sheet['name'], 'disagreement' => $disagreements[0]]]];
+                $warnings[] = [
+                    'key' => "disagreement-{$sheet['slug']}",
+                    'cause' => 'disagreement',
+                    'phrase' => [
+                        'key' => 'warning.disagreement',
+                        'with' => ['crop' => $sheet['name'], 'disagreement' => $disagreements[0]],
+                    ],
+                ];
             }
             $season = NoteCheck::contradiction($sheet, $draft->content['zone']['hemisphere']);
             if ($season !== null) {
-                $warnings[] = self::warning("note-{$sheet['slug']}", Phrase::of('warning.note', ['crop' => $sheet['name'], 'season' => Phrase::of("season.name.{$season}"), 'note' => (string) $sheet['notes']]));
+                $warnings[] = self::warning(
+                    "note-{$sheet['slug']}",
+                    Phrase::of('warning.note', [
+                        'crop' => $sheet['name'],
+                        'season' => Phrase::of("season.name.{$season}"),
+                        'note' => (string) $sheet['notes'],
+                    ]),
+                );
             }
             foreach ($sheet['routes'] as $route) {
                 if ($route['windows'] === [] && ($route['chances'] ?? []) === [] && ($route['no_window'] ?? null) === null) {
-                    $warnings[] = self::warning("unexplained-{$sheet['slug']}-{$route['route']}", Phrase::of('warning.unexplained', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$route['act']}")]));
+                    $warnings[] = self::warning(
+                        "unexplained-{$sheet['slug']}-{$route['route']}",
+                        Phrase::of('warning.unexplained', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$route['act']}")]),
+                    );
                 }
             }
         }
@@ -113,11 +146,13 @@ final class DraftEdition
     {
         $latest = Computation::query()->where('zone_id', $zone->id)->whereNull('site_id')->latest('id')->first();
         if ($zone->isStale() && $latest !== null) {
-            throw new CannotPublish(match ($latest->state) {
-                ComputationState::Failed => "The last computing failed: {$latest->error} Put that right first; what the screens show is older.",
-                ComputationState::Cancelled => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
-                default => 'The windows are being computed. Wait until that is done, look at them, then publish.',
-            });
+            throw new CannotPublish(
+                match ($latest->state) {
+                    ComputationState::Failed => "The last computing failed: {$latest->error} Put that right first; what the screens show is older.",
+                    ComputationState::Cancelled => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
+                    default => 'The windows are being computed. Wait until that is done, look at them, then publish.',
+                },
+            );
         }
 
         return ZoneWindows::of($zone) ?? throw new CannotPublish('There is nothing to publish yet. Bring a station file first.');

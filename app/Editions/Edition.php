@@ -42,7 +42,19 @@ use LogicException;
 class Edition extends Model
 {
     /** All but the document itself, which is large. */
-    public const TOLD = ['id', 'zone_id', 'number', 'published_on', 'published_by', 'note', 'checksum', 'in_force_at', ...self::LIFE, 'in_force_from', 'needs_signature'];
+    public const TOLD = [
+        'id',
+        'zone_id',
+        'number',
+        'published_on',
+        'published_by',
+        'note',
+        'checksum',
+        'in_force_at',
+        ...self::LIFE,
+        'in_force_from',
+        'needs_signature',
+    ];
 
     /** What is written after it was frozen. */
     private const LIFE = ['in_force_at', 'signed_by', 'signed_at', 'standing', 'withdrawn_on', 'withdrawn_by', 'withdrawn_why'];
@@ -52,7 +64,15 @@ class Edition extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['published_on' => 'date', 'in_force_at' => 'datetime', 'in_force_from' => 'date', 'needs_signature' => 'boolean', 'standing' => 'boolean', 'signed_at' => 'datetime', 'withdrawn_on' => 'date'];
+    protected $casts = [
+        'published_on' => 'date',
+        'in_force_at' => 'datetime',
+        'in_force_from' => 'date',
+        'needs_signature' => 'boolean',
+        'standing' => 'boolean',
+        'signed_at' => 'datetime',
+        'withdrawn_on' => 'date',
+    ];
 
     protected static function booted(): void
     {
@@ -68,10 +88,27 @@ class Edition extends Model
     }
 
     /** @param  Day|null  $from  the day it waits for; null: none */
-    public static function freeze(Zone $zone, int $number, Day $on, string $by, string $note, EditionDocument $document, ?Day $from = null, bool $needsSignature = false): self
-    {
-        $edition = new self(['zone_id' => $zone->id, 'number' => $number, 'published_on' => $on->iso(), 'published_by' => $by, 'note' => $note,
-            'document' => $document->json, 'checksum' => $document->checksum, 'in_force_from' => $from?->iso(), 'needs_signature' => $needsSignature]);
+    public static function freeze(
+        Zone $zone,
+        int $number,
+        Day $on,
+        string $by,
+        string $note,
+        EditionDocument $document,
+        ?Day $from = null,
+        bool $needsSignature = false,
+    ): self {
+        $edition = new self([
+            'zone_id' => $zone->id,
+            'number' => $number,
+            'published_on' => $on->iso(),
+            'published_by' => $by,
+            'note' => $note,
+            'document' => $document->json,
+            'checksum' => $document->checksum,
+            'in_force_from' => $from?->iso(),
+            'needs_signature' => $needsSignature,
+        ]);
         $edition->seal = Seal::of(...$edition->sealedParts());
         $edition->save();
 
@@ -86,14 +123,18 @@ class Edition extends Model
     /** Whether it waits on a day for its second signature, or for another day. */
     public function isWaiting(Day $today): bool
     {
-        return $this->in_force_at === null && $this->withdrawn_on === null
-            && ($this->needs_signature && $this->signed_at === null || $this->in_force_from !== null && $this->in_force_from->format('Y-m-d') > $today->iso());
+        return $this->in_force_at === null &&
+            $this->withdrawn_on === null &&
+            (($this->needs_signature && $this->signed_at === null) ||
+                ($this->in_force_from !== null && $this->in_force_from->format('Y-m-d') > $today->iso()));
     }
 
     /** @return array{on: string, reason: string}|null what its pages say above all else, once it is withdrawn */
     public function notice(): ?array
     {
-        return $this->withdrawn_on === null ? null : ['on' => $this->withdrawn_on->format('Y-m-d'), 'reason' => (string) $this->withdrawn_why];
+        return $this->withdrawn_on === null
+            ? null
+            : ['on' => $this->withdrawn_on->format('Y-m-d'), 'reason' => (string) $this->withdrawn_why];
     }
 
     /** Whether it is, word for word, what was published. */
@@ -105,7 +146,15 @@ class Edition extends Model
     /** @return list<string> */
     public function sealedParts(): array
     {
-        return ['edition', (string) $this->zone_id, (string) $this->number, $this->published_on->format('Y-m-d'), $this->published_by, $this->note, $this->checksum];
+        return [
+            'edition',
+            (string) $this->zone_id,
+            (string) $this->number,
+            $this->published_on->format('Y-m-d'),
+            $this->published_by,
+            $this->note,
+            $this->checksum,
+        ];
     }
 
     /** @return BelongsTo<Zone, $this> */

@@ -18,36 +18,55 @@ class EditionController
 {
     public function index(Zone $zone): AnonymousResourceCollection
     {
-        return EditionResource::collection(Edition::query()->with('zone')->select(Edition::TOLD)
-            ->where('zone_id', $zone->id)->orderByDesc('number')->get());
+        return EditionResource::collection(
+            Edition::query()->with('zone')->select(Edition::TOLD)->where('zone_id', $zone->id)->orderByDesc('number')->get(),
+        );
     }
 
     public function store(Request $request, Zone $zone, PublishEdition $publish): JsonResponse
     {
         Gate::authorize('publish', $zone);
-        $asked = $request->validate([
-            'note' => ['required', 'string', 'max:1000'],
-            'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
-            'even_unchanged' => ['nullable', 'boolean'],
-            'answers' => ['nullable', 'array', 'max:400'],
-            'answers.*' => ['string', 'max:1000'],
-            'from' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:'.$zone->today()->iso(), 'before:'.$zone->today()->plus(366)->iso()],
-            'note_in' => ['nullable', 'array:'.implode(',', Translation::languages())],
-            'note_in.*' => ['string', 'max:1000'],
-        ], [
-            'note.required' => 'Say in a sentence what this edition is, or what changed.',
-            'from.after' => 'The day an edition waits for is one to come. Leave it blank to publish at once.',
-            'from.before' => 'An edition waits for a year at most.',
-            'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
-        ]);
+        $asked = $request->validate(
+            [
+                'note' => ['required', 'string', 'max:1000'],
+                'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+                'even_unchanged' => ['nullable', 'boolean'],
+                'answers' => ['nullable', 'array', 'max:400'],
+                'answers.*' => ['string', 'max:1000'],
+                'from' => [
+                    'bail',
+                    'nullable',
+                    'string',
+                    'date_format:Y-m-d',
+                    'after:' . $zone->today()->iso(),
+                    'before:' . $zone->today()->plus(366)->iso(),
+                ],
+                'note_in' => ['nullable', 'array:' . implode(',', Translation::languages())],
+                'note_in.*' => ['string', 'max:1000'],
+            ],
+            [
+                'note.required' => 'Say in a sentence what this edition is, or what changed.',
+                'from.after' => 'The day an edition waits for is one to come. Leave it blank to publish at once.',
+                'from.before' => 'An edition waits for a year at most.',
+                'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
+            ],
+        );
         try {
-            $publication = $publish->execute($zone, $asked['note'], $asked['key'], $request->user(), (bool) ($asked['even_unchanged'] ?? false), $asked['answers'] ?? [],
-                isset($asked['from']) ? Day::fromIso($asked['from']) : null, $asked['note_in'] ?? []);
+            $publication = $publish->execute(
+                $zone,
+                $asked['note'],
+                $asked['key'],
+                $request->user(),
+                (bool) ($asked['even_unchanged'] ?? false),
+                $asked['answers'] ?? [],
+                isset($asked['from']) ? Day::fromIso($asked['from']) : null,
+                $asked['note_in'] ?? [],
+            );
         } catch (CannotPublish $why) {
             throw ValidationException::withMessages([$why->field => $why->getMessage()]);
         }
 
-        return (new PublicationResource($publication->asItStands()))->response()->setStatusCode(202);
+        return new PublicationResource($publication->asItStands())->response()->setStatusCode(202);
     }
 
     public function sign(Request $request, Zone $zone, int $number, SignEdition $sign): EditionResource
@@ -66,7 +85,10 @@ class EditionController
     public function withdraw(Request $request, Zone $zone, int $number, WithdrawEdition $withdraw): EditionResource
     {
         Gate::authorize('publish', $zone);
-        $reason = $request->validate(['reason' => ['required', 'string', 'max:1000']], ['reason.required' => 'Say in a sentence why, for those who have read it.'])['reason'];
+        $reason = $request->validate(
+            ['reason' => ['required', 'string', 'max:1000']],
+            ['reason.required' => 'Say in a sentence why, for those who have read it.'],
+        )['reason'];
         $edition = self::edition($zone, $number);
         try {
             $withdraw->execute($edition, $reason, $request->user());
@@ -79,7 +101,10 @@ class EditionController
 
     private static function edition(Zone $zone, int $number): Edition
     {
-        return (Edition::query()->where('zone_id', $zone->id)->where('number', $number)->first() ?? abort(404, "{$zone->name} has no edition {$number}."))->setRelation('zone', $zone);
+        return (
+            Edition::query()->where('zone_id', $zone->id)->where('number', $number)->first() ??
+            abort(404, "{$zone->name} has no edition {$number}.")
+        )->setRelation('zone', $zone);
     }
 
     /** The next edition as a proof. */
@@ -93,25 +118,45 @@ class EditionController
         $document = $draft->document($zone, $windows, (string) $request->user()?->name, '');
         $content = $document->content;
 
-        return response()->json(['data' => ['number' => $content['edition']['number'], 'crops' => count($content['crops']), 'against' => $content['changes']['against'] ?? null, 'changes' => $content['changes']['list'] ?? [],
-            'warnings' => $draft->warnings($zone, $windows, $document), 'objections' => Objection::toDraftOf($zone)->get()->map(static fn (Objection $o): array => $o->told())->all()]]);
+        return response()->json([
+            'data' => [
+                'number' => $content['edition']['number'],
+                'crops' => count($content['crops']),
+                'against' => $content['changes']['against'] ?? null,
+                'changes' => $content['changes']['list'] ?? [],
+                'warnings' => $draft->warnings($zone, $windows, $document),
+                'objections' => Objection::toDraftOf($zone)->get()->map(static fn(Objection $o): array => $o->told())->all(),
+            ],
+        ]);
     }
 
     public function object(Request $request, Zone $zone, SaveObjection $save): JsonResponse
     {
-        $asked = $request->validate([
-            'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
-            'crop' => ['required', 'string', 'max:60', Rule::exists('crops', 'slug')],
-            'text' => ['required', 'string', 'max:1000'],
-        ], ['crop.exists' => 'There is no such crop in the book. Choose another one.', 'text.required' => 'Say in a sentence what is wrong with it.']);
+        $asked = $request->validate(
+            [
+                'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+                'crop' => ['required', 'string', 'max:60', Rule::exists('crops', 'slug')],
+                'text' => ['required', 'string', 'max:1000'],
+            ],
+            [
+                'crop.exists' => 'There is no such crop in the book. Choose another one.',
+                'text.required' => 'Say in a sentence what is wrong with it.',
+            ],
+        );
 
-        return response()->json(['data' => $save->raise($zone, $asked['key'], $asked['crop'], $asked['text'], $request->user())->told()], 201);
+        return response()->json(
+            ['data' => $save->raise($zone, $asked['key'], $asked['crop'], $asked['text'], $request->user())->told()],
+            201,
+        );
     }
 
     public function answer(Request $request, Objection $objection, SaveObjection $save): JsonResponse
     {
         Gate::authorize('publish', $objection->zone);
-        $answer = $request->validate(['answer' => ['required', 'string', 'max:1000']], ['answer.required' => 'Say in a sentence what is done about it.'])['answer'];
+        $answer = $request->validate(
+            ['answer' => ['required', 'string', 'max:1000']],
+            ['answer.required' => 'Say in a sentence what is done about it.'],
+        )['answer'];
         $save->answer($objection, $answer, $request->user());
 
         return response()->json(['data' => $objection->refresh()->told()]);

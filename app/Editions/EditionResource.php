@@ -22,9 +22,20 @@ class EditionResource extends JsonResource
             'note' => $edition->note,
             'checksum' => $edition->checksum,
             'in_force' => $edition->in_force_at !== null,
-            'waits_for' => $edition->in_force_at === null && $edition->withdrawn_on === null ? ['signature' => $edition->needs_signature && $edition->signed_at === null, 'day' => $edition->in_force_from?->format('Y-m-d')] : null,
+            'waits_for' => $edition->in_force_at === null && $edition->withdrawn_on === null
+                    ? [
+                        'signature' => $edition->needs_signature && $edition->signed_at === null,
+                        'day' => $edition->in_force_from?->format('Y-m-d'),
+                    ]
+                    : null,
             'signed_by' => $edition->signed_by,
-            'withdrawn' => $edition->withdrawn_on === null ? null : ['on' => $edition->withdrawn_on->format('Y-m-d'), 'by' => (string) $edition->withdrawn_by, 'reason' => (string) $edition->withdrawn_why],
+            'withdrawn' => $edition->withdrawn_on === null
+                    ? null
+                    : [
+                        'on' => $edition->withdrawn_on->format('Y-m-d'),
+                        'by' => (string) $edition->withdrawn_by,
+                        'reason' => (string) $edition->withdrawn_why,
+                    ],
             'url' => "/zones/{$edition->zone->slug}/editions/{$edition->number}",
         ];
     }

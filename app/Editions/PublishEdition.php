@@ -34,13 +34,28 @@ final class PublishEdition
      *
      * @throws CannotPublish
      */
-    public function execute(Zone $zone, string $note, string $sentAs, User $user, bool $evenUnchanged = false, array $answers = [], ?Day $from = null, array $noteIn = []): Publication
-    {
+    public function execute(
+        Zone $zone,
+        string $note,
+        string $sentAs,
+        User $user,
+        bool $evenUnchanged = false,
+        array $answers = [],
+        ?Day $from = null,
+        array $noteIn = [],
+    ): Publication {
         return DB::transaction(function () use ($zone, $note, $sentAs, $user, $evenUnchanged, $answers, $from, $noteIn): Publication {
             // The lock makes two educators publishing at once take their turns.
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $zone->refresh();
-            $content = ['zone' => $zone->id, 'note' => $note, 'even_unchanged' => $evenUnchanged, 'answers' => $answers, 'from' => $from?->iso(), 'note_in' => $noteIn];
+            $content = [
+                'zone' => $zone->id,
+                'note' => $note,
+                'even_unchanged' => $evenUnchanged,
+                'answers' => $answers,
+                'from' => $from?->iso(),
+                'note_in' => $noteIn,
+            ];
             $sent = Publication::sentBefore($sentAs, $content);
             if ($sent !== null) {
                 return $sent;
@@ -53,18 +68,38 @@ final class PublishEdition
             $document = $this->draft->document($zone, $windows, $user->name, $note, $on);
             $last = $this->draft->last($zone);
             if ($last !== null && $last->in_force_at === null && $last->withdrawn_on === null) {
-                throw new CannotPublish($last->isWaiting($zone->today()) ? "Edition {$last->number} waits for its day or its second signature. Take it back first, or wait." : "Edition {$last->number} is being published. Wait until it is in force.");
+                throw new CannotPublish(
+                    $last->isWaiting($zone->today())
+                        ? "Edition {$last->number} waits for its day or its second signature. Take it back first, or wait."
+                        : "Edition {$last->number} is being published. Wait until it is in force.",
+                );
             }
             $before = $this->draft->before($zone);
             if (! $evenUnchanged && $before !== null && $before->isSound() && $before->open()->saysTheSameAs($document)) {
                 throw new CannotPublish("Nothing has changed since edition {$before->number}: every window is the same.", 'unchanged');
             }
             $answered = $this->answered($this->draft->warnings($zone, $windows, $document), $zone, $answers);
-            $edition = Edition::freeze($zone, $document->content['edition']['number'], $on, $user->name, $note, $document, $from, (bool) Office::theOne()?->second_signature);
+            $edition = Edition::freeze(
+                $zone,
+                $document->content['edition']['number'],
+                $on,
+                $user->name,
+                $note,
+                $document,
+                $from,
+                (bool) Office::theOne()?->second_signature,
+            );
             $waits = $edition->isWaiting($zone->today());
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);
-            $publication = Publication::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'edition_id' => $edition->id,
-                'idempotency_key' => $sentAs, 'idempotency_hash' => Publication::hashOf($content), 'state' => $waits ? PublicationState::Waiting : PublicationState::Queued, 'answers' => $answered]);
+            $publication = Publication::query()->create([
+                'zone_id' => $zone->id,
+                'user_id' => $user->id,
+                'edition_id' => $edition->id,
+                'idempotency_key' => $sentAs,
+                'idempotency_hash' => Publication::hashOf($content),
+                'state' => $waits ? PublicationState::Waiting : PublicationState::Queued,
+                'answers' => $answered,
+            ]);
             if (! $waits) {
                 event(new EditionFrozen($edition->id));
             }
@@ -89,7 +124,7 @@ final class PublishEdition
         $answered = [];
         foreach ($warnings as $warning) {
             // One answer may stand for all warnings of a cause.
-            $answer = trim($answers[$warning['key']] ?? $answers[$warning['cause']] ?? '');
+            $answer = trim($answers[$warning['key']] ?? ($answers[$warning['cause']] ?? ''));
             if ($answer === '') {
                 throw new CannotPublish('Answer each warning first: '.Words::in('en')->phrase($warning['phrase']), 'answers');
             }

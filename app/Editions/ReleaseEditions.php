@@ -11,7 +11,13 @@ final class ReleaseEditions
     {
         foreach (Publication::query()->with('edition.zone')->where('state', PublicationState::Waiting)->get() as $publication) {
             // Whoever is first to take it from the waiting ones sends it on.
-            if (! $publication->edition->isWaiting($publication->edition->zone->today()) && Publication::query()->whereKey($publication->id)->where('state', PublicationState::Waiting)->update(['state' => PublicationState::Queued]) === 1) {
+            if (
+                ! $publication->edition->isWaiting($publication->edition->zone->today()) &&
+                Publication::query()
+                    ->whereKey($publication->id)
+                    ->where('state', PublicationState::Waiting)
+                    ->update(['state' => PublicationState::Queued]) === 1
+            ) {
                 event(new EditionFrozen($publication->edition_id));
             }
         }

@@ -23,9 +23,17 @@ final class WithdrawEdition
             }
             $publication = Publication::query()->where('edition_id', $locked->id)->lockForUpdate()->first();
             if ($locked->in_force_at === null && $publication?->state !== PublicationState::Waiting) {
-                throw new CannotPublish("The pages of edition {$locked->number} are being made. Wait until it is in force, then withdraw it.", 'reason');
+                throw new CannotPublish(
+                    "The pages of edition {$locked->number} are being made. Wait until it is in force, then withdraw it.",
+                    'reason',
+                );
             }
-            $locked->update(['standing' => false, 'withdrawn_on' => $locked->zone->today()->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
+            $locked->update([
+                'standing' => false,
+                'withdrawn_on' => $locked->zone->today()->iso(),
+                'withdrawn_by' => $user->name,
+                'withdrawn_why' => $reason,
+            ]);
             $publication?->update(['state' => PublicationState::Done]);
             if ($locked->in_force_at !== null) {
                 event(new EditionWithdrawn($locked->id, $locked->zone->currentEdition()->value('id')));

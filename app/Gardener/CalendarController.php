@@ -52,9 +52,13 @@ class CalendarController
         if (EditionPages::isInOneReading($document) && $reading->name() !== '') {
             return new RedirectResponse(rtrim("{$base}/{$path}", '/'));
         }
-        $html = PublicSite::read(rtrim(ltrim($base, '/').'/'.($number === null ? $file ?? $path : $path), '/'), $reading)
-            ?? $this->renderer->render([$this->pages->at($document, $base, $reading, $path) ?? abort(404, $missing)])[0];
+        $html =
+            PublicSite::read(rtrim(ltrim($base, '/').'/'.($number === null ? $file ?? $path : $path), '/'), $reading) ??
+            $this->renderer->render([$this->pages->at($document, $base, $reading, $path) ?? abort(404, $missing)])[0];
 
-        return response($html)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age='.($number === null ? 300 : 86400)]);
+        return response($html)->withHeaders([
+            'Content-Type' => 'text/html; charset=utf-8',
+            'Cache-Control' => 'public, max-age='.($number === null ? 300 : 86400),
+        ]);
     }
 }

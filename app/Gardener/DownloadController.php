@@ -21,15 +21,31 @@ class DownloadController
         $reading = Reading::of($request);
         $format = (string) $request->route('format');
         if ($format === 'json' && $document->notice !== null && $number === null) {
-            abort(410, "The calendar of {$zone->name} was withdrawn on {$document->notice['on']}: {$document->notice['reason']} Its text stays at ".url(PublishedEdition::base($zone, $edition->number).'/calendar.json').'.');
+            abort(
+                410,
+                "The calendar of {$zone->name} was withdrawn on {$document->notice['on']}: {$document->notice['reason']} Its text stays at ".
+                    url(PublishedEdition::base($zone, $edition->number).'/calendar.json').
+                    '.',
+            );
         }
-        $text = PublicSite::download($document, $format, PublishedEdition::base($zone, $number), $reading, OwnCrops::feed($request, $document));
-        $response = response($text)->withHeaders([
-            'Content-Type' => self::TYPES[$format],
-            'Content-Disposition' => ($format === 'json' ? 'inline' : 'attachment')."; filename=\"sowing-calendar-{$zone->slug}-{$edition->number}.{$format}\"",
-            'Access-Control-Allow-Origin' => '*',
-            'Cache-Control' => 'public, max-age=300',
-        ] + ($document->notice === null ? [] : ['X-Edition-Withdrawn' => $document->notice['on']]))->setEtag($format === 'json' ? $edition->checksum : hash('sha256', $text));
+        $text = PublicSite::download(
+            $document,
+            $format,
+            PublishedEdition::base($zone, $number),
+            $reading,
+            OwnCrops::feed($request, $document),
+        );
+        $response = response($text)
+            ->withHeaders(
+                [
+                    'Content-Type' => self::TYPES[$format],
+                    'Content-Disposition' => ($format === 'json' ? 'inline' : 'attachment').
+                        "; filename=\"sowing-calendar-{$zone->slug}-{$edition->number}.{$format}\"",
+                    'Access-Control-Allow-Origin' => '*',
+                    'Cache-Control' => 'public, max-age=300',
+                ] + ($document->notice === null ? [] : ['X-Edition-Withdrawn' => $document->notice['on']]),
+            )
+            ->setEtag($format === 'json' ? $edition->checksum : hash('sha256', $text));
         $response->isNotModified($request);
 
         return $response;

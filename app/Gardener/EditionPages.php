@@ -50,13 +50,28 @@ final class EditionPages
      * @param  array<string, mixed>  $props
      * @param  array<string, int|float|string|Phrase>  $words  what title and description are filled in with
      */
-    public function page(EditionDocument $edition, string $base, Reading $reading, string $name, string $path, array $props, array $words): Page
-    {
+    public function page(
+        EditionDocument $edition,
+        string $base,
+        Reading $reading,
+        string $name,
+        string $path,
+        array $props,
+        array $words,
+    ): Page {
         $own = $reading->own($edition);
         $said = $reading->words($own);
 
-        return new Page($name, self::isInOneReading($edition) ? null : rtrim("{$base}/{$path}", '/'), $this->common($edition, $base, $reading) + $props, $said->say("page.{$name}.title", $words),
-            $said->say("page.{$name}.description", $words), "{$reading->prefix()}{$base}/calendar.ics", $reading, $own);
+        return new Page(
+            $name,
+            self::isInOneReading($edition) ? null : rtrim("{$base}/{$path}", '/'),
+            $this->common($edition, $base, $reading) + $props,
+            $said->say("page.{$name}.title", $words),
+            $said->say("page.{$name}.description", $words),
+            "{$reading->prefix()}{$base}/calendar.ics",
+            $reading,
+            $own,
+        );
     }
 
     /** An edition of the first format was published in sentences, and is read in those alone. */
@@ -68,19 +83,29 @@ final class EditionPages
     /** @return list<Reading> those an edition can be read in */
     public static function readings(EditionDocument $edition): array
     {
-        return self::isInOneReading($edition) ? [new Reading] : Reading::all();
+        return self::isInOneReading($edition) ? [new Reading()] : Reading::all();
     }
 
     public function calendar(EditionDocument $edition, string $base, Reading $reading): Page
     {
         $content = $edition->content;
 
-        return $this->page($edition, $base, $reading, 'calendar', '', [
-            'ruler' => $content['ruler'],
-            'record' => $content['record'],
-            'changes' => isset($content['changes']) ? ['against' => $content['changes']['against'], 'phrases' => array_column($content['changes']['list'], 'phrase')] : null,
-            'crops' => $this->rows($edition),
-        ], ['crops' => count($content['crops']), 'zone' => $content['zone']['name'], 'district' => $content['zone']['district']]);
+        return $this->page(
+            $edition,
+            $base,
+            $reading,
+            'calendar',
+            '',
+            [
+                'ruler' => $content['ruler'],
+                'record' => $content['record'],
+                'changes' => isset($content['changes'])
+                    ? ['against' => $content['changes']['against'], 'phrases' => array_column($content['changes']['list'], 'phrase')]
+                    : null,
+                'crops' => $this->rows($edition),
+            ],
+            ['crops' => count($content['crops']), 'zone' => $content['zone']['name'], 'district' => $content['zone']['district']],
+        );
     }
 
     public function week(EditionDocument $edition, string $base, Reading $reading, int $week): Page
@@ -94,23 +119,39 @@ final class EditionPages
         }
         $first = YearDay::fromNumber(7 * $week - 6);
 
-        return $this->page($edition, $base, $reading, 'week', "weeks/{$week}", [
-            'week' => $content,
-            'cautions' => (object) $cautions,
-            'opens_next' => $content['tasks'] === [] ? $this->opensNext($edition, $week) : [],
-            'previous' => $week === 1 ? WeekList::WEEKS : $week - 1,
-            'next' => $week === WeekList::WEEKS ? 1 : $week + 1,
-            'freezes' => $this->freezes($edition, $first),
-        ], ['day' => Phrase::day($first), 'zone' => $edition->content['zone']['name']]);
+        return $this->page(
+            $edition,
+            $base,
+            $reading,
+            'week',
+            "weeks/{$week}",
+            [
+                'week' => $content,
+                'cautions' => (object) $cautions,
+                'opens_next' => $content['tasks'] === [] ? $this->opensNext($edition, $week) : [],
+                'previous' => $week === 1 ? WeekList::WEEKS : $week - 1,
+                'next' => $week === WeekList::WEEKS ? 1 : $week + 1,
+                'freezes' => $this->freezes($edition, $first),
+            ],
+            ['day' => Phrase::day($first), 'zone' => $edition->content['zone']['name']],
+        );
     }
 
     /** @param  Sheet  $sheet */
     public function crop(EditionDocument $edition, string $base, Reading $reading, array $sheet): Page
     {
-        return $this->page($edition, $base, $reading, 'crop', "crops/{$sheet['slug']}", [
-            'ruler' => $edition->content['ruler'],
-            'crop' => $sheet,
-        ], ['crop' => $sheet['name'], 'zone' => $edition->content['zone']['name']]);
+        return $this->page(
+            $edition,
+            $base,
+            $reading,
+            'crop',
+            "crops/{$sheet['slug']}",
+            [
+                'ruler' => $edition->content['ruler'],
+                'crop' => $sheet,
+            ],
+            ['crop' => $sheet['name'], 'zone' => $edition->content['zone']['name']],
+        );
     }
 
     /**
@@ -120,15 +161,26 @@ final class EditionPages
      */
     public function mine(EditionDocument $edition, string $base, Reading $reading, array $chosen, YearDay $today): Page
     {
-        return $this->page($edition, $base, $reading, 'mine', 'mine'.($chosen === [] ? '' : '?crops='.implode(',', $chosen)), [
-            'starts' => $edition->content['ruler']['starts'],
-            'chosen' => $chosen,
-            'crops' => $this->rows($edition, $chosen),
-            'all' => array_map(static fn (array $sheet): array => ['slug' => $sheet['slug'], 'name' => $sheet['name']], $edition->content['crops']),
-            'week' => $this->weekOf($edition, $today, $chosen),
-            'host' => url(''),
-            'papers' => PaperSize::ofSheet('year', $reading),
-        ], ['zone' => $edition->content['zone']['name']]);
+        return $this->page(
+            $edition,
+            $base,
+            $reading,
+            'mine',
+            'mine'.($chosen === [] ? '' : '?crops='.implode(',', $chosen)),
+            [
+                'starts' => $edition->content['ruler']['starts'],
+                'chosen' => $chosen,
+                'crops' => $this->rows($edition, $chosen),
+                'all' => array_map(
+                    static fn (array $sheet): array => ['slug' => $sheet['slug'], 'name' => $sheet['name']],
+                    $edition->content['crops'],
+                ),
+                'week' => $this->weekOf($edition, $today, $chosen),
+                'host' => url(''),
+                'papers' => PaperSize::ofSheet('year', $reading),
+            ],
+            ['zone' => $edition->content['zone']['name']],
+        );
     }
 
     /**
@@ -138,8 +190,16 @@ final class EditionPages
      * @param  string|null  $crop  slug, of a sheet for one
      * @return Page|null null where the edition has no such crop
      */
-    public function paper(EditionDocument $edition, string $base, Reading $reading, string $sheet, PaperSize $size, array $chosen, ?string $crop, YearDay $today): ?Page
-    {
+    public function paper(
+        EditionDocument $edition,
+        string $base,
+        Reading $reading,
+        string $sheet,
+        PaperSize $size,
+        array $chosen,
+        ?string $crop,
+        YearDay $today,
+    ): ?Page {
         $one = array_column($edition->content['crops'], null, 'slug')[$crop ?? ''] ?? null;
         if ($sheet === 'crop' && $one === null) {
             return null;
@@ -151,25 +211,47 @@ final class EditionPages
             default => $chosen === [] ? '' : '/mine?crops='.implode(',', $chosen),
         };
 
-        return $this->page($edition, $base, $reading, 'paper', "paper/{$sheet}", [
-            'sheet' => $sheet,
-            'size' => $size->value,
-            'ruler' => $edition->content['ruler'],
-            'crops' => in_array($sheet, ['year', 'wall'], true) ? $this->rows($edition, $chosen === [] ? null : $chosen) : [],
-            'week' => $this->weekOf($edition, $today, $chosen === [] ? null : $chosen),
-            'crop' => $one,
-            'url' => url($reading->prefix().$base.$path),
-        ], ['zone' => $zone, 'sheet' => match (true) {
-            $one !== null => Phrase::of('page.crop.title', ['crop' => $one['name'], 'zone' => $zone]),
-            $sheet === 'week' => Phrase::of('page.week.title', ['day' => Phrase::day(YearDay::fromNumber(7 * WeekList::weekOf($today) - 6)), 'zone' => $zone]),
-            default => Phrase::of("sheet.{$sheet}.title", ['zone' => $zone]),
-        }]);
+        return $this->page(
+            $edition,
+            $base,
+            $reading,
+            'paper',
+            "paper/{$sheet}",
+            [
+                'sheet' => $sheet,
+                'size' => $size->value,
+                'ruler' => $edition->content['ruler'],
+                'crops' => in_array($sheet, ['year', 'wall'], true) ? $this->rows($edition, $chosen === [] ? null : $chosen) : [],
+                'week' => $this->weekOf($edition, $today, $chosen === [] ? null : $chosen),
+                'crop' => $one,
+                'url' => url($reading->prefix().$base.$path),
+            ],
+            [
+                'zone' => $zone,
+                'sheet' => match (true) {
+                    $one !== null => Phrase::of('page.crop.title', ['crop' => $one['name'], 'zone' => $zone]),
+                    $sheet === 'week' => Phrase::of('page.week.title', [
+                        'day' => Phrase::day(YearDay::fromNumber(7 * WeekList::weekOf($today) - 6)),
+                        'zone' => $zone,
+                    ]),
+                    default => Phrase::of("sheet.{$sheet}.title", ['zone' => $zone]),
+                },
+            ],
+        );
     }
 
     /** This week, for a frame on another page. */
     public function embed(EditionDocument $edition, string $base, Reading $reading, YearDay $today): Page
     {
-        return $this->page($edition, $base, $reading, 'embed', 'embed', ['week' => $this->weekOf($edition, $today, null)], ['zone' => $edition->content['zone']['name']]);
+        return $this->page(
+            $edition,
+            $base,
+            $reading,
+            'embed',
+            'embed',
+            ['week' => $this->weekOf($edition, $today, null)],
+            ['zone' => $edition->content['zone']['name']],
+        );
     }
 
     /**
@@ -178,14 +260,22 @@ final class EditionPages
      */
     private function rows(EditionDocument $edition, ?array $chosen = null): array
     {
-        return array_values(array_map(static fn (array $sheet): array => [
-            'slug' => $sheet['slug'],
-            'name' => $sheet['name'],
-            'kind' => $sheet['kind'],
-            'family' => $sheet['family'],
-            'also_called' => $sheet['also_called'] ?? null,
-            'routes' => array_map(self::withoutEvidence(...), $sheet['routes']),
-        ], array_filter($edition->content['crops'], static fn (array $sheet): bool => $chosen === null || in_array($sheet['slug'], $chosen, true))));
+        return array_values(
+            array_map(
+                static fn (array $sheet): array => [
+                    'slug' => $sheet['slug'],
+                    'name' => $sheet['name'],
+                    'kind' => $sheet['kind'],
+                    'family' => $sheet['family'],
+                    'also_called' => $sheet['also_called'] ?? null,
+                    'routes' => array_map(self::withoutEvidence(...), $sheet['routes']),
+                ],
+                array_filter(
+                    $edition->content['crops'],
+                    static fn (array $sheet): bool => $chosen === null || in_array($sheet['slug'], $chosen, true),
+                ),
+            ),
+        );
     }
 
     /**
@@ -196,7 +286,11 @@ final class EditionPages
     {
         $week = $edition->content['weeks'][WeekList::weekOf($day) - 1];
 
-        return ['tasks' => array_values(array_filter($week['tasks'], static fn (array $task): bool => $chosen === null || in_array($task['crop'], $chosen, true)))] + $week;
+        return [
+            'tasks' => array_values(
+                array_filter($week['tasks'], static fn (array $task): bool => $chosen === null || in_array($task['crop'], $chosen, true)),
+            ),
+        ] + $week;
     }
 
     /** @return array<string, mixed> */
@@ -223,7 +317,14 @@ final class EditionPages
             $next = $edition->content['weeks'][($week - 1 + $i) % WeekList::WEEKS];
             $opening = array_filter($next['tasks'], static fn (array $task): bool => $task['opening']);
             if ($opening !== []) {
-                return array_values(array_map(static fn (array $t): array => array_intersect_key($t, array_flip(['crop', 'name', 'act', 'opens'])) + ['week' => $next['week']], $opening));
+                return array_values(
+                    array_map(
+                        static fn (array $t): array => array_intersect_key($t, array_flip(['crop', 'name', 'act', 'opens'])) + [
+                            'week' => $next['week'],
+                        ],
+                        $opening,
+                    ),
+                );
             }
         }
 
@@ -235,8 +336,12 @@ final class EditionPages
     {
         $ruler = $edition->content['ruler'];
 
-        return ['starts' => $ruler['starts'], 'seasons' => $ruler['seasons'],
-            'to_come' => $ruler['freeze_to_come'][$day->number - 1], 'has_come' => $ruler['freeze_has_come'][$day->number - 1]];
+        return [
+            'starts' => $ruler['starts'],
+            'seasons' => $ruler['seasons'],
+            'to_come' => $ruler['freeze_to_come'][$day->number - 1],
+            'has_come' => $ruler['freeze_has_come'][$day->number - 1],
+        ];
     }
 
     /**

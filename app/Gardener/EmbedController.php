@@ -14,7 +14,12 @@ class EmbedController
 {
     public function __invoke(Request $request, Zone $zone, EditionPages $pages, PageRenderer $renderer): Response
     {
-        $page = $pages->embed(PublishedEdition::find($zone, null)->open(), PublishedEdition::base($zone, null), Reading::of($request), $zone->today()->yearDay());
+        $page = $pages->embed(
+            PublishedEdition::find($zone, null)->open(),
+            PublishedEdition::base($zone, null),
+            Reading::of($request),
+            $zone->today()->yearDay(),
+        );
 
         return $renderer->respond($page, headers: ['Content-Security-Policy' => SecurityHeaders::FRAMED]);
     }

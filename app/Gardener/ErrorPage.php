@@ -42,16 +42,26 @@ final class ErrorPage
      */
     public static function respond(Request $request, int $status, string $why): ?Response
     {
-        if ($request->is('api/*', 'desk', 'desk/*', 'desk-files/*', 'log', 'open/*', 'up', 'tasks/*') || $request->expectsJson() || preg_match('/\.(json|geojson|csv|ics|atom|pdf|xml|txt)$/', $request->path()) === 1) {
+        if (
+            $request->is('api/*', 'desk', 'desk/*', 'desk-files/*', 'log', 'open/*', 'up', 'tasks/*') ||
+            $request->expectsJson() ||
+            preg_match('/\.(json|geojson|csv|ics|atom|pdf|xml|txt)$/', $request->path()) === 1
+        ) {
             return null;
         }
         $status = in_array($status, self::STATUSES, true) ? $status : ($status >= 500 ? 500 : 400);
-        $reading = Reading::named((string) $request->segment(1)) ?? new Reading;
+        $reading = Reading::named((string) $request->segment(1)) ?? new Reading();
         $path = PublicSite::root().'/'.self::file($status, $reading);
 
         $why = $status === 404 && $reading->language === Words::SOURCE ? e($why) : '';
 
-        return is_file($path) ? new Response(str_replace(self::EMPTY, $why === '' ? '' : "<p class=\"why\">{$why}</p>", (string) file_get_contents($path)), $status, ['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Robots-Tag' => 'noindex']) : null;
+        return is_file($path)
+            ? new Response(
+                str_replace(self::EMPTY, $why === '' ? '' : "<p class=\"why\">{$why}</p>", (string) file_get_contents($path)),
+                $status,
+                ['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Robots-Tag' => 'noindex'],
+            )
+            : null;
     }
 
     private static function file(int $status, Reading $reading): string

@@ -22,7 +22,9 @@ class HomeController
             return new RedirectResponse(Page::address($reading, "/zones/{$found->firstOrFail()->slug}/this-week"));
         }
         $html = $asked === '' ? PublicSite::read('', $reading) : null;
-        $html ??= $renderer->render([HomePage::page($found->isEmpty() ? $zones : $found, $asked !== '', $found->isNotEmpty(), $reading)])[0];
+        $html ??= $renderer->render([
+            HomePage::page($found->isEmpty() ? $zones : $found, $asked !== '', $found->isNotEmpty(), $reading),
+        ])[0];
 
         return response($html)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => 'public, max-age=60']);
     }

@@ -29,19 +29,31 @@ final class HomePage
         if ($plain === '') {
             return $zones;
         }
-        $names = $zones->mapWithKeys(static fn (Zone $zone): array => [$zone->id => array_values(array_map(PlainText::of(...), array_filter([
-            $zone->name,
-            $zone->district,
-            ...$zone->settlements->pluck('name')->all(),
-            ...$zone->settlements->pluck('postcode')->all(),
-        ])))]);
+        $names = $zones->mapWithKeys(
+            static fn (Zone $zone): array => [
+                $zone->id => array_values(
+                    array_map(
+                        PlainText::of(...),
+                        array_filter([
+                            $zone->name,
+                            $zone->district,
+                            ...$zone->settlements->pluck('name')->all(),
+                            ...$zone->settlements->pluck('postcode')->all(),
+                        ]),
+                    ),
+                ),
+            ],
+        );
         $number = ctype_digit($plain);
-        foreach ([
-            static fn (string $name): bool => $name === $plain,
-            static fn (string $name): bool => str_starts_with($name, $plain),
-            static fn (string $name): bool => $number ? ctype_digit($name) && strlen($name) === strlen($plain) && abs((int) $name - (int) $plain) <= self::NEXT_POSTCODES
-                : ! ctype_digit($name) && PlainText::isNear($plain, $name),
-        ] as $fits) {
+        foreach (
+            [
+                static fn (string $name): bool => $name === $plain,
+                static fn (string $name): bool => str_starts_with($name, $plain),
+                static fn (string $name): bool => $number
+                    ? ctype_digit($name) && strlen($name) === strlen($plain) && abs((int) $name - (int) $plain) <= self::NEXT_POSTCODES
+                    : ! ctype_digit($name) && PlainText::isNear($plain, $name),
+            ] as $fits
+        ) {
             $found = $zones->filter(static fn (Zone $zone): bool => array_filter($names[$zone->id], $fits) !== [])->values();
             if ($found->isNotEmpty()) {
                 return $found;
@@ -60,7 +72,14 @@ final class HomePage
     {
         $plain = PlainText::of($asked);
         foreach ($zones as $zone) {
-            foreach (array_filter([$zone->name, $zone->district, ...$zone->settlements->pluck('name')->all(), ...$zone->settlements->pluck('postcode')->all()]) as $name) {
+            foreach (
+                array_filter([
+                    $zone->name,
+                    $zone->district,
+                    ...$zone->settlements->pluck('name')->all(),
+                    ...$zone->settlements->pluck('postcode')->all(),
+                ]) as $name
+            ) {
                 if (str_starts_with(PlainText::of((string) $name), $plain)) {
                     return true;
                 }
@@ -75,20 +94,32 @@ final class HomePage
     {
         $boundaries = ZoneBoundary::byZone();
 
-        return new Page('home', '/', [
-            'asked' => $asked,
-            'found' => $found,
-            'zones' => $zones->map(static fn (Zone $zone): array => [
-                'slug' => $zone->slug,
-                'name' => $zone->name,
-                'district' => $zone->district,
-                'height_m' => $zone->height_m,
-                'latitude' => $zone->latitude,
-                'longitude' => $zone->longitude,
-                'rings' => isset($boundaries[$zone->id]) ? $boundaries[$zone->id]->drawn() : [],
-                'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
-            ])->all(),
-        ], $reading->say('page.home.head'), $reading->say('page.home.description'), null, $reading,
-            Translation::of($reading->language, array_values($zones->pluck('district')->unique()->all())));
+        return new Page(
+            'home',
+            '/',
+            [
+                'asked' => $asked,
+                'found' => $found,
+                'zones' => $zones
+                    ->map(
+                        static fn (Zone $zone): array => [
+                            'slug' => $zone->slug,
+                            'name' => $zone->name,
+                            'district' => $zone->district,
+                            'height_m' => $zone->height_m,
+                            'latitude' => $zone->latitude,
+                            'longitude' => $zone->longitude,
+                            'rings' => isset($boundaries[$zone->id]) ? $boundaries[$zone->id]->drawn() : [],
+                            'settlements' => $zone->settlements->map(static fn (Settlement $s): array => $s->toArray())->all(),
+                        ],
+                    )
+                    ->all(),
+            ],
+            $reading->say('page.home.head'),
+            $reading->say('page.home.description'),
+            null,
+            $reading,
+            Translation::of($reading->language, array_values($zones->pluck('district')->unique()->all())),
+        );
     }
 }

@@ -25,18 +25,26 @@ class LabelController
         $sheet = isset(self::SHEETS[$asked]) ? $asked : 'strips';
         $sowings = array_slice($underWay->of($zone, $zone->today()), 0, self::MOST);
         abort_if($sowings === [], 404, 'Nothing stands by the log, so there is nothing to label. Log a sowing first.');
-        $labels = array_map(static fn (array $s): array => [
-            'crop' => $s['name'],
-            'variety' => $s['variety'],
-            'bed' => $s['bed']['name'] ?? null,
-            'on' => $s['days']['set_out'] ?? $s['days']['sown'],
-            'act' => $s['days']['set_out'] !== null ? 'set-out' : ($s['under_cover'] ? 'start-under-cover' : 'sow-outdoors'),
-            'up' => $s['days']['up'] ?? $s['goes_on']['up'][1] ?? null,
-            'thin' => $s['days']['thinned'] ?? $s['goes_on']['thin'] ?? null,
-            'pick' => $s['days']['first_picked'] ?? $s['goes_on']['first_pick'][1] ?? null,
-        ], $sowings);
+        $labels = array_map(
+            static fn (array $s): array => [
+                'crop' => $s['name'],
+                'variety' => $s['variety'],
+                'bed' => $s['bed']['name'] ?? null,
+                'on' => $s['days']['set_out'] ?? $s['days']['sown'],
+                'act' => $s['days']['set_out'] !== null ? 'set-out' : ($s['under_cover'] ? 'start-under-cover' : 'sow-outdoors'),
+                'up' => $s['days']['up'] ?? ($s['goes_on']['up'][1] ?? null),
+                'thin' => $s['days']['thinned'] ?? ($s['goes_on']['thin'] ?? null),
+                'pick' => $s['days']['first_picked'] ?? ($s['goes_on']['first_pick'][1] ?? null),
+            ],
+            $sowings,
+        );
         $title = Say::key('labels.title', ['zone' => $zone->name]);
 
-        return $press->respond(new Page('labels', null, ['sheet' => $sheet, 'labels' => $labels, 'printed' => $zone->today()->iso()], $title, $title), self::SHEETS[$sheet], "{$zone->slug}-labels.pdf", 'private, no-store');
+        return $press->respond(
+            new Page('labels', null, ['sheet' => $sheet, 'labels' => $labels, 'printed' => $zone->today()->iso()], $title, $title),
+            self::SHEETS[$sheet],
+            "{$zone->slug}-labels.pdf",
+            'private, no-store',
+        );
     }
 }

@@ -15,7 +15,13 @@ class NewsController
     {
         PublishedEdition::find($zone, null);
         $xml = $feed->write($zone, Reading::of($request));
-        $response = response($xml)->withHeaders(['Content-Type' => 'application/atom+xml; charset=utf-8', 'Access-Control-Allow-Origin' => '*', 'Cache-Control' => 'public, max-age=300'])->setEtag(hash('sha256', $xml));
+        $response = response($xml)
+            ->withHeaders([
+                'Content-Type' => 'application/atom+xml; charset=utf-8',
+                'Access-Control-Allow-Origin' => '*',
+                'Cache-Control' => 'public, max-age=300',
+            ])
+            ->setEtag(hash('sha256', $xml));
         $response->isNotModified($request);
 
         return $response;

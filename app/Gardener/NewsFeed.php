@@ -28,7 +28,7 @@ final class NewsFeed
     {
         $entries = [...$this->editions($zone, $reading), ...$this->advisories($zone, $reading)];
         usort($entries, static fn (array $a, array $b): int => $b['updated'] <=> $a['updated']);
-        $xml = new XMLWriter;
+        $xml = new XMLWriter();
         $xml->openMemory();
         $xml->startDocument('1.0', 'UTF-8');
         $xml->startElementNs(null, 'feed', 'http://www.w3.org/2005/Atom');
@@ -62,7 +62,9 @@ final class NewsFeed
     private function editions(Zone $zone, Reading $reading): array
     {
         $entries = [];
-        foreach (Edition::query()->where('zone_id', $zone->id)->whereNotNull('in_force_at')->orderByDesc('number')->limit(self::EDITIONS)->get() as $edition) {
+        foreach (
+            Edition::query()->where('zone_id', $zone->id)->whereNotNull('in_force_at')->orderByDesc('number')->limit(self::EDITIONS)->get() as $edition
+        ) {
             if (! $edition->isSound()) {
                 continue;
             }
@@ -70,8 +72,17 @@ final class NewsFeed
             $document = $edition->setRelation('zone', $zone)->open();
             $words = $reading->words($reading->own($document));
             $changes = array_map(static fn (array $c): string => $words->phrase($c['phrase']), $document->content['changes']['list'] ?? []);
-            $entries[] = ['id' => $url, 'title' => $reading->say($edition->standing ? 'news.edition' : 'news.edition-withdrawn', ['number' => $edition->number]), 'updated' => $edition->withdrawn_on ?? $edition->in_force_at ?? now(), 'author' => $edition->published_by, 'url' => $url,
-                'text' => implode("\n", array_filter([$words->own((string) $edition->withdrawn_why), $words->own($edition->note), ...$changes]))];
+            $entries[] = [
+                'id' => $url,
+                'title' => $reading->say($edition->standing ? 'news.edition' : 'news.edition-withdrawn', ['number' => $edition->number]),
+                'updated' => $edition->withdrawn_on ?? ($edition->in_force_at ?? now()),
+                'author' => $edition->published_by,
+                'url' => $url,
+                'text' => implode(
+                    "\n",
+                    array_filter([$words->own((string) $edition->withdrawn_why), $words->own($edition->note), ...$changes]),
+                ),
+            ];
         }
 
         return $entries;
@@ -84,9 +95,20 @@ final class NewsFeed
         foreach (Advisory::query()->where('zone_id', $zone->id)->orderByDesc('id')->limit(self::ADVISORIES)->get() as $advisory) {
             $url = url("{$reading->prefix()}/zones/{$zone->slug}/this-week");
             $words = $reading->words(Translation::of($reading->language, $advisory->texts()));
-            $entries[] = ['id' => url("{$reading->prefix()}/zones/{$zone->slug}/advisories/{$advisory->id}"), 'title' => $reading->say($advisory->withdrawn_on === null ? 'news.advice' : 'news.withdrawn', ['zone' => $zone->name]),
-                'updated' => $advisory->updated_at ?? now(), 'author' => $advisory->author, 'url' => $url,
-                'text' => implode("\n", array_filter([...array_map($words->own(...), $advisory->texts()), $reading->say('news.until', ['day' => Phrase::day(Day::fromIso($advisory->until->format('Y-m-d'))->yearDay())])]))];
+            $entries[] = [
+                'id' => url("{$reading->prefix()}/zones/{$zone->slug}/advisories/{$advisory->id}"),
+                'title' => $reading->say($advisory->withdrawn_on === null ? 'news.advice' : 'news.withdrawn', ['zone' => $zone->name]),
+                'updated' => $advisory->updated_at ?? now(),
+                'author' => $advisory->author,
+                'url' => $url,
+                'text' => implode(
+                    "\n",
+                    array_filter([
+                        ...array_map($words->own(...), $advisory->texts()),
+                        $reading->say('news.until', ['day' => Phrase::day(Day::fromIso($advisory->until->format('Y-m-d'))->yearDay())]),
+                    ]),
+                ),
+            ];
         }
 
         return $entries;

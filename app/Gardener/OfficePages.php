@@ -16,7 +16,15 @@ final class OfficePages
     {
         $office = Office::theOne();
 
-        return new Page('office', "/{$which}", ['which' => $which, 'office' => $office?->only(['name', 'mail', 'phone', 'address', 'hours', 'licence'])],
-            $reading->say("office.{$which}.title"), $reading->say("office.{$which}.intro"), null, $reading, Translation::of($reading->language, $office?->texts() ?? []));
+        return new Page(
+            'office',
+            "/{$which}",
+            ['which' => $which, 'office' => $office?->only(['name', 'mail', 'phone', 'address', 'hours', 'licence'])],
+            $reading->say("office.{$which}.title"),
+            $reading->say("office.{$which}.intro"),
+            null,
+            $reading,
+            Translation::of($reading->language, $office?->texts() ?? []),
+        );
     }
 }

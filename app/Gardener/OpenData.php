@@ -41,12 +41,32 @@ final class OpenData
             'version' => self::VERSION,
             'office' => $office?->name,
             'licence' => $office?->licence,
-            'tables' => array_combine(self::TABLES, array_map(static fn (string $t): array => ['json' => $at("{$t}.json"), 'csv' => $at("{$t}.csv")], self::TABLES)),
+            'tables' => array_combine(
+                self::TABLES,
+                array_map(static fn (string $t): array => ['json' => $at("{$t}.json"), 'csv' => $at("{$t}.csv")], self::TABLES),
+            ),
             'boundaries' => $at('zones.geojson'),
             'seal_key' => OpenSeal::key(),
             'check' => $at('check-edition.txt'),
-            'zones' => array_values(PublicSite::zones()->map(static fn (Zone $z): array => ['zone' => $z->slug,
-                'tables' => array_combine(self::ZONE_TABLES, array_map(static fn (string $t): array => ['json' => $at("zones/{$z->slug}/{$t}.json"), 'csv' => $at("zones/{$z->slug}/{$t}.csv")], self::ZONE_TABLES))])->all()),
+            'zones' => array_values(
+                PublicSite::zones()
+                    ->map(
+                        static fn (Zone $z): array => [
+                            'zone' => $z->slug,
+                            'tables' => array_combine(
+                                self::ZONE_TABLES,
+                                array_map(
+                                    static fn (string $t): array => [
+                                        'json' => $at("zones/{$z->slug}/{$t}.json"),
+                                        'csv' => $at("zones/{$z->slug}/{$t}.csv"),
+                                    ],
+                                    self::ZONE_TABLES,
+                                ),
+                            ),
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 
@@ -82,15 +102,43 @@ final class OpenData
     {
         $boundaries = ZoneBoundary::byZone();
 
-        return ['type' => 'FeatureCollection', 'features' => array_values(PublicSite::zones()->map(static fn (Zone $z): array => ['type' => 'Feature', 'id' => $z->slug,
-            'geometry' => isset($boundaries[$z->id]) ? $boundaries[$z->id]->toGeoJson() : ['type' => 'Point', 'coordinates' => [$z->longitude, $z->latitude]],
-            'properties' => ['zone' => $z->slug, 'name' => $z->name, 'district' => $z->district, 'height_m' => $z->height_m]])->all())];
+        return [
+            'type' => 'FeatureCollection',
+            'features' => array_values(
+                PublicSite::zones()
+                    ->map(
+                        static fn (Zone $z): array => [
+                            'type' => 'Feature',
+                            'id' => $z->slug,
+                            'geometry' => isset($boundaries[$z->id])
+                                ? $boundaries[$z->id]->toGeoJson()
+                                : ['type' => 'Point', 'coordinates' => [$z->longitude, $z->latitude]],
+                            'properties' => [
+                                'zone' => $z->slug,
+                                'name' => $z->name,
+                                'district' => $z->district,
+                                'height_m' => $z->height_m,
+                            ],
+                        ],
+                    )
+                    ->all(),
+            ),
+        ];
     }
 
     /** @param  list<Row>  $rows */
     public static function csv(array $rows): string
     {
-        return CsvText::of([...($rows === [] ? [] : [array_keys($rows[0])]), ...array_map(static fn (array $row): array => array_map(static fn (string|int|float|bool|null $cell): string|int|float => is_bool($cell) ? (int) $cell : $cell ?? '', array_values($row)), $rows)]);
+        return CsvText::of([
+            ...$rows === [] ? [] : [array_keys($rows[0])],
+            ...array_map(
+                static fn (array $row): array => array_map(
+                    static fn (string|int|float|bool|null $cell): string|int|float => is_bool($cell) ? (int) $cell : $cell ?? '',
+                    array_values($row),
+                ),
+                $rows,
+            ),
+        ]);
     }
 
     /** @return string how an edition is cited, so that it is found again and known to be the one */
@@ -98,27 +146,71 @@ final class OpenData
     {
         $office = Office::theOne();
 
-        return ($office === null ? '' : "{$office->name}: ")."Sowing calendar, {$edition->zone->name}. Edition {$edition->number}, {$edition->published_on->format('Y-m-d')}. "
-            .url("/zones/{$edition->zone->slug}/editions/{$edition->number}").". SHA-256 {$edition->checksum}.";
+        return ($office === null ? '' : "{$office->name}: ").
+            "Sowing calendar, {$edition->zone->name}. Edition {$edition->number}, {$edition->published_on->format('Y-m-d')}. ".
+            url("/zones/{$edition->zone->slug}/editions/{$edition->number}").
+            ". SHA-256 {$edition->checksum}.";
     }
 
     /** @return list<Row> */
     private function zones(): array
     {
-        return array_values(PublicSite::zones()->map(static fn (Zone $z): array => ['zone' => $z->slug, 'name' => $z->name, 'district' => $z->district, 'latitude' => $z->latitude, 'longitude' => $z->longitude,
-            'height_m' => $z->height_m, 'settlements' => $z->settlements->map(static fn (Settlement $s): string => trim("{$s->name} {$s->postcode}"))->implode('; '), 'edition' => $z->currentEdition?->number,
-            'url' => url("/zones/{$z->slug}")])->all());
+        return array_values(
+            PublicSite::zones()
+                ->map(
+                    static fn (Zone $z): array => [
+                        'zone' => $z->slug,
+                        'name' => $z->name,
+                        'district' => $z->district,
+                        'latitude' => $z->latitude,
+                        'longitude' => $z->longitude,
+                        'height_m' => $z->height_m,
+                        'settlements' => $z->settlements
+                            ->map(static fn (Settlement $s): string => trim("{$s->name} {$s->postcode}"))
+                            ->implode('; '),
+                        'edition' => $z->currentEdition?->number,
+                        'url' => url("/zones/{$z->slug}"),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return list<Row> */
     private function editions(): array
     {
         $rows = [];
-        foreach (Edition::query()->select([...Edition::TOLD, 'seal'])->with('zone')->whereNotNull('in_force_at')->orderBy('zone_id')->orderBy('number')->get() as $edition) {
-            $parts = [$edition->zone->slug, (string) $edition->number, $edition->published_on->format('Y-m-d'), $edition->published_by, $edition->note, $edition->checksum];
-            $rows[] = ['zone' => $edition->zone->slug, 'edition' => $edition->number, 'published_on' => $parts[2], 'published_by' => $edition->published_by, 'signed_by' => $edition->signed_by, 'note' => $edition->note,
-                'withdrawn_on' => $edition->withdrawn_on?->format('Y-m-d'), 'withdrawn_why' => $edition->withdrawn_why, 'document' => url("/zones/{$edition->zone->slug}/editions/{$edition->number}/calendar.json"),
-                'sha256' => $edition->checksum, 'signature' => OpenSeal::of(...$parts), 'citation' => self::citation($edition)];
+        foreach (
+            Edition::query()
+                ->select([...Edition::TOLD, 'seal'])
+                ->with('zone')
+                ->whereNotNull('in_force_at')
+                ->orderBy('zone_id')
+                ->orderBy('number')
+                ->get() as $edition
+        ) {
+            $parts = [
+                $edition->zone->slug,
+                (string) $edition->number,
+                $edition->published_on->format('Y-m-d'),
+                $edition->published_by,
+                $edition->note,
+                $edition->checksum,
+            ];
+            $rows[] = [
+                'zone' => $edition->zone->slug,
+                'edition' => $edition->number,
+                'published_on' => $parts[2],
+                'published_by' => $edition->published_by,
+                'signed_by' => $edition->signed_by,
+                'note' => $edition->note,
+                'withdrawn_on' => $edition->withdrawn_on?->format('Y-m-d'),
+                'withdrawn_why' => $edition->withdrawn_why,
+                'document' => url("/zones/{$edition->zone->slug}/editions/{$edition->number}/calendar.json"),
+                'sha256' => $edition->checksum,
+                'signature' => OpenSeal::of(...$parts),
+                'citation' => self::citation($edition),
+            ];
         }
 
         return $rows;
@@ -131,10 +223,23 @@ final class OpenData
         foreach ($edition->content['crops'] as $sheet) {
             foreach ($sheet['routes'] as $route) {
                 foreach (WeekList::dates($route) as $i => $span) {
-                    $rows[] = self::of($edition) + ['crop' => $sheet['slug'], 'name' => $sheet['name'], 'latin' => $sheet['latin'], 'family' => $sheet['family'], 'route' => $route['route'], 'act' => $route['act'],
-                        'first' => $span['first'], 'last' => $span['last'], 'days' => $span['days'], 'fair_chance_of_ten' => $span['of_ten'] ?? null,
-                        'under_cover_first' => $route['under_cover'][$i]['first'] ?? null, 'under_cover_last' => $route['under_cover'][$i]['last'] ?? null,
-                        'harvest_first' => $route['harvests'][$i]['first'] ?? null, 'harvest_last' => $route['harvests'][$i]['last'] ?? null, 'school' => $sheet['school']];
+                    $rows[] = self::of($edition) + [
+                        'crop' => $sheet['slug'],
+                        'name' => $sheet['name'],
+                        'latin' => $sheet['latin'],
+                        'family' => $sheet['family'],
+                        'route' => $route['route'],
+                        'act' => $route['act'],
+                        'first' => $span['first'],
+                        'last' => $span['last'],
+                        'days' => $span['days'],
+                        'fair_chance_of_ten' => $span['of_ten'] ?? null,
+                        'under_cover_first' => $route['under_cover'][$i]['first'] ?? null,
+                        'under_cover_last' => $route['under_cover'][$i]['last'] ?? null,
+                        'harvest_first' => $route['harvests'][$i]['first'] ?? null,
+                        'harvest_last' => $route['harvests'][$i]['last'] ?? null,
+                        'school' => $sheet['school'],
+                    ];
                 }
             }
         }
@@ -149,9 +254,23 @@ final class OpenData
         foreach ($edition->content['crops'] as $sheet) {
             foreach ($sheet['routes'] as $route) {
                 foreach ($route['evidence'] as $i => $e) {
-                    $rows[] = self::of($edition) + ['crop' => $sheet['slug'], 'route' => $route['route'], 'window' => $i + 1, 'best_day' => $e['best'], 'best_first' => $e['span']['first'] ?? null, 'best_last' => $e['span']['last'] ?? null,
-                        'harvests' => $e['harvests'], 'years' => $e['years'], 'slack_days' => $e['slack'], 'from_first_10' => $e['from_first'][0] ?? null, 'from_first_50' => $e['from_first'][1] ?? null, 'from_first_90' => $e['from_first'][2] ?? null,
-                        'from_last_10' => $e['from_last'][0] ?? null, 'from_last_50' => $e['from_last'][1] ?? null, 'from_last_90' => $e['from_last'][2] ?? null];
+                    $rows[] = self::of($edition) + [
+                        'crop' => $sheet['slug'],
+                        'route' => $route['route'],
+                        'window' => $i + 1,
+                        'best_day' => $e['best'],
+                        'best_first' => $e['span']['first'] ?? null,
+                        'best_last' => $e['span']['last'] ?? null,
+                        'harvests' => $e['harvests'],
+                        'years' => $e['years'],
+                        'slack_days' => $e['slack'],
+                        'from_first_10' => $e['from_first'][0] ?? null,
+                        'from_first_50' => $e['from_first'][1] ?? null,
+                        'from_first_90' => $e['from_first'][2] ?? null,
+                        'from_last_10' => $e['from_last'][0] ?? null,
+                        'from_last_50' => $e['from_last'][1] ?? null,
+                        'from_last_90' => $e['from_last'][2] ?? null,
+                    ];
                 }
             }
         }
@@ -164,8 +283,19 @@ final class OpenData
     {
         $ruler = $edition->content['ruler'];
 
-        return array_map(static fn (int $day): array => self::of($edition) + ['day' => YearDay::fromNumber($day)->iso(), 'freeze_chance' => $ruler['freeze_chance'][$day - 1], 'freeze_to_come' => $ruler['freeze_to_come'][$day - 1],
-            'freeze_has_come' => $ruler['freeze_has_come'][$day - 1], 'hot_chance' => $ruler['hot_chance'][$day - 1], 'soil_c' => $ruler['soil'][$day - 1], 'day_length_h' => $ruler['day_length'][$day - 1], 'seasons' => $ruler['seasons']], range(1, YearDay::YEAR));
+        return array_map(
+            static fn (int $day): array => self::of($edition) + [
+                'day' => YearDay::fromNumber($day)->iso(),
+                'freeze_chance' => $ruler['freeze_chance'][$day - 1],
+                'freeze_to_come' => $ruler['freeze_to_come'][$day - 1],
+                'freeze_has_come' => $ruler['freeze_has_come'][$day - 1],
+                'hot_chance' => $ruler['hot_chance'][$day - 1],
+                'soil_c' => $ruler['soil'][$day - 1],
+                'day_length_h' => $ruler['day_length'][$day - 1],
+                'seasons' => $ruler['seasons'],
+            ],
+            range(1, YearDay::YEAR),
+        );
     }
 
     /** @return list<Row> */
@@ -188,7 +318,10 @@ final class OpenData
     /** @return list<Row> what each column means; kept beside the code in docs/open-data.csv */
     private function dictionary(): array
     {
-        $lines = array_map(static fn (string $line): array => str_getcsv($line), file(base_path('docs/open-data.csv'), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: []);
+        $lines = array_map(
+            static fn (string $line): array => str_getcsv($line),
+            file(base_path('docs/open-data.csv'), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [],
+        );
         $heading = array_map(strval(...), array_shift($lines) ?? []);
 
         return array_map(static fn (array $cells): array => array_combine($heading, $cells), $lines);

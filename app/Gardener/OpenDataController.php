@@ -44,7 +44,10 @@ class OpenDataController
     /** @param  list<array<string, string|int|float|bool|null>>  $rows */
     private function rows(Request $request, array $rows, string $name, string $format): Response
     {
-        return $format === 'csv' ? $this->send($request, OpenData::csv($rows), 'text/csv; charset=utf-8')->withHeaders(['Content-Disposition' => "attachment; filename=\"{$name}.csv\""])
+        return $format === 'csv'
+            ? $this->send($request, OpenData::csv($rows), 'text/csv; charset=utf-8')->withHeaders([
+                'Content-Disposition' => "attachment; filename=\"{$name}.csv\"",
+            ])
             : $this->json($request, ['version' => OpenData::VERSION, 'data' => $rows]);
     }
 
@@ -56,7 +59,9 @@ class OpenDataController
 
     private function send(Request $request, string $text, string $type): Response
     {
-        $response = response($text)->withHeaders(['Content-Type' => $type, 'Access-Control-Allow-Origin' => '*', 'Cache-Control' => 'public, max-age=3600'])->setEtag(hash('sha256', $text));
+        $response = response($text)
+            ->withHeaders(['Content-Type' => $type, 'Access-Control-Allow-Origin' => '*', 'Cache-Control' => 'public, max-age=3600'])
+            ->setEtag(hash('sha256', $text));
         $response->isNotModified($request);
 
         return $response;

@@ -16,7 +16,9 @@ final class OwnCrops
     {
         $asked = explode(',', $request->string('crops')->toString());
 
-        return array_values(array_filter(array_column($edition->content['crops'], 'slug'), static fn (string $slug): bool => in_array($slug, $asked, true)));
+        return array_values(
+            array_filter(array_column($edition->content['crops'], 'slug'), static fn (string $slug): bool => in_array($slug, $asked, true)),
+        );
     }
 
     /** What a feed holds: `?crops=kale,radish&events=short`. */

@@ -21,7 +21,7 @@ final readonly class Page
         public string $title,
         public string $description,
         public ?string $feed = null,
-        public Reading $reading = new Reading,
+        public Reading $reading = new Reading(),
         public array $own = [],
     ) {
     }
@@ -29,7 +29,10 @@ final readonly class Page
     /** @return string what the page is rendered from, as JSON */
     public function json(): string
     {
-        return json_encode(['page' => $this->name, 'path' => $this->path, 'props' => $this->props], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return json_encode(
+            ['page' => $this->name, 'path' => $this->path, 'props' => $this->props],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     /** @return array<string, string> addresses of the same page in every reading, by language; metric ones, which a search engine lists */

@@ -62,14 +62,25 @@ final class PageRenderer
      */
     public function respond(Page $page, string $cache = 'public, max-age=300', array $headers = [], int $status = 200): Response
     {
-        return response($this->render([$page])[0], $status)->withHeaders(['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => $cache] + $headers);
+        return response($this->render([$page])[0], $status)->withHeaders(
+            ['Content-Type' => 'text/html; charset=utf-8', 'Cache-Control' => $cache] + $headers,
+        );
     }
 
     /** @return string fingerprint of the components, of the shell around them and of what they load: other ones make other pages */
     public function program(): string
     {
-        return $this->program ??= hash('sha256', implode('', array_map(static fn (string $f): string => is_file($f) ? (string) hash_file('sha256', $f) : '',
-            [self::path(), public_path('build/manifest.json'), resource_path('views/gardener.blade.php')])));
+        return $this->program ??= hash(
+            'sha256',
+            implode(
+                '',
+                array_map(static fn (string $f): string => is_file($f) ? (string) hash_file('sha256', $f) : '', [
+                    self::path(),
+                    public_path('build/manifest.json'),
+                    resource_path('views/gardener.blade.php'),
+                ]),
+            ),
+        );
     }
 
     /**
@@ -91,7 +102,11 @@ final class PageRenderer
         foreach ($pages as $key => $page) {
             $alike[json_encode($page->reading->told() + ['own' => (object) $page->own], JSON_THROW_ON_ERROR)][$key] = $page->json();
         }
-        $parts = array_map(static fn (string $reading, array $pages): string => "{\"reading\":{$reading},\"pages\":[".implode(',', $pages).']}', array_keys($alike), $alike);
+        $parts = array_map(
+            static fn (string $reading, array $pages): string => "{\"reading\":{$reading},\"pages\":[".implode(',', $pages).']}',
+            array_keys($alike),
+            $alike,
+        );
         $keys = array_merge(...array_map(array_keys(...), array_values($alike)));
         $result = Process::timeout(300)
             ->input('{"readings":'.json_encode($readings, JSON_THROW_ON_ERROR).',"parts":['.implode(',', $parts).']}')
@@ -101,7 +116,8 @@ final class PageRenderer
         }
         $html = json_decode($result->output(), true, 8, JSON_THROW_ON_ERROR);
 
-        return is_array($html) && count($html) === count($keys) ? array_combine($keys, $html)
+        return is_array($html) && count($html) === count($keys)
+            ? array_combine($keys, $html)
             : throw new RuntimeException('The renderer gave back another number of pages than it was asked for.');
     }
 
@@ -117,8 +133,10 @@ final class PageRenderer
     /** @return list<string> addresses of the letters that every page is set in */
     private static function fonts(): array
     {
-        return array_map(Vite::asset(...), ['node_modules/@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
-            'node_modules/@fontsource-variable/source-sans-3/files/source-sans-3-latin-wght-normal.woff2']);
+        return array_map(Vite::asset(...), [
+            'node_modules/@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
+            'node_modules/@fontsource-variable/source-sans-3/files/source-sans-3-latin-wght-normal.woff2',
+        ]);
     }
 
     private static function path(): string

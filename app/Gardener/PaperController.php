@@ -11,8 +11,11 @@ use Illuminate\Http\Response;
 /** A calendar on paper: as a page to print, and as PDF. */
 class PaperController
 {
-    public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer, private readonly PressRoom $press)
-    {
+    public function __construct(
+        private readonly EditionPages $pages,
+        private readonly PageRenderer $renderer,
+        private readonly PressRoom $press,
+    ) {
     }
 
     public function page(Request $request, Zone $zone): Response
@@ -31,8 +34,16 @@ class PaperController
         $edition = PublishedEdition::find($zone, $number)->open();
         $crop = $request->string('crop')->toString();
 
-        return $this->pages->paper($edition, PublishedEdition::base($zone, $number), Reading::of($request), (string) $request->route('sheet'), $this->size($request),
-            OwnCrops::of($request, $edition), $crop === '' ? null : $crop, $zone->today()->yearDay()) ?? abort(404, 'There is no such crop in this calendar.');
+        return $this->pages->paper(
+            $edition,
+            PublishedEdition::base($zone, $number),
+            Reading::of($request),
+            (string) $request->route('sheet'),
+            $this->size($request),
+            OwnCrops::of($request, $edition),
+            $crop === '' ? null : $crop,
+            $zone->today()->yearDay(),
+        ) ?? abort(404, 'There is no such crop in this calendar.');
     }
 
     private function size(Request $request): PaperSize

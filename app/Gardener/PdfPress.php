@@ -74,27 +74,58 @@ final class PdfPress
 
     private static function run(string $program, string $folder, bool $withoutSandbox): ProcessResult
     {
-        return Process::timeout(self::SECONDS)->run([$program, '--headless', ...($withoutSandbox ? ['--no-sandbox'] : []), '--disable-gpu', '--no-first-run', '--disable-background-networking', '--disable-component-update',
-            '--disable-sync', '--disable-quic', '--disable-dev-shm-usage', '--disable-extensions', '--host-resolver-rules=MAP * ~NOTFOUND', '--allow-file-access-from-files', "--user-data-dir={$folder}/profile",
-            '--no-pdf-header-footer', '--generate-pdf-document-outline', "--print-to-pdf={$folder}/sheet.pdf", "file://{$folder}/sheet.html"]);
+        return Process::timeout(self::SECONDS)->run([
+            $program,
+            '--headless',
+            ...$withoutSandbox ? ['--no-sandbox'] : [],
+            '--disable-gpu',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-quic',
+            '--disable-dev-shm-usage',
+            '--disable-extensions',
+            '--host-resolver-rules=MAP * ~NOTFOUND',
+            '--allow-file-access-from-files',
+            "--user-data-dir={$folder}/profile",
+            '--no-pdf-header-footer',
+            '--generate-pdf-document-outline',
+            "--print-to-pdf={$folder}/sheet.pdf",
+            "file://{$folder}/sheet.html",
+        ]);
     }
 
     private function plainly(string $html, PaperSize $size): string
     {
-        $options = new Options;
+        $options = new Options();
         $options->setIsRemoteEnabled(false);
         $options->setIsPhpEnabled(false);
         $options->setDefaultFont('DejaVu Serif');
         $press = new Dompdf($options);
-        $press->setPaper(match ($size) {
-            PaperSize::A4 => 'a4',
-            PaperSize::Letter => 'letter',
-            PaperSize::A3 => 'a3',
-            PaperSize::Tabloid => 'tabloid',
-        }, $size === PaperSize::A3 || $size === PaperSize::Tabloid ? 'landscape' : 'portrait');
+        $press->setPaper(
+            match ($size) {
+                PaperSize::A4 => 'a4',
+                PaperSize::Letter => 'letter',
+                PaperSize::A3 => 'a3',
+                PaperSize::Tabloid => 'tabloid',
+            },
+            $size === PaperSize::A3 || $size === PaperSize::Tabloid ? 'landscape' : 'portrait',
+        );
         // Charts are left out: its drawing knows no hatches, and the dates beside them say the same.
-        $text = preg_replace(['#<link[^>]*>#', '#<style>.*?</style>#s', '#<svg(?![^>]*class="code")[^>]*>.*?</svg>#s'], ['', '', ''], $html);
-        $press->loadHtml(str_replace('</head>', '<style>'.(string) file_get_contents(resource_path('css/press.css')).'</style></head>', (string) $text), 'UTF-8');
+        $text = preg_replace(
+            ['#<link[^>]*>#', '#<style>.*?</style>#s', '#<svg(?![^>]*class="code")[^>]*>.*?</svg>#s'],
+            ['', '', ''],
+            $html,
+        );
+        $press->loadHtml(
+            str_replace(
+                '</head>',
+                '<style>'.(string) file_get_contents(resource_path('css/press.css')).'</style></head>',
+                (string) $text,
+            ),
+            'UTF-8',
+        );
         $press->render();
 
         return (string) $press->output();

@@ -27,9 +27,15 @@ final readonly class PressRoom
     /** @param  string  $cache  how long it may be kept elsewhere */
     public function respond(Page $page, PaperSize $size, string $name, string $cache = 'public, max-age=300'): Response
     {
-        $kept = PdfPress::folder().'/'.hash('sha256', $this->renderer->program().$page->reading->name().$page->json().(PdfPress::tags() ? 'tagged' : '')).'.pdf';
+        $kept =
+            PdfPress::folder().
+            '/'.
+            hash('sha256', $this->renderer->program().$page->reading->name().$page->json().(PdfPress::tags() ? 'tagged' : '')).
+            '.pdf';
         if (! is_file($kept)) {
-            $own = NamedLock::take('press-for-'.hash('xxh64', (string) request()->ip())) ?? abort(503, 'Another sheet is being made for you. Try again in a moment.', ['Retry-After' => '5']);
+            $own =
+                NamedLock::take('press-for-'.hash('xxh64', (string) request()->ip())) ??
+                abort(503, 'Another sheet is being made for you. Try again in a moment.', ['Retry-After' => '5']);
             $press = $this->freePress();
             try {
                 $press !== null || abort(503, 'Too many sheets are being made right now. Try again in a moment.', ['Retry-After' => '5']);
@@ -46,7 +52,11 @@ final readonly class PressRoom
             @touch($kept);
         }
 
-        return response(File::get($kept))->withHeaders(['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}\"", 'Cache-Control' => $cache]);
+        return response(File::get($kept))->withHeaders([
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"{$name}\"",
+            'Cache-Control' => $cache,
+        ]);
     }
 
     /** Deletes what was asked for longest ago, until all that is kept has its room. */

@@ -77,7 +77,10 @@ final class PublicSite
             foreach ($made as $path => $html) {
                 foreach (self::sets($pages[$path]->reading, $edition) as $set => $number) {
                     $file = self::file($set, "{$path}/index.html");
-                    $files[$file] = self::keep("{$building}/{$file}", str_replace(self::BASE, PublishedEdition::base($edition->zone, $number), $html));
+                    $files[$file] = self::keep(
+                        "{$building}/{$file}",
+                        str_replace(self::BASE, PublishedEdition::base($edition->zone, $number), $html),
+                    );
                 }
             }
             $done += count($chunk);
@@ -88,13 +91,19 @@ final class PublicSite
             foreach ($reading->name() === '' && $document->notice === null ? self::DOWNLOADS : self::TOLD as $format) {
                 foreach (self::sets($reading, $edition) as $set => $number) {
                     $file = self::file($set, "{$reading->name()}/calendar.{$format}");
-                    $files[$file] = self::keep("{$building}/{$file}", self::download($document, $format, PublishedEdition::base($edition->zone, $number), $reading));
+                    $files[$file] = self::keep(
+                        "{$building}/{$file}",
+                        self::download($document, $format, PublishedEdition::base($edition->zone, $number), $reading),
+                    );
                 }
             }
         }
         ksort($files);
         $manifest = ['program' => $this->renderer->program(), 'files' => $files] + ($failed === [] ? [] : ['failed' => $failed]);
-        File::put("{$building}/manifest.json", json_encode($manifest + ['seal' => self::sealOf($edition, $manifest)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
+        File::put(
+            "{$building}/manifest.json",
+            json_encode($manifest + ['seal' => self::sealOf($edition, $manifest)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES),
+        );
         self::weekLink($building, $edition->zone->today());
         $old = "{$folder}.old";
         File::deleteDirectory($old);
@@ -114,15 +123,28 @@ final class PublicSite
     }
 
     /** @param  string  $base  the address the calendar lies under, without the reading */
-    public static function download(EditionDocument $document, string $format, string $base, Reading $reading, FeedChoice $choice = new FeedChoice): string
-    {
+    public static function download(
+        EditionDocument $document,
+        string $format,
+        string $base,
+        Reading $reading,
+        FeedChoice $choice = new FeedChoice(),
+    ): string {
         $words = $reading->words($reading->own($document));
 
         return match ($format) {
             'ics' => EditionICalendar::write($document, $words, url($reading->prefix().$base), $choice),
             // Of a withdrawn edition nothing is left to act on: a heading without rows.
-            'csv' => EditionCsv::write($document->content['zone']['slug'], $document->notice !== null ? [] : array_values(array_filter($document->content['crops'], static fn (array $sheet): bool => $choice->has($sheet['slug']))),
-                $words, $document->content['edition']['number']),
+            'csv' => EditionCsv::write(
+                $document->content['zone']['slug'],
+                $document->notice !== null
+                    ? []
+                    : array_values(
+                        array_filter($document->content['crops'], static fn (array $sheet): bool => $choice->has($sheet['slug'])),
+                    ),
+                $words,
+                $document->content['edition']['number'],
+            ),
             default => $document->json,
         };
     }
@@ -156,9 +178,17 @@ final class PublicSite
         }
         $folder = self::folder($edition->zone->slug, $edition->number);
 
-        return array_values(array_filter(array_keys($manifest['files']), static fn (string $file): bool => (str_starts_with($file, 'lasting/') || is_dir("{$folder}/now"))
-            && (! is_file("{$folder}/{$file}") || hash_file('sha256', "{$folder}/{$file}") !== $manifest['files'][$file]
-                || ! is_file("{$folder}/{$file}.gz") || hash('sha256', (string) @gzdecode((string) file_get_contents("{$folder}/{$file}.gz"))) !== $manifest['files'][$file])));
+        return array_values(
+            array_filter(
+                array_keys($manifest['files']),
+                static fn (string $file): bool => (str_starts_with($file, 'lasting/') || is_dir("{$folder}/now")) &&
+                    (! is_file("{$folder}/{$file}") ||
+                        hash_file('sha256', "{$folder}/{$file}") !== $manifest['files'][$file] ||
+                        ! is_file("{$folder}/{$file}.gz") ||
+                        hash('sha256', (string) @gzdecode((string) file_get_contents("{$folder}/{$file}.gz"))) !==
+                            $manifest['files'][$file]),
+            ),
+        );
     }
 
     /** Takes the files of an edition away, so that nothing doubtful is served. */
@@ -196,10 +226,32 @@ final class PublicSite
             self::keep(self::root()."/{$file}", $html);
         }
         $today = Today::day()->iso();
-        $urls = array_map(static fn (string $path): string => '<url><loc>'.e(url($path)).'</loc>'.implode('', array_map(static fn (Reading $r): string => '<xhtml:link rel="alternate" hreflang="'.$r->language.'" href="'.e(url(Page::address($r, $path))).'"/>',
-            array_values(array_filter(Reading::all(), static fn (Reading $r): bool => $r->units === UnitSystem::Metric))))."<lastmod>{$today}</lastmod></url>",
-            ['/', ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all()]);
-        self::keep(self::root().'/sitemap.xml', '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9" xmlns:xhtml="http://www.w3.org/1999/xhtml">'.implode('', $urls)."</urlset>\n");
+        $urls = array_map(
+            static fn (string $path): string => '<url><loc>'.
+                e(url($path)).
+                '</loc>'.
+                implode(
+                    '',
+                    array_map(
+                        static fn (Reading $r): string => '<xhtml:link rel="alternate" hreflang="'.
+                            $r->language.
+                            '" href="'.
+                            e(url(Page::address($r, $path))).
+                            '"/>',
+                        array_values(array_filter(Reading::all(), static fn (Reading $r): bool => $r->units === UnitSystem::Metric)),
+                    ),
+                ).
+                "<lastmod>{$today}</lastmod></url>",
+            ['/', ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all()],
+        );
+        self::keep(
+            self::root().'/sitemap.xml',
+            '<?xml version="1.0" encoding="UTF-8"?>'.
+                "\n".
+                '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9" xmlns:xhtml="http://www.w3.org/1999/xhtml">'.
+                implode('', $urls).
+                "</urlset>\n",
+        );
     }
 
     /** @return Collection<int, Zone> those gardeners can read, in the order they are listed */
@@ -213,7 +265,10 @@ final class PublicSite
     {
         foreach (self::zones() as $zone) {
             $current = self::root()."/{$zone->slug}/current";
-            if (is_dir("{$current}/now") && ! str_starts_with((string) @readlink("{$current}/now/this-week"), '../season/'.$zone->today()->iso())) {
+            if (
+                is_dir("{$current}/now") &&
+                ! str_starts_with((string) @readlink("{$current}/now/this-week"), '../season/'.$zone->today()->iso())
+            ) {
                 self::weekLink((string) realpath($current), $zone->today());
             }
         }
@@ -223,12 +278,13 @@ final class PublicSite
      * @param  string  $address  of a page or file, without the reading: "zones/lakeshore/crops/radish"
      * @return string|null what the web server would send; null where it is not there
      */
-    public static function read(string $address, Reading $reading = new Reading): ?string
+    public static function read(string $address, Reading $reading = new Reading()): ?string
     {
         $reading = $reading->prefix();
         $file = match (true) {
             $address === '' => self::homeFile(ltrim($reading, '/')),
-            preg_match('#^zones/([^/]+)/editions/(\d+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/{$found[2]}/lasting{$reading}".($found[3] ?? ''),
+            preg_match('#^zones/([^/]+)/editions/(\d+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/{$found[2]}/lasting{$reading}".
+                ($found[3] ?? ''),
             preg_match('#^zones/([^/]+)(/.*)?$#', $address, $found) === 1 => "{$found[1]}/current/now{$reading}".($found[2] ?? ''),
             default => $address,
         };

@@ -14,13 +14,13 @@ final class PublishedEdition
     /** @param  int|null  $number null: the current one */
     public static function find(Zone $zone, ?int $number): Edition
     {
-        $edition = $number === null
-            ? $zone->currentEdition
-            : Edition::query()->where('zone_id', $zone->id)->where('number', $number)->whereNotNull('in_force_at')->first();
+        $edition =
+            $number === null
+                ? $zone->currentEdition
+                : Edition::query()->where('zone_id', $zone->id)->where('number', $number)->whereNotNull('in_force_at')->first();
 
-        return $edition ?? abort(404, $number === null
-            ? "{$zone->name} has no published calendar yet."
-            : "{$zone->name} has no edition {$number}.");
+        return $edition ??
+            abort(404, $number === null ? "{$zone->name} has no published calendar yet." : "{$zone->name} has no edition {$number}.");
     }
 
     /** @return int|null the number in a request's address; null: the current one is meant */

@@ -28,13 +28,24 @@ final readonly class Reading
     {
         $languages = [Words::SOURCE, ...array_diff(Words::languages(), [Words::SOURCE])];
 
-        return array_merge(...array_map(static fn (string $language): array => array_map(static fn (UnitSystem $units): self => new self($language, $units), UnitSystem::cases()), $languages));
+        return array_merge(
+            ...array_map(
+                static fn (string $language): array => array_map(
+                    static fn (UnitSystem $units): self => new self($language, $units),
+                    UnitSystem::cases(),
+                ),
+                $languages,
+            ),
+        );
     }
 
     /** @return list<self> the same, and made-up ones to look at pages in, where this is a demonstration */
     public static function served(): array
     {
-        return [...self::all(), ...(config('anthesis.demonstration') ? array_map(static fn (string $language): self => new self($language), Words::PSEUDO) : [])];
+        return [
+            ...self::all(),
+            ...config('anthesis.demonstration') ? array_map(static fn (string $language): self => new self($language), Words::PSEUDO) : [],
+        ];
     }
 
     /** The reading a request came for. */
@@ -42,13 +53,17 @@ final readonly class Reading
     {
         $reading = $request->attributes->get(self::class);
 
-        return $reading instanceof self ? $reading : new self;
+        return $reading instanceof self ? $reading : new self();
     }
 
     /** @return string "es-f"; "" for the one that needs no name */
     public function name(): string
     {
-        return $this->units === UnitSystem::Us ? $this->language.self::IN_FAHRENHEIT : ($this->language === Words::SOURCE ? '' : $this->language);
+        return $this->units === UnitSystem::Us
+            ? $this->language.self::IN_FAHRENHEIT
+            : ($this->language === Words::SOURCE
+                ? ''
+                : $this->language);
     }
 
     public static function named(string $name): ?self

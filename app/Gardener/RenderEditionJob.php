@@ -48,7 +48,13 @@ final class RenderEditionJob implements ShouldQueue
             });
             if ($edition->in_force_at === null && $failed !== []) {
                 // Nothing is published by halves. Of an edition that is in force the other pages stay, and anthesis:verify tells of these.
-                throw new RuntimeException(count($failed).' pages of the edition cannot be made, '.array_key_first($failed).' among them: '.array_values($failed)[0]);
+                throw new RuntimeException(
+                    count($failed).
+                        ' pages of the edition cannot be made, '.
+                        array_key_first($failed).
+                        ' among them: '.
+                        array_values($failed)[0],
+                );
             }
             if ($edition->in_force_at === null) {
                 $edition->putInForce();
@@ -63,8 +69,10 @@ final class RenderEditionJob implements ShouldQueue
 
     public function failed(?Throwable $error): void
     {
-        $this->publication()?->update(['state' => PublicationState::Failed,
-            'error' => 'The pages could not be made, so the edition is not in force. Tell the administrator; it is tried again when the application starts.']);
+        $this->publication()?->update([
+            'state' => PublicationState::Failed,
+            'error' => 'The pages could not be made, so the edition is not in force. Tell the administrator; it is tried again when the application starts.',
+        ]);
     }
 
     private function publication(): ?Publication

@@ -45,12 +45,23 @@ final class SearchPage
         $pages = $isExact && $page === self::NEAR ? [] : $pages;
         $places = $isExact && $near ? [] : $places;
 
-        return new Page('search', '/search'.($asked === '' ? '' : '?for='.rawurlencode($asked)), [
-            'asked' => $asked,
-            'crops' => array_map(static fn (int|string $slug): array => $crops[$slug], array_slice($found, 0, self::MOST)),
-            'zones' => array_values(array_map(static fn (Zone $z): array => ['slug' => $z->slug, 'name' => $z->name, 'district' => $z->district], $places)),
-            'pages' => $pages,
-        ], $reading->say('page.search.title'), $reading->say('page.search.description'), null, $reading, $own);
+        return new Page(
+            'search',
+            '/search'.($asked === '' ? '' : '?for='.rawurlencode($asked)),
+            [
+                'asked' => $asked,
+                'crops' => array_map(static fn (int|string $slug): array => $crops[$slug], array_slice($found, 0, self::MOST)),
+                'zones' => array_values(
+                    array_map(static fn (Zone $z): array => ['slug' => $z->slug, 'name' => $z->name, 'district' => $z->district], $places),
+                ),
+                'pages' => $pages,
+            ],
+            $reading->say('page.search.title'),
+            $reading->say('page.search.description'),
+            null,
+            $reading,
+            $own,
+        );
     }
 
     /** @return array{int, list<array{path: string, title: string}>} how well they fit, and they */
@@ -67,7 +78,13 @@ final class SearchPage
         }
         [$fits, $found] = self::best(array_map(static fn (string $title): array => [PlainText::of($title)], $texts), $asked);
 
-        return [$fits, array_map(static fn (int|string $path): array => ['path' => (string) $path, 'title' => $texts[$path]], array_slice(array_keys($found), 0, self::MOST))];
+        return [
+            $fits,
+            array_map(
+                static fn (int|string $path): array => ['path' => (string) $path, 'title' => $texts[$path]],
+                array_slice(array_keys($found), 0, self::MOST),
+            ),
+        ];
     }
 
     /**
@@ -77,11 +94,18 @@ final class SearchPage
     private static function best(array $names, string $asked): array
     {
         $plain = PlainText::of($asked);
-        foreach ($plain === '' ? [] : [
-            static fn (string $name): bool => $name === $plain,
-            static fn (string $name): bool => str_contains(" {$name}", " {$plain}"),
-            static fn (string $name): bool => array_filter([$name, ...explode(' ', $name)], static fn (string $word): bool => PlainText::isNear($plain, $word)) !== [],
-        ] as $way => $fits) {
+        foreach (
+            $plain === ''
+                ? []
+                : [
+                    static fn (string $name): bool => $name === $plain,
+                    static fn (string $name): bool => str_contains(" {$name}", " {$plain}"),
+                    static fn (string $name): bool => array_filter(
+                        [$name, ...explode(' ', $name)],
+                        static fn (string $word): bool => PlainText::isNear($plain, $word),
+                    ) !== [],
+                ] as $way => $fits
+        ) {
             $found = array_filter($names, static fn (array $own): bool => array_filter($own, $fits) !== []);
             if ($found !== []) {
                 return [$way, $found];

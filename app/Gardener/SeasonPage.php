@@ -32,8 +32,11 @@ final class SeasonPage
     /** Threshold of the freezes that are told: light ones. */
     private const LIGHT = 0;
 
-    public function __construct(private readonly EditionPages $pages, private readonly PageRenderer $renderer, private readonly ZoneToday $today)
-    {
+    public function __construct(
+        private readonly EditionPages $pages,
+        private readonly PageRenderer $renderer,
+        private readonly ZoneToday $today,
+    ) {
     }
 
     /** Whether the page is not what it would be if it were made now. */
@@ -41,7 +44,9 @@ final class SeasonPage
     {
         $edition = $zone->currentEdition;
 
-        return $edition !== null && is_dir(PublicSite::folder($zone->slug, $edition->number).'/now') && ! is_dir($this->folder($zone, $edition, $zone->today()));
+        return $edition !== null &&
+            is_dir(PublicSite::folder($zone->slug, $edition->number).'/now') &&
+            ! is_dir($this->folder($zone, $edition, $zone->today()));
     }
 
     /** Makes the page, if it is behind, and has "this week" lead to it. */
@@ -65,7 +70,13 @@ final class SeasonPage
         foreach ($this->renderer->render($pages) as $file => $html) {
             $kept[$file] = PublicSite::keep("{$building}/{$file}", $html);
         }
-        File::put("{$building}/seal.json", json_encode(['pages' => $kept, 'seal' => Seal::of(...self::sealedParts($edition, basename($folder), $kept))], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
+        File::put(
+            "{$building}/seal.json",
+            json_encode(
+                ['pages' => $kept, 'seal' => Seal::of(...self::sealedParts($edition, basename($folder), $kept))],
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES,
+            ),
+        );
         rename($building, $folder);
         foreach (PublicSite::weekLinks(PublicSite::folder($zone->slug, $edition->number)) as $link => $reading) {
             PublicSite::link($link, ($reading->name() === '' ? '' : '../').'../season/'.basename($folder).$reading->prefix());
@@ -87,8 +98,11 @@ final class SeasonPage
                 return true;
             }
             foreach ($pages as $file => $hash) {
-                if (! is_file("{$folder}/{$file}") || hash_file('sha256', "{$folder}/{$file}") !== $hash
-                    || hash('sha256', (string) @gzdecode((string) @file_get_contents("{$folder}/{$file}.gz"))) !== $hash) {
+                if (
+                    ! is_file("{$folder}/{$file}") ||
+                    hash_file('sha256', "{$folder}/{$file}") !== $hash ||
+                    hash('sha256', (string) @gzdecode((string) @file_get_contents("{$folder}/{$file}.gz"))) !== $hash
+                ) {
                     return true;
                 }
             }
@@ -115,9 +129,19 @@ final class SeasonPage
         $advisories = Advisory::shown($zone, $day)->get();
         $texts = $advisories->flatMap(static fn (Advisory $a): array => $a->texts())->all();
 
-        return new Page($week->name, "{$base}/this-week", ['season' => $told === null ? null : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null),
-            'advisories' => array_values($advisories->map(static fn (Advisory $a): array => $a->told())->all())] + $week->props,
-            $week->title, $week->description, $week->feed, $reading, $week->own + Translation::of($reading->language, $texts));
+        return new Page(
+            $week->name,
+            "{$base}/this-week",
+            [
+                'season' => $told === null ? null : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null),
+                'advisories' => array_values($advisories->map(static fn (Advisory $a): array => $a->told())->all()),
+            ] + $week->props,
+            $week->title,
+            $week->description,
+            $week->feed,
+            $reading,
+            $week->own + Translation::of($reading->language, $texts),
+        );
     }
 
     /**
@@ -128,7 +152,12 @@ final class SeasonPage
     {
         $acts = [];
         foreach ($sheet['acts'] as $act) {
-            $acts["{$act['crop']}.{$act['act']}"] = ['pile' => $act['pile'], 'until' => $act['until'], 'harvests' => $act['harvests'], 'of' => $act['of']];
+            $acts["{$act['crop']}.{$act['act']}"] = [
+                'pile' => $act['pile'],
+                'until' => $act['until'],
+                'harvests' => $act['harvests'],
+                'of' => $act['of'],
+            ];
         }
 
         return [
@@ -137,7 +166,13 @@ final class SeasonPage
             'outlook' => $outlook,
             'members' => count($sheet['members']),
             'position' => $sheet['position'],
-            'freezes' => $sheet['freezes'] === null ? null : ['side' => $sheet['freezes']['side'], 'of' => $sheet['freezes']['of'], 'members' => $sheet['freezes']['thresholds'][self::LIGHT]['members'][0]],
+            'freezes' => $sheet['freezes'] === null
+                    ? null
+                    : [
+                        'side' => $sheet['freezes']['side'],
+                        'of' => $sheet['freezes']['of'],
+                        'members' => $sheet['freezes']['thresholds'][self::LIGHT]['members'][0],
+                    ],
             'ready' => $sheet['soil']['ready'] ?? [],
             'nights' => $sheet['nights'],
             'acts' => (object) $acts,
@@ -146,8 +181,29 @@ final class SeasonPage
 
     private function folder(Zone $zone, Edition $edition, Day $day): string
     {
-        $advisories = Advisory::shown($zone, $day)->get()->map(static fn (Advisory $a): array => [$a->id, $a->withdrawn_on?->format('Y-m-d'), array_map(static fn (string $language): array => Translation::of($language, $a->texts()), Translation::languages())])->all();
-        $key = hash('sha256', json_encode([$this->renderer->program(), $edition->checksum, $zone->input_revision, $zone->currentComputation?->ruler_hash, $advisories], JSON_THROW_ON_ERROR));
+        $advisories = Advisory::shown($zone, $day)
+            ->get()
+            ->map(
+                static fn (Advisory $a): array => [
+                    $a->id,
+                    $a->withdrawn_on?->format('Y-m-d'),
+                    array_map(static fn (string $language): array => Translation::of($language, $a->texts()), Translation::languages()),
+                ],
+            )
+            ->all();
+        $key = hash(
+            'sha256',
+            json_encode(
+                [
+                    $this->renderer->program(),
+                    $edition->checksum,
+                    $zone->input_revision,
+                    $zone->currentComputation?->ruler_hash,
+                    $advisories,
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
 
         return PublicSite::folder($zone->slug, $edition->number)."/season/{$day->iso()}-".substr($key, 0, self::KEY_LENGTH);
     }

@@ -16,7 +16,10 @@ class BedYieldController
     public function index(Request $request, Zone $zone, ZoneGround $ground): JsonResponse
     {
         $here = $ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
-        $prices = Price::query()->where('user_id', $request->user()->id)->join('crops', 'crops.id', '=', 'prices.crop_id')->pluck('price', 'crops.slug');
+        $prices = Price::query()
+            ->where('user_id', $request->user()->id)
+            ->join('crops', 'crops.id', '=', 'prices.crop_id')
+            ->pluck('price', 'crops.slug');
         $rows = [];
         foreach ($here->all() as $candidate) {
             $worth = BedYield::of($candidate);
@@ -24,9 +27,20 @@ class BedYieldController
                 continue;
             }
             $crop = $candidate->crop;
-            $rows[] = ['crop' => $crop->slug, 'name' => $crop->name, 'variety' => $candidate->variety, 'route' => $candidate->route->value, 'act' => $crop->act($candidate->route)->value,
-                'on' => $worth->on->iso(), 'days' => $worth->days, 'share' => round($worth->share, 3), 'amount' => round($worth->amount, 3), 'unit' => $crop->yieldPerMetre()[1] ?? 'kg',
-                'thirst' => $crop->thirst, 'price' => isset($prices[$crop->slug]) ? (float) $prices[$crop->slug] : null];
+            $rows[] = [
+                'crop' => $crop->slug,
+                'name' => $crop->name,
+                'variety' => $candidate->variety,
+                'route' => $candidate->route->value,
+                'act' => $crop->act($candidate->route)->value,
+                'on' => $worth->on->iso(),
+                'days' => $worth->days,
+                'share' => round($worth->share, 3),
+                'amount' => round($worth->amount, 3),
+                'unit' => $crop->yieldPerMetre()[1] ?? 'kg',
+                'thirst' => $crop->thirst,
+                'price' => isset($prices[$crop->slug]) ? (float) $prices[$crop->slug] : null,
+            ];
         }
 
         return response()->json(['data' => $rows]);
@@ -34,7 +48,10 @@ class BedYieldController
 
     public function price(Request $request, Crop $crop, SavePrice $save): JsonResponse
     {
-        $asked = $request->validate(['price' => ['present', 'nullable', 'numeric', 'between:0.01,100000']], ['price.between' => 'A price is 0.01 to 100000 for a kilogram or a stem. Leave it blank to forget it.']);
+        $asked = $request->validate(
+            ['price' => ['present', 'nullable', 'numeric', 'between:0.01,100000']],
+            ['price.between' => 'A price is 0.01 to 100000 for a kilogram or a stem. Leave it blank to forget it.'],
+        );
         $price = isset($asked['price']) ? round((float) $asked['price'], 2) : null;
         $save->execute($request->user(), $crop, $price);
 

@@ -59,71 +59,150 @@ class GroundController
         $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $core = $this->ground->beds($zone, $here, $zone->today(), $from, $to->plus(365), [$bed->id])[0]['core'];
 
-        return response()->json(['data' => ['free_m' => $core->free($from, $to), 'fits' => array_map(static fn (Fit $f): array => [
-            'crop' => $f->candidate->crop->slug, 'name' => $f->candidate->crop->name, 'family' => $f->candidate->crop->family, 'variety' => $f->candidate->variety, 'route' => $f->candidate->route->value, 'act' => $f->candidate->crop->act($f->candidate->route)->value,
-            'on' => $f->on->iso(), 'first' => $f->first->iso(), 'to' => $f->to->iso(), 'share' => round($f->share, 3), 'a_metre_and_day' => round($f->worth, 4), 'unit' => $f->unit, 'feeds' => $f->feeds, 'is_cover' => $f->candidate->crop->kind === 'cover',
-            'breaks' => $f->breaks === null ? null : ['name' => $f->breaks->crop->name, 'from' => $f->breaks->from->iso(), 'to' => $f->breaks->to->iso(), 'years' => Rotation::years($f->candidate->crop->family)],
-        ], array_slice(Fit::rank($core, $here->all(), $from, $to), 0, self::FITS))]]);
+        return response()->json([
+            'data' => [
+                'free_m' => $core->free($from, $to),
+                'fits' => array_map(
+                    static fn (Fit $f): array => [
+                        'crop' => $f->candidate->crop->slug,
+                        'name' => $f->candidate->crop->name,
+                        'family' => $f->candidate->crop->family,
+                        'variety' => $f->candidate->variety,
+                        'route' => $f->candidate->route->value,
+                        'act' => $f->candidate->crop->act($f->candidate->route)->value,
+                        'on' => $f->on->iso(),
+                        'first' => $f->first->iso(),
+                        'to' => $f->to->iso(),
+                        'share' => round($f->share, 3),
+                        'a_metre_and_day' => round($f->worth, 4),
+                        'unit' => $f->unit,
+                        'feeds' => $f->feeds,
+                        'is_cover' => $f->candidate->crop->kind === 'cover',
+                        'breaks' => $f->breaks === null
+                                ? null
+                                : [
+                                    'name' => $f->breaks->crop->name,
+                                    'from' => $f->breaks->from->iso(),
+                                    'to' => $f->breaks->to->iso(),
+                                    'years' => Rotation::years($f->candidate->crop->family),
+                                ],
+                    ],
+                    array_slice(Fit::rank($core, $here->all(), $from, $to), 0, self::FITS),
+                ),
+            ],
+        ]);
     }
 
     /** Changes what is planned; tells what would undo it, and the beds that are otherwise now. */
     public function updatePlantings(Request $request, Zone $zone, SavePlantings $save): JsonResponse
     {
         [$from, $to] = $this->span($request, $zone);
-        $asked = $request->validate([
-            'add' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES],
-            'add.*.key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
-            'add.*.crop' => ['required', 'string', 'max:60'],
-            'add.*.variety' => ['nullable', 'string', 'max:80'],
-            'add.*.route' => ['required', Rule::in(['direct', 'transplant'])],
-            'change' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES],
-            'change.*.id' => ['required', 'integer'],
-            'change.*.version' => ['required', 'integer'],
-            'add.*' => ['array'], 'change.*' => ['array'],
-            ...$this->placeRules('add.*'), ...$this->placeRules('change.*'),
-            ...self::namedRules('remove'), ...self::namedRules('restore'),
-        ], ['*.*.version.required' => 'Say which version of the planting is meant (“version”). Load the page again.', '*.*.metres.between' => 'A planting takes 0.1 to 1000 m of its bed.', '*.*.on.date_format' => 'Give the day as YYYY-MM-DD.']);
+        $asked = $request->validate(
+            [
+                'add' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES],
+                'add.*.key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
+                'add.*.crop' => ['required', 'string', 'max:60'],
+                'add.*.variety' => ['nullable', 'string', 'max:80'],
+                'add.*.route' => ['required', Rule::in(['direct', 'transplant'])],
+                'change' => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES],
+                'change.*.id' => ['required', 'integer'],
+                'change.*.version' => ['required', 'integer'],
+                'add.*' => ['array'],
+                'change.*' => ['array'],
+                ...$this->placeRules('add.*'),
+                ...$this->placeRules('change.*'),
+                ...self::namedRules('remove'),
+                ...self::namedRules('restore'),
+            ],
+            [
+                '*.*.version.required' => 'Say which version of the planting is meant (“version”). Load the page again.',
+                '*.*.metres.between' => 'A planting takes 0.1 to 1000 m of its bed.',
+                '*.*.on.date_format' => 'Give the day as YYYY-MM-DD.',
+            ],
+        );
         $add = $change = [];
         foreach ($asked['add'] ?? [] as $i => $one) {
-            $crop = Crop::query()->where('slug', $one['crop'])->first() ?? throw ValidationException::withMessages(["add.{$i}.crop" => 'There is no such crop in the book. Choose another one.']);
+            $crop =
+                Crop::query()->where('slug', $one['crop'])->first() ??
+                throw ValidationException::withMessages(["add.{$i}.crop" => 'There is no such crop in the book. Choose another one.']);
             if (! in_array($one['route'], array_column($crop->toCore()->routes, 'value'), true)) {
                 throw ValidationException::withMessages(["add.{$i}.route" => "{$crop->cells['name']} is not grown in this way."]);
             }
-            $add[] = ['key' => (string) $one['key'], 'crop' => $crop->id, 'variety' => $one['variety'] ?? null, 'route' => (string) $one['route']] + $this->place($zone, $one, "add.{$i}");
+            $add[] =
+                [
+                    'key' => (string) $one['key'],
+                    'crop' => $crop->id,
+                    'variety' => $one['variety'] ?? null,
+                    'route' => (string) $one['route'],
+                ] + $this->place($zone, $one, "add.{$i}");
         }
         foreach ($asked['change'] ?? [] as $i => $one) {
             $change[] = self::named($one) + $this->place($zone, $one, "change.{$i}");
         }
-        $saved = $save->execute($zone, $request->user(), $add, $change, array_map(self::named(...), array_values($asked['remove'] ?? [])), array_map(self::named(...), array_values($asked['restore'] ?? [])));
+        $saved = $save->execute(
+            $zone,
+            $request->user(),
+            $add,
+            $change,
+            array_map(self::named(...), array_values($asked['remove'] ?? [])),
+            array_map(self::named(...), array_values($asked['restore'] ?? [])),
+        );
 
-        return response()->json(['data' => ['ground' => $this->ground->of($zone, $zone->today(), $from, $to, $saved['beds']), 'undo' => $saved['undo']]]);
+        return response()->json([
+            'data' => ['ground' => $this->ground->of($zone, $zone->today(), $from, $to, $saved['beds']), 'undo' => $saved['undo']],
+        ]);
     }
 
     /** A season's plan, proposed and not kept. */
     public function propose(Request $request, Zone $zone, SeasonPlan $plan): JsonResponse
     {
         [$from, $to] = $this->span($request, $zone);
-        $asked = $request->validate([
-            'beds' => ['required', 'array', 'list', 'min:1', 'max:100'],
-            'beds.*' => ['integer', 'distinct'],
-            'wishes' => ['required', 'array', 'list', 'min:1', 'max:'.self::MOST_WISHES],
-            'wishes.*' => ['array'],
-            'wishes.*.key' => ['required', 'string', 'max:64', 'distinct'],
-            'wishes.*.crop' => ['required', 'string', 'max:60'],
-            'wishes.*.variety' => ['nullable', 'string', 'max:80'],
-            'wishes.*.metres' => ['required', 'numeric', 'between:0.1,1000'],
-        ], ['beds.required' => 'Choose at least one bed to fill.', 'beds.*.distinct' => 'A bed stands there twice.', 'wishes.required' => 'Say what you wish to grow.', 'wishes.*.key.distinct' => 'A wish stands there twice.',
-            'wishes.*.metres.between' => 'A wish takes 0.1 to 1000 m of a bed.']);
+        $asked = $request->validate(
+            [
+                'beds' => ['required', 'array', 'list', 'min:1', 'max:100'],
+                'beds.*' => ['integer', 'distinct'],
+                'wishes' => ['required', 'array', 'list', 'min:1', 'max:'.self::MOST_WISHES],
+                'wishes.*' => ['array'],
+                'wishes.*.key' => ['required', 'string', 'max:64', 'distinct'],
+                'wishes.*.crop' => ['required', 'string', 'max:60'],
+                'wishes.*.variety' => ['nullable', 'string', 'max:80'],
+                'wishes.*.metres' => ['required', 'numeric', 'between:0.1,1000'],
+            ],
+            [
+                'beds.required' => 'Choose at least one bed to fill.',
+                'beds.*.distinct' => 'A bed stands there twice.',
+                'wishes.required' => 'Say what you wish to grow.',
+                'wishes.*.key.distinct' => 'A wish stands there twice.',
+                'wishes.*.metres.between' => 'A wish takes 0.1 to 1000 m of a bed.',
+            ],
+        );
         $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
         $wishes = [];
         foreach ($asked['wishes'] as $i => $wish) {
             if ($here->waysOf($wish['crop'], $wish['variety'] ?? null) === []) {
-                throw ValidationException::withMessages(["wishes.{$i}.crop" => 'There is no such crop or variety in the book. Choose another one.']);
+                throw ValidationException::withMessages([
+                    "wishes.{$i}.crop" => 'There is no such crop or variety in the book. Choose another one.',
+                ]);
             }
-            $wishes[] = ['key' => (string) $wish['key'], 'crop' => (string) $wish['crop'], 'variety' => $wish['variety'] ?? null, 'metres' => (float) $wish['metres']];
+            $wishes[] = [
+                'key' => (string) $wish['key'],
+                'crop' => (string) $wish['crop'],
+                'variety' => $wish['variety'] ?? null,
+                'metres' => (float) $wish['metres'],
+            ];
         }
 
-        return response()->json(['data' => $plan->propose($zone, $here, $zone->today(), array_map(intval(...), array_values($asked['beds'])), $wishes, $from, $to)]);
+        return response()->json([
+            'data' => $plan->propose(
+                $zone,
+                $here,
+                $zone->today(),
+                array_map(intval(...), array_values($asked['beds'])),
+                $wishes,
+                $from,
+                $to,
+            ),
+        ]);
     }
 
     public function tasks(Request $request, Zone $zone, ZoneTasks $tasks): JsonResponse
@@ -136,7 +215,12 @@ class GroundController
     /** @return array<string, list<string>> of a list of plantings, each with the version it is meant at */
     private static function namedRules(string $of): array
     {
-        return [$of => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES], "{$of}.*" => ['array'], "{$of}.*.id" => ['required', 'integer'], "{$of}.*.version" => ['required', 'integer']];
+        return [
+            $of => ['nullable', 'array', 'list', 'max:'.self::MOST_WISHES],
+            "{$of}.*" => ['array'],
+            "{$of}.*.id" => ['required', 'integer'],
+            "{$of}.*.version" => ['required', 'integer'],
+        ];
     }
 
     /**
@@ -152,7 +236,11 @@ class GroundController
     private function span(Request $request, Zone $zone): array
     {
         $day = ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:1950-01-01', 'before:2150-01-01'];
-        $asked = validator($request->query->all(), ['from' => $day, 'to' => $day], ['*.date_format' => 'Give the day as YYYY-MM-DD.'])->validate();
+        $asked = validator(
+            $request->query->all(),
+            ['from' => $day, 'to' => $day],
+            ['*.date_format' => 'Give the day as YYYY-MM-DD.'],
+        )->validate();
         $from = isset($asked['from']) ? Day::fromIso($asked['from']) : Day::of($zone->today()->year(), 1, 1);
         $to = isset($asked['to']) ? Day::fromIso($asked['to']) : $from->plus(364);
         if ($to->isBefore($from) || $to->number - $from->number > 3660) {
@@ -165,18 +253,33 @@ class GroundController
     /** @return array{string, string, Site, float|null, float|null} garden, name, site, length, width */
     private function bed(Request $request, Zone $zone, ?Bed $bed): array
     {
-        $asked = $request->validate([
-            'garden' => ['required', 'string', 'max:80'],
-            'name' => ['required', 'string', 'max:80'],
-            'site' => ['nullable', 'string', 'max:80'],
-            'length_m' => ['nullable', 'numeric', 'between:0.1,1000'],
-            'width_m' => ['nullable', 'numeric', 'between:0.1,100'],
-        ], ['garden.required' => 'Say in which garden the bed is.', 'name.required' => 'Give the bed a name.', 'length_m.between' => 'A bed is 0.1 to 1000 m long. Check the figure and its unit.', 'width_m.between' => 'A bed is 0.1 to 100 m wide. Check the figure and its unit.']);
-        $same = Bed::query()->where(['zone_id' => $zone->id, 'garden' => $asked['garden'], 'name' => $asked['name']])->first();
+        $asked = $request->validate(
+            [
+                'garden' => ['required', 'string', 'max:80'],
+                'name' => ['required', 'string', 'max:80'],
+                'site' => ['nullable', 'string', 'max:80'],
+                'length_m' => ['nullable', 'numeric', 'between:0.1,1000'],
+                'width_m' => ['nullable', 'numeric', 'between:0.1,100'],
+            ],
+            [
+                'garden.required' => 'Say in which garden the bed is.',
+                'name.required' => 'Give the bed a name.',
+                'length_m.between' => 'A bed is 0.1 to 1000 m long. Check the figure and its unit.',
+                'width_m.between' => 'A bed is 0.1 to 100 m wide. Check the figure and its unit.',
+            ],
+        );
+        $same = Bed::query()
+            ->where(['zone_id' => $zone->id, 'garden' => $asked['garden'], 'name' => $asked['name']])
+            ->first();
         if ($same !== null && $same->id !== $bed?->id) {
-            throw ValidationException::withMessages(['name' => 'There is a bed of that name in this garden already. Give this one another.']);
+            throw ValidationException::withMessages([
+                'name' => 'There is a bed of that name in this garden already. Give this one another.',
+            ]);
         }
-        $site = isset($asked['site']) ? Site::seenIn($zone)->where('name', $asked['site'])->first() ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']) : Site::seenIn($zone)->firstOrFail();
+        $site = isset($asked['site'])
+            ? Site::seenIn($zone)->where('name', $asked['site'])->first() ??
+                throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.'])
+            : Site::seenIn($zone)->firstOrFail();
         $number = static fn (string $of): ?float => isset($asked[$of]) ? (float) $asked[$of] : null;
 
         return [$asked['garden'], $asked['name'], $site, $number('length_m'), $number('width_m')];
@@ -185,7 +288,12 @@ class GroundController
     /** @return array<string, list<mixed>> */
     private function placeRules(string $of): array
     {
-        return ["{$of}.bed" => ['required', 'integer'], "{$of}.on" => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:1950-01-01', 'before:2150-01-01'], "{$of}.metres" => ['required', 'numeric', 'between:0.1,1000'], "{$of}.pinned" => ['nullable', 'boolean']];
+        return [
+            "{$of}.bed" => ['required', 'integer'],
+            "{$of}.on" => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:1950-01-01', 'before:2150-01-01'],
+            "{$of}.metres" => ['required', 'numeric', 'between:0.1,1000'],
+            "{$of}.pinned" => ['nullable', 'boolean'],
+        ];
     }
 
     /**
@@ -194,12 +302,21 @@ class GroundController
      */
     private function place(Zone $zone, array $one, string $at): array
     {
-        $bed = Bed::query()->where('zone_id', $zone->id)->find((int) $one['bed']) ?? throw ValidationException::withMessages(["{$at}.bed" => 'There is no such bed in this zone. Load the page again.']);
+        $bed =
+            Bed::query()->where('zone_id', $zone->id)->find((int) $one['bed']) ??
+            throw ValidationException::withMessages(["{$at}.bed" => 'There is no such bed in this zone. Load the page again.']);
         $length = $bed->length_m ?? ZoneGround::LENGTH;
         if ((float) $one['metres'] > $length + 1e-6) {
-            throw ValidationException::withMessages(["{$at}.metres" => "{$bed->name} is {$length} m long. Plant at most that, or say that the bed is longer."]);
+            throw ValidationException::withMessages([
+                "{$at}.metres" => "{$bed->name} is {$length} m long. Plant at most that, or say that the bed is longer.",
+            ]);
         }
 
-        return ['bed' => $bed->id, 'on' => (string) $one['on'], 'metres' => (float) $one['metres'], 'pinned' => (bool) ($one['pinned'] ?? false)];
+        return [
+            'bed' => $bed->id,
+            'on' => (string) $one['on'],
+            'metres' => (float) $one['metres'],
+            'pinned' => (bool) ($one['pinned'] ?? false),
+        ];
     }
 }

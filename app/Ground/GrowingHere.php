@@ -49,7 +49,11 @@ final class GrowingHere
     /** @return list<Candidate> all the ways a crop, or one of its varieties, may be grown */
     public function waysOf(string $crop, ?string $variety): array
     {
-        return array_values(array_filter(array_map(fn (Route $route): ?Candidate => $this->known(GrowingQuestion::key($crop, $variety, $route)), Route::cases())));
+        return array_values(
+            array_filter(
+                array_map(fn (Route $route): ?Candidate => $this->known(GrowingQuestion::key($crop, $variety, $route)), Route::cases()),
+            ),
+        );
     }
 
     /** @return list<Candidate> in the order of the book */
@@ -62,6 +66,13 @@ final class GrowingHere
     {
         $way = $this->ways[$key] ?? null;
 
-        return $way === null ? null : $this->known[$key] ??= new Candidate($way[0], $way[1], $way[2], new GroundDays(...json_decode($this->days[$key], true, 8, JSON_THROW_ON_ERROR)));
+        return $way === null
+            ? null
+            : ($this->known[$key] ??= new Candidate(
+                $way[0],
+                $way[1],
+                $way[2],
+                new GroundDays(...json_decode($this->days[$key], true, 8, JSON_THROW_ON_ERROR)),
+            ));
     }
 }

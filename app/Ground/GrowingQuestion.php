@@ -47,7 +47,10 @@ final readonly class GrowingQuestion implements Question
             foreach ($crop->routes as $route) {
                 $runs = $replay->runs($crop, $route);
                 $windows = new ReplayWindows($crop, $route, OutcomeRibbon::of($runs), $place->yearStart(), $place->site()->name);
-                $days[self::key($crop->slug, $variety, $route)] = json_encode(array_values(get_object_vars(GroundDays::of($runs, $windows->windows($this->standard->share())))), JSON_THROW_ON_ERROR);
+                $days[self::key($crop->slug, $variety, $route)] = json_encode(
+                    array_values(get_object_vars(GroundDays::of($runs, $windows->windows($this->standard->share())))),
+                    JSON_THROW_ON_ERROR,
+                );
             }
         }
 

@@ -42,7 +42,13 @@ class Planting extends Model
     /** @return array<string, mixed> */
     public function editedFields(): array
     {
-        return ['bed' => $this->bed()->value('name'), 'day' => $this->day->format('Y-m-d'), 'metres' => $this->metres, 'pinned' => $this->pinned, 'removed' => $this->removed_at !== null];
+        return [
+            'bed' => $this->bed()->value('name'),
+            'day' => $this->day->format('Y-m-d'),
+            'metres' => $this->metres,
+            'pinned' => $this->pinned,
+            'removed' => $this->removed_at !== null,
+        ];
     }
 
     /** @return BelongsTo<Crop, $this> */

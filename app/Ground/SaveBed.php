@@ -18,7 +18,16 @@ final class SaveBed
     public function create(Zone $zone, ?User $user, string $garden, string $name, Site $site, ?float $length, ?float $width): Bed
     {
         return DB::transaction(static function () use ($zone, $user, $garden, $name, $site, $length, $width): Bed {
-            $bed = Bed::query()->create(['zone_id' => $zone->id, 'garden' => $garden, 'name' => $name, 'site_id' => $site->id, 'length_m' => $length, 'width_m' => $width])->refresh();
+            $bed = Bed::query()
+                ->create([
+                    'zone_id' => $zone->id,
+                    'garden' => $garden,
+                    'name' => $name,
+                    'site_id' => $site->id,
+                    'length_m' => $length,
+                    'width_m' => $width,
+                ])
+                ->refresh();
             Change::record('added', $bed, $user, [], $bed->editedFields());
 
             return $bed;
@@ -26,8 +35,26 @@ final class SaveBed
     }
 
     /** @throws StaleEdit when the bed was edited since that version */
-    public function update(Bed $bed, int $version, User $user, string $garden, string $name, Site $site, ?float $length, ?float $width): void
-    {
-        $bed->editedAt($version, $user, static fn (Bed $b) => $b->update(['garden' => $garden, 'name' => $name, 'site_id' => $site->id, 'length_m' => $length, 'width_m' => $width]));
+    public function update(
+        Bed $bed,
+        int $version,
+        User $user,
+        string $garden,
+        string $name,
+        Site $site,
+        ?float $length,
+        ?float $width,
+    ): void {
+        $bed->editedAt(
+            $version,
+            $user,
+            static fn (Bed $b) => $b->update([
+                'garden' => $garden,
+                'name' => $name,
+                'site_id' => $site->id,
+                'length_m' => $length,
+                'width_m' => $width,
+            ]),
+        );
     }
 }

@@ -46,14 +46,34 @@ final class SavePlantings
                 $was = $this->find($zone, $one['id']);
                 $before = ['bed' => $was->bed_id, 'on' => $was->day->format('Y-m-d'), 'metres' => $was->metres, 'pinned' => $was->pinned];
                 $beds[] = $was->bed_id;
-                $planting = $this->put($zone, $user, $one, ['bed_id' => $one['bed'], 'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
+                $planting = $this->put($zone, $user, $one, [
+                    'bed_id' => $one['bed'],
+                    'day' => $one['on'],
+                    'metres' => $one['metres'],
+                    'pinned' => $one['pinned'],
+                ]);
                 $undo['change'][] = self::named($planting) + $before;
             }
             foreach ($add as $one) {
-                $planting = Planting::saveOnce($one['key'], ['zone' => $zone->id] + $one, ['zone_id' => $zone->id, 'bed_id' => $one['bed'], 'crop_id' => $one['crop'], 'user_id' => $user->id, 'variety' => $one['variety'], 'route' => $one['route'],
-                    'day' => $one['on'], 'metres' => $one['metres'], 'pinned' => $one['pinned']]);
+                $planting = Planting::saveOnce($one['key'], ['zone' => $zone->id] + $one, [
+                    'zone_id' => $zone->id,
+                    'bed_id' => $one['bed'],
+                    'crop_id' => $one['crop'],
+                    'user_id' => $user->id,
+                    'variety' => $one['variety'],
+                    'route' => $one['route'],
+                    'day' => $one['on'],
+                    'metres' => $one['metres'],
+                    'pinned' => $one['pinned'],
+                ]);
                 if ($planting->wasRecentlyCreated) {
-                    Change::record('added', $planting->refresh(), $user, [], ['crop' => $planting->crop()->value('slug')] + $planting->editedFields());
+                    Change::record(
+                        'added',
+                        $planting->refresh(),
+                        $user,
+                        [],
+                        ['crop' => $planting->crop()->value('slug')] + $planting->editedFields(),
+                    );
                 }
                 $undo['remove'][] = self::named($planting);
             }
@@ -82,6 +102,7 @@ final class SavePlantings
 
     private function find(Zone $zone, int $id): Planting
     {
-        return Planting::query()->where('zone_id', $zone->id)->find($id) ?? throw ValidationException::withMessages(['change' => 'There is no such planting in this zone. Load the page again.']);
+        return Planting::query()->where('zone_id', $zone->id)->find($id) ??
+            throw ValidationException::withMessages(['change' => 'There is no such planting in this zone. Load the page again.']);
     }
 }

@@ -31,11 +31,34 @@ final readonly class SeasonPlan
             if (! in_array($bed->id, $beds, true)) {
                 continue;
             }
-            $anew = array_column(array_filter($told, static fn (array $t): bool => $t['kind'] === 'planned' && ! $t['pinned'] && $t['from'] >= $from->iso() && $t['from'] <= $to->iso()), null, 'key');
-            array_push($replaces, ...array_map(static fn (array $t): array => ['id' => (int) $t['planting'], 'version' => (int) $t['version']], array_values($anew)));
-            $cores[] = new CoreBed($core->key, $core->length, array_values(array_filter($core->stays, static fn (Occupancy $s): bool => ! isset($anew[$s->key]))));
+            $anew = array_column(
+                array_filter(
+                    $told,
+                    static fn (array $t): bool => $t['kind'] === 'planned' &&
+                        ! $t['pinned'] &&
+                        $t['from'] >= $from->iso() &&
+                        $t['from'] <= $to->iso(),
+                ),
+                null,
+                'key',
+            );
+            array_push(
+                $replaces,
+                ...array_map(
+                    static fn (array $t): array => ['id' => (int) $t['planting'], 'version' => (int) $t['version']],
+                    array_values($anew),
+                ),
+            );
+            $cores[] = new CoreBed(
+                $core->key,
+                $core->length,
+                array_values(array_filter($core->stays, static fn (Occupancy $s): bool => ! isset($anew[$s->key]))),
+            );
         }
-        $asked = array_map(static fn (array $w): Wish => new Wish($w['key'], $here->waysOf($w['crop'], $w['variety']), $w['metres']), $wishes);
+        $asked = array_map(
+            static fn (array $w): Wish => new Wish($w['key'], $here->waysOf($w['crop'], $w['variety']), $w['metres']),
+            $wishes,
+        );
         $start = $from->isBefore($today) ? $today : $from;
         $placed = $not = [];
         foreach (SeasonPlanner::plan($cores, $asked, $start, $to) as $placement) {
@@ -52,7 +75,18 @@ final readonly class SeasonPlan
     /** @return array<string, mixed> */
     private function told(Placement $placement, ?string $first): array
     {
-        return ['key' => $placement->wish->key, 'bed' => (int) $placement->bed?->key, 'crop' => $placement->candidate?->crop->slug, 'name' => $placement->candidate?->crop->name, 'variety' => $placement->candidate?->variety,
-            'route' => $placement->candidate?->route->value, 'on' => $placement->on?->iso(), 'first' => $first, 'to' => $placement->to?->iso(), 'metres' => $placement->wish->metres, 'reason' => $placement->reason];
+        return [
+            'key' => $placement->wish->key,
+            'bed' => (int) $placement->bed?->key,
+            'crop' => $placement->candidate?->crop->slug,
+            'name' => $placement->candidate?->crop->name,
+            'variety' => $placement->candidate?->variety,
+            'route' => $placement->candidate?->route->value,
+            'on' => $placement->on?->iso(),
+            'first' => $first,
+            'to' => $placement->to?->iso(),
+            'metres' => $placement->wish->metres,
+            'reason' => $placement->reason,
+        ];
     }
 }

@@ -31,18 +31,49 @@ class TaskFeedController
 
     public function show(string $token, Zone $zone, ZoneTasks $tasks): Response
     {
-        abort_unless(User::query()->where('feed_token', $token)->exists(), 404, 'This address leads nowhere: it was made anew, or was never one.');
+        abort_unless(
+            User::query()->where('feed_token', $token)->exists(),
+            404,
+            'This address leads nowhere: it was made anew, or was never one.',
+        );
         $today = $zone->today();
-        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Anthesis//Tasks//EN', 'CALSCALE:GREGORIAN', 'METHOD:PUBLISH', ICalendarText::property('X-WR-CALNAME', Say::key('ground.feed-name', ['zone' => $zone->name]))];
+        $lines = [
+            'BEGIN:VCALENDAR',
+            'VERSION:2.0',
+            'PRODID:-//Anthesis//Tasks//EN',
+            'CALSCALE:GREGORIAN',
+            'METHOD:PUBLISH',
+            ICalendarText::property('X-WR-CALNAME', Say::key('ground.feed-name', ['zone' => $zone->name])),
+        ];
         foreach ($tasks->of($zone, $today, $today->plus(-self::BACK), $today->plus(self::AHEAD)) as $task) {
             $on = Day::fromIso($task['on']);
-            array_push($lines, 'BEGIN:VEVENT', "UID:{$zone->slug}-".explode(' ', $task['stay'])[1]."-{$task['key']}@anthesis", 'DTSTAMP:'.ICalendarText::date($today).'T000000Z', 'DTSTART;VALUE=DATE:'.ICalendarText::date($on),
-                'DTEND;VALUE=DATE:'.ICalendarText::date(($task['to'] === null ? $on : Day::fromIso($task['to']))->plus(1)), 'TRANSP:TRANSPARENT',
-                ICalendarText::property('SUMMARY', Say::key("task.{$task['key']}", ['crop' => $task['name'], 'bed' => $task['bed']['name'], 'for' => Phrase::day(Day::fromIso($task['for'])->yearDay())])),
-                ICalendarText::property('DESCRIPTION', Say::key('ground.tasks-care')), ICalendarText::property('LOCATION', "{$task['bed']['garden']}, {$task['bed']['name']}"), 'END:VEVENT');
+            array_push(
+                $lines,
+                'BEGIN:VEVENT',
+                "UID:{$zone->slug}-".explode(' ', $task['stay'])[1]."-{$task['key']}@anthesis",
+                'DTSTAMP:'.ICalendarText::date($today).'T000000Z',
+                'DTSTART;VALUE=DATE:'.ICalendarText::date($on),
+                'DTEND;VALUE=DATE:'.ICalendarText::date(($task['to'] === null ? $on : Day::fromIso($task['to']))->plus(1)),
+                'TRANSP:TRANSPARENT',
+                ICalendarText::property(
+                    'SUMMARY',
+                    Say::key("task.{$task['key']}", [
+                        'crop' => $task['name'],
+                        'bed' => $task['bed']['name'],
+                        'for' => Phrase::day(Day::fromIso($task['for'])->yearDay()),
+                    ]),
+                ),
+                ICalendarText::property('DESCRIPTION', Say::key('ground.tasks-care')),
+                ICalendarText::property('LOCATION', "{$task['bed']['garden']}, {$task['bed']['name']}"),
+                'END:VEVENT',
+            );
         }
         $lines[] = 'END:VCALENDAR';
 
-        return response(ICalendarText::file($lines))->withHeaders(['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=3600', 'X-Robots-Tag' => 'noindex']);
+        return response(ICalendarText::file($lines))->withHeaders([
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Cache-Control' => 'private, max-age=3600',
+            'X-Robots-Tag' => 'noindex',
+        ]);
     }
 }

@@ -59,8 +59,16 @@ final readonly class ZoneGround
         $here = $this->growing($zone);
         $beds = [];
         foreach ($this->beds($zone, $here, $today, $from, $to, $only) as ['bed' => $bed, 'core' => $core, 'told' => $told]) {
-            $beds[] = ['id' => $bed->id, 'version' => $bed->version, ...$bed->told(), 'length_m' => $bed->length_m, 'width_m' => $bed->width_m, 'stays' => $told, 'gaps' => array_map(self::span(...), $core->gaps($from, $to)),
-                'conflicts' => $this->conflicts($core, $told, $here)];
+            $beds[] = [
+                'id' => $bed->id,
+                'version' => $bed->version,
+                ...$bed->told(),
+                'length_m' => $bed->length_m,
+                'width_m' => $bed->width_m,
+                'stays' => $told,
+                'gaps' => array_map(self::span(...), $core->gaps($from, $to)),
+                'conflicts' => $this->conflicts($core, $told, $here),
+            ];
         }
 
         return ['today' => $today->iso(), 'from' => $from->iso(), 'to' => $to->iso(), 'beds' => $beds];
@@ -72,18 +80,43 @@ final readonly class ZoneGround
      */
     public function beds(Zone $zone, ?GrowingHere $here, Day $today, Day $from, Day $to, ?array $only = null): array
     {
-        $beds = Bed::query()->where('zone_id', $zone->id)->when($only !== null, static fn (Builder $q) => $q->whereIn('id', $only))->with('site')->orderBy('garden')->orderByRaw('LENGTH(name), name')->get();
+        $beds = Bed::query()
+            ->where('zone_id', $zone->id)
+            ->when($only !== null, static fn (Builder $q) => $q->whereIn('id', $only))
+            ->with('site')
+            ->orderBy('garden')
+            ->orderByRaw('LENGTH(name), name')
+            ->get();
         $since = $from->plus(-365 * self::YEARS_BACK)->iso();
-        $sowings = Sowing::query()->whereIn('bed_id', $beds->modelKeys())->where('taken_back', false)->where('begun_on', '>=', $since)->where('begun_on', '<=', $to->iso())->with(['crop', 'bed.site'])->orderBy('begun_on')->get()->groupBy('bed_id');
+        $sowings = Sowing::query()
+            ->whereIn('bed_id', $beds->modelKeys())
+            ->where('taken_back', false)
+            ->where('begun_on', '>=', $since)
+            ->where('begun_on', '<=', $to->iso())
+            ->with(['crop', 'bed.site'])
+            ->orderBy('begun_on')
+            ->get()
+            ->groupBy('bed_id');
         // Hundreds, of which a few columns are read: as plain rows.
-        $plantings = Planting::query()->join('crops', 'crops.id', '=', 'plantings.crop_id')->whereIn('bed_id', $beds->modelKeys())->whereNull('removed_at')->where('day', '>=', $since)->where('day', '<=', $to->iso())->orderBy('day')
-            ->toBase()->get(['plantings.id', 'bed_id', 'crop_id', 'variety', 'route', 'day', 'metres', 'pinned', 'plantings.version', 'slug'])->groupBy('bed_id');
+        $plantings = Planting::query()
+            ->join('crops', 'crops.id', '=', 'plantings.crop_id')
+            ->whereIn('bed_id', $beds->modelKeys())
+            ->whereNull('removed_at')
+            ->where('day', '>=', $since)
+            ->where('day', '<=', $to->iso())
+            ->orderBy('day')
+            ->toBase()
+            ->get(['plantings.id', 'bed_id', 'crop_id', 'variety', 'route', 'day', 'metres', 'pinned', 'plantings.version', 'slug'])
+            ->groupBy('bed_id');
         $isOpen = static fn (Sowing $s): bool => $s->ended_on === null;
         $goesOn = $sowings->flatten()->contains($isOpen) ? array_column($this->underWay->of($zone, $today), 'goes_on', 'key') : [];
         $out = [];
         foreach ($beds as $bed) {
-            $sown = $sowings->get($bed->id) ?? new Collection;
-            $told = [...$this->sown($bed, $sown, $here, $goesOn), ...$this->planned($bed, $plantings->get($bed->id) ?? new Collection, $sown, $here)];
+            $sown = $sowings->get($bed->id) ?? new Collection();
+            $told = [
+                ...$this->sown($bed, $sown, $here, $goesOn),
+                ...$this->planned($bed, $plantings->get($bed->id) ?? new Collection(), $sown, $here),
+            ];
             $out[] = ['bed' => $bed, 'core' => self::core($bed, $told, $here), 'told' => $told];
         }
 
@@ -122,8 +155,26 @@ final readonly class ZoneGround
             $candidate = $here?->candidate($sowing->crop->slug, $sowing->variety, $sowing->route());
             $grown = $candidate->crop ?? $sowing->crop->toCore();
             $likely = $goesOn[$sowing->idempotency_key]['first_pick'] ?? null;
-            $standing = Standing::ofSowing($grown, $candidate?->days, $in, Sowing::dayOf($sowing->first_picked_on), $likely === null ? null : [Day::fromIso($likely[1]), Day::fromIso($likely[2])], Sowing::dayOf($sowing->ended_on), $sowing->lost_on !== null);
-            $told[] = $this->told("sowing {$sowing->idempotency_key}", $standing, null, $grown, $sowing->variety, $sowing->route(), $in, min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH), false);
+            $standing = Standing::ofSowing(
+                $grown,
+                $candidate?->days,
+                $in,
+                Sowing::dayOf($sowing->first_picked_on),
+                $likely === null ? null : [Day::fromIso($likely[1]), Day::fromIso($likely[2])],
+                Sowing::dayOf($sowing->ended_on),
+                $sowing->lost_on !== null,
+            );
+            $told[] = $this->told(
+                "sowing {$sowing->idempotency_key}",
+                $standing,
+                null,
+                $grown,
+                $sowing->variety,
+                $sowing->route(),
+                $in,
+                min($sowing->metres ?? INF, $bed->length_m ?? self::LENGTH),
+                false,
+            );
         }
 
         return $told;
@@ -142,7 +193,11 @@ final readonly class ZoneGround
                 $in[$sowing->id] = [$sowing->crop_id, $sowing->inGroundOn()];
             }
         }
-        $days = $plantings->mapWithKeys(static fn (stdClass $p): array => [(int) $p->id => [(int) $p->crop_id, Day::fromIso(substr((string) $p->day, 0, 10))]])->all();
+        $days = $plantings
+            ->mapWithKeys(
+                static fn (stdClass $p): array => [(int) $p->id => [(int) $p->crop_id, Day::fromIso(substr((string) $p->day, 0, 10))]],
+            )
+            ->all();
         $meant = Standing::meant($days, $in);
         $told = [];
         foreach ($plantings as $planting) {
@@ -153,8 +208,22 @@ final readonly class ZoneGround
             $route = Route::from($planting->route);
             $candidate = $here?->candidate($planting->slug, $planting->variety, $route);
             $grown = $candidate->crop ?? Crop::query()->findOrFail($planting->crop_id)->toCore();
-            $told[] = ['version' => (int) $planting->version, 'need' => $candidate === null ? null : self::need($grown, $bed, (float) $planting->metres)]
-                + $this->told("planting {$planting->id}", Standing::ofPlan($grown, $candidate?->days, $on), (int) $planting->id, $grown, $planting->variety, $route, $on, (float) $planting->metres, (bool) $planting->pinned);
+            $told[] =
+                [
+                    'version' => (int) $planting->version,
+                    'need' => $candidate === null ? null : self::need($grown, $bed, (float) $planting->metres),
+                ] +
+                $this->told(
+                    "planting {$planting->id}",
+                    Standing::ofPlan($grown, $candidate?->days, $on),
+                    (int) $planting->id,
+                    $grown,
+                    $planting->variety,
+                    $route,
+                    $on,
+                    (float) $planting->metres,
+                    (bool) $planting->pinned,
+                );
         }
 
         return $told;
@@ -164,19 +233,51 @@ final readonly class ZoneGround
      * @param  CropParameters  $grown  as it grows here; where that is not known, as the book has it
      * @return Told
      */
-    private function told(string $key, Standing $standing, ?int $planting, CropParameters $grown, ?string $variety, Route $route, Day $from, float $metres, bool $pinned): array
-    {
-        return ['key' => $key, 'kind' => $standing->kind->value, 'planting' => $planting, 'version' => null, 'crop' => $grown->slug, 'name' => $grown->name, 'family' => $grown->family, 'variety' => $variety, 'route' => $route->value, 'act' => $grown->act($route)->value,
-            'from' => $from->iso(), 'first' => $standing->first?->iso(), 'to' => $standing->to->iso(), 'metres' => $metres, 'pinned' => $pinned, 'feeder' => $grown->feeder, 'height_cm' => $grown->heightCm, 'need' => null];
+    private function told(
+        string $key,
+        Standing $standing,
+        ?int $planting,
+        CropParameters $grown,
+        ?string $variety,
+        Route $route,
+        Day $from,
+        float $metres,
+        bool $pinned,
+    ): array {
+        return [
+            'key' => $key,
+            'kind' => $standing->kind->value,
+            'planting' => $planting,
+            'version' => null,
+            'crop' => $grown->slug,
+            'name' => $grown->name,
+            'family' => $grown->family,
+            'variety' => $variety,
+            'route' => $route->value,
+            'act' => $grown->act($route)->value,
+            'from' => $from->iso(),
+            'first' => $standing->first?->iso(),
+            'to' => $standing->to->iso(),
+            'metres' => $metres,
+            'pinned' => $pinned,
+            'feeder' => $grown->feeder,
+            'height_cm' => $grown->heightCm,
+            'need' => null,
+        ];
     }
 
     /** @return array{rows: int, plants: int, seeds: int|null, grams: float|null} of as many rows as the bed is wide for */
     private static function need(CropParameters $crop, Bed $bed, float $metres): array
     {
-        $rows = max(1, (int) floor(100 * ($bed->width_m ?? 0.0) / $crop->spacing->rowCm));
+        $rows = max(1, (int) floor((100 * ($bed->width_m ?? 0.0)) / $crop->spacing->rowCm));
         $need = SeedNeed::ofRows($crop, $metres, $rows);
 
-        return ['rows' => $rows, 'plants' => (int) ceil($need->plants), 'seeds' => $need->seeds === null ? null : (int) ceil($need->seeds), 'grams' => $need->grams === null ? null : round($need->grams, 1)];
+        return [
+            'rows' => $rows,
+            'plants' => (int) ceil($need->plants),
+            'seeds' => $need->seeds === null ? null : (int) ceil($need->seeds),
+            'grams' => $need->grams === null ? null : round($need->grams, 1),
+        ];
     }
 
     /**
@@ -188,13 +289,19 @@ final readonly class ZoneGround
         $kinds = $usual = [];
         foreach ($told as $stay) {
             $kinds[$stay['key']] = StandingKind::from($stay['kind']);
-            $candidate = $stay['kind'] === StandingKind::Planned->value ? $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route'])) : null;
+            $candidate =
+                $stay['kind'] === StandingKind::Planned->value
+                    ? $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route']))
+                    : null;
             if ($candidate !== null) {
                 $usual[$stay['key']] = $candidate->days;
             }
         }
 
-        return array_map(static fn (Conflict $c): array => ['kind' => $c->kind, 'from' => $c->from->iso(), 'to' => $c->to->iso(), 'keys' => $c->keys], Conflict::on($bed, $kinds, $usual));
+        return array_map(
+            static fn (Conflict $c): array => ['kind' => $c->kind, 'from' => $c->from->iso(), 'to' => $c->to->iso(), 'keys' => $c->keys],
+            Conflict::on($bed, $kinds, $usual),
+        );
     }
 
     /**

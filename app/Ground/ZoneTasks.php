@@ -36,17 +36,27 @@ final readonly class ZoneTasks
                 $candidate = $here->candidate($stay['crop'], $stay['variety'], Route::from($stay['route']));
                 $isCover = $candidate?->crop->kind === Crop::COVER;
                 // What stands already is made ready for; a cover is still to be cut.
-                if ($candidate === null || $stay['kind'] !== 'planned' && ! ($isCover && $stay['kind'] === 'under-way')) {
+                if ($candidate === null || ($stay['kind'] !== 'planned' && ! ($isCover && $stay['kind'] === 'under-way'))) {
                     continue;
                 }
                 $on = Day::fromIso($stay['from']);
                 $up = Preparation::up($candidate->crop, $candidate->route, $on, $soil);
                 $first = $candidate->days->firstHarvest($on) ?? $on->plus((int) $candidate->crop->growth->maturityDays);
-                $own = $isCover ? Preparation::ofCover($candidate->crop, $on, $stay['kind'] === 'planned' ? $up : null, $first, $core->nextAfter($on))
+                $own = $isCover
+                    ? Preparation::ofCover($candidate->crop, $on, $stay['kind'] === 'planned' ? $up : null, $first, $core->nextAfter($on))
                     : Preparation::of($candidate->crop, $candidate->route, $on, $up, $first, $soil, $maximum);
                 foreach ($own as $task) {
                     if (($task->to ?? $task->on)->number >= $from->number && $task->on->number <= $to->number) {
-                        $tasks[] = ['key' => $task->key, 'on' => $task->on->iso(), 'to' => $task->to?->iso(), 'bed' => $bed->told(), 'name' => $stay['name'], 'crop' => $stay['crop'], 'stay' => $stay['key'], 'for' => $stay['from']];
+                        $tasks[] = [
+                            'key' => $task->key,
+                            'on' => $task->on->iso(),
+                            'to' => $task->to?->iso(),
+                            'bed' => $bed->told(),
+                            'name' => $stay['name'],
+                            'crop' => $stay['crop'],
+                            'stay' => $stay['key'],
+                            'for' => $stay['from'],
+                        ];
                     }
                 }
             }

@@ -45,7 +45,9 @@ final class PublicTexts
         }
 
         // Of one that stands in two places, the first is told.
-        return array_values(array_filter(array_reverse(array_column(array_reverse($texts), null, 'text')), static fn (array $t): bool => $t['text'] !== ''));
+        return array_values(
+            array_filter(array_reverse(array_column(array_reverse($texts), null, 'text')), static fn (array $t): bool => $t['text'] !== ''),
+        );
     }
 
     /** @return array{text: string, where: string, of: string} */

@@ -22,8 +22,14 @@ final class SaveTranslation
             if ($now !== $before) {
                 throw new TranslationMoved($now);
             }
-            Translation::query()->create(['language' => $language, 'text_hash' => Translation::hash($text), 'text' => $text, 'translation' => $translation, 'author' => $user->name]);
-            event(new TranslationsChanged);
+            Translation::query()->create([
+                'language' => $language,
+                'text_hash' => Translation::hash($text),
+                'text' => $text,
+                'translation' => $translation,
+                'author' => $user->name,
+            ]);
+            event(new TranslationsChanged());
         });
     }
 }

@@ -47,7 +47,10 @@ class Translation extends Model
         if ($texts !== null) {
             $own->whereIn('text_hash', array_map(self::hash(...), $texts));
         }
-        $translations = array_filter($own->pluck('translation', 'text')->all() + self::shipped($language), static fn (string $t): bool => $t !== '');
+        $translations = array_filter(
+            $own->pluck('translation', 'text')->all() + self::shipped($language),
+            static fn (string $t): bool => $t !== '',
+        );
 
         return $texts === null ? $translations : array_intersect_key($translations, array_fill_keys($texts, true));
     }
@@ -68,7 +71,12 @@ class Translation extends Model
     {
         static $shipped = [];
 
-        return $shipped[$language] ??= array_merge(...array_map(static fn (string $file): array => (array) json_decode((string) file_get_contents($file), true, 2, JSON_THROW_ON_ERROR),
-            glob(lang_path("{$language}/book/*.json")) ?: []), ...[[]]);
+        return $shipped[$language] ??= array_merge(
+            ...array_map(
+                static fn (string $file): array => (array) json_decode((string) file_get_contents($file), true, 2, JSON_THROW_ON_ERROR),
+                glob(lang_path("{$language}/book/*.json")) ?: [],
+            ),
+            ...[[]],
+        );
     }
 }

@@ -18,25 +18,42 @@ class TranslationController
     {
         $translations = Translation::byLanguage();
 
-        return response()->json(['data' => ['languages' => Translation::languages(), 'texts' => array_map(static fn (array $text): array => $text
-            + ['translations' => (object) array_map(static fn (array $own): ?string => $own[$text['text']] ?? null, $translations)], $texts->all())]]);
+        return response()->json([
+            'data' => [
+                'languages' => Translation::languages(),
+                'texts' => array_map(
+                    static fn (array $text): array => $text + [
+                        'translations' => (object) array_map(static fn (array $own): ?string => $own[$text['text']] ?? null, $translations),
+                    ],
+                    $texts->all(),
+                ),
+            ],
+        ]);
     }
 
     public function update(Request $request, SaveTranslation $save): JsonResponse
     {
         Gate::authorize('publish', Zone::class);
-        $asked = $request->validate([
-            'language' => ['required', Rule::in(Translation::languages())],
-            'text' => ['required', 'string', 'max:4000'],
-            'translation' => ['present', 'nullable', 'string', 'max:4000'],
-            'before' => ['present', 'nullable', 'string', 'max:4000'],
-        ], ['language.in' => 'There are no words in that language here. Its files belong in lang/.']);
+        $asked = $request->validate(
+            [
+                'language' => ['required', Rule::in(Translation::languages())],
+                'text' => ['required', 'string', 'max:4000'],
+                'translation' => ['present', 'nullable', 'string', 'max:4000'],
+                'before' => ['present', 'nullable', 'string', 'max:4000'],
+            ],
+            ['language.in' => 'There are no words in that language here. Its files belong in lang/.'],
+        );
         try {
             $save->execute($asked['language'], $asked['text'], trim($asked['translation'] ?? ''), $asked['before'], $request->user());
         } catch (TranslationMoved $why) {
             throw ValidationException::withMessages(['translation' => $why->getMessage()]);
         }
 
-        return response()->json(['data' => ['text' => $asked['text'], 'translation' => Translation::of($asked['language'], [$asked['text']])[$asked['text']] ?? null]]);
+        return response()->json([
+            'data' => [
+                'text' => $asked['text'],
+                'translation' => Translation::of($asked['language'], [$asked['text']])[$asked['text']] ?? null,
+            ],
+        ]);
     }
 }

@@ -24,9 +24,19 @@ class ConfirmationMail extends Mailable
 
     public function content(): Content
     {
-        $link = url("{$this->reading->prefix()}/letters/{$this->reader->token}/confirm").($this->crops === null ? '' : '?crops='.implode(',', $this->crops));
+        $link =
+            url("{$this->reading->prefix()}/letters/{$this->reader->token}/confirm").
+            ($this->crops === null ? '' : '?crops='.implode(',', $this->crops));
 
-        return new Content(text: 'letters.plain', with: ['paragraphs' => [
-            $this->reading->say('letter.confirm.text', ['zone' => $this->reader->zone->name]), $link, $this->reading->say('letter.confirm.else')]]);
+        return new Content(
+            text: 'letters.plain',
+            with: [
+                'paragraphs' => [
+                    $this->reading->say('letter.confirm.text', ['zone' => $this->reader->zone->name]),
+                    $link,
+                    $this->reading->say('letter.confirm.else'),
+                ],
+            ],
+        );
     }
 }

@@ -24,7 +24,10 @@ final class KeepLetterReader
     public function ask(Zone $zone, string $mail, Reading $reading, ?array $crops): void
     {
         DB::transaction(static function () use ($zone, $mail, $reading, $crops): void {
-            $reader = LetterReader::query()->createOrFirst(['zone_id' => $zone->id, 'mail' => mb_strtolower($mail)], ['token' => Str::random(48), 'reading' => $reading->name(), 'crops' => $crops]);
+            $reader = LetterReader::query()->createOrFirst(
+                ['zone_id' => $zone->id, 'mail' => mb_strtolower($mail)],
+                ['token' => Str::random(48), 'reading' => $reading->name(), 'crops' => $crops],
+            );
             if (! $reader->wasRecentlyCreated && $reader->updated_at->gt(now()->subMinutes(self::ASKED_AGAIN))) {
                 return;
             }

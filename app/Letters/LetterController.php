@@ -30,9 +30,14 @@ class LetterController
     {
         $reading = Reading::of($request);
         $edition = PublishedEdition::find($zone, null)->open();
-        $asked = Validator::make($request->only('mail'), ['mail' => ['required', 'string', 'max:200', 'email:filter', self::canBeMailed(...)]]);
+        $asked = Validator::make($request->only('mail'), [
+            'mail' => ['required', 'string', 'max:200', 'email:filter', self::canBeMailed(...)],
+        ]);
         if ($asked->fails()) {
-            return $this->show($reading, 'not-an-address', $zone, 422, ['mail' => mb_substr($request->string('mail')->toString(), 0, 200), 'crops' => $request->string('crops')->toString()]);
+            return $this->show($reading, 'not-an-address', $zone, 422, [
+                'mail' => mb_substr($request->string('mail')->toString(), 0, 200),
+                'crops' => $request->string('crops')->toString(),
+            ]);
         }
         $crops = OwnCrops::of($request, $edition);
         $this->save->ask($zone, $asked->validated()['mail'], $reading, $crops === [] ? null : $crops);
@@ -44,7 +49,11 @@ class LetterController
     {
         $reader = $this->reader($request);
 
-        return $reader === null ? $this->unknown($request) : $this->show(Reading::of($request), (string) $request->route('what'), $reader->zone, 200, ['crops' => $request->string('crops')->toString()]);
+        return $reader === null
+            ? $this->unknown($request)
+            : $this->show(Reading::of($request), (string) $request->route('what'), $reader->zone, 200, [
+                'crops' => $request->string('crops')->toString(),
+            ]);
     }
 
     public function carryOut(Request $request): Response
@@ -88,8 +97,15 @@ class LetterController
     /** @param  array<string, string>  $kept  what was typed */
     private function show(Reading $reading, string $state, ?Zone $zone, int $status = 200, array $kept = []): Response
     {
-        $page = new Page('letter', null, ['state' => $state, 'zone' => $zone?->only(['slug', 'name']), 'mail' => $kept['mail'] ?? '', 'crops' => $kept['crops'] ?? ''],
-            $reading->say('letter.title'), $reading->say('letter.title'), null, $reading);
+        $page = new Page(
+            'letter',
+            null,
+            ['state' => $state, 'zone' => $zone?->only(['slug', 'name']), 'mail' => $kept['mail'] ?? '', 'crops' => $kept['crops'] ?? ''],
+            $reading->say('letter.title'),
+            $reading->say('letter.title'),
+            null,
+            $reading,
+        );
 
         return $this->renderer->respond($page, 'no-store', ['X-Robots-Tag' => 'noindex'], $status);
     }

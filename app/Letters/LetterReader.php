@@ -39,7 +39,7 @@ class LetterReader extends Model
 
     public function readsIn(): Reading
     {
-        return Reading::named($this->reading) ?? new Reading;
+        return Reading::named($this->reading) ?? new Reading();
     }
 
     /** @return string the address of what they can do about their letters: `confirm`, `leave` */

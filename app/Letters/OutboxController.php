@@ -17,11 +17,21 @@ class OutboxController
     {
         Gate::authorize('readMail', Zone::class);
 
-        return response()->json(['data' => [
-            'simulated' => config('mail.default') === 'outbox',
-            'readers' => LetterReader::query()->whereNotNull('confirmed_at')->count(),
-            'mails' => OutboxMail::query()->orderByDesc('id')->limit(self::SHOWN)->get()->map(static fn (OutboxMail $m): array => $m->only(['id', 'recipient', 'subject', 'message'])
-                + ['at' => $m->created_at->toIso8601String()])->all(),
-        ]]);
+        return response()->json([
+            'data' => [
+                'simulated' => config('mail.default') === 'outbox',
+                'readers' => LetterReader::query()->whereNotNull('confirmed_at')->count(),
+                'mails' => OutboxMail::query()
+                    ->orderByDesc('id')
+                    ->limit(self::SHOWN)
+                    ->get()
+                    ->map(
+                        static fn (OutboxMail $m): array => $m->only(['id', 'recipient', 'subject', 'message']) + [
+                            'at' => $m->created_at->toIso8601String(),
+                        ],
+                    )
+                    ->all(),
+            ],
+        ]);
     }
 }

@@ -25,11 +25,25 @@ final class SendLetters
     {
         $for = self::letterDay($today);
         $sent = 0;
-        foreach (LetterReader::query()->where('zone_id', $zone->id)->with('zone.currentEdition')->whereNotNull('confirmed_at')->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->lazyById() as $reader) {
+        foreach (
+            LetterReader::query()
+                ->where('zone_id', $zone->id)
+                ->with('zone.currentEdition')
+                ->whereNotNull('confirmed_at')
+                ->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))
+                ->lazyById() as $reader
+        ) {
             $edition = $reader->zone->currentEdition;
             // Whoever is first to say that it is written writes it.
             // A withdrawn calendar is not sent; its readers are written to again when there is another.
-            if ($edition === null || ! $edition->standing || LetterReader::query()->whereKey($reader->id)->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))->update(['sent_for' => $for->iso()]) === 0) {
+            if (
+                $edition === null ||
+                ! $edition->standing ||
+                LetterReader::query()
+                    ->whereKey($reader->id)
+                    ->where(static fn ($due) => $due->whereNull('sent_for')->orWhere('sent_for', '<', $for->iso()))
+                    ->update(['sent_for' => $for->iso()]) === 0
+            ) {
                 continue;
             }
             $sent += $this->send($reader, $edition, $today) ? 1 : 0;
@@ -42,7 +56,7 @@ final class SendLetters
     public static function letterDay(Day $today): Day
     {
         // Day 0, 1 January 1970, was one.
-        return $today->plus(-(($today->number % 7 + 7) % 7));
+        return $today->plus(-((($today->number % 7) + 7) % 7));
     }
 
     private function send(LetterReader $reader, Edition $edition, Day $today): bool

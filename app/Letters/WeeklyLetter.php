@@ -21,8 +21,11 @@ use Illuminate\Mail\Mailables\Headers;
 /** A zone's week for one reader: advice in force, what to sow, plant and set out of their crops, with cautions, and how to leave. */
 class WeeklyLetter extends Mailable
 {
-    public function __construct(private readonly LetterReader $reader, private readonly EditionDocument $edition, private readonly Day $on)
-    {
+    public function __construct(
+        private readonly LetterReader $reader,
+        private readonly EditionDocument $edition,
+        private readonly Day $on,
+    ) {
     }
 
     public function envelope(): Envelope
@@ -33,7 +36,9 @@ class WeeklyLetter extends Mailable
     public function headers(): Headers
     {
         // RFC 8058: a mail program's own button leaves with one request.
-        return new Headers(text: ['List-Unsubscribe' => "<{$this->reader->address('leave')}>", 'List-Unsubscribe-Post' => 'List-Unsubscribe=One-Click']);
+        return new Headers(
+            text: ['List-Unsubscribe' => "<{$this->reader->address('leave')}>", 'List-Unsubscribe-Post' => 'List-Unsubscribe=One-Click'],
+        );
     }
 
     public function content(): Content
@@ -42,22 +47,29 @@ class WeeklyLetter extends Mailable
         $zone = $this->reader->zone;
         $address = url("{$this->reader->readsIn()->prefix()}/zones/{$zone->slug}");
 
-        return new Content(text: 'letters.plain', with: ['paragraphs' => [
-            $words->say('letter.week.head', ['zone' => $zone->name] + $this->span()),
-            ...$this->advice(),
-            ...$this->acts(),
-            ...$this->cautions(),
-            implode("\n", [$words->say('letter.week.more'), "{$address}/this-week"]),
-            implode(' ', array_map($words->phrase(...), $this->edition->content['guidance'])),
-            implode("\n", [$words->say('letter.week.leave'), $this->reader->address('leave')]),
-        ]]);
+        return new Content(
+            text: 'letters.plain',
+            with: [
+                'paragraphs' => [
+                    $words->say('letter.week.head', ['zone' => $zone->name] + $this->span()),
+                    ...$this->advice(),
+                    ...$this->acts(),
+                    ...$this->cautions(),
+                    implode("\n", [$words->say('letter.week.more'), "{$address}/this-week"]),
+                    implode(' ', array_map($words->phrase(...), $this->edition->content['guidance'])),
+                    implode("\n", [$words->say('letter.week.leave'), $this->reader->address('leave')]),
+                ],
+            ],
+        );
     }
 
     /** @return list<string> */
     private function advice(): array
     {
         $advisories = Advisory::shown($this->reader->zone, $this->on)->get()->filter(fn (Advisory $a): bool => $a->isInForce($this->on));
-        $words = $this->reader->readsIn()->words(Translation::of($this->reader->readsIn()->language, array_values($advisories->pluck('text')->all())));
+        $words = $this->reader
+            ->readsIn()
+            ->words(Translation::of($this->reader->readsIn()->language, array_values($advisories->pluck('text')->all())));
 
         return array_values($advisories->map(static fn (Advisory $a): string => $words->own($a->text))->all());
     }
@@ -71,8 +83,13 @@ class WeeklyLetter extends Mailable
             $lines = [];
             foreach ($this->tasks() as $task) {
                 if ($task['act'] === $act->value) {
-                    $lines[] = '  '.$words->say($task['closes'] === null ? 'letter.line-all-year' : 'letter.line', ['crop' => $task['name'], 'until' => $task['closes'] === null ? '' : Phrase::day(YearDay::fromIso($task['closes']))])
-                        .($task['last_chance'] ? ' '.$words->say('letter.last-chance') : '');
+                    $lines[] =
+                        '  '.
+                        $words->say($task['closes'] === null ? 'letter.line-all-year' : 'letter.line', [
+                            'crop' => $task['name'],
+                            'until' => $task['closes'] === null ? '' : Phrase::day(YearDay::fromIso($task['closes'])),
+                        ]).
+                        ($task['last_chance'] ? ' '.$words->say('letter.last-chance') : '');
                 }
             }
             if ($lines !== []) {
@@ -95,7 +112,18 @@ class WeeklyLetter extends Mailable
             }
         }
 
-        return $of === [] ? [] : [implode("\n", [$words->say('page.care'), ...array_map(static fn (string $caution, array $names): string => '  '.implode(', ', $names).': '.$caution, array_keys($of), $of)])];
+        return $of === []
+            ? []
+            : [
+                implode("\n", [
+                    $words->say('page.care'),
+                    ...array_map(
+                        static fn (string $caution, array $names): string => '  '.implode(', ', $names).': '.$caution,
+                        array_keys($of),
+                        $of,
+                    ),
+                ]),
+            ];
     }
 
     /** @return list<array{crop: string, name: string, act: string, opens: string, closes: string|null, last_chance: bool, opening: bool, of_ten?: int|null}> */
@@ -103,7 +131,12 @@ class WeeklyLetter extends Mailable
     {
         $week = $this->edition->content['weeks'][WeekList::weekOf($this->on->yearDay()) - 1];
 
-        return array_values(array_filter($week['tasks'], fn (array $task): bool => $this->reader->crops === null || in_array($task['crop'], $this->reader->crops, true)));
+        return array_values(
+            array_filter(
+                $week['tasks'],
+                fn (array $task): bool => $this->reader->crops === null || in_array($task['crop'], $this->reader->crops, true),
+            ),
+        );
     }
 
     /** @return array{first: Phrase, last: Phrase} */

@@ -29,7 +29,9 @@ final class EntryChecks
     public function __construct(private readonly Zone $zone)
     {
         $this->today = $zone->today()->iso();
-        $this->recordBegins = (string) StationRecord::query()->whereIn('id', Station::usedBy($zone)->pluck('record_id'))->min('first_day');
+        $this->recordBegins = (string) StationRecord::query()
+            ->whereIn('id', Station::usedBy($zone)->pluck('record_id'))
+            ->min('first_day');
     }
 
     /** @throws EntryRefused naming the first thing that cannot be */
@@ -37,18 +39,42 @@ final class EntryChecks
     {
         $on = $entry->on->iso();
         if ($on > $this->today) {
-            throw new EntryRefused('on', Say::date($entry->on).' has not come yet: today is '.Say::date(Day::fromIso($this->today)).'. Give the day it was done on.');
+            throw new EntryRefused(
+                'on',
+                Say::date($entry->on).
+                    ' has not come yet: today is '.
+                    Say::date(Day::fromIso($this->today)).
+                    '. Give the day it was done on.',
+            );
         }
         if ($this->recordBegins !== '' && $on < $this->recordBegins) {
-            throw new EntryRefused('on', Say::date($entry->on).' is before the record of this zone begins ('.Say::date(Day::fromIso($this->recordBegins)).'), so nothing can be told of it. Check the year.');
+            throw new EntryRefused(
+                'on',
+                Say::date($entry->on).
+                    ' is before the record of this zone begins ('.
+                    Say::date(Day::fromIso($this->recordBegins)).
+                    '), so nothing can be told of it. Check the year.',
+            );
         }
-        if ($entry->photo !== null && ! $this->exists("photo {$entry->photo}", static fn (): bool => LogPhoto::query()->whereKey($entry->photo)->exists())) {
+        if (
+            $entry->photo !== null &&
+            ! $this->exists("photo {$entry->photo}", static fn (): bool => LogPhoto::query()->whereKey($entry->photo)->exists())
+        ) {
             throw new EntryRefused('photo', 'The photograph did not arrive. Send it first.');
         }
-        if (isset($entry->told['cue']) && ! $this->exists("cue {$entry->told['cue']}", static fn (): bool => CuePlant::query()->whereKey($entry->told['cue'])->exists())) {
+        if (
+            isset($entry->told['cue']) &&
+            ! $this->exists("cue {$entry->told['cue']}", static fn (): bool => CuePlant::query()->whereKey($entry->told['cue'])->exists())
+        ) {
             throw new EntryRefused('cue', 'There is no such plant on the county’s list. Choose another one.');
         }
-        if (isset($entry->told['plot']) && ! $this->exists("plot {$entry->told['plot']}", fn (): bool => TrialPlot::inZone($this->zone)->whereKey($entry->told['plot'])->exists())) {
+        if (
+            isset($entry->told['plot']) &&
+            ! $this->exists(
+                "plot {$entry->told['plot']}",
+                fn (): bool => TrialPlot::inZone($this->zone)->whereKey($entry->told['plot'])->exists(),
+            )
+        ) {
             throw new EntryRefused('plot', 'There is no such plot in a trial of this zone. Load the page again.');
         }
     }

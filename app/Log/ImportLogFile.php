@@ -39,8 +39,14 @@ final class ImportLogFile
     {
         $rows = LogTable::rows((string) $file->get());
         $checksum = FileStore::on('originals')->saveUpload($file);
-        $import = LogImport::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'file' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200), 'checksum' => $checksum,
-            'state' => LogImportState::Queued, 'total' => count($rows)]);
+        $import = LogImport::query()->create([
+            'zone_id' => $zone->id,
+            'user_id' => $user->id,
+            'file' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
+            'checksum' => $checksum,
+            'state' => LogImportState::Queued,
+            'total' => count($rows),
+        ]);
         ImportLogJob::dispatch($import->id)->afterCommit();
 
         return $import;
@@ -104,20 +110,40 @@ final class ImportLogFile
     /** What has happened in a zone's log: any entry changes it, and corrections are entries too. */
     private function state(Zone $zone): string
     {
-        return (string) LogEntry::query()->where('zone_id', $zone->id)->max('id').' '.Bed::query()->where('zone_id', $zone->id)->max('id');
+        return (string) LogEntry::query()->where('zone_id', $zone->id)->max('id').
+            ' '.
+            Bed::query()->where('zone_id', $zone->id)->max('id');
     }
 
     private function write(LogImport $import, StagedLog $staged): int
     {
         $site = Site::seenIn($import->zone)->value('id');
-        $beds = array_map(static fn (array $bed): int => Bed::query()->createOrFirst(['zone_id' => $import->zone_id] + $bed, ['site_id' => $site])->id, $staged->newBeds);
+        $beds = array_map(
+            static fn (array $bed): int => Bed::query()->createOrFirst(['zone_id' => $import->zone_id] + $bed, ['site_id' => $site])->id,
+            $staged->newBeds,
+        );
         $at = now()->format('Y-m-d H:i:s');
         $ids = $this->writeSowings($import, $staged, $beds, $at);
-        $rows = array_map(static fn (array $one): array => [
-            'idempotency_key' => $one['entry']->key, 'idempotency_hash' => LogEntry::hashOf($one['entry']->content($import->zone)), 'zone_id' => $import->zone_id, 'user_id' => $import->user_id, 'sowing_id' => $ids[$one['sowing']] ?? $one['sowing'],
-            'crop_id' => $one['crop'], 'bed_id' => $beds[$one['bed']] ?? $one['bed'], 'act' => $one['entry']->act->value, 'day' => $one['entry']->on->iso(), 'told' => json_encode($one['entry']->told, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
-            'taken_back' => false, 'source' => 'file', 'written_at' => $import->created_at->format('Y-m-d H:i:s'), 'created_at' => $at, 'updated_at' => $at,
-        ], $staged->entries);
+        $rows = array_map(
+            static fn (array $one): array => [
+                'idempotency_key' => $one['entry']->key,
+                'idempotency_hash' => LogEntry::hashOf($one['entry']->content($import->zone)),
+                'zone_id' => $import->zone_id,
+                'user_id' => $import->user_id,
+                'sowing_id' => $ids[$one['sowing']] ?? $one['sowing'],
+                'crop_id' => $one['crop'],
+                'bed_id' => $beds[$one['bed']] ?? $one['bed'],
+                'act' => $one['entry']->act->value,
+                'day' => $one['entry']->on->iso(),
+                'told' => json_encode($one['entry']->told, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+                'taken_back' => false,
+                'source' => 'file',
+                'written_at' => $import->created_at->format('Y-m-d H:i:s'),
+                'created_at' => $at,
+                'updated_at' => $at,
+            ],
+            $staged->entries,
+        );
         foreach (array_chunk($rows, self::BATCH) as $some) {
             LogEntry::query()->insert($some);
         }
@@ -144,7 +170,8 @@ final class ImportLogFile
             if ($number > 0) {
                 Sowing::query()->whereKey($number)->update($columns);
             } else {
-                $new[$number] = ['idempotency_key' => $sowing['key'], 'zone_id' => $import->zone_id, 'crop_id' => $sowing['crop']] + $columns + ['created_at' => $at, 'updated_at' => $at];
+                $new[$number] = ['idempotency_key' => $sowing['key'], 'zone_id' => $import->zone_id, 'crop_id' => $sowing['crop']] +
+                    $columns + ['created_at' => $at, 'updated_at' => $at];
                 ksort($new[$number]);
             }
         }
@@ -166,7 +193,12 @@ final class ImportLogFile
         $spots = [];
         foreach ($staged->entries as ['entry' => $entry, 'bed' => $number]) {
             if ($entry->act === LoggedAct::Reading) {
-                $bed = $number === null ? null : Bed::query()->with('site')->find($beds[$number] ?? $number);
+                $bed =
+                    $number === null
+                        ? null
+                        : Bed::query()
+                            ->with('site')
+                            ->find($beds[$number] ?? $number);
                 $spots[$number ?? 0] ??= LoggedReading::spot($this->spots, $import->zone, $bed);
                 LoggedReading::keep($this->readings, $spots[$number ?? 0], $import->user, $entry);
             }

@@ -37,7 +37,9 @@ final class ImportLogJob implements ShouldQueue
             return;
         }
         try {
-            $row = LogImport::query()->with(['zone', 'user'])->find($this->importId);
+            $row = LogImport::query()
+                ->with(['zone', 'user'])
+                ->find($this->importId);
             if ($row === null || ! in_array($row->state, [LogImportState::Queued, LogImportState::Running], true)) {
                 return;
             }
@@ -50,7 +52,14 @@ final class ImportLogJob implements ShouldQueue
 
     public function failed(?Throwable $error): void
     {
-        LogImport::query()->whereKey($this->importId)->whereIn('state', [LogImportState::Queued, LogImportState::Running])
-            ->update(['state' => LogImportState::Failed, 'faults' => json_encode(['Something went wrong on our side. Nothing was saved. Upload the table again, and tell your administrator if this stays.'])]);
+        LogImport::query()
+            ->whereKey($this->importId)
+            ->whereIn('state', [LogImportState::Queued, LogImportState::Running])
+            ->update([
+                'state' => LogImportState::Failed,
+                'faults' => json_encode([
+                    'Something went wrong on our side. Nothing was saved. Upload the table again, and tell your administrator if this stays.',
+                ]),
+            ]);
     }
 }

@@ -41,10 +41,15 @@ final class KeepPhoto
             throw new EntryRefused('photo', 'This is no photograph that can be read. Bring a JPEG, PNG or WebP file.');
         }
         if ($width * $height > self::MOST_PIXELS) {
-            throw new EntryRefused('photo', "The photograph has {$width} × {$height} pixels, more than can be saved. Make it smaller, such as 4000 × 3000.");
+            throw new EntryRefused(
+                'photo',
+                "The photograph has {$width} × {$height} pixels, more than can be saved. Make it smaller, such as 4000 × 3000.",
+            );
         }
         // Decoding takes most of a processor and a lot of memory, so one picture at a time.
-        $lock = NamedLock::take('photograph', self::WAIT_S) ?? throw new Busy(message: 'Other photographs are being saved. Nothing was lost. Try again in a few seconds.');
+        $lock =
+            NamedLock::take('photograph', self::WAIT_S) ??
+            throw new Busy(message: 'Other photographs are being saved. Nothing was lost. Try again in a few seconds.');
         try {
             $image = $this->upright($this->scaled($this->decoded($path, $type)), $path, $type);
         } finally {
@@ -60,7 +65,10 @@ final class KeepPhoto
         FileStore::on(LogPhoto::DISK)->save($content, $checksum, '.jpg');
         fclose($content);
 
-        return LogPhoto::query()->createOrFirst(['checksum' => $checksum], ['width' => imagesx($image), 'height' => imagesy($image), 'bytes' => strlen($jpeg), 'user_id' => $user->id]);
+        return LogPhoto::query()->createOrFirst(
+            ['checksum' => $checksum],
+            ['width' => imagesx($image), 'height' => imagesy($image), 'bytes' => strlen($jpeg), 'user_id' => $user->id],
+        );
     }
 
     /** The picture, all of it: a file that breaks off is refused, although its decoder would fill the rest with gray. */
@@ -83,7 +91,10 @@ final class KeepPhoto
         } finally {
             restore_error_handler();
         }
-        if ($image === false || preg_match('/premature|corrupt jpeg data: bad|unsupported marker|incomplete/i', implode(' ', $warnings)) === 1) {
+        if (
+            $image === false ||
+            preg_match('/premature|corrupt jpeg data: bad|unsupported marker|incomplete/i', implode(' ', $warnings)) === 1
+        ) {
             throw new EntryRefused('photo', 'The photograph did not arrive whole. Upload it again.');
         }
 
@@ -93,7 +104,8 @@ final class KeepPhoto
     /** A phone held sideways notes so beside the picture, which is about to be lost. */
     private function upright(GdImage $image, string $path, int $type): GdImage
     {
-        $turn = $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? (int) ((@exif_read_data($path) ?: [])['Orientation'] ?? 1) : 1;
+        $turn =
+            $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? (int) ((@exif_read_data($path) ?: [])['Orientation'] ?? 1) : 1;
         $angle = [3 => 180, 6 => 270, 8 => 90][$turn] ?? 0;
 
         return $angle === 0 ? $image : (imagerotate($image, $angle, 0) ?: $image);

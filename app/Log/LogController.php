@@ -22,15 +22,18 @@ class LogController
     /** Lines a phone sends at a time. */
     private const BATCH = 200;
 
-    public function __construct(private readonly ZoneLog $log)
-    {
-    }
+    public function __construct(private readonly ZoneLog $log) {}
 
     public function index(Request $request, Zone $zone): JsonResponse
     {
-        $lines = $this->log->lines($zone, $this->asked($request))->limit(ZoneLog::PAGE + 1)->get();
+        $lines = $this->log
+            ->lines($zone, $this->asked($request))
+            ->limit(ZoneLog::PAGE + 1)
+            ->get();
 
-        return response()->json(['data' => ['lines' => LogEntryResource::collection($lines->take(ZoneLog::PAGE)), 'more' => $lines->count() > ZoneLog::PAGE]]);
+        return response()->json([
+            'data' => ['lines' => LogEntryResource::collection($lines->take(ZoneLog::PAGE)), 'more' => $lines->count() > ZoneLog::PAGE],
+        ]);
     }
 
     /** What a phone needs to write where there is no signal. */
@@ -48,24 +51,39 @@ class LogController
     /** Lines as they were written, in their order. What cannot stand comes back with the reason; the rest is kept. */
     public function store(Request $request, Zone $zone, RecordEntry $keep): JsonResponse
     {
-        $asked = $request->validate([
-            'sent_at' => ['required', 'integer', 'between:0,9999999999999'],
-            'by' => ['required', Rule::in(['phone', 'desk'])],
-            'written_by' => ['nullable', 'string', 'max:200'],
-            'entries' => ['required', 'array', 'list', 'max:'.self::BATCH],
-            'entries.*' => ['array'],
-            'entries.*.written_at' => ['required', 'integer', 'between:0,9999999999999'],
-        ], ['entries.max' => 'Send at most '.self::BATCH.' lines at a time.', 'sent_at.required' => 'Send what the clock of the device says (“sent_at”), so that the lines keep their own time.']);
+        $asked = $request->validate(
+            [
+                'sent_at' => ['required', 'integer', 'between:0,9999999999999'],
+                'by' => ['required', Rule::in(['phone', 'desk'])],
+                'written_by' => ['nullable', 'string', 'max:200'],
+                'entries' => ['required', 'array', 'list', 'max:' . self::BATCH],
+                'entries.*' => ['array'],
+                'entries.*.written_at' => ['required', 'integer', 'between:0,9999999999999'],
+            ],
+            [
+                'entries.max' => 'Send at most ' . self::BATCH . ' lines at a time.',
+                'sent_at.required' => 'Send what the clock of the device says (“sent_at”), so that the lines keep their own time.',
+            ],
+        );
         // Two people may share a phone: what one wrote is never saved as the other's.
         if (isset($asked['written_by']) && mb_strtolower($asked['written_by']) !== mb_strtolower($request->user()->email)) {
-            abort(409, "These entries were written by {$asked['written_by']}, and {$request->user()->email} is logged in. Log in as the person who wrote them to send them.");
+            abort(
+                409,
+                "These entries were written by {$asked['written_by']}, and {$request->user()->email} is logged in. Log in as the person who wrote them to send them.",
+            );
         }
         $now = CarbonImmutable::now();
         $kept = $refused = [];
         foreach ($request->input('entries') as $said) {
             $key = is_string($said['key'] ?? null) ? mb_substr($said['key'], 0, 64) : '';
             try {
-                $kept[] = $keep->execute($zone, $request->user(), LoggedEntry::of($said), $asked['by'], $now->subMilliseconds(max(0, $asked['sent_at'] - (int) $said['written_at'])))->idempotency_key;
+                $kept[] = $keep->execute(
+                    $zone,
+                    $request->user(),
+                    LoggedEntry::of($said),
+                    $asked['by'],
+                    $now->subMilliseconds(max(0, $asked['sent_at'] - (int) $said['written_at'])),
+                )->idempotency_key;
             } catch (KeyReused $why) {
                 $refused[] = ['key' => $key, 'field' => 'key', 'message' => $why->getMessage()];
             } catch (EntryRefused $why) {
@@ -73,14 +91,27 @@ class LogController
             }
         }
 
-        return response()->json(['data' => ['kept' => $kept, 'refused' => $refused, 'clock_minutes' => (int) round(($asked['sent_at'] - $now->getTimestampMs()) / 60000)]]);
+        return response()->json([
+            'data' => [
+                'kept' => $kept,
+                'refused' => $refused,
+                'clock_minutes' => (int) round(($asked['sent_at'] - $now->getTimestampMs()) / 60000),
+            ],
+        ]);
     }
 
     public function storePhoto(Request $request, KeepPhoto $keep): JsonResponse
     {
-        $tooLarge = 'The photograph is larger than '.KeepPhoto::MOST_MIB.' MiB. Take it smaller, or write the line without it.';
-        $file = $request->validate(['photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_MIB * 1024]], ['photo.required' => 'Choose a photograph first.', 'photo.file' => 'The photograph did not arrive whole. Bring it again.',
-            'photo.uploaded' => $tooLarge, 'photo.max' => $tooLarge])['photo'];
+        $tooLarge = 'The photograph is larger than ' . KeepPhoto::MOST_MIB . ' MiB. Take it smaller, or write the line without it.';
+        $file = $request->validate(
+            ['photo' => ['required', 'file', 'max:' . KeepPhoto::MOST_MIB * 1024]],
+            [
+                'photo.required' => 'Choose a photograph first.',
+                'photo.file' => 'The photograph did not arrive whole. Bring it again.',
+                'photo.uploaded' => $tooLarge,
+                'photo.max' => $tooLarge,
+            ],
+        )['photo'];
         try {
             $photo = $keep->execute($file, $request->user());
         } catch (EntryRefused $why) {
@@ -94,7 +125,11 @@ class LogController
     {
         $photos = FileStore::on(LogPhoto::DISK);
 
-        return $photos->has($photo, '.jpg') ? response((string) file_get_contents($photos->path($photo, '.jpg')))->withHeaders(['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable'])
+        return $photos->has($photo, '.jpg')
+            ? response((string) file_get_contents($photos->path($photo, '.jpg')))->withHeaders([
+                'Content-Type' => 'image/jpeg',
+                'Cache-Control' => 'private, max-age=31536000, immutable',
+            ])
             : abort(404, 'There is no such photograph.');
     }
 
@@ -102,24 +137,34 @@ class LogController
     {
         $asked = $this->asked($request);
 
-        return response()->streamDownload(fn () => LogCsv::write($this->log->lines($zone, $asked)), "{$zone->slug}-log.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+        return response()->streamDownload(fn() => LogCsv::write($this->log->lines($zone, $asked)), "{$zone->slug}-log.csv", [
+            'Content-Type' => 'text/csv; charset=utf-8',
+        ]);
     }
 
     /** All that the person at the desk has written, in every zone. */
     public function own(Request $request): StreamedResponse
     {
-        $lines = LogEntry::query()->where('user_id', $request->user()?->getAuthIdentifier())->with(['zone', 'user', 'crop', 'bed.site', 'sowing'])->orderBy('id');
+        $lines = LogEntry::query()
+            ->where('user_id', $request->user()?->getAuthIdentifier())
+            ->with(['zone', 'user', 'crop', 'bed.site', 'sowing'])
+            ->orderBy('id');
 
-        return response()->streamDownload(static fn () => LogCsv::write($lines), 'my-log.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+        return response()->streamDownload(static fn() => LogCsv::write($lines), 'my-log.csv', [
+            'Content-Type' => 'text/csv; charset=utf-8',
+        ]);
     }
 
     /** A table of entries: all of them, or none. It is checked for its form here, and imported by a worker. */
     public function import(Request $request, Zone $zone, ImportLogFile $import): JsonResponse
     {
         $tooLarge = 'The table is larger than 4 MiB. Upload one year at a time.';
-        $file = $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.required' => 'Choose a table first.', 'file.max' => $tooLarge, 'file.uploaded' => $tooLarge])['file'];
+        $file = $request->validate(
+            ['file' => ['required', 'file', 'max:4096']],
+            ['file.required' => 'Choose a table first.', 'file.max' => $tooLarge, 'file.uploaded' => $tooLarge],
+        )['file'];
         try {
-            return (new LogImportResource($import->queue($zone, $request->user(), $file)->refresh()))->response()->setStatusCode(202);
+            return new LogImportResource($import->queue($zone, $request->user(), $file)->refresh())->response()->setStatusCode(202);
         } catch (LogFileRefused $why) {
             throw ValidationException::withMessages(['file' => $why->rows]);
         }
@@ -136,7 +181,17 @@ class LogController
     {
         $day = ['bail', 'nullable', 'string', 'date_format:Y-m-d'];
 
-        return $request->validate(['crop' => ['nullable', 'string', 'max:60'], 'garden' => ['nullable', 'string', 'max:80'], 'bed' => ['nullable', 'string', 'max:80'], 'act' => ['nullable', new Enum(LoggedAct::class)],
-            'from' => $day, 'to' => $day, 'after' => ['nullable', 'string', 'max:40']], ['*.date_format' => 'Give the day as YYYY-MM-DD.']);
+        return $request->validate(
+            [
+                'crop' => ['nullable', 'string', 'max:60'],
+                'garden' => ['nullable', 'string', 'max:80'],
+                'bed' => ['nullable', 'string', 'max:80'],
+                'act' => ['nullable', new Enum(LoggedAct::class)],
+                'from' => $day,
+                'to' => $day,
+                'after' => ['nullable', 'string', 'max:40'],
+            ],
+            ['*.date_format' => 'Give the day as YYYY-MM-DD.'],
+        );
     }
 }

@@ -10,7 +10,28 @@ use Illuminate\Database\Eloquent\Builder;
 /** The log as a table a line a row; SaveLogFile reads what this writes. */
 final class LogCsv
 {
-    public const COLUMNS = ['on', 'act', 'crop', 'variety', 'garden', 'bed', 'under_cover', 'lot', 'metres', 'plants', 'kilograms', 'stems', 'quality', 'cause', 'celsius', 'depth', 'hour', 'plant', 'stage', 'text'];
+    public const COLUMNS = [
+        'on',
+        'act',
+        'crop',
+        'variety',
+        'garden',
+        'bed',
+        'under_cover',
+        'lot',
+        'metres',
+        'plants',
+        'kilograms',
+        'stems',
+        'quality',
+        'cause',
+        'celsius',
+        'depth',
+        'hour',
+        'plant',
+        'stage',
+        'text',
+    ];
 
     /** Columns that are told of a line and are no part of what is read back. */
     private const BESIDE = ['zone', 'by', 'written_at', 'source', 'state', 'key'];
@@ -26,9 +47,12 @@ final class LogCsv
         }
         CsvText::write($out, [[...self::COLUMNS, ...self::BESIDE]]);
         $plants = CuePlant::query()->get()->keyBy('id')->all();
-        $lines->with('zone')->lazy(self::AT_A_TIME)->each(static function (LogEntry $entry) use ($out, $plants): void {
-            CsvText::write($out, [self::row($entry, $plants)]);
-        });
+        $lines
+            ->with('zone')
+            ->lazy(self::AT_A_TIME)
+            ->each(static function (LogEntry $entry) use ($out, $plants): void {
+                CsvText::write($out, [self::row($entry, $plants)]);
+            });
         fclose($out);
     }
 
@@ -38,16 +62,31 @@ final class LogCsv
      */
     private static function row(LogEntry $entry, array $plants): array
     {
-        $own = ['on' => $entry->day->format('Y-m-d'), 'act' => $entry->act->value, 'crop' => $entry->crop?->slug, 'garden' => $entry->bed?->garden, 'bed' => $entry->bed?->name,
-            'under_cover' => ($entry->told['under_cover'] ?? false) === true ? 'yes' : null,
-            'plant' => $plants[$entry->told['cue'] ?? 0]->name ?? null, 'stage' => $plants[$entry->told['cue'] ?? 0]->stage ?? null] + $entry->told;
+        $own =
+            [
+                'on' => $entry->day->format('Y-m-d'),
+                'act' => $entry->act->value,
+                'crop' => $entry->crop?->slug,
+                'garden' => $entry->bed?->garden,
+                'bed' => $entry->bed?->name,
+                'under_cover' => ($entry->told['under_cover'] ?? false) === true ? 'yes' : null,
+                'plant' => $plants[$entry->told['cue'] ?? 0]->name ?? null,
+                'stage' => $plants[$entry->told['cue'] ?? 0]->stage ?? null,
+            ] + $entry->told;
         $state = match (true) {
             $entry->taken_back => 'taken back',
             $entry->corrected_by !== null => 'corrected',
             default => null,
         };
 
-        return [...array_map(static fn (string $column): string|int|float|null => $own[$column] ?? null, self::COLUMNS),
-            $entry->zone->slug, $entry->user?->name, $entry->written_at->toIso8601String(), $entry->source, $state, $entry->idempotency_key];
+        return [
+            ...array_map(static fn (string $column): string|int|float|null => $own[$column] ?? null, self::COLUMNS),
+            $entry->zone->slug,
+            $entry->user?->name,
+            $entry->written_at->toIso8601String(),
+            $entry->source,
+            $state,
+            $entry->idempotency_key,
+        ];
     }
 }

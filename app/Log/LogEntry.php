@@ -51,7 +51,13 @@ class LogEntry extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['act' => LoggedAct::class, 'day' => 'date', 'told' => 'array', 'taken_back' => 'boolean', 'written_at' => 'datetime'];
+    protected $casts = [
+        'act' => LoggedAct::class,
+        'day' => 'date',
+        'told' => 'array',
+        'taken_back' => 'boolean',
+        'written_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo
@@ -97,6 +103,11 @@ class LogEntry extends Model
     /** @return Builder<self> lines that stand, in the order of their days */
     public static function standing(Zone $zone): Builder
     {
-        return self::query()->where('zone_id', $zone->id)->whereNull('corrected_by')->where('taken_back', false)->orderBy('day')->orderBy('id');
+        return self::query()
+            ->where('zone_id', $zone->id)
+            ->whereNull('corrected_by')
+            ->where('taken_back', false)
+            ->orderBy('day')
+            ->orderBy('id');
     }
 }

@@ -15,6 +15,14 @@ class LogImportResource extends JsonResource
     {
         $import = $this->resource;
 
-        return ['id' => $import->id, 'file' => $import->file, 'state' => $import->state, 'done' => $import->done, 'total' => $import->total, 'saved' => $import->saved, 'faults' => $import->faults ?? []];
+        return [
+            'id' => $import->id,
+            'file' => $import->file,
+            'state' => $import->state,
+            'done' => $import->done,
+            'total' => $import->total,
+            'saved' => $import->saved,
+            'faults' => $import->faults ?? [],
+        ];
     }
 }

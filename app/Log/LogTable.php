@@ -28,9 +28,16 @@ final class LogTable
         $stream = fopen('php://memory', 'w+') ?: throw new LogFileRefused(['There is no room to read the table. Try again.']);
         fwrite($stream, $text);
         rewind($stream);
-        $names = array_map(static fn (?string $name): string => mb_strtolower(trim((string) $name)), fgetcsv($stream, null, $delimiter, '"', '') ?: []);
+        $names = array_map(
+            static fn (?string $name): string => mb_strtolower(trim((string) $name)),
+            fgetcsv($stream, null, $delimiter, '"', '') ?: [],
+        );
         if (! in_array('on', $names, true) || ! in_array('act', $names, true)) {
-            throw new LogFileRefused(['Row 1: the table needs a heading with at least “on” (the day) and “act”; the columns are '.implode(', ', LogCsv::COLUMNS).'.']);
+            throw new LogFileRefused([
+                'Row 1: the table needs a heading with at least “on” (the day) and “act”; the columns are '.
+                implode(', ', LogCsv::COLUMNS).
+                '.',
+            ]);
         }
         $rows = [];
         for ($number = 2; ($cells = fgetcsv($stream, null, $delimiter, '"', '')) !== false; $number++) {
@@ -44,10 +51,19 @@ final class LogTable
             throw new LogFileRefused(['The table has a heading and no row.']);
         }
         if (count($rows) > self::MOST_ROWS) {
-            throw new LogFileRefused(['The table has '.count($rows).' rows. Upload at most '.self::MOST_ROWS.' at a time, such as a year or two.']);
+            throw new LogFileRefused([
+                'The table has '.count($rows).' rows. Upload at most '.self::MOST_ROWS.' at a time, such as a year or two.',
+            ]);
         }
         $begins = array_flip([LoggedAct::Sown->value, LoggedAct::SetOut->value]);
-        usort($rows, static fn (array $a, array $b): int => [$a[1]['on'] ?? '', isset($begins[$a[1]['act'] ?? '']) ? 0 : 1, $a[0]] <=> [$b[1]['on'] ?? '', isset($begins[$b[1]['act'] ?? '']) ? 0 : 1, $b[0]]);
+        usort(
+            $rows,
+            static fn (array $a, array $b): int => [$a[1]['on'] ?? '', isset($begins[$a[1]['act'] ?? '']) ? 0 : 1, $a[0]] <=> [
+                $b[1]['on'] ?? '',
+                isset($begins[$b[1]['act'] ?? '']) ? 0 : 1,
+                $b[0],
+            ],
+        );
 
         return $rows;
     }
@@ -63,7 +79,8 @@ final class LogTable
         foreach ($names as $i => $name) {
             $cell = CsvText::bare($cells[$i] ?? '');
             if ($cell !== '' && in_array($name, LogCsv::COLUMNS, true)) {
-                $said[$name] = $name === 'under_cover' ? (in_array(mb_strtolower($cell), ['yes', 'true', '1', 'x'], true) ? '1' : '0') : $cell;
+                $said[$name] =
+                    $name === 'under_cover' ? (in_array(mb_strtolower($cell), ['yes', 'true', '1', 'x'], true) ? '1' : '0') : $cell;
             }
         }
 

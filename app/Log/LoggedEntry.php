@@ -16,13 +16,38 @@ use InvalidArgumentException;
 final readonly class LoggedEntry
 {
     /** What is kept of what was said, beside act, day, crop and place. */
-    private const TOLD = ['variety', 'lot', 'metres', 'plants', 'kilograms', 'stems', 'quality', 'cause', 'celsius', 'depth', 'hour', 'under_cover', 'cue', 'plot', 'text'];
+    private const TOLD = [
+        'variety',
+        'lot',
+        'metres',
+        'plants',
+        'kilograms',
+        'stems',
+        'quality',
+        'cause',
+        'celsius',
+        'depth',
+        'hour',
+        'under_cover',
+        'cue',
+        'plot',
+        'text',
+    ];
 
     /** Rows of it hold nothing else. */
     private const NUMBERS = ['metres', 'kilograms', 'celsius', 'depth', 'hour'];
 
     /** Fields that the act may ask for. */
-    private const MAY_BE_NEEDED = ['key' => true, 'act' => true, 'on' => true, 'garden' => true, 'cause' => true, 'celsius' => true, 'cue' => true, 'text' => true];
+    private const MAY_BE_NEEDED = [
+        'key' => true,
+        'act' => true,
+        'on' => true,
+        'garden' => true,
+        'cause' => true,
+        'celsius' => true,
+        'cue' => true,
+        'text' => true,
+    ];
 
     private const COUNTS = ['plants', 'stems', 'quality', 'cue', 'plot'];
 
@@ -64,7 +89,10 @@ final readonly class LoggedEntry
         } catch (InvalidArgumentException) {
             throw new EntryRefused('on', 'Give the day as YYYY-MM-DD.');
         }
-        $told = array_filter(array_intersect_key($asked, array_flip(self::TOLD)), static fn (mixed $v): bool => $v !== null && $v !== '' && $v !== false);
+        $told = array_filter(
+            array_intersect_key($asked, array_flip(self::TOLD)),
+            static fn (mixed $v): bool => $v !== null && $v !== '' && $v !== false,
+        );
         foreach ($told as $name => $value) {
             $told[$name] = match (true) {
                 in_array($name, self::NUMBERS, true) => (float) $value,
@@ -74,14 +102,26 @@ final readonly class LoggedEntry
             };
         }
 
-        return new self((string) $asked['key'], LoggedAct::from((string) $asked['act']), $on, $asked['crop'] ?? null, $asked['garden'] ?? null, $asked['bed'] ?? null, $asked['sowing'] ?? null,
-            $asked['corrects'] ?? null, (bool) ($asked['taken_back'] ?? false), $asked['photo'] ?? null, $told);
+        return new self(
+            (string) $asked['key'],
+            LoggedAct::from((string) $asked['act']),
+            $on,
+            $asked['crop'] ?? null,
+            $asked['garden'] ?? null,
+            $asked['bed'] ?? null,
+            $asked['sowing'] ?? null,
+            $asked['corrects'] ?? null,
+            (bool) ($asked['taken_back'] ?? false),
+            $asked['photo'] ?? null,
+            $told,
+        );
     }
 
     /** @return array<string, mixed> all that was said: the same key stands for the same of it */
     public function content(Zone $zone): array
     {
-        return ['zone' => $zone->id, 'act' => $this->act->value, 'on' => $this->on->iso()] + array_diff_key(get_object_vars($this), ['key' => 1, 'act' => 1, 'on' => 1]);
+        return ['zone' => $zone->id, 'act' => $this->act->value, 'on' => $this->on->iso()] +
+            array_diff_key(get_object_vars($this), ['key' => 1, 'act' => 1, 'on' => 1]);
     }
 
     /**

@@ -23,11 +23,25 @@ final class LoggedReading
 
     public static function spot(SaveSpot $save, Zone $zone, ?Bed $bed): SoilSpot
     {
-        return $save->execute($zone, Str::limit($bed === null ? $zone->name : "{$bed->garden}, {$bed->name}", 80, ''), $bed->site ?? Site::seenIn($zone)->firstOrFail());
+        return $save->execute(
+            $zone,
+            Str::limit($bed === null ? $zone->name : "{$bed->garden}, {$bed->name}", 80, ''),
+            $bed->site ?? Site::seenIn($zone)->firstOrFail(),
+        );
     }
 
     public static function keep(KeepReading $keep, SoilSpot $spot, ?User $user, LoggedEntry $entry): void
     {
-        $keep->keep($spot, $user, $entry->key, $entry->on, (float) ($entry->told['hour'] ?? self::MORNING), (float) ($entry->told['depth'] ?? self::DEPTH), [], (float) $entry->told['celsius'], false);
+        $keep->keep(
+            $spot,
+            $user,
+            $entry->key,
+            $entry->on,
+            (float) ($entry->told['hour'] ?? self::MORNING),
+            (float) ($entry->told['depth'] ?? self::DEPTH),
+            [],
+            (float) $entry->told['celsius'],
+            false,
+        );
     }
 }

@@ -15,7 +15,9 @@ final class RebuildSowing
     /** @throws EntryRefused when a day comes before one that must come first */
     public function execute(Sowing $sowing): void
     {
-        $sowing->update(self::columns(array_values($sowing->entries()->get()->map(static fn (LogEntry $e): StandingEntry => $e->toStanding())->all())));
+        $sowing->update(
+            self::columns(array_values($sowing->entries()->get()->map(static fn (LogEntry $e): StandingEntry => $e->toStanding())->all())),
+        );
     }
 
     /**

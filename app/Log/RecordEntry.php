@@ -28,9 +28,7 @@ final class RecordEntry
     /** @var array<int, int> by zone */
     private array $openGround = [];
 
-    public function __construct(private readonly KeepReading $readings, private readonly SaveSpot $spots)
-    {
-    }
+    public function __construct(private readonly KeepReading $readings, private readonly SaveSpot $spots) {}
 
     /**
      * @param  string  $source  of LogEntry::SOURCES
@@ -58,12 +56,26 @@ final class RecordEntry
             if ($sowing === null && $entry->act->begins()) {
                 $sowing = $this->begin($zone, $entry, $crop ?? throw new EntryRefused('crop', 'Say which crop it was.'));
             }
-            $kept = LogEntry::query()->create(['idempotency_key' => $entry->key, 'idempotency_hash' => LogEntry::hashOf($entry->content($zone)), 'zone_id' => $zone->id, 'user_id' => $user->id, 'sowing_id' => $sowing?->id, 'crop_id' => $crop?->id, 'bed_id' => $bed?->id,
-                'act' => $entry->act, 'day' => $entry->on->iso(), 'told' => $entry->told, 'photo' => $entry->photo, 'corrects_id' => $corrected?->id, 'taken_back' => $entry->takenBack,
-                'source' => $source, 'written_at' => $writtenAt]);
+            $kept = LogEntry::query()->create([
+                'idempotency_key' => $entry->key,
+                'idempotency_hash' => LogEntry::hashOf($entry->content($zone)),
+                'zone_id' => $zone->id,
+                'user_id' => $user->id,
+                'sowing_id' => $sowing?->id,
+                'crop_id' => $crop?->id,
+                'bed_id' => $bed?->id,
+                'act' => $entry->act,
+                'day' => $entry->on->iso(),
+                'told' => $entry->told,
+                'photo' => $entry->photo,
+                'corrects_id' => $corrected?->id,
+                'taken_back' => $entry->takenBack,
+                'source' => $source,
+                'written_at' => $writtenAt,
+            ]);
             $corrected?->update(['corrected_by' => $kept->id]);
             if ($sowing !== null) {
-                (new RebuildSowing)->execute($sowing);
+                new RebuildSowing()->execute($sowing);
             }
             if ($entry->act === LoggedAct::Reading && $corrected === null) {
                 LoggedReading::keep($this->readings, LoggedReading::spot($this->spots, $zone, $bed), $user, $entry);
@@ -76,11 +88,16 @@ final class RecordEntry
     /** The line that is corrected, locked; it is the one that stands now. */
     private function corrected(Zone $zone, User $user, string $key, LoggedAct $act): LogEntry
     {
-        $entry = LogEntry::query()->where('zone_id', $zone->id)->where('idempotency_key', $key)->lockForUpdate()->first()
-            ?? throw new EntryRefused('corrects', 'The line to correct is not in this log. Load the page again.');
+        $entry =
+            LogEntry::query()->where('zone_id', $zone->id)->where('idempotency_key', $key)->lockForUpdate()->first() ??
+            throw new EntryRefused('corrects', 'The line to correct is not in this log. Load the page again.');
         if ($entry->corrected_by !== null) {
             $by = LogEntry::query()->with('user')->find($entry->corrected_by);
-            throw new EntryRefused('corrects', ($by->user->name ?? 'Someone no longer here').' corrected this line meanwhile. Look at what it says now, then correct that.');
+            throw new EntryRefused(
+                'corrects',
+                ($by->user->name ?? 'Someone no longer here') .
+                    ' corrected this line meanwhile. Look at what it says now, then correct that.',
+            );
         }
         if ($entry->user_id !== $user->id && $user->role !== Role::Educator) {
             throw new EntryRefused('corrects', 'Only who wrote a line, or an educator, corrects it. Write a note beside it.');
@@ -96,12 +113,19 @@ final class RecordEntry
     {
         $id = $corrected?->sowing_id;
         if ($id === null && $entry->sowing === null) {
-            return $entry->act->follows() ? throw new EntryRefused('sowing', 'Say of which sowing this is told. If it is not in the log, write it first.') : null;
+            return $entry->act->follows()
+                ? throw new EntryRefused('sowing', 'Say of which sowing this is told. If it is not in the log, write it first.')
+                : null;
         }
         $sowings = Sowing::query()->where('zone_id', $zone->id)->lockForUpdate();
 
-        return ($id === null ? $sowings->where('idempotency_key', $entry->sowing)->where('taken_back', false)->first() : $sowings->find($id))
-            ?? throw new EntryRefused('sowing', 'The sowing this tells of is not in the log, or was taken back. Choose another, or write it first.');
+        return ($id === null
+            ? $sowings->where('idempotency_key', $entry->sowing)->where('taken_back', false)->first()
+            : $sowings->find($id)) ??
+            throw new EntryRefused(
+                'sowing',
+                'The sowing this tells of is not in the log, or was taken back. Choose another, or write it first.',
+            );
     }
 
     private function bed(Zone $zone, LoggedEntry $entry, ?Sowing $sowing): ?Bed
@@ -110,11 +134,19 @@ final class RecordEntry
             return $sowing?->bed;
         }
 
-        return Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => (string) $entry->garden, 'name' => $entry->bed], ['site_id' => $this->openGround[$zone->id] ??= Site::seenIn($zone)->value('id')]);
+        return Bed::query()->createOrFirst(
+            ['zone_id' => $zone->id, 'garden' => (string) $entry->garden, 'name' => $entry->bed],
+            ['site_id' => ($this->openGround[$zone->id] ??= Site::seenIn($zone)->value('id'))],
+        );
     }
 
     private function begin(Zone $zone, LoggedEntry $entry, Crop $crop): Sowing
     {
-        return Sowing::query()->create(['idempotency_key' => $entry->key, 'zone_id' => $zone->id, 'crop_id' => $crop->id, 'begun_on' => $entry->on->iso()]);
+        return Sowing::query()->create([
+            'idempotency_key' => $entry->key,
+            'zone_id' => $zone->id,
+            'crop_id' => $crop->id,
+            'begun_on' => $entry->on->iso(),
+        ]);
     }
 }

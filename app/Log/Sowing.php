@@ -58,8 +58,22 @@ class Sowing extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['under_cover' => 'boolean', 'taken_back' => 'boolean', 'sown_on' => 'date', 'set_out_on' => 'date', 'up_on' => 'date', 'thinned_on' => 'date', 'first_picked_on' => 'date',
-        'last_picked_on' => 'date', 'lost_on' => 'date', 'begun_on' => 'date', 'ended_on' => 'date', 'metres' => 'float', 'kilograms' => 'float', 'quality' => 'float'];
+    protected $casts = [
+        'under_cover' => 'boolean',
+        'taken_back' => 'boolean',
+        'sown_on' => 'date',
+        'set_out_on' => 'date',
+        'up_on' => 'date',
+        'thinned_on' => 'date',
+        'first_picked_on' => 'date',
+        'last_picked_on' => 'date',
+        'lost_on' => 'date',
+        'begun_on' => 'date',
+        'ended_on' => 'date',
+        'metres' => 'float',
+        'kilograms' => 'float',
+        'quality' => 'float',
+    ];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo
@@ -88,8 +102,13 @@ class Sowing extends Model
     /** @return Builder<self> those under way on a day, the latest first */
     public static function underWay(Zone $zone, Day $today): Builder
     {
-        return self::query()->where('zone_id', $zone->id)->where('taken_back', false)->whereNull('ended_on')
-            ->where('begun_on', '>=', $today->plus(-self::FORGOTTEN_DAYS)->iso())->orderByDesc('begun_on')->orderByDesc('id');
+        return self::query()
+            ->where('zone_id', $zone->id)
+            ->where('taken_back', false)
+            ->whereNull('ended_on')
+            ->where('begun_on', '>=', $today->plus(-self::FORGOTTEN_DAYS)->iso())
+            ->orderByDesc('begun_on')
+            ->orderByDesc('id');
     }
 
     public static function dayOf(?Carbon $date): ?Day
@@ -115,7 +134,9 @@ class Sowing extends Model
         $on = $this->inGroundOn();
         $picked = self::dayOf($this->first_picked_on);
 
-        return $on === null || $picked === null ? null : new ObservedSowing($on, $this->route() === Route::Direct ? self::dayOf($this->up_on) : null, $picked);
+        return $on === null || $picked === null
+            ? null
+            : new ObservedSowing($on, $this->route() === Route::Direct ? self::dayOf($this->up_on) : null, $picked);
     }
 
     /** @return array<string, mixed> */
@@ -126,20 +147,21 @@ class Sowing extends Model
             $days["{$of}_on"] = $sowing->days[strtr($of, '_', '-')] ?? null;
         }
 
-        return ($sowing->cropId === null ? [] : ['crop_id' => $sowing->cropId]) + $days + [
-            'taken_back' => false,
-            'variety' => $sowing->variety,
-            'bed_id' => $sowing->bedId,
-            'under_cover' => $sowing->underCover,
-            'metres' => $sowing->metres,
-            'trial_plot_id' => $sowing->plot,
-            'cause' => $sowing->cause,
-            'kilograms' => $sowing->kilograms,
-            'stems' => $sowing->stems,
-            'quality' => $sowing->quality,
-            'begun_on' => $sowing->begun,
-            'ended_on' => $sowing->ended(),
-        ];
+        return ($sowing->cropId === null ? [] : ['crop_id' => $sowing->cropId]) +
+            $days + [
+                'taken_back' => false,
+                'variety' => $sowing->variety,
+                'bed_id' => $sowing->bedId,
+                'under_cover' => $sowing->underCover,
+                'metres' => $sowing->metres,
+                'trial_plot_id' => $sowing->plot,
+                'cause' => $sowing->cause,
+                'kilograms' => $sowing->kilograms,
+                'stems' => $sowing->stems,
+                'quality' => $sowing->quality,
+                'begun_on' => $sowing->begun,
+                'ended_on' => $sowing->ended(),
+            ];
     }
 
     /** @return array<string, string|null> by what it tells of: sown, set_out, up, thinned, first_picked, last_picked, lost */
@@ -156,7 +178,19 @@ class Sowing extends Model
     /** @return array<string, mixed> as the contract's Sowing */
     public function told(): array
     {
-        return ['key' => $this->idempotency_key, 'crop' => $this->crop->slug, 'name' => $this->crop->cells['name'], 'variety' => $this->variety, 'bed' => $this->bed?->told(), 'under_cover' => $this->under_cover,
-            'days' => $this->days(), 'cause' => $this->cause, 'metres' => $this->metres, 'kilograms' => $this->kilograms, 'stems' => $this->stems, 'quality' => $this->quality];
+        return [
+            'key' => $this->idempotency_key,
+            'crop' => $this->crop->slug,
+            'name' => $this->crop->cells['name'],
+            'variety' => $this->variety,
+            'bed' => $this->bed?->told(),
+            'under_cover' => $this->under_cover,
+            'days' => $this->days(),
+            'cause' => $this->cause,
+            'metres' => $this->metres,
+            'kilograms' => $this->kilograms,
+            'stems' => $this->stems,
+            'quality' => $this->quality,
+        ];
     }
 }

@@ -71,8 +71,18 @@ final class StagedLog
             $this->beds[mb_strtolower("{$bed->garden}\n{$bed->name}")] = $bed->id;
         }
         foreach (Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->orderBy('id')->toBase()->get() as $row) {
-            $this->sowings[(int) $row->id] = ['key' => (string) $row->idempotency_key, 'crop' => (int) $row->crop_id, 'variety' => $row->variety, 'bed' => $row->bed_id === null ? null : (int) $row->bed_id,
-                'under_cover' => (bool) $row->under_cover, 'set_out' => $row->set_out_on, 'begun' => (string) $row->begun_on, 'taken_back' => false, 'entries' => null, 'columns' => null];
+            $this->sowings[(int) $row->id] = [
+                'key' => (string) $row->idempotency_key,
+                'crop' => (int) $row->crop_id,
+                'variety' => $row->variety,
+                'bed' => $row->bed_id === null ? null : (int) $row->bed_id,
+                'under_cover' => (bool) $row->under_cover,
+                'set_out' => $row->set_out_on,
+                'begun' => (string) $row->begun_on,
+                'taken_back' => false,
+                'entries' => null,
+                'columns' => null,
+            ];
             $this->ofCrop[(int) $row->crop_id][] = (int) $row->id;
         }
     }
@@ -107,7 +117,10 @@ final class StagedLog
     {
         $more = count($this->faults) - self::LISTED;
 
-        return [...array_slice($this->faults, 0, self::LISTED), ...($more > 0 ? ["And {$more} more rows. Nothing was saved: correct them and upload the table again."] : [])];
+        return [
+            ...array_slice($this->faults, 0, self::LISTED),
+            ...$more > 0 ? ["And {$more} more rows. Nothing was saved: correct them and upload the table again."] : [],
+        ];
     }
 
     /**
@@ -123,7 +136,10 @@ final class StagedLog
         foreach ($rows as [, $said]) {
             $same = implode("\0", $said);
             $n = $seen[$same] = ($seen[$same] ?? 0) + 1;
-            $keys[] = ['file-'.substr(hash('sha256', "{$zone->id}\0{$same}\0{$n}"), 0, 48), 'file-'.substr(hash('sha256', "{$same}\0{$n}"), 0, 48)];
+            $keys[] = [
+                'file-'.substr(hash('sha256', "{$zone->id}\0{$same}\0{$n}"), 0, 48),
+                'file-'.substr(hash('sha256', "{$same}\0{$n}"), 0, 48),
+            ];
         }
 
         return $keys;
@@ -137,7 +153,9 @@ final class StagedLog
     {
         $known = [];
         foreach (array_chunk(array_merge(...$keyed), 1000) as $keys) {
-            $known += array_flip(LogEntry::query()->where('zone_id', $zone->id)->whereIn('idempotency_key', $keys)->pluck('idempotency_key')->all());
+            $known += array_flip(
+                LogEntry::query()->where('zone_id', $zone->id)->whereIn('idempotency_key', $keys)->pluck('idempotency_key')->all(),
+            );
         }
 
         return $known;
@@ -155,24 +173,38 @@ final class StagedLog
         $this->checks->crop($entry);
         $number = $this->sowingOf($entry, $crop[1] ?? null);
         if ($number === null && $entry->act->follows()) {
-            throw new EntryRefused('sowing', 'No sowing of this crop, variety and bed was begun by that day. Add the sowing to the table, or log it first.');
+            throw new EntryRefused(
+                'sowing',
+                'No sowing of this crop, variety and bed was begun by that day. Add the sowing to the table, or log it first.',
+            );
         }
         $before = $number === null ? null : $this->sowings[$number];
         if ($number === null && $entry->act->begins()) {
             $number = $this->begin($entry, $crop[1] ?? throw new EntryRefused('crop', 'Say which crop it was.'));
         }
-        $bed = $entry->bed === null ? ($before['bed'] ?? null) : $this->bed((string) $entry->garden, $entry->bed);
+        $bed = $entry->bed === null ? $before['bed'] ?? null : $this->bed((string) $entry->garden, $entry->bed);
         if ($number !== null) {
-            $this->fold($number, new StandingEntry($entry->act, $entry->on->iso(), $entry->told, $crop[1] ?? $this->sowings[$number]['crop'], $bed), $before === null);
+            $this->fold(
+                $number,
+                new StandingEntry($entry->act, $entry->on->iso(), $entry->told, $crop[1] ?? $this->sowings[$number]['crop'], $bed),
+                $before === null,
+            );
         }
-        $this->entries[] = ['entry' => $entry, 'crop' => $crop[1] ?? ($number === null ? null : $this->sowings[$number]['crop']), 'bed' => $bed, 'sowing' => $number];
+        $this->entries[] = [
+            'entry' => $entry,
+            'crop' => $crop[1] ?? ($number === null ? null : $this->sowings[$number]['crop']),
+            'bed' => $bed,
+            'sowing' => $number,
+        ];
     }
 
     /** @param  array<string, string>  $said */
     private function cue(array $said): ?int
     {
-        return isset($said['plant']) ? $this->cues[mb_strtolower("{$said['plant']}\n".($said['stage'] ?? ''))]
-            ?? throw new EntryRefused('plant', 'There is no such plant in that stage on the county’s list. Put it there first.') : null;
+        return isset($said['plant'])
+            ? $this->cues[mb_strtolower("{$said['plant']}\n".($said['stage'] ?? ''))] ??
+                    throw new EntryRefused('plant', 'There is no such plant in that stage on the county’s list. Put it there first.')
+            : null;
     }
 
     /** @return int|null the sowing an entry tells about; null: none that is in the log */
@@ -188,8 +220,13 @@ final class StagedLog
         $found = null;
         foreach ($this->ofCrop[$crop] ?? [] as $number) {
             $sowing = $this->sowings[$number];
-            if ($sowing['begun'] <= $on && mb_strtolower((string) $sowing['variety']) === $variety && ($bed === null || $sowing['bed'] === $bed)
-                && (! $sets || ($sowing['under_cover'] && $sowing['set_out'] === null)) && ($found === null || $sowing['begun'] >= $this->sowings[$found]['begun'])) {
+            if (
+                $sowing['begun'] <= $on &&
+                mb_strtolower((string) $sowing['variety']) === $variety &&
+                ($bed === null || $sowing['bed'] === $bed) &&
+                (! $sets || ($sowing['under_cover'] && $sowing['set_out'] === null)) &&
+                ($found === null || $sowing['begun'] >= $this->sowings[$found]['begun'])
+            ) {
                 $found = $number;
             }
         }
@@ -200,7 +237,18 @@ final class StagedLog
     private function begin(LoggedEntry $entry, int $crop): int
     {
         $number = --$this->number;
-        $this->sowings[$number] = ['key' => $entry->key, 'crop' => $crop, 'variety' => null, 'bed' => null, 'under_cover' => false, 'set_out' => null, 'begun' => $entry->on->iso(), 'taken_back' => false, 'entries' => [], 'columns' => null];
+        $this->sowings[$number] = [
+            'key' => $entry->key,
+            'crop' => $crop,
+            'variety' => null,
+            'bed' => null,
+            'under_cover' => false,
+            'set_out' => null,
+            'begun' => $entry->on->iso(),
+            'taken_back' => false,
+            'entries' => [],
+            'columns' => null,
+        ];
         $this->ofCrop[$crop][] = $number;
 
         return $number;
@@ -235,8 +283,16 @@ final class StagedLog
             }
             throw $why;
         }
-        $this->sowings[$number] = ['entries' => $entries, 'columns' => $columns, 'variety' => $columns['variety'] ?? null, 'bed' => $columns['bed_id'] ?? null, 'under_cover' => $columns['under_cover'] ?? false,
-            'set_out' => $columns['set_out_on'] ?? null, 'begun' => $columns['begun_on'] ?? $entry->day] + $this->sowings[$number];
+        $this->sowings[$number] =
+            [
+                'entries' => $entries,
+                'columns' => $columns,
+                'variety' => $columns['variety'] ?? null,
+                'bed' => $columns['bed_id'] ?? null,
+                'under_cover' => $columns['under_cover'] ?? false,
+                'set_out' => $columns['set_out_on'] ?? null,
+                'begun' => $columns['begun_on'] ?? $entry->day,
+            ] + $this->sowings[$number];
     }
 
     /** Entries of all sowings of a crop at once: a table that touches one usually touches more. */

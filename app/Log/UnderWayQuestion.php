@@ -33,7 +33,10 @@ final readonly class UnderWayQuestion implements Question
 
     public function inputs(): array
     {
-        return [$this->route->value, array_map(static fn (Day|bool|null $seen): string|bool|null => $seen instanceof Day ? $seen->iso() : $seen, $this->seen)];
+        return [
+            $this->route->value,
+            array_map(static fn (Day|bool|null $seen): string|bool|null => $seen instanceof Day ? $seen->iso() : $seen, $this->seen),
+        ];
     }
 
     public function of(Place $place): Place
@@ -47,7 +50,16 @@ final readonly class UnderWayQuestion implements Question
         $way = UnderWay::of($season, $this->crop, $this->route, ...$this->seen);
         $dates = static fn (?array $days): ?array => $days === null ? null : array_map(static fn (Day $d): string => $d->iso(), $days);
 
-        return ['up' => $dates($way->up), 'set_out' => $way->setOut?->iso(), 'thin' => $way->thin?->iso(), 'first_pick' => $dates($way->firstPick),
-            'harvests' => $way->harvests, 'cold' => $way->cold, 'of' => $way->of, 'loss' => $way->loss?->value, 'members' => count($season->members)];
+        return [
+            'up' => $dates($way->up),
+            'set_out' => $way->setOut?->iso(),
+            'thin' => $way->thin?->iso(),
+            'first_pick' => $dates($way->firstPick),
+            'harvests' => $way->harvests,
+            'cold' => $way->cold,
+            'of' => $way->of,
+            'loss' => $way->loss?->value,
+            'members' => count($season->members),
+        ];
     }
 }

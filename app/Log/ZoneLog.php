@@ -51,48 +51,111 @@ final class ZoneLog
             }
         }
         if (isset($asked['after']) && preg_match('/^(\d{4}-\d\d-\d\d)\.(\d{1,18})$/', $asked['after'], $found) === 1) {
-            $lines->where(static fn (Builder $q) => $q->where('day', '<', $found[1])->orWhere(static fn (Builder $same) => $same->where('day', $found[1])->where('log_entries.id', '<', (int) $found[2])));
+            $lines->where(
+                static fn (Builder $q) => $q
+                    ->where('day', '<', $found[1])
+                    ->orWhere(static fn (Builder $same) => $same->where('day', $found[1])->where('log_entries.id', '<', (int) $found[2])),
+            );
         }
 
-        return $lines->with(['user', 'crop', 'bed.site', 'sowing', 'corrects.user', 'corrects.crop', 'corrects.bed.site', 'corrects.sowing'])->orderByDesc('day')->orderByDesc('log_entries.id');
+        return $lines
+            ->with(['user', 'crop', 'bed.site', 'sowing', 'corrects.user', 'corrects.crop', 'corrects.bed.site', 'corrects.sowing'])
+            ->orderByDesc('day')
+            ->orderByDesc('log_entries.id');
     }
 
     /** @return list<string> slugs of what was sown in the last weeks, and at this time of earlier years */
     private function sownAbout(Zone $zone, Day $today): array
     {
-        $sowings = Sowing::query()->where('zone_id', $zone->id)->where('taken_back', false)->where(static function (Builder $about) use ($today): void {
-            for ($ago = 0; $ago <= self::YEARS; $ago++) {
-                $day = $today->plus(-365 * $ago);
-                $about->orWhereBetween('begun_on', [$day->plus(-self::ABOUT)->iso(), $day->plus(self::ABOUT)->iso()]);
-            }
-        });
+        $sowings = Sowing::query()
+            ->where('zone_id', $zone->id)
+            ->where('taken_back', false)
+            ->where(static function (Builder $about) use ($today): void {
+                for ($ago = 0; $ago <= self::YEARS; $ago++) {
+                    $day = $today->plus(-365 * $ago);
+                    $about->orWhereBetween('begun_on', [$day->plus(-self::ABOUT)->iso(), $day->plus(self::ABOUT)->iso()]);
+                }
+            });
 
-        return array_values($sowings->with('crop')->selectRaw('crop_id, max(begun_on) as latest')->groupBy('crop_id')->orderByDesc('latest')->get()->map(static fn (Sowing $s): string => $s->crop->slug)->all());
+        return array_values(
+            $sowings
+                ->with('crop')
+                ->selectRaw('crop_id, max(begun_on) as latest')
+                ->groupBy('crop_id')
+                ->orderByDesc('latest')
+                ->get()
+                ->map(static fn (Sowing $s): string => $s->crop->slug)
+                ->all(),
+        );
     }
 
     /** @return array<string, mixed> as the contract's LogBook */
     public function book(Zone $zone, Day $today, User $user): array
     {
-        $sowings = Sowing::underWay($zone, $today)->with(['crop', 'bed.site'])->limit(self::MOST_SOWINGS)->get();
-        $lately = LogEntry::query()->where('zone_id', $zone->id)->where('user_id', $user->id)->whereNull('corrected_by')->with(['crop', 'bed'])->orderByDesc('id')->limit(self::LATELY)->get();
+        $sowings = Sowing::underWay($zone, $today)
+            ->with(['crop', 'bed.site'])
+            ->limit(self::MOST_SOWINGS)
+            ->get();
+        $lately = LogEntry::query()
+            ->where('zone_id', $zone->id)
+            ->where('user_id', $user->id)
+            ->whereNull('corrected_by')
+            ->with(['crop', 'bed'])
+            ->orderByDesc('id')
+            ->limit(self::LATELY)
+            ->get();
         $crops = Crop::query()->with('varieties')->get()->sortBy('position');
         $translations = Translation::byLanguage();
         $likely = [...$this->sownAbout($zone, $today), ...Packet::of($user)];
-        $gardens = $lately->whereNotNull('bed_id')->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")->unique()->values();
-        $beds = Bed::query()->where('zone_id', $zone->id)->with('site')->orderBy('garden')->orderBy('name')->get()
+        $gardens = $lately
+            ->whereNotNull('bed_id')
+            ->map(static fn (LogEntry $e): string => "{$e->bed?->garden}\n{$e->bed?->name}")
+            ->unique()
+            ->values();
+        $beds = Bed::query()
+            ->where('zone_id', $zone->id)
+            ->with('site')
+            ->orderBy('garden')
+            ->orderBy('name')
+            ->get()
             ->sortBy(static fn (Bed $b): int => ($at = $gardens->search("{$b->garden}\n{$b->name}")) === false ? PHP_INT_MAX : $at);
 
         return [
             'today' => $today->iso(),
             'zone' => ['slug' => $zone->slug, 'name' => $zone->name],
             'user' => $user->name,
-            'crops' => array_values($crops->map(static fn (Crop $c): array => ['slug' => $c->slug, 'name' => $c->cells['name'], 'names' => CropNames::of($c->slug, $c->cells, $translations), 'start' => $c->cells['start'], 'varieties' => $c->varieties->pluck('name')->all()])->all()),
-            'usual_days' => array_filter(array_combine(array_column(LoggedAct::cases(), 'value'), array_map(static fn (LoggedAct $a): ?int => $a->usualDay(), LoggedAct::cases())), is_int(...)),
+            'crops' => array_values(
+                $crops
+                    ->map(
+                        static fn (Crop $c): array => [
+                            'slug' => $c->slug,
+                            'name' => $c->cells['name'],
+                            'names' => CropNames::of($c->slug, $c->cells, $translations),
+                            'start' => $c->cells['start'],
+                            'varieties' => $c->varieties->pluck('name')->all(),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'usual_days' => array_filter(
+                array_combine(
+                    array_column(LoggedAct::cases(), 'value'),
+                    array_map(static fn (LoggedAct $a): ?int => $a->usualDay(), LoggedAct::cases()),
+                ),
+                is_int(...),
+            ),
             'likely' => array_values(array_unique($likely)),
             'beds' => array_values($beds->map(static fn (Bed $b): array => $b->told())->all()),
             'sowings' => array_values($sowings->map(static fn (Sowing $s): array => $s->told())->all()),
             'due' => array_values(TrialPlot::due($zone, $today)->map(static fn (TrialPlot $p): array => $p->asked())->all()),
-            'cues' => array_values(CuePlant::query()->orderBy('name')->orderBy('stage')->get()->map(static fn (CuePlant $c): array => ['id' => $c->id, 'plant' => $c->name, 'stage' => $c->stage])->all()),
+            'cues' => array_values(
+                CuePlant::query()
+                    ->orderBy('name')
+                    ->orderBy('stage')
+                    ->get()
+                    ->map(static fn (CuePlant $c): array => ['id' => $c->id, 'plant' => $c->name, 'stage' => $c->stage])
+                    ->all(),
+            ),
         ];
     }
 }

@@ -25,14 +25,27 @@ final readonly class ZoneUnderWay
     /** @return list<array<string, mixed>> as the contract's UnderWay, what is picked next first */
     public function of(Zone $zone, Day $today): array
     {
-        $sowings = array_values(Sowing::underWay($zone, $today)->with(['crop.varieties', 'bed.site'])->limit(self::MOST)->get()->all());
+        $sowings = array_values(
+            Sowing::underWay($zone, $today)
+                ->with(['crop.varieties', 'bed.site'])
+                ->limit(self::MOST)
+                ->get()
+                ->all(),
+        );
         $place = $sowings === [] ? null : $this->places->today($zone, $today);
         $goesOn = $place === null || ThisSeason::lacks($place) !== null ? [] : self::goesOn($zone, $place, $sowings);
         $told = [];
         foreach ($sowings as $i => $sowing) {
             $told[] = $sowing->told() + ['goes_on' => $goesOn[$i] ?? null];
         }
-        usort($told, static fn (array $a, array $b): int => [$a['goes_on']['first_pick'][1] ?? '9', $a['name'], $a['key']] <=> [$b['goes_on']['first_pick'][1] ?? '9', $b['name'], $b['key']]);
+        usort(
+            $told,
+            static fn (array $a, array $b): int => [$a['goes_on']['first_pick'][1] ?? '9', $a['name'], $a['key']] <=> [
+                $b['goes_on']['first_pick'][1] ?? '9',
+                $b['name'],
+                $b['key'],
+            ],
+        );
 
         return $told;
     }
@@ -45,7 +58,18 @@ final readonly class ZoneUnderWay
     {
         $book = ZoneCrops::of($zone);
 
-        return Results::each($place, array_map(static fn (Sowing $s): UnderWayQuestion => new UnderWayQuestion($s->bed?->site?->toCore() ?? $place->site(), $book->named($s->crop, $s->variety), $s->route(), self::seen($s)), $sowings));
+        return Results::each(
+            $place,
+            array_map(
+                static fn (Sowing $s): UnderWayQuestion => new UnderWayQuestion(
+                    $s->bed?->site?->toCore() ?? $place->site(),
+                    $book->named($s->crop, $s->variety),
+                    $s->route(),
+                    self::seen($s),
+                ),
+                $sowings,
+            ),
+        );
     }
 
     /** @return array{on: Day, underCover: bool, up: Day|null, thinned: bool, picked: bool} */
@@ -53,7 +77,12 @@ final readonly class ZoneUnderWay
     {
         $in = $sowing->inGroundOn();
 
-        return ['on' => $in ?? Day::fromIso($sowing->begun_on->format('Y-m-d')), 'underCover' => $in === null, 'up' => Sowing::dayOf($sowing->up_on), 'thinned' => $sowing->thinned_on !== null,
-            'picked' => $sowing->first_picked_on !== null];
+        return [
+            'on' => $in ?? Day::fromIso($sowing->begun_on->format('Y-m-d')),
+            'underCover' => $in === null,
+            'up' => Sowing::dayOf($sowing->up_on),
+            'thinned' => $sowing->thinned_on !== null,
+            'picked' => $sowing->first_picked_on !== null,
+        ];
     }
 }

@@ -40,7 +40,13 @@ class Office extends Model
     /** @return array{by: string|null, at: string}|null who last changed whether a second signature is needed; null: nobody ever did */
     public function signatureChanged(): ?array
     {
-        $edit = Change::query()->with('user')->where('subject', $this->getTable())->where('subject_id', $this->id)->whereNotNull('fields->second_signature')->latest('id')->first();
+        $edit = Change::query()
+            ->with('user')
+            ->where('subject', $this->getTable())
+            ->where('subject_id', $this->id)
+            ->whereNotNull('fields->second_signature')
+            ->latest('id')
+            ->first();
 
         return $edit === null ? null : ['by' => $edit->user?->name, 'at' => $edit->created_at->toIso8601String()];
     }

@@ -12,8 +12,13 @@ class OfficeController
     {
         $office = Office::theOne();
 
-        return response()->json(['data' => ($office ?? new Office(['name' => '', 'second_signature' => false]))->only(Office::FIELDS)
-            + array_fill_keys(Office::FIELDS, null) + ['version' => $office->version ?? 1, 'signature_changed' => $office?->signatureChanged()]]);
+        return response()->json([
+            'data' => ($office ?? new Office(['name' => '', 'second_signature' => false]))->only(Office::FIELDS) +
+                array_fill_keys(Office::FIELDS, null) + [
+                    'version' => $office->version ?? 1,
+                    'signature_changed' => $office?->signatureChanged(),
+                ],
+        ]);
     }
 
     public function update(OfficeRequest $request, SaveOffice $save): JsonResponse

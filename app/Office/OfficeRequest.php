@@ -33,18 +33,26 @@ class OfficeRequest extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            $changes = (bool) $this->input('second_signature') !== (bool) Office::theOne()?->second_signature;
-            if ($changes && $this->user()?->role !== Role::Administrator) {
-                $validator->errors()->add('second_signature', 'Only an administrator changes whether editions need a second signature.');
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                $changes = (bool) $this->input('second_signature') !== (bool) Office::theOne()?->second_signature;
+                if ($changes && $this->user()?->role !== Role::Administrator) {
+                    $validator
+                        ->errors()
+                        ->add('second_signature', 'Only an administrator changes whether editions need a second signature.');
+                }
+            },
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'Say what the office is called.', 'mail.email' => 'This is no mail address. It looks like office@example.org.', 'phone.regex' => 'A telephone number is made of digits, spaces, +, -, / and brackets.'];
+        return [
+            'name.required' => 'Say what the office is called.',
+            'mail.email' => 'This is no mail address. It looks like office@example.org.',
+            'phone.regex' => 'A telephone number is made of digits, spaces, +, -, / and brackets.',
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -14,7 +14,11 @@ final class SaveOffice
     public function execute(array $values, int $version, User $user): Office
     {
         return DB::transaction(static function () use ($values, $version, $user): Office {
-            $office = Office::query()->lockForUpdate()->first() ?? Office::query()->create(['name' => $values['name'], 'version' => $version])->refresh();
+            $office =
+                Office::query()->lockForUpdate()->first() ??
+                Office::query()
+                    ->create(['name' => $values['name'], 'version' => $version])
+                    ->refresh();
             $office->editedAt($version, $user, static fn (Office $o) => $o->update($values));
 
             return $office->refresh();

@@ -19,9 +19,10 @@ final class BrokenSeal extends RuntimeException
 
     public function render(Request $request): Response|JsonResponse
     {
-        $response = str_ends_with($request->path(), '.json') || $request->expectsJson()
-            ? response()->json(['message' => $this->getMessage()], 410)
-            : response()->view('errors.410', ['exception' => $this], 410);
+        $response =
+            str_ends_with($request->path(), '.json') || $request->expectsJson()
+                ? response()->json(['message' => $this->getMessage()], 410)
+                : response()->view('errors.410', ['exception' => $this], 410);
 
         return $response->header('Cache-Control', 'no-store');
     }

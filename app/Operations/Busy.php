@@ -12,8 +12,10 @@ final class Busy extends HttpException
 {
     private const RETRY_AFTER_S = 5;
 
-    public function __construct(?Throwable $previous = null, string $message = 'The server is busy with another change here. Nothing was saved. Try again in a few seconds.')
-    {
+    public function __construct(
+        ?Throwable $previous = null,
+        string $message = 'The server is busy with another change here. Nothing was saved. Try again in a few seconds.',
+    ) {
         parent::__construct(503, $message, $previous, ['Retry-After' => (string) self::RETRY_AFTER_S]);
     }
 

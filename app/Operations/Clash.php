@@ -29,6 +29,8 @@ final class Clash
         $key = preg_match("/for key '(?:[^'.]+\.)?([^']+)'/", $error->getMessage(), $found) === 1 ? $found[1] : '';
         [$field, $words] = self::NAMES[$key] ?? [null, ''];
 
-        return $field === null ? new Busy($error, 'Somebody did the same at this very moment. Nothing was changed. Try again in a few seconds.') : ValidationException::withMessages([$field => $words]);
+        return $field === null
+            ? new Busy($error, 'Somebody did the same at this very moment. Nothing was changed. Try again in a few seconds.')
+            : ValidationException::withMessages([$field => $words]);
     }
 }

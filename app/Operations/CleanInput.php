@@ -79,7 +79,10 @@ class CleanInput
             } elseif (is_string($value) && ! mb_check_encoding($value, 'UTF-8')) {
                 $this->refuse($field, 'is not text in UTF-8. Type it again.');
             } elseif (is_string($value) && ! $this->isClean($value)) {
-                $this->refuse($field, 'holds a character that cannot be seen (a control or direction mark). Type it again instead of pasting it.');
+                $this->refuse(
+                    $field,
+                    'holds a character that cannot be seen (a control or direction mark). Type it again instead of pasting it.',
+                );
             } elseif (is_float($value) && ! is_finite($value)) {
                 $this->refuse($field, 'is a number too large to be one.');
             }

@@ -28,7 +28,11 @@ final class EventLog
     {
         $status = $response->getStatusCode();
         if ($status === 422 || in_array($status, self::NOTABLE, true)) {
-            Log::log($status === 422 ? 'info' : 'notice', 'refused', self::told($request) + ['status' => $status] + ($status === 422 ? ['fields' => self::fields($response)] : []));
+            Log::log(
+                $status === 422 ? 'info' : 'notice',
+                'refused',
+                self::told($request) + ['status' => $status] + ($status === 422 ? ['fields' => self::fields($response)] : []),
+            );
         }
     }
 
@@ -38,7 +42,12 @@ final class EventLog
      */
     public static function told(Request $request, ?int $user = null): array
     {
-        return ['method' => $request->getMethod(), 'route' => $request->route()?->uri() ?? '(none)', 'user' => $user ?? $request->user()?->getAuthIdentifier(), 'ip' => $request->ip()];
+        return [
+            'method' => $request->getMethod(),
+            'route' => $request->route()?->uri() ?? '(none)',
+            'user' => $user ?? $request->user()?->getAuthIdentifier(),
+            'ip' => $request->ip(),
+        ];
     }
 
     /** @return list<string> names of what was refused */

@@ -110,7 +110,10 @@ final readonly class FileStore
     public function sweep(int $olderThan): int
     {
         clearstatcache();
-        $old = array_filter(glob("{$this->folder}/*".self::UNFINISHED) ?: [], static fn (string $path): bool => (int) @filemtime($path) < time() - $olderThan);
+        $old = array_filter(
+            glob("{$this->folder}/*".self::UNFINISHED) ?: [],
+            static fn (string $path): bool => (int) @filemtime($path) < time() - $olderThan,
+        );
 
         return count(array_filter($old, static fn (string $path): bool => @unlink($path)));
     }
@@ -118,16 +121,22 @@ final readonly class FileStore
     /** @param  resource  $content */
     private function write($content, string $path): void
     {
-        $out = @fopen($path, 'xb') ?: throw new StorageFailed('The file could not be saved. Tell your administrator that the storage folder cannot be written to.');
+        $out =
+            @fopen($path, 'xb') ?:
+            throw new StorageFailed('The file could not be saved. Tell your administrator that the storage folder cannot be written to.');
         try {
             while (! feof($content)) {
                 $chunk = fread($content, self::CHUNK);
                 if ($chunk === false || @fwrite($out, $chunk) !== strlen($chunk)) {
-                    throw new StorageFailed('The file could not be saved: the disk may be full. Nothing was saved. Tell your administrator, then upload it again.');
+                    throw new StorageFailed(
+                        'The file could not be saved: the disk may be full. Nothing was saved. Tell your administrator, then upload it again.',
+                    );
                 }
             }
             if (! @fflush($out) || ! @fsync($out)) {
-                throw new StorageFailed('The file could not be saved: the disk may be full. Nothing was saved. Tell your administrator, then upload it again.');
+                throw new StorageFailed(
+                    'The file could not be saved: the disk may be full. Nothing was saved. Tell your administrator, then upload it again.',
+                );
             }
         } finally {
             fclose($out);

@@ -13,6 +13,6 @@ class MoveDemoClock
     public function execute(Day $to): void
     {
         DemoClock::query()->updateOrCreate(['id' => 1], ['today' => $to->iso()]);
-        Event::dispatch(new DemoClockMoved);
+        Event::dispatch(new DemoClockMoved());
     }
 }

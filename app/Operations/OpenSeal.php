@@ -35,7 +35,9 @@ final class OpenSeal
     {
         $key = (string) config('anthesis.seal_key');
         if ($key === '') {
-            throw new RuntimeException('There is no key to seal editions with. Put ANTHESIS_SEAL_KEY into .env (bin/start does), and keep it with the backups.');
+            throw new RuntimeException(
+                'There is no key to seal editions with. Put ANTHESIS_SEAL_KEY into .env (bin/start does), and keep it with the backups.',
+            );
         }
 
         return sodium_crypto_sign_seed_keypair(hash('sha256', "open seal:{$key}", true));

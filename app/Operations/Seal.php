@@ -17,7 +17,9 @@ final class Seal
     {
         $key = (string) config('anthesis.seal_key');
         if ($key === '') {
-            throw new RuntimeException('There is no key to seal editions with. Put ANTHESIS_SEAL_KEY into .env (bin/start does), and keep it with the backups.');
+            throw new RuntimeException(
+                'There is no key to seal editions with. Put ANTHESIS_SEAL_KEY into .env (bin/start does), and keep it with the backups.',
+            );
         }
 
         // Lengths keep two parts from standing for another two.

@@ -11,8 +11,9 @@ use Symfony\Component\HttpFoundation\Response;
 /** Everything comes from here and nothing runs inline. Styles may: the interface library writes them into the page. */
 class SecurityHeaders
 {
-    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "
-        ."connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private const POLICY =
+        "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; ".
+        "connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     /** Once read by TLS, a browser asks by TLS alone for a year. */
     private const TLS_ALONE_S = 31_536_000;
@@ -25,11 +26,21 @@ class SecurityHeaders
     {
         $response = $next($request);
         $framed = $response->headers->get('Content-Security-Policy') === self::FRAMED;
-        $response->headers->add([
-            'X-Content-Type-Options' => 'nosniff',
-            'Referrer-Policy' => 'same-origin',
-            'Permissions-Policy' => 'camera=(), microphone=(), geolocation=(self)',
-        ] + ($request->isSecure() ? ['Strict-Transport-Security' => 'max-age='.self::TLS_ALONE_S] : []) + ($framed ? [] : ['Content-Security-Policy' => self::POLICY, 'X-Frame-Options' => 'DENY', 'Cross-Origin-Opener-Policy' => 'same-origin']));
+        $response->headers->add(
+            [
+                'X-Content-Type-Options' => 'nosniff',
+                'Referrer-Policy' => 'same-origin',
+                'Permissions-Policy' => 'camera=(), microphone=(), geolocation=(self)',
+            ] +
+                ($request->isSecure() ? ['Strict-Transport-Security' => 'max-age='.self::TLS_ALONE_S] : []) +
+                ($framed
+                    ? []
+                    : [
+                        'Content-Security-Policy' => self::POLICY,
+                        'X-Frame-Options' => 'DENY',
+                        'Cross-Origin-Opener-Policy' => 'same-origin',
+                    ]),
+        );
 
         return $response;
     }

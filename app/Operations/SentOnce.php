@@ -37,8 +37,12 @@ trait SentOnce
     public static function saveOnce(string $key, array $content, array $columns): static
     {
         try {
-            return static::sentBefore($key, $content)
-                ?? static::query()->withSavepointIfNeeded(static fn (): static => static::query()->create($columns + ['idempotency_key' => $key, 'idempotency_hash' => self::hashOf($content)]));
+            return static::sentBefore($key, $content) ??
+                static::query()->withSavepointIfNeeded(
+                    static fn (): static => static::query()->create(
+                        $columns + ['idempotency_key' => $key, 'idempotency_hash' => self::hashOf($content)],
+                    ),
+                );
         } catch (UniqueConstraintViolationException $error) {
             // Another request with the same key was first. A locking read sees what it saved; a plain one may still see the moment our
             // transaction began. Any other clash is not ours.
@@ -54,7 +58,7 @@ trait SentOnce
     {
         $hash = $row?->getAttribute('idempotency_hash');
         if ($hash !== null && $hash !== self::hashOf($content)) {
-            throw new KeyReused;
+            throw new KeyReused();
         }
 
         return $row;

@@ -22,7 +22,12 @@ final class SessionCookie
         $response = $next($request);
         $name = (string) config('session.cookie');
         // By now the request's own cookies are readable.
-        if ($request->isMethodSafe() && $request->is('api/*') && $request->hasSession() && $request->cookies->get($name) === $request->session()->getId()) {
+        if (
+            $request->isMethodSafe() &&
+            $request->is('api/*') &&
+            $request->hasSession() &&
+            $request->cookies->get($name) === $request->session()->getId()
+        ) {
             foreach ([$name, 'XSRF-TOKEN'] as $cookie) {
                 $response->headers->removeCookie($cookie, (string) config('session.path'), config('session.domain'));
             }

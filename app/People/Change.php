@@ -56,8 +56,15 @@ class Change extends Model
      * @param  array<string, mixed>  $is  of the row, by field
      * @param  string|null  $why  in the person's words
      */
-    public static function record(string $act, Model $of, ?User $user, array $was = [], array $is = [], ?string $why = null, ?int $version = null): self
-    {
+    public static function record(
+        string $act,
+        Model $of,
+        ?User $user,
+        array $was = [],
+        array $is = [],
+        ?string $why = null,
+        ?int $version = null,
+    ): self {
         $fields = [];
         foreach ($was + $is as $field => $value) {
             if (($was[$field] ?? null) !== ($is[$field] ?? null)) {
@@ -65,17 +72,39 @@ class Change extends Model
             }
         }
 
-        return self::query()->create(['act' => $act, 'subject' => $of->getTable(), 'subject_id' => $of->getKey(), 'zone_id' => self::zoneOf($of), 'user_id' => $user?->id, 'fields' => $fields, 'why' => $why, 'version' => $version]);
+        return self::query()->create([
+            'act' => $act,
+            'subject' => $of->getTable(),
+            'subject_id' => $of->getKey(),
+            'zone_id' => self::zoneOf($of),
+            'user_id' => $user?->id,
+            'fields' => $fields,
+            'why' => $why,
+            'version' => $version,
+        ]);
     }
 
     /** @return list<Told> what was changed of a row after a version, field by field; several changes of a field are told as one */
     public static function since(Model $of, int $version): array
     {
         $changes = [];
-        foreach (self::query()->with('user')->where('subject', $of->getTable())->where('subject_id', $of->getKey())->where('version', '>', $version)->orderBy('version')->get() as $change) {
+        foreach (
+            self::query()
+                ->with('user')
+                ->where('subject', $of->getTable())
+                ->where('subject_id', $of->getKey())
+                ->where('version', '>', $version)
+                ->orderBy('version')
+                ->get() as $change
+        ) {
             foreach ($change->fields as $field => $values) {
-                $changes[$field] = ['field' => $field, 'was' => $changes[$field]['was'] ?? $values['was'], 'is' => $values['is'],
-                    'by' => $change->user->name ?? 'someone no longer here', 'at' => $change->created_at->toIso8601String()];
+                $changes[$field] = [
+                    'field' => $field,
+                    'was' => $changes[$field]['was'] ?? $values['was'],
+                    'is' => $values['is'],
+                    'by' => $change->user->name ?? 'someone no longer here',
+                    'at' => $change->created_at->toIso8601String(),
+                ];
             }
         }
 

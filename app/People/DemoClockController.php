@@ -13,8 +13,21 @@ class DemoClockController
 {
     public function update(Request $request, MoveDemoClock $move): SessionResource
     {
-        abort_unless((bool) config('anthesis.demonstration'), 404, 'Only the demonstration has a clock that can be moved; here it is the real day.');
-        $values = $request->validate(['today' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:'.DemoClock::FIRST, 'before_or_equal:'.DemoClock::LAST]]);
+        abort_unless(
+            (bool) config('anthesis.demonstration'),
+            404,
+            'Only the demonstration has a clock that can be moved; here it is the real day.',
+        );
+        $values = $request->validate([
+            'today' => [
+                'bail',
+                'required',
+                'string',
+                'date_format:Y-m-d',
+                'after_or_equal:'.DemoClock::FIRST,
+                'before_or_equal:'.DemoClock::LAST,
+            ],
+        ]);
         $move->execute(Day::fromIso($values['today']));
 
         return new SessionResource($request->user());

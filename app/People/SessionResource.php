@@ -22,26 +22,30 @@ class SessionResource extends JsonResource
         return [
             'today' => Today::day()->iso(),
             'demonstration' => config('anthesis.demonstration') ? ['first' => DemoClock::FIRST, 'last' => DemoClock::LAST] : null,
-            'user' => $user === null ? null : [
-                'name' => $user->name,
-                'email' => $user->email,
-                'role' => $user->role->value,
-                'can' => self::abilities($user),
-            ],
+            'user' => $user === null
+                    ? null
+                    : [
+                        'name' => $user->name,
+                        'email' => $user->email,
+                        'role' => $user->role->value,
+                        'can' => self::abilities($user),
+                    ],
         ];
     }
 
     /** @return list<string> what the person may do at the desk */
     private static function abilities(User $user): array
     {
-        return array_keys(array_filter([
-            'edit-zones' => $user->can('create', Zone::class),
-            'edit-sites' => $user->can('create', Zone::class),
-            'edit-crops' => $user->can('create', Crop::class),
-            'publish' => $user->can('publish', Zone::class),
-            'edit-office' => $user->role !== Role::Volunteer,
-            'change-signature' => $user->role === Role::Administrator,
-            'read-mail' => $user->can('readMail', Zone::class),
-        ]));
+        return array_keys(
+            array_filter([
+                'edit-zones' => $user->can('create', Zone::class),
+                'edit-sites' => $user->can('create', Zone::class),
+                'edit-crops' => $user->can('create', Crop::class),
+                'publish' => $user->can('publish', Zone::class),
+                'edit-office' => $user->role !== Role::Volunteer,
+                'change-signature' => $user->role === Role::Administrator,
+                'read-mail' => $user->can('readMail', Zone::class),
+            ]),
+        );
     }
 }

@@ -18,7 +18,10 @@ final class StaleEdit extends RuntimeException
     public function __construct(public readonly array $changes)
     {
         $who = array_values(array_unique(array_column($changes, 'by')));
-        parent::__construct(($who === [] ? 'This was changed' : implode(' and ', $who).' changed this').' meanwhile. Nothing was saved. Look at what changed, then save again.');
+        parent::__construct(
+            ($who === [] ? 'This was changed' : implode(' and ', $who).' changed this').
+                ' meanwhile. Nothing was saved. Look at what changed, then save again.',
+        );
     }
 
     public function render(): JsonResponse

@@ -24,14 +24,20 @@ class ClimateController
     /** The climate the zone's windows lean on, or that of another period, to hold it against. */
     public function show(Request $request, Zone $zone): ClimateResource
     {
-        $period = $request->validate([
-            'from' => ['required_with:to', 'integer', 'between:1700,2200'],
-            'to' => ['required_with:from', 'integer', 'between:1700,2200', 'gte:from'],
-        ], ['to.gte' => 'The period ends before it begins.']);
+        $period = $request->validate(
+            [
+                'from' => ['required_with:to', 'integer', 'between:1700,2200'],
+                'to' => ['required_with:from', 'integer', 'between:1700,2200', 'gte:from'],
+            ],
+            ['to.gte' => 'The period ends before it begins.'],
+        );
         if ($period !== []) {
             return new ClimateResource($this->ofPeriod($zone, (int) $period['from'], (int) $period['to']));
         }
-        $hashes = ['ruler' => (string) $zone->currentComputation?->ruler_hash, 'climate' => (string) $zone->currentComputation?->climate_hash];
+        $hashes = [
+            'ruler' => (string) $zone->currentComputation?->ruler_hash,
+            'climate' => (string) $zone->currentComputation?->climate_hash,
+        ];
         $known = Results::read(array_values($hashes));
         abort_unless(isset($known[$hashes['ruler']], $known[$hashes['climate']]), 404, self::NOT_YET);
 
@@ -53,7 +59,7 @@ class ClimateController
         try {
             $then = $place->overYears(RecordYears::period($place->whole->days(), $place->latitude, $from, $to));
 
-            return Results::each($then, ['ruler' => new RulerQuestion, 'climate' => ClimateQuestion::for($then)]);
+            return Results::each($then, ['ruler' => new RulerQuestion(), 'climate' => ClimateQuestion::for($then)]);
         } catch (Refused $error) {
             throw ValidationException::withMessages(['from' => Say::phrase($error->why)]);
         }

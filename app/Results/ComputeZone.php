@@ -45,7 +45,7 @@ final class ComputeZone
         $hashes = Results::fingerprints($here, $dossiers);
 
         $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
-        $climate = Results::keep($place, ['ruler' => new RulerQuestion, 'climate' => ClimateQuestion::for($place)]);
+        $climate = Results::keep($place, ['ruler' => new RulerQuestion(), 'climate' => ClimateQuestion::for($place)]);
         // What is leaned on anew is noted as used, so that nothing puts it away meanwhile.
         foreach (array_chunk(Results::unknown($dossiers, $hashes), self::STEP, true) as $chunk) {
             if ($computation->refresh()->state === ComputationState::Cancelled) {
@@ -54,7 +54,13 @@ final class ComputeZone
             Results::make($here, $chunk);
             $computation->update(['step' => 'replay', 'done' => min(count($crops), $computation->done + count($chunk))]);
         }
-        $this->finish($computation, PlaceEvidence::ofPlace($here)->freeze(FreezeThreshold::LightFreeze), self::method($settings, $here->light, $here->site()->name), $climate, $hashes);
+        $this->finish(
+            $computation,
+            PlaceEvidence::ofPlace($here)->freeze(FreezeThreshold::LightFreeze),
+            self::method($settings, $here->light, $here->site()->name),
+            $climate,
+            $hashes,
+        );
     }
 
     /** @return array{edition: int, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string} */

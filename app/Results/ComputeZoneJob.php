@@ -72,7 +72,9 @@ final class ComputeZoneJob implements ShouldQueue
     /** @return Builder<Computation> */
     private function waiting(): Builder
     {
-        return Computation::query()->where('zone_id', $this->zoneId)->whereIn('state', [ComputationState::Queued, ComputationState::Running]);
+        return Computation::query()
+            ->where('zone_id', $this->zoneId)
+            ->whereIn('state', [ComputationState::Queued, ComputationState::Running]);
     }
 
     private function work(Computation $computation, ImportRecord $import, ComputeZone $compute): void

@@ -37,8 +37,11 @@ final readonly class DossierQuestion implements Question
 
     public function answer(Place $place): array
     {
-        $schools = $place->once(Schools::class, fn (): Schools => Schools::on(Grounds::ofPlace($place, $this->settings, $this->remedies ? new Remedies : null)),
-            json_encode([$this->settings, $this->remedies], JSON_THROW_ON_ERROR));
+        $schools = $place->once(
+            Schools::class,
+            fn (): Schools => Schools::on(Grounds::ofPlace($place, $this->settings, $this->remedies ? new Remedies() : null)),
+            json_encode([$this->settings, $this->remedies], JSON_THROW_ON_ERROR),
+        );
 
         return CropDossier::of($this->crop, $schools, $place->book->varietiesOf($this->crop->slug));
     }

@@ -46,7 +46,10 @@ final class Results
      */
     public static function fingerprints(Place $place, array $questions): array
     {
-        return array_map(static fn (Question $q): string => self::fingerprint($q->kind(), [$q->inputs(), $q->of($place)->fingerprint()]), $questions);
+        return array_map(
+            static fn (Question $q): string => self::fingerprint($q->kind(), [$q->inputs(), $q->of($place)->fingerprint()]),
+            $questions,
+        );
     }
 
     /**
@@ -114,7 +117,9 @@ final class Results
      */
     public static function unknown(array $questions, array $fingerprints): array
     {
-        $known = Result::query()->whereIn('hash', array_values($fingerprints))->get(['hash', 'used_at']);
+        $known = Result::query()
+            ->whereIn('hash', array_values($fingerprints))
+            ->get(['hash', 'used_at']);
         self::note($known->all());
 
         return array_diff_key($questions, array_intersect($fingerprints, $known->pluck('hash')->all()));
@@ -138,7 +143,9 @@ final class Results
         $limit = now()->subMinutes(self::NOTED_AFTER);
         $old = array_filter($used, static fn (Result $r): bool => $r->used_at->isBefore($limit));
         if ($old !== []) {
-            Result::query()->whereIn('hash', array_map(static fn (Result $r): string => $r->hash, array_values($old)))->update(['used_at' => now()]);
+            Result::query()
+                ->whereIn('hash', array_map(static fn (Result $r): string => $r->hash, array_values($old)))
+                ->update(['used_at' => now()]);
         }
     }
 

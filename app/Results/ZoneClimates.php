@@ -27,7 +27,9 @@ final class ZoneClimates
                 $computations[$zone->slug] = $zone->currentComputation;
             }
         }
-        $hashes = array_merge(...array_values(array_map(static fn (Computation $c): array => [$c->ruler_hash, $c->climate_hash], $computations)));
+        $hashes = array_merge(
+            ...array_values(array_map(static fn (Computation $c): array => [$c->ruler_hash, $c->climate_hash], $computations)),
+        );
         $results = Results::read(array_map(strval(...), $hashes));
         $climates = [];
         foreach ($computations as $slug => $computation) {

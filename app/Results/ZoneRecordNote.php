@@ -25,8 +25,14 @@ final class ZoneRecordNote
         $note = Results::before(ResultKind::Record, [$fingerprint], static function () use ($zone): array {
             $record = ZoneRecord::of($zone);
 
-            return array_map(static fn ($days): array => ['first' => $days->first->iso(), 'last' => $days->last()->iso(), 'checksum' => $days->checksum()],
-                $record === null ? [] : ['years' => $record->used, 'whole' => $record->filled->record]);
+            return array_map(
+                static fn ($days): array => [
+                    'first' => $days->first->iso(),
+                    'last' => $days->last()->iso(),
+                    'checksum' => $days->checksum(),
+                ],
+                $record === null ? [] : ['years' => $record->used, 'whole' => $record->filled->record],
+            );
         });
 
         return $note;

@@ -82,11 +82,19 @@ final readonly class CropSuccession
     private function sowing(SuccessionSowing $sowing): array
     {
         $yield = $this->asked->crop->yieldPerMetre();
-        $metres = $this->amount === null || $yield === null || $yield[0] <= 0.0 ? null : SupplyLine::metres($sowing, $this->amount, $yield[0]);
+        $metres =
+            $this->amount === null || $yield === null || $yield[0] <= 0.0 ? null : SupplyLine::metres($sowing, $this->amount, $yield[0]);
         $seed = $metres === null ? null : SeedNeed::ofRows($this->asked->crop, $metres, 1);
 
-        return ['on' => $sowing->on->iso(), 'after' => $sowing->after, 'first' => $sowing->first, 'last' => $sowing->last, 'metres' => $metres === null ? null : round($metres, 1),
-            'seeds' => $seed?->seeds === null ? null : (int) ceil($seed->seeds), 'grams' => $seed?->grams === null ? null : round($seed->grams, 1)];
+        return [
+            'on' => $sowing->on->iso(),
+            'after' => $sowing->after,
+            'first' => $sowing->first,
+            'last' => $sowing->last,
+            'metres' => $metres === null ? null : round($metres, 1),
+            'seeds' => $seed?->seeds === null ? null : (int) ceil($seed->seeds),
+            'grams' => $seed?->grams === null ? null : round($seed->grams, 1),
+        ];
     }
 
     /**

@@ -19,11 +19,22 @@ class SuccessionController
     /** A crop kept coming, from a day of the year on. */
     public function show(Request $request, Zone $zone, Crop $crop, PlaceOf $places): JsonResponse
     {
-        $asked = $request->validate(['days' => ['nullable', 'integer', 'between:1,364'], 'amount' => ['nullable', 'numeric', 'between:0.01,10000']],
-            ['days.between' => 'A succession goes on for 1 to 364 days.', 'amount.between' => 'Give the kilograms, or stems, wanted a week: more than nothing and at most 10000.']);
+        $asked = $request->validate(
+            ['days' => ['nullable', 'integer', 'between:1,364'], 'amount' => ['nullable', 'numeric', 'between:0.01,10000']],
+            [
+                'days.between' => 'A succession goes on for 1 to 364 days.',
+                'amount.between' => 'Give the kilograms, or stems, wanted a week: more than nothing and at most 10000.',
+            ],
+        );
         $question = SowDayAsked::in($request, $zone, $crop, $places->today($zone));
 
-        return response()->json(['data' => CropSuccession::of($question, (int) ($asked['days'] ?? self::HALF_A_YEAR), isset($asked['amount']) ? (float) $asked['amount'] : null,
-            ThisSeason::lacks($question->place) !== null ? null : ThisSeason::ofPlace($question->place))]);
+        return response()->json([
+            'data' => CropSuccession::of(
+                $question,
+                (int) ($asked['days'] ?? self::HALF_A_YEAR),
+                isset($asked['amount']) ? (float) $asked['amount'] : null,
+                ThisSeason::lacks($question->place) !== null ? null : ThisSeason::ofPlace($question->place),
+            ),
+        ]);
     }
 }

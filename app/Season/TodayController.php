@@ -24,7 +24,11 @@ class TodayController
 
     public function show(Request $request, Zone $zone, ZoneToday $zoneToday): JsonResponse
     {
-        $asked = $request->validate(['site' => ['nullable', 'integer'], 'standard' => ['nullable', new Enum(ProofStandard::class)], 'on' => ['nullable', 'string', 'max:5']]);
+        $asked = $request->validate([
+            'site' => ['nullable', 'integer'],
+            'standard' => ['nullable', new Enum(ProofStandard::class)],
+            'on' => ['nullable', 'string', 'max:5'],
+        ]);
         $place = $this->places->today($zone) ?? abort(404, 'There is no record of this zone yet. Bring a station file first.');
         $today = $place->today();
         $on = self::other($asked['on'] ?? null, $today);
@@ -32,11 +36,21 @@ class TodayController
             $missing = ZoneToday::missing($place);
             abort_if($missing !== null, 404, (string) $missing);
         }
-        $site = isset($asked['site']) ? Site::seenIn($zone)->find((int) $asked['site']) ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']) : null;
+        $site = isset($asked['site'])
+            ? Site::seenIn($zone)->find((int) $asked['site']) ??
+                throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.'])
+            : null;
         $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
         $told = $zoneToday->of($place->at($site?->toCore() ?? $place->site()), $standard, $on);
 
-        return response()->json(['data' => ['today' => $today->iso(), 'standard' => $standard->value, 'record_ends' => $told['record_ends'], 'outlook' => $told['outlook']] + $told['sheet']]);
+        return response()->json([
+            'data' => [
+                'today' => $today->iso(),
+                'standard' => $standard->value,
+                'record_ends' => $told['record_ends'],
+                'outlook' => $told['outlook'],
+            ] + $told['sheet'],
+        ]);
     }
 
     /** @return Day|null the next such day of the year; null: today */

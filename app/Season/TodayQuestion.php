@@ -44,12 +44,25 @@ final readonly class TodayQuestion implements Question
         $replay = FromReplay::ofPlace($place);
         [$crops, $varieties, $share] = [$place->book->crops(), $place->book->varieties(), $this->standard->share()];
         if ($this->on !== null) {
-            return ['record_ends' => self::lastKnown($place->years->days())->iso(),
-                'sheet' => TodaySheet::ofRecord(new RecordAlone($replay), $replay, $crops, $varieties, $this->on, $share, range($place->years->first->year(), $place->years->last->year()))];
+            return [
+                'record_ends' => self::lastKnown($place->years->days())->iso(),
+                'sheet' => TodaySheet::ofRecord(
+                    new RecordAlone($replay),
+                    $replay,
+                    $crops,
+                    $varieties,
+                    $this->on,
+                    $share,
+                    range($place->years->first->year(), $place->years->last->year()),
+                ),
+            ];
         }
         $known = $place->known();
 
-        return ['record_ends' => self::lastKnown($known)->iso(), 'sheet' => TodaySheet::ofSeason(ThisSeason::ofPlace($place), $known, $replay, $crops, $varieties, Site::covers(), $share)];
+        return [
+            'record_ends' => self::lastKnown($known)->iso(),
+            'sheet' => TodaySheet::ofSeason(ThisSeason::ofPlace($place), $known, $replay, $crops, $varieties, Site::covers(), $share),
+        ];
     }
 
     private static function lastKnown(DailyRecord $record): Day

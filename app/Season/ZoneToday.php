@@ -69,8 +69,12 @@ final readonly class ZoneToday
     public static function missing(Place $place): ?string
     {
         return match (ThisSeason::lacks($place)) {
-            SeasonLack::RecordEnds => 'The record ends on '.Say::date($place->years->last).', too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.',
-            SeasonLack::RecordIsShort => 'The record is too short to put past years to this season: it needs '.Splice::BEFORE.' days before today.',
+            SeasonLack::RecordEnds => 'The record ends on '.
+                Say::date($place->years->last).
+                ', too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.',
+            SeasonLack::RecordIsShort => 'The record is too short to put past years to this season: it needs '.
+                Splice::BEFORE.
+                ' days before today.',
             null => null,
         };
     }

@@ -18,9 +18,12 @@ final class OutboxTransport extends AbstractTransport
     protected function doSend(SentMessage $message): void
     {
         $original = $message->getOriginalMessage();
-        $mail = $original instanceof Message ? MessageConverter::toEmail($original) : new Email;
+        $mail = $original instanceof Message ? MessageConverter::toEmail($original) : new Email();
         OutboxMail::query()->create([
-            'recipient' => implode(', ', array_map(static fn (Address $a): string => $a->getAddress(), $message->getEnvelope()->getRecipients())),
+            'recipient' => implode(
+                ', ',
+                array_map(static fn (Address $a): string => $a->getAddress(), $message->getEnvelope()->getRecipients()),
+            ),
             'subject' => mb_substr((string) $mail->getSubject(), 0, 250),
             'message' => (string) $mail->getTextBody(),
         ]);

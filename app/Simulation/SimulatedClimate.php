@@ -32,7 +32,8 @@ final readonly class SimulatedClimate
     /** @return float °C by which a day is colder: most in the middle of the spell */
     public function colder(int $year, int $dayOfYear): float
     {
-        return $this->cold === null || $year !== $this->cold['year'] || $dayOfYear < $this->cold['from'] || $dayOfYear > $this->cold['to'] ? 0.0
-            : $this->cold['by'] * sin(M_PI * ($dayOfYear - $this->cold['from']) / ($this->cold['to'] - $this->cold['from']));
+        return $this->cold === null || $year !== $this->cold['year'] || $dayOfYear < $this->cold['from'] || $dayOfYear > $this->cold['to']
+            ? 0.0
+            : $this->cold['by'] * sin((M_PI * ($dayOfYear - $this->cold['from'])) / ($this->cold['to'] - $this->cold['from']));
     }
 }

@@ -24,8 +24,11 @@ final class SimulatedOutlook implements OutlookSource
             return null;
         }
         // It goes through all the weather since the first year; the same morning's is asked for again and again.
-        [$minimum, $maximum] = Cache::remember("simulated-outlook {$zone->slug} {$day->iso()}", self::KEPT_SECONDS,
-            static fn (): array => (new SimulatedStation($climate))->outlook(Day::of(SimulatedStations::FIRST_YEAR, 1, 1), $day, self::DAYS));
+        [$minimum, $maximum] = Cache::remember(
+            "simulated-outlook {$zone->slug} {$day->iso()}",
+            self::KEPT_SECONDS,
+            static fn(): array => new SimulatedStation($climate)->outlook(Day::of(SimulatedStations::FIRST_YEAR, 1, 1), $day, self::DAYS),
+        );
 
         return new DailyRecord($day, $minimum, $maximum);
     }

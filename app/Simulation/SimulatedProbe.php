@@ -32,7 +32,7 @@ final class SimulatedProbe implements ProbeSource
         // Yesterday's, where today is not on record yet.
         $at = min($day->number - $record->first->number, count($soil) - 1);
         // What sets a spot apart from the model, the same whenever it is measured.
-        $own = (crc32($spot->name) % 21 - 10) / 10;
+        $own = ((crc32($spot->name) % 21) - 10) / 10;
         $end = ($soil[$at] ?? 10.0) + $own;
 
         return round($end + (self::POCKET - $end) * exp(-$seconds / self::TIME_CONSTANT_S), 1);

@@ -49,7 +49,10 @@ final class SimulatedStation
     {
         $rows = array_slice($this->weather($first, $last), $opened->number - $first->number);
         foreach ($rows as $i => [$minimum, $maximum]) {
-            $rows[$i] = [$minimum === null ? null : $minimum + $warmer + 0.6 * $this->normal(), $maximum === null ? null : $maximum + $warmer + 0.4 * $this->normal()];
+            $rows[$i] = [
+                $minimum === null ? null : $minimum + $warmer + 0.6 * $this->normal(),
+                $maximum === null ? null : $maximum + $warmer + 0.4 * $this->normal(),
+            ];
         }
 
         return self::csv($opened, $rows);
@@ -106,9 +109,13 @@ final class SimulatedStation
             $departure = $c->persistence * $departure + sqrt(1 - $c->persistence ** 2) * $this->normal();
             [$year] = Day::civil($number);
             $dayOfYear = $number - Day::numberOf($year, 1, 1) + 1;
-            $season = cos(2 * M_PI * ($dayOfYear - $c->peak) / 365.25);
-            $mean = $c->mean + $c->amplitude * $season + ($c->deviation[0] - $c->deviation[1] * $season) * $departure
-                + $c->trend * ($number - $first->number) / 3652.5 - $c->colder($year, $dayOfYear);
+            $season = cos((2 * M_PI * ($dayOfYear - $c->peak)) / 365.25);
+            $mean =
+                $c->mean +
+                $c->amplitude * $season +
+                ($c->deviation[0] - $c->deviation[1] * $season) * $departure +
+                ($c->trend * ($number - $first->number)) / 3652.5 -
+                $c->colder($year, $dayOfYear);
             $range = max(self::LEAST_RANGE, $c->range[0] + $c->range[1] * $season + self::RANGE_NOISE * $this->normal());
             $rows[] = [
                 $this->uniform() < self::MISSING_SHARE ? null : $mean - $range / 2,

@@ -18,12 +18,21 @@ class CalibrationController
 {
     public function store(CalibrationRequest $request, Zone $zone): CalibrationResource
     {
-        $record = ZoneRecord::of($zone) ?? throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
-        $stream = fopen($request->readings()->getRealPath(), 'r') ?: throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
+        $record =
+            ZoneRecord::of($zone) ??
+            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
+        $stream =
+            fopen($request->readings()->getRealPath(), 'r') ?:
+            throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
         try {
             $log = ProbeCsv::read($stream, $zone->today(), $request->unit());
             $depth = $request->depth() ?? $log->depths()[0]['depth'];
-            $calibration = ProbeCalibration::of($record->filled->record, Latitude::of($zone->latitude), $request->site()->toCore(), $log->atDepth($depth));
+            $calibration = ProbeCalibration::of(
+                $record->filled->record,
+                Latitude::of($zone->latitude),
+                $request->site()->toCore(),
+                $log->atDepth($depth),
+            );
         } catch (Refused $error) {
             throw ValidationException::withMessages(['file' => Say::phrase($error->why)]);
         } finally {

@@ -53,8 +53,8 @@ class CalibrationRequest extends FormRequest
         /** @var Zone $zone */
         $zone = $this->route('zone');
 
-        return Site::seenIn($zone)->find($this->integer('site'))
-            ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
+        return Site::seenIn($zone)->find($this->integer('site')) ??
+            throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
     }
 
     public function depth(): ?float

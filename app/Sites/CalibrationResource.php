@@ -23,12 +23,17 @@ class CalibrationResource extends JsonResource
         $points = [];
         foreach ($calibration->points as $i => $point) {
             if ($i % $step === 0) {
-                $points[] = ['date' => $point['day']->iso(), 'reading' => round($point['reading'], 2), 'before' => round($point['before'], 2), 'after' => round($point['after'], 2)];
+                $points[] = [
+                    'date' => $point['day']->iso(),
+                    'reading' => round($point['reading'], 2),
+                    'before' => round($point['before'], 2),
+                    'after' => round($point['after'], 2),
+                ];
             }
         }
 
         return [
-            'site' => (new SiteResource($site))->toArray($request),
+            'site' => new SiteResource($site)->toArray($request),
             'depth' => $depth,
             'depths' => $log->depths(),
             'readings' => count($log->readings),

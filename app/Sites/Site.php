@@ -35,7 +35,15 @@ class Site extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['air' => 'float', 'sun' => 'float', 'rate' => 'float', 'protection' => 'float', 'offset' => 'float', 'preset' => 'boolean', 'version' => 'integer'];
+    protected $casts = [
+        'air' => 'float',
+        'sun' => 'float',
+        'rate' => 'float',
+        'protection' => 'float',
+        'offset' => 'float',
+        'preset' => 'boolean',
+        'version' => 'integer',
+    ];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo
@@ -47,7 +55,9 @@ class Site extends Model
     public static function seenIn(Zone $zone): Builder
     {
         $sites = self::query();
-        $sites->where(static fn (Builder $q) => $q->whereNull('zone_id')->orWhere('zone_id', $zone->id))->orderByRaw('zone_id IS NOT NULL, id');
+        $sites
+            ->where(static fn (Builder $q) => $q->whereNull('zone_id')->orWhere('zone_id', $zone->id))
+            ->orderByRaw('zone_id IS NOT NULL, id');
 
         return $sites;
     }

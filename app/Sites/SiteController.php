@@ -21,7 +21,7 @@ class SiteController
 
     public function store(SiteRequest $request, SaveSite $save): JsonResponse
     {
-        return (new SiteResource($save->add($request->values(), $request->user())))->response()->setStatusCode(201);
+        return new SiteResource($save->add($request->values(), $request->user()))->response()->setStatusCode(201);
     }
 
     public function update(SiteRequest $request, Site $site, SaveSite $save): SiteResource
@@ -33,7 +33,9 @@ class SiteController
     {
         Gate::authorize('update', $site);
         if ($site->preset) {
-            throw ValidationException::withMessages(['site' => 'The sites every service starts with stay. Put back their first numbers instead.']);
+            throw ValidationException::withMessages([
+                'site' => 'The sites every service starts with stay. Put back their first numbers instead.',
+            ]);
         }
         $save->takeOut($site, $request->user());
 

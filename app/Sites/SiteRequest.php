@@ -20,7 +20,9 @@ class SiteRequest extends FormRequest
     public function rules(): array
     {
         $zoneId = $this->zoneId();
-        $unique = Rule::unique('sites', 'name')->where(static fn ($query) => $zoneId === null ? $query->whereNull('zone_id') : $query->where('zone_id', $zoneId));
+        $unique = Rule::unique('sites', 'name')->where(
+            static fn ($query) => $zoneId === null ? $query->whereNull('zone_id') : $query->where('zone_id', $zoneId),
+        );
 
         return [
             'name' => ['required', 'string', 'max:60', $unique->ignore($this->site()->id)],
@@ -64,7 +66,7 @@ class SiteRequest extends FormRequest
     {
         $site = $this->route('site');
 
-        return $site instanceof Site ? $site : new Site;
+        return $site instanceof Site ? $site : new Site();
     }
 
     private function zoneId(): ?int

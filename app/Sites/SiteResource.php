@@ -31,6 +31,12 @@ class SiteResource extends JsonResource
     /** @return array{air: float, sun: float, rate: float, protection: float, offset: float} */
     private function numbers(Site|SoilSite $site): array
     {
-        return ['air' => $site->air, 'sun' => $site->sun, 'rate' => $site->rate, 'protection' => $site->protection, 'offset' => $site->offset];
+        return [
+            'air' => $site->air,
+            'sun' => $site->sun,
+            'rate' => $site->rate,
+            'protection' => $site->protection,
+            'offset' => $site->offset,
+        ];
     }
 }

@@ -18,25 +18,41 @@ final class KeepReading
      *
      * @throws ReadingsRefused when the figures cannot be fitted
      */
-    public function keep(SoilSpot $spot, ?User $user, string $sentAs, Day $day, float $hour, float $depth, array $figures, ?float $celsius, bool $simulated): SoilReading
-    {
+    public function keep(
+        SoilSpot $spot,
+        ?User $user,
+        string $sentAs,
+        Day $day,
+        float $hour,
+        float $depth,
+        array $figures,
+        ?float $celsius,
+        bool $simulated,
+    ): SoilReading {
         $fit = $figures === [] ? null : Settling::of($figures);
 
-        return SoilReading::saveOnce($sentAs, ['spot' => $spot->id, 'day' => $day->iso(), 'hour' => $hour, 'depth' => $depth, 'figures' => $figures, 'celsius' => $celsius], [
-            'soil_spot_id' => $spot->id,
-            'user_id' => $user?->id,
-            'day' => $day->iso(),
-            'hour' => $hour,
-            'depth' => $depth,
-            'celsius' => round($fit->celsius ?? (float) $celsius, 2),
-            'within' => $fit?->within === null ? null : round($fit->within, 2),
-            'figures' => $figures,
-            'source' => $fit === null ? SoilReading::TYPED : ($simulated ? SoilReading::SIMULATED : SoilReading::TIMER),
-        ]);
+        return SoilReading::saveOnce(
+            $sentAs,
+            ['spot' => $spot->id, 'day' => $day->iso(), 'hour' => $hour, 'depth' => $depth, 'figures' => $figures, 'celsius' => $celsius],
+            [
+                'soil_spot_id' => $spot->id,
+                'user_id' => $user?->id,
+                'day' => $day->iso(),
+                'hour' => $hour,
+                'depth' => $depth,
+                'celsius' => round($fit->celsius ?? (float) $celsius, 2),
+                'within' => $fit?->within === null ? null : round($fit->within, 2),
+                'figures' => $figures,
+                'source' => $fit === null ? SoilReading::TYPED : ($simulated ? SoilReading::SIMULATED : SoilReading::TIMER),
+            ],
+        );
     }
 
     public function withdraw(SoilReading $reading, User $user): void
     {
-        SoilReading::query()->whereKey($reading->id)->whereNull('withdrawn_at')->update(['withdrawn_at' => now(), 'withdrawn_by' => $user->id]);
+        SoilReading::query()
+            ->whereKey($reading->id)
+            ->whereNull('withdrawn_at')
+            ->update(['withdrawn_at' => now(), 'withdrawn_by' => $user->id]);
     }
 }

@@ -16,7 +16,9 @@ final class SaveSpot
         try {
             return SoilSpot::query()->create(['zone_id' => $zone->id, 'name' => $name, 'site_id' => $site->id]);
         } catch (UniqueConstraintViolationException) {
-            return SoilSpot::query()->where(['zone_id' => $zone->id, 'name' => $name])->firstOrFail();
+            return SoilSpot::query()
+                ->where(['zone_id' => $zone->id, 'name' => $name])
+                ->firstOrFail();
         }
     }
 }

@@ -32,8 +32,13 @@ class SoilController
 
     public function storeSpot(Request $request, Zone $zone, SaveSpot $save): JsonResponse
     {
-        $asked = $request->validate(['name' => ['required', 'string', 'max:80'], 'site' => ['required', 'integer']], ['name.required' => 'Give the spot a name: “Bed 3”, “pots by the door”.']);
-        $site = Site::seenIn($zone)->find((int) $asked['site']) ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
+        $asked = $request->validate(
+            ['name' => ['required', 'string', 'max:80'], 'site' => ['required', 'integer']],
+            ['name.required' => 'Give the spot a name: “Bed 3”, “pots by the door”.'],
+        );
+        $site =
+            Site::seenIn($zone)->find((int) $asked['site']) ??
+            throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
         $save->execute($zone, $asked['name'], $site);
 
         return $this->told($zone, 201);
@@ -43,8 +48,17 @@ class SoilController
     {
         $celsius = $request->validated('celsius');
         try {
-            $keep->keep($request->spot($zone), $request->user(), (string) $request->validated('key'), $request->day($zone->today()), (float) $request->validated('hour'), (float) $request->validated('depth'),
-                $request->figures(), $celsius === null ? null : (float) $celsius, (bool) $request->validated('simulated'));
+            $keep->keep(
+                $request->spot($zone),
+                $request->user(),
+                (string) $request->validated('key'),
+                $request->day($zone->today()),
+                (float) $request->validated('hour'),
+                (float) $request->validated('depth'),
+                $request->figures(),
+                $celsius === null ? null : (float) $celsius,
+                (bool) $request->validated('simulated'),
+            );
         } catch (Refused $error) {
             throw ValidationException::withMessages(['figures' => Say::phrase($error->why)]);
         }
@@ -62,29 +76,46 @@ class SoilController
 
     public function fit(Request $request, Zone $zone): JsonResponse
     {
-        $asked = $request->validate(['figures' => ['required', 'array', 'list']] + SoilReadingRequest::figureRules(), ['figures.required' => 'Send the figures as they fell (“figures”).']);
+        $asked = $request->validate(['figures' => ['required', 'array', 'list']] + SoilReadingRequest::figureRules(), [
+            'figures.required' => 'Send the figures as they fell (“figures”).',
+        ]);
         try {
             $fit = Settling::of(array_map(static fn (array $f): array => [(float) $f[0], (float) $f[1]], array_values($asked['figures'])));
         } catch (Refused $error) {
             throw ValidationException::withMessages(['figures' => Say::phrase($error->why)]);
         }
 
-        return response()->json(['data' => ['celsius' => round($fit->celsius, 2), 'within' => $fit->within === null ? null : round($fit->within, 2),
-            'time_constant' => round($fit->timeConstant, 1), 'to_go' => round($fit->toGo, 2), 'settled' => $fit->isSettled()]]);
+        return response()->json([
+            'data' => [
+                'celsius' => round($fit->celsius, 2),
+                'within' => $fit->within === null ? null : round($fit->within, 2),
+                'time_constant' => round($fit->timeConstant, 1),
+                'to_go' => round($fit->toGo, 2),
+                'settled' => $fit->isSettled(),
+            ],
+        ]);
     }
 
     public function probe(Request $request, SoilSpot $spot, ProbeSource $probe): JsonResponse
     {
         $seconds = (float) $request->validate(['seconds' => ['required', 'numeric', 'between:0,3600']])['seconds'];
-        $figure = $probe->figure($spot, $spot->zone->today(), $seconds) ?? abort(404, 'No probe is connected, or it shows nothing. Type the figures as they fall.');
+        $figure =
+            $probe->figure($spot, $spot->zone->today(), $seconds) ??
+            abort(404, 'No probe is connected, or it shows nothing. Type the figures as they fall.');
 
-        return response()->json(['data' => ['seconds' => $seconds, 'celsius' => $figure, 'source' => (string) $probe->name(), 'pace' => $probe->pace()]]);
+        return response()->json([
+            'data' => ['seconds' => $seconds, 'celsius' => $figure, 'source' => (string) $probe->name(), 'pace' => $probe->pace()],
+        ]);
     }
 
     public function calibration(SoilSpot $spot): CalibrationResource
     {
-        $place = $this->places->zone($spot->zone) ?? throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
-        $log = new ProbeLog(array_values($spot->readings->whereNull('withdrawn_at')->map(static fn (SoilReading $r) => $r->toCore())->all()));
+        $place =
+            $this->places->zone($spot->zone) ??
+            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
+        $log = new ProbeLog(
+            array_values($spot->readings->whereNull('withdrawn_at')->map(static fn (SoilReading $r) => $r->toCore())->all()),
+        );
         $depth = $log->depths()[0]['depth'] ?? abort(404, 'Nothing was read at this spot yet.');
         $site = $spot->site ?? Site::seenIn($spot->zone)->firstOrFail();
         try {

@@ -47,7 +47,15 @@ class SoilReading extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['day' => 'date', 'hour' => 'float', 'depth' => 'float', 'celsius' => 'float', 'within' => 'float', 'figures' => 'array', 'withdrawn_at' => 'datetime'];
+    protected $casts = [
+        'day' => 'date',
+        'hour' => 'float',
+        'depth' => 'float',
+        'celsius' => 'float',
+        'within' => 'float',
+        'figures' => 'array',
+        'withdrawn_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

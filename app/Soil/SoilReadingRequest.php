@@ -60,8 +60,10 @@ class SoilReadingRequest extends FormRequest
 
     public function spot(Zone $zone): SoilSpot
     {
-        return SoilSpot::query()->where('zone_id', $zone->id)->find($this->integer('spot'))
-            ?? throw ValidationException::withMessages(['spot' => 'There is no such spot in this zone. Choose another one, or name it first.']);
+        return SoilSpot::query()->where('zone_id', $zone->id)->find($this->integer('spot')) ??
+            throw ValidationException::withMessages([
+                'spot' => 'There is no such spot in this zone. Choose another one, or name it first.',
+            ]);
     }
 
     /** @param  Day  $today  of the zone the reading was taken in */
@@ -73,7 +75,9 @@ class SoilReadingRequest extends FormRequest
             throw ValidationException::withMessages(['on' => 'Give the day of the reading as YYYY-MM-DD.']);
         }
         if ($today->isBefore($day)) {
-            throw ValidationException::withMessages(['on' => Say::date($day).' has not come yet. Give the day the reading was taken on.']);
+            throw ValidationException::withMessages([
+                'on' => Say::date($day).' has not come yet. Give the day the reading was taken on.',
+            ]);
         }
 
         return $day;
@@ -82,6 +86,9 @@ class SoilReadingRequest extends FormRequest
     /** @return list<array{float, float}> */
     public function figures(): array
     {
-        return array_map(static fn (array $f): array => [(float) $f[0], (float) $f[1]], array_values((array) ($this->validated('figures') ?? [])));
+        return array_map(
+            static fn (array $f): array => [(float) $f[0], (float) $f[1]],
+            array_values((array) ($this->validated('figures') ?? [])),
+        );
     }
 }

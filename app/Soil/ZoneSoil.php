@@ -35,7 +35,11 @@ final readonly class ZoneSoil
     public function of(Zone $zone, Day $today): array
     {
         $place = $this->places->zone($zone);
-        $spots = SoilSpot::query()->with(['site', 'readings' => static fn ($q) => $q->with('user')->limit(self::TOLD)])->where('zone_id', $zone->id)->orderBy('id')->get();
+        $spots = SoilSpot::query()
+            ->with(['site', 'readings' => static fn ($q) => $q->with('user')->limit(self::TOLD)])
+            ->where('zone_id', $zone->id)
+            ->orderBy('id')
+            ->get();
 
         return [
             'today' => $today->iso(),
@@ -68,16 +72,37 @@ final readonly class ZoneSoil
     private static function spot(SoilSpot $spot, ?Place $place, Day $today): array
     {
         $latest = $spot->readings->firstWhere('withdrawn_at', null);
-        $now = $latest === null || $place === null ? null : self::now($latest, $place->years->days(), $place->latitude, $spot->site?->toCore() ?? Site::openGround());
+        $now =
+            $latest === null || $place === null
+                ? null
+                : self::now($latest, $place->years->days(), $place->latitude, $spot->site?->toCore() ?? Site::openGround());
 
         return [
             'id' => $spot->id,
             'name' => $spot->name,
             'site' => $spot->site === null ? null : ['id' => $spot->site->id, 'name' => $spot->site->name],
             'now' => $now,
-            'open' => $now === null || Day::fromIso($now['on'])->number < $today->number - self::FRESH ? [] : self::apart($place->book->crops(), $now['reading'], $now['model']),
-            'readings' => array_values($spot->readings->map(static fn (SoilReading $r): array => ['id' => $r->id, 'on' => $r->day->format('Y-m-d'), 'hour' => $r->hour, 'depth' => $r->depth,
-                'celsius' => round($r->celsius, 1), 'within' => $r->within, 'figures' => $r->figures, 'source' => $r->source, 'author' => $r->user?->name, 'withdrawn' => $r->withdrawn_at !== null])->all()),
+            'open' => $now === null || Day::fromIso($now['on'])->number < $today->number - self::FRESH
+                    ? []
+                    : self::apart($place->book->crops(), $now['reading'], $now['model']),
+            'readings' => array_values(
+                $spot->readings
+                    ->map(
+                        static fn (SoilReading $r): array => [
+                            'id' => $r->id,
+                            'on' => $r->day->format('Y-m-d'),
+                            'hour' => $r->hour,
+                            'depth' => $r->depth,
+                            'celsius' => round($r->celsius, 1),
+                            'within' => $r->within,
+                            'figures' => $r->figures,
+                            'source' => $r->source,
+                            'author' => $r->user?->name,
+                            'withdrawn' => $r->withdrawn_at !== null,
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 
@@ -95,8 +120,13 @@ final readonly class ZoneSoil
             return null;
         }
 
-        return ['on' => $reading->day->iso(), 'celsius' => round($reading->celsius, 1), 'reading' => round(ProbeCalibration::dailyMean($reading, $low, $high, $site), 1),
-            'model' => round($model, 1), 'usual' => round($soil->normals()->values[$reading->day->yearDay()->number - 1], 1)];
+        return [
+            'on' => $reading->day->iso(),
+            'celsius' => round($reading->celsius, 1),
+            'reading' => round(ProbeCalibration::dailyMean($reading, $low, $high, $site), 1),
+            'model' => round($model, 1),
+            'usual' => round($soil->normals()->values[$reading->day->yearDay()->number - 1], 1),
+        ];
     }
 
     /**
@@ -109,8 +139,15 @@ final readonly class ZoneSoil
         foreach ($crops as $crop) {
             foreach ($crop->routes as $route) {
                 $asked = $crop->soilMinimum($route);
-                if ($asked !== null && ($reading >= $asked) !== ($model >= $asked)) {
-                    $apart[] = ['crop' => $crop->slug, 'name' => $crop->name, 'route' => $route->value, 'act' => $crop->act($route)->value, 'soil_min' => $asked, 'warm_enough' => $reading >= $asked];
+                if ($asked !== null && $reading >= $asked !== $model >= $asked) {
+                    $apart[] = [
+                        'crop' => $crop->slug,
+                        'name' => $crop->name,
+                        'route' => $route->value,
+                        'act' => $crop->act($route)->value,
+                        'soil_min' => $asked,
+                        'warm_enough' => $reading >= $asked,
+                    ];
                 }
             }
         }

@@ -26,7 +26,11 @@ final class ActivateImport
             $was = $station->record_id;
             $station->update(['record_id' => $record->id]);
 
-            return $this->queue->changed($station->zone, $user, Change::record('record-chosen', $station, $user, ['record' => $was], ['record' => $record->id]));
+            return $this->queue->changed(
+                $station->zone,
+                $user,
+                Change::record('record-chosen', $station, $user, ['record' => $was], ['record' => $record->id]),
+            );
         });
     }
 }

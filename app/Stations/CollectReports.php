@@ -45,8 +45,15 @@ final class CollectReports
         $path = (string) tempnam(sys_get_temp_dir(), 'report');
         file_put_contents($path, $text);
         try {
-            $this->keep->execute($zone, $station, new UploadedFile($path, "report-{$from->iso()}-{$to->iso()}.csv", 'text/csv', null, true), [], null, [],
-                RecordImport::reported("{$station->id} ".hash('sha256', $text)));
+            $this->keep->execute(
+                $zone,
+                $station,
+                new UploadedFile($path, "report-{$from->iso()}-{$to->iso()}.csv", 'text/csv', null, true),
+                [],
+                null,
+                [],
+                RecordImport::reported("{$station->id} ".hash('sha256', $text)),
+            );
         } finally {
             unlink($path);
         }

@@ -27,8 +27,16 @@ final class DecideOnCorrections
     {
         return DB::transaction(function () use ($zone, $ids, $use, $user): ?Computation {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
-            $open = ReportedCorrection::query()->whereIn('id', $ids)->whereNull('decided_at')->whereRelation('station', 'zone_id', $zone->id)->with('station.record')->orderBy('day')->get();
-            ReportedCorrection::query()->whereKey($open->modelKeys())->update(['used' => $use, 'decided_by' => $user->id, 'decided_at' => now()]);
+            $open = ReportedCorrection::query()
+                ->whereIn('id', $ids)
+                ->whereNull('decided_at')
+                ->whereRelation('station', 'zone_id', $zone->id)
+                ->with('station.record')
+                ->orderBy('day')
+                ->get();
+            ReportedCorrection::query()
+                ->whereKey($open->modelKeys())
+                ->update(['used' => $use, 'decided_by' => $user->id, 'decided_at' => now()]);
             $computation = null;
             foreach ($use ? $open->groupBy('station_id') : [] as $ofStation) {
                 $computation = $this->import($zone, $ofStation, $user);
@@ -52,7 +60,13 @@ final class DecideOnCorrections
         $path = (string) tempnam(sys_get_temp_dir(), 'corrections');
         file_put_contents($path, CsvText::of($rows, "\n"));
         try {
-            return $this->keep->execute($zone, $corrections[0]->station, new UploadedFile($path, "corrections of {$corrections[0]->device}.csv", 'text/csv', null, true), ['unit' => 'celsius'], $user);
+            return $this->keep->execute(
+                $zone,
+                $corrections[0]->station,
+                new UploadedFile($path, "corrections of {$corrections[0]->device}.csv", 'text/csv', null, true),
+                ['unit' => 'celsius'],
+                $user,
+            );
         } finally {
             unlink($path);
         }

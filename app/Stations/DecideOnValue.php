@@ -29,12 +29,32 @@ final class DecideOnValue
     {
         return DB::transaction(function () use ($station, $decision, $replaces, $user): Computation {
             Zone::query()->whereKey($station->zone_id)->lockForUpdate()->first();
-            $held = $station->decisions()->with('user')->whereDate('day', $decision['date'])->where('element', $decision['element'])->first();
+            $held = $station
+                ->decisions()
+                ->with('user')
+                ->whereDate('day', $decision['date'])
+                ->where('element', $decision['element'])
+                ->first();
             if ($held?->id !== $replaces) {
-                throw new StaleEdit($held === null ? [] : [['field' => 'decision', 'was' => null, 'is' => ($held->accepted ? 'use the value: ' : 'leave it out: ').$held->note,
-                    'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
+                throw new StaleEdit(
+                    $held === null
+                        ? []
+                        : [
+                            [
+                                'field' => 'decision',
+                                'was' => null,
+                                'is' => ($held->accepted ? 'use the value: ' : 'leave it out: ').$held->note,
+                                'by' => $held->user->name ?? 'someone no longer here',
+                                'at' => $held->created_at->toIso8601String(),
+                            ],
+                        ],
+                );
             }
-            $station->decisions()->whereDate('day', $decision['date'])->where('element', $decision['element'])->update(['undone_at' => now()]);
+            $station
+                ->decisions()
+                ->whereDate('day', $decision['date'])
+                ->where('element', $decision['element'])
+                ->update(['undone_at' => now()]);
             $made = StationDecision::query()->create([
                 'station_id' => $station->id,
                 'user_id' => $user->id,
@@ -44,7 +64,11 @@ final class DecideOnValue
                 'note' => $decision['note'],
             ]);
 
-            return $this->queue->changed($station->zone, $user, Change::record('decided', $station, $user, self::fields($held), self::fields($made), $decision['note']));
+            return $this->queue->changed(
+                $station->zone,
+                $user,
+                Change::record('decided', $station, $user, self::fields($held), self::fields($made), $decision['note']),
+            );
         });
     }
 
@@ -53,9 +77,16 @@ final class DecideOnValue
     {
         return DB::transaction(function () use ($decision, $user): Computation {
             Zone::query()->whereKey($decision->station->zone_id)->lockForUpdate()->first();
-            StationDecision::query()->whereKey($decision->id)->whereNull('undone_at')->update(['undone_at' => now()]);
+            StationDecision::query()
+                ->whereKey($decision->id)
+                ->whereNull('undone_at')
+                ->update(['undone_at' => now()]);
 
-            return $this->queue->changed($decision->station->zone, $user, Change::record('undone', $decision->station, $user, self::fields($decision)));
+            return $this->queue->changed(
+                $decision->station->zone,
+                $user,
+                Change::record('undone', $decision->station, $user, self::fields($decision)),
+            );
         });
     }
 

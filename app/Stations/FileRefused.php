@@ -19,6 +19,9 @@ final class FileRefused extends RuntimeException
 
     public function render(): JsonResponse
     {
-        return response()->json(['message' => $this->getMessage(), 'errors' => ['file' => [$this->getMessage()]], 'columns' => $this->why->headings], 422);
+        return response()->json(
+            ['message' => $this->getMessage(), 'errors' => ['file' => [$this->getMessage()]], 'columns' => $this->why->headings],
+            422,
+        );
     }
 }

@@ -20,8 +20,19 @@ final class FilledRecordCsv
         CsvText::write($out, [['date', 'tmin_c', 'tmax_c', 'tmin_from', 'tmax_from']], "\n");
         foreach ($filled->record->minimum as $i => $minimum) {
             $from = [$filled->minimumFrom[$i], $filled->maximumFrom[$i]];
-            CsvText::write($out, [[$filled->record->first->plus($i)->iso(), $minimum, $filled->record->maximum[$i],
-                $from[0] === null ? '' : $names[$from[0]], $from[1] === null ? '' : $names[$from[1]]]], "\n");
+            CsvText::write(
+                $out,
+                [
+                    [
+                        $filled->record->first->plus($i)->iso(),
+                        $minimum,
+                        $filled->record->maximum[$i],
+                        $from[0] === null ? '' : $names[$from[0]],
+                        $from[1] === null ? '' : $names[$from[1]],
+                    ],
+                ],
+                "\n",
+            );
         }
         fclose($out);
     }

@@ -20,18 +20,28 @@ final class ImportRecord
         }
         $originals = FileStore::on('originals');
         if (! $originals->isWhole($import->checksum)) {
-            throw FormatError::inFile($originals->has($import->checksum) ? 'file.original-damaged' : 'file.original-gone', ['file' => $import->file]);
+            throw FormatError::inFile($originals->has($import->checksum) ? 'file.original-damaged' : 'file.original-gone', [
+                'file' => $import->file,
+            ]);
         }
 
         return DB::transaction(static function () use ($import, $originals): StationRecord {
             // The zone first, as everywhere. The record this file updates is read when no other import can put another in its place.
             Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
             $station = Station::query()->whereKey($import->station_id)->lockForUpdate()->firstOrFail();
-            $file = StationFile::read($originals->path($import->checksum), $import->station->zone->today(), $import->choices, $station->record);
-            $record = StationRecord::query()->create([
-                'station_id' => $import->station_id,
-                'record_import_id' => $import->id,
-            ] + StationRecord::columnsOf($file->asRead, $file->report) + ['step' => $file->step]);
+            $file = StationFile::read(
+                $originals->path($import->checksum),
+                $import->station->zone->today(),
+                $import->choices,
+                $station->record,
+            );
+            $record = StationRecord::query()->create(
+                [
+                    'station_id' => $import->station_id,
+                    'record_import_id' => $import->id,
+                ] +
+                    StationRecord::columnsOf($file->asRead, $file->report) + ['step' => $file->step],
+            );
             $import->update([
                 'state' => RecordImportState::Imported,
                 'rows' => $file->reading->rows,

@@ -31,8 +31,15 @@ final class KeepStationFile
      * @param  array{name?: string|null, height_m?: int|null}  $new  what is said of a new station
      * @param  string|null  $sentAs  a key of the sender's: the same file sent again under it is kept once
      */
-    public function execute(Zone $zone, ?Station $station, UploadedFile $file, array $choices, ?User $user, array $new = [], ?string $sentAs = null): Computation
-    {
+    public function execute(
+        Zone $zone,
+        ?Station $station,
+        UploadedFile $file,
+        array $choices,
+        ?User $user,
+        array $new = [],
+        ?string $sentAs = null,
+    ): Computation {
         $checksum = FileStore::on('originals')->saveUpload($file);
 
         return DB::transaction(function () use ($zone, $station, $file, $choices, $user, $checksum, $new, $sentAs): Computation {
@@ -55,7 +62,18 @@ final class KeepStationFile
                 'idempotency_hash' => $sentAs === null ? null : RecordImport::hashOf($content),
             ]);
 
-            return $this->queue->execute($zone, $user, $import, cause: Change::record('file-brought', $station, $user, [], ['file' => $import->file, 'checksum' => $checksum, 'choices' => $choices]));
+            return $this->queue->execute(
+                $zone,
+                $user,
+                $import,
+                cause: Change::record(
+                    'file-brought',
+                    $station,
+                    $user,
+                    [],
+                    ['file' => $import->file, 'checksum' => $checksum, 'choices' => $choices],
+                ),
+            );
         });
     }
 

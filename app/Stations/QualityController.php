@@ -25,13 +25,19 @@ class QualityController
     public function store(Request $request, Zone $zone, DecideOnValue $decide): JsonResponse
     {
         Gate::authorize('update', $zone);
-        $decision = $request->validate([
-            'date' => ['required', 'date_format:Y-m-d'],
-            'element' => ['required', new Enum(Element::class)],
-            'accepted' => ['required', 'boolean'],
-            'note' => ['required', 'string', 'max:500'],
-            'replaces' => ['present', 'nullable', 'integer', 'between:1,9000000000000000'],
-        ], ['replaces.present' => 'Say which decision this one replaces (“replaces”; null for none). Load the page again.', 'note.required' => 'Say in a few words why, so that others can follow.']);
+        $decision = $request->validate(
+            [
+                'date' => ['required', 'date_format:Y-m-d'],
+                'element' => ['required', new Enum(Element::class)],
+                'accepted' => ['required', 'boolean'],
+                'note' => ['required', 'string', 'max:500'],
+                'replaces' => ['present', 'nullable', 'integer', 'between:1,9000000000000000'],
+            ],
+            [
+                'replaces.present' => 'Say which decision this one replaces (“replaces”; null for none). Load the page again.',
+                'note.required' => 'Say in a few words why, so that others can follow.',
+            ],
+        );
         $station = $this->station($zone, $request);
         $record = $station->record?->asRead();
         $at = $record === null ? -1 : Day::fromIso($decision['date'])->number - $record->first->number;
@@ -40,7 +46,11 @@ class QualityController
             throw ValidationException::withMessages(['date' => "The record holds no {$decision['element']} for {$decision['date']}."]);
         }
 
-        return (new ComputationResource($decide->execute($station, $decision, $decision['replaces'] === null ? null : (int) $decision['replaces'], $request->user())))->response()->setStatusCode(202);
+        return new ComputationResource(
+            $decide->execute($station, $decision, $decision['replaces'] === null ? null : (int) $decision['replaces'], $request->user()),
+        )
+            ->response()
+            ->setStatusCode(202);
     }
 
     public function destroy(Request $request, Zone $zone, StationDecision $decision, DecideOnValue $decide): JsonResponse
@@ -48,7 +58,7 @@ class QualityController
         Gate::authorize('update', $zone);
         abort_unless($decision->station->zone_id === $zone->id, 404, 'There is no such decision in this zone.');
 
-        return (new ComputationResource($decide->undo($decision, $request->user())))->response()->setStatusCode(202);
+        return new ComputationResource($decide->undo($decision, $request->user()))->response()->setStatusCode(202);
     }
 
     /** The station asked for, or the primary one. */

@@ -58,7 +58,11 @@ class QualityResource extends JsonResource
         $at = Day::fromIso($date)->number - $record->first->number;
         $days = [];
         for ($i = max(0, $at - self::AROUND); $i <= min($record->days() - 1, $at + self::AROUND); $i++) {
-            $days[] = ['date' => $record->first->plus($i)->iso(), Element::Minimum->value => $record->minimum[$i], Element::Maximum->value => $record->maximum[$i]];
+            $days[] = [
+                'date' => $record->first->plus($i)->iso(),
+                Element::Minimum->value => $record->minimum[$i],
+                Element::Maximum->value => $record->maximum[$i],
+            ];
         }
 
         return $days;
@@ -67,12 +71,14 @@ class QualityResource extends JsonResource
     /** @return array{id: int, accepted: bool, note: string, by: string, at: string}|null */
     private function decision(?StationDecision $decision): ?array
     {
-        return $decision === null ? null : [
-            'id' => $decision->id,
-            'accepted' => $decision->accepted,
-            'note' => $decision->note,
-            'by' => $decision->user->name ?? 'someone no longer here',
-            'at' => $decision->created_at->toIso8601String(),
-        ];
+        return $decision === null
+            ? null
+            : [
+                'id' => $decision->id,
+                'accepted' => $decision->accepted,
+                'note' => $decision->note,
+                'by' => $decision->user->name ?? 'someone no longer here',
+                'at' => $decision->created_at->toIso8601String(),
+            ];
     }
 }

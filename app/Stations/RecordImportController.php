@@ -19,8 +19,11 @@ class RecordImportController
 {
     public function index(Zone $zone): AnonymousResourceCollection
     {
-        $imports = RecordImport::query()->with(['user', 'station', 'record'])
-            ->whereRelation('station', 'zone_id', $zone->id)->latest('id')->get();
+        $imports = RecordImport::query()
+            ->with(['user', 'station', 'record'])
+            ->whereRelation('station', 'zone_id', $zone->id)
+            ->latest('id')
+            ->get();
 
         return RecordImportResource::collection($imports);
     }
@@ -34,30 +37,53 @@ class RecordImportController
         } catch (FormatError $error) {
             throw new FileRefused($error);
         }
-        if ($file->isDoubtful() && ! $request->isConfirmed()) {
-            throw ValidationException::withMessages(['confirmed' => 'Most of its days contradict themselves or the record in use. Look whether it is of this station, in this unit; then confirm that it is.']);
+        if ($file->isDoubtful() && !$request->isConfirmed()) {
+            throw ValidationException::withMessages([
+                'confirmed' =>
+                    'Most of its days contradict themselves or the record in use. Look whether it is of this station, in this unit; then confirm that it is.',
+            ]);
         }
-        $computation = $keep->execute($zone, $station, $request->stationFile(), $request->choices(), $request->user(), $request->newStation(), $request->key());
+        $computation = $keep->execute(
+            $zone,
+            $station,
+            $request->stationFile(),
+            $request->choices(),
+            $request->user(),
+            $request->newStation(),
+            $request->key(),
+        );
 
-        return (new ComputationResource($computation))->response()->setStatusCode(202);
+        return new ComputationResource($computation)->response()->setStatusCode(202);
     }
 
     public function use(RecordImport $import, ActivateImport $use, Request $request): JsonResponse
     {
         Gate::authorize('update', $import->station->zone);
-        $record = $import->record ?? throw ValidationException::withMessages(['import' => 'This file was never imported, so there is no record to go back to.']);
+        $record =
+            $import->record ??
+            throw ValidationException::withMessages(['import' => 'This file was never imported, so there is no record to go back to.']);
 
-        return (new ComputationResource($use->execute($import, $record, $request->user())))->response()->setStatusCode(202);
+        return new ComputationResource($use->execute($import, $record, $request->user()))->response()->setStatusCode(202);
     }
 
     /** The file exactly as it was brought. */
     public function original(RecordImport $import): BinaryFileResponse
     {
         $originals = FileStore::on('originals');
-        abort_unless($originals->has($import->checksum), 404, "The file “{$import->file}” is no longer in storage. Restore it from a backup, or upload it again.");
-        abort_unless($originals->isWhole($import->checksum), 404, "The stored copy of “{$import->file}” is damaged. Restore it from a backup, or upload it again.");
+        abort_unless(
+            $originals->has($import->checksum),
+            404,
+            "The file “{$import->file}” is no longer in storage. Restore it from a backup, or upload it again.",
+        );
+        abort_unless(
+            $originals->isWhole($import->checksum),
+            404,
+            "The stored copy of “{$import->file}” is damaged. Restore it from a backup, or upload it again.",
+        );
 
-        $response = response()->download($originals->path($import->checksum), self::safeName($import->file), ['Content-Type' => 'application/octet-stream']);
+        $response = response()->download($originals->path($import->checksum), self::safeName($import->file), [
+            'Content-Type' => 'application/octet-stream',
+        ]);
         // A download is public by default; this one is for who is logged in.
         $response->setPrivate();
         $response->headers->addCacheControlDirective('no-store');

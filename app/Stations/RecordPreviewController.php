@@ -13,7 +13,12 @@ class RecordPreviewController
     public function store(StationFileRequest $request, Zone $zone): RecordPreviewResource
     {
         try {
-            $file = StationFile::preview($request->stationFile()->getRealPath(), $zone->today(), $request->choices(), $request->toStation()?->record);
+            $file = StationFile::preview(
+                $request->stationFile()->getRealPath(),
+                $zone->today(),
+                $request->choices(),
+                $request->toStation()?->record,
+            );
         } catch (FormatError $error) {
             throw new FileRefused($error);
         }

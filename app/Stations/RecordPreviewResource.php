@@ -44,10 +44,22 @@ class RecordPreviewResource extends JsonResource
             ],
             'format' => $reading->format->value,
             'station' => $reading->station,
-            'stations' => array_map(static fn (StationExtent $s): array => ['station' => $s->station, 'first' => $s->first, 'last' => $s->last, 'rows' => $s->rows], $this->resource->stations),
+            'stations' => array_map(
+                static fn (StationExtent $s): array => [
+                    'station' => $s->station,
+                    'first' => $s->first,
+                    'last' => $s->last,
+                    'rows' => $s->rows,
+                ],
+                $this->resource->stations,
+            ),
             'contradicted' => $reading->contradicted,
             'doubtful' => $this->resource->isDoubtful(),
-            'cold_seasons' => FreezeStatistics::of($this->resource->report->usable, $this->latitude, FreezeThreshold::LightFreeze->celsius())->count(),
+            'cold_seasons' => FreezeStatistics::of(
+                $this->resource->report->usable,
+                $this->latitude,
+                FreezeThreshold::LightFreeze->celsius(),
+            )->count(),
             'columns' => $reading->columns,
             'choices' => $reading->choices,
             'date_order' => $reading->dateOrder->value,
@@ -60,13 +72,24 @@ class RecordPreviewResource extends JsonResource
             'years' => $this->years($record),
             'gaps' => $this->gaps($record),
             'update' => $this->resource->update?->counts(),
-            'refused' => array_map(static fn (RefusedRow $r): array => ['line' => $r->line, 'column' => $r->column, 'phrase' => $r->reason], $reading->refused),
+            'refused' => array_map(
+                static fn (RefusedRow $r): array => ['line' => $r->line, 'column' => $r->column, 'phrase' => $r->reason],
+                $reading->refused,
+            ),
             'refused_count' => $reading->refusedCount,
-            'marks' => array_map(static fn (Mark $m): array => ['date' => $m->day->iso(), 'element' => $m->element->value,
-                'rule' => $m->rule->value], array_slice($marks, 0, self::MOST)),
+            'marks' => array_map(
+                static fn (Mark $m): array => ['date' => $m->day->iso(), 'element' => $m->element->value, 'rule' => $m->rule->value],
+                array_slice($marks, 0, self::MOST),
+            ),
             'marks_count' => count($marks),
-            'sample' => array_map(static fn (int $i): array => ['date' => $record->first->plus($i)->iso(),
-                'minimum' => $record->minimum[$i], 'maximum' => $record->maximum[$i]], range(0, min(4, $record->days() - 1))),
+            'sample' => array_map(
+                static fn (int $i): array => [
+                    'date' => $record->first->plus($i)->iso(),
+                    'minimum' => $record->minimum[$i],
+                    'maximum' => $record->maximum[$i],
+                ],
+                range(0, min(4, $record->days() - 1)),
+            ),
         ];
     }
 

@@ -24,16 +24,34 @@ class ReportedCorrectionController
     public function decide(Request $request, Zone $zone, DecideOnCorrections $decide): JsonResponse
     {
         Gate::authorize('update', $zone);
-        $asked = $request->validate(['ids' => ['required', 'array', 'list', 'max:'.self::LISTED], 'ids.*' => ['integer', 'between:1,9000000000000000'], 'use' => ['required', 'boolean']]);
+        $asked = $request->validate([
+            'ids' => ['required', 'array', 'list', 'max:'.self::LISTED],
+            'ids.*' => ['integer', 'between:1,9000000000000000'],
+            'use' => ['required', 'boolean'],
+        ]);
         $computation = $decide->execute($zone, array_values(array_map(intval(...), $asked['ids'])), (bool) $asked['use'], $request->user());
 
-        return response()->json(['data' => ['corrections' => $this->open($zone), 'computation' => $computation === null ? null : new ComputationResource($computation)]], 202);
+        return response()->json(
+            [
+                'data' => [
+                    'corrections' => $this->open($zone),
+                    'computation' => $computation === null ? null : new ComputationResource($computation),
+                ],
+            ],
+            202,
+        );
     }
 
     /** @return array<int, mixed> */
     private function open(Zone $zone): array
     {
-        $open = ReportedCorrection::query()->whereRelation('station', 'zone_id', $zone->id)->whereNull('decided_at')->orderBy('day')->orderBy('id')->limit(self::LISTED)->get();
+        $open = ReportedCorrection::query()
+            ->whereRelation('station', 'zone_id', $zone->id)
+            ->whereNull('decided_at')
+            ->orderBy('day')
+            ->orderBy('id')
+            ->limit(self::LISTED)
+            ->get();
 
         return ReportedCorrectionResource::collection($open)->resolve();
     }

@@ -15,6 +15,14 @@ class ReportedCorrectionResource extends JsonResource
     {
         $one = $this->resource;
 
-        return ['id' => $one->id, 'station' => $one->station_id, 'device' => $one->device, 'day' => $one->day->format('Y-m-d'), 'element' => $one->element, 'was' => $one->was, 'value' => $one->value];
+        return [
+            'id' => $one->id,
+            'station' => $one->station_id,
+            'device' => $one->device,
+            'day' => $one->day->format('Y-m-d'),
+            'element' => $one->element,
+            'was' => $one->was,
+            'value' => $one->value,
+        ];
     }
 }

@@ -16,7 +16,12 @@ final class SaveDevice
     {
         $token = Str::random(self::TOKEN_LENGTH);
 
-        return [StationDevice::query()->create(['station_id' => $station->id, 'name' => $name, 'token_hash' => hash('sha256', $token)])->refresh(), $token];
+        return [
+            StationDevice::query()
+                ->create(['station_id' => $station->id, 'name' => $name, 'token_hash' => hash('sha256', $token)])
+                ->refresh(),
+            $token,
+        ];
     }
 
     public function end(StationDevice $device): void

@@ -23,9 +23,14 @@ final class SaveStations
         return DB::transaction(function () use ($zone, $stations, $version, $user): Computation {
             $change = $zone->editedAt($version, $user, static function (Zone $z) use ($stations): void {
                 // Ranks are unique in a zone, so all are freed before they are dealt out.
-                Station::query()->where('zone_id', $z->id)->update(['rank' => null]);
+                Station::query()
+                    ->where('zone_id', $z->id)
+                    ->update(['rank' => null]);
                 foreach ($stations as $i => $values) {
-                    Station::query()->where('zone_id', $z->id)->findOrFail($values['id'])->update(['rank' => $i + 1] + $values);
+                    Station::query()
+                        ->where('zone_id', $z->id)
+                        ->findOrFail($values['id'])
+                        ->update(['rank' => $i + 1] + $values);
                 }
             });
 

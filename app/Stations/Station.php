@@ -64,9 +64,15 @@ class Station extends Model
     /** Its usable series, and how it is brought to the zone. */
     public function toCore(Zone $zone): StationSeries
     {
-        $usable = $this->record?->setRelation('station', $this)->usable() ?? throw new LogicException("The station {$this->name} has no record.");
+        $usable =
+            $this->record?->setRelation('station', $this)->usable() ?? throw new LogicException("The station {$this->name} has no record.");
 
-        return new StationSeries($usable, $this->height_m === null ? 0.0 : (float) ($this->height_m - $zone->height_m), $this->lapse, $this->matched);
+        return new StationSeries(
+            $usable,
+            $this->height_m === null ? 0.0 : (float) ($this->height_m - $zone->height_m),
+            $this->lapse,
+            $this->matched,
+        );
     }
 
     /** @return HasMany<RecordImport, $this> */
@@ -78,7 +84,10 @@ class Station extends Model
     /** @return int values of its record that quality control doubts and nobody has decided on */
     public function openDoubts(): int
     {
-        $decided = $this->decisions->map(static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}")->flip()->all();
+        $decided = $this->decisions
+            ->map(static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}")
+            ->flip()
+            ->all();
         $doubted = [];
         foreach ($this->record?->marks() ?? [] as $mark) {
             $doubted["{$mark->day->iso()} {$mark->element->value}"] = true;

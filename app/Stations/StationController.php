@@ -20,22 +20,34 @@ class StationController
 {
     public function index(Zone $zone): StationsResource
     {
-        return new StationsResource($zone, ZoneRecord::of($zone), array_values(Station::usedBy($zone)->get()->all()),
-            array_values(Station::query()->with('record')->where('zone_id', $zone->id)->whereNull('rank')->get()->all()));
+        return new StationsResource(
+            $zone,
+            ZoneRecord::of($zone),
+            array_values(Station::usedBy($zone)->get()->all()),
+            array_values(Station::query()->with('record')->where('zone_id', $zone->id)->whereNull('rank')->get()->all()),
+        );
     }
 
     public function update(StationsRequest $request, Zone $zone, SaveStations $save): JsonResponse
     {
-        return (new ComputationResource($save->execute($zone, $request->stations(), VersionedRequest::of($request), $request->user())))->response()->setStatusCode(202);
+        return new ComputationResource($save->execute($zone, $request->stations(), VersionedRequest::of($request), $request->user()))
+            ->response()
+            ->setStatusCode(202);
     }
 
     public function years(Request $request, Zone $zone, ChooseYears $choose): JsonResponse
     {
         Gate::authorize('update', $zone);
-        $years = $request->validate(['years' => ['present', 'nullable', Rule::in(RecordYears::LATEST)]],
-            ['years.in' => 'Choose all years, or the latest '.implode(', ', RecordYears::LATEST).'.'])['years'];
+        $years = $request->validate(
+            ['years' => ['present', 'nullable', Rule::in(RecordYears::LATEST)]],
+            ['years.in' => 'Choose all years, or the latest ' . implode(', ', RecordYears::LATEST) . '.'],
+        )['years'];
 
-        return (new ComputationResource($choose->execute($zone, $years === null ? null : (int) $years, VersionedRequest::of($request), $request->user())))->response()->setStatusCode(202);
+        return new ComputationResource(
+            $choose->execute($zone, $years === null ? null : (int) $years, VersionedRequest::of($request), $request->user()),
+        )
+            ->response()
+            ->setStatusCode(202);
     }
 
     /** The filled series, each value with the station it came from. */
@@ -43,6 +55,8 @@ class StationController
     {
         $record = ZoneRecord::of($zone) ?? abort(404, 'The zone has no record yet. Bring a station file first.');
 
-        return response()->streamDownload(static fn () => FilledRecordCsv::write($record), "{$zone->slug}-record.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+        return response()->streamDownload(static fn() => FilledRecordCsv::write($record), "{$zone->slug}-record.csv", [
+            'Content-Type' => 'text/csv; charset=utf-8',
+        ]);
     }
 }

@@ -36,6 +36,8 @@ class StationDevice extends Model
     /** @return self|null the device a token is of */
     public static function bearing(?string $token): ?self
     {
-        return $token === null || $token === '' ? null : self::query()->with('station.zone', 'station.record')->where('token_hash', hash('sha256', $token))->first();
+        return $token === null || $token === ''
+            ? null
+            : self::query()->with('station.zone', 'station.record')->where('token_hash', hash('sha256', $token))->first();
     }
 }

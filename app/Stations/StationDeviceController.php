@@ -15,7 +15,10 @@ class StationDeviceController
 {
     public function index(Zone $zone): JsonResponse
     {
-        $devices = StationDevice::query()->whereIn('station_id', Station::query()->select('id')->where('zone_id', $zone->id))->orderBy('id')->get();
+        $devices = StationDevice::query()
+            ->whereIn('station_id', Station::query()->select('id')->where('zone_id', $zone->id))
+            ->orderBy('id')
+            ->get();
 
         return response()->json(['data' => $devices->map(self::told(...))->all()]);
     }
@@ -23,11 +26,19 @@ class StationDeviceController
     public function store(Request $request, Zone $zone, SaveDevice $save): JsonResponse
     {
         Gate::authorize('update', $zone);
-        $asked = $request->validate(['station' => ['required', 'integer'], 'name' => ['required', 'string', 'max:80']], ['name.required' => 'Say what the device is called.']);
-        $station = Station::query()->where('zone_id', $zone->id)->find((int) $asked['station']) ?? throw ValidationException::withMessages(['station' => 'There is no such station in this zone. Choose another one.']);
+        $asked = $request->validate(
+            ['station' => ['required', 'integer'], 'name' => ['required', 'string', 'max:80']],
+            ['name.required' => 'Say what the device is called.'],
+        );
+        $station =
+            Station::query()->where('zone_id', $zone->id)->find((int) $asked['station']) ??
+            throw ValidationException::withMessages(['station' => 'There is no such station in this zone. Choose another one.']);
         [$device, $token] = $save->add($station, $asked['name']);
 
-        return response()->json(['data' => ['device' => self::told($device), 'token' => $token, 'address' => url('/api/station-reports')]], 201);
+        return response()->json(
+            ['data' => ['device' => self::told($device), 'token' => $token, 'address' => url('/api/station-reports')]],
+            201,
+        );
     }
 
     public function destroy(StationDevice $device, SaveDevice $save): JsonResponse
@@ -42,6 +53,11 @@ class StationDeviceController
     /** @return array{id: int, station: int, name: string, reported_at: string|null} */
     private static function told(StationDevice $device): array
     {
-        return ['id' => $device->id, 'station' => $device->station_id, 'name' => $device->name, 'reported_at' => $device->reported_at?->toIso8601String()];
+        return [
+            'id' => $device->id,
+            'station' => $device->station_id,
+            'name' => $device->name,
+            'reported_at' => $device->reported_at?->toIso8601String(),
+        ];
     }
 }

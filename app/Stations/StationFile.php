@@ -40,8 +40,7 @@ final readonly class StationFile
         public QualityReport $report,
         public float $step,
         public array $stations = [],
-    ) {
-    }
+    ) {}
 
     /**
      * The one station of the file, or the chosen one of several.
@@ -54,7 +53,15 @@ final readonly class StationFile
      */
     public static function read(string $path, Day $today, array $choices = [], ?StationRecord $before = null): self
     {
-        return self::opened($path, static fn ($stream): self => self::of((new StationFileReader)->read($stream, self::choices($choices, $today)), $today, $choices, $before));
+        return self::opened(
+            $path,
+            static fn($stream): self => self::of(
+                new StationFileReader()->read($stream, self::choices($choices, $today)),
+                $today,
+                $choices,
+                $before,
+            ),
+        );
     }
 
     /**
@@ -67,9 +74,12 @@ final readonly class StationFile
     public static function preview(string $path, Day $today, array $choices = [], ?StationRecord $before = null): self
     {
         return self::opened($path, static function ($stream) use ($today, $choices, $before): self {
-            $survey = (new StationFileReader)->survey($stream, self::choices($choices, $today));
-            $reading = $survey->reading ?? throw (isset($choices['station']) ? FormatError::inFile('file.no-such-station', ['station' => $choices['station']])
-                : FormatError::inFile('file.no-temperatures'));
+            $survey = new StationFileReader()->survey($stream, self::choices($choices, $today));
+            $reading =
+                $survey->reading ??
+                throw isset($choices['station'])
+                    ? FormatError::inFile('file.no-such-station', ['station' => $choices['station']])
+                    : FormatError::inFile('file.no-temperatures');
 
             return self::of($reading, $today, $choices, $before, $survey->stations);
         });
@@ -83,7 +93,8 @@ final readonly class StationFile
     {
         $update = $this->update;
 
-        return $this->reading->contradictsItself() || ($update !== null && $update->changed >= self::FEW && $update->changed > $update->unchanged);
+        return $this->reading->contradictsItself() ||
+            ($update !== null && $update->changed >= self::FEW && $update->changed > $update->unchanged);
     }
 
     /** @return float °C within which a value of the file and one on record are the same, for the steps both are written in */
@@ -98,13 +109,29 @@ final readonly class StationFile
      */
     private static function of(DailyRecordReading $reading, Day $today, array $choices, ?StationRecord $before, array $stations = []): self
     {
-        $update = $before === null || ($choices['replace'] ?? false) ? null
-            : RecordUpdate::of($before->asRead(), $before->marksOfReaders(), $reading->asRead, $reading->marks, $before->step, $reading->step);
+        $update =
+            $before === null || ($choices['replace'] ?? false)
+                ? null
+                : RecordUpdate::of(
+                    $before->asRead(),
+                    $before->marksOfReaders(),
+                    $reading->asRead,
+                    $reading->marks,
+                    $before->step,
+                    $reading->step,
+                );
         $asRead = $update->updated ?? $reading->asRead;
         // The finer values stand, so a record stays as fine as it was.
         $step = $update === null ? $reading->step : min($reading->step, $before->step ?? $reading->step);
 
-        return new self($reading, $update, $asRead, (new QualityControl)->check($asRead, $update->marks ?? $reading->marks, $today), $step, $stations);
+        return new self(
+            $reading,
+            $update,
+            $asRead,
+            new QualityControl()->check($asRead, $update->marks ?? $reading->marks, $today),
+            $step,
+            $stations,
+        );
     }
 
     /** @param  Choices  $choices */

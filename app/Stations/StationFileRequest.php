@@ -36,7 +36,13 @@ class StationFileRequest extends FormRequest
             'key' => ['nullable', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
             'places' => ['nullable', 'integer', 'between:-1,500'],
             'columns' => ['nullable', 'array:date,minimum,maximum'],
-            'columns.date' => ['required_with:columns', 'integer', 'between:0,500', 'different:columns.minimum', 'different:columns.maximum'],
+            'columns.date' => [
+                'required_with:columns',
+                'integer',
+                'between:0,500',
+                'different:columns.minimum',
+                'different:columns.maximum',
+            ],
             'columns.minimum' => ['required_with:columns', 'integer', 'between:0,500', 'different:columns.maximum'],
             'columns.maximum' => ['required_with:columns', 'integer', 'between:0,500'],
         ];
@@ -45,7 +51,10 @@ class StationFileRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        $tooLarge = 'The file is larger than '.self::limit().' MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.';
+        $tooLarge =
+            'The file is larger than '.
+            self::limit().
+            ' MiB. A daily record of 150 years has about 2 MiB: bring one station’s daily table.';
 
         return [
             'columns.*.different' => 'Date, minimum and maximum come from three different columns.',
@@ -74,8 +83,8 @@ class StationFileRequest extends FormRequest
         return match (true) {
             $asked === 'new' => null,
             $asked === null => $zone->station,
-            default => Station::query()->where('zone_id', $zone->id)->find((int) $asked)
-                ?? throw ValidationException::withMessages(['to_station' => 'That station is not one of this zone’s. Load the page anew.']),
+            default => Station::query()->where('zone_id', $zone->id)->find((int) $asked) ??
+                throw ValidationException::withMessages(['to_station' => 'That station is not one of this zone’s. Load the page anew.']),
         };
     }
 
@@ -102,7 +111,10 @@ class StationFileRequest extends FormRequest
     /** @return Choices */
     public function choices(): array
     {
-        $chosen = array_filter($this->safe(['unit', 'date_order', 'station', 'replace', 'places', 'columns']), static fn (mixed $v): bool => $v !== null);
+        $chosen = array_filter(
+            $this->safe(['unit', 'date_order', 'station', 'replace', 'places', 'columns']),
+            static fn (mixed $v): bool => $v !== null,
+        );
         if (isset($chosen['replace'])) {
             $chosen['replace'] = (bool) $chosen['replace'];
         }

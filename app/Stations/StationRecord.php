@@ -41,7 +41,10 @@ class StationRecord extends Model
     /** @return array<string, mixed> the columns that hold a record and what quality control said of it */
     public static function columnsOf(DailyRecord $asRead, QualityReport $report): array
     {
-        $marks = array_map(static fn (Mark $m): array => [$m->day->number - $asRead->first->number, $m->element->value, $m->rule->value], $report->marks);
+        $marks = array_map(
+            static fn (Mark $m): array => [$m->day->number - $asRead->first->number, $m->element->value, $m->rule->value],
+            $report->marks,
+        );
         $json = json_encode([$asRead->minimum, $asRead->maximum, $marks], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
 
         return [
@@ -63,14 +66,21 @@ class StationRecord extends Model
     /** @return list<Mark> all that quality control doubted */
     public function marks(): array
     {
-        return array_map(fn (array $m): Mark => new Mark($this->firstDay()->plus($m[0]), Element::from($m[1]), QualityRule::from($m[2])), $this->content()[2]);
+        return array_map(
+            fn (array $m): Mark => new Mark($this->firstDay()->plus($m[0]), Element::from($m[1]), QualityRule::from($m[2])),
+            $this->content()[2],
+        );
     }
 
     /** @return list<Mark> what the readers of files marked: source flags and days given twice; the other rules are found anew */
     public function marksOfReaders(): array
     {
-        return array_values(array_filter($this->marks(),
-            static fn (Mark $m): bool => in_array($m->rule, [QualityRule::SourceFlag, QualityRule::Duplicate], true)));
+        return array_values(
+            array_filter(
+                $this->marks(),
+                static fn (Mark $m): bool => in_array($m->rule, [QualityRule::SourceFlag, QualityRule::Duplicate], true),
+            ),
+        );
     }
 
     /** @return BelongsTo<Station, $this> */

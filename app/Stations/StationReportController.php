@@ -35,15 +35,29 @@ class StationReportController
             unlink($path);
         }
 
-        return response()->json(['data' => ['rows' => $file->reading->rows, 'refused' => $file->reading->refusedCount,
-            'first' => $file->reading->asRead->first->iso(), 'last' => $file->reading->asRead->last()->iso(), 'to_decide' => $waiting]], 202);
+        return response()->json(
+            [
+                'data' => [
+                    'rows' => $file->reading->rows,
+                    'refused' => $file->reading->refusedCount,
+                    'first' => $file->reading->asRead->first->iso(),
+                    'last' => $file->reading->asRead->last()->iso(),
+                    'to_decide' => $waiting,
+                ],
+            ],
+            202,
+        );
     }
 
     /** Whose token it is. Who tries tokens is stopped by where they come from: each try has another token. */
     private function device(Request $request): StationDevice
     {
         $tries = 'wrong-device-token '.$request->ip();
-        abort_if(RateLimiter::tooManyAttempts($tries, self::WRONG_TOKENS), 429, 'Too many unknown tokens were sent from this address. Wait a minute.');
+        abort_if(
+            RateLimiter::tooManyAttempts($tries, self::WRONG_TOKENS),
+            429,
+            'Too many unknown tokens were sent from this address. Wait a minute.',
+        );
         $device = StationDevice::bearing($request->bearerToken());
         if ($device === null) {
             RateLimiter::hit($tries);

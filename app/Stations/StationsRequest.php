@@ -47,12 +47,15 @@ class StationsRequest extends FormRequest
     /** @return list<array{id: int, name: string, height_m: int|null, lapse: float, matched: bool}> */
     public function stations(): array
     {
-        return array_map(static fn (array $s): array => [
-            'id' => (int) $s['id'],
-            'name' => (string) $s['name'],
-            'height_m' => $s['height_m'] === null ? null : (int) $s['height_m'],
-            'lapse' => (float) $s['lapse'],
-            'matched' => (bool) $s['matched'],
-        ], array_values($this->validated()['stations']));
+        return array_map(
+            static fn (array $s): array => [
+                'id' => (int) $s['id'],
+                'name' => (string) $s['name'],
+                'height_m' => $s['height_m'] === null ? null : (int) $s['height_m'],
+                'lapse' => (float) $s['lapse'],
+                'matched' => (bool) $s['matched'],
+            ],
+            array_values($this->validated()['stations']),
+        );
     }
 }

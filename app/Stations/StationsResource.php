@@ -19,8 +19,12 @@ class StationsResource extends JsonResource
      * @param  list<Station>  $used  in order
      * @param  list<Station>  $setAside
      */
-    public function __construct(Zone $zone, private readonly ?ZoneRecord $record, private readonly array $used, private readonly array $setAside)
-    {
+    public function __construct(
+        Zone $zone,
+        private readonly ?ZoneRecord $record,
+        private readonly array $used,
+        private readonly array $setAside,
+    ) {
         parent::__construct($zone);
     }
 
@@ -40,7 +44,14 @@ class StationsResource extends JsonResource
             'version' => $zone->version,
             'stations' => array_map(fn (Station $s): array => $this->station($s, $fits[$s->id] ?? null), $this->used),
             'set_aside' => array_map(fn (Station $s): array => $this->station($s, null), $this->setAside),
-            'filled_in' => array_map(static fn (array $span): array => ['from' => $span['from']->iso(), 'to' => $span['to']->iso(), 'station' => $names[$span['station']]], array_slice($spans, 0, self::MOST)),
+            'filled_in' => array_map(
+                static fn (array $span): array => [
+                    'from' => $span['from']->iso(),
+                    'to' => $span['to']->iso(),
+                    'station' => $names[$span['station']],
+                ],
+                array_slice($spans, 0, self::MOST),
+            ),
             'filled_in_count' => count($spans),
         ];
     }
@@ -56,14 +67,16 @@ class StationsResource extends JsonResource
             'matched' => $station->matched,
             'first' => $station->record?->first_day->format('Y-m-d'),
             'last' => $station->record?->last_day->format('Y-m-d'),
-            'fit' => $fit === null ? null : [
-                'height' => round($fit->height, 2),
-                'minimum_bias' => $fit->minimumBias === null ? null : round($fit->minimumBias, 2),
-                'maximum_bias' => $fit->maximumBias === null ? null : round($fit->maximumBias, 2),
-                'overlap' => $fit->overlap,
-                'minima' => $fit->minima,
-                'maxima' => $fit->maxima,
-            ],
+            'fit' => $fit === null
+                    ? null
+                    : [
+                        'height' => round($fit->height, 2),
+                        'minimum_bias' => $fit->minimumBias === null ? null : round($fit->minimumBias, 2),
+                        'maximum_bias' => $fit->maximumBias === null ? null : round($fit->maximumBias, 2),
+                        'overlap' => $fit->overlap,
+                        'minima' => $fit->minima,
+                        'maxima' => $fit->maxima,
+                    ],
         ];
     }
 }

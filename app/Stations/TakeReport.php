@@ -32,7 +32,11 @@ final class TakeReport
         $file = $this->read($station, $path);
         $report = DeviceReport::of($file, $station->record, $station->zone->today());
         if ($report->new !== null) {
-            $this->import($station, $report->corrections === [] ? (string) file_get_contents($path) : DeviceReport::csv($report->new), mb_substr($device->name, 0, 60).'.csv');
+            $this->import(
+                $station,
+                $report->corrections === [] ? (string) file_get_contents($path) : DeviceReport::csv($report->new),
+                mb_substr($device->name, 0, 60).'.csv',
+            );
         }
         foreach ($report->corrections as $one) {
             $this->propose($station, $device, $one);
@@ -45,12 +49,24 @@ final class TakeReport
     /** @param  array{day: Day, element: Element, was: float, value: float}  $one */
     private function propose(Station $station, StationDevice $device, array $one): void
     {
-        $same = ReportedCorrection::query()->where('station_id', $station->id)->where('element', $one['element']->value)->whereDate('day', $one['day']->iso())->latest('id')->first();
+        $same = ReportedCorrection::query()
+            ->where('station_id', $station->id)
+            ->where('element', $one['element']->value)
+            ->whereDate('day', $one['day']->iso())
+            ->latest('id')
+            ->first();
         if ($same !== null && $same->decided_at === null) {
             $same->update(['value' => $one['value'], 'was' => $one['was'], 'device' => $device->name]);
         } elseif ($same === null || $same->value !== $one['value']) {
             // What somebody has decided on is not asked again.
-            ReportedCorrection::query()->create(['station_id' => $station->id, 'device' => $device->name, 'day' => $one['day']->iso(), 'element' => $one['element']->value, 'was' => $one['was'], 'value' => $one['value']]);
+            ReportedCorrection::query()->create([
+                'station_id' => $station->id,
+                'device' => $device->name,
+                'day' => $one['day']->iso(),
+                'element' => $one['element']->value,
+                'was' => $one['was'],
+                'value' => $one['value'],
+            ]);
         }
     }
 
@@ -79,7 +95,15 @@ final class TakeReport
         $path = (string) tempnam(sys_get_temp_dir(), 'report');
         file_put_contents($path, $text);
         try {
-            $this->keep->execute($station->zone, $station, new UploadedFile($path, $name, 'text/csv', null, true), [], null, [], RecordImport::reported("{$station->id} ".hash('sha256', $text)));
+            $this->keep->execute(
+                $station->zone,
+                $station,
+                new UploadedFile($path, $name, 'text/csv', null, true),
+                [],
+                null,
+                [],
+                RecordImport::reported("{$station->id} ".hash('sha256', $text)),
+            );
         } finally {
             unlink($path);
         }

@@ -20,11 +20,8 @@ use App\Zones\Zone;
 final readonly class ZoneRecord
 {
     /** @param  list<Station>  $stations those that have a record, in order */
-    private function __construct(
-        public array $stations,
-        public FilledRecord $filled,
-        public DailyRecord $used,
-    ) {
+    private function __construct(public array $stations, public FilledRecord $filled, public DailyRecord $used)
+    {
     }
 
     /** @return self|null null without a station that has a record */
@@ -44,10 +41,27 @@ final readonly class ZoneRecord
     /** @return string|null of all that the series is made of, without reading it; null without a station that has a record */
     public static function fingerprint(Zone $zone): ?string
     {
-        $stations = Station::query()->where('zone_id', $zone->id)->whereNotNull('rank')->whereNotNull('record_id')->with('decisions:id,station_id')->orderBy('rank')->get();
-        $parts = $stations->map(static fn (Station $s): array => [$s->name, $s->record_id, $s->height_m, $s->lapse, $s->matched, $s->decisions->pluck('id')->sort()->values()->all()]);
+        $stations = Station::query()
+            ->where('zone_id', $zone->id)
+            ->whereNotNull('rank')
+            ->whereNotNull('record_id')
+            ->with('decisions:id,station_id')
+            ->orderBy('rank')
+            ->get();
+        $parts = $stations->map(
+            static fn (Station $s): array => [
+                $s->name,
+                $s->record_id,
+                $s->height_m,
+                $s->lapse,
+                $s->matched,
+                $s->decisions->pluck('id')->sort()->values()->all(),
+            ],
+        );
 
-        return $parts->isEmpty() ? null : hash('sha256', json_encode([$parts, $zone->height_m, $zone->latitude, $zone->years], JSON_THROW_ON_ERROR));
+        return $parts->isEmpty()
+            ? null
+            : hash('sha256', json_encode([$parts, $zone->height_m, $zone->latitude, $zone->years], JSON_THROW_ON_ERROR));
     }
 
     /** @return RecordNote */

@@ -30,21 +30,56 @@ final readonly class AdoptLocalDays
     {
         DB::transaction(function () use ($zone, $crop, $told, $replaces, $user): void {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
-            $held = LocalDaysOfCrop::holdingIn($zone)->where('crop_id', $crop->id)->where('variety', $told['variety'])->with('user')->first();
+            $held = LocalDaysOfCrop::holdingIn($zone)
+                ->where('crop_id', $crop->id)
+                ->where('variety', $told['variety'])
+                ->with('user')
+                ->first();
             if ($held?->id !== $replaces) {
-                throw new StaleEdit($held === null ? [] : [['field' => 'days', 'was' => null, 'is' => $held->days, 'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
+                throw new StaleEdit(
+                    $held === null
+                        ? []
+                        : [
+                            [
+                                'field' => 'days',
+                                'was' => null,
+                                'is' => $held->days,
+                                'by' => $held->user->name ?? 'someone no longer here',
+                                'at' => $held->created_at->toIso8601String(),
+                            ],
+                        ],
+                );
             }
             $held?->update(['undone_at' => now(), 'undone_by' => $user->id]);
-            $adopted = LocalDaysOfCrop::query()->create(['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'variety' => $told['variety'], 'route' => $told['route'], 'packet_days' => $told['packet_days'],
-                'days' => $told['days'], 'sowings' => $told['sowings'], 'error_before' => $told['error_before'], 'error_after' => $told['error_after']]);
-            $this->queue->changed($zone, $user, Change::record('days-adopted', $adopted, $user, ['days' => $held?->days], ['days' => $adopted->days]));
+            $adopted = LocalDaysOfCrop::query()->create([
+                'zone_id' => $zone->id,
+                'crop_id' => $crop->id,
+                'user_id' => $user->id,
+                'variety' => $told['variety'],
+                'route' => $told['route'],
+                'packet_days' => $told['packet_days'],
+                'days' => $told['days'],
+                'sowings' => $told['sowings'],
+                'error_before' => $told['error_before'],
+                'error_after' => $told['error_after'],
+            ]);
+            $this->queue->changed(
+                $zone,
+                $user,
+                Change::record('days-adopted', $adopted, $user, ['days' => $held?->days], ['days' => $adopted->days]),
+            );
         });
     }
 
     public function undo(LocalDaysOfCrop $held, Zone $zone, User $user): void
     {
         DB::transaction(function () use ($held, $zone, $user): void {
-            if (LocalDaysOfCrop::query()->whereKey($held->id)->whereNull('undone_at')->update(['undone_at' => now(), 'undone_by' => $user->id]) === 1) {
+            if (
+                LocalDaysOfCrop::query()
+                    ->whereKey($held->id)
+                    ->whereNull('undone_at')
+                    ->update(['undone_at' => now(), 'undone_by' => $user->id]) === 1
+            ) {
                 $this->queue->changed($zone, $user, Change::record('undone', $held, $user, ['days' => $held->days]));
             }
         });

@@ -14,7 +14,10 @@ final class CloseTrial
     {
         DB::transaction(static function () use ($trial, $conclusion, $user): void {
             // The first word stands, should two close it at once.
-            Trial::query()->whereKey($trial->id)->whereNull('closed_on')->update(['conclusion' => $conclusion, 'closed_on' => $trial->zone->today()->iso(), 'closed_by' => $user->name]);
+            Trial::query()
+                ->whereKey($trial->id)
+                ->whereNull('closed_on')
+                ->update(['conclusion' => $conclusion, 'closed_on' => $trial->zone->today()->iso(), 'closed_by' => $user->name]);
         });
     }
 

@@ -28,9 +28,20 @@ class LocalDaysController
     public function store(Request $request, Zone $zone, AdoptLocalDays $save): JsonResponse
     {
         Gate::authorize('update', $zone);
-        $asked = $request->validate(['crop' => ['required', 'string', 'max:60'], 'variety' => ['present', 'nullable', 'string', 'max:80'], 'route' => ['required', new Enum(Route::class)], 'replaces' => ['present', 'nullable', 'integer']]);
-        $crop = Crop::query()->where('slug', $asked['crop'])->first() ?? throw ValidationException::withMessages(['crop' => 'There is no such crop in the book. Choose another one.']);
-        $told = $this->days->one($zone, $crop, $asked['variety'], Route::from($asked['route'])) ?? throw ValidationException::withMessages(['crop' => 'No sowing of it in the log tells of its days: it takes the day it was sown and the day it was first picked.']);
+        $asked = $request->validate([
+            'crop' => ['required', 'string', 'max:60'],
+            'variety' => ['present', 'nullable', 'string', 'max:80'],
+            'route' => ['required', new Enum(Route::class)],
+            'replaces' => ['present', 'nullable', 'integer'],
+        ]);
+        $crop =
+            Crop::query()->where('slug', $asked['crop'])->first() ??
+            throw ValidationException::withMessages(['crop' => 'There is no such crop in the book. Choose another one.']);
+        $told =
+            $this->days->one($zone, $crop, $asked['variety'], Route::from($asked['route'])) ??
+            throw ValidationException::withMessages([
+                'crop' => 'No sowing of it in the log tells of its days: it takes the day it was sown and the day it was first picked.',
+            ]);
         $save->execute($zone, $crop, $told, $asked['replaces'] === null ? null : (int) $asked['replaces'], $request->user());
 
         return $this->told($zone, 201);

@@ -44,20 +44,27 @@ final readonly class LocalDaysQuestion implements Question
         $seen = [];
         foreach ($this->sowings as $sowing) {
             $at = $place->at($sowing['site']);
-            $tables = $at->once(SeasonTables::class, static fn (): SeasonTables => new SeasonTables($at->whole->days(), $at->latitude, $at->site()));
+            $tables = $at->once(
+                SeasonTables::class,
+                static fn (): SeasonTables => new SeasonTables($at->whole->days(), $at->latitude, $at->site()),
+            );
             $up = $this->route === Route::Direct && $sowing['up'] !== null ? Day::fromIso($sowing['up']) : null;
             $seen[] = [$tables, new ObservedSowing(Day::fromIso($sowing['on']), $up, Day::fromIso($sowing['picked']))];
         }
         $told = LocalDays::of($this->crop, $this->route, $place->light, $seen);
 
-        return ['told' => $told === null ? null : [
-            'packet_days' => $this->crop->growth->maturityDays,
-            'days' => round($told->days, 1),
-            'factor' => round($told->factor, 4),
-            'sowings' => count($told->shares),
-            'shares' => array_map(static fn (float $q): float => round($q, 3), $told->shares),
-            'error_before' => $told->errorBefore === null ? null : round($told->errorBefore, 1),
-            'error_after' => $told->errorAfter === null ? null : round($told->errorAfter, 1),
-        ]];
+        return [
+            'told' => $told === null
+                    ? null
+                    : [
+                        'packet_days' => $this->crop->growth->maturityDays,
+                        'days' => round($told->days, 1),
+                        'factor' => round($told->factor, 4),
+                        'sowings' => count($told->shares),
+                        'shares' => array_map(static fn (float $q): float => round($q, 3), $told->shares),
+                        'error_before' => $told->errorBefore === null ? null : round($told->errorBefore, 1),
+                        'error_after' => $told->errorAfter === null ? null : round($told->errorAfter, 1),
+                    ],
+        ];
     }
 }

@@ -29,22 +29,79 @@ final readonly class PlanTrial
      * @param  list<string|null>  $varieties  null: the crop itself
      * @param  list<array{garden: string, name: string}>  $beds  the repeats go round them; none: anywhere
      */
-    public function execute(Zone $zone, User $user, string $key, Crop $crop, Route $route, string $measuredIn, string $question, array $waves, array $varieties, int $repeats, array $beds): Trial
-    {
+    public function execute(
+        Zone $zone,
+        User $user,
+        string $key,
+        Crop $crop,
+        Route $route,
+        string $measuredIn,
+        string $question,
+        array $waves,
+        array $varieties,
+        int $repeats,
+        array $beds,
+    ): Trial {
         $expected = $this->expected($zone, $crop, $route, $waves, $varieties);
 
-        return DB::transaction(static function () use ($zone, $user, $key, $crop, $route, $measuredIn, $question, $waves, $varieties, $repeats, $beds, $expected): Trial {
-            $trial = Trial::saveOnce($key, ['zone' => $zone->id, 'crop' => $crop->slug, 'route' => $route->value, 'measured_in' => $measuredIn, 'question' => $question, 'varieties' => $varieties, 'repeats' => $repeats, 'beds' => $beds,
-                'waves' => array_map(static fn (array $w): array => [$w['name'], $w['on']->iso()], $waves)], ['zone_id' => $zone->id, 'crop_id' => $crop->id, 'user_id' => $user->id, 'route' => $route->value, 'measured_in' => $measuredIn, 'question' => $question]);
+        return DB::transaction(static function () use (
+            $zone,
+            $user,
+            $key,
+            $crop,
+            $route,
+            $measuredIn,
+            $question,
+            $waves,
+            $varieties,
+            $repeats,
+            $beds,
+            $expected,
+        ): Trial {
+            $trial = Trial::saveOnce(
+                $key,
+                [
+                    'zone' => $zone->id,
+                    'crop' => $crop->slug,
+                    'route' => $route->value,
+                    'measured_in' => $measuredIn,
+                    'question' => $question,
+                    'varieties' => $varieties,
+                    'repeats' => $repeats,
+                    'beds' => $beds,
+                    'waves' => array_map(static fn (array $w): array => [$w['name'], $w['on']->iso()], $waves),
+                ],
+                [
+                    'zone_id' => $zone->id,
+                    'crop_id' => $crop->id,
+                    'user_id' => $user->id,
+                    'route' => $route->value,
+                    'measured_in' => $measuredIn,
+                    'question' => $question,
+                ],
+            );
             if (! $trial->wasRecentlyCreated) {
                 return $trial;
             }
-            $ids = array_map(static fn (array $b): int => Bed::query()->createOrFirst(['zone_id' => $zone->id, 'garden' => $b['garden'], 'name' => $b['name']], ['site_id' => Site::seenIn($zone)->value('id')])->id, $beds);
+            $ids = array_map(
+                static fn (array $b): int => Bed::query()->createOrFirst(
+                    ['zone_id' => $zone->id, 'garden' => $b['garden'], 'name' => $b['name']],
+                    ['site_id' => Site::seenIn($zone)->value('id')],
+                )->id,
+                $beds,
+            );
             foreach ($waves as $w => $wave) {
                 foreach ($varieties as $v => $variety) {
                     for ($repeat = 1; $repeat <= $repeats; $repeat++) {
-                        TrialPlot::query()->create(['trial_id' => $trial->id, 'bed_id' => $ids === [] ? null : $ids[($repeat - 1) % count($ids)], 'wave' => $wave['name'], 'variety' => $variety,
-                            'repeat' => $repeat, 'planned_on' => $wave['on']->iso(), 'expected' => $expected[$w][$v] ?? null]);
+                        TrialPlot::query()->create([
+                            'trial_id' => $trial->id,
+                            'bed_id' => $ids === [] ? null : $ids[($repeat - 1) % count($ids)],
+                            'wave' => $wave['name'],
+                            'variety' => $variety,
+                            'repeat' => $repeat,
+                            'planned_on' => $wave['on']->iso(),
+                            'expected' => $expected[$w][$v] ?? null,
+                        ]);
                     }
                 }
             }
@@ -72,8 +129,13 @@ final readonly class PlanTrial
             foreach ($waves as $w => $wave) {
                 $day = $wave['on']->yearDay();
                 $waits = $ribbon->daysToHarvest($day);
-                $expected[$w][$v] = ['harvests' => round($ribbon->reliability[$day->number - 1], 3), 'of' => $ribbon->years[$day->number - 1],
-                    'first' => $waits === null ? null : array_map(static fn (int $days): string => $wave['on']->plus($days)->iso(), [$waits[0], $waits[1], $waits[2]])];
+                $expected[$w][$v] = [
+                    'harvests' => round($ribbon->reliability[$day->number - 1], 3),
+                    'of' => $ribbon->years[$day->number - 1],
+                    'first' => $waits === null
+                            ? null
+                            : array_map(static fn (int $days): string => $wave['on']->plus($days)->iso(), [$waits[0], $waits[1], $waits[2]]),
+                ];
             }
         }
 

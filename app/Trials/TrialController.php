@@ -26,7 +26,9 @@ class TrialController
         $crop = $request->validate(['crop' => ['nullable', 'string', 'max:60']])['crop'] ?? null;
         $trials = Trial::query()->where('zone_id', $zone->id)->with(self::WITH)->orderByDesc('id')->limit(self::LISTED);
 
-        return TrialResource::collection(($crop === null ? $trials : $trials->where('crop_id', Crop::query()->where('slug', $crop)->value('id') ?? 0))->get());
+        return TrialResource::collection(
+            ($crop === null ? $trials : $trials->where('crop_id', Crop::query()->where('slug', $crop)->value('id') ?? 0))->get(),
+        );
     }
 
     private const WITH = ['crop', 'user', 'plots.bed.site', 'plots.sowing.crop', 'plots.sowing.bed.site'];
@@ -34,26 +36,55 @@ class TrialController
     public function store(Request $request, Zone $zone, PlanTrial $save): JsonResponse
     {
         $asked = $request->validate($this->rules(), $this->messages());
-        $crop = Crop::query()->with('varieties')->where('slug', $asked['crop'])->first() ?? throw ValidationException::withMessages(['crop' => 'There is no such crop in the book. Choose another one.']);
+        $crop =
+            Crop::query()->with('varieties')->where('slug', $asked['crop'])->first() ??
+            throw ValidationException::withMessages(['crop' => 'There is no such crop in the book. Choose another one.']);
         $route = Route::from($asked['route']);
-        if (! in_array($route, $crop->toCore()->routes, true)) {
+        if (!in_array($route, $crop->toCore()->routes, true)) {
             throw ValidationException::withMessages(['route' => 'The crop is not grown in this way.']);
         }
-        $varieties = array_values(array_map(static fn (?string $v): ?string => $v === '' ? null : $v, $asked['varieties']));
+        $varieties = array_values(array_map(static fn(?string $v): ?string => $v === '' ? null : $v, $asked['varieties']));
         if (count($asked['waves']) * count($varieties) * $asked['repeats'] > self::MOST_PLOTS) {
-            throw ValidationException::withMessages(['repeats' => 'That comes to more than '.self::MOST_PLOTS.' plots. Take fewer waves, varieties or repeats.']);
+            throw ValidationException::withMessages([
+                'repeats' => 'That comes to more than ' . self::MOST_PLOTS . ' plots. Take fewer waves, varieties or repeats.',
+            ]);
         }
-        $waves = array_values(array_map(static fn (array $w): array => ['name' => (string) $w['name'], 'on' => Day::fromIso((string) $w['on'])], $asked['waves']));
-        $beds = array_values(array_map(static fn (array $b): array => ['garden' => (string) $b['garden'], 'name' => (string) $b['name']], $asked['beds'] ?? []));
-        $trial = $save->execute($zone, $request->user(), $asked['key'], $crop, $route, $asked['measured_in'], $asked['question'], $waves, $varieties, (int) $asked['repeats'], $beds);
+        $waves = array_values(
+            array_map(
+                static fn(array $w): array => ['name' => (string) $w['name'], 'on' => Day::fromIso((string) $w['on'])],
+                $asked['waves'],
+            ),
+        );
+        $beds = array_values(
+            array_map(
+                static fn(array $b): array => ['garden' => (string) $b['garden'], 'name' => (string) $b['name']],
+                $asked['beds'] ?? [],
+            ),
+        );
+        $trial = $save->execute(
+            $zone,
+            $request->user(),
+            $asked['key'],
+            $crop,
+            $route,
+            $asked['measured_in'],
+            $asked['question'],
+            $waves,
+            $varieties,
+            (int) $asked['repeats'],
+            $beds,
+        );
 
-        return (new TrialResource($trial->load(self::WITH)))->response()->setStatusCode(201);
+        return new TrialResource($trial->load(self::WITH))->response()->setStatusCode(201);
     }
 
     public function close(Request $request, Trial $trial, CloseTrial $save): TrialResource
     {
         Gate::authorize('publish', $trial->zone);
-        $conclusion = $request->validate(['conclusion' => ['required', 'string', 'max:600']], ['conclusion.required' => 'Say in a sentence what was learnt; it goes into the crop’s dossier.'])['conclusion'];
+        $conclusion = $request->validate(
+            ['conclusion' => ['required', 'string', 'max:600']],
+            ['conclusion.required' => 'Say in a sentence what was learnt; it goes into the crop’s dossier.'],
+        )['conclusion'];
         $save->execute($trial, $conclusion, $request->user());
 
         return new TrialResource($trial->refresh()->load(self::WITH));
@@ -93,7 +124,14 @@ class TrialController
     /** @return array<string, string> */
     private function messages(): array
     {
-        return ['key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.', 'question.required' => 'Say what the trial is to answer.', 'waves.required' => 'Give at least one wave.',
-            'waves.*.name.distinct' => 'Two waves have the same name. Give each its own.', 'waves.*.on.date_format' => 'Give the day of each wave as YYYY-MM-DD.', 'varieties.*.distinct' => 'A variety stands there twice.', 'repeats.between' => 'A trial has 1 to 20 repeats.'];
+        return [
+            'key.required' => 'Send a key of your own with it (“key”), so that the same request is not carried out twice.',
+            'question.required' => 'Say what the trial is to answer.',
+            'waves.required' => 'Give at least one wave.',
+            'waves.*.name.distinct' => 'Two waves have the same name. Give each its own.',
+            'waves.*.on.date_format' => 'Give the day of each wave as YYYY-MM-DD.',
+            'varieties.*.distinct' => 'A variety stands there twice.',
+            'repeats.between' => 'A trial has 1 to 20 repeats.',
+        ];
     }
 }

@@ -67,14 +67,29 @@ class TrialPlot extends Model
     /** @return Collection<int, self> of open trials, not sown yet and planned for these days */
     public static function due(Zone $zone, Day $today): Collection
     {
-        return self::query()->whereHas('trial', static fn (Builder $q) => $q->where('zone_id', $zone->id)->whereNull('closed_on'))->whereDoesntHave('sowing')
-            ->whereBetween('planned_on', [$today->plus(-self::DUE[1])->iso(), $today->plus(self::DUE[0])->iso()])->with(['trial.crop', 'bed.site'])->orderBy('planned_on')->orderBy('id')->get();
+        return self::query()
+            ->whereHas('trial', static fn (Builder $q) => $q->where('zone_id', $zone->id)->whereNull('closed_on'))
+            ->whereDoesntHave('sowing')
+            ->whereBetween('planned_on', [$today->plus(-self::DUE[1])->iso(), $today->plus(self::DUE[0])->iso()])
+            ->with(['trial.crop', 'bed.site'])
+            ->orderBy('planned_on')
+            ->orderBy('id')
+            ->get();
     }
 
     /** @return array<string, mixed> as a phone asks for it */
     public function asked(): array
     {
-        return ['plot' => $this->id, 'crop' => $this->trial->crop->slug, 'name' => $this->trial->crop->cells['name'], 'variety' => $this->variety, 'wave' => $this->wave, 'repeat' => $this->repeat,
-            'on' => $this->planned_on->format('Y-m-d'), 'bed' => $this->bed?->told(), 'set_out' => $this->trial->route === 'transplant'];
+        return [
+            'plot' => $this->id,
+            'crop' => $this->trial->crop->slug,
+            'name' => $this->trial->crop->cells['name'],
+            'variety' => $this->variety,
+            'wave' => $this->wave,
+            'repeat' => $this->repeat,
+            'on' => $this->planned_on->format('Y-m-d'),
+            'bed' => $this->bed?->told(),
+            'set_out' => $this->trial->route === 'transplant',
+        ];
     }
 }

@@ -24,9 +24,27 @@ class TrialResource extends JsonResource
             'route' => $this->route,
             'question' => $this->question,
             'author' => $this->user?->name,
-            'closed' => $this->closed_on === null ? null : ['on' => $this->closed_on->format('Y-m-d'), 'by' => (string) $this->closed_by, 'conclusion' => (string) $this->conclusion],
-            'plots' => $this->plots->map(static fn (TrialPlot $p): array => ['plot' => $p->id, 'wave' => $p->wave, 'variety' => $p->variety, 'repeat' => $p->repeat, 'on' => $p->planned_on->format('Y-m-d'), 'bed' => $p->bed?->told(),
-                'expected' => $p->expected, 'sowing' => $p->sowing?->told()])->values(),
+            'closed' => $this->closed_on === null
+                    ? null
+                    : [
+                        'on' => $this->closed_on->format('Y-m-d'),
+                        'by' => (string) $this->closed_by,
+                        'conclusion' => (string) $this->conclusion,
+                    ],
+            'plots' => $this->plots
+                ->map(
+                    static fn (TrialPlot $p): array => [
+                        'plot' => $p->id,
+                        'wave' => $p->wave,
+                        'variety' => $p->variety,
+                        'repeat' => $p->repeat,
+                        'on' => $p->planned_on->format('Y-m-d'),
+                        'bed' => $p->bed?->told(),
+                        'expected' => $p->expected,
+                        'sowing' => $p->sowing?->told(),
+                    ],
+                )
+                ->values(),
             'verdict' => TrialVerdict::of($this->resource),
         ];
     }

@@ -25,15 +25,31 @@ final class TrialVerdict
             }
             $waves[$name][2] = $plot->expected['harvests'] ?? null;
         }
-        $ranked = Wave::ranked(array_map(static fn (string $name, array $wave): Wave => new Wave($name, $wave[0], $wave[1] ?? [], $wave[2]), array_keys($waves), array_values($waves)));
+        $ranked = Wave::ranked(
+            array_map(
+                static fn (string $name, array $wave): Wave => new Wave($name, $wave[0], $wave[1] ?? [], $wave[2]),
+                array_keys($waves),
+                array_values($waves),
+            ),
+        );
 
         return [
             'measured_in' => $trial->measured_in,
             'by_metre' => $byMetre,
             'open' => count($trial->plots) - count($done),
             'one_seasons_word' => array_filter($ranked, static fn (Wave $w): bool => $w->isOneSeasonsWord()) !== [],
-            'waves' => array_map(static fn (Wave $w): array => ['wave' => $names[$w->name][0], 'variety' => $names[$w->name][1], 'repeats' => count($w->yields), 'lost' => $w->lost(), 'yield' => round($w->meanYield(), 3),
-                'quality' => $w->qualities === [] ? null : round($w->meanQuality(), 2), 'expected' => $w->expected], $ranked),
+            'waves' => array_map(
+                static fn (Wave $w): array => [
+                    'wave' => $names[$w->name][0],
+                    'variety' => $names[$w->name][1],
+                    'repeats' => count($w->yields),
+                    'lost' => $w->lost(),
+                    'yield' => round($w->meanYield(), 3),
+                    'quality' => $w->qualities === [] ? null : round($w->meanQuality(), 2),
+                    'expected' => $w->expected,
+                ],
+                $ranked,
+            ),
         ];
     }
 

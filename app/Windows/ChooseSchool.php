@@ -22,18 +22,45 @@ final class ChooseSchool
      *
      * @throws StaleEdit when another was made meanwhile
      */
-    public function execute(Zone $zone, string $crop, string $school, ?array $windows, string $reason, ?int $replaces, User $user): CropChoice
-    {
+    public function execute(
+        Zone $zone,
+        string $crop,
+        string $school,
+        ?array $windows,
+        string $reason,
+        ?int $replaces,
+        User $user,
+    ): CropChoice {
         return DB::transaction(static function () use ($zone, $crop, $school, $windows, $reason, $replaces, $user): CropChoice {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
             $held = CropChoice::holdingIn($zone)->where('crop', $crop)->first();
             if ($held?->id !== $replaces) {
-                throw new StaleEdit($held === null ? [] : [['field' => 'school', 'was' => null, 'is' => "{$held->school}: {$held->reason}",
-                    'by' => $held->user->name ?? 'someone no longer here', 'at' => $held->created_at->toIso8601String()]]);
+                throw new StaleEdit(
+                    $held === null
+                        ? []
+                        : [
+                            [
+                                'field' => 'school',
+                                'was' => null,
+                                'is' => "{$held->school}: {$held->reason}",
+                                'by' => $held->user->name ?? 'someone no longer here',
+                                'at' => $held->created_at->toIso8601String(),
+                            ],
+                        ],
+                );
             }
-            CropChoice::holdingIn($zone)->where('crop', $crop)->update(['undone_at' => now()]);
+            CropChoice::holdingIn($zone)
+                ->where('crop', $crop)
+                ->update(['undone_at' => now()]);
 
-            $choice = CropChoice::query()->create(['zone_id' => $zone->id, 'user_id' => $user->id, 'crop' => $crop, 'school' => $school, 'windows' => $windows, 'reason' => $reason]);
+            $choice = CropChoice::query()->create([
+                'zone_id' => $zone->id,
+                'user_id' => $user->id,
+                'crop' => $crop,
+                'school' => $school,
+                'windows' => $windows,
+                'reason' => $reason,
+            ]);
             Change::record('chosen', $choice, $user, $held?->only(self::FIELDS) ?? [], $choice->only(self::FIELDS), $reason);
 
             return $choice;
@@ -44,7 +71,12 @@ final class ChooseSchool
     public function undo(CropChoice $choice, User $user): void
     {
         DB::transaction(static function () use ($choice, $user): void {
-            if (CropChoice::query()->whereKey($choice->id)->whereNull('undone_at')->update(['undone_at' => now()]) === 1) {
+            if (
+                CropChoice::query()
+                    ->whereKey($choice->id)
+                    ->whereNull('undone_at')
+                    ->update(['undone_at' => now()]) === 1
+            ) {
                 Change::record('undone', $choice, $user, $choice->only(self::FIELDS));
             }
         });

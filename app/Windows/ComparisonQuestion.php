@@ -47,7 +47,10 @@ final readonly class ComparisonQuestion implements Question
     /** @return array{sites: list<Compared>, varieties: list<Compared>} */
     public function answer(Place $place): array
     {
-        $windows = fn (FromReplay $school, Crop $grown): array => array_combine(array_column($grown->routes, 'value'), $school->windows($grown, $this->standard));
+        $windows = fn (FromReplay $school, Crop $grown): array => array_combine(
+            array_column($grown->routes, 'value'),
+            $school->windows($grown, $this->standard),
+        );
         $out = ['sites' => [], 'varieties' => []];
         $base = [];
         foreach ($place->sites as $i => $site) {
@@ -56,7 +59,16 @@ final readonly class ComparisonQuestion implements Question
             if ($i === 0) {
                 $base = array_map(static fn (RouteWindows $r): array => array_map(CropSheet::span(...), $r->windows), $routes);
                 foreach ($place->book->varietiesOf($this->crop->slug) as $variety) {
-                    array_push($out['varieties'], ...self::rows($variety->crop, $variety->name, $windows($school, $variety->crop), $base, Phrase::of('difference.the-crop')));
+                    array_push(
+                        $out['varieties'],
+                        ...self::rows(
+                            $variety->crop,
+                            $variety->name,
+                            $windows($school, $variety->crop),
+                            $base,
+                            Phrase::of('difference.the-crop'),
+                        ),
+                    );
                 }
             }
             array_push($out['sites'], ...self::rows($this->crop, $site->name, $routes, $i === 0 ? [] : $base, $place->site()->name));
@@ -76,8 +88,13 @@ final readonly class ComparisonQuestion implements Question
         $rows = [];
         foreach ($routes as $route => $windows) {
             $sheet = CropSheet::routes($crop, [$windows])[0];
-            $rows[] = ['name' => $name, 'route' => $route, 'act' => $sheet['act'], 'windows' => $sheet['windows'],
-                'phrase' => isset($base[$route]) ? WindowDifference::phrase($sheet['windows'], $base[$route], $than)?->toArray() : null];
+            $rows[] = [
+                'name' => $name,
+                'route' => $route,
+                'act' => $sheet['act'],
+                'windows' => $sheet['windows'],
+                'phrase' => isset($base[$route]) ? WindowDifference::phrase($sheet['windows'], $base[$route], $than)?->toArray() : null,
+            ];
         }
 
         return $rows;

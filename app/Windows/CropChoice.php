@@ -55,9 +55,19 @@ class CropChoice extends Model
 
     public function ownDates(): OwnDates
     {
-        $windows = array_map(static fn (array $spans): array => array_map(
-            static fn (array $span): SowingWindow => new SowingWindow(YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])), $spans), $this->windows ?? []);
+        $windows = array_map(
+            static fn (array $spans): array => array_map(
+                static fn (array $span): SowingWindow => new SowingWindow(YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])),
+                $spans,
+            ),
+            $this->windows ?? [],
+        );
 
-        return new OwnDates($windows, $this->reason, $this->user->name ?? 'someone no longer here', Day::fromIso($this->created_at->format('Y-m-d')));
+        return new OwnDates(
+            $windows,
+            $this->reason,
+            $this->user->name ?? 'someone no longer here',
+            Day::fromIso($this->created_at->format('Y-m-d')),
+        );
     }
 }

@@ -16,9 +16,17 @@ class CropChoiceController
     public function store(CropChoiceRequest $request, Zone $zone, string $crop, ChooseSchool $choose): JsonResponse
     {
         $this->dossier($zone, $crop);
-        $choose->execute($zone, $crop, $request->school(), $request->school() === OwnDates::KEY ? $request->windows() : null, $request->reason(), $request->replaces(), $request->user());
+        $choose->execute(
+            $zone,
+            $crop,
+            $request->school(),
+            $request->school() === OwnDates::KEY ? $request->windows() : null,
+            $request->reason(),
+            $request->replaces(),
+            $request->user(),
+        );
 
-        return (new DossierResource($this->dossier($zone, $crop), $crop))->response()->setStatusCode(201);
+        return new DossierResource($this->dossier($zone, $crop), $crop)->response()->setStatusCode(201);
     }
 
     public function destroy(Request $request, Zone $zone, CropChoice $choice, ChooseSchool $choose): DossierResource

@@ -40,8 +40,17 @@ final class CropRuns
         return [
             'route' => $route->value,
             'outcomes' => array_keys($outcomes),
-            'years' => array_map(static fn (int $year, array $runs): array => ['year' => $year, 'outcome' => array_values($runs['outcome']),
-                'up' => array_values($runs['up']), 'harvest' => array_values($runs['harvest']), 'end' => array_values($runs['end'])], array_keys($years), array_values($years)),
+            'years' => array_map(
+                static fn (int $year, array $runs): array => [
+                    'year' => $year,
+                    'outcome' => array_values($runs['outcome']),
+                    'up' => array_values($runs['up']),
+                    'harvest' => array_values($runs['harvest']),
+                    'end' => array_values($runs['end']),
+                ],
+                array_keys($years),
+                array_values($years),
+            ),
         ];
     }
 }

@@ -22,10 +22,13 @@ final class CropTrial
     {
         $school = FromReplay::ofPlace($place);
         $share = $standard->share();
-        $routes = static fn (Crop $crop): array => array_map(static fn (Route $route): array => [
-            'ribbon' => CropDossier::ribbon($school->of($crop, $route)->ribbon, $school->of($crop, $route)->expected),
-            ...CropSheet::routes($crop, [$school->of($crop, $route)->at($share)])[0],
-        ], $crop->routes);
+        $routes = static fn (Crop $crop): array => array_map(
+            static fn (Route $route): array => [
+                'ribbon' => CropDossier::ribbon($school->of($crop, $route)->ribbon, $school->of($crop, $route)->expected),
+                ...CropSheet::routes($crop, [$school->of($crop, $route)->at($share)])[0],
+            ],
+            $crop->routes,
+        );
 
         return ['starts' => $place->yearStart()->iso(), 'before' => $routes($before), 'after' => $routes($after)];
     }

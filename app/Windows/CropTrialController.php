@@ -18,9 +18,14 @@ class CropTrialController
     /** What changed numbers would do to a crop's ribbon in a zone; nothing is saved. */
     public function store(CropRequest $request, Crop $crop, PlaceOf $places): JsonResponse
     {
-        $zone = Zone::query()->where('slug', (string) $request->input('zone'))->first() ?? throw ValidationException::withMessages(['zone' => 'There is no such zone.']);
-        $place = $places->zone($zone) ?? throw ValidationException::withMessages(['zone' => 'That zone has no record yet. Choose another one.']);
+        $zone =
+            Zone::query()->where('slug', (string) $request->input('zone'))->first() ??
+            throw ValidationException::withMessages(['zone' => 'There is no such zone.']);
+        $place =
+            $places->zone($zone) ?? throw ValidationException::withMessages(['zone' => 'That zone has no record yet. Choose another one.']);
 
-        return response()->json(['data' => CropTrial::of($place, ProofStandard::from($zone->standard), $crop->toCore(), CropCsv::crop($request->cells($crop)))]);
+        return response()->json([
+            'data' => CropTrial::of($place, ProofStandard::from($zone->standard), $crop->toCore(), CropCsv::crop($request->cells($crop))),
+        ]);
     }
 }

@@ -34,18 +34,28 @@ class DossierResource extends JsonResource
         $dossier = $windows->dossiers[$this->crop];
         $choice = $windows->choices[$this->crop] ?? null;
         $routes = CropDossier::routes($dossier, FromReplay::KEY, $windows->standard);
-        $replay = array_map(static fn (array $record, array $route): array => ['ribbon' => $record['ribbon']] + $route, $dossier['record'], $routes);
+        $replay = array_map(
+            static fn (array $record, array $route): array => ['ribbon' => $record['ribbon']] + $route,
+            $dossier['record'],
+            $routes,
+        );
 
         return [
             'crop' => $windows->sheet($this->crop),
             'method' => $windows->method,
             'ruler' => $windows->ruler,
             'replay' => $replay,
-            'schools' => array_map(fn (string $school): array => $this->school($dossier, $school, $replay), array_values(array_diff(array_keys($dossier['schools']), [FromReplay::KEY]))),
+            'schools' => array_map(
+                fn (string $school): array => $this->school($dossier, $school, $replay),
+                array_values(array_diff(array_keys($dossier['schools']), [FromReplay::KEY])),
+            ),
             'choice' => $choice === null ? null : $this->choice($choice),
             'disagreements' => $windows->disagreements($this->crop),
             'standards' => $windows->standards(),
-            'varieties' => array_map(static fn (Variety $v): array => ['id' => $v->id, 'name' => $v->name, 'tags' => $v->tags], $windows->varieties($this->crop)),
+            'varieties' => array_map(
+                static fn (Variety $v): array => ['id' => $v->id, 'name' => $v->name, 'tags' => $v->tags],
+                $windows->varieties($this->crop),
+            ),
         ];
     }
 
@@ -74,7 +84,12 @@ class DossierResource extends JsonResource
     /** @return array{id: int, school: string, reason: string, by: string, at: string} */
     private function choice(CropChoice $choice): array
     {
-        return ['id' => $choice->id, 'school' => $choice->school, 'reason' => $choice->reason,
-            'by' => $choice->user->name ?? 'someone no longer here', 'at' => $choice->created_at->toIso8601String()];
+        return [
+            'id' => $choice->id,
+            'school' => $choice->school,
+            'reason' => $choice->reason,
+            'by' => $choice->user->name ?? 'someone no longer here',
+            'at' => $choice->created_at->toIso8601String(),
+        ];
     }
 }

@@ -26,7 +26,11 @@ final class PackedRibbon
         $most = max([0, ...array_map(static fn (array $counts): int => max([0, ...$counts]), array_values($ribbon['outcomes']))]);
         $width = $most < self::BASE ? 1 : 2;
 
-        return ['years' => $ribbon['years'], 'width' => $width, 'outcomes' => array_map(static fn (array $counts): string => self::runs($counts, $width), $ribbon['outcomes'])];
+        return [
+            'years' => $ribbon['years'],
+            'width' => $width,
+            'outcomes' => array_map(static fn (array $counts): string => self::runs($counts, $width), $ribbon['outcomes']),
+        ];
     }
 
     /** @param  list<int>  $counts */
@@ -37,7 +41,10 @@ final class PackedRibbon
         foreach ($counts as $i => $count) {
             $days++;
             if (($counts[$i + 1] ?? null) !== $count || $days === self::BASE - 1) {
-                $text .= ($width === 2 ? self::DIGITS[intdiv($count, self::BASE)] : '').self::DIGITS[$count % self::BASE].self::DIGITS[$days];
+                $text .=
+                    ($width === 2 ? self::DIGITS[intdiv($count, self::BASE)] : '').
+                    self::DIGITS[$count % self::BASE].
+                    self::DIGITS[$days];
                 $days = 0;
             }
         }

@@ -21,8 +21,13 @@ use InvalidArgumentException;
 final readonly class SowDayAsked
 {
     /** @param  Place  $place  at the site that is asked for */
-    private function __construct(public Place $place, public CoreCrop $crop, public Route $route, public YearDay $day, public float $standard)
-    {
+    private function __construct(
+        public Place $place,
+        public CoreCrop $crop,
+        public Route $route,
+        public YearDay $day,
+        public float $standard,
+    ) {
     }
 
     /**
@@ -33,7 +38,10 @@ final readonly class SowDayAsked
     public static function in(Request $request, Zone $zone, Crop $crop, ?Place $place): self
     {
         $question = WindowsAsked::in($request, $zone);
-        $asked = $request->validate(['route' => ['nullable', new Enum(Route::class)], 'on' => ['required', 'string', 'max:5']], ['on.required' => 'Say on which day of the year (“on”, MM-DD).']);
+        $asked = $request->validate(
+            ['route' => ['nullable', new Enum(Route::class)], 'on' => ['required', 'string', 'max:5']],
+            ['on.required' => 'Say on which day of the year (“on”, MM-DD).'],
+        );
         $place ??= abort(404, ZoneWindows::NOT_YET);
         try {
             $day = YearDay::fromIso($asked['on']);
@@ -44,6 +52,12 @@ final readonly class SowDayAsked
         $route = isset($asked['route']) ? Route::from($asked['route']) : $grown->routes[0];
         abort_unless(in_array($route, $grown->routes, true), 404, 'The crop is not grown in this way.');
 
-        return new self($place->at($question->site?->toCore() ?? $place->site()), $grown, $route, $day, ($question->standard ?? ProofStandard::from($zone->standard))->share());
+        return new self(
+            $place->at($question->site?->toCore() ?? $place->site()),
+            $grown,
+            $route,
+            $day,
+            ($question->standard ?? ProofStandard::from($zone->standard))->share(),
+        );
     }
 }

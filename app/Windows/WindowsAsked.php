@@ -31,6 +31,9 @@ final readonly class WindowsAsked
             throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
         }
 
-        return new self($site?->toCore() == Site::forZone($zone)[0] ? null : $site, isset($asked['standard']) ? ProofStandard::from($asked['standard']) : null);
+        return new self(
+            $site?->toCore() == Site::forZone($zone)[0] ? null : $site,
+            isset($asked['standard']) ? ProofStandard::from($asked['standard']) : null,
+        );
     }
 }

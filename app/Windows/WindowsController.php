@@ -41,10 +41,15 @@ class WindowsController
         $site = WindowsAsked::in($request, $zone)->site;
         $variety = $request->integer('variety');
         $place = $this->place($zone);
-        $grown = $variety === 0 ? ZoneCrops::of($zone)->crop($crop) : ZoneCrops::of($zone)->variety($crop->varieties()->find($variety) ?? abort(404, 'There is no such variety.'), $crop);
+        $grown =
+            $variety === 0
+                ? ZoneCrops::of($zone)->crop($crop)
+                : ZoneCrops::of($zone)->variety($crop->varieties()->find($variety) ?? abort(404, 'There is no such variety.'), $crop);
         $route = array_filter($grown->routes, static fn ($r): bool => $r->value === $request->query('route'));
 
-        return response()->json(['data' => CropRuns::of($place->at($site?->toCore() ?? $place->site()), $grown, array_values($route)[0] ?? $grown->routes[0])]);
+        return response()->json([
+            'data' => CropRuns::of($place->at($site?->toCore() ?? $place->site()), $grown, array_values($route)[0] ?? $grown->routes[0]),
+        ]);
     }
 
     /** The crop at every site, and its varieties, against the crop in open ground. */
@@ -52,7 +57,9 @@ class WindowsController
     {
         $standard = WindowsAsked::in($request, $zone)->standard ?? ProofStandard::from($zone->standard);
 
-        return response()->json(['data' => Results::of($this->place($zone), new ComparisonQuestion(ZoneCrops::of($zone)->crop($crop), $standard))]);
+        return response()->json([
+            'data' => Results::of($this->place($zone), new ComparisonQuestion(ZoneCrops::of($zone)->crop($crop), $standard)),
+        ]);
     }
 
     /** How many days a packet may promise, for what is sown on a day still to come to harvest; by the record. */
@@ -60,13 +67,25 @@ class WindowsController
     {
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
 
-        return response()->json(['data' => ['packet_days' => PacketDays::left(Replay::ofPlace($asked->place), $asked->crop, $asked->route, $asked->day, $asked->standard)]]);
+        return response()->json([
+            'data' => [
+                'packet_days' => PacketDays::left(
+                    Replay::ofPlace($asked->place),
+                    $asked->crop,
+                    $asked->route,
+                    $asked->day,
+                    $asked->standard,
+                ),
+            ],
+        ]);
     }
 
     /** What the second edition of the method moved, crop by crop. */
     public function methodChanges(Zone $zone): JsonResponse
     {
-        return response()->json(['data' => Results::of($this->place($zone), new MethodChangesQuestion(ProofStandard::from($zone->standard)))['changes']]);
+        return response()->json([
+            'data' => Results::of($this->place($zone), new MethodChangesQuestion(ProofStandard::from($zone->standard)))['changes'],
+        ]);
     }
 
     private function place(Zone $zone): Place
@@ -78,6 +97,7 @@ class WindowsController
     {
         $asked = WindowsAsked::in($request, $zone);
 
-        return ZoneWindows::of($zone, $asked->site, $asked->standard, $crop) ?? abort(404, $asked->site === null ? ZoneWindows::NOT_YET : 'The windows have not been computed for this site yet.');
+        return ZoneWindows::of($zone, $asked->site, $asked->standard, $crop) ??
+            abort(404, $asked->site === null ? ZoneWindows::NOT_YET : 'The windows have not been computed for this site yet.');
     }
 }

@@ -42,8 +42,19 @@ class WindowsResource extends JsonResource
             'family' => $sheet['family'],
             'kind' => $sheet['kind'],
             'school' => $sheet['school'],
-            'routes' => array_map(static fn (array $route): array => array_diff_key($route, ['derivation' => true, 'reasons' => true, 'evidence' => true, 'no_window' => true])
-                + ['best' => array_column($route['evidence'], 'span'), 'ribbon' => $byRecord && isset($ribbons[$route['route']]) ? PackedRibbon::of($ribbons[$route['route']]) : null, 'reasons' => $byRecord ? [] : $route['reasons']], $sheet['routes']),
+            'routes' => array_map(
+                static fn (array $route): array => array_diff_key($route, [
+                    'derivation' => true,
+                    'reasons' => true,
+                    'evidence' => true,
+                    'no_window' => true,
+                ]) + [
+                    'best' => array_column($route['evidence'], 'span'),
+                    'ribbon' => $byRecord && isset($ribbons[$route['route']]) ? PackedRibbon::of($ribbons[$route['route']]) : null,
+                    'reasons' => $byRecord ? [] : $route['reasons'],
+                ],
+                $sheet['routes'],
+            ),
         ];
     }
 }

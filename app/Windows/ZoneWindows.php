@@ -84,8 +84,18 @@ final readonly class ZoneWindows
         /** @var array<string, CropChoice> $choices */
         $choices = CropChoice::holdingIn($zone)->get()->keyBy('crop')->all();
 
-        return new self($zone->slug, (string) $computation->finished_at?->toIso8601String(), ['standard' => $standard->value] + $computation->method,
-            $computation->record, $ruler, $dossiers, $choices, self::byHand($zone, $choices), $standard, $zone->isStale());
+        return new self(
+            $zone->slug,
+            (string) $computation->finished_at?->toIso8601String(),
+            ['standard' => $standard->value] + $computation->method,
+            $computation->record,
+            $ruler,
+            $dossiers,
+            $choices,
+            self::byHand($zone, $choices),
+            $standard,
+            $zone->isStale(),
+        );
     }
 
     /**
@@ -96,7 +106,9 @@ final readonly class ZoneWindows
     {
         $slugs = array_keys(array_filter($choices, static fn (CropChoice $c): bool => $c->school === OwnDates::KEY));
 
-        return $slugs === [] ? [] : array_map(ZoneCrops::of($zone)->crop(...), CropModel::query()->whereIn('slug', $slugs)->get()->keyBy('slug')->all());
+        return $slugs === []
+            ? []
+            : array_map(ZoneCrops::of($zone)->crop(...), CropModel::query()->whereIn('slug', $slugs)->get()->keyBy('slug')->all());
     }
 
     /** @return string the school the calendar follows for a crop */
@@ -117,8 +129,12 @@ final readonly class ZoneWindows
             return [];
         }
 
-        return array_values(array_map(static fn (ProofStandard $s): string => $s->value,
-            array_filter(ProofStandard::cases(), fn (ProofStandard $s): bool => $s->canBeToldFrom($this->ruler['seasons']))));
+        return array_values(
+            array_map(
+                static fn (ProofStandard $s): string => $s->value,
+                array_filter(ProofStandard::cases(), fn (ProofStandard $s): bool => $s->canBeToldFrom($this->ruler['seasons'])),
+            ),
+        );
     }
 
     /** @return list<Words> where the record disagrees with dates that are not its own: of another school, or set by hand */
@@ -130,7 +146,10 @@ final readonly class ZoneWindows
         return match ($school) {
             FromReplay::KEY => [],
             OwnDates::KEY => CropDossier::disagreements($dossier, $this->choices[$crop]->ownDates()->dates),
-            default => CropDossier::disagreements($dossier, CropDossier::windowsOf(CropDossier::routes($dossier, $school, $this->standard))),
+            default => CropDossier::disagreements(
+                $dossier,
+                CropDossier::windowsOf(CropDossier::routes($dossier, $school, $this->standard)),
+            ),
         };
     }
 

@@ -36,7 +36,12 @@ final readonly class Boundary
     {
         $type = is_array($geometry) ? $geometry['type'] ?? null : null;
         $coordinates = is_array($geometry) ? $geometry['coordinates'] ?? null : null;
-        if (! in_array($type, ['Polygon', 'MultiPolygon'], true) || ! is_array($coordinates) || ! array_is_list($coordinates) || $coordinates === []) {
+        if (
+            ! in_array($type, ['Polygon', 'MultiPolygon'], true) ||
+            ! is_array($coordinates) ||
+            ! array_is_list($coordinates) ||
+            $coordinates === []
+        ) {
             throw new BoundaryRefused('its geometry is no Polygon or MultiPolygon with coordinates');
         }
         $polygons = [];
@@ -73,7 +78,18 @@ final readonly class Boundary
     public static function saved(array $geometry): self
     {
         // Whole degrees come back from JSON as integers.
-        return new self(array_map(static fn (array $rings): array => array_map(static fn (array $ring): array => array_map(static fn (array $corner): array => [(float) $corner[0], (float) $corner[1]], $ring), $rings), $geometry['type'] === 'Polygon' ? [$geometry['coordinates']] : $geometry['coordinates']));
+        return new self(
+            array_map(
+                static fn (array $rings): array => array_map(
+                    static fn (array $ring): array => array_map(
+                        static fn (array $corner): array => [(float) $corner[0], (float) $corner[1]],
+                        $ring,
+                    ),
+                    $rings,
+                ),
+                $geometry['type'] === 'Polygon' ? [$geometry['coordinates']] : $geometry['coordinates'],
+            ),
+        );
     }
 
     /** Whether a place lies in it; one on its edge may do either. */
@@ -117,7 +133,10 @@ final readonly class Boundary
         // A ring ends where it begins, so it is halved at the corner farthest from there.
         $far = 0;
         foreach ($ring as $i => $corner) {
-            if (hypot($corner[0] - $ring[0][0], $corner[1] - $ring[0][1]) > hypot($ring[$far][0] - $ring[0][0], $ring[$far][1] - $ring[0][1])) {
+            if (
+                hypot($corner[0] - $ring[0][0], $corner[1] - $ring[0][1]) >
+                hypot($ring[$far][0] - $ring[0][0], $ring[$far][1] - $ring[0][1])
+            ) {
                 $far = $i;
             }
         }
@@ -174,7 +193,9 @@ final readonly class Boundary
         foreach ($ring as $i => $corner) {
             [$longitude, $latitude] = is_array($corner) ? [$corner[0] ?? null, $corner[1] ?? null] : [null, null];
             if (! is_numeric($longitude) || ! is_numeric($latitude) || abs((float) $longitude) > 180 || abs((float) $latitude) > 90) {
-                throw new BoundaryRefused('corner '.($i + 1)." of {$where} is no longitude and latitude in degrees; GeoJSON gives the longitude first");
+                throw new BoundaryRefused(
+                    'corner '.($i + 1)." of {$where} is no longitude and latitude in degrees; GeoJSON gives the longitude first",
+                );
             }
             $corners[] = [(float) $longitude, (float) $latitude];
         }
@@ -216,7 +237,8 @@ final readonly class Boundary
      */
     private static function cross(array $a, array $b, array $c, array $d): bool
     {
-        $turn = static fn (array $p, array $q, array $r): int => (($q[0] - $p[0]) * ($r[1] - $p[1]) - ($q[1] - $p[1]) * ($r[0] - $p[0])) <=> 0.0;
+        $turn = static fn (array $p, array $q, array $r): int => ($q[0] - $p[0]) * ($r[1] - $p[1]) - ($q[1] - $p[1]) * ($r[0] - $p[0]) <=>
+            0.0;
 
         return $turn($a, $b, $c) * $turn($a, $b, $d) < 0 && $turn($c, $d, $a) * $turn($c, $d, $b) < 0;
     }
@@ -228,7 +250,7 @@ final readonly class Boundary
         $inside = false;
         for ($i = 1, $n = count($ring); $i < $n; $i++) {
             [[$x1, $y1], [$x2, $y2]] = [$ring[$i - 1], $ring[$i]];
-            if (($y1 > $latitude) !== ($y2 > $latitude) && $longitude < $x1 + ($latitude - $y1) / ($y2 - $y1) * ($x2 - $x1)) {
+            if ($y1 > $latitude !== $y2 > $latitude && $longitude < $x1 + (($latitude - $y1) / ($y2 - $y1)) * ($x2 - $x1)) {
                 $inside = ! $inside;
             }
         }

@@ -17,14 +17,35 @@ class BoundaryController
     {
         $boundaries = ZoneBoundary::byZone();
 
-        return response()->json(['data' => array_values(Zone::query()->orderBy('name')->get()->map(static fn (Zone $z): array => ['zone' => $z->slug, 'name' => $z->name, 'longitude' => $z->longitude, 'latitude' => $z->latitude,
-            'rings' => isset($boundaries[$z->id]) ? $boundaries[$z->id]->drawn() : []])->all())]);
+        return response()->json([
+            'data' => array_values(
+                Zone::query()
+                    ->orderBy('name')
+                    ->get()
+                    ->map(
+                        static fn (Zone $z): array => [
+                            'zone' => $z->slug,
+                            'name' => $z->name,
+                            'longitude' => $z->longitude,
+                            'latitude' => $z->latitude,
+                            'rings' => isset($boundaries[$z->id]) ? $boundaries[$z->id]->drawn() : [],
+                        ],
+                    )
+                    ->all(),
+            ),
+        ]);
     }
 
     public function store(Request $request, SaveBoundaries $save): JsonResponse
     {
         Gate::authorize('create', Zone::class);
-        $request->validate(['file' => ['required', 'file', 'max:'.self::MOST_KIB]], ['file.required' => 'Choose a GeoJSON file.', 'file.max' => 'The file is larger than 4 MiB. Simplify the boundaries before you export them.']);
+        $request->validate(
+            ['file' => ['required', 'file', 'max:'.self::MOST_KIB]],
+            [
+                'file.required' => 'Choose a GeoJSON file.',
+                'file.max' => 'The file is larger than 4 MiB. Simplify the boundaries before you export them.',
+            ],
+        );
         try {
             $save->execute((string) $request->file('file')?->get(), $request->user());
         } catch (BoundaryRefused $why) {

@@ -9,7 +9,9 @@ final class CancelComputation
 {
     public function execute(Computation $computation): Computation
     {
-        Computation::query()->whereKey($computation->id)->whereIn('state', [ComputationState::Queued, ComputationState::Running])
+        Computation::query()
+            ->whereKey($computation->id)
+            ->whereIn('state', [ComputationState::Queued, ComputationState::Running])
             ->update(['state' => ComputationState::Cancelled, 'step' => 'cancelled', 'finished_at' => now()]);
 
         return $computation->refresh();

@@ -19,7 +19,11 @@ final class ChooseMethod
     public function execute(Zone $zone, ProofStandard $standard, LightSchool $light, int $version, User $user): Computation
     {
         return DB::transaction(function () use ($zone, $standard, $light, $version, $user): Computation {
-            $change = $zone->editedAt($version, $user, static fn (Zone $z) => $z->update(['standard' => $standard->value, 'light' => $light->value]));
+            $change = $zone->editedAt(
+                $version,
+                $user,
+                static fn (Zone $z) => $z->update(['standard' => $standard->value, 'light' => $light->value]),
+            );
 
             return $this->queue->changed($zone, $user, $change);
         });

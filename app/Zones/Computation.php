@@ -44,7 +44,15 @@ class Computation extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['state' => ComputationState::class, 'method' => 'array', 'record' => 'array', 'sheet_hashes' => 'array', 'input_revision' => 'integer', 'attempts' => 'integer', 'finished_at' => 'datetime'];
+    protected $casts = [
+        'state' => ComputationState::class,
+        'method' => 'array',
+        'record' => 'array',
+        'sheet_hashes' => 'array',
+        'input_revision' => 'integer',
+        'attempts' => 'integer',
+        'finished_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Zone, $this> */
     public function zone(): BelongsTo
@@ -64,7 +72,12 @@ class Computation extends Model
      */
     public static function currentOf(Zone $zone, ?Site $site): ?self
     {
-        $of = static fn (?int $siteId): ?self => self::query()->where('zone_id', $zone->id)->where('site_id', $siteId)->where('state', ComputationState::Done)->latest('id')->first();
+        $of = static fn (?int $siteId): ?self => self::query()
+            ->where('zone_id', $zone->id)
+            ->where('site_id', $siteId)
+            ->where('state', ComputationState::Done)
+            ->latest('id')
+            ->first();
         $open = $of(null);
         if ($site === null || $open === null) {
             return $open;

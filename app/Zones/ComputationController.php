@@ -27,10 +27,13 @@ class ComputationController
         if ($zone->stations()->whereNotNull('record_id')->doesntExist()) {
             throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
         }
-        $site = $siteId === null ? null : (Site::seenIn($zone)->find((int) $siteId)
-            ?? throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']));
+        $site =
+            $siteId === null
+                ? null
+                : Site::seenIn($zone)->find((int) $siteId) ??
+                    throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
 
-        return (new ComputationResource($queue->execute($zone, $request->user(), null, $site)))->response()->setStatusCode(202);
+        return new ComputationResource($queue->execute($zone, $request->user(), null, $site))->response()->setStatusCode(202);
     }
 
     public function destroy(Computation $computation, CancelComputation $cancel): ComputationResource

@@ -9,6 +9,12 @@ final class Coordinates
 {
     public static function inWords(float $latitude, float $longitude): string
     {
-        return round(abs($latitude), 2).'° '.($latitude < 0 ? 'S' : 'N').', '.round(abs($longitude), 2).'° '.($longitude < 0 ? 'W' : 'E');
+        return round(abs($latitude), 2).
+            '° '.
+            ($latitude < 0 ? 'S' : 'N').
+            ', '.
+            round(abs($longitude), 2).
+            '° '.
+            ($longitude < 0 ? 'W' : 'E');
     }
 }

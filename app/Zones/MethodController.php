@@ -18,9 +18,21 @@ class MethodController
     public function update(Request $request, Zone $zone, ChooseMethod $choose): JsonResponse
     {
         Gate::authorize('update', $zone);
-        $method = $request->validate(['standard' => ['required', new Enum(ProofStandard::class)], 'light' => ['required', new Enum(LightSchool::class)]]);
+        $method = $request->validate([
+            'standard' => ['required', new Enum(ProofStandard::class)],
+            'light' => ['required', new Enum(LightSchool::class)],
+        ]);
 
-        return (new ComputationResource($choose->execute($zone, ProofStandard::from($method['standard']), LightSchool::from($method['light']), VersionedRequest::of($request), $request->user())))
-            ->response()->setStatusCode(202);
+        return new ComputationResource(
+            $choose->execute(
+                $zone,
+                ProofStandard::from($method['standard']),
+                LightSchool::from($method['light']),
+                VersionedRequest::of($request),
+                $request->user(),
+            ),
+        )
+            ->response()
+            ->setStatusCode(202);
     }
 }

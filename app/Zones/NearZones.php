@@ -36,10 +36,23 @@ final class NearZones
             $higher = $heightM === null ? null : $heightM - $zone->height_m;
             $inside = isset($boundaries[$zone->id]) && $boundaries[$zone->id]->contains($latitude, $longitude);
             if ($inside || $km <= self::FARTHEST_KM) {
-                $near[] = ['zone' => $zone, 'km' => $km, 'height_m' => $higher, 'counted_km' => $km + abs($higher ?? 0) / 100 * self::KM_PER_100_M, 'inside' => $inside];
+                $near[] = [
+                    'zone' => $zone,
+                    'km' => $km,
+                    'height_m' => $higher,
+                    'counted_km' => $km + (abs($higher ?? 0) / 100) * self::KM_PER_100_M,
+                    'inside' => $inside,
+                ];
             }
         }
-        usort($near, static fn (array $a, array $b): int => [! $a['inside'], $a['counted_km'], $a['zone']->id] <=> [! $b['inside'], $b['counted_km'], $b['zone']->id]);
+        usort(
+            $near,
+            static fn (array $a, array $b): int => [! $a['inside'], $a['counted_km'], $a['zone']->id] <=> [
+                ! $b['inside'],
+                $b['counted_km'],
+                $b['zone']->id,
+            ],
+        );
 
         return $near;
     }
@@ -50,6 +63,8 @@ final class NearZones
      */
     public static function isBetween(array $near): bool
     {
-        return count($near) > 1 && $near[0]['inside'] === $near[1]['inside'] && $near[1]['counted_km'] <= self::BETWEEN * max(1.0, $near[0]['counted_km']);
+        return count($near) > 1 &&
+            $near[0]['inside'] === $near[1]['inside'] &&
+            $near[1]['counted_km'] <= self::BETWEEN * max(1.0, $near[0]['counted_km']);
     }
 }

@@ -20,8 +20,15 @@ final class QueueComputation
     {
         return DB::transaction(function () use ($zone, $user, $import, $site, $cause): Computation {
             Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
-            $waiting = $import !== null ? null : Computation::query()->where('zone_id', $zone->id)->where('site_id', $site?->id)
-                ->whereNull('record_import_id')->where('state', ComputationState::Queued)->first();
+            $waiting =
+                $import !== null
+                    ? null
+                    : Computation::query()
+                        ->where('zone_id', $zone->id)
+                        ->where('site_id', $site?->id)
+                        ->whereNull('record_import_id')
+                        ->where('state', ComputationState::Queued)
+                        ->first();
             if ($waiting !== null) {
                 return $waiting;
             }

@@ -20,24 +20,39 @@ final class SaveBoundaries
         $file = json_decode($text, true, 16);
         $features = is_array($file) ? (($file['type'] ?? null) === 'Feature' ? [$file] : $file['features'] ?? null) : null;
         if (! is_array($features) || ! array_is_list($features) || $features === []) {
-            throw new BoundaryRefused('The file is no GeoJSON with features. Export the boundaries as a FeatureCollection in degrees (WGS 84).');
+            throw new BoundaryRefused(
+                'The file is no GeoJSON with features. Export the boundaries as a FeatureCollection in degrees (WGS 84).',
+            );
         }
         $zones = Zone::query()->get();
         $found = [];
         $wrong = [];
         foreach ($features as $i => $feature) {
-            $named = is_array($feature) && is_array($feature['properties'] ?? null) ? $feature['properties']['zone'] ?? $feature['properties']['name'] ?? null : null;
-            $zone = is_string($named) ? $zones->first(static fn (Zone $z): bool => $z->slug === $named || mb_strtolower($z->name) === mb_strtolower($named)) : null;
+            $named =
+                is_array($feature) && is_array($feature['properties'] ?? null)
+                    ? $feature['properties']['zone'] ?? ($feature['properties']['name'] ?? null)
+                    : null;
+            $zone = is_string($named)
+                ? $zones->first(static fn (Zone $z): bool => $z->slug === $named || mb_strtolower($z->name) === mb_strtolower($named))
+                : null;
             try {
                 if ($zone === null) {
-                    throw new BoundaryRefused(is_string($named) ? "no zone is called “{$named}”" : 'it does not say which zone it is of: give it a property “zone” with the zone’s name');
+                    throw new BoundaryRefused(
+                        is_string($named)
+                            ? "no zone is called “{$named}”"
+                            : 'it does not say which zone it is of: give it a property “zone” with the zone’s name',
+                    );
                 }
                 if (isset($found[$zone->id])) {
                     throw new BoundaryRefused("{$zone->name} has another one before it; make them one MultiPolygon");
                 }
                 $boundary = Boundary::fromGeoJson($feature['geometry'] ?? null);
                 if (! $boundary->contains($zone->latitude, $zone->longitude)) {
-                    throw new BoundaryRefused("the position of {$zone->name} (".Coordinates::inWords($zone->latitude, $zone->longitude).') lies outside of it');
+                    throw new BoundaryRefused(
+                        "the position of {$zone->name} (".
+                            Coordinates::inWords($zone->latitude, $zone->longitude).
+                            ') lies outside of it',
+                    );
                 }
                 $found[$zone->id] = [$zone, $boundary];
             } catch (BoundaryRefused $why) {
@@ -52,7 +67,7 @@ final class SaveBoundaries
             foreach ($found as [$zone, $boundary]) {
                 ZoneBoundary::query()->create(['zone_id' => $zone->id, 'geometry' => $boundary->toGeoJson(), 'author' => $user->name]);
             }
-            event(new BoundariesChanged);
+            event(new BoundariesChanged());
 
             return array_values(array_map(static fn (array $f): string => $f[0]->name, $found));
         });

@@ -49,7 +49,11 @@ final class SaveZone
                 $z->update(array_diff_key($values, ['settlements' => true]));
                 self::settle($z, $values['settlements']);
             });
-            if ($change !== null && array_intersect_key($change->fields, array_flip(self::COMPUTED_FROM)) !== [] && $zone->stations()->whereNotNull('record_id')->exists()) {
+            if (
+                $change !== null &&
+                array_intersect_key($change->fields, array_flip(self::COMPUTED_FROM)) !== [] &&
+                $zone->stations()->whereNotNull('record_id')->exists()
+            ) {
                 $this->queue->changed($zone, $user, $change);
             }
         });
@@ -61,10 +65,11 @@ final class SaveZone
     private static function settle(Zone $zone, array $settlements): void
     {
         $zone->settlements()->delete();
-        $zone->settlements()->createMany(array_map(
-            static fn (array $s): array => ['name' => $s['name'], 'postcode' => $s['postcode'] ?? null],
-            $settlements,
-        ));
+        $zone
+            ->settlements()
+            ->createMany(
+                array_map(static fn (array $s): array => ['name' => $s['name'], 'postcode' => $s['postcode'] ?? null], $settlements),
+            );
     }
 
     private static function freeSlug(string $name): string

@@ -14,7 +14,11 @@ final class TurnDays
         foreach (Zone::query()->orderBy('id')->get() as $zone) {
             $today = $zone->today()->iso();
             // The demonstration's clock goes back too, so it is another day that counts, not a later one.
-            $first = Zone::query()->whereKey($zone->id)->where(static fn ($q) => $q->whereNull('begun_day')->orWhere('begun_day', '!=', $today))->toBase()->update(['begun_day' => $today]);
+            $first = Zone::query()
+                ->whereKey($zone->id)
+                ->where(static fn ($q) => $q->whereNull('begun_day')->orWhere('begun_day', '!=', $today))
+                ->toBase()
+                ->update(['begun_day' => $today]);
             if ($first === 1) {
                 event(new DayTurned($zone->id));
                 $turned++;

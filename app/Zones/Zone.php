@@ -48,7 +48,14 @@ class Zone extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['latitude' => 'float', 'longitude' => 'float', 'height_m' => 'integer', 'years' => 'integer', 'input_revision' => 'integer', 'version' => 'integer'];
+    protected $casts = [
+        'latitude' => 'float',
+        'longitude' => 'float',
+        'height_m' => 'integer',
+        'years' => 'integer',
+        'input_revision' => 'integer',
+        'version' => 'integer',
+    ];
 
     public function getRouteKeyName(): string
     {
@@ -91,7 +98,10 @@ class Zone extends Model
     /** @return HasOne<Computation, $this> the latest that came to an end: what the screens show */
     public function currentComputation(): HasOne
     {
-        return $this->hasOne(Computation::class)->ofMany(['id' => 'max'], static fn ($query) => $query->where('state', ComputationState::Done)->whereNull('site_id'));
+        return $this->hasOne(Computation::class)->ofMany(
+            ['id' => 'max'],
+            static fn ($query) => $query->where('state', ComputationState::Done)->whereNull('site_id'),
+        );
     }
 
     /**
@@ -102,16 +112,25 @@ class Zone extends Model
     {
         $current = $this->currentComputation;
 
-        return $current === null || $current->input_revision < $this->input_revision
-            || Computation::query()->where('zone_id', $this->id)->whereNull('site_id')->whereIn('state', [ComputationState::Queued, ComputationState::Running])->exists();
+        return $current === null ||
+            $current->input_revision < $this->input_revision ||
+            Computation::query()
+                ->where('zone_id', $this->id)
+                ->whereNull('site_id')
+                ->whereIn('state', [ComputationState::Queued, ComputationState::Running])
+                ->exists();
     }
 
     /** @return array<string, mixed> */
     public function editedFields(): array
     {
-        return ['settlements' => array_map(static fn (Settlement $s): array => $s->toArray(), array_values($this->settlements()->get()->all())),
-            'stations' => array_map(static fn (Station $s): array => $s->only(['id', 'name', 'height_m', 'lapse', 'matched']), array_values($this->stations()->get()->all()))]
-            + $this->only(['name', 'district', 'latitude', 'longitude', 'height_m', 'time_zone', 'standard', 'light', 'years']);
+        return [
+            'settlements' => array_map(static fn (Settlement $s): array => $s->toArray(), array_values($this->settlements()->get()->all())),
+            'stations' => array_map(
+                static fn (Station $s): array => $s->only(['id', 'name', 'height_m', 'lapse', 'matched']),
+                array_values($this->stations()->get()->all()),
+            ),
+        ] + $this->only(['name', 'district', 'latitude', 'longitude', 'height_m', 'time_zone', 'standard', 'light', 'years']);
     }
 
     /** @return HasMany<Edition, $this> */
@@ -126,7 +145,10 @@ class Zone extends Model
     /** @return HasOne<Edition, $this> the one gardeners read: the latest in force that was not withdrawn; where all were, the latest with its notice */
     public function currentEdition(): HasOne
     {
-        return $this->hasOne(Edition::class)->ofMany(['standing' => 'max', 'number' => 'max'], static fn ($query) => $query->whereNotNull('in_force_at'));
+        return $this->hasOne(Edition::class)->ofMany(
+            ['standing' => 'max', 'number' => 'max'],
+            static fn ($query) => $query->whereNotNull('in_force_at'),
+        );
     }
 
     /** Its day, which begins and ends elsewhere at other hours. */

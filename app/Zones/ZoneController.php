@@ -17,7 +17,7 @@ class ZoneController
 
     public function store(ZoneRequest $request, SaveZone $save): JsonResponse
     {
-        return (new ZoneResource($save->create($request->values())->load(ZoneResource::RELATIONS)))->response()->setStatusCode(201);
+        return new ZoneResource($save->create($request->values())->load(ZoneResource::RELATIONS))->response()->setStatusCode(201);
     }
 
     public function show(Zone $zone): ZoneResource
@@ -27,6 +27,8 @@ class ZoneController
 
     public function update(ZoneRequest $request, Zone $zone, SaveZone $save): ZoneResource
     {
-        return new ZoneResource($save->edit($zone, $request->values(), VersionedRequest::of($request), $request->user())->load(ZoneResource::RELATIONS));
+        return new ZoneResource(
+            $save->edit($zone, $request->values(), VersionedRequest::of($request), $request->user())->load(ZoneResource::RELATIONS),
+        );
     }
 }

@@ -28,8 +28,13 @@ class ZoneRequest extends FormRequest
         $zone = $this->route('zone');
 
         return [
-            'name' => ['required', 'string', 'max:80', 'regex:/\pL/u',
-                (new Unique('zones', 'name'))->ignore($zone instanceof Zone ? $zone->id : null)],
+            'name' => [
+                'required',
+                'string',
+                'max:80',
+                'regex:/\pL/u',
+                new Unique('zones', 'name')->ignore($zone instanceof Zone ? $zone->id : null),
+            ],
             'district' => ['required', 'string', 'max:80'],
             'latitude' => ['required', 'numeric', 'between:-90,90'],
             'longitude' => ['required', 'numeric', 'between:-180,180'],
@@ -45,25 +50,47 @@ class ZoneRequest extends FormRequest
     /** @return list<Closure(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if ($validator->errors()->isNotEmpty() || $this->boolean('far_off')) {
-                return;
-            }
-            $place = ['latitude' => (float) $this->input('latitude'), 'longitude' => (float) $this->input('longitude')];
-            $zone = $this->route('zone');
-            if ($zone instanceof Zone && $zone->latitude === $place['latitude'] && $zone->longitude === $place['longitude']) {
-                return;
-            }
-            $others = Zone::query()->when($zone instanceof Zone, static fn ($q) => $q->whereKeyNot($zone->id))->get();
-            $nearest = $others->sortBy(static fn (Zone $z): float => GreatCircle::kilometres($z->latitude, $z->longitude, $place['latitude'], $place['longitude']))->first();
-            if ($nearest !== null) {
-                $far = GreatCircle::kilometres($nearest->latitude, $nearest->longitude, $place['latitude'], $place['longitude']);
-                if ($far > self::FAR_KM) {
-                    $validator->errors()->add('far_off', Coordinates::inWords($place['latitude'], $place['longitude']).' is '.number_format(round($far, -1), 0, '.', ' ')
-                        ." km from the nearest other zone, {$nearest->name} (".Coordinates::inWords($nearest->latitude, $nearest->longitude).'). Check the signs; if it is right, confirm it.');
+        return [
+            function (Validator $validator): void {
+                if ($validator->errors()->isNotEmpty() || $this->boolean('far_off')) {
+                    return;
                 }
-            }
-        }];
+                $place = ['latitude' => (float) $this->input('latitude'), 'longitude' => (float) $this->input('longitude')];
+                $zone = $this->route('zone');
+                if ($zone instanceof Zone && $zone->latitude === $place['latitude'] && $zone->longitude === $place['longitude']) {
+                    return;
+                }
+                $others = Zone::query()
+                    ->when($zone instanceof Zone, static fn($q) => $q->whereKeyNot($zone->id))
+                    ->get();
+                $nearest = $others
+                    ->sortBy(
+                        static fn(Zone $z): float => GreatCircle::kilometres(
+                            $z->latitude,
+                            $z->longitude,
+                            $place['latitude'],
+                            $place['longitude'],
+                        ),
+                    )
+                    ->first();
+                if ($nearest !== null) {
+                    $far = GreatCircle::kilometres($nearest->latitude, $nearest->longitude, $place['latitude'], $place['longitude']);
+                    if ($far > self::FAR_KM) {
+                        $validator
+                            ->errors()
+                            ->add(
+                                'far_off',
+                                Coordinates::inWords($place['latitude'], $place['longitude']) .
+                                    ' is ' .
+                                    number_format(round($far, -1), 0, '.', ' ') .
+                                    " km from the nearest other zone, {$nearest->name} (" .
+                                    Coordinates::inWords($nearest->latitude, $nearest->longitude) .
+                                    '). Check the signs; if it is right, confirm it.',
+                            );
+                    }
+                }
+            },
+        ];
     }
 
     /** @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone?: string|null, settlements: list<array{name: string, postcode?: string|null}>} */
@@ -71,8 +98,12 @@ class ZoneRequest extends FormRequest
     {
         $values = array_diff_key($this->validated(), ['far_off' => true]);
 
-        return ['latitude' => (float) $values['latitude'], 'longitude' => (float) $values['longitude'], 'height_m' => (int) $values['height_m'],
-            'settlements' => array_values($values['settlements'])] + $values;
+        return [
+            'latitude' => (float) $values['latitude'],
+            'longitude' => (float) $values['longitude'],
+            'height_m' => (int) $values['height_m'],
+            'settlements' => array_values($values['settlements']),
+        ] + $values;
     }
 
     /** @return array<string, string> */

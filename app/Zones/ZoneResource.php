@@ -14,7 +14,14 @@ use Illuminate\Http\Resources\Json\JsonResource;
 class ZoneResource extends JsonResource
 {
     /** What has to be loaded with a zone for its resource. */
-    public const RELATIONS = ['settlements', 'stations:id,zone_id,rank,name,record_id', 'stations.record:id,station_id,first_day,last_day,checksum', 'currentEdition', 'latestComputation', 'currentComputation'];
+    public const RELATIONS = [
+        'settlements',
+        'stations:id,zone_id,rank,name,record_id',
+        'stations.record:id,station_id,first_day,last_day,checksum',
+        'currentEdition',
+        'latestComputation',
+        'currentComputation',
+    ];
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
@@ -50,11 +57,13 @@ class ZoneResource extends JsonResource
         $stations = $zone->stations->whereNotNull('record');
         $primary = $stations->first()?->record;
 
-        return $primary === null ? null : [
-            'station' => $stations->implode('name', ', '),
-            'first' => (string) $stations->min(static fn (Station $s): ?string => $s->record?->first_day->format('Y-m-d')),
-            'last' => (string) $stations->max(static fn (Station $s): ?string => $s->record?->last_day->format('Y-m-d')),
-            'checksum' => $primary->checksum,
-        ];
+        return $primary === null
+            ? null
+            : [
+                'station' => $stations->implode('name', ', '),
+                'first' => (string) $stations->min(static fn (Station $s): ?string => $s->record?->first_day->format('Y-m-d')),
+                'last' => (string) $stations->max(static fn (Station $s): ?string => $s->record?->last_day->format('Y-m-d')),
+                'checksum' => $primary->checksum,
+            ];
     }
 }

@@ -30,14 +30,62 @@ use PhpToken;
 final class Mutants
 {
     private const SWAPPED = [
-        '<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '===' => '!==', '!==' => '===', '==' => '!=', '!=' => '==',
-        '+' => '-', '-' => '+', '*' => '/', '/' => '*', '%' => '*', '+=' => '-=', '-=' => '+=', '*=' => '/=', '/=' => '*=',
-        '++' => '--', '--' => '++', '&&' => '||', '||' => '&&', '!' => '', 'true' => 'false', 'false' => 'true',
-        'min' => 'max', 'max' => 'min', 'floor' => 'ceil', 'ceil' => 'floor', 'continue' => 'break', 'break' => 'continue',
+        '<' => '<=',
+        '<=' => '<',
+        '>' => '>=',
+        '>=' => '>',
+        '===' => '!==',
+        '!==' => '===',
+        '==' => '!=',
+        '!=' => '==',
+        '+' => '-',
+        '-' => '+',
+        '*' => '/',
+        '/' => '*',
+        '%' => '*',
+        '+=' => '-=',
+        '-=' => '+=',
+        '*=' => '/=',
+        '/=' => '*=',
+        '++' => '--',
+        '--' => '++',
+        '&&' => '||',
+        '||' => '&&',
+        '!' => '',
+        'true' => 'false',
+        'false' => 'true',
+        'min' => 'max',
+        'max' => 'min',
+        'floor' => 'ceil',
+        'ceil' => 'floor',
+        'continue' => 'break',
+        'break' => 'continue',
     ];
 
     /** A sign before which stands one of these is of a number, not between two. */
-    private const BEFORE_SIGN = ['(', '[', ',', '=', '=>', 'return', '?', ':', '<', '<=', '>', '>=', '+', '-', '*', '/', '...', '&&', '||', '??', 'case'];
+    private const BEFORE_SIGN = [
+        '(',
+        '[',
+        ',',
+        '=',
+        '=>',
+        'return',
+        '?',
+        ':',
+        '<',
+        '<=',
+        '>',
+        '>=',
+        '+',
+        '-',
+        '*',
+        '/',
+        '...',
+        '&&',
+        '||',
+        '??',
+        'case',
+    ];
 
     /** @return list<Mutant> in the order of the file */
     public static function of(string $source, string $folder): array
@@ -51,13 +99,17 @@ final class Mutants
             }
             $changed = $before === 'strict_types' || self::isName($tokens, $i, $before) ? null : self::changed($token, $before);
             // A declare() is a number after a name and a sign: it stays.
-            if ($changed !== null && ! self::isDeclaration($tokens, $i)) {
-                $mutants[] = ['line' => $token->line, 'change' => trim("{$token->text} becomes {$changed}"), 'code' => self::with($tokens, $i, $changed, $folder)];
+            if ($changed !== null && !self::isDeclaration($tokens, $i)) {
+                $mutants[] = [
+                    'line' => $token->line,
+                    'change' => trim("{$token->text} becomes {$changed}"),
+                    'code' => self::with($tokens, $i, $changed, $folder),
+                ];
             }
             $before = $token->text;
         }
         array_push($mutants, ...self::ofWholes($source, $folder));
-        usort($mutants, static fn (array $a, array $b): int => $a['line'] <=> $b['line']);
+        usort($mutants, static fn(array $a, array $b): int => $a['line'] <=> $b['line']);
 
         return $mutants;
     }
@@ -65,20 +117,27 @@ final class Mutants
     /** @return list<Mutant> of expressions and statements */
     private static function ofWholes(string $source, string $folder): array
     {
-        $statements = (new ParserFactory)->createForHostVersion()->parse($source) ?? [];
-        $traverser = new NodeTraverser(new ParentConnectingVisitor);
+        $statements = new ParserFactory()->createForHostVersion()->parse($source) ?? [];
+        $traverser = new NodeTraverser(new ParentConnectingVisitor());
         $traverser->traverse($statements);
-        $text = static fn (Node $node): string => substr($source, $node->getStartFilePos(), $node->getEndFilePos() - $node->getStartFilePos() + 1);
+        $text = static fn(Node $node): string => substr(
+            $source,
+            $node->getStartFilePos(),
+            $node->getEndFilePos() - $node->getStartFilePos() + 1,
+        );
         $mutants = [];
-        foreach ((new NodeFinder)->find($statements, static fn (Node $node): bool => true) as $node) {
+        foreach (new NodeFinder()->find($statements, static fn(Node $node): bool => true) as $node) {
             $to = self::whole($node, $text);
             if ($to === null) {
                 continue;
             }
             [$from, $end] = [$node->getStartFilePos(), $node->getEndFilePos() + 1];
-            $short = static fn (string $code): string => mb_strimwidth((string) preg_replace('/\s+/', ' ', $code), 0, 60, '…');
-            $mutants[] = ['line' => $node->getStartLine(), 'change' => $short($text($node)).' becomes '.($to === '' ? 'nothing' : $short($to)),
-                'code' => self::here(substr($source, 0, $from).$to.substr($source, $end), $folder)];
+            $short = static fn(string $code): string => mb_strimwidth((string) preg_replace('/\s+/', ' ', $code), 0, 60, '…');
+            $mutants[] = [
+                'line' => $node->getStartLine(),
+                'change' => $short($text($node)) . ' becomes ' . ($to === '' ? 'nothing' : $short($to)),
+                'code' => self::here(substr($source, 0, $from) . $to . substr($source, $end), $folder),
+            ];
         }
 
         return $mutants;
@@ -91,22 +150,28 @@ final class Mutants
     private static function whole(Node $node, callable $text): ?string
     {
         return match (true) {
-            $node instanceof Coalesce => '('.$text($node->right).')',
+            $node instanceof Coalesce => '(' . $text($node->right) . ')',
             $node instanceof Ternary && $node->if !== null => "({$text($node->cond)} ? {$text($node->else)} : {$text($node->if)})",
             $node instanceof Return_ && $node->expr !== null => self::returned($node, $text($node->expr)),
-            $node instanceof Expression && ($node->expr instanceof FuncCall || $node->expr instanceof MethodCall || $node->expr instanceof StaticCall) => '',
+            $node instanceof Expression &&
+                ($node->expr instanceof FuncCall || $node->expr instanceof MethodCall || $node->expr instanceof StaticCall)
+                => '',
             default => null,
         };
     }
 
     private static function returned(Return_ $return, string $value): ?string
     {
-        for ($function = $return; $function !== null && ! $function instanceof FunctionLike; $function = $function->getAttribute('parent'));
+        for (
+            $function = $return;
+            $function !== null && !($function instanceof FunctionLike);
+            $function = $function->getAttribute('parent')
+        );
         $type = $function?->getReturnType();
 
         return match (true) {
             $type instanceof NullableType => $value === 'null' ? null : 'return null;',
-            ! $type instanceof Identifier => null,
+            !($type instanceof Identifier) => null,
             $type->name === 'int', $type->name === 'float' => "return 1 + ({$value});",
             $type->name === 'bool' => "return ! ({$value});",
             $type->name === 'array' => $value === '[]' ? null : 'return [];',

@@ -11,7 +11,29 @@ use PHPat\Test\PHPat;
 /** The house has one direction: a room uses only the rooms above it, and the core nothing but PHP and itself. */
 final class RoomRules
 {
-    private const ROOMS = ['Record', 'Words', 'Climate', 'Sun', 'Soil', 'Crop', 'Place', 'Replay', 'Window', 'Season', 'Succession', 'Ground', 'Trial', 'Indicator', 'Log', 'Calendar', 'Messages', 'Tables', 'Stations', 'Publishing', 'CommandLine'];
+    private const ROOMS = [
+        'Record',
+        'Words',
+        'Climate',
+        'Sun',
+        'Soil',
+        'Crop',
+        'Place',
+        'Replay',
+        'Window',
+        'Season',
+        'Succession',
+        'Ground',
+        'Trial',
+        'Indicator',
+        'Log',
+        'Calendar',
+        'Messages',
+        'Tables',
+        'Stations',
+        'Publishing',
+        'CommandLine',
+    ];
 
     /** @return iterable<string, Rule> */
     public function test_a_room_uses_only_rooms_above_it(): iterable
@@ -21,7 +43,8 @@ final class RoomRules
             if ($below !== []) {
                 yield $room => PHPat::rule()
                     ->classes(Selector::inNamespace("Anthesis\\{$room}"))
-                    ->shouldNot()->dependOn()
+                    ->shouldNot()
+                    ->dependOn()
                     ->classes(...array_map(static fn (string $r) => Selector::inNamespace("Anthesis\\{$r}"), $below))
                     ->because("{$room} stands above ".implode(', ', $below));
             }
@@ -32,8 +55,14 @@ final class RoomRules
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Anthesis'))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::inNamespace('Symfony'), Selector::inNamespace('Laravel'))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(
+                Selector::inNamespace('App'),
+                Selector::inNamespace('Illuminate'),
+                Selector::inNamespace('Symfony'),
+                Selector::inNamespace('Laravel'),
+            )
             ->because('the core is plain PHP');
     }
 }

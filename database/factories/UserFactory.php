@@ -20,7 +20,12 @@ final class UserFactory extends Factory
     /** @return array<string, mixed> */
     public function definition(): array
     {
-        return ['name' => 'Educator', 'email' => uniqid().'@kestrel.example', 'role' => Role::Educator, 'password' => 'a good long password'];
+        return [
+            'name' => 'Educator',
+            'email' => uniqid().'@kestrel.example',
+            'role' => Role::Educator,
+            'password' => 'a good long password',
+        ];
     }
 
     public function as(Role $role): self

@@ -25,10 +25,11 @@ final class ZoneFactory extends Factory
 
     public function configure(): self
     {
-        return $this->afterCreating(static fn (Zone $zone) => $zone->settlements()->createMany([
-            ['name' => 'Port Ilvane', 'postcode' => '70110'],
-            ['name' => 'Fennick', 'postcode' => null],
-        ]));
+        return $this->afterCreating(
+            static fn (Zone $zone) => $zone
+                ->settlements()
+                ->createMany([['name' => 'Port Ilvane', 'postcode' => '70110'], ['name' => 'Fennick', 'postcode' => null]]),
+        );
     }
 
     public function named(string $name): self

@@ -116,7 +116,9 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['editions', 'computations', 'results', 'records', 'record_imports', 'stations', 'settlements', 'zones', 'users'] as $table) {
+        foreach (
+            ['editions', 'computations', 'results', 'records', 'record_imports', 'stations', 'settlements', 'zones', 'users'] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

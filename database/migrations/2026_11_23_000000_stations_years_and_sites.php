@@ -47,8 +47,16 @@ return new class extends Migration
             $table->unique(['zone_id', 'name']);
         });
         foreach (SoilSite::presets() as $site) {
-            DB::table('sites')->insert(['name' => $site->name, 'air' => $site->air, 'sun' => $site->sun, 'rate' => $site->rate,
-                'protection' => $site->protection, 'preset' => true, 'created_at' => now(), 'updated_at' => now()]);
+            DB::table('sites')->insert([
+                'name' => $site->name,
+                'air' => $site->air,
+                'sun' => $site->sun,
+                'rate' => $site->rate,
+                'protection' => $site->protection,
+                'preset' => true,
+                'created_at' => now(),
+                'updated_at' => now(),
+            ]);
         }
     }
 

@@ -62,11 +62,18 @@ return new class extends Migration
         });
         $position = 0;
         foreach (CropCsv::standardRows() as $slug => $cells) {
-            DB::table('crops')->insert(['slug' => $slug, 'position' => $position++, 'cells' => json_encode($cells, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                'created_at' => now(), 'updated_at' => now()]);
+            DB::table('crops')->insert([
+                'slug' => $slug,
+                'position' => $position++,
+                'cells' => json_encode($cells, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                'created_at' => now(),
+                'updated_at' => now(),
+            ]);
         }
         // Results of the computation before the replay are of no use to the one with it.
-        DB::table('computations')->where('state', 'done')->update(['ruler_hash' => null]);
+        DB::table('computations')
+            ->where('state', 'done')
+            ->update(['ruler_hash' => null]);
     }
 
     public function down(): void

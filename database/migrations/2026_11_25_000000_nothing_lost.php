@@ -57,7 +57,9 @@ return new class extends Migration
         // Those published before there were seals get theirs now, and only now: from here on one without a seal is not shown.
         foreach (Edition::query()->get() as $edition) {
             if (hash('sha256', $edition->document) === $edition->checksum) {
-                DB::table('editions')->where('id', $edition->id)->update(['seal' => Seal::of(...$edition->sealedParts())]);
+                DB::table('editions')
+                    ->where('id', $edition->id)
+                    ->update(['seal' => Seal::of(...$edition->sealedParts())]);
             }
         }
         Schema::create('publications', static function (Blueprint $table): void {

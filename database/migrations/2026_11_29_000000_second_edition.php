@@ -14,7 +14,9 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::table('computations')->where('state', 'done')->update(['ruler_hash' => null]);
+        DB::table('computations')
+            ->where('state', 'done')
+            ->update(['ruler_hash' => null]);
         Schema::create('shipped_crops', static function (Blueprint $table): void {
             $table->string('slug', 60)->primary();
             $table->json('cells');
@@ -23,7 +25,10 @@ return new class extends Migration
         foreach (CropCsv::standardRows() as $slug => $shipped) {
             $kept = DB::table('crops')->where('slug', $slug)->value('cells');
             if ($kept !== null && CropSchema::complete((array) json_decode($kept, true)) == $shipped) {
-                DB::table('shipped_crops')->insert(['slug' => $slug, 'cells' => json_encode($shipped, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]);
+                DB::table('shipped_crops')->insert([
+                    'slug' => $slug,
+                    'cells' => json_encode($shipped, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                ]);
             }
         }
     }

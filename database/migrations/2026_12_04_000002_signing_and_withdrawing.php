@@ -25,6 +25,18 @@ return new class extends Migration
 
     public function down(): void
     {
-        Schema::table('editions', static fn (Blueprint $table) => $table->dropColumn(['in_force_from', 'needs_signature', 'signed_by', 'signed_at', 'standing', 'withdrawn_on', 'withdrawn_by', 'withdrawn_why']));
+        Schema::table(
+            'editions',
+            static fn (Blueprint $table) => $table->dropColumn([
+                'in_force_from',
+                'needs_signature',
+                'signed_by',
+                'signed_at',
+                'standing',
+                'withdrawn_on',
+                'withdrawn_by',
+                'withdrawn_why',
+            ]),
+        );
     }
 };

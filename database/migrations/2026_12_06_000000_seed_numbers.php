@@ -18,7 +18,9 @@ return new class extends Migration
             $cells = (array) json_decode((string) $crop->cells, true);
             $new = array_diff_key(array_intersect_key($shipped[$crop->slug] ?? [], array_flip(self::COLUMNS)), $cells);
             if ($new !== []) {
-                DB::table('crops')->where('id', $crop->id)->update(['cells' => json_encode($cells + $new, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]);
+                DB::table('crops')
+                    ->where('id', $crop->id)
+                    ->update(['cells' => json_encode($cells + $new, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]);
             }
         }
     }

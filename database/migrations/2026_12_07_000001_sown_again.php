@@ -10,7 +10,9 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::table('computations')->where('state', 'done')->update(['ruler_hash' => null]);
+        DB::table('computations')
+            ->where('state', 'done')
+            ->update(['ruler_hash' => null]);
     }
 
     public function down(): void

@@ -10,18 +10,41 @@ use Illuminate\Support\Facades\Schema;
 /** Keys of requests and secret tokens are told apart to the letter, and a key knows what was saved under it. */
 return new class extends Migration
 {
-    private const KEYED = ['advisories', 'log_entries', 'objections', 'plantings', 'publications', 'record_imports', 'soil_readings', 'sowings', 'trials'];
+    private const KEYED = [
+        'advisories',
+        'log_entries',
+        'objections',
+        'plantings',
+        'publications',
+        'record_imports',
+        'soil_readings',
+        'sowings',
+        'trials',
+    ];
 
     /** Table, column, definition. */
-    private const EXACT = [['letter_readers', 'token', 'varchar(64) NOT NULL'], ['users', 'feed_token', 'varchar(48) NULL'], ['station_devices', 'token_hash', 'char(64) NOT NULL']];
+    private const EXACT = [
+        ['letter_readers', 'token', 'varchar(64) NOT NULL'],
+        ['users', 'feed_token', 'varchar(48) NULL'],
+        ['station_devices', 'token_hash', 'char(64) NOT NULL'],
+    ];
 
     public function up(): void
     {
         foreach (self::KEYED as $table) {
             $null = $table === 'record_imports' ? 'NULL' : 'NOT NULL';
             DB::statement("ALTER TABLE {$table} MODIFY sent_as varchar(64) CHARACTER SET ascii COLLATE ascii_bin {$null}");
-            if ($table !== 'sowings') { // a sowing's key is that of its first entry
-                Schema::table($table, static fn (Blueprint $columns) => $columns->char('sent_hash', 64)->charset('ascii')->collation('ascii_bin')->nullable()->after('sent_as'));
+            if ($table !== 'sowings') {
+                // a sowing's key is that of its first entry
+                Schema::table(
+                    $table,
+                    static fn (Blueprint $columns) => $columns
+                        ->char('sent_hash', 64)
+                        ->charset('ascii')
+                        ->collation('ascii_bin')
+                        ->nullable()
+                        ->after('sent_as'),
+                );
             }
         }
         foreach (self::EXACT as [$table, $column, $definition]) {

@@ -9,9 +9,23 @@ use Illuminate\Support\Facades\Schema;
 /** Columns are called what engineers call such things. Indexes keep their names. */
 return new class extends Migration
 {
-    private const SENT_ONCE = ['advisories', 'log_entries', 'objections', 'plantings', 'publications', 'record_imports', 'soil_readings', 'sowings', 'trials'];
+    private const SENT_ONCE = [
+        'advisories',
+        'log_entries',
+        'objections',
+        'plantings',
+        'publications',
+        'record_imports',
+        'soil_readings',
+        'sowings',
+        'trials',
+    ];
 
-    private const RENAMED = ['log_entries' => ['came_by' => 'source'], 'zones' => ['inputs' => 'input_revision'], 'computations' => ['inputs' => 'input_revision']];
+    private const RENAMED = [
+        'log_entries' => ['came_by' => 'source'],
+        'zones' => ['inputs' => 'input_revision'],
+        'computations' => ['inputs' => 'input_revision'],
+    ];
 
     public function up(): void
     {

@@ -28,11 +28,18 @@ return new class extends Migration
             $table->index(['subject', 'subject_id', 'version']);
             $table->index(['zone_id', 'id']);
         });
-        DB::statement("INSERT INTO changes (user_id, act, subject, subject_id, version, fields, created_at) SELECT user_id, 'edited', subject, subject_id, version, fields, created_at FROM edits ORDER BY id");
+        DB::statement(
+            "INSERT INTO changes (user_id, act, subject, subject_id, version, fields, created_at) SELECT user_id, 'edited', subject, subject_id, version, fields, created_at FROM edits ORDER BY id",
+        );
         DB::statement("UPDATE changes SET zone_id = subject_id WHERE subject = 'zones' AND subject_id IN (SELECT id FROM zones)");
         Schema::drop('edits');
-        DB::unprepared("CREATE TRIGGER changes_stay BEFORE UPDATE ON changes FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'What was changed is not changed again.'");
-        Schema::table('computations', static fn (Blueprint $table) => $table->foreignId('caused_by')->nullable()->constrained('changes')->nullOnDelete());
+        DB::unprepared(
+            "CREATE TRIGGER changes_stay BEFORE UPDATE ON changes FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'What was changed is not changed again.'",
+        );
+        Schema::table(
+            'computations',
+            static fn (Blueprint $table) => $table->foreignId('caused_by')->nullable()->constrained('changes')->nullOnDelete(),
+        );
         foreach (self::VERSIONED as $name) {
             Schema::table($name, static fn (Blueprint $table) => $table->unsignedInteger('version')->default(1));
         }
@@ -57,7 +64,9 @@ return new class extends Migration
             $table->timestamp('created_at')->useCurrent();
             $table->index(['subject', 'subject_id', 'version']);
         });
-        DB::statement('INSERT INTO edits (user_id, subject, subject_id, version, fields, created_at) SELECT user_id, subject, subject_id, version, fields, created_at FROM changes WHERE version IS NOT NULL AND CHAR_LENGTH(subject) <= 20 ORDER BY id');
+        DB::statement(
+            'INSERT INTO edits (user_id, subject, subject_id, version, fields, created_at) SELECT user_id, subject, subject_id, version, fields, created_at FROM changes WHERE version IS NOT NULL AND CHAR_LENGTH(subject) <= 20 ORDER BY id',
+        );
         Schema::drop('changes');
     }
 };

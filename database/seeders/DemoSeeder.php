@@ -53,14 +53,24 @@ class DemoSeeder extends Seeder
     /** Spots where soil is measured, and what kind of place each is. */
     private const SPOTS = ['Bed 3' => 'raised bed', 'Pots by the door' => 'container', 'Cells in the frame' => 'cold frame'];
 
-    private const OFFICE = ['name' => 'Kestrel Basin Extension', 'mail' => 'garden@kestrel.example', 'phone' => '+00 555 0140', 'address' => "12 Saddlewick Road\nPort Ilvane",
-        'hours' => 'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.', 'licence' => 'CC BY 4.0', 'second_signature' => false];
+    private const OFFICE = [
+        'name' => 'Kestrel Basin Extension',
+        'mail' => 'garden@kestrel.example',
+        'phone' => '+00 555 0140',
+        'address' => "12 Saddlewick Road\nPort Ilvane",
+        'hours' => 'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.',
+        'licence' => 'CC BY 4.0',
+        'second_signature' => false,
+    ];
 
     /** What people wrote in the demonstration, in Spanish; the crops that ship have theirs. */
     private const IN_SPANISH = [
-        'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.' => 'Martes y jueves, de 9 a 12; intercambio de semillas el primer sábado de cada mes.',
-        'First calendar of this zone, from its own station record.' => 'Primer calendario de esta zona, a partir del registro de su propia estación.',
-        'The growers’ club sows together after the plant fair.' => 'El club de horticultores siembra en común después de la feria de plantas.',
+        'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.' =>
+            'Martes y jueves, de 9 a 12; intercambio de semillas el primer sábado de cada mes.',
+        'First calendar of this zone, from its own station record.' =>
+            'Primer calendario de esta zona, a partir del registro de su propia estación.',
+        'The growers’ club sows together after the plant fair.' =>
+            'El club de horticultores siembra en común después de la feria de plantas.',
         'Saltbush partner district' => 'Distrito asociado de Saltbush',
         'Averrin partner district' => 'Distrito asociado de Averrin',
     ];
@@ -69,7 +79,11 @@ class DemoSeeder extends Seeder
 
     /** crop => [name, days to maturity, counted from, tags][]; all invented */
     private const VARIETIES = [
-        'bush-bean' => [['Harrow Early', '46', 'sowing', ['quick']], ['Kestrel Bush', '54', 'sowing', []], ['Saltbush Standby', '58', 'sowing', ['heat-proof']]],
+        'bush-bean' => [
+            ['Harrow Early', '46', 'sowing', ['quick']],
+            ['Kestrel Bush', '54', 'sowing', []],
+            ['Saltbush Standby', '58', 'sowing', ['heat-proof']],
+        ],
         'carrot' => [['Basin Quick', '58', 'sowing', ['quick']], ['Basin Long', '82', 'sowing', ['storage']]],
         'lettuce-leaf' => [['Shoreline', '42', 'sowing', ['quick']], ['Ochre Leaf', '50', 'sowing', ['heat-proof']]],
         'tomato-main' => [['Fennick Red', '68', 'transplant', ['quick']], ['Bench Beef', '84', 'transplant', []]],
@@ -95,8 +109,15 @@ class DemoSeeder extends Seeder
             $climate = SimulatedStations::climate($zone->slug) ?? throw new RuntimeException("{$zone->name} has no weather.");
             $this->bringRecord($keep, $zone, $climate, $educator);
             if ($zone->slug === self::WITH_OWN_DATES) {
-                $choose->execute($zone, 'pumpkin', OwnDates::KEY, ['direct' => [['first' => '05-15', 'last' => '05-28']], 'transplant' => [['first' => '05-25', 'last' => '06-05']]],
-                    'The growers’ club sows together after the plant fair.', null, $educator);
+                $choose->execute(
+                    $zone,
+                    'pumpkin',
+                    OwnDates::KEY,
+                    ['direct' => [['first' => '05-15', 'last' => '05-28']], 'transplant' => [['first' => '05-25', 'last' => '06-05']]],
+                    'The growers’ club sows together after the plant fair.',
+                    null,
+                    $educator,
+                );
             }
             $publish->execute($zone->refresh(), $note, (string) Str::uuid(), $educator, answers: $this->answers($zone));
             if ($zone->slug === self::WITH_OWN_DATES) {
@@ -104,13 +125,13 @@ class DemoSeeder extends Seeder
                 app(DemoLog::class)->sow($zone, User::query()->where('role', Role::Volunteer)->firstOrFail(), $educator);
             }
         }
-        app(SaveBoundaries::class)->execute((string) file_get_contents(__DIR__.'/boundaries.geojson'), $educator);
+        app(SaveBoundaries::class)->execute((string) file_get_contents(__DIR__ . '/boundaries.geojson'), $educator);
     }
 
     /** @return array<string, string> to each warning of the draft */
     private function answers(Zone $zone): array
     {
-        $draft = new DraftEdition;
+        $draft = new DraftEdition();
         $windows = $draft->windows($zone);
         $warnings = $draft->warnings($zone, $windows, $draft->document($zone, $windows, '', ''));
 
@@ -121,12 +142,15 @@ class DemoSeeder extends Seeder
     private function measureSoil(Zone $zone): void
     {
         $volunteer = User::query()->where('role', Role::Volunteer)->firstOrFail();
-        [$probe, $spots, $keep] = [new SimulatedProbe, new SaveSpot, new KeepReading];
+        [$probe, $spots, $keep] = [new SimulatedProbe(), new SaveSpot(), new KeepReading()];
         foreach (self::SPOTS as $name => $kind) {
             $spot = $spots->execute($zone, $name, Site::query()->where('name', $kind)->firstOrFail());
             foreach (self::MEASURED_AGO as $ago) {
                 $day = Today::day()->plus(-$ago);
-                $figures = array_map(static fn (float $seconds): array => [$seconds, $probe->figure($spot, $day, $seconds) ?? 0.0], array_map(floatval(...), range(0, 100, 10)));
+                $figures = array_map(
+                    static fn(float $seconds): array => [$seconds, $probe->figure($spot, $day, $seconds) ?? 0.0],
+                    array_map(floatval(...), range(0, 100, 10)),
+                );
                 $keep->keep($spot, $volunteer, (string) Str::uuid(), $day, 9.5, 0.05, $figures, null, true);
             }
         }
@@ -137,7 +161,9 @@ class DemoSeeder extends Seeder
         foreach (self::VARIETIES as $slug => $varieties) {
             $crop = Crop::query()->where('slug', $slug)->firstOrFail();
             foreach ($varieties as [$name, $days, $basis, $tags]) {
-                $crop->varieties()->create(['name' => $name, 'cells' => ['maturity_days' => $days, 'maturity_basis' => $basis], 'tags' => $tags]);
+                $crop
+                    ->varieties()
+                    ->create(['name' => $name, 'cells' => ['maturity_days' => $days, 'maturity_basis' => $basis], 'tags' => $tags]);
             }
         }
     }
@@ -146,11 +172,14 @@ class DemoSeeder extends Seeder
     {
         $first = Day::of(SimulatedStations::FIRST_YEAR, 1, 1);
         $last = Today::day()->plus(-1);
-        $this->bring($keep, $zone, "{$zone->slug}-station.csv", (new SimulatedStation($climate))->file($first, $last), $educator);
+        $this->bring($keep, $zone, "{$zone->slug}-station.csv", new SimulatedStation($climate)->file($first, $last), $educator);
         if ($zone->slug === self::WITH_NEIGHBOUR) {
             // A valley station 190 m lower saw the same weather, and knows the days the first one lost.
-            $text = (new SimulatedStation($climate))->neighbour($first, $last, Day::of(2004, 1, 1), 0.9);
-            $this->bring($keep, $zone, 'packing-shed-station.csv', $text, $educator, ['name' => 'Packing Shed', 'height_m' => $zone->height_m - 190]);
+            $text = new SimulatedStation($climate)->neighbour($first, $last, Day::of(2004, 1, 1), 0.9);
+            $this->bring($keep, $zone, 'packing-shed-station.csv', $text, $educator, [
+                'name' => 'Packing Shed',
+                'height_m' => $zone->height_m - 190,
+            ]);
         }
     }
 
@@ -160,7 +189,9 @@ class DemoSeeder extends Seeder
         $path = (string) tempnam(sys_get_temp_dir(), 'station');
         file_put_contents($path, $text);
         try {
-            $computation = $keep->execute($zone, null, new UploadedFile($path, $name, 'text/csv', null, true), [], $educator, $new)->refresh();
+            $computation = $keep
+                ->execute($zone, null, new UploadedFile($path, $name, 'text/csv', null, true), [], $educator, $new)
+                ->refresh();
         } finally {
             unlink($path);
         }
@@ -176,12 +207,35 @@ class DemoSeeder extends Seeder
         $first = 'First calendar of this zone, from its own station record.';
 
         return [
-            [$this->zone('Lakeshore', $basin, 46.8, -98.21, 410, 'America/Chicago', ['Port Ilvane' => '70110', 'Quillen Landing' => '70114']), $first],
-            [$this->zone('Basin Floor', $basin, 46.7, -98.06, 430, 'America/Chicago', ['Saddlewick' => '70122', 'Dunmarrow Ferry' => '70125']), $first],
+            [
+                $this->zone('Lakeshore', $basin, 46.8, -98.21, 410, 'America/Chicago', [
+                    'Port Ilvane' => '70110',
+                    'Quillen Landing' => '70114',
+                ]),
+                $first,
+            ],
+            [
+                $this->zone('Basin Floor', $basin, 46.7, -98.06, 430, 'America/Chicago', [
+                    'Saddlewick' => '70122',
+                    'Dunmarrow Ferry' => '70125',
+                ]),
+                $first,
+            ],
             [$this->zone('Orchard Bench', $basin, 46.9, -97.92, 620, 'America/Chicago', ['Fennick' => '70131']), $first],
             [$this->zone('High Meadow', $basin, 47.1, -97.7, 1180, 'America/Chicago', ['Upper Marl' => '70140']), $first],
-            [$this->zone('Saltbush Flats', 'Saltbush partner district', 32.9, -109.4, 340, 'America/Phoenix', ['Ochre Wells' => '81007']), $first],
-            [$this->zone('Averrin Sound', 'Averrin partner district', -38.3, 143.2, 25, 'Australia/Melbourne', ['Averrin' => '3901', 'Cray Point' => '3904']), $first],
+            [
+                $this->zone('Saltbush Flats', 'Saltbush partner district', 32.9, -109.4, 340, 'America/Phoenix', [
+                    'Ochre Wells' => '81007',
+                ]),
+                $first,
+            ],
+            [
+                $this->zone('Averrin Sound', 'Averrin partner district', -38.3, 143.2, 25, 'Australia/Melbourne', [
+                    'Averrin' => '3901',
+                    'Cray Point' => '3904',
+                ]),
+                $first,
+            ],
         ];
     }
 
@@ -189,13 +243,28 @@ class DemoSeeder extends Seeder
      * @param  array<string, string>  $settlements  postcode by name
      * @return array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone: string, settlements: list<array{name: string, postcode: string}>}
      */
-    private function zone(string $name, string $district, float $latitude, float $longitude, int $height, string $timeZone, array $settlements): array
-    {
+    private function zone(
+        string $name,
+        string $district,
+        float $latitude,
+        float $longitude,
+        int $height,
+        string $timeZone,
+        array $settlements,
+    ): array {
         $list = [];
         foreach ($settlements as $settlement => $postcode) {
             $list[] = ['name' => $settlement, 'postcode' => $postcode];
         }
 
-        return ['name' => $name, 'district' => $district, 'latitude' => $latitude, 'longitude' => $longitude, 'height_m' => $height, 'time_zone' => $timeZone, 'settlements' => $list];
+        return [
+            'name' => $name,
+            'district' => $district,
+            'latitude' => $latitude,
+            'longitude' => $longitude,
+            'height_m' => $height,
+            'time_zone' => $timeZone,
+            'settlements' => $list,
+        ];
     }
 }

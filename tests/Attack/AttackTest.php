@@ -24,8 +24,37 @@ final class AttackTest extends TestCase
     private const FILES = 1000;
 
     /** Tables a refused request must leave as they are. */
-    private const WATCHED = ['zones', 'settlements', 'stations', 'record_imports', 'records', 'crops', 'crop_revisions', 'varieties', 'crop_choices',
-        'quality_decisions', 'sites', 'editions', 'publications', 'changes', 'computations', 'soil_spots', 'soil_readings', 'advisories', 'station_devices', 'objections', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'cue_plants', 'local_days', 'plantings', 'prices'];
+    private const WATCHED = [
+        'zones',
+        'settlements',
+        'stations',
+        'record_imports',
+        'records',
+        'crops',
+        'crop_revisions',
+        'varieties',
+        'crop_choices',
+        'quality_decisions',
+        'sites',
+        'editions',
+        'publications',
+        'changes',
+        'computations',
+        'soil_spots',
+        'soil_readings',
+        'advisories',
+        'station_devices',
+        'objections',
+        'beds',
+        'sowings',
+        'log_entries',
+        'trials',
+        'trial_plots',
+        'cue_plants',
+        'local_days',
+        'plantings',
+        'prices',
+    ];
 
     private Hostile $hostile;
 
@@ -35,23 +64,74 @@ final class AttackTest extends TestCase
         $this->hostile = new Hostile((int) (getenv('ATTACK_SEED') ?: self::SEED));
         $this->zoneWithRecord();
         $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => [], 'tags' => []])->assertCreated();
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'x', 'replaces' => null])->assertCreated();
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', [
+            'school' => 'count-back',
+            'reason' => 'x',
+            'replaces' => null,
+        ])->assertCreated();
         $this->publish()->assertStatus(202);
-        $spot = $this->postJson('/api/zones/test-basin/soil-spots', ['name' => 'Bed 3', 'site' => DB::table('sites')->value('id')])->assertCreated()->json('data.spots.0.id');
-        $this->postJson('/api/zones/test-basin/soil-readings', ['key' => 'before-the-attack', 'spot' => $spot, 'on' => '2012-04-12', 'hour' => 9.5, 'depth' => 0.05, 'celsius' => 9.4])->assertCreated();
-        $line = ['key' => 'before-the-attack', 'act' => 'sown', 'on' => '2012-04-12', 'crop' => 'radish', 'garden' => 'School', 'bed' => 'Bed 3', 'written_at' => 1];
+        $spot = $this->postJson('/api/zones/test-basin/soil-spots', ['name' => 'Bed 3', 'site' => DB::table('sites')->value('id')])
+            ->assertCreated()
+            ->json('data.spots.0.id');
+        $this->postJson('/api/zones/test-basin/soil-readings', [
+            'key' => 'before-the-attack',
+            'spot' => $spot,
+            'on' => '2012-04-12',
+            'hour' => 9.5,
+            'depth' => 0.05,
+            'celsius' => 9.4,
+        ])->assertCreated();
+        $line = [
+            'key' => 'before-the-attack',
+            'act' => 'sown',
+            'on' => '2012-04-12',
+            'crop' => 'radish',
+            'garden' => 'School',
+            'bed' => 'Bed 3',
+            'written_at' => 1,
+        ];
         $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [$line]])->assertOk();
-        $this->postJson('/api/zones/test-basin/trials', ['key' => 'before-the-attack', 'crop' => 'radish', 'route' => 'direct', 'measured_in' => 'stems', 'question' => 'x', 'waves' => [['name' => 'x', 'on' => '2012-04-01']], 'varieties' => [null], 'repeats' => 1])->assertCreated();
+        $this->postJson('/api/zones/test-basin/trials', [
+            'key' => 'before-the-attack',
+            'crop' => 'radish',
+            'route' => 'direct',
+            'measured_in' => 'stems',
+            'question' => 'x',
+            'waves' => [['name' => 'x', 'on' => '2012-04-01']],
+            'varieties' => [null],
+            'repeats' => 1,
+        ])->assertCreated();
         $this->postJson('/api/zones/test-basin/cues', ['plant' => 'Lilac', 'stage' => 'first leaf'])->assertCreated();
-        $this->putJson('/api/zones/test-basin/plantings', ['add' => [['key' => 'before-the-attack', 'crop' => 'radish', 'route' => 'direct', 'bed' => DB::table('beds')->value('id'), 'on' => '2012-05-10', 'metres' => 2]]])->assertOk();
+        $this->putJson('/api/zones/test-basin/plantings', [
+            'add' => [
+                [
+                    'key' => 'before-the-attack',
+                    'crop' => 'radish',
+                    'route' => 'direct',
+                    'bed' => DB::table('beds')->value('id'),
+                    'on' => '2012-05-10',
+                    'metres' => 2,
+                ],
+            ],
+        ])->assertOk();
         Queue::fake();
     }
 
     public function test_every_operation_refuses_bad_input_in_words_and_saves_nothing_of_it(): void
     {
         $operations = array_map(static fn (string $o): array => explode(' ', $o, 2), Contract::read()->operations());
-        $operations = [...$operations, ['GET', '/'], ['GET', '/zones/{zone}'], ['GET', '/zones/{zone}/weeks/{week}'], ['GET', '/zones/{zone}/crops/{crop}'],
-            ['GET', '/zones/{zone}/editions/{number}'], ['GET', '/zones/{zone}/calendar.ics'], ['GET', '/zones/{zone}/news.atom'], ['GET', '/desk-files/record-imports/{import}'], ['GET', '/desk-files/zones/{zone}/record.csv']];
+        $operations = [
+            ...$operations,
+            ['GET', '/'],
+            ['GET', '/zones/{zone}'],
+            ['GET', '/zones/{zone}/weeks/{week}'],
+            ['GET', '/zones/{zone}/crops/{crop}'],
+            ['GET', '/zones/{zone}/editions/{number}'],
+            ['GET', '/zones/{zone}/calendar.ics'],
+            ['GET', '/zones/{zone}/news.atom'],
+            ['GET', '/desk-files/record-imports/{import}'],
+            ['GET', '/desk-files/zones/{zone}/record.csv'],
+        ];
         // Logging out would end the walk; logging in as somebody is another walk; and /up says rightly that nobody works here.
         $operations = array_values(array_filter($operations, static fn (array $o): bool => ! in_array($o[1], ['/api/session', '/up'], true)));
         $answers = [];
@@ -66,7 +146,11 @@ final class AttackTest extends TestCase
                 self::assertSame($before, $this->fingerprint(), "{$shown} was refused with {$status} and changed something (request {$i})");
             }
         }
-        self::assertGreaterThan(self::REQUESTS / 2, array_sum(array_filter($answers, static fn (int $status): bool => $status >= 400, ARRAY_FILTER_USE_KEY)), 'most of it is refused');
+        self::assertGreaterThan(
+            self::REQUESTS / 2,
+            array_sum(array_filter($answers, static fn (int $status): bool => $status >= 400, ARRAY_FILTER_USE_KEY)),
+            'most of it is refused',
+        );
         self::assertArrayHasKey(422, $answers);
         self::assertArrayHasKey(400, $answers);
     }
@@ -88,7 +172,18 @@ final class AttackTest extends TestCase
     {
         $this->actingAs($this->person(Role::Volunteer));
         // What a volunteer measures, logs and plans is their own work.
-        $own = ['computations', 'soil_spots', 'soil_readings', 'beds', 'sowings', 'log_entries', 'trials', 'trial_plots', 'plantings', 'prices'];
+        $own = [
+            'computations',
+            'soil_spots',
+            'soil_readings',
+            'beds',
+            'sowings',
+            'log_entries',
+            'trials',
+            'trial_plots',
+            'plantings',
+            'prices',
+        ];
         $before = $this->fingerprint($own);
         foreach (range(1, 400) as $i) {
             $operations = Contract::read()->operations();
@@ -110,8 +205,18 @@ final class AttackTest extends TestCase
             $text = $this->hostile->mangled($this->hostile->one($files));
             $before = $this->fingerprint();
             $what = $i % 10 === 0 ? 'record-imports' : 'record-previews';
-            $response = $this->call('POST', "/api/zones/test-basin/{$what}", ['to_station' => 'new', 'key' => "mangled-{$i}"], [], ['file' => $this->textFile($text)], ['HTTP_ACCEPT' => 'application/json']);
-            $this->assertRefusedInWordsOrDone($response, "file {$i}, seed {$this->hostile->seed}: ".json_encode(substr($text, 0, 120), JSON_INVALID_UTF8_SUBSTITUTE));
+            $response = $this->call(
+                'POST',
+                "/api/zones/test-basin/{$what}",
+                ['to_station' => 'new', 'key' => "mangled-{$i}"],
+                [],
+                ['file' => $this->textFile($text)],
+                ['HTTP_ACCEPT' => 'application/json'],
+            );
+            $this->assertRefusedInWordsOrDone(
+                $response,
+                "file {$i}, seed {$this->hostile->seed}: ".json_encode(substr($text, 0, 120), JSON_INVALID_UTF8_SUBSTITUTE),
+            );
             if ($what === 'record-previews' || $response->getStatusCode() >= 400) {
                 self::assertSame($before, $this->fingerprint(), "file {$i}");
             }
@@ -125,12 +230,23 @@ final class AttackTest extends TestCase
     private function assertRefusedInWordsOrDone(TestResponse $response, string $what): void
     {
         $status = $response->getStatusCode();
-        self::assertLessThan(500, $status, "{$what} answered {$status}: ".mb_substr((string) ($response->baseResponse->exception ?? null)?->getMessage(), 0, 300).' '.($response->baseResponse->exception ?? null)?->getFile().':'.($response->baseResponse->exception ?? null)?->getLine());
+        self::assertLessThan(
+            500,
+            $status,
+            "{$what} answered {$status}: ".
+                mb_substr((string) ($response->baseResponse->exception ?? null)?->getMessage(), 0, 300).
+                ' '.
+                ($response->baseResponse->exception ?? null)?->getFile().
+                ':'.
+                ($response->baseResponse->exception ?? null)?->getLine(),
+        );
         if ($status < 400) {
             return;
         }
         $body = (string) $response->getContent();
-        $words = json_validate($body) ? (json_decode($body, true)['message'] ?? '') : trim((string) preg_replace('/.*<p>\s*(.*?)<\/p>.*/s', '$1', $body));
+        $words = json_validate($body)
+            ? json_decode($body, true)['message'] ?? ''
+            : trim((string) preg_replace('/.*<p>\s*(.*?)<\/p>.*/s', '$1', $body));
         self::assertMatchesRegularExpression('/\p{L}+.*\s.*\p{L}+/us', (string) $words, "{$what} answered {$status} without a sentence");
         self::assertStringNotContainsString('SQLSTATE', $body, $what);
         self::assertStringNotContainsString(base_path(), $body, $what);
@@ -140,12 +256,16 @@ final class AttackTest extends TestCase
     private function send(string $method, string $path): array
     {
         $known = ['zone' => 'test-basin', 'crop' => 'radish', 'number' => '1', 'week' => '20', 'year' => '2005'];
-        $address = (string) preg_replace_callback('/\{([a-z]+)\}/', fn (array $m): string => match (true) {
-            $this->hostile->below(3) > 0 && isset($known[$m[1]]) => $known[$m[1]],
-            $this->hostile->below(2) === 0 => '1',
-            $this->hostile->below(8) === 0 => $this->hostile->rawSegment(),
-            default => $this->hostile->segment(),
-        }, $path);
+        $address = (string) preg_replace_callback(
+            '/\{([a-z]+)\}/',
+            fn (array $m): string => match (true) {
+                $this->hostile->below(3) > 0 && isset($known[$m[1]]) => $known[$m[1]],
+                $this->hostile->below(2) === 0 => '1',
+                $this->hostile->below(8) === 0 => $this->hostile->rawSegment(),
+                default => $this->hostile->segment(),
+            },
+            $path,
+        );
         if ($method === 'GET') {
             $names = ['place', 'site', 'standard', 'from', 'to', 'station', 'route', 'variety', 'crop', 'act', 'after', 'garden', 'bed'];
             $query = [];
@@ -156,26 +276,53 @@ final class AttackTest extends TestCase
             $tail = $this->hostile->below(10) === 0 ? '&place='.$this->hostile->rawSegment() : '';
             $address .= '?'.http_build_query($query).$tail;
 
-            return ["GET {$address}", $this->call('GET', $address, [], [], [], ['HTTP_ACCEPT' => str_starts_with($path, '/api') ? 'application/json' : 'text/html'])];
+            return [
+                "GET {$address}",
+                $this->call(
+                    'GET',
+                    $address,
+                    [],
+                    [],
+                    [],
+                    ['HTTP_ACCEPT' => str_starts_with($path, '/api') ? 'application/json' : 'text/html'],
+                ),
+            ];
         }
         $operation = Contract::read()->document['paths'][$path][strtolower($method)];
         $body = $operation['requestBody'] ?? [];
-        $content = isset($body['$ref']) ? $this->resolved($body['$ref'])['content'] : ($body['content'] ?? []);
+        $content = isset($body['$ref']) ? $this->resolved($body['$ref'])['content'] : $body['content'] ?? [];
         if (isset($content['multipart/form-data'])) {
             $fields = $this->spoiled($this->example($content['multipart/form-data']['schema']));
             $fields = is_array($fields) ? array_filter($fields, static fn (mixed $v): bool => $v !== null) : [];
             $named = isset($fields['photo']) ? 'photo' : 'file';
             unset($fields['file'], $fields['photo']);
-            $files = $this->hostile->below(4) === 0 ? [] : [$named => $this->textFile($this->hostile->mangled($this->stationFiles()[0]), (string) $this->hostile->one(['a.csv', "b\u{202E}.csv", '../../x', str_repeat('n', 300).'.csv', '=cmd.csv']))];
+            $files =
+                $this->hostile->below(4) === 0
+                    ? []
+                    : [
+                        $named => $this->textFile(
+                            $this->hostile->mangled($this->stationFiles()[0]),
+                            (string) $this->hostile->one(['a.csv', "b\u{202E}.csv", '../../x', str_repeat('n', 300).'.csv', '=cmd.csv']),
+                        ),
+                    ];
 
-            return ["{$method} {$address} ".json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR), $this->call($method, $address, $fields, [], $files, ['HTTP_ACCEPT' => 'application/json'])];
+            return [
+                "{$method} {$address} ".json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR),
+                $this->call($method, $address, $fields, [], $files, ['HTTP_ACCEPT' => 'application/json']),
+            ];
         }
-        $json = (string) json_encode($this->spoiled($this->example($content['application/json']['schema'] ?? [])), JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR);
+        $json = (string) json_encode(
+            $this->spoiled($this->example($content['application/json']['schema'] ?? [])),
+            JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR,
+        );
         if ($this->hostile->below(6) === 0) {
             $json = $this->hostile->broken($json);
         }
 
-        return ["{$method} {$address} ".mb_substr(mb_scrub($json), 0, 300), $this->call($method, $address, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $json)];
+        return [
+            "{$method} {$address} ".mb_substr(mb_scrub($json), 0, 300),
+            $this->call($method, $address, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $json),
+        ];
     }
 
     /** One or two fields of a proper body made improper, or left out, or one too many. */
@@ -208,7 +355,7 @@ final class AttackTest extends TestCase
         if (isset($schema['oneOf'])) {
             return $this->example(end($schema['oneOf']));
         }
-        $type = is_array($schema['type'] ?? null) ? $schema['type'][0] : ($schema['type'] ?? 'object');
+        $type = is_array($schema['type'] ?? null) ? $schema['type'][0] : $schema['type'] ?? 'object';
 
         return match (true) {
             isset($schema['enum']) => $schema['enum'][0],
@@ -216,7 +363,11 @@ final class AttackTest extends TestCase
             $type === 'number' => 1.5,
             $type === 'boolean' => true,
             $type === 'array' => [$this->example($schema['items'] ?? [])],
-            $type === 'string' => str_contains($schema['pattern'] ?? '', '\d{4}') ? '2005-04-01' : (isset($schema['pattern']) ? '04-01' : 'some words'),
+            $type === 'string' => str_contains($schema['pattern'] ?? '', '\d{4}')
+                ? '2005-04-01'
+                : (isset($schema['pattern'])
+                    ? '04-01'
+                    : 'some words'),
             isset($schema['properties']) => array_map($this->example(...), $schema['properties']),
             default => ['maturity_days' => '40'],
         };
@@ -242,8 +393,18 @@ final class AttackTest extends TestCase
         $tables = array_diff(self::WATCHED, $but);
         $versions = ['zones', 'crops', 'varieties', 'sites'];
 
-        return (array) DB::selectOne('SELECT '.implode(', ', array_map(static fn (string $t): string => "(SELECT CONCAT(COUNT(*), ' ', IFNULL(MAX(id), 0)"
-            .(in_array($t, $versions, true) ? ", ' ', SUM(version)" : '').") FROM {$t}) AS {$t}", $tables)));
+        return (array) DB::selectOne(
+            'SELECT '.
+                implode(
+                    ', ',
+                    array_map(
+                        static fn (string $t): string => "(SELECT CONCAT(COUNT(*), ' ', IFNULL(MAX(id), 0)".
+                            (in_array($t, $versions, true) ? ", ' ', SUM(version)" : '').
+                            ") FROM {$t}) AS {$t}",
+                        $tables,
+                    ),
+                ),
+        );
     }
 
     /** @return list<string> sixty days in each format */
@@ -256,12 +417,23 @@ final class AttackTest extends TestCase
             $date = date('Y-m-d', (int) strtotime("2001-03-01 +{$i} days"));
             [$low, $high] = [sin($i) * 5, sin($i) * 5 + 9];
             $csv .= sprintf("%s,%.1f,%.1f\n", $date, $low, $high);
-            $long .= sprintf("XX000046800,%s,TMAX,%d,,,S,\nXX000046800,%s,TMIN,%d,,,S,\n", str_replace('-', '', $date), $high * 10, str_replace('-', '', $date), $low * 10);
+            $long .= sprintf(
+                "XX000046800,%s,TMAX,%d,,,S,\nXX000046800,%s,TMIN,%d,,,S,\n",
+                str_replace('-', '', $date),
+                $high * 10,
+                str_replace('-', '', $date),
+                $low * 10,
+            );
             $minima[substr($date, 5, 2)] .= sprintf('%5d   ', $low * 10);
             $maxima[substr($date, 5, 2)] .= sprintf('%5d   ', $high * 10);
         }
         foreach (['03', '04'] as $month) {
-            $dly .= "XX0000468002001{$month}TMAX".str_pad($maxima[$month], 248)."\nXX0000468002001{$month}TMIN".str_pad($minima[$month], 248)."\n";
+            $dly .=
+                "XX0000468002001{$month}TMAX".
+                str_pad($maxima[$month], 248).
+                "\nXX0000468002001{$month}TMIN".
+                str_pad($minima[$month], 248).
+                "\n";
         }
         $two = preg_replace('/^(\d.*)$/m', "Saddlewick,$1\nUpper Marl,$1", str_replace('date', 'place,date', $csv)) ?? '';
 

@@ -23,12 +23,23 @@ final class Browser
     /** Long enough for a machine that is busy with other work; only a test that fails ever waits so long. */
     private const WAIT_SECONDS = 90;
 
-    private const ARGUMENTS = ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking',
-        '--disable-component-update', '--disable-sync', '--disable-quic', '--window-size=1280,800'];
+    private const ARGUMENTS = [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--disable-quic',
+        '--window-size=1280,800',
+    ];
 
-    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly string $profile)
-    {
-    }
+    private function __construct(
+        public readonly RemoteWebDriver $driver,
+        private readonly string $base,
+        private readonly string $profile,
+    ) {}
 
     public static function open(): self
     {
@@ -36,8 +47,8 @@ final class Browser
         if ($base === false || $driver === false) {
             throw new RuntimeException('Browser tests need a served application and ChromeDriver. Run them with: bin/test browser');
         }
-        $profile = sys_get_temp_dir().'/anthesis-browser-'.uniqid();
-        $options = (new ChromeOptions)->addArguments([...self::ARGUMENTS, "--user-data-dir={$profile}"]);
+        $profile = sys_get_temp_dir() . '/anthesis-browser-' . uniqid();
+        $options = new ChromeOptions()->addArguments([...self::ARGUMENTS, "--user-data-dir={$profile}"]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
@@ -51,7 +62,7 @@ final class Browser
     public function close(): void
     {
         $this->driver->quit();
-        exec('rm -rf '.escapeshellarg($this->profile));
+        exec('rm -rf ' . escapeshellarg($this->profile));
     }
 
     /** Forgets who was logged in, what was kept, what a device was taken for, and what stood on the console. */
@@ -69,7 +80,7 @@ final class Browser
     public function visit(string $path): self
     {
         $this->slowDown();
-        $this->driver->get($this->base.$path);
+        $this->driver->get($this->base . $path);
 
         return $this;
     }
@@ -81,8 +92,12 @@ final class Browser
 
     public function find(string $css): RemoteWebElement
     {
-        return $this->driver->wait(self::WAIT_SECONDS, 100)->until(
-            WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)), "No {$css} on {$this->driver->getCurrentURL()}");
+        return $this->driver
+            ->wait(self::WAIT_SECONDS, 100)
+            ->until(
+                WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)),
+                "No {$css} on {$this->driver->getCurrentURL()}",
+            );
     }
 
     /** Waits until the condition holds. What the page takes away while it is looked at is looked for again. */
@@ -100,7 +115,10 @@ final class Browser
     /** Waits until the text can no longer be read anywhere on the page. */
     public function seeNoLonger(string $text): self
     {
-        $this->until(fn (): bool => ! str_contains($this->text(), $text), "“{$text}” is still to be read on {$this->driver->getCurrentURL()}.");
+        $this->until(
+            fn(): bool => !str_contains($this->text(), $text),
+            "“{$text}” is still to be read on {$this->driver->getCurrentURL()}.",
+        );
 
         return $this;
     }
@@ -108,8 +126,10 @@ final class Browser
     /** The text of the first such element, waited for until it starts so. */
     public function first(string $css, string $start): string
     {
-        $text = fn (): string => (string) $this->driver->executeScript('return document.querySelector(arguments[0])?.innerText ?? ""', [$css]);
-        $this->until(fn (): bool => $this->isShown() && str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
+        $text = fn(): string => (string) $this->driver->executeScript('return document.querySelector(arguments[0])?.innerText ?? ""', [
+            $css,
+        ]);
+        $this->until(fn(): bool => $this->isShown() && str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
 
         return $text();
     }
@@ -118,9 +138,11 @@ final class Browser
     public function see(string $text): self
     {
         try {
-            $this->until(fn (): bool => $this->isShown() && str_contains($this->text(), $text), '');
+            $this->until(fn(): bool => $this->isShown() && str_contains($this->text(), $text), '');
         } catch (TimeoutException) {
-            Assert::fail("“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".mb_substr($this->text(), 0, 6000));
+            Assert::fail(
+                "“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: " . mb_substr($this->text(), 0, 6000),
+            );
         }
         Assert::assertStringContainsString($text, $this->text());
 
@@ -182,7 +204,12 @@ final class Browser
 
     public function phone(): self
     {
-        $this->devTools('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 2, 'mobile' => true]);
+        $this->devTools('Emulation.setDeviceMetricsOverride', [
+            'width' => 390,
+            'height' => 844,
+            'deviceScaleFactor' => 2,
+            'mobile' => true,
+        ]);
 
         return $this;
     }
@@ -197,21 +224,30 @@ final class Browser
     /** @param  array<string, mixed>  $parameters */
     public function devTools(string $command, array $parameters): mixed
     {
-        return (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
+        return new ChromeDevToolsDriver($this->driver)->execute($command, $parameters);
     }
 
     /** @return list<string> errors on the console since last asked */
     public function errors(): array
     {
-        return array_values(array_map(static fn (array $e): string => $e['message'],
-            array_filter($this->driver->manage()->getLog('browser'), static fn (array $e): bool => $e['level'] === 'SEVERE')));
+        return array_values(
+            array_map(
+                static fn(array $e): string => $e['message'],
+                array_filter($this->driver->manage()->getLog('browser'), static fn(array $e): bool => $e['level'] === 'SEVERE'),
+            ),
+        );
     }
 
     /** With BROWSER_SLOW set, a slow line and a slow machine, on which a page that acts before its data have come is found out. */
     private function slowDown(): void
     {
         if (getenv('BROWSER_SLOW') !== false) {
-            $this->devTools('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 600, 'downloadThroughput' => 250_000, 'uploadThroughput' => 250_000]);
+            $this->devTools('Network.emulateNetworkConditions', [
+                'offline' => false,
+                'latency' => 600,
+                'downloadThroughput' => 250_000,
+                'uploadThroughput' => 250_000,
+            ]);
             $this->devTools('Emulation.setCPUThrottlingRate', ['rate' => 3]);
         }
     }
@@ -220,12 +256,18 @@ final class Browser
     {
         $quoted = "'{$label}'";
 
-        return $this->clickable("//*[@id=//label[starts-with(normalize-space(), {$quoted})]/@for] | //*[@aria-label={$quoted}][self::input or self::textarea]");
+        return $this->clickable(
+            "//*[@id=//label[starts-with(normalize-space(), {$quoted})]/@for] | //*[@aria-label={$quoted}][self::input or self::textarea]",
+        );
     }
 
     private function clickable(string $xpath): RemoteWebElement
     {
-        return $this->driver->wait(self::WAIT_SECONDS, 100)->until(
-            WebDriverExpectedCondition::elementToBeClickable(WebDriverBy::xpath($xpath)), "Nothing to click at {$xpath} on {$this->driver->getCurrentURL()}");
+        return $this->driver
+            ->wait(self::WAIT_SECONDS, 100)
+            ->until(
+                WebDriverExpectedCondition::elementToBeClickable(WebDriverBy::xpath($xpath)),
+                "Nothing to click at {$xpath} on {$this->driver->getCurrentURL()}",
+            );
     }
 }

@@ -34,10 +34,13 @@ abstract class BrowserTestCase extends TestCase
     {
         $axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
         $this->browser->devTools('Runtime.evaluate', ['expression' => $axe]);
-        $found = $this->browser->driver->executeAsyncScript(<<<'JS'
+        $found = $this->browser->driver->executeAsyncScript(
+            <<<'JS'
             const done = arguments[arguments.length - 1];
             axe.run(document).then((r) => done(r.violations.map((v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 200)).join(' | '))));
-            JS);
+            JS
+            ,
+        );
         self::assertSame([], $found, $where);
     }
 

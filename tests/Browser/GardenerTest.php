@@ -26,7 +26,10 @@ final class GardenerTest extends BrowserTestCase
     {
         $this->browser->visit('/zones/basin-floor');
         $this->browser->fill('Find a crop', 'toma');
-        $rows = fn (): array => array_map(static fn ($e): string => $e->getText(), $this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr:not([hidden]) th')));
+        $rows = fn (): array => array_map(
+            static fn ($e): string => $e->getText(),
+            $this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr:not([hidden]) th')),
+        );
         $this->browser->until(static fn (): bool => count($rows()) === 4, 'The calendar does not come down to four rows.');
         self::assertSame(['Early tomato', 'Main-crop tomato', 'Cherry tomato', 'Tomatillo'], $rows());
         foreach (['this-week', 'crops/lettuce-leaf', 'crops/garlic-hardneck', 'weeks/52'] as $page) {
@@ -38,32 +41,60 @@ final class GardenerTest extends BrowserTestCase
     public function test_a_crops_page_says_when_to_sow_again_and_reckons_seed_without_asking_a_server(): void
     {
         $this->browser->visit('/zones/basin-floor/crops/radish')->see('For an even supply, sow again')->see('16 to a square of 30 cm');
-        $days = array_map(static fn ($e): string => $e->getText(), $this->browser->driver->findElements(WebDriverBy::cssSelector('ol.again li')));
+        $days = array_map(
+            static fn ($e): string => $e->getText(),
+            $this->browser->driver->findElements(WebDriverBy::cssSelector('ol.again li')),
+        );
         self::assertGreaterThan(5, count($days));
         self::assertMatchesRegularExpression('/^\d+ \w+\s+picked \d+ \w+ to \d+ \w+$/', $days[0]);
         $asked = fn (): int => (int) $this->browser->driver->executeScript("return performance.getEntriesByType('resource').length");
         $before = $asked();
         $this->browser->find('tr.typed input')->sendKeys('7.5');
-        self::assertSame(['188', '235', '2.7'], array_map(static fn ($e): string => $e->getText(), $this->browser->driver->findElements(WebDriverBy::cssSelector('tr.typed td'))), '7.5 m at 4 cm, 80 of 100 come up, 90 to a gram');
+        self::assertSame(
+            ['188', '235', '2.7'],
+            array_map(
+                static fn ($e): string => $e->getText(),
+                $this->browser->driver->findElements(WebDriverBy::cssSelector('tr.typed td')),
+            ),
+            '7.5 m at 4 cm, 80 of 100 come up, 90 to a gram',
+        );
         self::assertSame($before, $asked());
         $this->browser->visit('/es-f/zones/basin-floor/crops/zinnia')->see('Da tallo tras tallo')->see('onzas');
-        $this->browser->withoutJavaScript()->visit('/zones/basin-floor/crops/radish')->see('How much seed')->see('5 m')->see('For an even supply, sow again');
+        $this->browser
+            ->withoutJavaScript()
+            ->visit('/zones/basin-floor/crops/radish')
+            ->see('How much seed')
+            ->see('5 m')
+            ->see('For an even supply, sow again');
         self::assertFalse($this->browser->find('tr.typed')->isDisplayed(), 'what needs a script is not offered without');
     }
 
     public function test_the_south_reads_its_own_seasons(): void
     {
         $this->browser->visit('/zones/averrin-sound/crops/bush-bean')->see('Sow outdoors');
-        self::assertMatchesRegularExpression('/Sow outdoors \d+ (September|October|November) to \d+ (January|February|March)/', $this->browser->text());
+        self::assertMatchesRegularExpression(
+            '/Sow outdoors \d+ (September|October|November) to \d+ (January|February|March)/',
+            $this->browser->text(),
+        );
         self::assertStringNotContainsString('NaN', $this->browser->text());
-        $months = $this->browser->driver->executeScript("return [...document.querySelectorAll('svg.wide text')].slice(0, 12).map((t) => t.textContent)");
+        $months = $this->browser->driver->executeScript(
+            "return [...document.querySelectorAll('svg.wide text')].slice(0, 12).map((t) => t.textContent)",
+        );
         self::assertSame('Jul', $months[0], 'the year starts at midwinter');
         self::assertSame('Jun', $months[11]);
     }
 
     public function test_public_pages_are_accessible(): void
     {
-        foreach (['/', '/zones/basin-floor/this-week', '/zones/basin-floor', '/zones/basin-floor/crops/pepper-hot', '/zones/basin-floor/crops/radish'] as $path) {
+        foreach (
+            [
+                '/',
+                '/zones/basin-floor/this-week',
+                '/zones/basin-floor',
+                '/zones/basin-floor/crops/pepper-hot',
+                '/zones/basin-floor/crops/radish',
+            ] as $path
+        ) {
             $this->browser->visit($path);
             $this->assertAccessible($path);
         }

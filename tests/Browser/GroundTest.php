@@ -53,21 +53,34 @@ final class GroundTest extends BrowserTestCase
 
     public function test_a_household_of_four_is_supplied_and_a_missed_sowing_is_seen(): void
     {
-        $this->browser->visit('/desk/zones/basin-floor/supply?want=radish:0.4,lettuce-leaf:1.2')->see('Radish: ')->see('Leaf lettuce: ')->see('the last on');
+        $this->browser
+            ->visit('/desk/zones/basin-floor/supply?want=radish:0.4,lettuce-leaf:1.2')
+            ->see('Radish: ')
+            ->see('Leaf lettuce: ')
+            ->see('the last on');
         $this->assertAccessible('supply');
         $before = $this->browser->text();
         $this->browser->find('.supply-screen .tick');
-        $this->browser->driver->executeScript("document.querySelectorAll('.supply-screen .tick')[1].dispatchEvent(new MouseEvent('click', {bubbles: true}))");
+        $this->browser->driver->executeScript(
+            "document.querySelectorAll('.supply-screen .tick')[1].dispatchEvent(new MouseEvent('click', {bubbles: true}))",
+        );
         $this->browser->until(fn (): bool => $this->browser->text() !== $before, 'A missed sowing changes nothing.');
         self::assertSame([], $this->browser->errors());
     }
 
     public function test_the_worth_of_the_ground_is_sorted_by_the_prices_of_whoever_looks(): void
     {
-        $this->browser->driver->executeScript("[...document.querySelectorAll('summary')].find((s) => s.textContent === 'Worth of the ground').click()");
+        $this->browser->driver->executeScript(
+            "[...document.querySelectorAll('summary')].find((s) => s.textContent === 'Worth of the ground').click()",
+        );
         $this->browser->see('kg a m² and week')->press('money a m² and week');
-        $priced = fn (): array => $this->browser->driver->executeScript("return [...document.querySelectorAll('.worth tbody tr')].slice(0, 5).map((r) => [r.querySelector('input').value !== '', Number(r.cells[7].textContent)])");
-        $this->browser->until(static fn (): bool => array_column($priced(), 0) === array_fill(0, 5, true), 'Those with a price do not come first.');
+        $priced = fn (): array => $this->browser->driver->executeScript(
+            "return [...document.querySelectorAll('.worth tbody tr')].slice(0, 5).map((r) => [r.querySelector('input').value !== '', Number(r.cells[7].textContent)])",
+        );
+        $this->browser->until(
+            static fn (): bool => array_column($priced(), 0) === array_fill(0, 5, true),
+            'Those with a price do not come first.',
+        );
         $money = array_column($priced(), 1);
         $falling = $money;
         rsort($falling);
@@ -78,14 +91,18 @@ final class GroundTest extends BrowserTestCase
 
     public function test_beds_are_filled_with_wishes_around_what_is_pinned(): void
     {
-        $this->browser->driver->executeScript("[...document.querySelectorAll('.stay')].find((s) => s.getAttribute('aria-label').startsWith('Summer squash')).dispatchEvent(new MouseEvent('click', {bubbles: true}))");
+        $this->browser->driver->executeScript(
+            "[...document.querySelectorAll('.stay')].find((s) => s.getAttribute('aria-label').startsWith('Summer squash')).dispatchEvent(new MouseEvent('click', {bubbles: true}))",
+        );
         $this->browser->see('it stays when the season is planned anew');
         $this->browser->driver->executeScript("document.querySelector('aside input[type=checkbox]').click()");
         $this->browser->see('Summer squash, pinned');
         $this->browser->press('Fill my beds')->see('Beds to fill');
         foreach (['beet', 'kale'] as $crop) {
             $this->browser->find("aside select option[value={$crop}]");
-            $this->browser->driver->executeScript("const s = document.querySelector('aside select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '{$crop}'); s.dispatchEvent(new Event('change', {bubbles: true}))");
+            $this->browser->driver->executeScript(
+                "const s = document.querySelector('aside select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '{$crop}'); s.dispatchEvent(new Event('change', {bubbles: true}))",
+            );
             $this->browser->press('Add');
         }
         $this->browser->see('Beet, 4 m')->see('Kale, 4 m')->press('Propose a plan')->see('Proposed')->see('that were not pinned');

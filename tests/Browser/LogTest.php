@@ -17,7 +17,12 @@ final class LogTest extends BrowserTestCase
     private function offline(bool $offline): void
     {
         $this->browser->devTools('Network.enable', []);
-        $this->browser->devTools('Network.emulateNetworkConditions', ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->browser->devTools('Network.emulateNetworkConditions', [
+            'offline' => $offline,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
     }
 
     private function openLog(string $zone = 'Lakeshore'): void
@@ -25,8 +30,10 @@ final class LogTest extends BrowserTestCase
         $this->browser->phone();
         $this->logIn('tobias@kestrel.example');
         $this->browser->visit('/log')->see('Came up');
-        $this->js("const s = document.querySelector('select'); const o = [...s.options].find((o) => o.text === '{$zone}');"
-            ." Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, o.value); s.dispatchEvent(new Event('change', {bubbles: true}))");
+        $this->js(
+            "const s = document.querySelector('select'); const o = [...s.options].find((o) => o.text === '{$zone}');".
+                " Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, o.value); s.dispatchEvent(new Event('change', {bubbles: true}))",
+        );
         $this->browser->first('.log h1', $zone);
     }
 
@@ -53,9 +60,17 @@ final class LogTest extends BrowserTestCase
     public function test_what_is_written_without_a_signal_waits_and_goes_when_there_is_one(): void
     {
         $this->openLog();
-        $this->browser->until(fn (): bool => (bool) $this->browser->driver->executeAsyncScript("const done = arguments[0]; caches.open('anthesis-log').then((c) => c.match('/log')).then((r) => done(r !== undefined))"), 'The log is not kept.');
+        $this->browser->until(
+            fn (): bool => (bool) $this->browser->driver->executeAsyncScript(
+                "const done = arguments[0]; caches.open('anthesis-log').then((c) => c.match('/log')).then((r) => done(r !== undefined))",
+            ),
+            'The log is not kept.',
+        );
         $this->browser->visit('/log')->see('Came up');
-        $this->browser->until(fn (): bool => (bool) $this->js('return navigator.serviceWorker.controller !== null'), 'The worker does not answer for the page.');
+        $this->browser->until(
+            fn (): bool => (bool) $this->js('return navigator.serviceWorker.controller !== null'),
+            'The worker does not answer for the page.',
+        );
         $this->offline(true);
         $this->browser->driver->navigate()->refresh();
         $this->browser->see('Came up');
@@ -89,7 +104,9 @@ final class LogTest extends BrowserTestCase
         $this->browser->fill('What is it to answer?', $question);
         // A crop can be chosen once they are there.
         $this->browser->find('.plan select option[value=radish]');
-        $this->js("const s = [...document.querySelectorAll('.plan select')][0]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'radish'); s.dispatchEvent(new Event('change', {bubbles: true}))");
+        $this->js(
+            "const s = [...document.querySelectorAll('.plan select')][0]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'radish'); s.dispatchEvent(new Event('change', {bubbles: true}))",
+        );
         $this->browser->press('other waves')->see('another wave');
         $this->browser->press('Plan 9 plots')->see($question)->see('9 plots are still to be done');
         $this->assertFitsTheWidth('a trial');
@@ -97,10 +114,20 @@ final class LogTest extends BrowserTestCase
         // The plan asks for its plots on the phone: two are sown, one of them is lost, the other picked.
         $this->browser->visit('/log')->see('Came up');
         $this->browser->find('select option[value=orchard-bench]');
-        $this->js("const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'orchard-bench'); s.dispatchEvent(new Event('change', {bubbles: true}))");
+        $this->js(
+            "const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'orchard-bench'); s.dispatchEvent(new Event('change', {bubbles: true}))",
+        );
         $this->browser->see('To be done for trials');
         foreach ([1, 2] as $plot) {
-            $this->browser->until(fn (): bool => count(array_filter($this->browser->driver->findElements(WebDriverBy::cssSelector('.due')), static fn ($b): bool => str_contains($b->getText(), "plot {$plot}"))) > 0, "Plot {$plot} is not asked for.");
+            $this->browser->until(
+                fn (): bool => count(
+                    array_filter(
+                        $this->browser->driver->findElements(WebDriverBy::cssSelector('.due')),
+                        static fn ($b): bool => str_contains($b->getText(), "plot {$plot}"),
+                    ),
+                ) > 0,
+                "Plot {$plot} is not asked for.",
+            );
             $this->js("[...document.querySelectorAll('.due')].find((b) => b.textContent.includes('plot {$plot}')).click()");
             $this->browser->find('.keep button:not([disabled])')->click();
             // That all is sent stood there before the line was written; that it was kept did not.
@@ -114,8 +141,14 @@ final class LogTest extends BrowserTestCase
             $this->browser->see("Kept: {$act}.");
         }
         $this->browser->see('All is sent')->visit('/desk/zones/orchard-bench/trials')->see('1 of 2')->see('one season’s word');
-        $this->browser->fill('What was learnt', 'Early is worth it where it is not eaten.')->press('Close the trial')->see('Early is worth it where it is not eaten. (Wren Adeyemi-Holt, 18 April 2026)');
-        $this->browser->visit('/desk/zones/orchard-bench/windows/radish')->see('What the ground has said')->see('Early is worth it where it is not eaten.');
+        $this->browser
+            ->fill('What was learnt', 'Early is worth it where it is not eaten.')
+            ->press('Close the trial')
+            ->see('Early is worth it where it is not eaten. (Wren Adeyemi-Holt, 18 April 2026)');
+        $this->browser
+            ->visit('/desk/zones/orchard-bench/windows/radish')
+            ->see('What the ground has said')
+            ->see('Early is worth it where it is not eaten.');
     }
 
     public function test_a_plant_is_seen_and_tells_the_season(): void

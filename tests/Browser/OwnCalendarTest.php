@@ -36,8 +36,14 @@ final class OwnCalendarTest extends BrowserTestCase
         }
         $this->browser->press('Show these')->see('Their year');
         self::assertCount(3, $this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr')));
-        self::assertStringContainsString('crops=radish,kale,tomato-main', (string) $this->browser->find('.taking a[href^=webcal]')->getAttribute('href'));
-        $this->browser->visit('/zones/lakeshore/this-week?'.uniqid())->follow('My crops')->see('Their year');
+        self::assertStringContainsString(
+            'crops=radish,kale,tomato-main',
+            (string) $this->browser->find('.taking a[href^=webcal]')->getAttribute('href'),
+        );
+        $this->browser
+            ->visit('/zones/lakeshore/this-week?'.uniqid())
+            ->follow('My crops')
+            ->see('Their year');
         $this->browser->visit('/?'.uniqid())->see('Last read here:');
         self::assertSame('Lakeshore', $this->browser->find('.last-zone a')->getText());
         self::assertSame([], $this->browser->errors());
@@ -61,12 +67,19 @@ final class OwnCalendarTest extends BrowserTestCase
         $this->browser->visit('/zones/lakeshore');
         $seen = fn (): int => count($this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr:not([hidden])')));
         $all = $seen();
-        $this->js("const s = document.querySelector('[name=family]'); s.value = 'Apiaceae'; s.dispatchEvent(new Event('input', {bubbles: true}))");
+        $this->js(
+            "const s = document.querySelector('[name=family]'); s.value = 'Apiaceae'; s.dispatchEvent(new Event('input', {bubbles: true}))",
+        );
         $this->browser->until(static fn (): bool => $seen() > 2 && $seen() < 12, 'The family does not narrow the table.');
         $this->browser->find('[name=quick]')->click();
         $this->browser->until(static fn (): bool => $seen() < 8, 'Quick ones are no fewer.');
         self::assertGreaterThan(70, $all);
-        self::assertSame('hidden', $this->js("return getComputedStyle(document.querySelector('table.calendar tr[hidden]')).display === 'none' ? 'hidden' : 'shown'"));
+        self::assertSame(
+            'hidden',
+            $this->js(
+                "return getComputedStyle(document.querySelector('table.calendar tr[hidden]')).display === 'none' ? 'hidden' : 'shown'",
+            ),
+        );
     }
 
     public function test_a_zone_that_is_kept_opens_without_a_signal(): void
@@ -74,17 +87,35 @@ final class OwnCalendarTest extends BrowserTestCase
         $this->browser->visit('/zones/high-meadow/this-week');
         $this->browser->press('Keep for reading without a signal');
         $this->browser->see('Kept: this zone opens without a signal.');
-        $this->browser->until(fn (): bool => (bool) $this->browser->driver->executeAsyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then((r) => done(r.active !== null))'), 'There is no worker.');
+        $this->browser->until(
+            fn (): bool => (bool) $this->browser->driver->executeAsyncScript(
+                'const done = arguments[0]; navigator.serviceWorker.ready.then((r) => done(r.active !== null))',
+            ),
+            'There is no worker.',
+        );
         $this->browser->visit('/zones/high-meadow');
-        $this->browser->until(fn (): bool => (bool) $this->js('return navigator.serviceWorker.controller !== null'), 'The worker does not answer for the page.');
+        $this->browser->until(
+            fn (): bool => (bool) $this->js('return navigator.serviceWorker.controller !== null'),
+            'The worker does not answer for the page.',
+        );
         $this->browser->devTools('Network.enable', []);
-        $this->browser->devTools('Network.emulateNetworkConditions', ['offline' => true, 'latency' => 0, 'downloadThroughput' => 0, 'uploadThroughput' => 0]);
+        $this->browser->devTools('Network.emulateNetworkConditions', [
+            'offline' => true,
+            'latency' => 0,
+            'downloadThroughput' => 0,
+            'uploadThroughput' => 0,
+        ]);
         try {
             $this->browser->visit('/zones/high-meadow/crops/radish')->see('Sow outdoors');
             $this->browser->visit('/zones/high-meadow/weeks/30')->see('High Meadow');
             self::assertSame('rgb(251, 248, 241)', $this->js('return getComputedStyle(document.body).backgroundColor'), 'with its styles');
         } finally {
-            $this->browser->devTools('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+            $this->browser->devTools('Network.emulateNetworkConditions', [
+                'offline' => false,
+                'latency' => 0,
+                'downloadThroughput' => -1,
+                'uploadThroughput' => -1,
+            ]);
         }
         $this->browser->visit('/zones/high-meadow/this-week')->press('Forget what is kept');
         $this->browser->see('Keep for reading without a signal');
@@ -92,14 +123,38 @@ final class OwnCalendarTest extends BrowserTestCase
 
     public function test_every_kind_of_public_page_is_accessible_in_both_languages_and_fits_a_phone(): void
     {
-        $pages = ['/es', '/es-f/zones/lakeshore', '/es/zones/lakeshore/this-week', '/es/zones/lakeshore/crops/tomato-main', '/zones/lakeshore/mine?crops=radish,kale', '/es/zones/lakeshore/mine', '/about', '/es/method', '/glossary',
-            '/es/contact', '/privacy', '/accessibility', '/search?for=courgette', '/es/search?for=nada', '/find?at=46.80,-98.00', '/zones/lakeshore/embed', '/zones/lakeshore/paper/year?crops=radish', '/es/zones/lakeshore/paper/week'];
+        $pages = [
+            '/es',
+            '/es-f/zones/lakeshore',
+            '/es/zones/lakeshore/this-week',
+            '/es/zones/lakeshore/crops/tomato-main',
+            '/zones/lakeshore/mine?crops=radish,kale',
+            '/es/zones/lakeshore/mine',
+            '/about',
+            '/es/method',
+            '/glossary',
+            '/es/contact',
+            '/privacy',
+            '/accessibility',
+            '/search?for=courgette',
+            '/es/search?for=nada',
+            '/find?at=46.80,-98.00',
+            '/zones/lakeshore/embed',
+            '/zones/lakeshore/paper/year?crops=radish',
+            '/es/zones/lakeshore/paper/week',
+        ];
         foreach ($pages as $path) {
             $this->browser->visit($path);
             $this->assertAccessible($path);
         }
         $this->browser->phone();
-        foreach ([...array_filter($pages, static fn (string $p): bool => ! str_contains($p, '/paper/')), '/mirrored/zones/lakeshore/this-week', '/mirrored/zones/lakeshore/crops/garlic-hardneck'] as $path) {
+        foreach (
+            [
+                ...array_filter($pages, static fn (string $p): bool => ! str_contains($p, '/paper/')),
+                '/mirrored/zones/lakeshore/this-week',
+                '/mirrored/zones/lakeshore/crops/garlic-hardneck',
+            ] as $path
+        ) {
             $this->browser->visit($path);
             $this->assertFitsTheWidth($path);
         }

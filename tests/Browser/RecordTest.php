@@ -13,8 +13,10 @@ final class RecordTest extends BrowserTestCase
     private function choose(string $label, string $option): void
     {
         $this->browser->see($label);
-        $select = $this->browser->driver->findElement(WebDriverBy::xpath("//select[@id=//label[starts-with(normalize-space(), '{$label}')]/@for]"));
-        (new WebDriverSelect($select))->selectByVisibleText($option);
+        $select = $this->browser->driver->findElement(
+            WebDriverBy::xpath("//select[@id=//label[starts-with(normalize-space(), '{$label}')]/@for]"),
+        );
+        new WebDriverSelect($select)->selectByVisibleText($option);
     }
 
     public function test_the_record_reads_on_any_date_and_at_any_threshold(): void
@@ -22,11 +24,16 @@ final class RecordTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/averrin-sound/record?on=08-10')->see('On 10 August')->see('still came on or after 10 August');
         $this->browser->keys(']')->see('On 17 August')->keys('{')->see('On 16 August');
-        $titles = fn (): array => $this->browser->driver->executeScript("return [...document.querySelectorAll('.climate svg g > title')].map((t) => t.textContent)");
+        $titles = fn(): array => $this->browser->driver->executeScript(
+            "return [...document.querySelectorAll('.climate svg g > title')].map((t) => t.textContent)",
+        );
         self::assertMatchesRegularExpression('/^(last freeze \d+ \w+ \d{4}|no freeze before summer), /', $titles()[0]);
         $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='−4.4 °C']"))->click();
         $this->browser->see('There are too few freezes on record to tell.');
-        self::assertStringNotContainsString('NaN', $this->browser->text().$this->browser->driver->executeScript('return document.querySelector(".climate svg").outerHTML'));
+        self::assertStringNotContainsString(
+            'NaN',
+            $this->browser->text() . $this->browser->driver->executeScript('return document.querySelector(".climate svg").outerHTML'),
+        );
         self::assertStringNotContainsString('1970', implode(' ', $titles()));
         self::assertSame([], $this->browser->errors());
     }
@@ -37,12 +44,15 @@ final class RecordTest extends BrowserTestCase
         $this->browser->visit('/desk/zones/orchard-bench/record/freezes')->see('On 18 April');
         $asked = 'return performance.getEntriesByType("resource").length';
         $before = $this->browser->driver->executeScript($asked);
-        $this->browser->driver->executeScript(<<<'JS'
+        $this->browser->driver->executeScript(
+            <<<'JS'
             const chart = document.querySelector('.climate svg[role=img]');
             const box = chart.getBoundingClientRect();
             for (let x = 400; x <= 700; x += 5)
                 chart.dispatchEvent(new MouseEvent('mousemove', { bubbles: true, buttons: 1, clientX: box.left + x, clientY: box.top + 150 }));
-            JS);
+            JS
+            ,
+        );
         $this->browser->see('Had come')->see('of 30');
         self::assertSame($before, $this->browser->driver->executeScript($asked));
     }
@@ -51,7 +61,7 @@ final class RecordTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/record/freezes')->see('Dates and how sure they are');
-        $plum = fn (): int => count($this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg [stroke="var(--plum)"]')));
+        $plum = fn(): int => count($this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg [stroke="var(--plum)"]')));
         self::assertSame(0, $plum());
         $this->choose('Compare with', 'High Meadow');
         $this->browser->see('In plum: High Meadow.');
@@ -80,8 +90,14 @@ final class RecordTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/record/doubts')->see('Doubted values')->see('outside −70 to 60 °C: ');
-        $this->browser->driver->findElement(WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"))->click();
-        $this->browser->fill('Why it counts', 'Two neighbours saw the same.')->press('Use value')->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')->see('Computed.');
+        $this->browser->driver
+            ->findElement(WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"))
+            ->click();
+        $this->browser
+            ->fill('Why it counts', 'Two neighbours saw the same.')
+            ->press('Use value')
+            ->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')
+            ->see('Computed.');
         $this->browser->press('undo')->see('left out by the rule');
         $this->browser->seeNoLonger('Two neighbours');
         self::assertSame([], $this->browser->errors());
@@ -92,8 +108,13 @@ final class RecordTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/record/doubts')->press('Leave out another value');
         $this->browser->driver->executeScript('document.querySelector("input[type=date]").focus()');
-        $this->browser->fill('Day', '06/15/2001')->fill('Why it does not count', 'The screen had blown open.')->press('Leave out')
-            ->see('left out: The screen had blown open.')->see('doubted by nothing but the person who left it out: 1')->see('Computed.');
+        $this->browser
+            ->fill('Day', '06/15/2001')
+            ->fill('Why it does not count', 'The screen had blown open.')
+            ->press('Leave out')
+            ->see('left out: The screen had blown open.')
+            ->see('doubted by nothing but the person who left it out: 1')
+            ->see('Computed.');
         $this->browser->press('undo');
         $this->browser->seeNoLonger('blown open');
     }
@@ -102,29 +123,38 @@ final class RecordTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/record/files')->see('from Packing Shed')->see('for height; +');
-        $first = fn (): ?string => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value');
+        $first = fn(): ?string => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value');
         $this->browser->press('up')->press('Save and compute')->see('Computed.')->see('Filled in: ');
-        $this->browser->until(fn (): bool => $first() === 'Packing Shed', 'The packing shed is not first.');
+        $this->browser->until(fn(): bool => $first() === 'Packing Shed', 'The packing shed is not first.');
         $this->browser->press('up')->press('Save and compute');
-        $this->browser->until(fn (): bool => $first() === 'Orchard Bench station', 'The station is not first again.');
+        $this->browser->until(fn(): bool => $first() === 'Orchard Bench station', 'The station is not first again.');
         self::assertSame([], $this->browser->errors());
     }
 
     public function test_readings_correct_the_soil_and_are_kept_as_a_site(): void
     {
-        $path = sys_get_temp_dir().'/anthesis-readings.csv';
-        $rows = array_map(static fn (int $d): string => sprintf('2025-04-%02d 15:30,5,%.1f', $d, 9 + $d / 3), range(1, 28, 3));
-        file_put_contents($path, "timestamp,depth_cm,temperature_c\n".implode("\n", $rows)."\n");
-        $name = 'school bed '.substr(uniqid(), -5);
+        $path = sys_get_temp_dir() . '/anthesis-readings.csv';
+        $rows = array_map(static fn(int $d): string => sprintf('2025-04-%02d 15:30,5,%.1f', $d, 9 + $d / 3), range(1, 28, 3));
+        file_put_contents($path, "timestamp,depth_cm,temperature_c\n" . implode("\n", $rows) . "\n");
+        $name = 'school bed ' . substr(uniqid(), -5);
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/record/readings')->attach($path)->see('10 of 10 readings count, at 5 cm, open ground.')
-            ->fill('Keep it as a site of this zone', $name)->press('Keep it')->see("Kept as “{$name}”.");
+        $this->browser
+            ->visit('/desk/zones/basin-floor/record/readings')
+            ->attach($path)
+            ->see('10 of 10 readings count, at 5 cm, open ground.')
+            ->fill('Keep it as a site of this zone', $name)
+            ->press('Keep it')
+            ->see("Kept as “{$name}”.");
         unlink($path);
         $this->browser->visit('/desk/sites')->see($name)->see('From 10 readings at 5 cm;');
-        $this->browser->driver->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Edit']"))->click();
+        $this->browser->driver
+            ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Edit']"))
+            ->click();
         $this->browser->fill('Rate', '9')->press('Save and compute')->see('This lies between 0.1 and 3.');
         $this->browser->press('Cancel');
-        $this->browser->driver->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Take out']"))->click();
+        $this->browser->driver
+            ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Take out']"))
+            ->click();
         $this->browser->seeNoLonger($name);
     }
 }

@@ -23,7 +23,7 @@ final class StationToGardenerTest extends BrowserTestCase
 
     private function file(string $name, string $text): string
     {
-        $path = sys_get_temp_dir()."/{$name}";
+        $path = sys_get_temp_dir() . "/{$name}";
         file_put_contents($path, $text);
         $this->files[] = $path;
 
@@ -35,66 +35,96 @@ final class StationToGardenerTest extends BrowserTestCase
     {
         $climate = new SimulatedClimate(9.4, 11.5, 201, [11.5, 2.0], [4.0, 0.7], 0.72, 0.0, 20260512);
 
-        return (new SimulatedStation($climate))->file(Day::of(1996, 1, 1), Day::of(2025, 12, 31));
+        return new SimulatedStation($climate)->file(Day::of(1996, 1, 1), Day::of(2025, 12, 31));
     }
 
     private function inFahrenheit(string $celsius): string
     {
-        $degrees = static fn (string $cell): string => $cell === '' ? '' : (string) round((float) $cell * 9 / 5 + 32, 2);
+        $degrees = static fn(string $cell): string => $cell === '' ? '' : (string) round(((float) $cell * 9) / 5 + 32, 2);
         $lines = array_map(static function (string $line) use ($degrees): string {
             [$day, $minimum, $maximum] = explode(',', $line);
 
             return implode(',', [$degrees($maximum), $day, $degrees($minimum)]);
         }, array_slice(explode("\n", trim($celsius)), 1));
 
-        return "High °F,Day,Low °F\n".implode("\n", $lines)."\n";
+        return "High °F,Day,Low °F\n" . implode("\n", $lines) . "\n";
     }
 
     public function test_from_a_station_file_to_the_page_a_gardener_reads(): void
     {
         $celsius = $this->celsius();
-        $name = 'Browser Bench '.substr(uniqid(), -5);
+        $name = 'Browser Bench ' . substr(uniqid(), -5);
         $slug = str_replace(' ', '-', strtolower($name));
 
         $this->logIn();
-        $this->browser->follow('Add a zone')->fill('Name', $name)->fill('District', 'Kestrel Basin')
-            ->fill('Latitude', '95')->fill('Longitude', '98.1 W')->fill('Elevation', '1,706 ft')
-            ->fill('Settlement 1', "Nettle Ford {$slug}")->fill('Postcode 1', '70199')
-            ->press('Save')->see('Enter a latitude from 0 to 90 degrees');
+        $this->browser
+            ->follow('Add a zone')
+            ->fill('Name', $name)
+            ->fill('District', 'Kestrel Basin')
+            ->fill('Latitude', '95')
+            ->fill('Longitude', '98.1 W')
+            ->fill('Elevation', '1,706 ft')
+            ->fill('Settlement 1', "Nettle Ford {$slug}")
+            ->fill('Postcode 1', '70199')
+            ->press('Save')
+            ->see('Enter a latitude from 0 to 90 degrees');
         $this->browser->fill('Latitude', '46°48′ N')->press('Save')->see('No record yet');
 
         // A broken file is refused in words, and nothing is kept of it.
-        $this->browser->attach($this->file('broken.csv', "date,tmin_c,tmax_c\n2001-01-02,1,2\n2001-01-01,1,2\n"))
+        $this->browser
+            ->attach($this->file('broken.csv', "date,tmin_c,tmax_c\n2001-01-02,1,2\n2001-01-01,1,2\n"))
             ->see('Line 3, column “date”: 2001-01-01 comes after 2001-01-02.');
         self::assertStringContainsString('None yet.', $this->browser->text());
 
-        $this->browser->visit("/desk/zones/{$slug}/record/files")->attach($this->file('bench.csv', $celsius))
-            ->see('1 January 1996 to 31 December 2025, 10958 rows')->see('°C, as the file says')->see('40 days from')->see('Doubtful values, kept and not used: ')
-            ->press('Import and compute')->see('Computed. See the windows');
+        $this->browser
+            ->visit("/desk/zones/{$slug}/record/files")
+            ->attach($this->file('bench.csv', $celsius))
+            ->see('1 January 1996 to 31 December 2025, 10958 rows')
+            ->see('°C, as the file says')
+            ->see('40 days from')
+            ->see('Doubtful values, kept and not used: ')
+            ->press('Import and compute')
+            ->see('Computed. See the windows');
         $this->browser->follow('See the windows')->see('88 of 88 crops');
         $first = $this->radish();
         self::assertMatchesRegularExpression('/^Sow outdoors: \d+ (March|April) to \d+ \w+(, and \d+ \w+ to \d+ \w+)*$/', $first);
 
         // The same record in °F, columns in another order, gives the same windows.
-        $this->browser->visit("/desk/zones/{$slug}/record/files")->attach($this->file('bench-f.csv', $this->inFahrenheit($celsius)))
-            ->see('°F, as the file says')->see('minimum “Low °F”')->press('Import and compute')->see('Computed. See the windows');
+        $this->browser
+            ->visit("/desk/zones/{$slug}/record/files")
+            ->attach($this->file('bench-f.csv', $this->inFahrenheit($celsius)))
+            ->see('°F, as the file says')
+            ->see('minimum “Low °F”')
+            ->press('Import and compute')
+            ->see('Computed. See the windows');
         $this->browser->visit("/desk/zones/{$slug}/windows")->see('88 of 88 crops');
         self::assertSame($first, $this->radish());
 
-        $this->browser->visit("/desk/zones/{$slug}/editions")->see('Proof of edition 1')->see('Warnings to explain before publishing')->fill('Note to gardeners', 'The first calendar of the bench.');
+        $this->browser
+            ->visit("/desk/zones/{$slug}/editions")
+            ->see('Proof of edition 1')
+            ->see('Warnings to explain before publishing')
+            ->fill('Note to gardeners', 'The first calendar of the bench.');
         foreach ($this->browser->driver->findElements(WebDriverBy::cssSelector('.answers input')) as $answer) {
             $answer->sendKeys('Looked at.');
         }
-        $this->browser->press('Publish')
-            ->see('Edition 1 is published and in force.')->see('1, in force');
+        $this->browser->press('Publish')->see('Edition 1 is published and in force.')->see('1, in force');
         self::assertSame([], $this->unexpected($this->browser->errors()));
 
         // A gardener, on a phone and without an account.
         $this->browser->driver->manage()->deleteAllCookies();
-        $this->browser->phone()->visit('/')->fill('Your town, postcode or zone', "Nettle Ford {$slug}")->press('Show its calendar')->see('Sow outdoors');
+        $this->browser
+            ->phone()
+            ->visit('/')
+            ->fill('Your town, postcode or zone', "Nettle Ford {$slug}")
+            ->press('Show its calendar')
+            ->see('Sow outdoors');
         self::assertSame("/zones/{$slug}/this-week", $this->browser->path());
         $this->assertFitsTheWidth('this week');
-        $this->browser->follow('The year')->see("The sowing year in {$name}")->see('The first calendar of the bench.');
+        $this->browser
+            ->follow('The year')
+            ->see("The sowing year in {$name}")
+            ->see('The first calendar of the bench.');
         $this->assertFitsTheWidth('the year');
         $this->browser->follow('Radish')->see('Why these dates: sow outdoors')->see(str_replace('Sow outdoors: ', '', $first));
         $this->assertFitsTheWidth('a crop');
@@ -117,7 +147,12 @@ final class StationToGardenerTest extends BrowserTestCase
      */
     private function unexpected(array $errors): array
     {
-        return array_values(array_filter($errors, static fn (string $e): bool => ! str_contains($e, 'status of 422')
-            && ! (str_contains($e, '/windows') && str_contains($e, 'status of 404'))));
+        return array_values(
+            array_filter(
+                $errors,
+                static fn(string $e): bool => !str_contains($e, 'status of 422') &&
+                    !(str_contains($e, '/windows') && str_contains($e, 'status of 404')),
+            ),
+        );
     }
 }

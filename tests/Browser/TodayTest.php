@@ -10,16 +10,28 @@ final class TodayTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->see('Demonstration: it is 18 April 2026');
-        $this->browser->visit('/desk/zones/basin-floor/today')->see('Soil at 5 cm')->see('A freeze comes on or after 18 April in 29 of 29 years')
-            ->see('Last chance')->see('Hold a week')->see('first pick')->see('Simulated, as this station is.');
+        $this->browser
+            ->visit('/desk/zones/basin-floor/today')
+            ->see('Soil at 5 cm')
+            ->see('A freeze comes on or after 18 April in 29 of 29 years')
+            ->see('Last chance')
+            ->see('Hold a week')
+            ->see('first pick')
+            ->see('Simulated, as this station is.');
         $this->browser->fill('Find a crop', 'carrot')->see('a week on');
-        $this->browser->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')->see('Young plants stand a light freeze.')->see('Basin Long')
+        $this->browser
+            ->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')
+            ->see('Young plants stand a light freeze.')
+            ->see('Basin Long')
             ->see('fits, ');
         // What comes late moves the box: it is ticked where it is.
         $tick = fn () => $this->browser->driver->executeScript('arguments[0].click()', [$this->browser->find('aside input[type=checkbox]')]);
         $tick();
         $this->browser->visit('/desk/zones/basin-floor/today?mine=1')->see('Carrot');
-        $this->browser->until(fn (): bool => ! str_contains($this->browser->find('.acts')->getText(), 'Snap and snow pea'), 'Only the packets one has are left.');
+        $this->browser->until(
+            fn (): bool => ! str_contains($this->browser->find('.acts')->getText(), 'Snap and snow pea'),
+            'Only the packets one has are left.',
+        );
         $this->browser->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')->see('Basin Long');
         $tick();
         self::assertSame([], $this->browser->errors());
@@ -28,7 +40,11 @@ final class TodayTest extends BrowserTestCase
     public function test_another_date_is_told_by_the_record_alone(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/averrin-sound/today?on=09-20')->see('By the record alone')->see('this season so far is left out')->press('back to today')
+        $this->browser
+            ->visit('/desk/zones/averrin-sound/today?on=09-20')
+            ->see('By the record alone')
+            ->see('this season so far is left out')
+            ->press('back to today')
             ->see('then as each of');
         self::assertSame([], $this->browser->errors());
     }
@@ -37,13 +53,23 @@ final class TodayTest extends BrowserTestCase
     public function test_soil_is_read_by_the_timer_and_a_crop_held_against_it(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/soil')->see('Bed 3')->see('Cells in the frame')->see('as a mean of the day')
-            ->press('Read the simulated probe')->see('Settled at');
+        $this->browser
+            ->visit('/desk/zones/basin-floor/soil')
+            ->see('Bed 3')
+            ->see('Cells in the frame')
+            ->see('as a mean of the day')
+            ->press('Read the simulated probe')
+            ->see('Settled at');
         preg_match('/Settled at ([−\d.]+ °C)/u', $this->browser->text(), $found);
         $this->browser->press('Keep '.($found[1] ?? '?'));
         $this->browser->see('The reading is kept.')->see('today; as a mean of the day');
         $this->assertAccessible('the Soil screen');
-        $this->browser->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')->see('Soil as measured')->see('It asks for soil of')->see('Bed 3:')->see('on 18 April 2026, as a mean of the day');
+        $this->browser
+            ->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')
+            ->see('Soil as measured')
+            ->see('It asks for soil of')
+            ->see('Bed 3:')
+            ->see('on 18 April 2026, as a mean of the day');
         self::assertSame([], $this->browser->errors());
     }
 
@@ -51,16 +77,29 @@ final class TodayTest extends BrowserTestCase
     public function test_an_advisory_is_published_and_withdrawn_before_gardeners_eyes(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/lakeshore/today')->see('What gardeners are told')->press('Write one of your own')
-            ->fill('What gardeners read', 'Water seedlings before the wind of Sunday.')->press('Publish on the zone’s page')->see('shown until');
+        $this->browser
+            ->visit('/desk/zones/lakeshore/today')
+            ->see('What gardeners are told')
+            ->press('Write one of your own')
+            ->fill('What gardeners read', 'Water seedlings before the wind of Sunday.')
+            ->press('Publish on the zone’s page')
+            ->see('shown until');
         // A page is kept for five minutes by who has seen it.
         $page = function (string $words): void {
-            $this->browser->until(fn (): bool => str_contains($this->browser->visit('/zones/lakeshore/this-week?'.uniqid())->text(), $words), "This week says: {$words}");
+            $this->browser->until(
+                fn (): bool => str_contains($this->browser->visit('/zones/lakeshore/this-week?'.uniqid())->text(), $words),
+                "This week says: {$words}",
+            );
         };
         $page('Water seedlings before the wind of Sunday.');
         $this->browser->see('This season, 18 April 2026')->see('The weather told of here is simulated.');
         $this->assertAccessible('this week with an advisory');
-        $this->browser->visit('/desk/zones/lakeshore/today')->press('Withdraw')->fill('Why it is withdrawn; gardeners read it', 'The wind turned.')->press('Withdraw it')->see('Earlier ones');
+        $this->browser
+            ->visit('/desk/zones/lakeshore/today')
+            ->press('Withdraw')
+            ->fill('Why it is withdrawn; gardeners read it', 'The wind turned.')
+            ->press('Withdraw it')
+            ->see('Earlier ones');
         $page('The wind turned.');
         self::assertSame([], $this->browser->errors());
     }

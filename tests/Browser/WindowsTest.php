@@ -13,13 +13,41 @@ final class WindowsTest extends BrowserTestCase
     public function test_everything_frequent_is_done_by_keys(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-20')->see('On 20 April')->see('a freeze still came on or after 20 April');
-        $this->browser->keys(']')->see('On 27 April')->keys('[', '[')->see('On 13 April')->keys('}')->see('On 14 April')->keys('{', '{')->see('On 12 April');
+        $this->browser
+            ->visit('/desk/zones/basin-floor/windows?on=04-20')
+            ->see('On 20 April')
+            ->see('a freeze still came on or after 20 April');
+        $this->browser
+            ->keys(']')
+            ->see('On 27 April')
+            ->keys('[', '[')
+            ->see('On 13 April')
+            ->keys('}')
+            ->see('On 14 April')
+            ->keys('{', '{')
+            ->see('On 12 April');
         $this->browser->keys('t')->see('On 18 April');
-        $this->browser->keys('j')->see('Raphanus sativus')->see('Sow outdoors: ')->keys('j')->see('var. longipinnatus')->keys('k')->see('Turns hot and hollow');
+        $this->browser
+            ->keys('j')
+            ->see('Raphanus sativus')
+            ->see('Sow outdoors: ')
+            ->keys('j')
+            ->see('var. longipinnatus')
+            ->keys('k')
+            ->see('Turns hot and hollow');
         $this->browser->keys(WebDriverKeys::ESCAPE)->see('On 18 April');
-        $this->browser->keys('/', 'garlic')->see('2 of 88 crops')->keys(WebDriverKeys::ENTER)->see('Sown on every day of every year on record');
-        $this->browser->keys('g', 'e')->see('Publish edition')->keys('g', 'r')->see('Dates and how sure they are')->keys('g', 'z')->see('Orchard Bench');
+        $this->browser
+            ->keys('/', 'garlic')
+            ->see('2 of 88 crops')
+            ->keys(WebDriverKeys::ENTER)
+            ->see('Sown on every day of every year on record');
+        $this->browser
+            ->keys('g', 'e')
+            ->see('Publish edition')
+            ->keys('g', 'r')
+            ->see('Dates and how sure they are')
+            ->keys('g', 'z')
+            ->see('Orchard Bench');
         $this->browser->keys('?')->see('a week back');
         self::assertSame([], $this->browser->errors());
     }
@@ -28,11 +56,14 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/averrin-sound/windows')->see('88 of 88 crops');
-        $this->browser->driver->executeScript(<<<'JS'
+        $this->browser->driver->executeScript(
+            <<<'JS'
             const ruler = document.querySelector('svg.ruler');
             const box = ruler.getBoundingClientRect();
             ruler.dispatchEvent(new MouseEvent('click', { bubbles: true, clientX: box.left + 188, clientY: box.top + 40 }));
-            JS);
+            JS
+            ,
+        );
         $this->browser->see('On 1 July')->see('seasons on record');
         $this->browser->fill('Find a crop', 'bush bean')->see('1 of 88 crops')->find('#row-bush-bean .name')->click();
         $this->browser->see('Open its dossier')->see('(mean of 7 days)')->see('Seed may be treated');
@@ -44,9 +75,11 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('88 of 88 crops')->keys('/', 'snow');
-        $this->browser->until(fn (): bool => $this->browser->find('.count')->getText() === '1 of 88 crops', 'The search does not leave one crop.');
-        $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')
-            ->see('On 3 April: harvest');
+        $this->browser->until(
+            fn(): bool => $this->browser->find('.count')->getText() === '1 of 88 crops',
+            'The search does not leave one crop.',
+        );
+        $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')->see('On 3 April: harvest');
         $this->browser->follow('Open its dossier')->see('Schools side by side')->see('On 3 April')->see('The replay opens');
         self::assertMatchesRegularExpression('/harvest\s+\d+ of (29|30) years/', $this->browser->text());
         $asked = 'return performance.getEntriesByType("resource").length';
@@ -55,20 +88,39 @@ final class WindowsTest extends BrowserTestCase
         $this->browser->keys(']')->see('On 10 April')->keys('{')->see('On 9 April');
         self::assertSame($before, $this->browser->driver->executeScript($asked), 'the cursor reads what is there already');
         $this->browser->see('low tunnel')->see('days earlier')->see('Saddle Dwarf');
-        self::assertStringNotContainsString('NaN', $this->browser->driver->executeScript('return document.querySelector(".climate svg").outerHTML'));
+        self::assertStringNotContainsString(
+            'NaN',
+            $this->browser->driver->executeScript('return document.querySelector(".climate svg").outerHTML'),
+        );
         self::assertSame([], $this->browser->errors());
     }
 
     public function test_own_dates_are_set_with_a_reason_shown_in_plum_and_undone(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/lakeshore/windows/dill')->see('The calendar follows the replay.')->press('Override dates')
-            ->fill('From 1', '02-01')->fill('To 1', '02-30')->fill('Why', 'The herb club sows early.')->press('Save')->see('Write 4/18, Apr 18 or 18 April.');
-        $this->browser->fill('To 1', 'Feb 20')->press('Save')->see('The calendar follows own dates.')->see('Wren Adeyemi-Holt, ')->see('The herb club sows early.')
+        $this->browser
+            ->visit('/desk/zones/lakeshore/windows/dill')
+            ->see('The calendar follows the replay.')
+            ->press('Override dates')
+            ->fill('From 1', '02-01')
+            ->fill('To 1', '02-30')
+            ->fill('Why', 'The herb club sows early.')
+            ->press('Save')
+            ->see('Write 4/18, Apr 18 or 18 April.');
+        $this->browser
+            ->fill('To 1', 'Feb 20')
+            ->press('Save')
+            ->see('The calendar follows own dates.')
+            ->see('Wren Adeyemi-Holt, ')
+            ->see('The herb club sows early.')
             ->see('fewer than half the years on record came to a harvest');
         self::assertNotCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
         $this->browser->visit('/desk/zones/lakeshore/windows')->see('own dates');
-        $this->browser->visit('/desk/zones/lakeshore/windows/dill')->see('For an even harvest')->press('Undo it')->see('The calendar follows the replay.');
+        $this->browser
+            ->visit('/desk/zones/lakeshore/windows/dill')
+            ->see('For an even harvest')
+            ->press('Undo it')
+            ->see('The calendar follows the replay.');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
     }
 
@@ -76,23 +128,30 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/windows')->see('88 of 88 crops');
-        $radish = fn (): string => (string) $this->browser->driver->executeScript('return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""');
+        $radish = fn(): string => (string) $this->browser->driver->executeScript(
+            'return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""',
+        );
         $open = $radish();
         $this->choose('Site', 'cold frame');
-        $this->browser->until(static fn (): bool => ! in_array($radish(), ['', $open], true), 'The windows of a cold frame differ from those of open ground.');
+        $this->browser->until(
+            static fn(): bool => !in_array($radish(), ['', $open], true),
+            'The windows of a cold frame differ from those of open ground.',
+        );
         $this->choose('Site', 'open ground');
-        $this->browser->until(static fn (): bool => $radish() === $open, 'Open ground does not bring its windows back.');
+        $this->browser->until(static fn(): bool => $radish() === $open, 'Open ground does not bring its windows back.');
     }
 
     public function test_a_bolder_standard_widens_windows_and_crops_are_grouped_by_what_is_next(): void
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/windows')->see('Brassicaceae');
-        $brackets = fn (): string => (string) $this->browser->driver->executeScript('return [...document.querySelectorAll("#row-radish path.bracket")].map((p) => p.getAttribute("d")).join()');
+        $brackets = fn(): string => (string) $this->browser->driver->executeScript(
+            'return [...document.querySelectorAll("#row-radish path.bracket")].map((p) => p.getAttribute("d")).join()',
+        );
         $before = $brackets();
         $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='6 in 10']"))->click();
         $this->browser->see('Use in the calendar');
-        $this->browser->until(static fn (): bool => $brackets() !== $before, 'The brackets stay where they were.');
+        $this->browser->until(static fn(): bool => $brackets() !== $before, 'The brackets stay where they were.');
         $this->choose('Grouped', 'by what is next');
         $this->browser->see('Open now');
         $this->choose('Grouped', 'by season');
@@ -102,7 +161,7 @@ final class WindowsTest extends BrowserTestCase
 
     private function choose(string $label, string $option): void
     {
-        (new WebDriverSelect($this->browser->find("select[aria-label='{$label}']")))->selectByVisibleText($option);
+        new WebDriverSelect($this->browser->find("select[aria-label='{$label}']"))->selectByVisibleText($option);
     }
 
     public function test_a_volunteer_sees_all_and_is_offered_nothing_to_publish(): void
@@ -120,27 +179,57 @@ final class WindowsTest extends BrowserTestCase
 
     public function test_a_wrong_password_is_said_where_it_is_typed(): void
     {
-        $this->browser->visit('/desk/login')->fill('E-mail address', 'ines@kestrel.example')->fill('Password', 'guess')->press('Log in')
+        $this->browser
+            ->visit('/desk/login')
+            ->fill('E-mail address', 'ines@kestrel.example')
+            ->fill('Password', 'guess')
+            ->press('Log in')
             ->see('E-mail or password is wrong.');
     }
 
     public function test_the_desk_is_accessible(): void
     {
         $this->logIn();
-        foreach (['/desk' => 'Orchard Bench', '/desk/zones/new' => 'Add a zone', '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
-            '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side', '/desk/zones/basin-floor/today' => 'Hold a week', '/desk/zones/basin-floor/method' => 'frozen ground', '/desk/crops/carrot' => 'It has never been changed.',
-            '/desk/zones/basin-floor/record' => 'Is it shifting', '/desk/zones/orchard-bench/record/course' => 'low tunnel', '/desk/zones/basin-floor/record/doubts' => 'Leave out another value',
-            '/desk/zones/orchard-bench/record/files' => 'Files brought', '/desk/zones/basin-floor/record/readings' => 'Soil readings', '/desk/sites' => 'dark plastic mulch', '/desk/zones/basin-floor/editions' => 'in force', '/desk/zones/basin-floor/edit' => 'Edit the zone'] as $path => $text) {
+        foreach (
+            [
+                '/desk' => 'Orchard Bench',
+                '/desk/zones/new' => 'Add a zone',
+                '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
+                '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
+                '/desk/zones/basin-floor/today' => 'Hold a week',
+                '/desk/zones/basin-floor/method' => 'frozen ground',
+                '/desk/crops/carrot' => 'It has never been changed.',
+                '/desk/zones/basin-floor/record' => 'Is it shifting',
+                '/desk/zones/orchard-bench/record/course' => 'low tunnel',
+                '/desk/zones/basin-floor/record/doubts' => 'Leave out another value',
+                '/desk/zones/orchard-bench/record/files' => 'Files brought',
+                '/desk/zones/basin-floor/record/readings' => 'Soil readings',
+                '/desk/sites' => 'dark plastic mulch',
+                '/desk/zones/basin-floor/editions' => 'in force',
+                '/desk/zones/basin-floor/edit' => 'Edit the zone',
+            ]
+            as $path => $text
+        ) {
             $this->browser->visit($path)->see($text);
             $this->assertAccessible($path);
         }
         $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => 'dark']]]);
-        foreach (['/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus', '/desk/zones/basin-floor/today' => 'Hold a week', '/desk/zones/new' => 'Add a zone', '/desk/crops/carrot' => 'It has never been changed.'] as $path => $text) {
+        foreach (
+            [
+                '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
+                '/desk/zones/basin-floor/today' => 'Hold a week',
+                '/desk/zones/new' => 'Add a zone',
+                '/desk/crops/carrot' => 'It has never been changed.',
+            ]
+            as $path => $text
+        ) {
             $this->browser->visit($path)->see($text);
             $this->assertAccessible("{$path}, dark");
         }
         foreach (['dark', 'light'] as $scheme) {
-            $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]);
+            $this->browser->devTools('Emulation.setEmulatedMedia', [
+                'features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]],
+            ]);
             $this->browser->visit('/desk/zones/new')->press('Save')->see('Enter a latitude from 0 to 90 degrees, such as 46.8 N.');
             $this->assertAccessible("a form with errors, {$scheme}");
         }
@@ -152,9 +241,23 @@ final class WindowsTest extends BrowserTestCase
         $this->logIn();
         // 640 points are 1280 at 200 %.
         foreach ([820, 640] as $width) {
-            $this->browser->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]);
-            foreach (['/desk' => 'Orchard Bench', '/desk/zones/basin-floor/windows' => '88 of 88 crops', '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
-                '/desk/zones/basin-floor/today' => 'Hold a week', '/desk/crops/carrot' => 'It has never been changed.', '/desk/sites' => 'dark plastic mulch'] as $path => $text) {
+            $this->browser->devTools('Emulation.setDeviceMetricsOverride', [
+                'width' => $width,
+                'height' => 800,
+                'deviceScaleFactor' => 1,
+                'mobile' => false,
+            ]);
+            foreach (
+                [
+                    '/desk' => 'Orchard Bench',
+                    '/desk/zones/basin-floor/windows' => '88 of 88 crops',
+                    '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
+                    '/desk/zones/basin-floor/today' => 'Hold a week',
+                    '/desk/crops/carrot' => 'It has never been changed.',
+                    '/desk/sites' => 'dark plastic mulch',
+                ]
+                as $path => $text
+            ) {
                 $this->browser->visit($path)->see($text);
                 $this->assertFitsTheWidth("{$path} at {$width}");
             }
@@ -165,17 +268,21 @@ final class WindowsTest extends BrowserTestCase
     public function test_the_keyboard_comes_to_a_crop_in_a_few_steps_and_is_never_lost(): void
     {
         $this->logIn();
-        $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
-        $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
+        $at = fn(string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
+        $this->browser->until(static fn(): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
         $this->browser->visit('/desk/zones/basin-floor/windows')->see('88 of 88 crops');
-        for ($tabs = 0; $tabs < 25 && ! str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
+        for ($tabs = 0; $tabs < 25 && !str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
             $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::TAB);
         }
         self::assertLessThan(20, $tabs, 'one stop for all rows');
         $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_DOWN);
         $this->browser->see('Open its dossier');
-        $this->browser->until(static fn (): bool => str_starts_with((string) $at('id'), 'stop-'), 'The arrow takes the keyboard along.');
+        $this->browser->until(static fn(): bool => str_starts_with((string) $at('id'), 'stop-'), 'The arrow takes the keyboard along.');
         self::assertMatchesRegularExpression('/^[A-Z][^:]+: (sow outdoors|set out|plant)/', (string) $at('ariaLabel'));
-        self::assertSame('solid', $this->browser->driver->executeScript('return getComputedStyle(document.activeElement).outlineStyle'), 'and it is seen where it is');
+        self::assertSame(
+            'solid',
+            $this->browser->driver->executeScript('return getComputedStyle(document.activeElement).outlineStyle'),
+            'and it is seen where it is',
+        );
     }
 }

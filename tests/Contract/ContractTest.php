@@ -40,28 +40,65 @@ final class ContractTest extends TestCase
         $this->getJson('/api/session')->assertOk();
         $this->getJson('/api/zones')->assertUnauthorized();
         $educator = $this->person();
-        $this->postJson('/api/session', ['email' => $educator->email, 'password' => 'a good long password'])->assertOk()
-            ->assertJsonPath('data.user.role', 'educator')->assertJsonPath('data.today', '2026-05-12');
+        $this->postJson('/api/session', ['email' => $educator->email, 'password' => 'a good long password'])
+            ->assertOk()
+            ->assertJsonPath('data.user.role', 'educator')
+            ->assertJsonPath('data.today', '2026-05-12');
         $this->putJson('/api/demo-clock', ['today' => '2026-05-13'])->assertNotFound();
         $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
-        $this->patchJson('/api/zones/test-basin', ['version' => 1] + $this->zoneValues('Renamed Basin'))->assertOk()->assertJsonPath('data.slug', 'test-basin');
-        $this->post('/api/zones/test-basin/record-previews', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertOk();
-        $computation = $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])
-            ->assertStatus(202)->json('data.id');
-        $this->getJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
+        $this->patchJson('/api/zones/test-basin', ['version' => 1] + $this->zoneValues('Renamed Basin'))
+            ->assertOk()
+            ->assertJsonPath('data.slug', 'test-basin');
+        $this->post(
+            '/api/zones/test-basin/record-previews',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertOk();
+        $computation = $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )
+            ->assertStatus(202)
+            ->json('data.id');
+        $this->getJson("/api/computations/{$computation}")
+            ->assertOk()
+            ->assertJsonPath('data.state', 'done');
         $this->getJson('/api/zones/test-basin/record-imports')->assertOk()->assertJsonPath('data.0.in_use', true);
         $this->postJson('/api/record-imports/'.RecordImport::query()->value('id').'/use')->assertStatus(202);
         $this->postJson('/api/zones/test-basin/computations')->assertStatus(202);
-        $this->postJson('/api/zones/test-basin/quality', ['date' => '2000-01-05', 'element' => 'minimum', 'accepted' => false, 'note' => 'Read wrong.', 'replaces' => null])->assertStatus(202);
+        $this->postJson('/api/zones/test-basin/quality', [
+            'date' => '2000-01-05',
+            'element' => 'minimum',
+            'accepted' => false,
+            'note' => 'Read wrong.',
+            'replaces' => null,
+        ])->assertStatus(202);
         $decision = $this->getJson('/api/zones/test-basin/quality')->assertOk()->json('data.values.0.decision.id');
         $this->deleteJson("/api/zones/test-basin/quality/{$decision}")->assertStatus(202);
         $station = $this->getJson('/api/zones/test-basin/stations')->assertOk()->json('data.stations.0');
-        $this->putJson('/api/zones/test-basin/stations', ['version' => 2, 'stations' => [['height_m' => 400] + $station]])->assertStatus(202);
+        $this->putJson('/api/zones/test-basin/stations', ['version' => 2, 'stations' => [['height_m' => 400] + $station]])->assertStatus(
+            202,
+        );
         $this->putJson('/api/zones/test-basin/years', ['version' => 3, 'years' => 15])->assertStatus(202);
-        $site = $this->postJson('/api/sites', ['name' => 'roof', 'air' => 1, 'sun' => 3, 'rate' => 1, 'protection' => 0, 'offset' => 0, 'note' => null])->assertCreated()->json('data');
+        $site = $this->postJson('/api/sites', [
+            'name' => 'roof',
+            'air' => 1,
+            'sun' => 3,
+            'rate' => 1,
+            'protection' => 0,
+            'offset' => 0,
+            'note' => null,
+        ])
+            ->assertCreated()
+            ->json('data');
         $this->getJson('/api/sites')->assertOk()->assertJsonPath('data.0.name', 'open ground');
         $this->patchJson("/api/sites/{$site['id']}", ['sun' => 4] + $site)->assertOk();
-        $this->post('/api/zones/test-basin/calibrations', ['site' => $site['id'], 'file' => $this->textFile("timestamp,depth_cm,temp_c\n2005-04-12 09:00,5,8\n")], ['Accept' => 'application/json'])->assertOk();
+        $this->post(
+            '/api/zones/test-basin/calibrations',
+            ['site' => $site['id'], 'file' => $this->textFile("timestamp,depth_cm,temp_c\n2005-04-12 09:00,5,8\n")],
+            ['Accept' => 'application/json'],
+        )->assertOk();
         $this->deleteJson("/api/sites/{$site['id']}")->assertNoContent();
         $this->getJson('/api/zones/test-basin/climate/years/2005')->assertOk();
         $this->getJson('/api/zones/test-basin/climate')->assertOk()->assertJsonPath('data.climate.thresholds.1.seasons.0.season', 2000);
@@ -72,57 +109,169 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/windows/radish/packet-days?on=09-20')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/succession?on=04-01&amount=1')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/compared')->assertOk();
-        $choice = $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => 'Known here.', 'replaces' => null, 'windows' => [['route' => 'direct', 'first' => '03-20', 'last' => '05-01']]])
-            ->assertCreated()->json('data.choice.id');
+        $choice = $this->postJson('/api/zones/test-basin/windows/radish/choices', [
+            'school' => 'own',
+            'reason' => 'Known here.',
+            'replaces' => null,
+            'windows' => [['route' => 'direct', 'first' => '03-20', 'last' => '05-01']],
+        ])
+            ->assertCreated()
+            ->json('data.choice.id');
         $this->deleteJson("/api/zones/test-basin/choices/{$choice}")->assertOk();
         $this->putJson('/api/zones/test-basin/method', ['standard' => 'bold', 'light' => 'none', 'version' => 4])->assertStatus(202);
-        $this->deleteJson("/api/computations/{$computation}")->assertOk()->assertJsonPath('data.state', 'done');
+        $this->deleteJson("/api/computations/{$computation}")
+            ->assertOk()
+            ->assertJsonPath('data.state', 'done');
         $this->getJson('/api/zones/test-basin/method-changes')->assertOk();
         $this->postJson('/api/station-reports')->assertUnauthorized();
         $this->getJson('/api/zones/test-basin/today')->assertNotFound();
         $this->getJson('/api/zones/test-basin/soil')->assertOk()->assertJsonPath('data.probe', null);
-        $spot = $this->postJson('/api/zones/test-basin/soil-spots', ['name' => 'Bed 3', 'site' => 1])->assertCreated()->json('data.spots.0.id');
+        $spot = $this->postJson('/api/zones/test-basin/soil-spots', ['name' => 'Bed 3', 'site' => 1])
+            ->assertCreated()
+            ->json('data.spots.0.id');
         $figures = [[0, 20], [10, 13.9], [20, 11.5], [30, 10.4], [60, 9.5]];
         $this->postJson('/api/zones/test-basin/soil-fits', ['figures' => $figures])->assertOk();
-        $reading = $this->postJson('/api/zones/test-basin/soil-readings', ['key' => 'contract-walk', 'spot' => $spot, 'on' => '2012-04-12', 'hour' => 9.5, 'depth' => 0.05, 'figures' => $figures])->assertCreated()->json('data.spots.0.readings.0.id');
+        $reading = $this->postJson('/api/zones/test-basin/soil-readings', [
+            'key' => 'contract-walk',
+            'spot' => $spot,
+            'on' => '2012-04-12',
+            'hour' => 9.5,
+            'depth' => 0.05,
+            'figures' => $figures,
+        ])
+            ->assertCreated()
+            ->json('data.spots.0.readings.0.id');
         $this->getJson("/api/soil-spots/{$spot}/calibration")->assertOk();
         $this->getJson("/api/soil-spots/{$spot}/probe?seconds=10")->assertNotFound();
-        $this->deleteJson("/api/soil-readings/{$reading}")->assertOk()->assertJsonPath('data.spots.0.readings.0.withdrawn', true);
-        $advisory = $this->postJson('/api/zones/test-basin/advisories', ['key' => 'contract-walk', 'ground' => null, 'text' => 'Water in the morning.', 'until' => '2026-05-20'])->assertCreated()->json('data.id');
+        $this->deleteJson("/api/soil-readings/{$reading}")
+            ->assertOk()
+            ->assertJsonPath('data.spots.0.readings.0.withdrawn', true);
+        $advisory = $this->postJson('/api/zones/test-basin/advisories', [
+            'key' => 'contract-walk',
+            'ground' => null,
+            'text' => 'Water in the morning.',
+            'until' => '2026-05-20',
+        ])
+            ->assertCreated()
+            ->json('data.id');
         $this->getJson('/api/zones/test-basin/advisories')->assertOk()->assertJsonPath('data.0.in_force', true);
         $this->postJson("/api/advisories/{$advisory}/withdrawal", ['reason' => 'It rained.'])->assertOk();
         $this->getJson('/api/zones/test-basin/reported-corrections')->assertOk();
         $this->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [1], 'use' => false])->assertStatus(202);
-        $device = $this->postJson('/api/zones/test-basin/station-devices', ['station' => $station['id'], 'name' => 'Mast'])->assertCreated()->json('data.device.id');
+        $device = $this->postJson('/api/zones/test-basin/station-devices', ['station' => $station['id'], 'name' => 'Mast'])
+            ->assertCreated()
+            ->json('data.device.id');
         $this->getJson('/api/zones/test-basin/station-devices')->assertOk()->assertJsonPath('data.0.name', 'Mast');
-        $this->deleteJson("/api/station-devices/{$device}")->assertOk()->assertJsonPath('data', []);
+        $this->deleteJson("/api/station-devices/{$device}")
+            ->assertOk()
+            ->assertJsonPath('data', []);
         $this->putJson('/api/packets/radish', ['has' => true])->assertOk();
-        $this->getJson('/api/packets')->assertOk()->assertJsonPath('data', ['radish']);
-        $line = ['key' => 'contract-sowing', 'act' => 'sown', 'on' => '2012-04-12', 'crop' => 'radish', 'garden' => 'School', 'bed' => 'Bed 3', 'written_at' => 1, 'under_cover' => true];
-        $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [$line, ['key' => 'contract-wrong', 'act' => 'up', 'on' => '2012-04-12', 'written_at' => 1]]])->assertOk()->assertJsonPath('data.refused.0.field', 'sowing');
-        $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [['key' => 'contract-better', 'corrects' => 'contract-sowing'] + $line, ['key' => 'contract-picking', 'act' => 'first-picked', 'on' => '2012-06-12', 'written_at' => 1, 'sowing' => 'contract-sowing', 'kilograms' => 1]]])->assertOk()->assertJsonPath('data.refused', []);
+        $this->getJson('/api/packets')
+            ->assertOk()
+            ->assertJsonPath('data', ['radish']);
+        $line = [
+            'key' => 'contract-sowing',
+            'act' => 'sown',
+            'on' => '2012-04-12',
+            'crop' => 'radish',
+            'garden' => 'School',
+            'bed' => 'Bed 3',
+            'written_at' => 1,
+            'under_cover' => true,
+        ];
+        $this->postJson('/api/zones/test-basin/log-entries', [
+            'sent_at' => 2,
+            'by' => 'desk',
+            'entries' => [$line, ['key' => 'contract-wrong', 'act' => 'up', 'on' => '2012-04-12', 'written_at' => 1]],
+        ])
+            ->assertOk()
+            ->assertJsonPath('data.refused.0.field', 'sowing');
+        $this->postJson('/api/zones/test-basin/log-entries', [
+            'sent_at' => 2,
+            'by' => 'desk',
+            'entries' => [
+                ['key' => 'contract-better', 'corrects' => 'contract-sowing'] + $line,
+                [
+                    'key' => 'contract-picking',
+                    'act' => 'first-picked',
+                    'on' => '2012-06-12',
+                    'written_at' => 1,
+                    'sowing' => 'contract-sowing',
+                    'kilograms' => 1,
+                ],
+            ],
+        ])
+            ->assertOk()
+            ->assertJsonPath('data.refused', []);
         $this->getJson('/api/zones/test-basin/log')->assertOk()->assertJsonPath('data.lines.1.corrects.key', 'contract-sowing');
         $this->getJson('/api/zones/test-basin/log-book')->assertOk();
-        $this->post('/api/zones/test-basin/log-files', ['file' => $this->textFile("on,act,crop\n2011-04-12,sown,radish\n2011-06-01,first-picked,radish\n", 'log.csv')], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->getJson('/api/log-imports/'.LogImport::query()->value('id'))->assertOk()->assertJsonPath('data.saved', 2);
-        $this->post('/api/log-photos', ['photo' => $this->textFile('no picture', 'bed.jpg')], ['Accept' => 'application/json'])->assertUnprocessable();
+        $this->post(
+            '/api/zones/test-basin/log-files',
+            ['file' => $this->textFile("on,act,crop\n2011-04-12,sown,radish\n2011-06-01,first-picked,radish\n", 'log.csv')],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
+        $this->getJson('/api/log-imports/'.LogImport::query()->value('id'))
+            ->assertOk()
+            ->assertJsonPath('data.saved', 2);
+        $this->post(
+            '/api/log-photos',
+            ['photo' => $this->textFile('no picture', 'bed.jpg')],
+            ['Accept' => 'application/json'],
+        )->assertUnprocessable();
         $this->getJson('/api/zones/test-basin/under-way')->assertOk();
         $this->getJson('/api/zones/test-basin/local-days')->assertOk()->assertJsonPath('data.crops.0.crop', 'radish');
-        $held = $this->postJson('/api/zones/test-basin/local-days', ['crop' => 'radish', 'variety' => null, 'route' => 'direct', 'replaces' => null])->assertCreated()->json('data.crops.0.held.id');
+        $held = $this->postJson('/api/zones/test-basin/local-days', [
+            'crop' => 'radish',
+            'variety' => null,
+            'route' => 'direct',
+            'replaces' => null,
+        ])
+            ->assertCreated()
+            ->json('data.crops.0.held.id');
         $this->deleteJson("/api/zones/test-basin/local-days/{$held}")->assertOk();
-        $trial = $this->postJson('/api/zones/test-basin/trials', ['key' => 'contract-trial', 'crop' => 'radish', 'route' => 'direct', 'measured_in' => 'kilograms', 'question' => 'Early?', 'waves' => [['name' => 'early', 'on' => '2012-04-01']], 'varieties' => [null], 'repeats' => 3])->assertCreated()->json('data.id');
+        $trial = $this->postJson('/api/zones/test-basin/trials', [
+            'key' => 'contract-trial',
+            'crop' => 'radish',
+            'route' => 'direct',
+            'measured_in' => 'kilograms',
+            'question' => 'Early?',
+            'waves' => [['name' => 'early', 'on' => '2012-04-01']],
+            'varieties' => [null],
+            'repeats' => 3,
+        ])
+            ->assertCreated()
+            ->json('data.id');
         $this->getJson('/api/zones/test-basin/trials')->assertOk();
         $this->postJson("/api/trials/{$trial}/conclusion", ['conclusion' => 'No.'])->assertOk();
         $this->deleteJson("/api/trials/{$trial}/conclusion")->assertOk();
-        $cue = $this->postJson('/api/zones/test-basin/cues', ['plant' => 'Lilac', 'stage' => 'first leaf'])->assertCreated()->json('data.0.id');
+        $cue = $this->postJson('/api/zones/test-basin/cues', ['plant' => 'Lilac', 'stage' => 'first leaf'])
+            ->assertCreated()
+            ->json('data.0.id');
         $this->getJson('/api/zones/test-basin/cues')->assertOk();
         $this->deleteJson("/api/zones/test-basin/cues/{$cue}")->assertOk();
-        $bed = $this->postJson('/api/zones/test-basin/beds', ['garden' => 'School', 'name' => 'Bed 4', 'length_m' => 6])->assertCreated()->json('data.beds.1.id');
-        $this->putJson("/api/zones/test-basin/beds/{$bed}", ['garden' => 'School', 'name' => 'Bed 4', 'length_m' => 7, 'version' => 1])->assertOk();
-        $this->putJson('/api/zones/test-basin/plantings?from=2012-01-01&to=2012-12-31', ['add' => [['key' => 'contract-planting', 'crop' => 'radish', 'route' => 'direct', 'bed' => $bed, 'on' => '2012-05-10', 'metres' => 6], ['key' => 'contract-conflict', 'crop' => 'kale', 'route' => 'direct', 'bed' => $bed, 'on' => '2012-05-20', 'metres' => 6]]])->assertOk();
-        $this->getJson('/api/zones/test-basin/ground?from=2012-01-01&to=2012-12-31')->assertOk()->assertJsonPath('data.beds.1.conflicts.0.kind', 'double');
+        $bed = $this->postJson('/api/zones/test-basin/beds', ['garden' => 'School', 'name' => 'Bed 4', 'length_m' => 6])
+            ->assertCreated()
+            ->json('data.beds.1.id');
+        $this->putJson("/api/zones/test-basin/beds/{$bed}", [
+            'garden' => 'School',
+            'name' => 'Bed 4',
+            'length_m' => 7,
+            'version' => 1,
+        ])->assertOk();
+        $this->putJson('/api/zones/test-basin/plantings?from=2012-01-01&to=2012-12-31', [
+            'add' => [
+                ['key' => 'contract-planting', 'crop' => 'radish', 'route' => 'direct', 'bed' => $bed, 'on' => '2012-05-10', 'metres' => 6],
+                ['key' => 'contract-conflict', 'crop' => 'kale', 'route' => 'direct', 'bed' => $bed, 'on' => '2012-05-20', 'metres' => 6],
+            ],
+        ])->assertOk();
+        $this->getJson('/api/zones/test-basin/ground?from=2012-01-01&to=2012-12-31')
+            ->assertOk()
+            ->assertJsonPath('data.beds.1.conflicts.0.kind', 'double');
         $this->getJson("/api/zones/test-basin/beds/{$bed}/fits?from=2013-04-01&to=2013-10-01")->assertOk();
-        $this->postJson('/api/zones/test-basin/season-plans?from=2013-01-01&to=2013-12-31', ['beds' => [$bed], 'wishes' => [['key' => 'a', 'crop' => 'radish', 'metres' => 2]]])->assertOk();
+        $this->postJson('/api/zones/test-basin/season-plans?from=2013-01-01&to=2013-12-31', [
+            'beds' => [$bed],
+            'wishes' => [['key' => 'a', 'crop' => 'radish', 'metres' => 2]],
+        ])->assertOk();
         $this->postJson('/api/zones/test-basin/task-feeds')->assertCreated();
         $this->getJson('/api/zones/test-basin/ground-tasks?from=2012-01-01&to=2012-12-31')->assertOk();
         $this->putJson('/api/prices/radish', ['price' => 4.5])->assertOk();
@@ -135,25 +284,72 @@ final class ContractTest extends TestCase
         $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '40'], 'note' => 'Slower here.', 'version' => 1])->assertOk();
         $revision = $this->getJson('/api/crops/radish')->assertOk()->json('data.revisions.0.id');
         $this->postJson("/api/crops/radish/revisions/{$revision}", ['version' => 2])->assertOk();
-        $variety = $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '22'], 'tags' => ['quick']])->assertCreated()->json('data.varieties.0.id');
-        $this->putJson("/api/crops/radish/varieties/{$variety}", ['name' => 'Harrow Red', 'cells' => ['maturity_days' => '23'], 'tags' => [], 'version' => 1])->assertOk();
+        $variety = $this->postJson('/api/crops/radish/varieties', [
+            'name' => 'Harrow Red',
+            'cells' => ['maturity_days' => '22'],
+            'tags' => ['quick'],
+        ])
+            ->assertCreated()
+            ->json('data.varieties.0.id');
+        $this->putJson("/api/crops/radish/varieties/{$variety}", [
+            'name' => 'Harrow Red',
+            'cells' => ['maturity_days' => '23'],
+            'tags' => [],
+            'version' => 1,
+        ])->assertOk();
         $this->deleteJson("/api/crops/radish/varieties/{$variety}")->assertOk();
-        $this->post('/api/crops', ['file' => $this->textFile((string) file_get_contents(base_path('core/data/crops.csv')), 'crops.csv')], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('data.unchanged', 88);
+        $this->post(
+            '/api/crops',
+            ['file' => $this->textFile((string) file_get_contents(base_path('core/data/crops.csv')), 'crops.csv')],
+            ['Accept' => 'application/json'],
+        )
+            ->assertOk()
+            ->assertJsonPath('data.unchanged', 88);
         $warnings = $this->getJson('/api/zones/test-basin/draft')->assertOk()->assertJsonPath('data.number', 1)->json('data.warnings');
-        $objection = $this->postJson('/api/zones/test-basin/objections', ['key' => 'contract-walk', 'crop' => 'radish', 'text' => 'Too early.'])->assertCreated()->json('data.id');
+        $objection = $this->postJson('/api/zones/test-basin/objections', [
+            'key' => 'contract-walk',
+            'crop' => 'radish',
+            'text' => 'Too early.',
+        ])
+            ->assertCreated()
+            ->json('data.id');
         $this->postJson("/api/objections/{$objection}/answer", ['answer' => 'It is on record.'])->assertOk();
-        $publication = $this->postJson('/api/zones/test-basin/editions', ['note' => 'The first.', 'key' => 'contract-walk', 'answers' => array_fill_keys(array_column($warnings, 'key'), 'Known.')])->assertStatus(202)->json('data.id');
-        $this->getJson("/api/publications/{$publication}")->assertOk()->assertJsonPath('data.state', 'done');
+        $publication = $this->postJson('/api/zones/test-basin/editions', [
+            'note' => 'The first.',
+            'key' => 'contract-walk',
+            'answers' => array_fill_keys(array_column($warnings, 'key'), 'Known.'),
+        ])
+            ->assertStatus(202)
+            ->json('data.id');
+        $this->getJson("/api/publications/{$publication}")
+            ->assertOk()
+            ->assertJsonPath('data.state', 'done');
         $this->getJson('/api/zones/test-basin/editions')->assertOk();
         $this->getJson('/api/zones')->assertOk()->assertJsonPath('data.0.edition.number', 1);
         $this->getJson('/api/zones/test-basin')->assertOk();
         $this->getJson('/zones/test-basin/calendar.json')->assertOk();
         $this->getJson('/zones/test-basin/editions/1/calendar.json')->assertOk();
-        foreach (['index', 'zones', 'editions', 'dictionary', 'zones/test-basin/windows', 'zones/test-basin/evidence', 'zones/test-basin/normals', 'zones/test-basin/method'] as $table) {
+        foreach (
+            [
+                'index',
+                'zones',
+                'editions',
+                'dictionary',
+                'zones/test-basin/windows',
+                'zones/test-basin/evidence',
+                'zones/test-basin/normals',
+                'zones/test-basin/method',
+            ] as $table
+        ) {
             $this->getJson("/open/v1/{$table}.json")->assertOk();
         }
         $this->getJson('/api/translations')->assertOk();
-        $this->putJson('/api/translations', ['language' => 'es', 'text' => 'The first.', 'translation' => 'La primera.', 'before' => null])->assertOk();
+        $this->putJson('/api/translations', [
+            'language' => 'es',
+            'text' => 'The first.',
+            'translation' => 'La primera.',
+            'before' => null,
+        ])->assertOk();
         $office = $this->getJson('/api/office')->assertOk()->json('data');
         $this->putJson('/api/office', ['name' => 'Office'] + $office)->assertOk();
         $this->getJson('/api/outbox')->assertOk();
@@ -175,7 +371,9 @@ final class ContractTest extends TestCase
 
     public function test_roles_are_those_of_the_contract(): void
     {
-        $roles = Contract::read()->document['components']['schemas']['Session']['properties']['user']['oneOf'][1]['properties']['role']['enum'];
+        $roles = Contract::read()->document['components']['schemas']['Session']['properties']['user']['oneOf'][1]['properties']['role'][
+            'enum'
+        ];
         self::assertSame(array_column(Role::cases(), 'value'), $roles);
     }
 }

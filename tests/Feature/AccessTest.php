@@ -41,13 +41,20 @@ final class AccessTest extends TestCase
         $this->zone();
         $this->actingAs($this->person($role));
         $this->getJson('/api/zones/test-basin')->assertOk();
-        $this->getJson('/api/session')->assertJsonPath('data.user.can', $role === Role::Administrator ? ['edit-office', 'change-signature', 'read-mail'] : []);
+        $this->getJson('/api/session')->assertJsonPath(
+            'data.user.can',
+            $role === Role::Administrator ? ['edit-office', 'change-signature', 'read-mail'] : [],
+        );
         $this->postJson('/api/zones', $this->zoneValues('Other'))->assertForbidden();
         $this->editZone($this->zoneValues('Other'))->assertForbidden();
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertForbidden();
         $this->postJson('/api/zones/test-basin/computations')->assertForbidden();
         foreach (['record-previews', 'record-imports'] as $what) {
-            $this->post("/api/zones/test-basin/{$what}", ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertForbidden();
+            $this->post(
+                "/api/zones/test-basin/{$what}",
+                ['file' => $this->stationFile()],
+                ['Accept' => 'application/json'],
+            )->assertForbidden();
         }
         self::assertSame([1, 0], [Zone::query()->count(), Edition::query()->count()]);
     }
@@ -56,7 +63,8 @@ final class AccessTest extends TestCase
     {
         $person = $this->person();
         foreach (range(1, 5) as $try) {
-            $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'])->assertUnprocessable()
+            $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'])
+                ->assertUnprocessable()
                 ->assertJsonPath('message', 'E-mail or password is wrong.');
         }
         $this->postJson('/api/session', ['email' => $person->email, 'password' => 'a good long password'])->assertTooManyRequests();
@@ -75,7 +83,12 @@ final class AccessTest extends TestCase
     {
         $person = $this->person(Role::Educator);
         $name = (string) config('session.cookie');
-        $cookies = static fn (TestResponse $response): array => array_values(array_intersect(array_map(static fn (Cookie $c): string => $c->getName(), $response->headers->getCookies()), [$name, 'XSRF-TOKEN']));
+        $cookies = static fn (TestResponse $response): array => array_values(
+            array_intersect(array_map(static fn (Cookie $c): string => $c->getName(), $response->headers->getCookies()), [
+                $name,
+                'XSRF-TOKEN',
+            ]),
+        );
         $login = $this->postJson('/api/session', ['email' => $person->email, 'password' => 'a good long password'])->assertOk();
         $id = $login->getCookie($name)?->getValue() ?? self::fail('no cookie');
         $with = fn () => $this->withCredentials()->withCookie($name, $id);
@@ -91,21 +104,32 @@ final class AccessTest extends TestCase
     {
         $person = $this->person();
         foreach (range(1, 5) as $try) {
-            $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'], ['X-Forwarded-For' => "10.0.0.{$try}"])->assertUnprocessable();
+            $this->postJson(
+                '/api/session',
+                ['email' => $person->email, 'password' => 'wrong'],
+                ['X-Forwarded-For' => "10.0.0.{$try}"],
+            )->assertUnprocessable();
         }
-        $this->postJson('/api/session', ['email' => $person->email, 'password' => 'wrong'], ['X-Forwarded-For' => '10.0.0.99'])->assertTooManyRequests();
+        $this->postJson(
+            '/api/session',
+            ['email' => $person->email, 'password' => 'wrong'],
+            ['X-Forwarded-For' => '10.0.0.99'],
+        )->assertTooManyRequests();
     }
 
     public function test_forged_requests_are_refused(): void
     {
         // The framework lets its own tests pass without a token; this one asks as a browser would.
-        $this->app->bind(ValidateCsrfToken::class, fn ($app) => new class($app, $app['encrypter']) extends ValidateCsrfToken
-        {
-            protected function runningUnitTests(): bool
+        $this->app->bind(
+            ValidateCsrfToken::class,
+            fn ($app) => new class($app, $app['encrypter']) extends ValidateCsrfToken
             {
-                return false;
-            }
-        });
+                protected function runningUnitTests(): bool
+                {
+                    return false;
+                }
+            },
+        );
         $this->zone();
         $this->actingAs($this->person());
         $this->withoutExceptionHandling();
@@ -121,7 +145,10 @@ final class AccessTest extends TestCase
             self::assertStringContainsString("script-src 'self';", $policy);
             self::assertStringContainsString("default-src 'none'", $policy);
             self::assertStringContainsString("frame-ancestors 'none'", $policy);
-            $response->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('X-Frame-Options', 'DENY')->assertHeader('Referrer-Policy', 'same-origin');
+            $response
+                ->assertHeader('X-Content-Type-Options', 'nosniff')
+                ->assertHeader('X-Frame-Options', 'DENY')
+                ->assertHeader('Referrer-Policy', 'same-origin');
         }
     }
 

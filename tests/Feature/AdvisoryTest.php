@@ -31,8 +31,16 @@ class AdvisoryTest extends TestCase
         $this->made('basin floor in print', function (): void {
             Zone::factory()->create(['slug' => 'basin-floor', 'name' => 'Basin Floor', 'latitude' => 46.7]);
             $this->actingAs($this->person());
-            $text = (new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather')))->report(Day::of(1995, 1, 1), Day::of(2010, 1, 1), Day::fromIso('2026-04-17'));
-            $this->post('/api/zones/basin-floor/record-imports', ['file' => $this->textFile($text)], ['Accept' => 'application/json'])->assertStatus(202);
+            $text = new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather'))->report(
+                Day::of(1995, 1, 1),
+                Day::of(2010, 1, 1),
+                Day::fromIso('2026-04-17'),
+            );
+            $this->post(
+                '/api/zones/basin-floor/record-imports',
+                ['file' => $this->textFile($text)],
+                ['Accept' => 'application/json'],
+            )->assertStatus(202);
             $this->publish(slug: 'basin-floor')->assertStatus(202);
         });
     }
@@ -48,7 +56,10 @@ class AdvisoryTest extends TestCase
      */
     private function tell(array $with = []): \Illuminate\Testing\TestResponse
     {
-        return $this->postJson('/api/zones/basin-floor/advisories', $with + ['key' => uniqid('advisory-'), 'text' => 'Cover beans tonight.', 'until' => '2026-04-25']);
+        return $this->postJson(
+            '/api/zones/basin-floor/advisories',
+            $with + ['key' => uniqid('advisory-'), 'text' => 'Cover beans tonight.', 'until' => '2026-04-25'],
+        );
     }
 
     public function test_this_week_says_how_the_season_runs_and_what_that_means_for_its_acts(): void
@@ -58,10 +69,17 @@ class AdvisoryTest extends TestCase
         self::assertStringContainsString('This season, 18 April 2026', $page);
         self::assertStringContainsString(number_format($today['position']['soil'], 1), $page);
         self::assertStringContainsString('The weather told of here is simulated.', $page);
-        $held = array_filter($today['acts'], static fn (array $a): bool => in_array($a['pile'], ['hold', 'hold-a-week'], true) && str_contains($page, "crops/{$a['crop']}"));
+        $held = array_filter(
+            $today['acts'],
+            static fn(array $a): bool => in_array($a['pile'], ['hold', 'hold-a-week'], true) && str_contains($page, "crops/{$a['crop']}"),
+        );
         self::assertNotSame([], $held);
         self::assertStringContainsString('this season: wait until', $page);
-        self::assertStringNotContainsString('This season', (string) PublicSite::read('zones/basin-floor/weeks/16'), 'the edition’s own pages stay as they are');
+        self::assertStringNotContainsString(
+            'This season',
+            (string) PublicSite::read('zones/basin-floor/weeks/16'),
+            'the edition’s own pages stay as they are',
+        );
         self::assertSame([], app(PublicSite::class)->changedFiles(Edition::query()->firstOrFail()));
         self::assertSame($page, (string) $this->get('/zones/basin-floor/this-week')->assertOk()->getContent());
     }
@@ -70,15 +88,19 @@ class AdvisoryTest extends TestCase
     {
         // Another zone with an edition, so that zones come in a list.
         Zone::factory()->create(['slug' => 'test-basin', 'name' => 'Test Basin']);
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $this->publish()->assertStatus(202);
-        $link = readlink(PublicSite::root().'/basin-floor/1/now/this-week');
+        $link = readlink(PublicSite::root() . '/basin-floor/1/now/this-week');
         $this->artisan(TurnDay::class)->assertSuccessful();
-        self::assertSame($link, readlink(PublicSite::root().'/basin-floor/1/now/this-week'));
+        self::assertSame($link, readlink(PublicSite::root() . '/basin-floor/1/now/this-week'));
         config(['anthesis.today' => '2026-04-25']);
         $this->artisan(TurnDay::class)->assertSuccessful();
         self::assertStringContainsString('This season, 25 April 2026', $this->page());
-        self::assertCount(1, glob(PublicSite::root().'/basin-floor/1/season/*') ?: [], 'the old one is gone');
+        self::assertCount(1, glob(PublicSite::root() . '/basin-floor/1/season/*') ?: [], 'the old one is gone');
         // Ten days without weather, and nothing is told of a season nobody knows.
         config(['anthesis.today' => '2026-05-20']);
         $this->artisan(TurnDay::class)->assertSuccessful();
@@ -88,23 +110,38 @@ class AdvisoryTest extends TestCase
 
     public function test_an_advisory_is_published_until_a_day_once_however_often_it_is_sent(): void
     {
-        $this->tell(['key' => 'the-same-key'])->assertCreated()->assertJsonPath('data.in_force', true);
-        $this->tell(['key' => 'the-same-key'])->assertCreated()->assertJsonPath('data.text', 'Cover beans tonight.');
-        $this->tell(['key' => 'the-same-key', 'text' => 'Another text.'])->assertUnprocessable()->assertJsonValidationErrorFor('key');
+        $this->tell(['key' => 'the-same-key'])
+            ->assertCreated()
+            ->assertJsonPath('data.in_force', true);
+        $this->tell(['key' => 'the-same-key'])
+            ->assertCreated()
+            ->assertJsonPath('data.text', 'Cover beans tonight.');
+        $this->tell(['key' => 'the-same-key', 'text' => 'Another text.'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrorFor('key');
         self::assertSame(1, Advisory::query()->count());
         self::assertStringContainsString('Cover beans tonight.', $this->page());
         config(['anthesis.today' => '2026-04-26']);
         $this->artisan(TurnDay::class)->assertSuccessful();
         self::assertStringNotContainsString('Cover beans tonight.', $this->page(), 'it has expired');
-        $this->getJson('/api/zones/basin-floor/advisories')->assertJsonPath('data.0.in_force', false)->assertJsonPath('data.0.withdrawn', null);
+        $this->getJson('/api/zones/basin-floor/advisories')
+            ->assertJsonPath('data.0.in_force', false)
+            ->assertJsonPath('data.0.withdrawn', null);
     }
 
     public function test_it_is_withdrawn_with_the_reason_and_never_edited(): void
     {
         $id = $this->tell()->assertCreated()->json('data.id');
-        $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => ' '])->assertUnprocessable()->assertJsonPath('errors.reason.0', 'Say why it is withdrawn: the pages tell those who read it.');
-        $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => 'The cloud stayed.'])->assertOk()->assertJsonPath('data.withdrawn.reason', 'The cloud stayed.')->assertJsonPath('data.in_force', false);
-        $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => 'Another reason.'])->assertOk()->assertJsonPath('data.withdrawn.reason', 'The cloud stayed.');
+        $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => ' '])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.reason.0', 'Say why it is withdrawn: the pages tell those who read it.');
+        $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => 'The cloud stayed.'])
+            ->assertOk()
+            ->assertJsonPath('data.withdrawn.reason', 'The cloud stayed.')
+            ->assertJsonPath('data.in_force', false);
+        $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => 'Another reason.'])
+            ->assertOk()
+            ->assertJsonPath('data.withdrawn.reason', 'The cloud stayed.');
         self::assertStringContainsString('<s>Cover beans tonight.</s>', $this->page());
         self::assertStringContainsString('Withdrawn on 18 April 2026: The cloud stayed.', $this->page());
     }
@@ -113,15 +150,23 @@ class AdvisoryTest extends TestCase
     {
         $grounds = $this->getJson('/api/zones/basin-floor/today')->json('data.grounds');
         self::assertNotSame([], $grounds, 'a cold spring gives reason to say something');
-        $this->tell(['ground' => $grounds[0]['key'], 'evidence' => ['made up']])->assertCreated()->assertJsonPath('data.evidence', $grounds[0]['evidence']);
-        $this->tell(['ground' => 'comet'])->assertCreated()->assertJsonPath('data.evidence', []);
+        $this->tell(['ground' => $grounds[0]['key'], 'evidence' => ['made up']])
+            ->assertCreated()
+            ->assertJsonPath('data.evidence', $grounds[0]['evidence']);
+        $this->tell(['ground' => 'comet'])
+            ->assertCreated()
+            ->assertJsonPath('data.evidence', []);
     }
 
     public function test_bad_days_and_volunteers_are_refused(): void
     {
-        $this->tell(['until' => '2026-04-17'])->assertUnprocessable()->assertJsonPath('errors.until.0', 'Give a day from today on, at most 60 days ahead: what is said of a season does not keep.');
+        $this->tell(['until' => '2026-04-17'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.until.0', 'Give a day from today on, at most 60 days ahead: what is said of a season does not keep.');
         $this->tell(['until' => '2026-06-18'])->assertUnprocessable();
-        $this->tell(['until' => 'soon'])->assertUnprocessable()->assertJsonPath('errors.until.0', 'Give the last day it is to be shown as YYYY-MM-DD.');
+        $this->tell(['until' => 'soon'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.until.0', 'Give the last day it is to be shown as YYYY-MM-DD.');
         $this->tell(['text' => ''])->assertUnprocessable();
         $this->actingAs($this->person(Role::Volunteer));
         $this->tell()->assertForbidden();
@@ -130,7 +175,7 @@ class AdvisoryTest extends TestCase
 
     public function test_a_changed_page_is_noticed_taken_away_and_made_anew(): void
     {
-        $file = (string) realpath(PublicSite::root().'/basin-floor/1/now/this-week').'/index.html';
+        $file = (string) realpath(PublicSite::root() . '/basin-floor/1/now/this-week') . '/index.html';
         file_put_contents($file, str_replace('This season', 'That season', (string) file_get_contents($file)));
         $this->artisan('anthesis:verify')->assertFailed()->expectsOutputToContain('what it says of this season is not as it was made');
         self::assertStringContainsString('This season, 18 April 2026', $this->page(), 'made anew at once, as the queue here is');
@@ -161,14 +206,22 @@ class AdvisoryTest extends TestCase
         $id = $this->tell()->assertCreated()->json('data.id');
         $this->tell(['text' => 'A <b>heat</b> & wind.'])->assertCreated();
         $this->postJson("/api/advisories/{$id}/withdrawal", ['reason' => 'The cloud stayed.'])->assertOk();
-        $response = $this->get('/zones/basin-floor/news.atom')->assertOk()->assertHeader('Content-Type', 'application/atom+xml; charset=utf-8');
-        $document = new \DOMDocument;
+        $response = $this->get('/zones/basin-floor/news.atom')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/atom+xml; charset=utf-8');
+        $document = new \DOMDocument();
         self::assertTrue($document->loadXML((string) $response->getContent()));
         $atom = new \DOMXPath($document);
         $atom->registerNamespace('a', 'http://www.w3.org/2005/Atom');
-        $all = static fn (string $path): array => array_map(static fn (\DOMNode $n): string => $n->textContent, iterator_to_array($atom->query($path) ?: []));
+        $all = static fn(string $path): array => array_map(
+            static fn(\DOMNode $n): string => $n->textContent,
+            iterator_to_array($atom->query($path) ?: []),
+        );
         self::assertSame('Basin Floor: news of the sowing calendar', $all('/a:feed/a:title')[0]);
-        self::assertEqualsCanonicalizing(['Edition 1', 'Advice for Basin Floor', 'Advice for Basin Floor, withdrawn'], $all('//a:entry/a:title'));
+        self::assertEqualsCanonicalizing(
+            ['Edition 1', 'Advice for Basin Floor', 'Advice for Basin Floor, withdrawn'],
+            $all('//a:entry/a:title'),
+        );
         self::assertContains("A <b>heat</b> & wind.\nHolds until 25 April.", $all('//a:entry/a:content'));
         self::assertContains("Cover beans tonight.\nThe cloud stayed.\nHolds until 25 April.", $all('//a:entry/a:content'));
         // As RFC 4287 asks: each entry its own id, title, date and author; the feed as new as its newest entry.

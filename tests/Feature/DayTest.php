@@ -33,7 +33,10 @@ final class DayTest extends TestCase
     public function test_a_zone_has_its_own_day(): void
     {
         Carbon::setTestNow('2026-07-04 04:30:00 UTC');
-        $zone = static fn (?string $timeZone): string => Zone::factory()->make(['time_zone' => $timeZone])->today()->iso();
+        $zone = static fn (?string $timeZone): string => Zone::factory()
+            ->make(['time_zone' => $timeZone])
+            ->today()
+            ->iso();
         self::assertSame('2026-07-03', $zone('America/Chicago'), 'half past eleven at night');
         self::assertSame('2026-07-04', $zone('Australia/Melbourne'));
         self::assertSame('2026-07-04', $zone(null), 'by the application’s own clock, UTC');
@@ -50,7 +53,12 @@ final class DayTest extends TestCase
             $events = Event::fake([DayTurned::class]);
             $this->artisan('anthesis:turn-day')->assertSuccessful();
 
-            return $events->dispatched(DayTurned::class)->map(static fn (array $args): string => Zone::query()->findOrFail($args[0]->zoneId)->slug)->sort()->values()->all();
+            return $events
+                ->dispatched(DayTurned::class)
+                ->map(static fn (array $args): string => Zone::query()->findOrFail($args[0]->zoneId)->slug)
+                ->sort()
+                ->values()
+                ->all();
         };
         self::assertSame(['east', 'west'], $turned('2026-07-03 12:00:00 UTC'), 'no day was ever begun');
         self::assertSame([], $turned('2026-07-03 13:59:00 UTC'));
@@ -66,7 +74,13 @@ final class DayTest extends TestCase
         Queue::fake();
         Zone::factory()->create(['name' => 'Empty', 'slug' => 'empty']);
         $zone = Zone::query()->where('slug', 'test-basin')->firstOrFail();
-        Sowing::query()->create(['zone_id' => $zone->id, 'crop_id' => Crop::query()->firstOrFail()->id, 'idempotency_key' => 'a-sowing', 'begun_on' => '2026-05-01', 'sown_on' => '2026-05-01']);
+        Sowing::query()->create([
+            'zone_id' => $zone->id,
+            'crop_id' => Crop::query()->firstOrFail()->id,
+            'idempotency_key' => 'a-sowing',
+            'begun_on' => '2026-05-01',
+            'sown_on' => '2026-05-01',
+        ]);
         $this->artisan('anthesis:turn-day')->assertSuccessful();
         Queue::assertPushed(FollowSowingsJob::class, 1);
         Queue::assertPushedOn('sites', FollowSowingsJob::class);
@@ -76,7 +90,10 @@ final class DayTest extends TestCase
 
     public function test_the_scheduler_looks_every_minute(): void
     {
-        $events = array_filter(app(Schedule::class)->events(), static fn (Scheduled $e): bool => str_contains((string) $e->command, 'anthesis:turn-day'));
+        $events = array_filter(
+            app(Schedule::class)->events(),
+            static fn (Scheduled $e): bool => str_contains((string) $e->command, 'anthesis:turn-day'),
+        );
         self::assertSame(['* * * * *'], array_values(array_map(static fn (Scheduled $e): string => $e->expression, $events)));
     }
 
@@ -87,7 +104,9 @@ final class DayTest extends TestCase
         $this->postJson('/api/zones', $values)->assertCreated()->assertJsonPath('data.time_zone', null);
         $edit = fn (string $timeZone): TestResponse => $this->editZone(['time_zone' => $timeZone] + $values);
         $edit('Australia/Melbourne')->assertOk()->assertJsonPath('data.time_zone', 'Australia/Melbourne');
-        $edit('Kestrel/Basin')->assertUnprocessable()->assertJsonPath('errors.time_zone.0', 'There is no time zone “Kestrel/Basin”. Choose one from the list.');
+        $edit('Kestrel/Basin')
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.time_zone.0', 'There is no time zone “Kestrel/Basin”. Choose one from the list.');
         Carbon::setTestNow('2026-07-03 14:30:00 UTC');
         $this->getJson('/api/zones/test-basin/soil')->assertOk()->assertJsonPath('data.today', '2026-07-04');
     }

@@ -18,8 +18,12 @@ class DemoClockTest extends TestCase
     public function test_the_demonstration_stands_on_a_day_of_spring_until_somebody_moves_it(): void
     {
         $this->demonstration();
-        $this->getJson('/api/session')->assertJsonPath('data.today', '2026-04-18')->assertJsonPath('data.demonstration.first', '2026-04-18');
-        $this->putJson('/api/demo-clock', ['today' => '2026-06-30'])->assertOk()->assertJsonPath('data.today', '2026-06-30');
+        $this->getJson('/api/session')
+            ->assertJsonPath('data.today', '2026-04-18')
+            ->assertJsonPath('data.demonstration.first', '2026-04-18');
+        $this->putJson('/api/demo-clock', ['today' => '2026-06-30'])
+            ->assertOk()
+            ->assertJsonPath('data.today', '2026-06-30');
         $this->putJson('/api/demo-clock', ['today' => '2026-05-02'])->assertOk();
         $this->getJson('/api/session')->assertJsonPath('data.today', '2026-05-02');
     }
@@ -28,7 +32,9 @@ class DemoClockTest extends TestCase
     {
         $this->demonstration();
         foreach (['2026-04-17', '2028-04-18', '2026-02-30', 'tomorrow', ''] as $day) {
-            $this->putJson('/api/demo-clock', ['today' => $day])->assertUnprocessable()->assertJsonValidationErrors('today');
+            $this->putJson('/api/demo-clock', ['today' => $day])
+                ->assertUnprocessable()
+                ->assertJsonValidationErrors('today');
         }
         $this->getJson('/api/session')->assertJsonPath('data.today', '2026-04-18');
     }

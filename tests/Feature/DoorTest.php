@@ -42,18 +42,33 @@ final class DoorTest extends TestCase
             $words = $this->postJson('/api/zones', $this->zoneValues($name))->assertUnprocessable()->json('errors.name.0');
             self::assertStringStartsWith('The field “name” holds a character that cannot be seen', $words);
         }
-        $call = fn (string $json) => $this->call('POST', '/api/zones', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $json);
+        $call = fn (string $json) => $this->call(
+            'POST',
+            '/api/zones',
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            $json,
+        );
         self::assertStringStartsWith('The request is not JSON that can be read', $call('{"name": ')->assertStatus(400)->json('message'));
         $call('"x"')->assertStatus(400);
         $call("{\"name\": \"\xff\"}")->assertStatus(400);
-        $call('{"latitude": 1e400}')->assertUnprocessable()->assertJsonPath('errors.latitude.0', 'The field “latitude” is a number too large to be one.');
+        $call('{"latitude": 1e400}')
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.latitude.0', 'The field “latitude” is a number too large to be one.');
         self::assertSame(0, Zone::query()->count());
     }
 
     public function test_a_refusal_names_the_field_as_it_is_called_on_screen(): void
     {
         $this->actingAs($this->person());
-        $errors = $this->postJson('/api/zones', ['height_m' => 'tall', 'settlements' => [['name' => str_repeat('x', 90)]]] + $this->zoneValues())->assertUnprocessable()->json('errors');
+        $errors = $this->postJson(
+            '/api/zones',
+            ['height_m' => 'tall', 'settlements' => [['name' => str_repeat('x', 90)]]] + $this->zoneValues(),
+        )
+            ->assertUnprocessable()
+            ->json('errors');
         self::assertSame('The height field must be an integer.', $errors['height_m'][0]);
         self::assertSame('The settlement field must not be greater than 80 characters.', $errors['settlements.0.name'][0]);
         self::assertSame('The e-mail address field is required.', $this->postJson('/api/session', [])->json('errors.email.0'));
@@ -70,7 +85,8 @@ final class DoorTest extends TestCase
     {
         $this->actingAs($this->person());
         foreach (['', null] as $blank) {
-            $this->postJson('/api/zones', ['latitude' => $blank, 'longitude' => $blank] + $this->zoneValues())->assertUnprocessable()
+            $this->postJson('/api/zones', ['latitude' => $blank, 'longitude' => $blank] + $this->zoneValues())
+                ->assertUnprocessable()
                 ->assertJsonValidationErrors(['latitude', 'longitude']);
         }
         $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
@@ -85,8 +101,13 @@ final class DoorTest extends TestCase
     /** The made-up record's last years alone. */
     private function shortRecord(): string
     {
-        return implode("\n", array_filter(explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'))),
-            static fn (string $l): bool => str_starts_with($l, 'date') || $l >= '2009-01-01'));
+        return implode(
+            "\n",
+            array_filter(
+                explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'))),
+                static fn (string $l): bool => str_starts_with($l, 'date') || $l >= '2009-01-01',
+            ),
+        );
     }
 
     public function test_a_short_record_is_said_wherever_its_dates_are(): void
@@ -94,43 +115,92 @@ final class DoorTest extends TestCase
         Zone::factory()->create();
         $this->actingAs($this->person());
         $short = $this->shortRecord();
-        $this->post('/api/zones/test-basin/record-previews', ['file' => $this->textFile($short)], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('data.cold_seasons', 3);
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->textFile($short)], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post('/api/zones/test-basin/record-previews', ['file' => $this->textFile($short)], ['Accept' => 'application/json'])
+            ->assertOk()
+            ->assertJsonPath('data.cold_seasons', 3);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->textFile($short)],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $this->getJson('/api/zones/test-basin')->assertJsonPath('data.cold_seasons', 3)->assertJsonPath('data.short_record', true);
         $windows = $this->getJson('/api/zones/test-basin/windows')->json('data');
         self::assertSame([true, 3, []], [$windows['ruler']['short_record'], $windows['ruler']['seasons'], $windows['standards']]);
         $spinach = $this->getJson('/api/zones/test-basin/windows/spinach')->json('data');
         self::assertSame('count-back', $spinach['crop']['school']);
-        self::assertMatchesRegularExpression('/^Sow outdoors: on \d+ of these \d+ days fewer than half the years on record came to a harvest\.$/', $this->said($spinach['disagreements'][0]));
+        self::assertMatchesRegularExpression(
+            '/^Sow outdoors: on \d+ of these \d+ days fewer than half the years on record came to a harvest\.$/',
+            $this->said($spinach['disagreements'][0]),
+        );
         $this->publish()->assertStatus(202);
         foreach (['', '/this-week', '/weeks/3', '/crops/radish', '/editions/1', '/editions/1/crops/kale'] as $page) {
-            $this->get("/zones/test-basin{$page}")->assertOk()->assertSee('From 3 cold seasons: a first guess.');
+            $this->get("/zones/test-basin{$page}")
+                ->assertOk()
+                ->assertSee('From 3 cold seasons: a first guess.');
         }
-        self::assertStringContainsString('From 3 cold seasons: a first guess.', str_replace("\r\n ", '', (string) $this->get('/zones/test-basin/calendar.ics')->getContent()));
-        self::assertStringStartsWith('From 3 cold seasons: a first guess.', $this->said(Edition::query()->firstOrFail()->open()->content['guidance'][0]));
+        self::assertStringContainsString(
+            'From 3 cold seasons: a first guess.',
+            str_replace("\r\n ", '', (string) $this->get('/zones/test-basin/calendar.ics')->getContent()),
+        );
+        self::assertStringStartsWith(
+            'From 3 cold seasons: a first guess.',
+            $this->said(Edition::query()->firstOrFail()->open()->content['guidance'][0]),
+        );
     }
 
     public function test_a_file_that_contradicts_itself_or_the_record_is_imported_only_when_somebody_says_so(): void
     {
         Zone::factory()->create();
         $this->actingAs($this->person());
-        $bring = fn (string $what, string $text, array $more = []) => $this->post("/api/zones/test-basin/{$what}", ['file' => $this->textFile($text)] + $more, ['Accept' => 'application/json']);
-        $rows = implode('', array_map(static fn (int $d): string => sprintf("2001-03-%02d,1.0,9.0\n2001-03-%02d,-4.0,5.0\n", $d, $d), range(1, 25)));
-        $bring('record-previews', "date,tmin_c,tmax_c\n{$rows}")->assertOk()->assertJsonPath('data.doubtful', true)->assertJsonPath('data.contradicted', 25);
-        $bring('record-imports', "date,tmin_c,tmax_c\n{$rows}")->assertUnprocessable()->assertJsonValidationErrorFor('confirmed');
+        $bring = fn (string $what, string $text, array $more = []) => $this->post(
+            "/api/zones/test-basin/{$what}",
+            ['file' => $this->textFile($text)] + $more,
+            ['Accept' => 'application/json'],
+        );
+        $rows = implode(
+            '',
+            array_map(static fn (int $d): string => sprintf("2001-03-%02d,1.0,9.0\n2001-03-%02d,-4.0,5.0\n", $d, $d), range(1, 25)),
+        );
+        $bring('record-previews', "date,tmin_c,tmax_c\n{$rows}")
+            ->assertOk()
+            ->assertJsonPath('data.doubtful', true)
+            ->assertJsonPath('data.contradicted', 25);
+        $bring('record-imports', "date,tmin_c,tmax_c\n{$rows}")
+            ->assertUnprocessable()
+            ->assertJsonValidationErrorFor('confirmed');
         $bring('record-imports', "date,tmin_c,tmax_c\n{$rows}", ['confirmed' => '1'])->assertStatus(202);
-        $two = "place,date,tmin_c,tmax_c\n".preg_replace('/^(.*1\.0.*)$/m', 'Low,$1', (string) preg_replace('/^(.*-4\.0.*)$/m', 'High,$1', $rows));
-        $bring('record-previews', $two, ['to_station' => 'new'])->assertOk()->assertJsonPath('data.doubtful', false)->assertJsonPath('data.stations.1.station', 'High');
-        $bring('record-previews', "when,a,b\n1,2,3\n")->assertUnprocessable()->assertJsonPath('columns', ['when', 'a', 'b']);
+        $two =
+            "place,date,tmin_c,tmax_c\n".
+            preg_replace('/^(.*1\.0.*)$/m', 'Low,$1', (string) preg_replace('/^(.*-4\.0.*)$/m', 'High,$1', $rows));
+        $bring('record-previews', $two, ['to_station' => 'new'])
+            ->assertOk()
+            ->assertJsonPath('data.doubtful', false)
+            ->assertJsonPath('data.stations.1.station', 'High');
+        $bring('record-previews', "when,a,b\n1,2,3\n")
+            ->assertUnprocessable()
+            ->assertJsonPath('columns', ['when', 'a', 'b']);
     }
 
     public function test_the_same_record_in_whole_fahrenheit_alarms_nobody(): void
     {
         $this->zoneWithRecord();
-        $fahrenheit = (string) preg_replace_callback('/^(\d{4}-\d\d-\d\d),([^,]*),(.*)$/m', static fn (array $m): string => $m[1].','.implode(',', array_map(
-            static fn (string $c): string => trim($c) === '' ? '' : (string) round((float) $c * 9 / 5 + 32), [$m[2], $m[3]])), (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
+        $fahrenheit = (string) preg_replace_callback(
+            '/^(\d{4}-\d\d-\d\d),([^,]*),(.*)$/m',
+            static fn (array $m): string => $m[1].
+                ','.
+                implode(
+                    ',',
+                    array_map(static fn (string $c): string => trim($c) === '' ? '' : (string) round(((float) $c * 9) / 5 + 32), [
+                        $m[2],
+                        $m[3],
+                    ]),
+                ),
+            (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')),
+        );
         $file = $this->textFile(str_replace(['tmin_c', 'tmax_c', 'tmin', 'tmax'], ['tmin_f', 'tmax_f', 'tmin', 'tmax'], $fahrenheit));
-        $preview = $this->post('/api/zones/test-basin/record-previews', ['file' => $file], ['Accept' => 'application/json'])->assertOk()->json('data');
+        $preview = $this->post('/api/zones/test-basin/record-previews', ['file' => $file], ['Accept' => 'application/json'])
+            ->assertOk()
+            ->json('data');
         self::assertSame(['fahrenheit', 0, false], [$preview['unit'], $preview['update']['changed'], $preview['doubtful']]);
     }
 
@@ -163,10 +233,16 @@ final class DoorTest extends TestCase
     #[TestWith(['long enough to keep', null])]
     public function test_the_first_administrator_is_made_by_a_command_that_asks(string $password, ?string $refusal): void
     {
-        $command = $this->artisan('anthesis:add-person', ['--only-first' => true])->expectsQuestion('Name', 'Ines')->expectsQuestion('E-mail', 'ines@office.example')->expectsQuestion('Password, at least 12 characters', $password);
+        $command = $this->artisan('anthesis:add-person', ['--only-first' => true])
+            ->expectsQuestion('Name', 'Ines')
+            ->expectsQuestion('E-mail', 'ines@office.example')
+            ->expectsQuestion('Password, at least 12 characters', $password);
         $refusal === null ? $command->assertSuccessful() : $command->assertFailed();
         $command->run();
-        self::assertSame($refusal === null ? ['administrator'] : [], User::query()->get()->map(static fn (User $u): string => $u->role->value)->all());
+        self::assertSame(
+            $refusal === null ? ['administrator'] : [],
+            User::query()->get()->map(static fn (User $u): string => $u->role->value)->all(),
+        );
         if ($refusal === null) {
             $this->artisan('anthesis:add-person', ['--only-first' => true])->assertSuccessful();
         }

@@ -25,7 +25,7 @@ final class EditionFormatsTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function formats(): iterable
     {
-        foreach (glob(__DIR__.'/../fixtures/editions/*.json.gz') ?: [] as $path) {
+        foreach (glob(__DIR__ . '/../fixtures/editions/*.json.gz') ?: [] as $path) {
             yield basename($path, '.json.gz') => [$path];
         }
     }
@@ -39,8 +39,16 @@ final class EditionFormatsTest extends TestCase
         }
         $document = EditionReader::open($text)->content;
         $zone = Zone::factory()->named('High Meadow')->create();
-        $edition = new Edition(['zone_id' => $zone->id, 'number' => $document['edition']['number'], 'published_on' => $document['edition']['published_on'], 'published_by' => $document['edition']['published_by'],
-            'note' => $document['edition']['note'], 'document' => $text, 'checksum' => hash('sha256', $text), 'in_force_at' => $inForce ? now() : null]);
+        $edition = new Edition([
+            'zone_id' => $zone->id,
+            'number' => $document['edition']['number'],
+            'published_on' => $document['edition']['published_on'],
+            'published_by' => $document['edition']['published_by'],
+            'note' => $document['edition']['note'],
+            'document' => $text,
+            'checksum' => hash('sha256', $text),
+            'in_force_at' => $inForce ? now() : null,
+        ]);
         $edition->seal = Seal::of(...$edition->sealedParts());
         $edition->save();
 
@@ -70,8 +78,22 @@ final class EditionFormatsTest extends TestCase
         $crop = $edition->open()->content['crops'][0]['slug'];
         foreach (['', "/editions/{$edition->number}"] as $which) {
             $base = "/zones/high-meadow{$which}";
-            foreach (['', '/this-week', '/weeks/1', '/weeks/'.WeekList::WEEKS, "/crops/{$crop}", "/mine?crops={$crop}", '/calendar.ics', "/calendar.ics?crops={$crop}&events=short", '/calendar.csv', '/calendar.json'] as $address) {
-                self::assertContains($this->get($base.$address)->getStatusCode(), [200], "{$base}{$address}");
+            foreach (
+                [
+                    '',
+                    '/this-week',
+                    '/weeks/1',
+                    '/weeks/' . WeekList::WEEKS,
+                    "/crops/{$crop}",
+                    "/mine?crops={$crop}",
+                    '/calendar.ics',
+                    "/calendar.ics?crops={$crop}&events=short",
+                    '/calendar.csv',
+                    '/calendar.json',
+                ]
+                as $address
+            ) {
+                self::assertContains($this->get($base . $address)->getStatusCode(), [200], "{$base}{$address}");
             }
             foreach (EditionPages::SHEETS as $sheet) {
                 $this->get("{$base}/paper/{$sheet}?crop={$crop}")->assertOk();
@@ -86,7 +108,7 @@ final class EditionFormatsTest extends TestCase
 
     public function test_a_page_that_cannot_be_made_keeps_no_other_from_being_made_and_is_told_of(): void
     {
-        $edition = $this->published(__DIR__.'/../fixtures/editions/format-2c.json.gz', static function (array $content): array {
+        $edition = $this->published(__DIR__ . '/../fixtures/editions/format-2c.json.gz', static function (array $content): array {
             // No page can show notes that are a list within a list.
             $content['crops'][1]['notes'] = ['not' => ['a' => 'text']];
 
@@ -94,23 +116,31 @@ final class EditionFormatsTest extends TestCase
         });
         $site = app(PublicSite::class);
         $slug = $edition->open()->content['crops'][1]['slug'];
-        self::assertEqualsCanonicalizing(["/crops/{$slug}", "en-f/crops/{$slug}", "es/crops/{$slug}", "es-f/crops/{$slug}"], array_keys($site->build($edition)), 'that page in each reading, and no other');
+        self::assertEqualsCanonicalizing(
+            ["/crops/{$slug}", "en-f/crops/{$slug}", "es/crops/{$slug}", "es-f/crops/{$slug}"],
+            array_keys($site->build($edition)),
+            'that page in each reading, and no other',
+        );
         $site->turnTo($edition->zone);
         self::assertNull(PublicSite::read("zones/high-meadow/crops/{$slug}"));
-        self::assertNotNull(PublicSite::read('zones/high-meadow/crops/'.$edition->open()->content['crops'][0]['slug']));
+        self::assertNotNull(PublicSite::read('zones/high-meadow/crops/' . $edition->open()->content['crops'][0]['slug']));
         $this->artisan('anthesis:verify')->expectsOutputToContain('pages cannot be made by this program (')->assertFailed();
         self::assertFalse($this->getJson('/up')->assertStatus(503)->json('checks.verification.sound'));
     }
 
     public function test_a_new_edition_with_a_page_that_cannot_be_made_is_not_put_in_force(): void
     {
-        $edition = $this->published(__DIR__.'/../fixtures/editions/format-2c.json.gz', static function (array $content): array {
-            $content['crops'][1]['notes'] = ['not' => ['a' => 'text']];
+        $edition = $this->published(
+            __DIR__ . '/../fixtures/editions/format-2c.json.gz',
+            static function (array $content): array {
+                $content['crops'][1]['notes'] = ['not' => ['a' => 'text']];
 
-            return $content;
-        }, inForce: false);
+                return $content;
+            },
+            inForce: false,
+        );
         try {
-            app()->call((new RenderEditionJob($edition->id))->handle(...));
+            app()->call(new RenderEditionJob($edition->id)->handle(...));
             self::fail('nothing was said');
         } catch (RuntimeException $why) {
             self::assertStringContainsString('pages of the edition cannot be made', $why->getMessage());

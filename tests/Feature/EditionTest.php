@@ -43,7 +43,11 @@ final class EditionTest extends TestCase
 
         // What happens afterwards does not reach it.
         $this->editZone($this->zoneValues('Renamed'))->assertOk();
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile('south'), 'confirmed' => '1'], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile('south'), 'confirmed' => '1'],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $second = $this->published('Another station.');
         self::assertSame(2, $second->number);
         self::assertSame($first->document, $first->refresh()->document);
@@ -71,7 +75,8 @@ final class EditionTest extends TestCase
 
     public function test_a_note_is_asked_for(): void
     {
-        $this->postJson('/api/zones/test-basin/editions', ['note' => ' ', 'key' => 'some-key-0'])->assertUnprocessable()
+        $this->postJson('/api/zones/test-basin/editions', ['note' => ' ', 'key' => 'some-key-0'])
+            ->assertUnprocessable()
             ->assertJsonPath('errors.note.0', 'Say in a sentence what this edition is, or what changed.');
         $this->postJson('/api/zones/test-basin/editions', ['note' => str_repeat('x', 1001), 'key' => 'some-key-1'])->assertUnprocessable();
         self::assertSame(0, Edition::query()->count());
@@ -81,10 +86,18 @@ final class EditionTest extends TestCase
     {
         $this->first();
         $this->app['auth']->forgetGuards();
-        $this->get('/zones/test-basin')->assertOk()->assertSee('The sowing year in')->assertSee('Radish')
-            ->assertSee('1 Apr to 10 Jul')->assertSee('edition')->assertCookieMissing('anthesis-session');
-        $this->get('/zones/test-basin/crops/radish')->assertOk()->assertSee('1 April to 10 July')
-            ->assertSee('Sown on every day of every year on record')->assertSee('13 years on record');
+        $this->get('/zones/test-basin')
+            ->assertOk()
+            ->assertSee('The sowing year in')
+            ->assertSee('Radish')
+            ->assertSee('1 Apr to 10 Jul')
+            ->assertSee('edition')
+            ->assertCookieMissing('anthesis-session');
+        $this->get('/zones/test-basin/crops/radish')
+            ->assertOk()
+            ->assertSee('1 April to 10 July')
+            ->assertSee('Sown on every day of every year on record')
+            ->assertSee('13 years on record');
         $this->get('/zones/test-basin/crops/bush-bean')->assertSee('Seed may be treated');
         $this->get('/zones/test-basin/crops/moonflower')->assertNotFound()->assertSee('There is no such crop in this calendar.');
         $this->get('/zones/nowhere')->assertNotFound();
@@ -97,12 +110,24 @@ final class EditionTest extends TestCase
     public function test_this_week_is_the_week_of_today(): void
     {
         $this->first();
-        $page = $this->get('/zones/test-basin/this-week')->assertOk()->assertSee('7 May')->assertSee('13 May')
-            ->assertSee('Sow outdoors')->assertSee('Main-crop tomato')->assertSee('opens 13 May')->assertDontSee('Garlic');
+        $page = $this->get('/zones/test-basin/this-week')
+            ->assertOk()
+            ->assertSee('7 May')
+            ->assertSee('13 May')
+            ->assertSee('Sow outdoors')
+            ->assertSee('Main-crop tomato')
+            ->assertSee('opens 13 May')
+            ->assertDontSee('Garlic');
         $page->assertSee('/zones/test-basin/weeks/18', false)->assertSee('/zones/test-basin/weeks/20', false);
         // But for its own address in the other readings.
-        self::assertSame((string) $page->getContent(), str_replace('/test-basin/weeks/19', '/test-basin/this-week', (string) $this->get('/zones/test-basin/weeks/19')->getContent()));
-        $this->get('/zones/test-basin/weeks/1')->assertOk()->assertSee('Nothing to sow or set out this week.')->assertSee('/weeks/52', false);
+        self::assertSame(
+            (string) $page->getContent(),
+            str_replace('/test-basin/weeks/19', '/test-basin/this-week', (string) $this->get('/zones/test-basin/weeks/19')->getContent()),
+        );
+        $this->get('/zones/test-basin/weeks/1')
+            ->assertOk()
+            ->assertSee('Nothing to sow or set out this week.')
+            ->assertSee('/weeks/52', false);
         $this->get('/zones/test-basin/weeks/53')->assertNotFound();
     }
 
@@ -115,7 +140,9 @@ final class EditionTest extends TestCase
             $this->get('/?place='.urlencode($asked))->assertRedirect('/zones/test-basin/this-week');
         }
         $this->get('/?place=Atlantis')->assertOk()->assertSee('No zone is known by that name.')->assertSee('Test Basin');
-        $this->get('/?place='.urlencode('<script>'))->assertOk()->assertSee('No zone is known');
+        $this->get('/?place='.urlencode('<script>'))
+            ->assertOk()
+            ->assertSee('No zone is known');
     }
 
     public function test_downloads_are_open_to_everyone_and_carry_the_checksum(): void
@@ -125,7 +152,10 @@ final class EditionTest extends TestCase
         self::assertSame($edition->document, $json->getContent());
         self::assertSame("\"{$edition->checksum}\"", $json->headers->get('ETag'));
         $this->get('/zones/test-basin/calendar.json', ['If-None-Match' => "\"{$edition->checksum}\""])->assertStatus(304);
-        $feed = (string) $this->get('/zones/test-basin/calendar.ics')->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $feed = (string) $this->get('/zones/test-basin/calendar.ics')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')
+            ->getContent();
         self::assertGreaterThan(count($this->book ?? []), count(Reader::read($feed)->select('VEVENT')));
         $table = (string) $this->get('/zones/test-basin/editions/1/calendar.csv')->assertOk()->getContent();
         self::assertStringContainsString('test-basin,radish,Radish,direct,"sow outdoors",04-01,07-10', $table);
@@ -143,13 +173,23 @@ final class EditionTest extends TestCase
 
     public function test_an_edition_has_the_varieties_with_their_own_dates_and_names_the_method_it_was_made_by(): void
     {
-        $this->postJson('/api/crops/carrot/varieties', ['name' => 'Basin Quick', 'cells' => ['maturity_days' => '50'], 'tags' => ['quick']])->assertCreated();
+        $this->postJson('/api/crops/carrot/varieties', [
+            'name' => 'Basin Quick',
+            'cells' => ['maturity_days' => '50'],
+            'tags' => ['quick'],
+        ])->assertCreated();
         $edition = $this->published();
         $carrot = array_column($edition->open()->content['crops'], null, 'slug')['carrot'];
         self::assertSame(['Basin Quick', ['quick']], [$carrot['varieties'][0]['name'], $carrot['varieties'][0]['tags']]);
-        self::assertGreaterThan(array_sum(array_column($carrot['routes'][0]['windows'], 'days')), array_sum(array_column($carrot['varieties'][0]['routes'][0]['windows'], 'days')));
+        self::assertGreaterThan(
+            array_sum(array_column($carrot['routes'][0]['windows'], 'days')),
+            array_sum(array_column($carrot['varieties'][0]['routes'][0]['windows'], 'days')),
+        );
         self::assertSame(2, $edition->open()->content['method']['edition'] ?? null);
-        $this->get('/zones/test-basin/crops/carrot')->assertSee('Basin Quick')->assertSee('50 days, quick')->assertSee('By the 2nd edition of the method.');
+        $this->get('/zones/test-basin/crops/carrot')
+            ->assertSee('Basin Quick')
+            ->assertSee('50 days, quick')
+            ->assertSee('By the 2nd edition of the method.');
     }
 
     public function test_a_crop_without_a_window_says_why_and_what_would_open_one(): void
@@ -160,7 +200,9 @@ final class EditionTest extends TestCase
             self::assertSame($route['windows'] === [], isset($route['no_window']), 'told where there is none, and only there');
         }
         $muskmelon = $crops['muskmelon']['routes'][0]['no_window'] ?? self::fail('a muskmelon has a window here');
-        $page = $this->get('/zones/test-basin/crops/muskmelon')->assertSee("It needs a variety of {$muskmelon['longest_days']} days or fewer.");
+        $page = $this->get('/zones/test-basin/crops/muskmelon')->assertSee(
+            "It needs a variety of {$muskmelon['longest_days']} days or fewer.",
+        );
         $page->assertSee('it opens:');
     }
 }

@@ -23,14 +23,17 @@ final class EventLogTest extends TestCase
     {
         parent::setUp();
         Zone::factory()->create();
-        $this->log = new TestHandler;
+        $this->log = new TestHandler();
         Log::swap(new Logger('test', [$this->log]));
     }
 
     /** @return list<string> level, message and what was told, a line each */
     private function lines(): array
     {
-        return array_map(static fn ($record): string => "{$record->level->getName()} {$record->message} ".json_encode($record->context), $this->log->getRecords());
+        return array_map(
+            static fn ($record): string => "{$record->level->getName()} {$record->message} ".json_encode($record->context),
+            $this->log->getRecords(),
+        );
     }
 
     public function test_who_logs_in_and_who_does_not_is_noted_without_the_password(): void
@@ -55,11 +58,18 @@ final class EventLogTest extends TestCase
         $this->postJson('/api/zones', ['name' => 'Secret Meadow'])->assertUnauthorized();
         $this->actingAs($this->person());
         $this->postJson('/api/zones', ['name' => 'Secret Meadow', 'latitude' => 'far north'])->assertUnprocessable();
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->textFile("secret\nfile\n")], ['Accept' => 'application/json'])->assertUnprocessable();
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->textFile("secret\nfile\n")],
+            ['Accept' => 'application/json'],
+        )->assertUnprocessable();
         $this->patchJson('/api/zones/test-basin', $this->zoneValues() + ['version' => 99])->assertConflict();
         $lines = $this->lines();
         self::assertCount(4, $lines);
-        self::assertSame(['NOTICE', 'INFO', 'INFO', 'NOTICE'], array_map(static fn (string $line): string => explode(' ', $line)[0], $lines));
+        self::assertSame(
+            ['NOTICE', 'INFO', 'INFO', 'NOTICE'],
+            array_map(static fn (string $line): string => explode(' ', $line)[0], $lines),
+        );
         self::assertStringContainsString('"status":422', $lines[1]);
         self::assertStringContainsString('latitude', $lines[1]);
         self::assertStringContainsString('"fields":["file"]', $lines[2]);

@@ -29,7 +29,7 @@ final class FileStoreTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->folder = sys_get_temp_dir().'/anthesis-store-'.bin2hex(random_bytes(4));
+        $this->folder = sys_get_temp_dir() . '/anthesis-store-' . bin2hex(random_bytes(4));
         mkdir($this->folder);
         $this->source = "{$this->folder}-source";
         file_put_contents($this->source, str_repeat("2012-01-01,1.0,9.0\n", 12_000));
@@ -46,9 +46,24 @@ final class FileStoreTest extends TestCase
     /** Saves the source in a process of its own, in which no file may grow beyond 100 KiB: as on a disk that is full. */
     private function saveWithoutRoom(bool $killed): Process
     {
-        $program = 'require $argv[1]; try { (new App\Operations\FileStore($argv[2]))->save(fopen($argv[3], "rb"), $argv[4]); echo "saved"; } catch (App\Operations\StorageFailed $e) { echo $e->getStatusCode(), " ", $e->getMessage(); }';
+        $program =
+            'require $argv[1]; try { (new App\Operations\FileStore($argv[2]))->save(fopen($argv[3], "rb"), $argv[4]); echo "saved"; } catch (App\Operations\StorageFailed $e) { echo $e->getStatusCode(), " ", $e->getMessage(); }';
         // The signal that the limit sends kills the process in the middle of a write, unless it is ignored: then the write fails.
-        $process = new Process(['bash', '-c', ($killed ? '' : "trap '' XFSZ; ").'ulimit -c 0; ulimit -f 100; exec "$@"', 'save', PHP_BINARY, '-d', 'opcache.enable_cli=0', '-r', $program, base_path('vendor/autoload.php'), $this->folder, $this->source, $this->checksum]);
+        $process = new Process([
+            'bash',
+            '-c',
+            ($killed ? '' : "trap '' XFSZ; ") . 'ulimit -c 0; ulimit -f 100; exec "$@"',
+            'save',
+            PHP_BINARY,
+            '-d',
+            'opcache.enable_cli=0',
+            '-r',
+            $program,
+            base_path('vendor/autoload.php'),
+            $this->folder,
+            $this->source,
+            $this->checksum,
+        ]);
         try {
             $process->run();
         } catch (ProcessSignaledException) {
@@ -62,13 +77,16 @@ final class FileStoreTest extends TestCase
     {
         $content = fopen($this->source, 'rb');
         assert($content !== false);
-        (new FileStore($this->folder))->save($content, $this->checksum);
+        new FileStore($this->folder)->save($content, $this->checksum);
         fclose($content);
     }
 
     public function test_on_a_full_disk_nothing_is_saved_and_it_is_said(): void
     {
-        self::assertStringStartsWith('507 The file could not be saved: the disk may be full. Nothing was saved.', $this->saveWithoutRoom(killed: false)->getOutput());
+        self::assertStringStartsWith(
+            '507 The file could not be saved: the disk may be full. Nothing was saved.',
+            $this->saveWithoutRoom(killed: false)->getOutput(),
+        );
         self::assertSame([], glob("{$this->folder}/*"));
         $this->save();
         self::assertFileEquals($this->source, "{$this->folder}/{$this->checksum}", 'with room again the same file is saved whole');
@@ -80,7 +98,7 @@ final class FileStoreTest extends TestCase
         self::assertTrue($process->hasBeenSignaled() || $process->getExitCode() === 128 + 25, 'it was killed');
         $store = new FileStore($this->folder);
         self::assertFalse($store->has($this->checksum));
-        self::assertCount(1, glob("{$this->folder}/*".FileStore::UNFINISHED) ?: [], 'what it had written has no name that counts');
+        self::assertCount(1, glob("{$this->folder}/*" . FileStore::UNFINISHED) ?: [], 'what it had written has no name that counts');
         self::assertSame(0, $store->sweep(60), 'somebody may still be writing it');
         touch((glob("{$this->folder}/*") ?: [''])[0], time() - 61);
         self::assertSame(1, $store->sweep(60));
@@ -101,17 +119,27 @@ final class FileStoreTest extends TestCase
         Zone::factory()->create();
         $this->actingAs($this->person());
         Queue::fake();
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $import = RecordImport::query()->firstOrFail();
         $disk = Storage::disk('originals');
         $disk->put($import->checksum, substr((string) $disk->get($import->checksum), 0, intdiv($import->bytes, 2)));
         $this->artisan('anthesis:verify')->expectsOutputToContain('is not what was uploaded')->assertFailed();
-        app()->call((new ComputeZoneJob($import->station->zone_id))->handle(...));
+        app()->call(new ComputeZoneJob($import->station->zone_id)->handle(...));
         self::assertSame(RecordImportState::Failed, $import->refresh()->state);
         self::assertStringContainsString('The stored copy of “north.csv” is damaged', (string) Computation::query()->value('error'));
-        $this->get("/desk-files/record-imports/{$import->id}")->assertNotFound()->assertSee('is damaged');
+        $this->get("/desk-files/record-imports/{$import->id}")
+            ->assertNotFound()
+            ->assertSee('is damaged');
         // Uploaded again, it is whole again.
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         self::assertTrue(FileStore::on('originals')->isWhole($import->checksum));
     }
 }

@@ -26,13 +26,28 @@ final class FindTest extends TestCase
      */
     private static function square(float $longitude, float $latitude): array
     {
-        return ['type' => 'Polygon', 'coordinates' => [[[$longitude - 0.1, $latitude - 0.1], [$longitude + 0.1, $latitude - 0.1], [$longitude + 0.1, $latitude + 0.1], [$longitude - 0.1, $latitude + 0.1], [$longitude - 0.1, $latitude - 0.1]]]];
+        return [
+            'type' => 'Polygon',
+            'coordinates' => [
+                [
+                    [$longitude - 0.1, $latitude - 0.1],
+                    [$longitude + 0.1, $latitude - 0.1],
+                    [$longitude + 0.1, $latitude + 0.1],
+                    [$longitude - 0.1, $latitude + 0.1],
+                    [$longitude - 0.1, $latitude - 0.1],
+                ],
+            ],
+        ];
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function bring(mixed $features): TestResponse
     {
-        return $this->post('/api/zone-boundaries', ['file' => $this->textFile((string) json_encode(['type' => 'FeatureCollection', 'features' => $features]), 'zones.geojson')], ['Accept' => 'application/json']);
+        return $this->post(
+            '/api/zone-boundaries',
+            ['file' => $this->textFile((string) json_encode(['type' => 'FeatureCollection', 'features' => $features]), 'zones.geojson')],
+            ['Accept' => 'application/json'],
+        );
     }
 
     /** @return array<string, mixed> */
@@ -52,9 +67,15 @@ final class FindTest extends TestCase
             'no ring' => [['type' => 'MultiPolygon', 'coordinates' => [[]]], 'polygon 1 has no ring'],
             'a line' => [$corner([[0, 0], [1, 1], [0, 0]]), 'ring 1 of polygon 1 has fewer than four corners'],
             'open' => [$corner([[0, 0], [1, 0], [1, 1], [0, 1]]), 'does not end where it begins'],
-            'latitude first' => [$corner([[46.8, -98.2], [46.8, 198], [46, 198], [46.8, -98.2]]), 'corner 1 of ring 1 of polygon 1 is no longitude and latitude in degrees'],
+            'latitude first' => [
+                $corner([[46.8, -98.2], [46.8, 198], [46, 198], [46.8, -98.2]]),
+                'corner 1 of ring 1 of polygon 1 is no longitude and latitude in degrees',
+            ],
             'a bow' => [$corner([[0, 0], [1, 1], [1, 0], [0, 1], [0, 0]]), 'crosses itself between corners 1 and 4'],
-            'far too fine' => [$corner([...array_map(static fn (int $i): array => [cos($i * 0.0015), sin($i * 0.0015)], range(0, 4001)), [1.0, 0.0]]), 'more than 4000'],
+            'far too fine' => [
+                $corner([...array_map(static fn (int $i): array => [cos($i * 0.0015), sin($i * 0.0015)], range(0, 4001)), [1.0, 0.0]]),
+                'more than 4000',
+            ],
         ];
     }
 
@@ -69,8 +90,14 @@ final class FindTest extends TestCase
     public function test_a_place_in_a_hole_is_outside_and_one_in_a_second_part_inside(): void
     {
         $hole = [[-0.05, -0.05], [0.05, -0.05], [0.05, 0.05], [-0.05, 0.05], [-0.05, -0.05]];
-        $boundary = Boundary::fromGeoJson(['type' => 'MultiPolygon', 'coordinates' => [[self::square(0, 0)['coordinates'][0], $hole], self::square(3, 1)['coordinates']]]);
-        self::assertSame([false, true, true, false], [$boundary->contains(0, 0), $boundary->contains(0.08, 0.08), $boundary->contains(1, 3), $boundary->contains(0, 3)]);
+        $boundary = Boundary::fromGeoJson([
+            'type' => 'MultiPolygon',
+            'coordinates' => [[self::square(0, 0)['coordinates'][0], $hole], self::square(3, 1)['coordinates']],
+        ]);
+        self::assertSame(
+            [false, true, true, false],
+            [$boundary->contains(0, 0), $boundary->contains(0.08, 0.08), $boundary->contains(1, 3), $boundary->contains(0, 3)],
+        );
         self::assertCount(3, $boundary->drawn());
         self::assertEquals($boundary, Boundary::fromGeoJson($boundary->toGeoJson()));
         self::assertEquals($boundary, Boundary::saved(json_decode((string) json_encode($boundary->toGeoJson()), true)));
@@ -81,12 +108,25 @@ final class FindTest extends TestCase
         $this->actingAs($this->person());
         Zone::factory()->create(['name' => 'Low', 'slug' => 'low', 'latitude' => 46.7, 'longitude' => -98.0]);
         Zone::factory()->create(['name' => 'High', 'slug' => 'high', 'latitude' => 47.1, 'longitude' => -97.7]);
-        $this->bring([self::feature('low', self::square(-98.0, 46.7)), self::feature('Moon', self::square(1, 1)), self::feature('high', self::square(0, 0))])->assertUnprocessable()
-            ->assertJsonValidationErrors(['file' => 'Feature 2: no zone is called “Moon”. Feature 3: the position of High (47.1° N, 97.7° W) lies outside of it. Nothing was taken.']);
+        $this->bring([
+            self::feature('low', self::square(-98.0, 46.7)),
+            self::feature('Moon', self::square(1, 1)),
+            self::feature('high', self::square(0, 0)),
+        ])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors([
+                'file' => 'Feature 2: no zone is called “Moon”. Feature 3: the position of High (47.1° N, 97.7° W) lies outside of it. Nothing was taken.',
+            ]);
         self::assertSame(0, ZoneBoundary::query()->count());
-        $this->bring([self::feature('low', self::square(-98.0, 46.7)), self::feature('LOW', self::square(-98.0, 46.7))])->assertUnprocessable()->assertJsonValidationErrors(['file' => 'make them one MultiPolygon']);
-        $this->post('/api/zone-boundaries', ['file' => $this->textFile('<kml/>')], ['Accept' => 'application/json'])->assertUnprocessable()->assertJsonValidationErrors(['file' => 'no GeoJSON with features']);
-        $this->bring([self::feature('High', self::square(-97.7, 47.1)), self::feature('low', self::square(-98.0, 46.7))])->assertOk()->assertJsonCount(1, 'data.0.rings');
+        $this->bring([self::feature('low', self::square(-98.0, 46.7)), self::feature('LOW', self::square(-98.0, 46.7))])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['file' => 'make them one MultiPolygon']);
+        $this->post('/api/zone-boundaries', ['file' => $this->textFile('<kml/>')], ['Accept' => 'application/json'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['file' => 'no GeoJSON with features']);
+        $this->bring([self::feature('High', self::square(-97.7, 47.1)), self::feature('low', self::square(-98.0, 46.7))])
+            ->assertOk()
+            ->assertJsonCount(1, 'data.0.rings');
         $this->bring([self::feature('low', self::square(-98.05, 46.7))])->assertOk();
         self::assertSame(3, ZoneBoundary::query()->count(), 'what was there before stays');
         self::assertEqualsWithDelta(-98.15, $this->getJson('/api/zone-boundaries')->json('data.1.rings.0.0.0'), 1e-9);
@@ -99,7 +139,10 @@ final class FindTest extends TestCase
         $low = Zone::factory()->create(['name' => 'Low', 'slug' => 'low', 'latitude' => 46.0, 'longitude' => -98.0, 'height_m' => 400]);
         $high = Zone::factory()->create(['name' => 'High', 'slug' => 'high', 'latitude' => 46.2, 'longitude' => -98.0, 'height_m' => 1200]);
         $zones = Zone::query()->get();
-        $slugs = static fn (float $latitude, ?int $height): array => array_map(static fn (array $n): string => $n['zone']->slug, NearZones::of($zones, $latitude, -98.0, $height));
+        $slugs = static fn (float $latitude, ?int $height): array => array_map(
+            static fn (array $n): string => $n['zone']->slug,
+            NearZones::of($zones, $latitude, -98.0, $height),
+        );
         self::assertSame(['low', 'high'], $slugs(46.05, null));
         self::assertSame(['high', 'low'], $slugs(46.05, 1150), 'a hundred metres are twenty kilometres');
         $near = NearZones::of($zones, 46.05, -98.0, 500);
@@ -119,13 +162,24 @@ final class FindTest extends TestCase
     {
         $this->actingAs($this->person());
         Zone::factory()->create();
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $this->publish()->assertStatus(202);
-        $this->get('/find?at=46.81,-98.20')->assertOk()->assertSee('Test Basin is the nearest, by distance and height.')->assertHeader('Cache-Control', 'no-store, private');
+        $this->get('/find?at=46.81,-98.20')
+            ->assertOk()
+            ->assertSee('Test Basin is the nearest, by distance and height.')
+            ->assertHeader('Cache-Control', 'no-store, private');
         $this->get('/en-f/find?at=46.81,-98.20&height=2000&unit=ft')->assertSee('this place lies 660 ft higher');
         $this->get('/find?at=10,10')->assertSee('No zone is near this place.');
         $this->get('/es/find?at=x')->assertSee('No se dio ninguna posición.');
-        ZoneBoundary::query()->create(['zone_id' => Zone::query()->firstOrFail()->id, 'geometry' => self::square(-98.2, 46.8), 'author' => 'W']);
+        ZoneBoundary::query()->create([
+            'zone_id' => Zone::query()->firstOrFail()->id,
+            'geometry' => self::square(-98.2, 46.8),
+            'author' => 'W',
+        ]);
         $this->get('/find?at=46.81,-98.20')->assertSee('This place lies in Test Basin.');
     }
 
@@ -133,7 +187,7 @@ final class FindTest extends TestCase
     {
         $ring = [];
         for ($i = 0; $i < 3900; $i++) {
-            $angle = 2 * M_PI * $i / 3900;
+            $angle = (2 * M_PI * $i) / 3900;
             $ring[] = [-98.2 + 0.3 * cos($angle) * (1 + 0.0005 * sin(97 * $angle)), 46.8 + 0.3 * sin($angle)];
         }
         $ring[] = $ring[0];
@@ -143,7 +197,13 @@ final class FindTest extends TestCase
         self::assertGreaterThan(20, count($drawn));
         self::assertSame([$ring[0], $ring[0]], [$drawn[0], $drawn[count($drawn) - 1]]);
         foreach ($ring as $corner) {
-            self::assertLessThan(0.6 / 600 + 1e-9, min(array_map(static fn (int $i): float => self::distance($corner, $drawn[$i - 1], $drawn[$i]), range(1, count($drawn) - 1))), 'none strays further than a pixel');
+            self::assertLessThan(
+                0.6 / 600 + 1e-9,
+                min(
+                    array_map(static fn (int $i): float => self::distance($corner, $drawn[$i - 1], $drawn[$i]), range(1, count($drawn) - 1)),
+                ),
+                'none strays further than a pixel',
+            );
         }
         // What was saved is not checked again: this one crosses itself, and would be refused.
         $crossing = ['type' => 'MultiPolygon', 'coordinates' => [[[[0, 0], [1, 1], [1, 0], [0, 1], [0, 0]]]]];

@@ -34,10 +34,21 @@ class GroundTest extends TestCase
         Zone::factory()->create();
         $this->actingAs($this->person());
         $lines = explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
-        $file = $this->textFile(implode("\n", array_filter($lines, static fn (string $l): bool => substr($l, 0, 10) <= '2012-04-19' || str_starts_with($l, 'date'))));
+        $file = $this->textFile(
+            implode(
+                "\n",
+                array_filter($lines, static fn (string $l): bool => substr($l, 0, 10) <= '2012-04-19' || str_starts_with($l, 'date')),
+            ),
+        );
         $this->post('/api/zones/test-basin/record-imports', ['file' => $file], ['Accept' => 'application/json'])->assertStatus(202);
         foreach (['Bed 1' => 10, 'Bed 2' => 6] as $name => $length) {
-            $this->postJson('/api/zones/test-basin/beds', ['garden' => 'School', 'name' => $name, 'site' => 'raised bed', 'length_m' => $length, 'width_m' => 1.2])->assertCreated();
+            $this->postJson('/api/zones/test-basin/beds', [
+                'garden' => 'School',
+                'name' => $name,
+                'site' => 'raised bed',
+                'length_m' => $length,
+                'width_m' => 1.2,
+            ])->assertCreated();
         }
         $this->beds = Bed::query()->orderBy('name')->pluck('id')->all();
     }
@@ -57,21 +68,47 @@ class GroundTest extends TestCase
      */
     private function planting(string $crop, string $on, array $with = []): array
     {
-        return $with + ['key' => uniqid('planting-'), 'crop' => $crop, 'route' => 'direct', 'bed' => $this->beds[0], 'on' => $on, 'metres' => 10];
+        return $with + [
+            'key' => uniqid('planting-'),
+            'crop' => $crop,
+            'route' => 'direct',
+            'bed' => $this->beds[0],
+            'on' => $on,
+            'metres' => 10,
+        ];
     }
 
     public function test_what_is_planned_stands_from_its_day_to_its_last_harvest_and_what_cannot_be_is_said(): void
     {
-        $ground = $this->change(['add' => [$this->planting('radish', '2012-05-10'), $this->planting('carrot', '2012-06-01', ['metres' => 6]), $this->planting('bush-bean', '2012-01-15', ['bed' => $this->beds[1], 'metres' => 6])]])->assertOk()->json('data.ground');
+        $ground = $this->change([
+            'add' => [
+                $this->planting('radish', '2012-05-10'),
+                $this->planting('carrot', '2012-06-01', ['metres' => 6]),
+                $this->planting('bush-bean', '2012-01-15', ['bed' => $this->beds[1], 'metres' => 6]),
+            ],
+        ])
+            ->assertOk()
+            ->json('data.ground');
         [$one, $two] = $ground['beds'];
-        self::assertSame(['Bed 1', 10, 'raised bed', ['planned', 'planned']], [$one['name'], $one['length_m'], $one['site'], array_column($one['stays'], 'kind')]);
+        self::assertSame(
+            ['Bed 1', 10, 'raised bed', ['planned', 'planned']],
+            [$one['name'], $one['length_m'], $one['site'], array_column($one['stays'], 'kind')],
+        );
         $radish = $one['stays'][0];
-        self::assertSame(['rows' => 6, 'plants' => 1500], array_intersect_key($radish['need'], ['rows' => 1, 'plants' => 1]), 'six rows of 20 cm on 1.2 m, a plant every 4 cm of 10 m');
+        self::assertSame(
+            ['rows' => 6, 'plants' => 1500],
+            array_intersect_key($radish['need'], ['rows' => 1, 'plants' => 1]),
+            'six rows of 20 cm on 1.2 m, a plant every 4 cm of 10 m',
+        );
         self::assertEqualsWithDelta([1875, 20.8], [$radish['need']['seeds'], $radish['need']['grams']], 0.1);
         self::assertTrue($radish['first'] > '2012-05-10' && $radish['first'] < $radish['to']);
         self::assertSame('Brassicaceae', $radish['family']);
         $double = array_values(array_filter($one['conflicts'], static fn (array $c): bool => $c['kind'] === 'double'));
-        self::assertSame([1, '2012-06-01', $radish['to']], [count($double), $double[0]['from'], $double[0]['to']], 'the carrots come while the radish stands');
+        self::assertSame(
+            [1, '2012-06-01', $radish['to']],
+            [count($double), $double[0]['from'], $double[0]['to']],
+            'the carrots come while the radish stands',
+        );
         self::assertSame(['outside'], array_column($two['conflicts'], 'kind'), 'nobody sows beans in January');
         self::assertSame('2012-01-01', $one['gaps'][0]['from']);
         self::assertSame('2012-05-09', $one['gaps'][0]['to']);
@@ -81,14 +118,32 @@ class GroundTest extends TestCase
     {
         $added = $this->change(['add' => [$this->planting('radish', '2012-05-10', ['key' => 'the-same-key'])]])->json('data');
         $this->change(['add' => [$this->planting('radish', '2012-05-10', ['key' => 'the-same-key'])]])->assertOk();
-        $this->change(['add' => [$this->planting('radish', '2012-05-11', ['key' => 'the-same-key'])]])->assertUnprocessable()->assertJsonValidationErrorFor('key');
+        $this->change(['add' => [$this->planting('radish', '2012-05-11', ['key' => 'the-same-key'])]])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrorFor('key');
         $id = $added['ground']['beds'][0]['stays'][0]['planting'];
         self::assertSame(['add' => [], 'change' => [], 'remove' => [['id' => $id, 'version' => 1]], 'restore' => []], $added['undo']);
-        $moved = $this->change(['change' => [['id' => $id, 'version' => 1, 'bed' => $this->beds[1], 'on' => '2012-05-20', 'metres' => 3, 'pinned' => true]]])->assertOk()->json('data');
-        self::assertSame(['2012-05-20', 3, true], [$moved['ground']['beds'][1]['stays'][0]['from'], $moved['ground']['beds'][1]['stays'][0]['metres'], $moved['ground']['beds'][1]['stays'][0]['pinned']]);
+        $moved = $this->change([
+            'change' => [['id' => $id, 'version' => 1, 'bed' => $this->beds[1], 'on' => '2012-05-20', 'metres' => 3, 'pinned' => true]],
+        ])
+            ->assertOk()
+            ->json('data');
+        self::assertSame(
+            ['2012-05-20', 3, true],
+            [
+                $moved['ground']['beds'][1]['stays'][0]['from'],
+                $moved['ground']['beds'][1]['stays'][0]['metres'],
+                $moved['ground']['beds'][1]['stays'][0]['pinned'],
+            ],
+        );
         $back = $this->change($moved['undo'])->assertOk()->json('data.ground');
-        self::assertSame(['2012-05-10', 10, false], [$back['beds'][0]['stays'][0]['from'], $back['beds'][0]['stays'][0]['metres'], $back['beds'][0]['stays'][0]['pinned']]);
-        $gone = $this->change(['remove' => [['id' => $id, 'version' => Planting::query()->findOrFail($id)->version]]])->assertOk()->json('data');
+        self::assertSame(
+            ['2012-05-10', 10, false],
+            [$back['beds'][0]['stays'][0]['from'], $back['beds'][0]['stays'][0]['metres'], $back['beds'][0]['stays'][0]['pinned']],
+        );
+        $gone = $this->change(['remove' => [['id' => $id, 'version' => Planting::query()->findOrFail($id)->version]]])
+            ->assertOk()
+            ->json('data');
         self::assertSame([], $gone['ground']['beds'][0]['stays']);
         self::assertCount(1, $this->change($gone['undo'])->json('data.ground.beds.0.stays'));
         self::assertSame(1, Planting::query()->count());
@@ -96,12 +151,33 @@ class GroundTest extends TestCase
 
     public function test_what_the_log_knows_takes_the_place_of_what_was_planned(): void
     {
-        $this->change(['add' => [$this->planting('radish', '2012-04-10', ['metres' => 4]), $this->planting('kale', '2012-05-20', ['metres' => 4])]]);
+        $this->change([
+            'add' => [$this->planting('radish', '2012-04-10', ['metres' => 4]), $this->planting('kale', '2012-05-20', ['metres' => 4])],
+        ]);
         $now = CarbonImmutable::now()->getTimestampMs();
-        $write = fn (array ...$entries) => $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => $now, 'by' => 'desk', 'entries' => array_map(static fn (array $e): array => $e + ['written_at' => $now], $entries)])->assertOk()->assertJsonPath('data.refused', []);
-        $write(['key' => 'radish-sown', 'act' => 'sown', 'on' => '2012-04-14', 'crop' => 'radish', 'garden' => 'School', 'bed' => 'Bed 1', 'metres' => 5]);
-        $stays = $this->getJson('/api/zones/test-basin/ground'.self::YEAR)->assertOk()->json('data.beds.0.stays');
-        self::assertSame([['under-way', '2012-04-14', 5], ['planned', '2012-05-20', 4]], array_map(static fn (array $s): array => [$s['kind'], $s['from'], $s['metres']], $stays));
+        $write = fn (array ...$entries) => $this->postJson('/api/zones/test-basin/log-entries', [
+            'sent_at' => $now,
+            'by' => 'desk',
+            'entries' => array_map(static fn (array $e): array => $e + ['written_at' => $now], $entries),
+        ])
+            ->assertOk()
+            ->assertJsonPath('data.refused', []);
+        $write([
+            'key' => 'radish-sown',
+            'act' => 'sown',
+            'on' => '2012-04-14',
+            'crop' => 'radish',
+            'garden' => 'School',
+            'bed' => 'Bed 1',
+            'metres' => 5,
+        ]);
+        $stays = $this->getJson('/api/zones/test-basin/ground'.self::YEAR)
+            ->assertOk()
+            ->json('data.beds.0.stays');
+        self::assertSame(
+            [['under-way', '2012-04-14', 5], ['planned', '2012-05-20', 4]],
+            array_map(static fn (array $s): array => [$s['kind'], $s['from'], $s['metres']], $stays),
+        );
         $write(['key' => 'radish-lost', 'act' => 'lost', 'on' => '2012-04-20', 'sowing' => 'radish-sown', 'cause' => 'frost']);
         $lost = $this->getJson('/api/zones/test-basin/ground'.self::YEAR)->json('data.beds.0.stays.0');
         self::assertSame(['lost', '2012-04-20', null], [$lost['kind'], $lost['to'], $lost['first']]);
@@ -110,7 +186,9 @@ class GroundTest extends TestCase
     public function test_what_fits_a_gap_comes_with_its_worth_and_what_breaks_a_rest_goes_last(): void
     {
         $this->change(['add' => [$this->planting('cabbage-early', '2011-05-10', ['route' => 'transplant'])]]);
-        $fits = $this->getJson("/api/zones/test-basin/beds/{$this->beds[0]}/fits?from=2012-05-01&to=2012-10-15")->assertOk()->json('data');
+        $fits = $this->getJson("/api/zones/test-basin/beds/{$this->beds[0]}/fits?from=2012-05-01&to=2012-10-15")
+            ->assertOk()
+            ->json('data');
         self::assertSame(10, $fits['free_m']);
         $names = array_column($fits['fits'], 'name');
         self::assertSame(['Bush bean', true], [$names[0], $fits['fits'][0]['feeds']], 'cabbage took much');
@@ -118,7 +196,9 @@ class GroundTest extends TestCase
         self::assertSame('Early cabbage', $broken[0]['breaks']['name']);
         self::assertSame(4, $broken[0]['breaks']['years']);
         self::assertSame(count($fits['fits']) - count($broken), array_search($broken[0], $fits['fits'], true), 'those go last');
-        $short = $this->getJson("/api/zones/test-basin/beds/{$this->beds[0]}/fits?from=2012-05-01&to=2012-05-10")->assertOk()->json('data.fits');
+        $short = $this->getJson("/api/zones/test-basin/beds/{$this->beds[0]}/fits?from=2012-05-01&to=2012-05-10")
+            ->assertOk()
+            ->json('data.fits');
         self::assertSame([], $short);
         $other = Zone::factory()->named('Other Basin')->create();
         $this->getJson("/api/zones/{$other->slug}/beds/{$this->beds[0]}/fits")->assertNotFound();
@@ -126,14 +206,23 @@ class GroundTest extends TestCase
 
     public function test_each_crop_is_told_by_what_it_gives_for_its_ground_and_ones_own_price(): void
     {
-        $rows = fn (): array => array_column(array_filter($this->getJson('/api/zones/test-basin/worth')->assertOk()->json('data'), static fn (array $r): bool => $r['route'] === 'direct'), null, 'crop');
+        $rows = fn (): array => array_column(
+            array_filter(
+                $this->getJson('/api/zones/test-basin/worth')->assertOk()->json('data'),
+                static fn (array $r): bool => $r['route'] === 'direct',
+            ),
+            null,
+            'crop',
+        );
         $worth = $rows();
         self::assertArrayNotHasKey('cover-rye', $worth, 'no yield is known of it');
         $radish = $worth['radish'];
         self::assertSame(['kg', 'usual', null], [$radish['unit'], $radish['thirst'], $radish['price']]);
-        self::assertEqualsWithDelta($radish['share'] * 1.5 / 0.2 * 7 / $radish['days'], $radish['amount'], 0.01);
+        self::assertEqualsWithDelta(((($radish['share'] * 1.5) / 0.2) * 7) / $radish['days'], $radish['amount'], 0.01);
         self::assertGreaterThan($worth['carrot']['amount'], $radish['amount'], 'quick');
-        $this->putJson('/api/prices/radish', ['price' => 4.255])->assertOk()->assertJsonPath('data', ['crop' => 'radish', 'price' => 4.26]);
+        $this->putJson('/api/prices/radish', ['price' => 4.255])
+            ->assertOk()
+            ->assertJsonPath('data', ['crop' => 'radish', 'price' => 4.26]);
         $this->putJson('/api/prices/radish', ['price' => 5])->assertOk();
         self::assertEqualsWithDelta(5.0, $rows()['radish']['price'], 1e-9);
         foreach ([0, -1, 'much', 1e6, [1]] as $wrong) {
@@ -151,26 +240,72 @@ class GroundTest extends TestCase
 
     public function test_a_season_is_proposed_around_what_is_pinned_and_nothing_is_kept_of_it(): void
     {
-        $this->change(['add' => [$this->planting('kale', '2012-05-20', ['pinned' => true]), $this->planting('radish', '2012-05-01', ['bed' => $this->beds[1], 'metres' => 6])]]);
-        $propose = fn (array $with = []): TestResponse => $this->postJson('/api/zones/test-basin/season-plans'.self::YEAR, $with + ['beds' => $this->beds, 'wishes' => [
-            ['key' => 'carrots', 'crop' => 'carrot', 'metres' => 3], ['key' => 'beans', 'crop' => 'bush-bean', 'metres' => 3], ['key' => 'radishes', 'crop' => 'radish', 'metres' => 3], ['key' => 'many', 'crop' => 'tomato-main', 'metres' => 50]]]);
+        $this->change([
+            'add' => [
+                $this->planting('kale', '2012-05-20', ['pinned' => true]),
+                $this->planting('radish', '2012-05-01', ['bed' => $this->beds[1], 'metres' => 6]),
+            ],
+        ]);
+        $propose = fn (array $with = []): TestResponse => $this->postJson(
+            '/api/zones/test-basin/season-plans'.self::YEAR,
+            $with + [
+                'beds' => $this->beds,
+                'wishes' => [
+                    ['key' => 'carrots', 'crop' => 'carrot', 'metres' => 3],
+                    ['key' => 'beans', 'crop' => 'bush-bean', 'metres' => 3],
+                    ['key' => 'radishes', 'crop' => 'radish', 'metres' => 3],
+                    ['key' => 'many', 'crop' => 'tomato-main', 'metres' => 50],
+                ],
+            ],
+        );
         $plan = $propose()->assertOk()->json('data');
         self::assertSame(['many'], array_column($plan['not_placed'], 'key'));
         self::assertSame('no-room', $plan['not_placed'][0]['reason']);
         self::assertCount(3, $plan['placed']);
-        self::assertSame([['id' => Planting::query()->where('pinned', false)->value('id'), 'version' => 1]], $plan['replaces'], 'what is not pinned is planned anew');
+        self::assertSame(
+            [['id' => Planting::query()->where('pinned', false)->value('id'), 'version' => 1]],
+            $plan['replaces'],
+            'what is not pinned is planned anew',
+        );
         foreach ($plan['placed'] as $placed) {
             self::assertGreaterThanOrEqual('2012-04-20', $placed['on'], 'nothing is sown in the past');
         }
         self::assertSame(2, Planting::query()->count());
         // Taken, nothing stands on anything.
-        $add = array_map(static fn (array $p): array => ['key' => uniqid('placed-'), 'crop' => $p['crop'], 'variety' => $p['variety'], 'route' => $p['route'], 'bed' => $p['bed'], 'on' => $p['on'], 'metres' => $p['metres']], $plan['placed']);
-        $ground = $this->change(['add' => $add, 'remove' => $plan['replaces']])->assertOk()->json('data.ground');
+        $add = array_map(
+            static fn (array $p): array => [
+                'key' => uniqid('placed-'),
+                'crop' => $p['crop'],
+                'variety' => $p['variety'],
+                'route' => $p['route'],
+                'bed' => $p['bed'],
+                'on' => $p['on'],
+                'metres' => $p['metres'],
+            ],
+            $plan['placed'],
+        );
+        $ground = $this->change(['add' => $add, 'remove' => $plan['replaces']])
+            ->assertOk()
+            ->json('data.ground');
         foreach ($ground['beds'] as $bed) {
             self::assertSame([], $bed['conflicts'], $bed['name']);
         }
-        foreach ([[['beds' => []], 'beds', 'Choose at least one bed to fill.'], [['beds' => [1, 1]], 'beds.0', 'A bed stands there twice.'], [['wishes' => [['key' => 'x', 'crop' => 'mango', 'metres' => 1]]], 'wishes.0.crop', 'There is no such crop or variety in the book. Choose another one.'],
-            [['wishes' => [['key' => 'x', 'crop' => 'kale', 'metres' => 0]]], 'wishes.0.metres', 'A wish takes 0.1 to 1000 m of a bed.']] as [$with, $field, $words]) {
+        foreach (
+            [
+                [['beds' => []], 'beds', 'Choose at least one bed to fill.'],
+                [['beds' => [1, 1]], 'beds.0', 'A bed stands there twice.'],
+                [
+                    ['wishes' => [['key' => 'x', 'crop' => 'mango', 'metres' => 1]]],
+                    'wishes.0.crop',
+                    'There is no such crop or variety in the book. Choose another one.',
+                ],
+                [
+                    ['wishes' => [['key' => 'x', 'crop' => 'kale', 'metres' => 0]]],
+                    'wishes.0.metres',
+                    'A wish takes 0.1 to 1000 m of a bed.',
+                ],
+            ] as [$with, $field, $words]
+        ) {
             self::assertSame($words, $propose($with)->assertUnprocessable()->json('errors')[$field][0] ?? null);
         }
     }
@@ -193,27 +328,67 @@ class GroundTest extends TestCase
     public function test_a_cover_crop_is_cut_in_time_for_what_comes_after_it_planned_or_sown(): void
     {
         $this->change(['add' => [$this->planting('cover-rye', '2012-08-20'), $this->planting('radish', '2013-05-01')]]);
-        $cut = fn (string $from, string $to): array => array_values(array_filter($this->getJson("/api/zones/test-basin/ground-tasks?from={$from}&to={$to}")->assertOk()->json('data'), static fn (array $t): bool => $t['key'] === 'cut'));
-        $keys = array_column(array_filter($this->getJson('/api/zones/test-basin/ground-tasks?from=2012-05-01&to=2012-12-31')->json('data'), static fn (array $t): bool => $t['crop'] === 'cover-rye'), 'key');
+        $cut = fn (string $from, string $to): array => array_values(
+            array_filter(
+                $this->getJson("/api/zones/test-basin/ground-tasks?from={$from}&to={$to}")
+                    ->assertOk()
+                    ->json('data'),
+                static fn (array $t): bool => $t['key'] === 'cut',
+            ),
+        );
+        $keys = array_column(
+            array_filter(
+                $this->getJson('/api/zones/test-basin/ground-tasks?from=2012-05-01&to=2012-12-31')->json('data'),
+                static fn (array $t): bool => $t['crop'] === 'cover-rye',
+            ),
+            'key',
+        );
         self::assertSame([], array_intersect($keys, ['compost', 'amend', 'thin', 'no-raw-manure']), 'nothing is made ready for it');
         [$planned] = $cut('2012-08-20', '2013-04-30');
         self::assertSame(['Bed 1', '2012-08-20'], [$planned['bed']['name'], $planned['for']]);
         self::assertLessThanOrEqual('2013-04-10', $planned['to']);
         $now = CarbonImmutable::now()->getTimestampMs();
-        $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => $now, 'by' => 'desk', 'entries' => [['key' => 'rye-sown', 'act' => 'sown', 'on' => '2012-04-10', 'crop' => 'cover-rye', 'garden' => 'School', 'bed' => 'Bed 2', 'metres' => 6, 'written_at' => $now]]])->assertOk();
-        self::assertSame(['sowing rye-sown'], array_column(array_filter($cut('2012-04-20', '2012-12-31'), static fn (array $t): bool => $t['bed']['name'] === 'Bed 2'), 'stay'));
+        $this->postJson('/api/zones/test-basin/log-entries', [
+            'sent_at' => $now,
+            'by' => 'desk',
+            'entries' => [
+                [
+                    'key' => 'rye-sown',
+                    'act' => 'sown',
+                    'on' => '2012-04-10',
+                    'crop' => 'cover-rye',
+                    'garden' => 'School',
+                    'bed' => 'Bed 2',
+                    'metres' => 6,
+                    'written_at' => $now,
+                ],
+            ],
+        ])->assertOk();
+        self::assertSame(
+            ['sowing rye-sown'],
+            array_column(
+                array_filter($cut('2012-04-20', '2012-12-31'), static fn (array $t): bool => $t['bed']['name'] === 'Bed 2'),
+                'stay',
+            ),
+        );
     }
 
     public function test_tasks_are_a_calendar_by_a_secret_address_that_can_be_made_anew(): void
     {
         $this->change(['add' => [$this->planting('carrot', '2012-06-01')]]);
-        $address = (string) parse_url((string) $this->postJson('/api/zones/test-basin/task-feeds')->assertCreated()->json('data.url'), PHP_URL_PATH);
+        $address = (string) parse_url(
+            (string) $this->postJson('/api/zones/test-basin/task-feeds')->assertCreated()->json('data.url'),
+            PHP_URL_PATH,
+        );
         $this->app['auth']->forgetGuards();
         $text = (string) $this->get($address)->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
         $calendar = Reader::read($text);
         self::assertInstanceOf(VCalendar::class, $calendar);
         self::assertSame([], $calendar->validate());
-        $summaries = array_map(static fn ($event): string => $event->SUMMARY.' '.$event->DTSTART, iterator_to_array($calendar->select('VEVENT'), false));
+        $summaries = array_map(
+            static fn ($event): string => $event->SUMMARY.' '.$event->DTSTART,
+            iterator_to_array($calendar->select('VEVENT'), false),
+        );
         self::assertContains('Amend Bed 1 for Carrot (1 June); where there are two seasons, twice a year 20120518', $summaries);
         $this->get(substr($address, 0, 10).str_repeat('x', 46).substr($address, 56))->assertNotFound();
         $this->actingAs($this->person())->postJson('/api/zones/test-basin/task-feeds')->assertCreated();
@@ -222,53 +397,117 @@ class GroundTest extends TestCase
 
     public function test_an_undo_leaves_what_somebody_else_changed_and_is_refused_with_what_that_was(): void
     {
-        $added = $this->change(['add' => [$this->planting('radish', '2012-05-01', ['metres' => 4])]])->assertOk()->json('data');
+        $added = $this->change(['add' => [$this->planting('radish', '2012-05-01', ['metres' => 4])]])
+            ->assertOk()
+            ->json('data');
         $id = $added['undo']['remove'][0]['id'];
-        $moved = $this->change(['change' => [['id' => $id, 'version' => 1, 'bed' => $this->beds[0], 'on' => '2012-05-08', 'metres' => 4]]])->assertOk()->json('data.undo');
-        self::assertSame(['id' => $id, 'version' => 2, 'bed' => $this->beds[0], 'on' => '2012-05-01', 'metres' => 4, 'pinned' => false], $moved['change'][0]);
+        $moved = $this->change(['change' => [['id' => $id, 'version' => 1, 'bed' => $this->beds[0], 'on' => '2012-05-08', 'metres' => 4]]])
+            ->assertOk()
+            ->json('data.undo');
+        self::assertSame(
+            ['id' => $id, 'version' => 2, 'bed' => $this->beds[0], 'on' => '2012-05-01', 'metres' => 4, 'pinned' => false],
+            $moved['change'][0],
+        );
         $this->actingAs(User::factory()->create(['name' => 'Tobias']));
-        $this->change(['change' => [['id' => $id, 'version' => 2, 'bed' => $this->beds[1], 'on' => '2012-05-08', 'metres' => 3]]])->assertOk();
+        $this->change([
+            'change' => [['id' => $id, 'version' => 2, 'bed' => $this->beds[1], 'on' => '2012-05-08', 'metres' => 3]],
+        ])->assertOk();
         foreach ([$moved, $added['undo']] as $undo) {
             $changed = array_column($this->change($undo)->assertConflict()->json('changed'), null, 'field');
             self::assertSame(['Bed 1', 'Bed 2', 'Tobias'], [$changed['bed']['was'], $changed['bed']['is'], $changed['bed']['by']]);
         }
-        $this->change(['remove' => [['id' => $id, 'version' => 3]], 'add' => [$this->planting('radish', '2012-06-01', ['bed' => 9999])]])->assertUnprocessable();
+        $this->change([
+            'remove' => [['id' => $id, 'version' => 3]],
+            'add' => [$this->planting('radish', '2012-06-01', ['bed' => 9999])],
+        ])->assertUnprocessable();
         $now = Planting::query()->findOrFail($id);
-        self::assertSame([$this->beds[1], '2012-05-08', 3.0, null, 3], [$now->bed_id, $now->day->format('Y-m-d'), $now->metres, $now->removed_at, $now->version], 'all of it or nothing');
+        self::assertSame(
+            [$this->beds[1], '2012-05-08', 3.0, null, 3],
+            [$now->bed_id, $now->day->format('Y-m-d'), $now->metres, $now->removed_at, $now->version],
+            'all of it or nothing',
+        );
         self::assertSame(['added', 'edited', 'edited'], Change::query()->where('subject', 'plantings')->orderBy('id')->pluck('act')->all());
         // Undone in turn, the earlier undo is meant at the versions the later one left.
-        $back = $this->change(['change' => [['id' => $id, 'version' => 3, 'bed' => $this->beds[0], 'on' => '2012-05-08', 'metres' => 4]]])->assertOk()->json('data.undo.change.0.version');
-        $this->change(['remove' => [['id' => $id, 'version' => $back]]])->assertOk()->assertJsonPath('data.undo.restore.0.version', $back + 1);
+        $back = $this->change(['change' => [['id' => $id, 'version' => 3, 'bed' => $this->beds[0], 'on' => '2012-05-08', 'metres' => 4]]])
+            ->assertOk()
+            ->json('data.undo.change.0.version');
+        $this->change(['remove' => [['id' => $id, 'version' => $back]]])
+            ->assertOk()
+            ->assertJsonPath('data.undo.restore.0.version', $back + 1);
     }
 
     public function test_two_who_edit_a_bed_do_not_lose_one(): void
     {
-        $put = fn (array $values): TestResponse => $this->putJson("/api/zones/test-basin/beds/{$this->beds[0]}", $values + ['garden' => 'School', 'name' => 'Bed 1', 'site' => 'raised bed', 'length_m' => 10, 'width_m' => 1.2]);
-        $put(['version' => 1, 'length_m' => 12])->assertOk()->assertJsonPath('data.beds.0.version', 2);
-        $put(['version' => 1, 'width_m' => 0.9])->assertConflict()->assertJsonPath('changed.0.field', 'length_m')->assertJsonPath('changed.0.is', 12);
-        $put(['width_m' => 0.9])->assertUnprocessable()->assertJsonValidationErrors('version');
-        self::assertSame([['added', 1], ['added', 1], ['edited', 2]], Change::query()->where('subject', 'beds')->orderBy('id')->get()->map(static fn (Change $c): array => [$c->act, $c->version ?? 1])->all());
+        $put = fn (array $values): TestResponse => $this->putJson(
+            "/api/zones/test-basin/beds/{$this->beds[0]}",
+            $values + ['garden' => 'School', 'name' => 'Bed 1', 'site' => 'raised bed', 'length_m' => 10, 'width_m' => 1.2],
+        );
+        $put(['version' => 1, 'length_m' => 12])
+            ->assertOk()
+            ->assertJsonPath('data.beds.0.version', 2);
+        $put(['version' => 1, 'width_m' => 0.9])
+            ->assertConflict()
+            ->assertJsonPath('changed.0.field', 'length_m')
+            ->assertJsonPath('changed.0.is', 12);
+        $put(['width_m' => 0.9])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('version');
+        self::assertSame(
+            [['added', 1], ['added', 1], ['edited', 2]],
+            Change::query()
+                ->where('subject', 'beds')
+                ->orderBy('id')
+                ->get()
+                ->map(static fn (Change $c): array => [$c->act, $c->version ?? 1])
+                ->all(),
+        );
     }
 
     public function test_what_cannot_be_is_refused_where_it_is_and_nothing_is_kept(): void
     {
-        foreach ([
-            [['length_m' => 0], 'length_m', 'A bed is 0.1 to 1000 m long. Check the figure and its unit.'],
-            [['length_m' => 10000], 'length_m', 'A bed is 0.1 to 1000 m long. Check the figure and its unit.'],
-            [['name' => 'Bed 1'], 'name', 'There is a bed of that name in this garden already. Give this one another.'],
-            [['site' => 'moon'], 'site', 'There is no such site in this zone. Choose another one.'],
-        ] as [$with, $field, $words]) {
-            $this->postJson('/api/zones/test-basin/beds', $with + ['garden' => 'School', 'name' => 'Bed 3'])->assertUnprocessable()->assertJsonPath("errors.{$field}.0", $words);
+        foreach (
+            [
+                [['length_m' => 0], 'length_m', 'A bed is 0.1 to 1000 m long. Check the figure and its unit.'],
+                [['length_m' => 10000], 'length_m', 'A bed is 0.1 to 1000 m long. Check the figure and its unit.'],
+                [['name' => 'Bed 1'], 'name', 'There is a bed of that name in this garden already. Give this one another.'],
+                [['site' => 'moon'], 'site', 'There is no such site in this zone. Choose another one.'],
+            ] as [$with, $field, $words]
+        ) {
+            $this->postJson('/api/zones/test-basin/beds', $with + ['garden' => 'School', 'name' => 'Bed 3'])
+                ->assertUnprocessable()
+                ->assertJsonPath("errors.{$field}.0", $words);
         }
-        $this->putJson("/api/zones/test-basin/beds/{$this->beds[0]}", ['garden' => 'School', 'name' => 'Bed 1', 'length_m' => 12, 'version' => 1])->assertOk()->assertJsonPath('data.beds.0.length_m', 12);
-        foreach ([
-            [$this->planting('mango', '2012-05-01'), 'add.1.crop', 'There is no such crop in the book. Choose another one.'],
-            [$this->planting('carrot', '2012-05-01', ['route' => 'transplant']), 'add.1.route', 'Carrot is not grown in this way.'],
-            [$this->planting('carrot', '2012-05-32'), 'add.1.on', 'Give the day as YYYY-MM-DD.'],
-            [$this->planting('carrot', '2012-05-01', ['metres' => 13]), 'add.1.metres', 'Bed 1 is 12 m long. Plant at most that, or say that the bed is longer.'],
-            [$this->planting('carrot', '2012-05-01', ['bed' => 999]), 'add.1.bed', 'There is no such bed in this zone. Load the page again.'],
-        ] as [$planting, $field, $words]) {
-            self::assertSame($words, $this->change(['add' => [$this->planting('radish', '2012-05-01'), $planting]])->assertUnprocessable()->json('errors')[$field][0] ?? null);
+        $this->putJson("/api/zones/test-basin/beds/{$this->beds[0]}", [
+            'garden' => 'School',
+            'name' => 'Bed 1',
+            'length_m' => 12,
+            'version' => 1,
+        ])
+            ->assertOk()
+            ->assertJsonPath('data.beds.0.length_m', 12);
+        foreach (
+            [
+                [$this->planting('mango', '2012-05-01'), 'add.1.crop', 'There is no such crop in the book. Choose another one.'],
+                [$this->planting('carrot', '2012-05-01', ['route' => 'transplant']), 'add.1.route', 'Carrot is not grown in this way.'],
+                [$this->planting('carrot', '2012-05-32'), 'add.1.on', 'Give the day as YYYY-MM-DD.'],
+                [
+                    $this->planting('carrot', '2012-05-01', ['metres' => 13]),
+                    'add.1.metres',
+                    'Bed 1 is 12 m long. Plant at most that, or say that the bed is longer.',
+                ],
+                [
+                    $this->planting('carrot', '2012-05-01', ['bed' => 999]),
+                    'add.1.bed',
+                    'There is no such bed in this zone. Load the page again.',
+                ],
+            ] as [$planting, $field, $words]
+        ) {
+            self::assertSame(
+                $words,
+                $this->change(['add' => [$this->planting('radish', '2012-05-01'), $planting]])
+                    ->assertUnprocessable()
+                    ->json('errors')[$field][0] ?? null,
+            );
         }
         $this->change(['remove' => [['id' => 999, 'version' => 1]]])->assertUnprocessable();
         self::assertSame([2, 0], [Bed::query()->count(), Planting::query()->count()]);

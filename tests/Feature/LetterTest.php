@@ -38,7 +38,9 @@ final class LetterTest extends TestCase
 
     public function test_nobody_gets_a_letter_who_has_not_confirmed_by_a_press_of_a_button(): void
     {
-        $this->post('/zones/test-basin/letter', ['mail' => 'gardener@example.org'])->assertOk()->assertSee('Look in your mail');
+        $this->post('/zones/test-basin/letter', ['mail' => 'gardener@example.org'])
+            ->assertOk()
+            ->assertSee('Look in your mail');
         self::assertSame(0, $this->sendLetters('2026-05-12'));
         $link = $this->link('confirm');
         $this->get($link)->assertOk()->assertSee('Do you want the weekly letter for Test Basin?');
@@ -50,7 +52,14 @@ final class LetterTest extends TestCase
     public function test_a_letter_holds_the_week_of_the_readers_crops_in_their_language_with_cautions_and_how_to_leave(): void
     {
         $this->subscribe('/es-f', 'radish,parsnip');
-        self::assertSame(['gardener@example.org', 'es-f', ['radish', 'parsnip']], array_values(LetterReader::query()->firstOrFail()->only(['mail', 'reading', 'crops'])));
+        self::assertSame(
+            ['gardener@example.org', 'es-f', ['radish', 'parsnip']],
+            array_values(
+                LetterReader::query()
+                    ->firstOrFail()
+                    ->only(['mail', 'reading', 'crops']),
+            ),
+        );
         self::assertSame(1, $this->sendLetters('2026-05-12'));
         $letter = OutboxMail::query()->orderByDesc('id')->firstOrFail();
         self::assertSame('Test Basin: del 7 de mayo al 13 de mayo', $letter->subject);
@@ -66,7 +75,16 @@ final class LetterTest extends TestCase
         $this->subscribe();
         self::assertSame('2026-05-07', SendLetters::letterDay(Day::fromIso('2026-05-13'))->iso());
         self::assertSame('2026-05-14', SendLetters::letterDay(Day::fromIso('2026-05-14'))->iso());
-        self::assertSame([1, 0, 0, 1, 0], array_map(fn (string $day): int => $this->sendLetters($day), ['2026-05-12', '2026-05-12', '2026-05-13', '2026-05-14', '2026-05-20']));
+        self::assertSame(
+            [1, 0, 0, 1, 0],
+            array_map(fn (string $day): int => $this->sendLetters($day), [
+                '2026-05-12',
+                '2026-05-12',
+                '2026-05-13',
+                '2026-05-14',
+                '2026-05-20',
+            ]),
+        );
     }
 
     public function test_who_leaves_is_forgotten_by_a_press_or_by_a_mail_programs_own_button(): void
@@ -76,28 +94,42 @@ final class LetterTest extends TestCase
         $link = $this->link('leave');
         $this->get($link)->assertOk()->assertSee('Do you want no more letters');
         self::assertSame(1, LetterReader::query()->count());
-        $this->post($link, ['List-Unsubscribe' => 'One-Click'])->assertOk()->assertSee('Your address is deleted.');
+        $this->post($link, ['List-Unsubscribe' => 'One-Click'])
+            ->assertOk()
+            ->assertSee('Your address is deleted.');
         self::assertSame(0, LetterReader::query()->count());
         $this->post($link)->assertNotFound()->assertSee('Nobody is known by this link');
     }
 
     public function test_an_address_is_asked_once_however_often_it_is_typed_and_bad_ones_are_given_back(): void
     {
-        $this->post('/zones/test-basin/letter', ['mail' => 'no address', 'crops' => 'radish'])->assertUnprocessable()->assertSee('This is no mail address')->assertSee('value="no address"', false);
+        $this->post('/zones/test-basin/letter', ['mail' => 'no address', 'crops' => 'radish'])
+            ->assertUnprocessable()
+            ->assertSee('This is no mail address')
+            ->assertSee('value="no address"', false);
         $this->post('/zones/test-basin/letter', ['mail' => 'a@example.org'])->assertOk();
-        $this->post('/zones/test-basin/letter', ['mail' => 'A@example.org'])->assertOk()->assertSee('Look in your mail');
+        $this->post('/zones/test-basin/letter', ['mail' => 'A@example.org'])
+            ->assertOk()
+            ->assertSee('Look in your mail');
         self::assertSame([1, 1], [LetterReader::query()->count(), OutboxMail::query()->count()]);
         $this->travel(11)->minutes();
         $this->post('/zones/test-basin/letter', ['mail' => 'a@example.org'])->assertOk();
         self::assertSame(2, OutboxMail::query()->count());
-        $answers = array_map(fn (int $try): int => $this->post('/zones/test-basin/letter', ['mail' => "b{$try}@example.org"])->getStatusCode(), range(1, 5));
+        $answers = array_map(
+            fn (int $try): int => $this->post('/zones/test-basin/letter', ['mail' => "b{$try}@example.org"])->getStatusCode(),
+            range(1, 5),
+        );
         self::assertSame([200, 200, 200, 200, 429], $answers, 'who types many addresses is stopped');
     }
 
     public function test_what_would_have_been_sent_is_read_at_the_desk_by_those_who_answer_for_addresses(): void
     {
         $this->subscribe();
-        $this->getJson('/api/outbox')->assertOk()->assertJsonPath('data.simulated', true)->assertJsonPath('data.readers', 1)->assertJsonPath('data.mails.0.recipient', 'gardener@example.org');
+        $this->getJson('/api/outbox')
+            ->assertOk()
+            ->assertJsonPath('data.simulated', true)
+            ->assertJsonPath('data.readers', 1)
+            ->assertJsonPath('data.mails.0.recipient', 'gardener@example.org');
         $this->actingAs($this->person(Role::Volunteer))->getJson('/api/outbox')->assertForbidden();
     }
 

@@ -32,7 +32,10 @@ final class OpenDataTest extends TestCase
             $known[$row['table']][] = $row['column'];
         }
         foreach ([...$index['tables'], ...$index['zones'][0]['tables']] as $name => $table) {
-            $rows = $this->getJson((string) parse_url($table['json'], PHP_URL_PATH))->assertOk()->assertHeader('Access-Control-Allow-Origin', '*')->json('data');
+            $rows = $this->getJson((string) parse_url($table['json'], PHP_URL_PATH))
+                ->assertOk()
+                ->assertHeader('Access-Control-Allow-Origin', '*')
+                ->json('data');
             self::assertNotSame([], $rows, $name);
             self::assertSame($known[$name], array_keys($rows[0]), $name);
             $response = $this->get((string) parse_url($table['csv'], PHP_URL_PATH))->assertOk();
@@ -48,7 +51,10 @@ final class OpenDataTest extends TestCase
         $content = Edition::query()->firstOrFail()->open()->content;
         $windows = $this->getJson('/open/v1/zones/test-basin/windows.json')->json('data');
         $radish = array_values(array_filter($windows, static fn (array $w): bool => $w['crop'] === 'radish'))[0];
-        self::assertSame([$content['crops'][0]['routes'][0]['windows'][0]['first'], 'sow-outdoors', 'test-basin', 1, null], [$radish['first'], $radish['act'], $radish['zone'], $radish['edition'], $radish['fair_chance_of_ten']]);
+        self::assertSame(
+            [$content['crops'][0]['routes'][0]['windows'][0]['first'], 'sow-outdoors', 'test-basin', 1, null],
+            [$radish['first'], $radish['act'], $radish['zone'], $radish['edition'], $radish['fair_chance_of_ten']],
+        );
         $normals = $this->getJson('/open/v1/zones/test-basin/normals.json')->json('data');
         self::assertCount(365, $normals);
         self::assertSame(['05-12', $content['ruler']['soil'][131]], [$normals[131]['day'], $normals[131]['soil_c']]);
@@ -56,9 +62,19 @@ final class OpenDataTest extends TestCase
         self::assertSame($content['crops'][0]['routes'][0]['evidence'][0]['harvests'], $evidence[0]['harvests']);
         $this->getJson('/open/v1/zones/nowhere/windows.json')->assertNotFound();
         $this->get('/open/v1/zones/test-basin/secrets.csv')->assertNotFound();
-        $geo = json_decode((string) $this->get('/open/v1/zones.geojson')->assertOk()->assertHeader('Content-Type', 'application/geo+json')->getContent(), true);
-        self::assertSame('POINT(-98.2 46.8)', DB::scalar('SELECT ST_AsText(ST_GeomFromGeoJSON(?))', [json_encode($geo['features'][0]['geometry'])]), 'read by another program');
-        self::assertSame(['Point', [-98.2, 46.8]], [$geo['features'][0]['geometry']['type'], $geo['features'][0]['geometry']['coordinates']]);
+        $geo = json_decode(
+            (string) $this->get('/open/v1/zones.geojson')->assertOk()->assertHeader('Content-Type', 'application/geo+json')->getContent(),
+            true,
+        );
+        self::assertSame(
+            'POINT(-98.2 46.8)',
+            DB::scalar('SELECT ST_AsText(ST_GeomFromGeoJSON(?))', [json_encode($geo['features'][0]['geometry'])]),
+            'read by another program',
+        );
+        self::assertSame(
+            ['Point', [-98.2, 46.8]],
+            [$geo['features'][0]['geometry']['type'], $geo['features'][0]['geometry']['coordinates']],
+        );
     }
 
     public function test_what_has_not_changed_is_not_sent_again(): void
@@ -74,16 +90,27 @@ final class OpenDataTest extends TestCase
         $files = ['open/v1/index.json', 'open/v1/editions.json', 'zones/test-basin/editions/1/calendar.json'];
         foreach ($files as $file) {
             File::ensureDirectoryExists(dirname("{$folder}/{$file}"));
-            file_put_contents("{$folder}/{$file}", $this->get("/{$file}")->assertOk()->getContent());
+            file_put_contents(
+                "{$folder}/{$file}",
+                $this->get("/{$file}")
+                    ->assertOk()
+                    ->getContent(),
+            );
         }
         // The script itself, as it is given to read.
         $script = (string) $this->get('/open/v1/check-edition.txt')->assertOk()->getContent();
         file_put_contents("{$folder}/check.php", $script);
-        $check = static fn (string ...$more): array => [($run = Process::run([PHP_BINARY, "{$folder}/check.php", "file://{$folder}", 'test-basin', '1', ...$more]))->exitCode(), $run->output()];
+        $check = static fn (string ...$more): array => [
+            ($run = Process::run([PHP_BINARY, "{$folder}/check.php", "file://{$folder}", 'test-basin', '1', ...$more]))->exitCode(),
+            $run->output(),
+        ];
         self::assertSame([0, 3, 0], [$check()[0], substr_count($check()[1], 'yes  '), $check(OpenSeal::key())[0]]);
         self::assertSame(1, $check(base64_encode(random_bytes(32)))[0], 'another key');
         $editions = (string) file_get_contents("{$folder}/open/v1/editions.json");
-        file_put_contents("{$folder}/open/v1/editions.json", str_replace('"published_by":"Educator"', '"published_by":"Nobody"', $editions));
+        file_put_contents(
+            "{$folder}/open/v1/editions.json",
+            str_replace('"published_by":"Educator"', '"published_by":"Nobody"', $editions),
+        );
         self::assertStringContainsString('NO   the signature', $check()[1]);
         file_put_contents("{$folder}/open/v1/editions.json", $editions);
         file_put_contents("{$folder}/{$files[2]}", str_replace('Radish', 'Rabish', (string) file_get_contents("{$folder}/{$files[2]}")));
@@ -95,6 +122,11 @@ final class OpenDataTest extends TestCase
     public function test_an_edition_is_cited_so_that_it_is_found_again(): void
     {
         $edition = Edition::query()->firstOrFail();
-        self::assertSame('Sowing calendar, Test Basin. Edition 1, 2026-05-12. '.url('/zones/test-basin/editions/1').". SHA-256 {$edition->checksum}.", OpenData::citation($edition));
+        self::assertSame(
+            'Sowing calendar, Test Basin. Edition 1, 2026-05-12. '.
+                url('/zones/test-basin/editions/1').
+                ". SHA-256 {$edition->checksum}.",
+            OpenData::citation($edition),
+        );
     }
 }

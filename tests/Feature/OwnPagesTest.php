@@ -23,7 +23,7 @@ final class OwnPagesTest extends TestCase
     {
         parent::setUp();
         $this->zoneInPrint();
-        config(['anthesis.paper' => $paper = storage_path('framework/testing/paper-'.getmypid())]);
+        config(['anthesis.paper' => ($paper = storage_path('framework/testing/paper-' . getmypid()))]);
         File::deleteDirectory($paper);
     }
 
@@ -35,13 +35,18 @@ final class OwnPagesTest extends TestCase
         self::assertStringContainsString('calendar.ics?crops=radish,parsnip&amp;events=short', $page);
         self::assertStringContainsString('webcal://', $page);
         self::assertStringContainsString('/paper/year.pdf?crops=radish,parsnip&amp;size=letter', $page);
-        self::assertStringContainsString('Choose the crops you grow.', (string) $this->get('/zones/test-basin/mine')->assertOk()->getContent());
+        self::assertStringContainsString(
+            'Choose the crops you grow.',
+            (string) $this->get('/zones/test-basin/mine')->assertOk()->getContent(),
+        );
     }
 
     public function test_sheets_are_pdf_with_their_title_tags_and_text_in_order_and_made_once(): void
     {
-        $response = $this->get('/zones/test-basin/paper/year.pdf?crops=radish,tomato-main&size=letter')->assertOk()->assertHeader('Content-Type', 'application/pdf');
-        $file = tempnam(sys_get_temp_dir(), 'sheet').'.pdf';
+        $response = $this->get('/zones/test-basin/paper/year.pdf?crops=radish,tomato-main&size=letter')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/pdf');
+        $file = tempnam(sys_get_temp_dir(), 'sheet') . '.pdf';
         file_put_contents($file, $response->getContent());
         $info = Process::run(['pdfinfo', $file])->output();
         self::assertMatchesRegularExpression('/Title:\s+The sowing year in Test Basin/', $info);
@@ -70,7 +75,7 @@ final class OwnPagesTest extends TestCase
         touch("{$folder}/read-again.pdf", time() - 10);
         config(['anthesis.paper_mib' => 1]);
         $this->get('/zones/test-basin/paper/year.pdf?crops=radish')->assertOk();
-        $left = array_map(static fn (SplFileInfo $file): string => $file->getFilename(), File::files($folder));
+        $left = array_map(static fn(SplFileInfo $file): string => $file->getFilename(), File::files($folder));
         self::assertCount(2, $left);
         self::assertContains('read-again.pdf', $left);
     }
@@ -79,8 +84,8 @@ final class OwnPagesTest extends TestCase
     {
         $c = config('database.connections.mariadb');
         $other = new PDO("mysql:host={$c['host']};port={$c['port']};dbname={$c['database']}", $c['username'], $c['password']);
-        $name = DB::getDatabaseName().'-press-for-'.hash('xxh64', '127.0.0.1');
-        self::assertSame(1, (int) $other->query('SELECT GET_LOCK('.$other->quote($name).', 0)')->fetchColumn());
+        $name = DB::getDatabaseName() . '-press-for-' . hash('xxh64', '127.0.0.1');
+        self::assertSame(1, (int) $other->query('SELECT GET_LOCK(' . $other->quote($name) . ', 0)')->fetchColumn());
         $this->get('/zones/test-basin/paper/year.pdf?crops=radish')->assertStatus(503)->assertHeader('Retry-After', '5');
         $other = null;
     }
@@ -93,23 +98,35 @@ final class OwnPagesTest extends TestCase
         $this->get('/zones/test-basin/paper/crop?crop=moon')->assertNotFound();
         $this->get('/zones/test-basin/paper/crop.pdf')->assertNotFound();
         $this->get('/zones/test-basin/paper/poster')->assertNotFound();
-        self::assertStringContainsString('class="sheet wall tabloid"', (string) $this->get('/zones/test-basin/paper/wall?size=tabloid')->getContent());
-        self::assertStringContainsString('class="sheet wall a3"', (string) $this->get('/zones/test-basin/paper/wall?size=a4')->getContent(), 'a wall sheet is a large one');
+        self::assertStringContainsString(
+            'class="sheet wall tabloid"',
+            (string) $this->get('/zones/test-basin/paper/wall?size=tabloid')->getContent(),
+        );
+        self::assertStringContainsString(
+            'class="sheet wall a3"',
+            (string) $this->get('/zones/test-basin/paper/wall?size=a4')->getContent(),
+            'a wall sheet is a large one',
+        );
     }
 
     public function test_without_chromium_a_plainer_sheet_is_made_and_a_busy_press_says_so(): void
     {
         config(['anthesis.chromium' => '']);
         self::assertFalse(PdfPress::tags());
-        $pdf = (new PdfPress)->print('<!doctype html><html><head><title>T</title></head><body><h1>Radish</h1><svg class="chart"><path d="M0 0"/></svg></body></html>', PaperSize::A4);
+        $pdf = new PdfPress()->print(
+            '<!doctype html><html><head><title>T</title></head><body><h1>Radish</h1><svg class="chart"><path d="M0 0"/></svg></body></html>',
+            PaperSize::A4,
+        );
         self::assertStringStartsWith('%PDF-', $pdf);
         $this->get('/zones/test-basin/paper/week.pdf')->assertOk()->assertHeader('Content-Type', 'application/pdf');
         // Locks are the connection's own, so another one has to hold them.
         config(['database.connections.other' => config('database.connections.mariadb')]);
         $held = [];
         foreach ([0, 1] as $press) {
-            $name = (new \ReflectionMethod(NamedLock::class, 'full'))->invoke(null, "press-{$press}");
-            $held[] = (int) app('db')->connection('other')->scalar('SELECT GET_LOCK(?, 0)', [$name]);
+            $name = new \ReflectionMethod(NamedLock::class, 'full')->invoke(null, "press-{$press}");
+            $held[] = (int) app('db')
+                ->connection('other')
+                ->scalar('SELECT GET_LOCK(?, 0)', [$name]);
         }
         self::assertSame([1, 1], $held);
         $this->get('/zones/test-basin/paper/leaflet.pdf')->assertStatus(503)->assertHeader('Retry-After', '5');
@@ -130,12 +147,26 @@ final class OwnPagesTest extends TestCase
     {
         foreach (['courgette', 'zucchini', 'Summer squash', 'Cucurbita', 'calabacín', 'calabacita', 'courgete', 'calabacin'] as $asked) {
             foreach (['', '/es'] as $prefix) {
-                self::assertStringContainsString("{$prefix}/zones/test-basin/crops/summer-squash", (string) $this->get("{$prefix}/search?for=".rawurlencode($asked))->assertOk()->getContent(), "{$prefix} {$asked}");
+                self::assertStringContainsString(
+                    "{$prefix}/zones/test-basin/crops/summer-squash",
+                    (string) $this->get("{$prefix}/search?for=" . rawurlencode($asked))
+                        ->assertOk()
+                        ->getContent(),
+                    "{$prefix} {$asked}",
+                );
             }
         }
-        $this->patchJson('/api/crops/summer-squash', ['cells' => ['also_called' => 'pattypan'], 'note' => 'As they say here.', 'version' => 1])->assertOk();
+        $this->patchJson('/api/crops/summer-squash', [
+            'cells' => ['also_called' => 'pattypan'],
+            'note' => 'As they say here.',
+            'version' => 1,
+        ])->assertOk();
         $this->publish('Another name.', ['even_unchanged' => true])->assertStatus(202);
-        self::assertStringContainsString('/zones/test-basin/crops/summer-squash', (string) $this->get('/search?for=pattypan')->getContent(), 'a name that was added is in the next edition');
+        self::assertStringContainsString(
+            '/zones/test-basin/crops/summer-squash',
+            (string) $this->get('/search?for=pattypan')->getContent(),
+            'a name that was added is in the next edition',
+        );
         self::assertStringContainsString('href="/glossary#bolting"', (string) $this->get('/search?for=bolting')->getContent());
         self::assertStringContainsString('href="/zones/test-basin/this-week"', (string) $this->get('/search?for=Fennick')->getContent());
         self::assertStringContainsString('Nothing is found for “qqqq”', (string) $this->get('/search?for=qqqq')->getContent());
@@ -144,14 +175,36 @@ final class OwnPagesTest extends TestCase
     public function test_pages_about_the_calendars_are_there_and_say_whom_to_ask(): void
     {
         foreach (['about', 'method', 'glossary', 'contact', 'privacy', 'accessibility'] as $page) {
-            self::assertStringContainsString('<h1>', (string) $this->get("/{$page}")->assertOk()->getContent());
-            self::assertStringContainsString('lang="es"', (string) $this->get("/es/{$page}")->assertOk()->getContent());
+            self::assertStringContainsString(
+                '<h1>',
+                (string) $this->get("/{$page}")
+                    ->assertOk()
+                    ->getContent(),
+            );
+            self::assertStringContainsString(
+                'lang="es"',
+                (string) $this->get("/es/{$page}")
+                    ->assertOk()
+                    ->getContent(),
+            );
         }
         self::assertStringContainsString('The office has not said yet', (string) $this->get('/contact')->getContent());
-        $office = ['name' => 'Kestrel Basin Extension', 'mail' => 'garden@kestrel.example', 'phone' => '+00 555 0140', 'address' => "12 Road\nPort Ilvane", 'hours' => 'Tuesdays.', 'licence' => 'CC BY 4.0', 'second_signature' => false];
-        $this->putJson('/api/office', $office + ['version' => 1])->assertOk()->assertJsonPath('data.version', 2);
+        $office = [
+            'name' => 'Kestrel Basin Extension',
+            'mail' => 'garden@kestrel.example',
+            'phone' => '+00 555 0140',
+            'address' => "12 Road\nPort Ilvane",
+            'hours' => 'Tuesdays.',
+            'licence' => 'CC BY 4.0',
+            'second_signature' => false,
+        ];
+        $this->putJson('/api/office', $office + ['version' => 1])
+            ->assertOk()
+            ->assertJsonPath('data.version', 2);
         $this->putJson('/api/office', $office + ['version' => 1])->assertStatus(409);
-        $this->putJson('/api/office', ['mail' => 'no address', 'version' => 2] + $office)->assertUnprocessable()->assertJsonValidationErrors('mail');
+        $this->putJson('/api/office', ['mail' => 'no address', 'version' => 2] + $office)
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('mail');
         $contact = (string) $this->get('/contact')->getContent();
         self::assertStringContainsString('mailto:garden@kestrel.example', $contact);
         self::assertStringContainsString('tel:+005550140', $contact);

@@ -19,7 +19,10 @@ final class PackedRibbonTest extends TestCase
 
     public function test_many_years_take_two_digits(): void
     {
-        self::assertSame(['years' => 130, 'width' => 2, 'outcomes' => ['harvest' => 'CCBBAB']], PackedRibbon::of(['years' => 130, 'outcomes' => ['harvest' => [130, 64]]]));
+        self::assertSame(
+            ['years' => 130, 'width' => 2, 'outcomes' => ['harvest' => 'CCBBAB']],
+            PackedRibbon::of(['years' => 130, 'outcomes' => ['harvest' => [130, 64]]]),
+        );
         self::assertSame(1, PackedRibbon::of(['years' => 63, 'outcomes' => ['harvest' => [63]]])['width']);
         self::assertSame(2, PackedRibbon::of(['years' => 64, 'outcomes' => ['harvest' => [64]]])['width']);
     }

@@ -31,7 +31,12 @@ class ProofTest extends TestCase
     private function own(string $first, string $last): void
     {
         $choice = $this->getJson('/api/zones/test-basin/windows/radish')->json('data.choice.id');
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => 'Known here.', 'replaces' => $choice, 'windows' => [['route' => 'direct', 'first' => $first, 'last' => $last]]])->assertCreated();
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', [
+            'school' => 'own',
+            'reason' => 'Known here.',
+            'replaces' => $choice,
+            'windows' => [['route' => 'direct', 'first' => $first, 'last' => $last]],
+        ])->assertCreated();
     }
 
     public function test_the_first_draft_is_held_against_none(): void
@@ -52,7 +57,10 @@ class ProofTest extends TestCase
         $draft = $this->draft();
         $changes = array_column($draft['changes'], null, 'crop');
         self::assertSame(1, $draft['against']);
-        self::assertSame([['own-dates'], 'moved', [['first' => '04-05', 'last' => '05-10', 'days' => 36]]], [$changes['radish']['why'], $changes['radish']['kind'], $changes['radish']['now']]);
+        self::assertSame(
+            [['own-dates'], 'moved', [['first' => '04-05', 'last' => '05-10', 'days' => 36]]],
+            [$changes['radish']['why'], $changes['radish']['kind'], $changes['radish']['now']],
+        );
         self::assertSame(['crop-numbers'], $changes['carrot']['why']);
         self::assertArrayNotHasKey('kale', $changes, 'what is the same is not told');
         $sizes = array_column($draft['changes'], 'size');
@@ -64,7 +72,11 @@ class ProofTest extends TestCase
         self::assertStringContainsString('What changed since edition 1', $page);
         self::assertStringContainsString(htmlspecialchars($this->said($changes['radish']['phrase']), ENT_NOQUOTES), $page);
         self::assertStringContainsString('Radish, sow outdoors: ', $this->said($changes['radish']['phrase']));
-        self::assertSame($before, Edition::query()->where('number', 1)->firstOrFail()->open()->content['crops'], 'the first stays as it was');
+        self::assertSame(
+            $before,
+            Edition::query()->where('number', 1)->firstOrFail()->open()->content['crops'],
+            'the first stays as it was',
+        );
         self::assertSame([], $this->draft()['changes']);
     }
 
@@ -74,7 +86,9 @@ class ProofTest extends TestCase
         $this->own('01-05', '01-20');
         $warnings = array_column($this->draft()['warnings'], 'phrase', 'key');
         self::assertArrayHasKey('disagreement-radish', $warnings);
-        $this->publish(more: ['answers' => []])->assertUnprocessable()->assertJsonPath('errors.answers.0', 'Answer each warning first: '.$this->said($warnings[array_key_first($warnings)]));
+        $this->publish(more: ['answers' => []])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.answers.0', 'Answer each warning first: '.$this->said($warnings[array_key_first($warnings)]));
         $this->publish(more: ['answers' => array_fill_keys(array_keys($warnings), ' ')])->assertUnprocessable();
         self::assertSame(0, Edition::query()->count());
         $this->publish()->assertStatus(202);
@@ -84,14 +98,31 @@ class ProofTest extends TestCase
     public function test_a_short_record_and_open_doubts_are_warned_of(): void
     {
         $text = (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'));
-        $text = implode("\n", array_filter(explode("\n", $text), static fn (string $l): bool => str_starts_with($l, 'date') || $l >= '2006-01-01'));
+        $text = implode(
+            "\n",
+            array_filter(explode("\n", $text), static fn (string $l): bool => str_starts_with($l, 'date') || $l >= '2006-01-01'),
+        );
         $zone = Zone::factory()->create(['slug' => 'young', 'name' => 'Young']);
-        $this->post("/api/zones/{$zone->slug}/record-imports", ['file' => $this->textFile((string) preg_replace('/^2007-07-10,[^,]*/m', '2007-07-10,-31.0', $text))], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            "/api/zones/{$zone->slug}/record-imports",
+            ['file' => $this->textFile((string) preg_replace('/^2007-07-10,[^,]*/m', '2007-07-10,-31.0', $text))],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $keys = array_column($this->getJson('/api/zones/young/draft')->assertOk()->json('data.warnings'), 'key');
         self::assertContains('short-record', $keys);
         self::assertContains('doubts-1', $keys);
-        $this->postJson('/api/zones/young/quality', ['date' => '2007-07-10', 'element' => 'minimum', 'accepted' => false, 'note' => 'Read wrong.', 'replaces' => null])->assertStatus(202);
-        self::assertNotContains('doubts-1', array_column($this->getJson('/api/zones/young/draft')->json('data.warnings'), 'key'), 'decided on, it is no doubt');
+        $this->postJson('/api/zones/young/quality', [
+            'date' => '2007-07-10',
+            'element' => 'minimum',
+            'accepted' => false,
+            'note' => 'Read wrong.',
+            'replaces' => null,
+        ])->assertStatus(202);
+        self::assertNotContains(
+            'doubts-1',
+            array_column($this->getJson('/api/zones/young/draft')->json('data.warnings'), 'key'),
+            'decided on, it is no doubt',
+        );
     }
 
     public function test_an_objection_is_answered_by_an_educator_before_publishing_and_stays_with_the_edition(): void
@@ -100,12 +131,18 @@ class ProofTest extends TestCase
         $sent = ['key' => 'an-objection', 'crop' => 'kale', 'text' => 'Pigeons have it by then.'];
         $id = $this->postJson('/api/zones/test-basin/objections', $sent)->assertCreated()->json('data.id');
         $this->postJson('/api/zones/test-basin/objections', $sent)->assertCreated()->assertJsonPath('data.id', $id);
-        $this->postJson('/api/zones/test-basin/objections', ['key' => 'another-one', 'crop' => 'unicorn', 'text' => 'x'])->assertUnprocessable()->assertJsonPath('errors.crop.0', 'There is no such crop in the book. Choose another one.');
+        $this->postJson('/api/zones/test-basin/objections', ['key' => 'another-one', 'crop' => 'unicorn', 'text' => 'x'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.crop.0', 'There is no such crop in the book. Choose another one.');
         $this->postJson("/api/objections/{$id}/answer", ['answer' => 'No.'])->assertForbidden();
         $this->actingAs($this->person());
-        $this->publish()->assertUnprocessable()->assertJsonPath('errors.objections.0', Objection::query()->firstOrFail()->author.' objects to kale: answer that first.');
+        $this->publish()
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.objections.0', Objection::query()->firstOrFail()->author.' objects to kale: answer that first.');
         $this->postJson("/api/objections/{$id}/answer", ['answer' => 'A net is advised.'])->assertOk();
-        $this->postJson("/api/objections/{$id}/answer", ['answer' => 'Something else.'])->assertOk()->assertJsonPath('data.answer', 'A net is advised.');
+        $this->postJson("/api/objections/{$id}/answer", ['answer' => 'Something else.'])
+            ->assertOk()
+            ->assertJsonPath('data.answer', 'A net is advised.');
         $this->publish()->assertStatus(202);
         self::assertSame([], $this->draft()['objections']);
         self::assertSame(Edition::query()->firstOrFail()->id, Objection::query()->firstOrFail()->edition_id);
@@ -114,6 +151,8 @@ class ProofTest extends TestCase
     public function test_what_cannot_be_published_has_no_proof_and_says_why(): void
     {
         Zone::factory()->create(['slug' => 'bare', 'name' => 'Bare']);
-        $this->getJson('/api/zones/bare/draft')->assertNotFound()->assertJsonPath('message', 'There is nothing to publish yet. Bring a station file first.');
+        $this->getJson('/api/zones/bare/draft')
+            ->assertNotFound()
+            ->assertJsonPath('message', 'There is nothing to publish yet. Bring a station file first.');
     }
 }

@@ -50,10 +50,20 @@ final class ReadingTest extends TestCase
     public function test_spanish_pages_are_spanish_throughout(): void
     {
         $this->zoneInPrint();
-        foreach (['', '/weeks/19', '/crops/radish', '/crops/garlic-hardneck', '/crops/tomato-main', '/mine?crops=radish', '/paper/leaflet'] as $path) {
+        foreach (
+            ['', '/weeks/19', '/crops/radish', '/crops/garlic-hardneck', '/crops/tomato-main', '/mine?crops=radish', '/paper/leaflet'] as $path
+        ) {
             $text = html_entity_decode(strip_tags(str_replace('>', '> ', $this->html("/es/zones/test-basin{$path}"))));
-            self::assertDoesNotMatchRegularExpression('/\b(the|and|harvest|sow|until|years|best|window|from|of)\b/i', str_replace(['The first edition.', 'Test Basin'], '', $text), "{$path} holds English");
-            self::assertDoesNotMatchRegularExpression('/\b(page|act|legend|derivation|source|letter|sheet|office)\.[a-z-]+(\.[a-z-]+)*\b/', $text, "{$path} holds a key");
+            self::assertDoesNotMatchRegularExpression(
+                '/\b(the|and|harvest|sow|until|years|best|window|from|of)\b/i',
+                str_replace(['The first edition.', 'Test Basin'], '', $text),
+                "{$path} holds English",
+            );
+            self::assertDoesNotMatchRegularExpression(
+                '/\b(page|act|legend|derivation|source|letter|sheet|office)\.[a-z-]+(\.[a-z-]+)*\b/',
+                $text,
+                "{$path} holds a key",
+            );
         }
         self::assertStringContainsString('Rábano', $this->html('/es/zones/test-basin'));
         self::assertMatchesRegularExpression('/del \d+ (mar|abr) al \d+ [a-z]{3}/', $this->html('/es/zones/test-basin'));
@@ -73,8 +83,14 @@ final class ReadingTest extends TestCase
                 self::assertDoesNotMatchRegularExpression($other, str_replace('°C, cm', '', $text), $prefix.$path);
             }
         }
-        self::assertStringContainsString('Seed refuses to sprout in soil above about 81 °F.', $this->html('/en-f/zones/test-basin/crops/lettuce-leaf'));
-        self::assertStringContainsString('Seed refuses to sprout in soil above about 27 °C.', $this->html('/zones/test-basin/crops/lettuce-leaf'));
+        self::assertStringContainsString(
+            'Seed refuses to sprout in soil above about 81 °F.',
+            $this->html('/en-f/zones/test-basin/crops/lettuce-leaf'),
+        );
+        self::assertStringContainsString(
+            'Seed refuses to sprout in soil above about 27 °C.',
+            $this->html('/zones/test-basin/crops/lettuce-leaf'),
+        );
         self::assertStringContainsString('por encima de unos 81 °F', $this->html('/es-f/zones/test-basin/crops/lettuce-leaf'));
     }
 
@@ -82,8 +98,19 @@ final class ReadingTest extends TestCase
     {
         $this->publish('A note of ours.')->assertStatus(202);
         self::assertStringContainsString('<span lang="en">A note of ours.</span>', $this->html('/es/zones/test-basin'));
-        $this->putJson('/api/translations', ['language' => 'es', 'text' => 'A note of ours.', 'translation' => 'Una nota nuestra.', 'before' => null])->assertOk()->assertJsonPath('data.translation', 'Una nota nuestra.');
-        self::assertStringContainsString('<span lang="en">A note of ours.</span>', $this->html('/es/zones/test-basin/editions/1'), 'an edition stays as it was');
+        $this->putJson('/api/translations', [
+            'language' => 'es',
+            'text' => 'A note of ours.',
+            'translation' => 'Una nota nuestra.',
+            'before' => null,
+        ])
+            ->assertOk()
+            ->assertJsonPath('data.translation', 'Una nota nuestra.');
+        self::assertStringContainsString(
+            '<span lang="en">A note of ours.</span>',
+            $this->html('/es/zones/test-basin/editions/1'),
+            'an edition stays as it was',
+        );
         $this->publish('A note of ours.', ['even_unchanged' => true])->assertStatus(202);
         self::assertStringContainsString('Una nota nuestra.', $this->html('/es/zones/test-basin'));
         self::assertStringContainsString('A note of ours.', $this->html('/zones/test-basin'));
@@ -97,16 +124,27 @@ final class ReadingTest extends TestCase
         self::assertSame(['crop-name', 'Rábano'], [$texts['Radish']['where'], $texts['Radish']['translations']['es']]);
         self::assertSame('crop-note', $texts['Seed refuses to sprout in soil above about 27 °C.']['where']);
         self::assertNull($texts['Kestrel Basin']['translations']['es']);
-        $put = fn (?string $translation, ?string $before) => $this->putJson('/api/translations', ['language' => 'es', 'text' => 'Radish', 'translation' => $translation, 'before' => $before]);
+        $put = fn (?string $translation, ?string $before) => $this->putJson('/api/translations', [
+            'language' => 'es',
+            'text' => 'Radish',
+            'translation' => $translation,
+            'before' => $before,
+        ]);
         $put('Rabanito', 'Rábano')->assertOk();
-        $put('Rábano rojo', 'Rábano')->assertUnprocessable()->assertJsonValidationErrors(['translation' => 'Somebody has translated this meanwhile: “Rabanito”']);
+        $put('Rábano rojo', 'Rábano')
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['translation' => 'Somebody has translated this meanwhile: “Rabanito”']);
         $put('Rabanito', 'Rábano')->assertOk();
         self::assertSame(1, Translation::query()->count(), 'the same again is nothing new');
         self::assertSame(['Radish' => 'Rabanito'], Translation::of('es', ['Radish']));
         $put(null, 'Rabanito')->assertOk()->assertJsonPath('data.translation', null);
         self::assertSame([], Translation::of('es', ['Radish']), 'taken back is not translated');
-        $this->putJson('/api/translations', ['language' => 'xx', 'text' => 'Radish', 'translation' => 'x', 'before' => null])->assertUnprocessable()->assertJsonValidationErrors('language');
-        $this->actingAs($this->person(Role::Volunteer))->putJson('/api/translations', ['language' => 'es', 'text' => 'Radish', 'translation' => 'x', 'before' => null])->assertForbidden();
+        $this->putJson('/api/translations', ['language' => 'xx', 'text' => 'Radish', 'translation' => 'x', 'before' => null])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('language');
+        $this->actingAs($this->person(Role::Volunteer))
+            ->putJson('/api/translations', ['language' => 'es', 'text' => 'Radish', 'translation' => 'x', 'before' => null])
+            ->assertForbidden();
     }
 
     public function test_feeds_and_tables_are_in_the_reading_and_hold_what_was_chosen(): void
@@ -118,7 +156,11 @@ final class ReadingTest extends TestCase
         self::assertStringContainsString('SUMMARY:Radish: pick from today', $short);
         self::assertStringNotContainsString('lettuce', $short);
         self::assertStringContainsString('lettuce', $this->html('/zones/test-basin/calendar.ics'));
-        self::assertStringContainsString('lettuce', $this->html('/zones/test-basin/calendar.ics?crops=unknown'), 'crops nobody knows choose nothing');
+        self::assertStringContainsString(
+            'lettuce',
+            $this->html('/zones/test-basin/calendar.ics?crops=unknown'),
+            'crops nobody knows choose nothing',
+        );
     }
 
     public function test_a_reading_that_is_not_there_is_no_address_and_made_up_ones_are_for_the_demonstration(): void

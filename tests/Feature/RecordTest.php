@@ -37,18 +37,26 @@ final class RecordTest extends TestCase
      */
     private function bring(string $what, mixed $file, ?string $unit = null, array $choices = []): TestResponse
     {
-        return $this->post("/api/zones/test-basin/{$what}", array_filter(['file' => $file, 'unit' => $unit]) + $choices, ['Accept' => 'application/json']);
+        return $this->post("/api/zones/test-basin/{$what}", array_filter(['file' => $file, 'unit' => $unit]) + $choices, [
+            'Accept' => 'application/json',
+        ]);
     }
 
     private function assertNothingSaved(): void
     {
-        self::assertSame([0, 0, 0, 0], [Station::query()->count(), RecordImport::query()->count(), StationRecord::query()->count(), Computation::query()->count()]);
+        self::assertSame(
+            [0, 0, 0, 0],
+            [Station::query()->count(), RecordImport::query()->count(), StationRecord::query()->count(), Computation::query()->count()],
+        );
         self::assertSame([], Storage::disk('originals')->allFiles());
     }
 
     public function test_a_preview_tells_what_was_understood_and_saves_nothing(): void
     {
-        $this->bring('record-previews', $this->textFile("Low °F;Day;High °F\n14;2024-02-28;41\n;2024-02-29;50\n20;2024-03-01;10\n20;gone;50\n23;2024-03-04;59\n"))
+        $this->bring(
+            'record-previews',
+            $this->textFile("Low °F;Day;High °F\n14;2024-02-28;41\n;2024-02-29;50\n20;2024-03-01;10\n20;gone;50\n23;2024-03-04;59\n"),
+        )
             ->assertOk()
             ->assertJsonPath('data.columns', ['date' => 'Day', 'minimum' => 'Low °F', 'maximum' => 'High °F'])
             ->assertJsonPath('data.unit', 'fahrenheit')
@@ -57,7 +65,9 @@ final class RecordTest extends TestCase
             ->assertJsonPath('data.rows', 5)
             ->assertJsonPath('data.years', [['year' => 2024, 'days' => 3, 'complete' => false]])
             ->assertJsonPath('data.gaps', [['first' => '2024-03-02', 'days' => 2]])
-            ->assertJsonPath('data.refused', [['line' => 5, 'column' => 'Day', 'phrase' => ['key' => 'error.table.no-date-year-first', 'with' => ['text' => 'gone']]]])
+            ->assertJsonPath('data.refused', [
+                ['line' => 5, 'column' => 'Day', 'phrase' => ['key' => 'error.table.no-date-year-first', 'with' => ['text' => 'gone']]],
+            ])
             ->assertJsonPath('data.marks_count', 2)
             ->assertJsonPath('data.marks.0.rule', 'maximum-below-minimum')
             ->assertJsonPath('data.sample.0', ['date' => '2024-02-28', 'minimum' => -10, 'maximum' => 5]);
@@ -66,7 +76,7 @@ final class RecordTest extends TestCase
 
     public function test_the_unit_can_be_overruled(): void
     {
-        $file = fn () => $this->textFile("date,min,max\n2024-02-28,50,59\n");
+        $file = fn() => $this->textFile("date,min,max\n2024-02-28,50,59\n");
         $this->bring('record-previews', $file())->assertJsonPath('data.sample.0.minimum', 50);
         $this->bring('record-previews', $file(), 'fahrenheit')->assertJsonPath('data.sample.0.minimum', 10);
         $this->bring('record-previews', $file(), 'kelvin')->assertUnprocessable();
@@ -77,27 +87,41 @@ final class RecordTest extends TestCase
         $text = "when,a,b,c\n";
         for ($i = 0; $i < 800; $i++) {
             [$year, $month, $day] = \Anthesis\Record\Day::civil(\Anthesis\Record\Day::numberOf(2020, 1, 1) + $i);
-            $text .= sprintf("%02d/%02d/%d,%d,%d,%d\n", $day, $month, $year, 59 + $i % 5, 0, 41 - $i % 7);
+            $text .= sprintf("%02d/%02d/%d,%d,%d,%d\n", $day, $month, $year, 59 + ($i % 5), 0, 41 - ($i % 7));
         }
         $this->bring('record-previews', $this->textFile($text))->assertUnprocessable();
         $choices = ['columns' => ['date' => 0, 'minimum' => 3, 'maximum' => 1], 'unit' => 'fahrenheit', 'date_order' => 'day-first'];
-        $this->bring('record-previews', $this->textFile($text), null, $choices)->assertOk()
-            ->assertJsonPath('data.format', 'table')->assertJsonPath('data.choices', ['when', 'a', 'b', 'c'])
-            ->assertJsonPath('data.date_order', 'day-first')->assertJsonPath('data.sample.0', ['date' => '2020-01-01', 'minimum' => 5, 'maximum' => 15]);
+        $this->bring('record-previews', $this->textFile($text), null, $choices)
+            ->assertOk()
+            ->assertJsonPath('data.format', 'table')
+            ->assertJsonPath('data.choices', ['when', 'a', 'b', 'c'])
+            ->assertJsonPath('data.date_order', 'day-first')
+            ->assertJsonPath('data.sample.0', ['date' => '2020-01-01', 'minimum' => 5, 'maximum' => 15]);
         $this->bring('record-imports', $this->textFile($text), null, $choices)->assertStatus(202);
-        self::assertSame([5.0, 15.0], [StationRecord::query()->firstOrFail()->usable()->minimum[0], StationRecord::query()->firstOrFail()->usable()->maximum[0]]);
+        self::assertSame(
+            [5.0, 15.0],
+            [StationRecord::query()->firstOrFail()->usable()->minimum[0], StationRecord::query()->firstOrFail()->usable()->maximum[0]],
+        );
         $same = ['columns' => ['date' => 0, 'minimum' => 1, 'maximum' => 1]];
-        $this->bring('record-previews', $this->textFile($text), null, $same)->assertUnprocessable()
+        $this->bring('record-previews', $this->textFile($text), null, $same)
+            ->assertUnprocessable()
             ->assertJsonPath('message', 'Date, minimum and maximum come from three different columns.');
         $this->bring('record-previews', $this->textFile($text), null, ['columns' => ['date' => 0]])->assertUnprocessable();
     }
 
     public function test_a_gzipped_dly_file_is_recognised(): void
     {
-        $line = static fn (string $element, int $value): string => 'XX000046800202401'.$element.str_repeat(sprintf('%5d  S', $value), 31)."\n";
-        $this->bring('record-previews', $this->textFile((string) gzencode($line('TMAX', 42).$line('TMIN', -17)), 'XX000046800.dly.gz'))->assertOk()
-            ->assertJsonPath('data.format', 'ghcn-dly')->assertJsonPath('data.station', 'XX000046800')->assertJsonPath('data.delimiter', null)
-            ->assertJsonPath('data.unit', 'tenths-celsius')->assertJsonPath('data.unit_stated', true)
+        $line = static fn(string $element, int $value): string => 'XX000046800202401' .
+            $element .
+            str_repeat(sprintf('%5d  S', $value), 31) .
+            "\n";
+        $this->bring('record-previews', $this->textFile((string) gzencode($line('TMAX', 42) . $line('TMIN', -17)), 'XX000046800.dly.gz'))
+            ->assertOk()
+            ->assertJsonPath('data.format', 'ghcn-dly')
+            ->assertJsonPath('data.station', 'XX000046800')
+            ->assertJsonPath('data.delimiter', null)
+            ->assertJsonPath('data.unit', 'tenths-celsius')
+            ->assertJsonPath('data.unit_stated', true)
             ->assertJsonPath('data.sample.0', ['date' => '2024-01-01', 'minimum' => -1.7, 'maximum' => 4.2]);
         $this->assertNothingSaved();
     }
@@ -109,7 +133,9 @@ final class RecordTest extends TestCase
         self::assertSame(hash_file('sha256', base_path('core/tests/fixtures/station-north.csv')), $import->checksum);
         self::assertSame('north.csv', $import->file);
         self::assertFileEquals(base_path('core/tests/fixtures/station-north.csv'), Storage::disk('originals')->path($import->checksum));
-        $this->get("/desk-files/record-imports/{$import->id}")->assertOk()->assertDownload('north.csv');
+        $this->get("/desk-files/record-imports/{$import->id}")
+            ->assertOk()
+            ->assertDownload('north.csv');
 
         $windows = $this->getJson('/api/zones/test-basin/windows')->assertOk();
         self::assertSame($this->book, array_column($windows->json('data.crops'), 'slug'));
@@ -135,7 +161,11 @@ final class RecordTest extends TestCase
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $crops = count($this->book ?? []);
         // What is told of a record is kept by import; all else by what is in it.
-        $results = static fn (): array => Result::query()->whereNot('kind', ResultKind::Record)->orderBy('hash')->pluck('payload', 'hash')->all();
+        $results = static fn(): array => Result::query()
+            ->whereNot('kind', ResultKind::Record)
+            ->orderBy('hash')
+            ->pluck('payload', 'hash')
+            ->all();
         $made = $results();
         self::assertCount($crops + 2, $made);
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
@@ -150,12 +180,15 @@ final class RecordTest extends TestCase
         Queue::fake();
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $computation = Computation::query()->firstOrFail();
-        StationRecord::created(static fn () => throw new RuntimeException('killed'));
-        app()->call((new ComputeZoneJob($computation->zone_id))->handle(...));
+        StationRecord::created(static fn() => throw new RuntimeException('killed'));
+        app()->call(new ComputeZoneJob($computation->zone_id)->handle(...));
         StationRecord::flushEventListeners();
         self::assertSame([ComputationState::Failed, 3], [$computation->refresh()->state, $computation->attempts]);
         self::assertStringContainsString('Something went wrong on our side', (string) $computation->error);
-        self::assertSame([0, RecordImportState::Failed, null], [StationRecord::query()->count(), RecordImport::query()->value('state'), Station::query()->value('record_id')]);
+        self::assertSame(
+            [0, RecordImportState::Failed, null],
+            [StationRecord::query()->count(), RecordImport::query()->value('state'), Station::query()->value('record_id')],
+        );
     }
 
     public function test_a_worker_stopped_on_the_way_leaves_nothing_half_done_and_a_retry_completes(): void
@@ -163,7 +196,7 @@ final class RecordTest extends TestCase
         Queue::fake();
         $this->bring('record-imports', $this->stationFile())->assertStatus(202)->assertJsonPath('data.state', 'queued');
         $computation = Computation::query()->firstOrFail();
-        $run = static fn () => app()->call((new ComputeZoneJob($computation->zone_id))->handle(...));
+        $run = static fn() => app()->call(new ComputeZoneJob($computation->zone_id)->handle(...));
         $states = [];
         StationRecord::created(static function () use (&$states, $computation): void {
             $states[] = [$computation->refresh()->state->value, $computation->attempts];
@@ -182,7 +215,9 @@ final class RecordTest extends TestCase
     public function test_a_record_too_short_fails_in_words(): void
     {
         $this->bring('record-imports', $this->textFile("date,tmin_c,tmax_c\n2024-02-28,1,2\n"))->assertStatus(202);
-        $this->getJson('/api/computations/'.Computation::query()->value('id'))->assertOk()->assertJsonPath('data.state', 'failed');
+        $this->getJson('/api/computations/' . Computation::query()->value('id'))
+            ->assertOk()
+            ->assertJsonPath('data.state', 'failed');
         self::assertStringContainsString('no complete cold season', (string) Computation::query()->value('error'));
         $this->getJson('/api/zones/test-basin/windows')->assertNotFound();
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertUnprocessable();
@@ -195,7 +230,10 @@ final class RecordTest extends TestCase
         yield 'binary' => ["PK\x03\x04\0\0\0", 'Line 1: this is not text.'];
         yield 'wrong columns' => ["when,warm\n1,2\n", 'Line 1: no column for a date'];
         yield 'mixed units' => ["date,tmin_c,tmax_f\n", '“tmin_c” is in °C and “tmax_f” in °F'];
-        yield 'out of order' => ["date,tmin_c,tmax_c\n2024-02-28,1,2\n2024-02-27,1,2\n", 'Line 3, column “date”: 2024-02-27 comes after 2024-02-28.'];
+        yield 'out of order' => [
+            "date,tmin_c,tmax_c\n2024-02-28,1,2\n2024-02-27,1,2\n",
+            'Line 3, column “date”: 2024-02-27 comes after 2024-02-28.',
+        ];
         yield 'future' => ["date,tmin_c,tmax_c\n2026-05-13,1,2\n", '2026-05-13 has not come yet (today is 2026-05-12)'];
         yield 'all refused' => ["date,tmin_c,tmax_c\nx,1,2\n", 'no row could be read; line 2'];
     }
@@ -225,8 +263,8 @@ final class RecordTest extends TestCase
     public function test_a_newer_file_updates_the_record_and_reports_and_can_be_rolled_back(): void
     {
         $lines = explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
-        $older = implode("\n", array_slice($lines, 0, 4001))."\n";
-        $newer = $lines[0]."\n".implode("\n", array_slice($lines, 3900));
+        $older = implode("\n", array_slice($lines, 0, 4001)) . "\n";
+        $newer = $lines[0] . "\n" . implode("\n", array_slice($lines, 3900));
         $this->bring('record-imports', $this->textFile($older, 'older.csv'))->assertStatus(202);
         $first = StationRecord::query()->firstOrFail();
         $update = $this->bring('record-previews', $this->textFile($newer, 'newer.csv'))->assertOk()->json('data.update');
@@ -234,9 +272,16 @@ final class RecordTest extends TestCase
         self::assertSame(202, $update['unchanged'], 'the 101 days both files hold');
         self::assertGreaterThan(2000, $update['new']);
         $this->bring('record-imports', $this->textFile($newer, 'newer.csv'))->assertStatus(202);
-        self::assertSame(\Anthesis\Tests\Fixtures::record('north')->checksum(), Station::query()->firstOrFail()->record?->checksum, 'two halves make the whole');
+        self::assertSame(
+            \Anthesis\Tests\Fixtures::record('north')->checksum(),
+            Station::query()->firstOrFail()->record?->checksum,
+            'two halves make the whole',
+        );
         $imports = $this->getJson('/api/zones/test-basin/record-imports')->assertOk();
-        self::assertSame([$update, true, null], [$imports->json('data.0.update'), $imports->json('data.0.in_use'), $imports->json('data.1.update')]);
+        self::assertSame(
+            [$update, true, null],
+            [$imports->json('data.0.update'), $imports->json('data.0.in_use'), $imports->json('data.1.update')],
+        );
 
         $this->postJson("/api/record-imports/{$imports->json('data.1.id')}/use")->assertStatus(202);
         self::assertSame($first->id, Station::query()->value('record_id'));
@@ -250,7 +295,8 @@ final class RecordTest extends TestCase
 
     public function test_computing_needs_a_record(): void
     {
-        $this->postJson('/api/zones/test-basin/computations')->assertUnprocessable()
+        $this->postJson('/api/zones/test-basin/computations')
+            ->assertUnprocessable()
             ->assertJsonPath('message', 'The zone has no record yet. Bring a station file first.');
     }
 }

@@ -27,7 +27,19 @@ final class RedisQueueTest extends TestCase
         $this->folder = sys_get_temp_dir().'/anthesis-redis-'.bin2hex(random_bytes(4));
         mkdir($this->folder);
         $socket = "{$this->folder}/redis.sock";
-        $this->server = new Process(['redis-server', '--port', '0', '--unixsocket', $socket, '--dir', $this->folder, '--save', '', '--appendonly', 'no']);
+        $this->server = new Process([
+            'redis-server',
+            '--port',
+            '0',
+            '--unixsocket',
+            $socket,
+            '--dir',
+            $this->folder,
+            '--save',
+            '',
+            '--appendonly',
+            'no',
+        ]);
         $this->server->start();
         config(['database.redis.default' => ['scheme' => 'unix', 'path' => $socket, 'database' => 0], 'queue.default' => 'redis']);
         for ($i = 0; $i < 600; $i++) {
@@ -55,7 +67,11 @@ final class RedisQueueTest extends TestCase
     {
         Zone::factory()->create();
         $this->actingAs($this->person());
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $zone = Zone::query()->firstOrFail();
         app(QueueComputation::class)->execute($zone, null);
         app(QueueComputation::class)->execute($zone, null);
@@ -63,7 +79,11 @@ final class RedisQueueTest extends TestCase
         self::assertSame([ComputationState::Queued, ComputationState::Queued], Computation::query()->orderBy('id')->pluck('state')->all());
 
         Artisan::call('queue:work', ['connection' => 'redis', '--once' => true]);
-        self::assertSame([ComputationState::Done, ComputationState::Done], Computation::query()->orderBy('id')->pluck('state')->all(), 'who has the zone does all that waits');
+        self::assertSame(
+            [ComputationState::Done, ComputationState::Done],
+            Computation::query()->orderBy('id')->pluck('state')->all(),
+            'who has the zone does all that waits',
+        );
         Artisan::call('queue:work', ['connection' => 'redis', '--once' => true]);
         self::assertSame([ComputationState::Done, ComputationState::Done], Computation::query()->orderBy('id')->pluck('state')->all());
         self::assertSame(0, Redis::connection()->command('llen', ['queues:default']));

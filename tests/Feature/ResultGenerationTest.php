@@ -30,7 +30,10 @@ final class ResultGenerationTest extends TestCase
         $place = PlaceEvidence::of($record, $latitude, Site::openGround());
         $schools = Schools::on(new Grounds($place, new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional()));
         $crops = CropCsv::standard()->crops;
-        $results = [YearRuler::of($record, $place), ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures($crops), Site::presets())];
+        $results = [
+            YearRuler::of($record, $place),
+            ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures($crops), Site::presets()),
+        ];
         foreach (['radish', 'broccoli', 'garlic-hardneck', 'bulb-onion', 'tomato'] as $slug) {
             $crop = CropCsv::standard()->find($slug) ?? $crops[0];
             $results[] = CropDossier::of($crop, $schools);
@@ -41,7 +44,13 @@ final class ResultGenerationTest extends TestCase
         });
         $now = ['generation' => Result::GENERATION, 'results' => hash('sha256', json_encode($results, JSON_THROW_ON_ERROR))];
         $kept = json_decode((string) @file_get_contents(self::FILE), true);
-        self::assertSame($kept, $now, 'Results are not what they were. Raise Result::GENERATION by one if it is still '
-            .($kept['generation'] ?? 0).', have a migration put what was computed before aside, and write into tests/fixtures/result-generation.json: '.json_encode($now));
+        self::assertSame(
+            $kept,
+            $now,
+            'Results are not what they were. Raise Result::GENERATION by one if it is still '.
+                ($kept['generation'] ?? 0).
+                ', have a migration put what was computed before aside, and write into tests/fixtures/result-generation.json: '.
+                json_encode($now),
+        );
     }
 }

@@ -41,18 +41,35 @@ final class ResultsTest extends TestCase
             self::assertSame(1, self::$answers);
         }
         self::assertSame(['of' => 4, 'site' => 'open ground'], Results::of(self::place(), self::question(4)), 'another question');
-        self::assertSame(['of' => 3, 'site' => 'raised bed'], Results::of(self::place()->at(Site::named('raised bed')), self::question(3)), 'at another place');
-        self::assertSame(['of' => 3, 'site' => 'open ground'], Results::of(self::place()->inSeason(Day::of(2021, 1, 1), null), self::question(3)), 'it asks of no season');
+        self::assertSame(
+            ['of' => 3, 'site' => 'raised bed'],
+            Results::of(self::place()->at(Site::named('raised bed')), self::question(3)),
+            'at another place',
+        );
+        self::assertSame(
+            ['of' => 3, 'site' => 'open ground'],
+            Results::of(self::place()->inSeason(Day::of(2021, 1, 1), null), self::question(3)),
+            'it asks of no season',
+        );
         self::assertSame(3, self::$answers);
     }
 
     public function test_many_are_answered_at_once_and_those_alike_once(): void
     {
         Results::of(self::place(), self::question(1));
-        self::assertSame(['a' => 1, 'b' => 2, 'c' => 2], array_map(static fn (array $c): int => $c['of'], Results::each(self::place(), ['a' => self::question(1), 'b' => self::question(2), 'c' => self::question(2)])));
+        self::assertSame(
+            ['a' => 1, 'b' => 2, 'c' => 2],
+            array_map(
+                static fn (array $c): int => $c['of'],
+                Results::each(self::place(), ['a' => self::question(1), 'b' => self::question(2), 'c' => self::question(2)]),
+            ),
+        );
         self::assertSame(2, self::$answers);
         self::assertSame([], Results::each(self::place(), []));
-        self::assertSame(['x' => Results::fingerprints(self::place(), [self::question(2)])[0]], Results::keep(self::place(), ['x' => self::question(2)]));
+        self::assertSame(
+            ['x' => Results::fingerprints(self::place(), [self::question(2)])[0]],
+            Results::keep(self::place(), ['x' => self::question(2)]),
+        );
         self::assertSame(2, self::$answers);
     }
 
@@ -77,7 +94,11 @@ final class ResultsTest extends TestCase
         $this->travel(1)->hours();
         $this->artisan('anthesis:prune')->assertSuccessful();
         self::assertSame('{"it":"used"}', Result::query()->sole()->payload);
-        self::assertSame(['it' => 'anew'], Results::before($kind, ['forgotten'], static fn (): array => ['it' => 'anew']), 'what is gone is computed again, and nobody is refused');
+        self::assertSame(
+            ['it' => 'anew'],
+            Results::before($kind, ['forgotten'], static fn (): array => ['it' => 'anew']),
+            'what is gone is computed again, and nobody is refused',
+        );
     }
 
     private static function place(): Place

@@ -65,7 +65,10 @@ final class SealTest extends TestCase
         $this->artisan('anthesis:verify')->assertFailed();
         self::assertSame($page, file_get_contents($file));
         $this->artisan('anthesis:verify')->assertSuccessful();
-        self::assertStringContainsString('1 editions with their pages, 1 originals, 0 photographs: all as they were', (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words);
+        self::assertStringContainsString(
+            '1 editions with their pages, 1 originals, 0 photographs: all as they were',
+            (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words,
+        );
     }
 
     public function test_a_manifest_that_is_not_ours_is_noticed(): void
@@ -80,12 +83,19 @@ final class SealTest extends TestCase
     public function test_a_changed_or_missing_original_is_noticed_and_asked_for_in_words(): void
     {
         $checksum = (string) RecordImport::query()->value('checksum');
-        self::assertSame('no-store, private', $this->get('/desk-files/record-imports/'.RecordImport::query()->value('id'))->assertOk()->headers->get('Cache-Control'));
+        self::assertSame(
+            'no-store, private',
+            $this->get('/desk-files/record-imports/'.RecordImport::query()->value('id'))
+                ->assertOk()
+                ->headers->get('Cache-Control'),
+        );
         Storage::disk('originals')->put($checksum, 'something else');
         $this->artisan('anthesis:verify')->assertFailed();
         self::assertStringContainsString('is not what was uploaded', (string) Heartbeat::query()->find(Heartbeat::VERIFICATION)?->words);
         Storage::disk('originals')->delete($checksum);
-        $this->get('/desk-files/record-imports/'.RecordImport::query()->value('id'))->assertNotFound()->assertSee('no longer in storage');
+        $this->get('/desk-files/record-imports/'.RecordImport::query()->value('id'))
+            ->assertNotFound()
+            ->assertSee('no longer in storage');
     }
 
     public function test_pages_are_files_with_their_gzipped_selves_and_old_editions_keep_their_address(): void
@@ -93,7 +103,11 @@ final class SealTest extends TestCase
         $root = PublicSite::root().'/test-basin';
         $page = (string) file_get_contents("{$root}/current/now/weeks/19/index.html");
         self::assertSame($page, gzdecode((string) file_get_contents("{$root}/current/now/weeks/19/index.html.gz")));
-        self::assertSame(str_replace('/test-basin/weeks/19', '/test-basin/this-week', $page), file_get_contents("{$root}/current/now/this-week/index.html"), '12 May is in week 19');
+        self::assertSame(
+            str_replace('/test-basin/weeks/19', '/test-basin/this-week', $page),
+            file_get_contents("{$root}/current/now/this-week/index.html"),
+            '12 May is in week 19',
+        );
         self::assertSame($this->edition()->document, file_get_contents("{$root}/1/lasting/calendar.json"));
         $this->publish('The second.', ['even_unchanged' => true])->assertStatus(202);
         self::assertSame('2', readlink("{$root}/current"));
@@ -103,7 +117,11 @@ final class SealTest extends TestCase
         config(['anthesis.today' => '2026-05-21']);
         $this->artisan('anthesis:turn-day')->assertSuccessful();
         self::assertStringStartsWith('../season/2026-05-21-', (string) readlink("{$root}/2/now/this-week"), 'made anew for the day');
-        self::assertSame(str_replace('/test-basin/weeks/21', '/test-basin/this-week', (string) file_get_contents("{$root}/2/now/weeks/21/index.html")), file_get_contents("{$root}/2/now/this-week/index.html"), 'of a season nobody knows it says nothing more than the week');
+        self::assertSame(
+            str_replace('/test-basin/weeks/21', '/test-basin/this-week', (string) file_get_contents("{$root}/2/now/weeks/21/index.html")),
+            file_get_contents("{$root}/2/now/this-week/index.html"),
+            'of a season nobody knows it says nothing more than the week',
+        );
     }
 
     public function test_a_page_is_small_and_needs_no_script_to_be_read(): void
@@ -114,13 +132,20 @@ final class SealTest extends TestCase
         self::assertStringContainsString('<meta name="description"', $html);
         preg_match_all('#/build/(assets/[^"]+\.js)#', $html, $scripts);
         self::assertNotSame([], $scripts[1]);
-        self::assertLessThan(30_000, array_sum(array_map(static fn (string $f): int => (int) filesize(public_path("build/{$f}")), array_unique($scripts[1]))));
+        self::assertLessThan(
+            30_000,
+            array_sum(array_map(static fn (string $f): int => (int) filesize(public_path("build/{$f}")), array_unique($scripts[1]))),
+        );
     }
 
     public function test_what_nothing_refers_to_is_put_away_and_nothing_else(): void
     {
         foreach (range(1, 6) as $days) {
-            $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => (string) (30 + $days)], 'note' => 'x', 'version' => $days])->assertOk();
+            $this->patchJson('/api/crops/radish', [
+                'cells' => ['maturity_days' => (string) (30 + $days)],
+                'note' => 'x',
+                'version' => $days,
+            ])->assertOk();
         }
         $this->getJson('/api/zones/test-basin/windows/radish/compared')->assertOk();
         $shown = $this->getJson('/api/zones/test-basin/windows')->json('data.crops');
@@ -151,7 +176,9 @@ final class SealTest extends TestCase
         $port = config('database.connections.mariadb.port');
         config(['database.connections.mariadb.port' => 1]);
         DB::purge();
-        $this->getJson('/up')->assertStatus(503)->assertJsonPath('checks.database', ['sound' => false, 'words' => 'does not answer']);
+        $this->getJson('/up')
+            ->assertStatus(503)
+            ->assertJsonPath('checks.database', ['sound' => false, 'words' => 'does not answer']);
         config(['database.connections.mariadb.port' => $port]);
         DB::purge();
     }
@@ -164,9 +191,16 @@ final class SealTest extends TestCase
         $held = fopen("{$run}/worker-1.alive", 'w');
         self::assertNotFalse($held);
         self::assertTrue(flock($held, LOCK_EX));
-        $this->getJson('/up')->assertOk()->assertJsonPath('checks.programs', ['sound' => true, 'words' => '1 are running']);
+        $this->getJson('/up')
+            ->assertOk()
+            ->assertJsonPath('checks.programs', ['sound' => true, 'words' => '1 are running']);
         fclose($held);
-        $this->getJson('/up')->assertStatus(503)->assertJsonPath('checks.programs', ['sound' => false, 'words' => 'not running: worker-1. If it stays so, look at storage/logs.']);
+        $this->getJson('/up')
+            ->assertStatus(503)
+            ->assertJsonPath('checks.programs', [
+                'sound' => false,
+                'words' => 'not running: worker-1. If it stays so, look at storage/logs.',
+            ]);
         File::deleteDirectory($run);
     }
 }

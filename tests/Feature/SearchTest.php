@@ -15,7 +15,13 @@ final class SearchTest extends TestCase
     {
         $this->zoneInPrint();
         $crops = function (string $for, string $reading = ''): array {
-            preg_match_all('#/crops/([a-z0-9-]+)"#', (string) $this->get("{$reading}/search?for=".rawurlencode($for))->assertOk()->getContent(), $found);
+            preg_match_all(
+                '#/crops/([a-z0-9-]+)"#',
+                (string) $this->get("{$reading}/search?for=".rawurlencode($for))
+                    ->assertOk()
+                    ->getContent(),
+                $found,
+            );
 
             return array_values(array_unique($found[1]));
         };
@@ -27,6 +33,10 @@ final class SearchTest extends TestCase
         $names = array_column($this->getJson('/api/crops')->json('data'), 'names', 'slug');
         self::assertContains('zucchini', $names['summer-squash']);
         self::assertContains('papa temprana', $names['potato-early']);
-        self::assertSame($names['potato-early'], array_column($this->getJson('/api/zones/test-basin/log-book')->json('data.crops'), 'names', 'slug')['potato-early'], 'the phone looks in the same list');
+        self::assertSame(
+            $names['potato-early'],
+            array_column($this->getJson('/api/zones/test-basin/log-book')->json('data.crops'), 'names', 'slug')['potato-early'],
+            'the phone looks in the same list',
+        );
     }
 }

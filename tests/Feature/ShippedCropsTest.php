@@ -19,7 +19,9 @@ class ShippedCropsTest extends TestCase
     {
         $crop = Crop::query()->where('slug', $slug)->firstOrFail();
         $crop->update(['cells' => $cells + $crop->cells]);
-        ShippedCrop::query()->where('slug', $slug)->update(['cells' => json_encode($crop->cells)]);
+        ShippedCrop::query()
+            ->where('slug', $slug)
+            ->update(['cells' => json_encode($crop->cells)]);
     }
 
     public function test_a_new_book_is_offered_nothing_and_neither_is_one_its_educator_changed(): void
@@ -40,7 +42,9 @@ class ShippedCropsTest extends TestCase
         self::assertSame(['50', ''], array_column($offer['cells'], 'mine'));
         $this->postJson('/api/shipped-crops/spinach', ['take' => true, 'version' => $offer['version'] + 1])->assertConflict();
         $this->postJson('/api/shipped-crops/spinach', ['take' => true])->assertJsonValidationErrors('version');
-        $this->postJson('/api/shipped-crops/spinach', ['take' => true, 'version' => $offer['version']])->assertOk()->assertJsonPath('data', []);
+        $this->postJson('/api/shipped-crops/spinach', ['take' => true, 'version' => $offer['version']])
+            ->assertOk()
+            ->assertJsonPath('data', []);
         $crop = $this->getJson('/api/crops/spinach')->json('data');
         self::assertSame($offer['cells'][1]['shipped'], $crop['cells']['bolt_day_hours']);
         self::assertSame('Taken from the shipped crop table.', $crop['revisions'][0]['note']);
@@ -52,12 +56,16 @@ class ShippedCropsTest extends TestCase
         $this->actingAs($this->person());
         $this->older('spinach', ['maturity_days' => '50']);
         $shipped = $this->getJson('/api/shipped-crops')->json('data.0.cells.0.shipped');
-        $this->postJson('/api/shipped-crops/spinach', ['take' => false])->assertOk()->assertJsonPath('data', []);
+        $this->postJson('/api/shipped-crops/spinach', ['take' => false])
+            ->assertOk()
+            ->assertJsonPath('data', []);
         $crop = $this->getJson('/api/crops/spinach')->json('data');
         self::assertSame('50', $crop['cells']['maturity_days']);
         self::assertSame("Left as it is; the shipped table now says: maturity_days {$shipped}.", $crop['revisions'][0]['note']);
         // Until the table says something else again.
-        ShippedCrop::query()->where('slug', 'spinach')->update(['cells' => json_encode(['maturity_days' => '1'])]);
+        ShippedCrop::query()
+            ->where('slug', 'spinach')
+            ->update(['cells' => json_encode(['maturity_days' => '1'])]);
         $this->getJson('/api/shipped-crops')->assertJsonPath('data.0.slug', 'spinach');
     }
 
@@ -67,7 +75,9 @@ class ShippedCropsTest extends TestCase
         Crop::query()->where('slug', 'cover-vetch')->delete();
         ShippedCrop::query()->where('slug', 'cover-vetch')->delete();
         $this->getJson('/api/shipped-crops')->assertJsonPath('data.0.slug', 'cover-vetch')->assertJsonPath('data.0.version', null);
-        $this->postJson('/api/shipped-crops/cover-vetch', ['take' => true])->assertOk()->assertJsonPath('data', []);
+        $this->postJson('/api/shipped-crops/cover-vetch', ['take' => true])
+            ->assertOk()
+            ->assertJsonPath('data', []);
         $this->getJson('/api/crops/cover-vetch')->assertOk();
     }
 

@@ -11,7 +11,16 @@ use Tests\TestCase;
 
 final class SitesTest extends TestCase
 {
-    private const ROOF = ['name' => 'roof', 'zone' => null, 'air' => 1.5, 'sun' => 4.0, 'rate' => 1.2, 'protection' => -0.5, 'offset' => 0.0, 'note' => 'Windy.'];
+    private const ROOF = [
+        'name' => 'roof',
+        'zone' => null,
+        'air' => 1.5,
+        'sun' => 4.0,
+        'rate' => 1.2,
+        'protection' => -0.5,
+        'offset' => 0.0,
+        'note' => 'Windy.',
+    ];
 
     protected function setUp(): void
     {
@@ -38,8 +47,18 @@ final class SitesTest extends TestCase
     {
         $before = $this->soils()['raised bed'][100];
         $bed = Site::query()->where('name', 'raised bed')->firstOrFail();
-        $changed = ['name' => 'raised bed', 'air' => 0, 'sun' => 6, 'rate' => 1.15, 'protection' => 0, 'offset' => 0.5, 'note' => 'Dark compost.'];
-        $site = $this->patchJson("/api/sites/{$bed->id}", $changed + ['version' => 1])->assertOk()->json('data');
+        $changed = [
+            'name' => 'raised bed',
+            'air' => 0,
+            'sun' => 6,
+            'rate' => 1.15,
+            'protection' => 0,
+            'offset' => 0.5,
+            'note' => 'Dark compost.',
+        ];
+        $site = $this->patchJson("/api/sites/{$bed->id}", $changed + ['version' => 1])
+            ->assertOk()
+            ->json('data');
         self::assertSame([6, 2.8], [$site['sun'], $site['first_numbers']['sun']]);
         self::assertGreaterThan($before + 1.0, $this->soils()['raised bed'][100]);
         $this->patchJson("/api/sites/{$bed->id}", $site['first_numbers'] + $changed + ['version' => 2])->assertOk();
@@ -51,7 +70,9 @@ final class SitesTest extends TestCase
         $everywhere = $this->postJson('/api/sites', self::ROOF)->assertCreated()->json('data.id');
         $this->postJson('/api/sites', ['name' => 'school bed', 'zone' => 'test-basin', 'offset' => 1.2] + self::ROOF)->assertCreated();
         self::assertSame(['roof', 'school bed'], array_slice(array_keys($this->soils()), -2));
-        $this->postJson('/api/sites', self::ROOF)->assertUnprocessable()->assertJsonPath('errors.name.0', 'There is a site of that name already.');
+        $this->postJson('/api/sites', self::ROOF)
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.name.0', 'There is a site of that name already.');
         $this->deleteJson("/api/sites/{$everywhere}")->assertNoContent();
         self::assertArrayNotHasKey('roof', $this->soils());
         $this->deleteJson('/api/sites/'.Site::query()->where('preset', true)->value('id'))->assertUnprocessable();
@@ -60,10 +81,22 @@ final class SitesTest extends TestCase
 
     public function test_numbers_out_of_range_and_people_without_the_right_are_refused(): void
     {
-        $this->postJson('/api/sites', ['name' => 'Bank', 'zone' => ['test-basin'], 'air' => 0, 'sun' => 2, 'rate' => 1, 'protection' => 0, 'offset' => 0, 'note' => ''])
-            ->assertUnprocessable()->assertJsonPath('errors.zone.0', 'The zone field must be a string.');
-        $this->postJson('/api/sites', ['rate' => 9, 'sun' => 'hot'] + self::ROOF)->assertUnprocessable()
-            ->assertJsonPath('errors.rate.0', 'This lies between 0.1 and 3.')->assertJsonPath('errors.sun.0', 'Give a number.');
+        $this->postJson('/api/sites', [
+            'name' => 'Bank',
+            'zone' => ['test-basin'],
+            'air' => 0,
+            'sun' => 2,
+            'rate' => 1,
+            'protection' => 0,
+            'offset' => 0,
+            'note' => '',
+        ])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.zone.0', 'The zone field must be a string.');
+        $this->postJson('/api/sites', ['rate' => 9, 'sun' => 'hot'] + self::ROOF)
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.rate.0', 'This lies between 0.1 and 3.')
+            ->assertJsonPath('errors.sun.0', 'Give a number.');
         $this->actingAs($this->person(Role::Volunteer));
         $this->postJson('/api/sites', self::ROOF)->assertForbidden();
         $this->deleteJson('/api/sites/1')->assertForbidden();
@@ -74,7 +107,10 @@ final class SitesTest extends TestCase
     {
         // Three mornings two degrees warmer than the model, at two depths of which the more frequent is taken.
         $site = Site::query()->where('name', 'open ground')->firstOrFail();
-        $model = $this->calibrate($site->id, "timestamp,depth_cm,temp_c\n2005-04-10 09:00,5,0\n2005-04-14 09:00,5,0\n2005-04-20 09:00,5,0\n");
+        $model = $this->calibrate(
+            $site->id,
+            "timestamp,depth_cm,temp_c\n2005-04-10 09:00,5,0\n2005-04-14 09:00,5,0\n2005-04-20 09:00,5,0\n",
+        );
         $rows = "timestamp,depth_cm,temp_c\n2005-04-10 10:00,10,9\n";
         foreach ($model['points'] as $point) {
             $rows .= "{$point['date']} 09:00,5,".round($point['before'] - $point['reading'] + 2.0, 2)."\n";
@@ -85,20 +121,45 @@ final class SitesTest extends TestCase
         self::assertEqualsWithDelta([2.0, 1.0], [$found['error_before'], $found['error_after']], 0.02);
 
         $before = $this->soils()['open ground'];
-        $this->postJson('/api/sites', ['name' => 'school plot', 'zone' => 'test-basin', 'air' => 0, 'sun' => 2, 'rate' => $found['rate'], 'protection' => 0, 'offset' => $found['offset'], 'note' => ''])->assertCreated();
+        $this->postJson('/api/sites', [
+            'name' => 'school plot',
+            'zone' => 'test-basin',
+            'air' => 0,
+            'sun' => 2,
+            'rate' => $found['rate'],
+            'protection' => 0,
+            'offset' => $found['offset'],
+            'note' => '',
+        ])->assertCreated();
         self::assertEqualsWithDelta($before[150] + $found['offset'], $this->soils()['school plot'][150], 0.11);
     }
 
     public function test_readings_that_cannot_be_taken_are_refused_with_their_place(): void
     {
-        $post = fn (string $text) => $this->post('/api/zones/test-basin/calibrations', ['site' => 1, 'file' => $this->textFile($text, 'readings.csv')], ['Accept' => 'application/json'])->assertUnprocessable();
-        $post("timestamp,temp_c\n2005-04-10,8\n")->assertJsonPath('errors.file.0', 'Line 2, column “time”: the hour of the reading is missing: soil swings by several degrees in a day. Add a column “hour”.');
-        $post("timestamp,temp_c\n1950-04-10 09:00,8\n")->assertJsonPath('errors.file.0', 'No reading falls on a day whose minimum and maximum are on record.');
+        $post = fn (string $text) => $this->post(
+            '/api/zones/test-basin/calibrations',
+            ['site' => 1, 'file' => $this->textFile($text, 'readings.csv')],
+            ['Accept' => 'application/json'],
+        )->assertUnprocessable();
+        $post("timestamp,temp_c\n2005-04-10,8\n")->assertJsonPath(
+            'errors.file.0',
+            'Line 2, column “time”: the hour of the reading is missing: soil swings by several degrees in a day. Add a column “hour”.',
+        );
+        $post("timestamp,temp_c\n1950-04-10 09:00,8\n")->assertJsonPath(
+            'errors.file.0',
+            'No reading falls on a day whose minimum and maximum are on record.',
+        );
     }
 
     /** @return array<string, mixed> */
     private function calibrate(int $site, string $text): array
     {
-        return $this->post('/api/zones/test-basin/calibrations', ['site' => $site, 'file' => $this->textFile($text, 'readings.csv')], ['Accept' => 'application/json'])->assertOk()->json('data');
+        return $this->post(
+            '/api/zones/test-basin/calibrations',
+            ['site' => $site, 'file' => $this->textFile($text, 'readings.csv')],
+            ['Accept' => 'application/json'],
+        )
+            ->assertOk()
+            ->json('data');
     }
 }

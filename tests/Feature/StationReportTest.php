@@ -30,7 +30,7 @@ class StationReportTest extends TestCase
         config(['anthesis.today' => '2013-01-05']);
         $this->zoneWithRecord();
         $this->app['auth']->forgetGuards();
-        config(['anthesis.reports' => sys_get_temp_dir().'/reports-'.getmypid()]);
+        config(['anthesis.reports' => sys_get_temp_dir() . '/reports-' . getmypid()]);
     }
 
     protected function tearDown(): void
@@ -42,7 +42,15 @@ class StationReportTest extends TestCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function report(string $token, string $text): TestResponse
     {
-        return $this->call('POST', '/api/station-reports', [], [], [], ['HTTP_ACCEPT' => 'application/json', 'HTTP_AUTHORIZATION' => "Bearer {$token}", 'CONTENT_TYPE' => 'text/csv'], $text);
+        return $this->call(
+            'POST',
+            '/api/station-reports',
+            [],
+            [],
+            [],
+            ['HTTP_ACCEPT' => 'application/json', 'HTTP_AUTHORIZATION' => "Bearer {$token}", 'CONTENT_TYPE' => 'text/csv'],
+            $text,
+        );
     }
 
     private function station(): Station
@@ -52,29 +60,36 @@ class StationReportTest extends TestCase
 
     public function test_a_device_with_a_token_sends_its_days_and_twice_is_once(): void
     {
-        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
         self::assertStringNotContainsString($token, (string) json_encode(StationDevice::query()->get()), 'only its fingerprint is kept');
-        $this->report($token, self::DAYS)->assertStatus(202)->assertJsonPath('data', ['rows' => 2, 'refused' => 0, 'first' => '2013-01-01', 'last' => '2013-01-02', 'to_decide' => 0]);
+        $this->report($token, self::DAYS)
+            ->assertStatus(202)
+            ->assertJsonPath('data', ['rows' => 2, 'refused' => 0, 'first' => '2013-01-01', 'last' => '2013-01-02', 'to_decide' => 0]);
         self::assertSame('2013-01-02', $this->station()->record?->last_day->format('Y-m-d'));
         $this->report($token, self::DAYS)->assertStatus(202);
         self::assertSame(2, RecordImport::query()->count());
         $this->actingAs($this->person());
-        self::assertSame(['the station itself', 'Educator'], array_column($this->getJson('/api/zones/test-basin/record-imports')->json('data'), 'imported_by'));
+        self::assertSame(
+            ['the station itself', 'Educator'],
+            array_column($this->getJson('/api/zones/test-basin/record-imports')->json('data'), 'imported_by'),
+        );
         $this->app['auth']->forgetGuards();
         self::assertSame('Mast.csv', RecordImport::query()->latest('id')->firstOrFail()->file);
         self::assertNotNull(StationDevice::query()->firstOrFail()->reported_at);
         // The last days again, and one more.
-        $this->report($token, self::DAYS."2013-01-03,-1.0,4.0\n")->assertStatus(202);
+        $this->report($token, self::DAYS . "2013-01-03,-1.0,4.0\n")->assertStatus(202);
         self::assertSame('2013-01-03', $this->station()->record?->last_day->format('Y-m-d'));
     }
 
     public function test_what_cannot_be_read_is_refused_with_its_place_and_nothing_is_kept(): void
     {
-        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
         foreach (['', "hello\nworld\n", str_repeat('x', 262145), "date,tmin_c,tmax_c\n2027-01-01,1,2\n"] as $text) {
             self::assertNotSame('', (string) $this->report($token, $text)->assertUnprocessable()->json('message'));
         }
-        $this->report('guess', self::DAYS)->assertUnauthorized()->assertJsonPath('message', 'The token is not known here. Send “Authorization: Bearer …” with the one the device was given.');
+        $this->report('guess', self::DAYS)
+            ->assertUnauthorized()
+            ->assertJsonPath('message', 'The token is not known here. Send “Authorization: Bearer …” with the one the device was given.');
         $this->call('POST', '/api/station-reports', [], [], [], ['HTTP_ACCEPT' => 'application/json'], self::DAYS)->assertUnauthorized();
         self::assertSame(1, RecordImport::query()->count());
         self::assertNull(StationDevice::query()->firstOrFail()->reported_at);
@@ -82,15 +97,19 @@ class StationReportTest extends TestCase
 
     public function test_a_report_of_another_place_is_left_to_a_person(): void
     {
-        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
         $other = (string) file_get_contents(base_path('core/tests/fixtures/station-south.csv'));
-        $this->report($token, implode("\n", array_slice(explode("\n", $other), 0, 400))."\n")->assertUnprocessable()
-            ->assertJsonPath('message', 'This is more likely a file of another place: most of its values differ from the record’s. Bring it at the desk, where it can be looked at.');
+        $this->report($token, implode("\n", array_slice(explode("\n", $other), 0, 400)) . "\n")
+            ->assertUnprocessable()
+            ->assertJsonPath(
+                'message',
+                'This is more likely a file of another place: most of its values differ from the record’s. Bring it at the desk, where it can be looked at.',
+            );
     }
 
     public function test_who_sends_too_often_waits(): void
     {
-        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
         for ($i = 0; $i < 10; $i++) {
             $this->report($token, self::DAYS)->assertStatus(202);
         }
@@ -103,33 +122,50 @@ class StationReportTest extends TestCase
             $this->report("guess-{$i}", self::DAYS)->assertUnauthorized();
         }
         $this->report('guess-10', self::DAYS)->assertTooManyRequests();
-        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
         $this->report($token, self::DAYS)->assertTooManyRequests();
     }
 
     public function test_a_device_never_reaches_far_back(): void
     {
         config(['anthesis.today' => '2013-02-15']);
-        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
-        $this->report($token, "date,tmin_c,tmax_c\n2012-12-31,-4.2,3.1\n2013-02-14,-5.0,2.4\n")->assertUnprocessable()
-            ->assertJsonPath('message', '2012-12-31 is more than 45 days ago. A device reports the days since its last report, at most 45 back. Upload older days at the desk.');
+        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
+        $this->report($token, "date,tmin_c,tmax_c\n2012-12-31,-4.2,3.1\n2013-02-14,-5.0,2.4\n")
+            ->assertUnprocessable()
+            ->assertJsonPath(
+                'message',
+                '2012-12-31 is more than 45 days ago. A device reports the days since its last report, at most 45 back. Upload older days at the desk.',
+            );
         $this->report($token, "date,tmin_c,tmax_c\n1740-01-01,-4.2,3.1\n1740-01-02,-5.0,2.4\n")->assertUnprocessable();
         $this->report($token, "date,tmin_c,tmax_c\n2013-01-01,-4.2,3.1\n2013-02-14,-5.0,2.4\n")->assertStatus(202);
-        self::assertSame(['1999-01-01', '2013-02-14'], [$this->station()->record?->first_day->format('Y-m-d'), $this->station()->record->last_day->format('Y-m-d')]);
+        self::assertSame(
+            ['1999-01-01', '2013-02-14'],
+            [$this->station()->record?->first_day->format('Y-m-d'), $this->station()->record->last_day->format('Y-m-d')],
+        );
         Zone::factory()->named('Other Basin')->create();
-        $this->actingAs($this->person())->post('/api/zones/other-basin/record-imports', ['file' => $this->textFile("date,tmin_c,tmax_c\n2013-02-10,-4.2,3.1\n2013-02-11,-5.0,2.4\n")], ['Accept' => 'application/json'])->assertStatus(202);
-        [, $other] = (new SaveDevice)->add(Station::query()->latest('id')->firstOrFail(), 'Other');
+        $this->actingAs($this->person())
+            ->post(
+                '/api/zones/other-basin/record-imports',
+                ['file' => $this->textFile("date,tmin_c,tmax_c\n2013-02-10,-4.2,3.1\n2013-02-11,-5.0,2.4\n")],
+                ['Accept' => 'application/json'],
+            )
+            ->assertStatus(202);
+        [, $other] = new SaveDevice()->add(Station::query()->latest('id')->firstOrFail(), 'Other');
         $this->app['auth']->forgetGuards();
-        $this->report($other, "date,tmin_c,tmax_c\n2013-02-09,-4.2,3.1\n2013-02-12,-5.0,2.4\n")->assertUnprocessable()
-            ->assertJsonPath('message', '2013-02-09 is before the record begins (2013-02-10). A device never reaches further back than the record. Upload older days at the desk.');
+        $this->report($other, "date,tmin_c,tmax_c\n2013-02-09,-4.2,3.1\n2013-02-12,-5.0,2.4\n")
+            ->assertUnprocessable()
+            ->assertJsonPath(
+                'message',
+                '2013-02-09 is before the record begins (2013-02-10). A device never reaches further back than the record. Upload older days at the desk.',
+            );
     }
 
     public function test_what_a_device_reports_differently_waits_until_somebody_decides(): void
     {
-        [, $token] = (new SaveDevice)->add($this->station(), 'Mast');
+        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
         $before = $this->station()->record?->asRead();
         [$minimum, $maximum] = [$before?->minimum[$before->days() - 1], $before?->maximum[$before->days() - 1]];
-        $report = "date,tmin_c,tmax_c\n2012-12-31,".($minimum + 6).",{$maximum}\n2013-01-01,-4.2,3.1\n";
+        $report = "date,tmin_c,tmax_c\n2012-12-31," . ($minimum + 6) . ",{$maximum}\n2013-01-01,-4.2,3.1\n";
         $this->report($token, $report)->assertStatus(202)->assertJsonPath('data.to_decide', 1);
         $value = function (): ?float {
             $record = $this->station()->record?->asRead() ?? self::fail('no record');
@@ -142,25 +178,44 @@ class StationReportTest extends TestCase
         self::assertSame(1, ReportedCorrection::query()->count(), 'reported again, it is asked for once');
         $this->actingAs($this->person(Role::Volunteer));
         $open = $this->getJson('/api/zones/test-basin/reported-corrections')->assertOk()->json('data.corrections.0');
-        self::assertSame(['Mast', '2012-12-31', 'minimum', $minimum, round($minimum + 6, 2)], [$open['device'], $open['day'], $open['element'], (float) $open['was'], round($open['value'], 2)]);
+        self::assertSame(
+            ['Mast', '2012-12-31', 'minimum', $minimum, round($minimum + 6, 2)],
+            [$open['device'], $open['day'], $open['element'], (float) $open['was'], round($open['value'], 2)],
+        );
         $this->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [$open['id']], 'use' => true])->assertForbidden();
-        $this->actingAs($this->person())->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [$open['id']], 'use' => false])->assertStatus(202)->assertJsonPath('data', ['corrections' => [], 'computation' => null]);
+        $this->actingAs($this->person())
+            ->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [$open['id']], 'use' => false])
+            ->assertStatus(202)
+            ->assertJsonPath('data', ['corrections' => [], 'computation' => null]);
         $this->app['auth']->forgetGuards();
         $this->report($token, $report)->assertStatus(202);
         self::assertSame(1, ReportedCorrection::query()->count(), 'what was declined is not asked again');
-        $this->report($token, "date,tmin_c,tmax_c\n2012-12-31,".($minimum + 5).",{$maximum}\n")->assertStatus(202)->assertJsonPath('data.to_decide', 1);
+        $this->report($token, "date,tmin_c,tmax_c\n2012-12-31," . ($minimum + 5) . ",{$maximum}\n")
+            ->assertStatus(202)
+            ->assertJsonPath('data.to_decide', 1);
         $id = ReportedCorrection::query()->latest('id')->value('id');
-        $this->actingAs($this->person())->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [$id], 'use' => true])->assertStatus(202)->assertJsonPath('data.corrections', []);
+        $this->actingAs($this->person())
+            ->postJson('/api/zones/test-basin/reported-corrections', ['ids' => [$id], 'use' => true])
+            ->assertStatus(202)
+            ->assertJsonPath('data.corrections', []);
         self::assertEqualsWithDelta($minimum + 5, $value(), 1e-9);
         self::assertSame('corrections of Mast.csv', RecordImport::query()->latest('id')->value('file'));
     }
 
     public function test_dropped_files_are_taken_or_refused_with_the_reason_and_one_being_written_is_left(): void
     {
-        $folder = TakeDroppedFiles::folder()."/{$this->station()->id}";
+        $folder = TakeDroppedFiles::folder() . "/{$this->station()->id}";
         File::ensureDirectoryExists($folder);
-        File::ensureDirectoryExists(TakeDroppedFiles::folder().'/999');
-        foreach (["{$folder}/days.csv" => self::DAYS, "{$folder}/bad.csv" => "hello\nworld\n", "{$folder}/growing.csv" => self::DAYS, TakeDroppedFiles::folder().'/999/lost.csv' => self::DAYS] as $path => $text) {
+        File::ensureDirectoryExists(TakeDroppedFiles::folder() . '/999');
+        foreach (
+            [
+                "{$folder}/days.csv" => self::DAYS,
+                "{$folder}/bad.csv" => "hello\nworld\n",
+                "{$folder}/growing.csv" => self::DAYS,
+                TakeDroppedFiles::folder() . '/999/lost.csv' => self::DAYS,
+            ]
+            as $path => $text
+        ) {
             file_put_contents($path, $text);
             touch($path, time() + (str_contains($path, 'growing') ? 3600 : -60));
         }
@@ -170,7 +225,7 @@ class StationReportTest extends TestCase
         [$reason] = glob("{$folder}/refused/*-bad.csv.txt") ?: self::fail('no reason');
         self::assertNotSame('', trim((string) file_get_contents($reason)));
         self::assertFileExists("{$folder}/growing.csv");
-        self::assertFileExists(TakeDroppedFiles::folder().'/999/lost.csv');
+        self::assertFileExists(TakeDroppedFiles::folder() . '/999/lost.csv');
     }
 
     public function test_an_administrator_adds_a_device_and_is_told_its_token_once(): void
@@ -185,15 +240,28 @@ class StationReportTest extends TestCase
     public function test_a_device_is_added_at_the_desk_told_its_token_once_and_ended(): void
     {
         $station = $this->station();
-        $this->actingAs($this->person(Role::Volunteer))->postJson('/api/zones/test-basin/station-devices', ['station' => $station->id, 'name' => 'Mast'])->assertForbidden();
-        $this->actingAs($this->person())->postJson('/api/zones/test-basin/station-devices', ['station' => 999, 'name' => 'Mast'])->assertUnprocessable()->assertJsonPath('errors.station.0', 'There is no such station in this zone. Choose another one.');
-        $added = $this->postJson('/api/zones/test-basin/station-devices', ['station' => $station->id, 'name' => 'Mast'])->assertCreated()->json('data');
-        self::assertSame(['id', 'station', 'name', 'reported_at'], array_keys($this->getJson('/api/zones/test-basin/station-devices')->assertOk()->json('data.0')), 'the token is not told again');
+        $this->actingAs($this->person(Role::Volunteer))
+            ->postJson('/api/zones/test-basin/station-devices', ['station' => $station->id, 'name' => 'Mast'])
+            ->assertForbidden();
+        $this->actingAs($this->person())
+            ->postJson('/api/zones/test-basin/station-devices', ['station' => 999, 'name' => 'Mast'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.station.0', 'There is no such station in this zone. Choose another one.');
+        $added = $this->postJson('/api/zones/test-basin/station-devices', ['station' => $station->id, 'name' => 'Mast'])
+            ->assertCreated()
+            ->json('data');
+        self::assertSame(
+            ['id', 'station', 'name', 'reported_at'],
+            array_keys($this->getJson('/api/zones/test-basin/station-devices')->assertOk()->json('data.0')),
+            'the token is not told again',
+        );
         $this->app['auth']->forgetGuards();
         $this->report($added['token'], "date,tmin_c,tmax_c\n2013-01-01,-4.0,3.0\n")->assertStatus(202);
         $this->actingAs($this->person());
         self::assertNotNull($this->getJson('/api/zones/test-basin/station-devices')->json('data.0.reported_at'));
-        $this->deleteJson("/api/station-devices/{$added['device']['id']}")->assertOk()->assertJsonPath('data', []);
+        $this->deleteJson("/api/station-devices/{$added['device']['id']}")
+            ->assertOk()
+            ->assertJsonPath('data', []);
         $this->app['auth']->forgetGuards();
         $this->report($added['token'], "date,tmin_c,tmax_c\n2013-01-02,-4.0,3.0\n")->assertUnauthorized();
     }

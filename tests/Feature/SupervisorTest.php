@@ -25,7 +25,16 @@ final class SupervisorTest extends TestCase
         File::ensureDirectoryExists($this->folder);
         // A master that starts a child and notes both: each start adds a line.
         $master = "sleep 600 & echo \"\$\$ \$!\" >> {$this->folder}/started; wait";
-        $this->supervisor = new Process(['bash', '-c', ". bin/lib.sh; supervise {$this->name} bash -c ".escapeshellarg($master).'; echo $SUPERVISOR; trap "kill $SUPERVISOR; wait $SUPERVISOR; exit" TERM; wait $SUPERVISOR'], base_path());
+        $this->supervisor = new Process(
+            [
+                'bash',
+                '-c',
+                ". bin/lib.sh; supervise {$this->name} bash -c ".
+                escapeshellarg($master).
+                '; echo $SUPERVISOR; trap "kill $SUPERVISOR; wait $SUPERVISOR; exit" TERM; wait $SUPERVISOR',
+            ],
+            base_path(),
+        );
         $this->supervisor->start();
     }
 

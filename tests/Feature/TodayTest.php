@@ -27,8 +27,16 @@ class TodayTest extends TestCase
     {
         $zone = Zone::factory()->create(['slug' => 'basin-floor', 'name' => 'Basin Floor', 'latitude' => 46.7]);
         $this->actingAs($this->person());
-        $text = (new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather')))->report(Day::of(1995, 1, 1), Day::of(2008, 1, 1), Day::fromIso($last));
-        $this->post('/api/zones/basin-floor/record-imports', ['file' => $this->textFile($text)], ['Accept' => 'application/json'])->assertStatus(202);
+        $text = new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather'))->report(
+            Day::of(1995, 1, 1),
+            Day::of(2008, 1, 1),
+            Day::fromIso($last),
+        );
+        $this->post(
+            '/api/zones/basin-floor/record-imports',
+            ['file' => $this->textFile($text)],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
 
         return $zone;
     }
@@ -45,7 +53,10 @@ class TodayTest extends TestCase
         $this->simulated();
         $this->basin('2026-04-17');
         $today = $this->getJson('/api/zones/basin-floor/today')->assertOk()->json('data');
-        self::assertSame(['2026-04-18', 'season', '2026-04-17', 'simulated'], [$today['on'], $today['by'], $today['record_ends'], $today['outlook']['source']]);
+        self::assertSame(
+            ['2026-04-18', 'season', '2026-04-17', 'simulated'],
+            [$today['on'], $today['by'], $today['record_ends'], $today['outlook']['source']],
+        );
         self::assertSame(range(2008, 2024), $today['members'], 'a year whose 480 days run past the record takes no part');
         self::assertSame(['2026-04-18', '2026-04-24'], [$today['outlook']['days'][0]['date'], $today['outlook']['days'][6]['date']]);
         self::assertSame([21, 84, 63], [count($today['soil']['line']), count($today['soil']['usual']), count($today['soil']['middle'])]);
@@ -57,7 +68,7 @@ class TodayTest extends TestCase
         $fewer = $freezes;
         rsort($fewer);
         self::assertSame($fewer, $freezes, 'ever fewer are to come');
-        $acts = array_column(array_filter($today['acts'], static fn (array $a): bool => $a['act'] === 'sow-outdoors'), null, 'crop');
+        $acts = array_column(array_filter($today['acts'], static fn(array $a): bool => $a['act'] === 'sow-outdoors'), null, 'crop');
         self::assertContains($acts['carrot']['pile'], ['go', 'hold-a-week']);
         self::assertSame(17, $acts['carrot']['of']);
         self::assertSame($acts['carrot']['harvests'], $acts['carrot']['ribbon']['harvest'][0]);
@@ -74,11 +85,21 @@ class TodayTest extends TestCase
         config(['anthesis.today' => '2026-04-18']);
         $this->simulated();
         $this->basin('2026-04-17');
-        $season = fn (string $on): ?array => $this->getJson("/api/zones/basin-floor/windows/radish/succession?on={$on}&days=40")->assertOk()->json('data.even.season');
+        $season = fn(string $on): ?array => $this->getJson("/api/zones/basin-floor/windows/radish/succession?on={$on}&days=40")
+            ->assertOk()
+            ->json('data.even.season');
         $told = $season('04-10') ?? self::fail('no season');
         self::assertSame(['2026-04-10', 17], [$told['from'], $told['members']]);
         self::assertGreaterThan(0.9, max($told['middle']));
-        self::assertSame(array_map(null, $told['low'], $told['middle'], $told['high']), array_map(static fn (float|int $a, float|int $b, float|int $c): array => [min($a, $b), $b, max($b, $c)], $told['low'], $told['middle'], $told['high']));
+        self::assertSame(
+            array_map(null, $told['low'], $told['middle'], $told['high']),
+            array_map(
+                static fn(float|int $a, float|int $b, float|int $c): array => [min($a, $b), $b, max($b, $c)],
+                $told['low'],
+                $told['middle'],
+                $told['high'],
+            ),
+        );
         self::assertSame('2026-08-20', $season('08-20')['from'] ?? null, 'still to come');
         self::assertSame('2026-03-20', $season('03-20')['from'] ?? null, 'in the year that is under way');
     }
@@ -88,11 +109,16 @@ class TodayTest extends TestCase
         config(['anthesis.today' => '2026-04-18']);
         $this->basin('2026-04-17');
         $autumn = $this->getJson('/api/zones/basin-floor/today?on=09-20')->assertOk()->json('data');
-        self::assertSame(['2026-09-20', 'record', null, null, null], [$autumn['on'], $autumn['by'], $autumn['soil'], $autumn['outlook'], $autumn['position']]);
+        self::assertSame(
+            ['2026-09-20', 'record', null, null, null],
+            [$autumn['on'], $autumn['by'], $autumn['soil'], $autumn['outlook'], $autumn['position']],
+        );
         self::assertContains(array_column($autumn['acts'], null, 'crop')['garlic-hardneck']['pile'], ['go', 'hold-a-week']);
         $this->getJson('/api/zones/basin-floor/today?on=02-01')->assertJsonPath('data.on', '2027-02-01');
         $this->getJson('/api/zones/basin-floor/today?on=04-18')->assertJsonPath('data.by', 'season');
-        $this->getJson('/api/zones/basin-floor/today?on=02-30')->assertUnprocessable()->assertJsonPath('errors.on.0', 'Give a day of the year as MM-DD.');
+        $this->getJson('/api/zones/basin-floor/today?on=02-30')
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.on.0', 'Give a day of the year as MM-DD.');
         $this->getJson('/api/zones/basin-floor/today?standard=rash')->assertUnprocessable();
         $this->getJson('/api/zones/basin-floor/today?site=99')->assertUnprocessable();
     }
@@ -102,10 +128,20 @@ class TodayTest extends TestCase
         config(['anthesis.today' => '2026-04-18']);
         Zone::factory()->create();
         $this->actingAs($this->person());
-        $this->getJson('/api/zones/test-basin/today')->assertNotFound()->assertJsonPath('message', 'There is no record of this zone yet. Bring a station file first.');
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
-        $this->getJson('/api/zones/test-basin/today')->assertNotFound()
-            ->assertJsonPath('message', 'The record ends on 31 December 2012, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.');
+        $this->getJson('/api/zones/test-basin/today')
+            ->assertNotFound()
+            ->assertJsonPath('message', 'There is no record of this zone yet. Bring a station file first.');
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
+        $this->getJson('/api/zones/test-basin/today')
+            ->assertNotFound()
+            ->assertJsonPath(
+                'message',
+                'The record ends on 31 December 2012, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.',
+            );
         $this->getJson('/api/zones/test-basin/today?on=05-01')->assertOk()->assertJsonPath('data.by', 'record');
         // Ten days without a report are bridged, eleven are not.
         config(['anthesis.today' => '2013-01-11']);
@@ -119,7 +155,7 @@ class TodayTest extends TestCase
         config(['anthesis.today' => '2026-04-10']);
         $this->basin('2026-04-09');
         $this->simulated();
-        $collect = fn (): int => app(CollectReports::class)->execute();
+        $collect = fn(): int => app(CollectReports::class)->execute();
         self::assertSame(0, $collect(), 'all is on record');
         config(['anthesis.today' => '2026-04-18']);
         self::assertSame(1, $collect());
@@ -132,7 +168,10 @@ class TodayTest extends TestCase
         self::assertSame(2, RecordImport::query()->count());
         // The values are the station's own, whenever they are asked for.
         $all = $station->record->asRead();
-        self::assertSame($all->minimum[$all->days() - 8], (float) explode(',', explode("\n", (string) Storage::disk('originals')->get($import->checksum))[1])[1]);
+        self::assertSame(
+            $all->minimum[$all->days() - 8],
+            (float) explode(',', explode("\n", (string) Storage::disk('originals')->get($import->checksum))[1])[1],
+        );
     }
 
     public function test_days_that_were_not_reported_yet_are_bridged_and_said(): void
@@ -150,7 +189,9 @@ class TodayTest extends TestCase
     public function test_a_person_keeps_the_packets_they_have_to_themselves(): void
     {
         $this->actingAs($this->person(Role::Volunteer));
-        $this->putJson('/api/packets/radish', ['has' => true])->assertOk()->assertJsonPath('data', ['radish']);
+        $this->putJson('/api/packets/radish', ['has' => true])
+            ->assertOk()
+            ->assertJsonPath('data', ['radish']);
         $this->putJson('/api/packets/carrot', ['has' => true])->assertJsonPath('data', ['carrot', 'radish']);
         $this->putJson('/api/packets/carrot', ['has' => true])->assertJsonPath('data', ['carrot', 'radish']);
         $this->putJson('/api/packets/radish', ['has' => false])->assertJsonPath('data', ['carrot']);

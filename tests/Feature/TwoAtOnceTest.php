@@ -42,17 +42,28 @@ final class TwoAtOnceTest extends TestCase
 
     public function test_two_files_brought_to_one_station_at_once_are_both_in_its_record(): void
     {
-        $day = static fn (string $from, int $days): string => "date,tmin_c,tmax_c\n".implode('', array_map(static fn (int $i): string => date('Y-m-d', (int) strtotime("{$from} +{$i} days")).",1.0,9.0\n", range(0, $days - 1)));
+        $day = static fn(string $from, int $days): string => "date,tmin_c,tmax_c\n" .
+            implode(
+                '',
+                array_map(
+                    static fn(int $i): string => date('Y-m-d', (int) strtotime("{$from} +{$i} days")) . ",1.0,9.0\n",
+                    range(0, $days - 1),
+                ),
+            );
         $keep = app(KeepStationFile::class);
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->textFile($day('2010-01-01', 500))], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->textFile($day('2010-01-01', 500))],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $station = $this->zone()->station;
         Queue::fake();
         // Both were read, and queued, when the record held neither.
         $keep->execute($this->zone(), $station, $this->textFile($day('2012-01-01', 400), 'a.csv'), [], $this->person());
         $keep->execute($this->zone(), $station, $this->textFile($day('2014-01-01', 400), 'b.csv'), [], $this->person());
-        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
+        app()->call(new ComputeZoneJob($this->zone()->id)->handle(...));
         $record = StationRecord::query()->findOrFail($station?->refresh()->record_id)->asRead();
-        self::assertSame(500 + 400 + 400, count(array_filter($record->minimum, static fn (?float $v): bool => $v !== null)));
+        self::assertSame(500 + 400 + 400, count(array_filter($record->minimum, static fn(?float $v): bool => $v !== null)));
     }
 
     public function test_a_zone_another_worker_is_at_is_left_to_it(): void
@@ -60,9 +71,9 @@ final class TwoAtOnceTest extends TestCase
         Queue::fake();
         $computation = app(QueueComputation::class)->execute($this->zone(), null);
         $other = $this->anotherConnection();
-        $name = DB::getDatabaseName().'-'.ComputeZoneJob::lockOf($this->zone()->id);
-        self::assertSame(1, (int) $other->query('SELECT GET_LOCK('.$other->quote($name).', 0)')->fetchColumn());
-        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
+        $name = DB::getDatabaseName() . '-' . ComputeZoneJob::lockOf($this->zone()->id);
+        self::assertSame(1, (int) $other->query('SELECT GET_LOCK(' . $other->quote($name) . ', 0)')->fetchColumn());
+        app()->call(new ComputeZoneJob($this->zone()->id)->handle(...));
         self::assertSame(ComputationState::Queued, $computation->refresh()->state);
         self::assertFalse(NamedLock::isFree(ComputeZoneJob::lockOf($this->zone()->id)));
         // The lock falls with its holder, however that ends.
@@ -70,7 +81,7 @@ final class TwoAtOnceTest extends TestCase
         for ($i = 0; $i < 100 && (int) DB::scalar('SELECT IS_FREE_LOCK(?)', [$name]) !== 1; $i++) {
             usleep(50_000);
         }
-        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
+        app()->call(new ComputeZoneJob($this->zone()->id)->handle(...));
         self::assertSame(ComputationState::Failed, $computation->refresh()->state, 'it was taken up, and there is no record');
     }
 
@@ -89,8 +100,14 @@ final class TwoAtOnceTest extends TestCase
         $other->query('SELECT id FROM zones FOR UPDATE');
         DB::statement('SET SESSION innodb_lock_wait_timeout = 1');
         try {
-            $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 1, 'by' => 'desk', 'entries' => [['key' => 'lock-note', 'act' => 'note', 'on' => '2012-01-01', 'text' => 'A note.', 'written_at' => 1]]])
-                ->assertStatus(503)->assertHeader('Retry-After', '5')->assertJsonPath('message', 'The server is busy with another change here. Nothing was saved. Try again in a few seconds.');
+            $this->postJson('/api/zones/test-basin/log-entries', [
+                'sent_at' => 1,
+                'by' => 'desk',
+                'entries' => [['key' => 'lock-note', 'act' => 'note', 'on' => '2012-01-01', 'text' => 'A note.', 'written_at' => 1]],
+            ])
+                ->assertStatus(503)
+                ->assertHeader('Retry-After', '5')
+                ->assertJsonPath('message', 'The server is busy with another change here. Nothing was saved. Try again in a few seconds.');
         } finally {
             $other->rollBack();
             DB::statement('SET SESSION innodb_lock_wait_timeout = 50');
@@ -110,12 +127,20 @@ final class TwoAtOnceTest extends TestCase
         $lock = NamedLock::take(ComputeZoneJob::lockOf($this->zone()->id));
         self::assertNotNull($lock);
         $lock->release();
-        self::assertGreaterThan(600, config('queue.connections.database.retry_after'), 'while work that its worker still does is never given to another');
+        self::assertGreaterThan(
+            600,
+            config('queue.connections.database.retry_after'),
+            'while work that its worker still does is never given to another',
+        );
     }
 
     public function test_a_volunteer_cannot_flood_the_queue(): void
     {
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         Queue::fake();
         $this->actingAs($this->person(Role::Volunteer));
         $sites = Site::query()->pluck('id');
@@ -131,21 +156,47 @@ final class TwoAtOnceTest extends TestCase
     public function test_a_stale_zone_form_undoes_nothing(): void
     {
         $opened = $this->getJson('/api/zones/test-basin')->json('data.version');
-        $this->editZone(['height_m' => 520] + $this->zoneValues())->assertOk()->assertJsonPath('data.version', $opened + 1);
+        $this->editZone(['height_m' => 520] + $this->zoneValues())
+            ->assertOk()
+            ->assertJsonPath('data.version', $opened + 1);
         $stale = $this->patchJson('/api/zones/test-basin', ['version' => $opened, 'district' => 'Other'] + $this->zoneValues());
-        $stale->assertStatus(409)->assertJsonPath('changed.0', ['field' => 'height_m', 'was' => 410, 'is' => 520, 'by' => 'Educator', 'at' => $stale->json('changed.0.at')]);
+        $stale
+            ->assertStatus(409)
+            ->assertJsonPath('changed.0', [
+                'field' => 'height_m',
+                'was' => 410,
+                'is' => 520,
+                'by' => 'Educator',
+                'at' => $stale->json('changed.0.at'),
+            ]);
         self::assertSame([520, 'Kestrel Basin'], [$this->zone()->height_m, $this->zone()->district]);
         $this->patchJson('/api/zones/test-basin', $this->zoneValues())->assertUnprocessable()->assertJsonValidationErrorFor('version');
     }
 
     public function test_two_edits_of_one_crop_do_not_lose_one(): void
     {
-        $edit = fn (array $cells, int $version) => $this->patchJson('/api/crops/radish', ['cells' => $cells, 'note' => 'x', 'version' => $version]);
+        $edit = fn(array $cells, int $version) => $this->patchJson('/api/crops/radish', [
+            'cells' => $cells,
+            'note' => 'x',
+            'version' => $version,
+        ]);
         $edit(['maturity_days' => '31'], 1)->assertOk();
-        $edit(['harvest_days' => '12'], 1)->assertStatus(409)->assertJsonPath('changed.0.field', 'maturity_days')->assertJsonPath('changed.0.is', '31');
-        $edit(['harvest_days' => '12'], 2)->assertOk()->assertJsonPath('data.cells.maturity_days', '31');
-        $variety = $this->postJson('/api/crops/radish/varieties', ['name' => 'A', 'cells' => [], 'tags' => []])->json('data.varieties.0.id');
-        $change = fn (string $name, int $version) => $this->putJson("/api/crops/radish/varieties/{$variety}", ['name' => $name, 'cells' => [], 'tags' => [], 'version' => $version]);
+        $edit(['harvest_days' => '12'], 1)
+            ->assertStatus(409)
+            ->assertJsonPath('changed.0.field', 'maturity_days')
+            ->assertJsonPath('changed.0.is', '31');
+        $edit(['harvest_days' => '12'], 2)
+            ->assertOk()
+            ->assertJsonPath('data.cells.maturity_days', '31');
+        $variety = $this->postJson('/api/crops/radish/varieties', ['name' => 'A', 'cells' => [], 'tags' => []])->json(
+            'data.varieties.0.id',
+        );
+        $change = fn(string $name, int $version) => $this->putJson("/api/crops/radish/varieties/{$variety}", [
+            'name' => $name,
+            'cells' => [],
+            'tags' => [],
+            'version' => $version,
+        ]);
         $change('B', 1)->assertOk();
         $change('C', 1)->assertStatus(409);
         $site = Site::query()->where('name', 'raised bed')->firstOrFail();
@@ -164,7 +215,13 @@ final class TwoAtOnceTest extends TestCase
 
     /** @param  array<string, string>  $meanwhile */
     #[TestWith([['slug' => 'another', 'name' => 'Twin'], 422, 'There is a zone of this name already. Give this one another.'])]
-    #[TestWith([['slug' => 'twin', 'name' => 'Another'], 503, 'Somebody did the same at this very moment. Nothing was changed. Try again in a few seconds.'])]
+    #[
+        TestWith([
+            ['slug' => 'twin', 'name' => 'Another'],
+            503,
+            'Somebody did the same at this very moment. Nothing was changed. Try again in a few seconds.',
+        ]),
+    ]
     public function test_which_of_two_things_clashed_is_said(array $meanwhile, int $status, string $message): void
     {
         Zone::saving(static function () use ($meanwhile): void {
@@ -178,30 +235,58 @@ final class TwoAtOnceTest extends TestCase
 
     public function test_every_name_that_may_clash_is_one_the_database_holds_unique(): void
     {
-        $keys = array_column(DB::select('SELECT DISTINCT index_name AS name FROM information_schema.statistics WHERE table_schema = DATABASE() AND non_unique = 0'), 'name');
+        $keys = array_column(
+            DB::select(
+                'SELECT DISTINCT index_name AS name FROM information_schema.statistics WHERE table_schema = DATABASE() AND non_unique = 0',
+            ),
+            'name',
+        );
         self::assertSame([], array_values(array_diff(array_keys(Clash::NAMES), $keys)));
     }
 
     public function test_publishing_twice_makes_one_edition(): void
     {
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
-        $first = $this->publish('Once.', ['key' => 'the-same-click'])->assertStatus(202)->json('data.id');
-        self::assertSame($first, $this->publish('Once.', ['key' => 'the-same-click'])->assertStatus(202)->json('data.id'));
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
+        $first = $this->publish('Once.', ['key' => 'the-same-click'])
+            ->assertStatus(202)
+            ->json('data.id');
+        self::assertSame(
+            $first,
+            $this->publish('Once.', ['key' => 'the-same-click'])
+                ->assertStatus(202)
+                ->json('data.id'),
+        );
         self::assertSame([1, 1], [Edition::query()->count(), Publication::query()->count()]);
-        $this->publish('Again.')->assertUnprocessable()->assertJsonPath('errors.unchanged.0', 'Nothing has changed since edition 1: every window is the same.');
-        $this->publish('All the same.', ['even_unchanged' => true])->assertStatus(202)->assertJsonPath('data.edition.number', 2);
+        $this->publish('Again.')
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.unchanged.0', 'Nothing has changed since edition 1: every window is the same.');
+        $this->publish('All the same.', ['even_unchanged' => true])
+            ->assertStatus(202)
+            ->assertJsonPath('data.edition.number', 2);
     }
 
     public function test_an_edition_is_in_force_when_its_pages_are_there(): void
     {
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         Queue::fake();
         $this->publish()->assertStatus(202)->assertJsonPath('data.state', 'queued')->assertJsonPath('data.edition.in_force', false);
         $this->get('/zones/test-basin')->assertNotFound();
         $this->get('/zones/test-basin/editions/1')->assertNotFound();
-        $this->publish('Impatient.')->assertUnprocessable()->assertJsonPath('errors.zone.0', 'Edition 1 is being published. Wait until it is in force.');
-        app()->call((new \App\Gardener\RenderEditionJob(Edition::query()->value('id')))->handle(...));
-        $publication = $this->getJson('/api/publications/'.Publication::query()->value('id'))->assertOk()->json('data');
+        $this->publish('Impatient.')
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.zone.0', 'Edition 1 is being published. Wait until it is in force.');
+        app()->call(new \App\Gardener\RenderEditionJob(Edition::query()->value('id'))->handle(...));
+        $publication = $this->getJson('/api/publications/' . Publication::query()->value('id'))
+            ->assertOk()
+            ->json('data');
         self::assertSame(['done', true], [$publication['state'], $publication['edition']['in_force']]);
         self::assertSame($publication['total'], $publication['done']);
         $this->get('/zones/test-basin')->assertOk();
@@ -209,13 +294,26 @@ final class TwoAtOnceTest extends TestCase
 
     public function test_a_moved_zone_is_stale_at_once_and_not_published_until_it_is_computed(): void
     {
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile()], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile()],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $this->getJson('/api/zones/test-basin')->assertJsonPath('data.stale', false);
         Queue::fake();
-        $this->editZone(['latitude' => -47.45] + $this->zoneValues())->assertOk()->assertJsonPath('data.stale', true)->assertJsonPath('data.computation.state', 'queued');
-        $this->publish()->assertUnprocessable()->assertJsonPath('errors.zone.0', 'The windows are being computed. Wait until that is done, look at them, then publish.');
-        $this->deleteJson('/api/computations/'.Computation::query()->max('id'))->assertOk();
-        $this->publish()->assertUnprocessable()->assertJsonFragment(['message' => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.']);
+        $this->editZone(['latitude' => -47.45] + $this->zoneValues())
+            ->assertOk()
+            ->assertJsonPath('data.stale', true)
+            ->assertJsonPath('data.computation.state', 'queued');
+        $this->publish()
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.zone.0', 'The windows are being computed. Wait until that is done, look at them, then publish.');
+        $this->deleteJson('/api/computations/' . Computation::query()->max('id'))->assertOk();
+        $this->publish()
+            ->assertUnprocessable()
+            ->assertJsonFragment([
+                'message' => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
+            ]);
         self::assertSame(0, Edition::query()->count());
         $this->editZone(['district' => 'A name moves nothing', 'latitude' => -47.45] + $this->zoneValues())->assertOk();
         self::assertSame(0, Computation::query()->where('state', ComputationState::Queued)->count());
@@ -223,14 +321,24 @@ final class TwoAtOnceTest extends TestCase
 
     public function test_after_a_failed_computing_the_reason_is_said_and_nothing_is_published(): void
     {
-        $this->post('/api/zones/test-basin/record-imports', ['file' => $this->textFile("date,tmin_c,tmax_c\n2024-02-28,1,2\n")], ['Accept' => 'application/json'])->assertStatus(202);
+        $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->textFile("date,tmin_c,tmax_c\n2024-02-28,1,2\n")],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $this->getJson('/api/zones/test-basin')->assertJsonPath('data.computation.state', 'failed')->assertJsonPath('data.stale', true);
         self::assertStringContainsString('no complete cold season', $this->publish()->assertUnprocessable()->json('errors.zone.0'));
     }
 
     public function test_a_file_sent_twice_is_kept_once(): void
     {
-        $send = fn () => $this->post('/api/zones/test-basin/record-imports', ['file' => $this->stationFile(), 'to_station' => 'new', 'key' => 'one-and-the-same'], ['Accept' => 'application/json'])->assertStatus(202)->json('data.id');
+        $send = fn() => $this->post(
+            '/api/zones/test-basin/record-imports',
+            ['file' => $this->stationFile(), 'to_station' => 'new', 'key' => 'one-and-the-same'],
+            ['Accept' => 'application/json'],
+        )
+            ->assertStatus(202)
+            ->json('data.id');
         self::assertSame($send(), $send());
         self::assertSame(1, DB::table('stations')->count());
     }

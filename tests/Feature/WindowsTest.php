@@ -28,7 +28,9 @@ final class WindowsTest extends TestCase
     /** @return array<string, mixed> */
     private function radish(string $query = ''): array
     {
-        return $this->getJson("/api/zones/test-basin/windows/radish{$query}")->assertOk()->json('data');
+        return $this->getJson("/api/zones/test-basin/windows/radish{$query}")
+            ->assertOk()
+            ->json('data');
     }
 
     public function test_windows_follow_the_replay_and_carry_the_years_behind_each_day(): void
@@ -42,7 +44,11 @@ final class WindowsTest extends TestCase
         self::assertSame(PackedRibbon::of($ribbon), $route['ribbon']);
         foreach ([32, 91, 200] as $day) {
             // A sowing that never came up in the last year counts; one whose season runs past the record does not.
-            self::assertContains(array_sum(array_map(static fn (array $counts): int => $counts[$day], $ribbon['outcomes'])), [13, 14], "all years of sow day {$day} are accounted for");
+            self::assertContains(
+                array_sum(array_map(static fn (array $counts): int => $counts[$day], $ribbon['outcomes'])),
+                [13, 14],
+                "all years of sow day {$day} are accounted for",
+            );
         }
         self::assertSame(1, count($crops['garlic-hardneck']['routes']));
     }
@@ -63,36 +69,84 @@ final class WindowsTest extends TestCase
     public function test_both_schools_stand_side_by_side_with_the_difference(): void
     {
         $radish = $this->radish();
-        self::assertSame(['03-25', '09-08'], [$radish['schools'][0]['routes'][0]['windows'][0]['first'], $radish['schools'][0]['routes'][0]['windows'][0]['last']]);
-        self::assertSame([7, -7], [$radish['schools'][0]['differences'][0]['opens'], $radish['schools'][0]['differences'][0]['closes']], '1 April against the 25th, 1 September against the 8th');
+        self::assertSame(
+            ['03-25', '09-08'],
+            [$radish['schools'][0]['routes'][0]['windows'][0]['first'], $radish['schools'][0]['routes'][0]['windows'][0]['last']],
+        );
+        self::assertSame(
+            [7, -7],
+            [$radish['schools'][0]['differences'][0]['opens'], $radish['schools'][0]['differences'][0]['closes']],
+            '1 April against the 25th, 1 September against the 8th',
+        );
         self::assertSame('replay', $radish['replay'][0]['derivation'][0]['key']);
         self::assertGreaterThanOrEqual(11, $radish['replay'][0]['evidence'][0]['harvests']);
     }
 
     public function test_own_dates_stand_in_the_calendar_with_reason_and_author_until_undone(): void
     {
-        $own = ['school' => 'own', 'reason' => 'The club sows on the holiday.', 'replaces' => null, 'windows' => [['route' => 'direct', 'first' => '02-10', 'last' => '02-20'], ['route' => 'direct', 'first' => '04-10', 'last' => '04-20']]];
+        $own = [
+            'school' => 'own',
+            'reason' => 'The club sows on the holiday.',
+            'replaces' => null,
+            'windows' => [
+                ['route' => 'direct', 'first' => '02-10', 'last' => '02-20'],
+                ['route' => 'direct', 'first' => '04-10', 'last' => '04-20'],
+            ],
+        ];
         $data = $this->postJson('/api/zones/test-basin/windows/radish/choices', $own)->assertCreated()->json('data');
-        self::assertSame(['own', '02-10', '02-20'], [$data['crop']['school'], $data['crop']['routes'][0]['windows'][0]['first'], $data['crop']['routes'][0]['windows'][0]['last']]);
+        self::assertSame(
+            ['own', '02-10', '02-20'],
+            [$data['crop']['school'], $data['crop']['routes'][0]['windows'][0]['first'], $data['crop']['routes'][0]['windows'][0]['last']],
+        );
         self::assertSame(['The club sows on the holiday.', 'Educator'], [$data['choice']['reason'], $data['choice']['by']]);
-        self::assertStringStartsWith((string) config('anthesis.today'), $data['choice']['at'], 'decided on the day the application stands on');
-        self::assertSame(['Sow outdoors: on 11 of these 22 days fewer than half the years on record came to a harvest.'], array_map($this->said(...), $data['disagreements']));
+        self::assertStringStartsWith(
+            (string) config('anthesis.today'),
+            $data['choice']['at'],
+            'decided on the day the application stands on',
+        );
+        self::assertSame(
+            ['Sow outdoors: on 11 of these 22 days fewer than half the years on record came to a harvest.'],
+            array_map($this->said(...), $data['disagreements']),
+        );
 
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'Easier to explain.', 'replaces' => $data['choice']['id']])->assertCreated()
-            ->assertJsonPath('data.crop.school', 'count-back')->assertJsonPath('data.crop.routes.0.windows.0.first', '03-25');
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', [
+            'school' => 'count-back',
+            'reason' => 'Easier to explain.',
+            'replaces' => $data['choice']['id'],
+        ])
+            ->assertCreated()
+            ->assertJsonPath('data.crop.school', 'count-back')
+            ->assertJsonPath('data.crop.routes.0.windows.0.first', '03-25');
         $id = CropChoice::query()->latest('id')->value('id');
-        $this->deleteJson("/api/zones/test-basin/choices/{$id}")->assertOk()->assertJsonPath('data.crop.school', 'replay')->assertJsonPath('data.choice', null);
+        $this->deleteJson("/api/zones/test-basin/choices/{$id}")
+            ->assertOk()
+            ->assertJsonPath('data.crop.school', 'replay')
+            ->assertJsonPath('data.choice', null);
         self::assertSame(2, CropChoice::query()->whereNotNull('undone_at')->count(), 'what was decided stays on record');
     }
 
     public function test_choices_without_reason_or_with_days_that_do_not_exist_are_refused(): void
     {
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'own', 'reason' => '', 'replaces' => null, 'windows' => [['route' => 'direct', 'first' => '02-30', 'last' => '03-10']]])->assertUnprocessable()
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', [
+            'school' => 'own',
+            'reason' => '',
+            'replaces' => null,
+            'windows' => [['route' => 'direct', 'first' => '02-30', 'last' => '03-10']],
+        ])
+            ->assertUnprocessable()
             ->assertJsonPath('errors.reason.0', 'Say in a few words why, so that others can follow.')
             ->assertJsonFragment(['windows.0.first' => ['“02-30” is not a day of the year written as MM-DD.']]);
-        $this->postJson('/api/zones/test-basin/windows/unicorn/choices', ['school' => 'count-back', 'reason' => 'x', 'replaces' => null])->assertNotFound();
+        $this->postJson('/api/zones/test-basin/windows/unicorn/choices', [
+            'school' => 'count-back',
+            'reason' => 'x',
+            'replaces' => null,
+        ])->assertNotFound();
         $this->actingAs($this->person(Role::Volunteer));
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', ['school' => 'count-back', 'reason' => 'x', 'replaces' => null])->assertForbidden();
+        $this->postJson('/api/zones/test-basin/windows/radish/choices', [
+            'school' => 'count-back',
+            'reason' => 'x',
+            'replaces' => null,
+        ])->assertForbidden();
         self::assertSame(0, CropChoice::query()->count());
     }
 
@@ -114,7 +168,11 @@ final class WindowsTest extends TestCase
 
     public function test_sites_and_varieties_are_held_against_the_crop_in_open_ground(): void
     {
-        $this->postJson('/api/crops/bush-bean/varieties', ['name' => 'Harrow Early', 'cells' => ['maturity_days' => '42'], 'tags' => ['quick']])->assertCreated();
+        $this->postJson('/api/crops/bush-bean/varieties', [
+            'name' => 'Harrow Early',
+            'cells' => ['maturity_days' => '42'],
+            'tags' => ['quick'],
+        ])->assertCreated();
         $compared = $this->getJson('/api/zones/test-basin/windows/bush-bean/compared')->assertOk()->json('data');
         $sites = array_column($compared['sites'], null, 'name');
         self::assertCount(11, $sites);
@@ -130,7 +188,12 @@ final class WindowsTest extends TestCase
         $this->getJson("/api/zones/test-basin/windows?site={$tunnel}")->assertNotFound();
         $this->actingAs($this->person(Role::Volunteer));
         $this->postJson('/api/zones/test-basin/computations', ['site' => $tunnel])->assertStatus(202);
-        self::assertSame('low tunnel', $this->getJson("/api/zones/test-basin/windows?site={$tunnel}")->assertOk()->json('data.method.site'));
+        self::assertSame(
+            'low tunnel',
+            $this->getJson("/api/zones/test-basin/windows?site={$tunnel}")
+                ->assertOk()
+                ->json('data.method.site'),
+        );
         self::assertSame('open ground', $this->getJson('/api/zones/test-basin/windows')->json('data.method.site'));
         $this->postJson('/api/zones/test-basin/computations')->assertForbidden();
         $this->actingAs($this->person());
@@ -143,7 +206,11 @@ final class WindowsTest extends TestCase
     {
         $windows = $this->radish()['crop']['routes'][0]['windows'];
         $before = Result::query()->where('kind', ResultKind::Dossier)->count();
-        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '45'], 'note' => 'Slower on our soils.', 'version' => 1])->assertOk();
+        $this->patchJson('/api/crops/radish', [
+            'cells' => ['maturity_days' => '45'],
+            'note' => 'Slower on our soils.',
+            'version' => 1,
+        ])->assertOk();
         self::assertSame($before + 1, Result::query()->where('kind', ResultKind::Dossier)->count());
         self::assertNotEquals($windows, $this->radish()['crop']['routes'][0]['windows']);
     }
@@ -152,7 +219,9 @@ final class WindowsTest extends TestCase
     {
         Queue::fake();
         $id = $this->postJson('/api/zones/test-basin/computations')->assertStatus(202)->json('data.id');
-        $this->deleteJson("/api/computations/{$id}")->assertOk()->assertJsonPath('data.state', ComputationState::Cancelled);
+        $this->deleteJson("/api/computations/{$id}")
+            ->assertOk()
+            ->assertJsonPath('data.state', ComputationState::Cancelled);
         $job = new \App\Results\ComputeZoneJob((int) Computation::query()->whereKey($id)->value('zone_id'));
         app()->call($job->handle(...));
         $this->getJson("/api/computations/{$id}")->assertJsonPath('data.state', ComputationState::Cancelled);
@@ -162,8 +231,15 @@ final class WindowsTest extends TestCase
     public function test_a_short_record_is_counted_back(): void
     {
         Zone::factory()->named('Short Basin')->create();
-        $rows = array_filter(explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'))), static fn (string $l): bool => $l < '2006' || str_starts_with($l, 'date'));
-        $this->post('/api/zones/short-basin/record-imports', ['file' => $this->textFile(implode("\n", $rows)."\n")], ['Accept' => 'application/json'])->assertStatus(202);
+        $rows = array_filter(
+            explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv'))),
+            static fn (string $l): bool => $l < '2006' || str_starts_with($l, 'date'),
+        );
+        $this->post(
+            '/api/zones/short-basin/record-imports',
+            ['file' => $this->textFile(implode("\n", $rows)."\n")],
+            ['Accept' => 'application/json'],
+        )->assertStatus(202);
         $data = $this->getJson('/api/zones/short-basin/windows')->assertOk()->json('data');
         self::assertSame(['count-back', 'count-back', []], [$data['method']['school'], $data['crops'][0]['school'], $data['standards']]);
     }
@@ -173,9 +249,13 @@ final class WindowsTest extends TestCase
         $changes = $this->getJson('/api/zones/test-basin/method-changes')->assertOk()->json('data');
         $spinach = array_column($changes, null, 'crop')['spinach'];
         self::assertContains('frozen-ground', $spinach['rules']);
-        $now = array_column($this->getJson('/api/zones/test-basin/windows')->json('data.crops'), null, 'slug')['spinach']['routes'][0]['windows'];
+        $now = array_column($this->getJson('/api/zones/test-basin/windows')->json('data.crops'), null, 'slug')['spinach']['routes'][0][
+            'windows'
+        ];
         self::assertSame($now, $spinach['now'], 'the windows that are in force');
-        Result::query()->where('kind', ResultKind::MethodChanges)->update(['payload' => '{"changes":[]}']);
+        Result::query()
+            ->where('kind', ResultKind::MethodChanges)
+            ->update(['payload' => '{"changes":[]}']);
         $this->getJson('/api/zones/test-basin/method-changes')->assertJsonPath('data', []);
         Zone::factory()->create(['slug' => 'empty', 'name' => 'Empty']);
         $this->getJson('/api/zones/empty/method-changes')->assertNotFound();
@@ -183,7 +263,9 @@ final class WindowsTest extends TestCase
 
     public function test_packet_days_left_are_told_for_a_day_and_fewer_as_autumn_comes(): void
     {
-        $left = fn (string $query): ?int => $this->getJson("/api/zones/test-basin/windows/radish/packet-days?{$query}")->assertOk()->json('data.packet_days');
+        $left = fn (string $query): ?int => $this->getJson("/api/zones/test-basin/windows/radish/packet-days?{$query}")
+            ->assertOk()
+            ->json('data.packet_days');
         self::assertGreaterThan($left('on=09-01'), $left('on=08-01'));
         self::assertNull($left('on=01-10'));
         self::assertLessThanOrEqual($left('on=08-01'), $left('on=08-01&standard=cautious'));
@@ -195,22 +277,42 @@ final class WindowsTest extends TestCase
     public function test_a_crop_is_kept_coming_by_even_harvests_or_at_its_interval(): void
     {
         $url = '/api/zones/test-basin/windows/radish/succession';
-        $told = $this->getJson("{$url}?on=04-10&days=60&amount=0.5")->assertOk()->json('data');
+        $told = $this->getJson("{$url}?on=04-10&days=60&amount=0.5")
+            ->assertOk()
+            ->json('data');
         $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
         self::assertSame(['04-10', 60, $radish->convention->successionDays], [$told['from'], $told['days'], $told['interval']]);
         self::assertSame('04-10', $told['even']['sowings'][0]['on']);
-        self::assertSame(range(0, 60, $told['interval']), array_column($told['fixed']['sowings'], 'after'), 'every day of these reaches the standard');
+        self::assertSame(
+            range(0, 60, $told['interval']),
+            array_column($told['fixed']['sowings'], 'after'),
+            'every day of these reaches the standard',
+        );
         $first = $told['even']['sowings'][0];
-        self::assertEqualsWithDelta(0.5 * ($first['last'] - $first['first'] + 1) / 7 / (float) $told['yield_per_m'], $first['metres'], 0.06);
+        self::assertEqualsWithDelta(
+            (0.5 * ($first['last'] - $first['first'] + 1)) / 7 / (float) $told['yield_per_m'],
+            $first['metres'],
+            0.06,
+        );
         self::assertSame([], $told['even']['gaps'], 'an even supply has no hunger');
         self::assertSame(['kg', null], [$told['unit'], $told['cut']]);
-        self::assertEqualsWithDelta($first['metres'] * 100 / $radish->spacing->spacingCm / 0.8, $first['seeds'], 5.0);
+        self::assertEqualsWithDelta(($first['metres'] * 100) / $radish->spacing->spacingCm / 0.8, $first['seeds'], 5.0);
         self::assertEqualsWithDelta($first['seeds'] / 90, $first['grams'], 0.06);
-        self::assertSame([null, null], array_values(array_intersect_key($this->getJson("{$url}?on=04-10")->json('data.even.sowings.0'), ['metres' => true, 'seeds' => true])));
+        self::assertSame(
+            [null, null],
+            array_values(
+                array_intersect_key($this->getJson("{$url}?on=04-10")->json('data.even.sowings.0'), ['metres' => true, 'seeds' => true]),
+            ),
+        );
         $zinnia = $this->getJson('/api/zones/test-basin/windows/zinnia/succession?on=05-10&days=60&amount=20')->assertOk()->json('data');
-        self::assertSame(['stems', ['stems_per_plant' => 12, 'branches' => true, 'vase_days' => 8, 'at' => 'open']], [$zinnia['unit'], $zinnia['cut']]);
+        self::assertSame(
+            ['stems', ['stems_per_plant' => 12, 'branches' => true, 'vase_days' => 8, 'at' => 'open']],
+            [$zinnia['unit'], $zinnia['cut']],
+        );
         self::assertEqualsWithDelta(48.0, $zinnia['yield_per_m'], 1e-9, 'twelve of each plant, a quarter of a metre apart');
-        $this->getJson("{$url}?on=04-10&days=365")->assertUnprocessable()->assertJsonPath('errors.days.0', 'A succession goes on for 1 to 364 days.');
+        $this->getJson("{$url}?on=04-10&days=365")
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.days.0', 'A succession goes on for 1 to 364 days.');
         $this->getJson("{$url}?on=04-10&amount=0")->assertUnprocessable();
         $this->getJson("{$url}?on=04-31")->assertUnprocessable();
         $this->getJson("{$url}?on=04-10&route=transplant")->assertNotFound();

@@ -21,8 +21,15 @@ final class WordsTest extends TestCase
     {
         foreach (Words::languages() as $language) {
             $words = Words::in($language);
-            self::assertSame([], array_values(array_filter(self::literals(), static fn (string $key): bool => ! $words->has($key))), "lang/{$language} lacks words");
-            $lacking = array_filter(self::patterns('(?:Phrase::of|Say::key|->say|\\bsay)\(\s*'), static fn (string $pattern): bool => preg_grep($pattern, array_keys($words->messages)) === []);
+            self::assertSame(
+                [],
+                array_values(array_filter(self::literals(), static fn (string $key): bool => ! $words->has($key))),
+                "lang/{$language} lacks words",
+            );
+            $lacking = array_filter(
+                self::patterns('(?:Phrase::of|Say::key|->say|\\bsay)\(\s*'),
+                static fn (string $pattern): bool => preg_grep($pattern, array_keys($words->messages)) === [],
+            );
             self::assertSame([], array_values($lacking), "lang/{$language} lacks words");
         }
     }
@@ -31,7 +38,8 @@ final class WordsTest extends TestCase
     {
         $literals = array_flip(self::literals());
         $unused = array_filter(array_keys(Words::in('en')->messages), static function (string $key) use ($literals): bool {
-            return ! isset($literals[$key]) && array_filter(self::patterns(), static fn (string $pattern): bool => preg_match($pattern, $key) === 1) === [];
+            return ! isset($literals[$key]) &&
+                array_filter(self::patterns(), static fn (string $pattern): bool => preg_match($pattern, $key) === 1) === [];
         });
         self::assertSame([], array_values($unused), 'these are said nowhere');
     }
@@ -39,15 +47,29 @@ final class WordsTest extends TestCase
     public function test_no_key_stands_in_two_files_and_every_language_says_all_that_the_public_reads_with_the_same_parameters(): void
     {
         foreach (Words::languages() as $language) {
-            $keys = array_merge(...array_map(static fn (string $file): array => array_keys(self::file($language, $file)), self::files($language)));
-            self::assertSame([], array_keys(array_filter(array_count_values($keys), static fn (int $count): bool => $count > 1)), "lang/{$language} has these twice");
+            $keys = array_merge(
+                ...array_map(static fn (string $file): array => array_keys(self::file($language, $file)), self::files($language)),
+            );
+            self::assertSame(
+                [],
+                array_keys(array_filter(array_count_values($keys), static fn (int $count): bool => $count > 1)),
+                "lang/{$language} has these twice",
+            );
             if ($language === Words::SOURCE) {
                 continue;
             }
-            self::assertEqualsCanonicalizing(Words::PUBLIC, self::files($language), "lang/{$language} has other files than the public reads");
+            self::assertEqualsCanonicalizing(
+                Words::PUBLIC,
+                self::files($language),
+                "lang/{$language} has other files than the public reads",
+            );
             foreach (Words::PUBLIC as $file) {
                 [$english, $own] = [self::file(Words::SOURCE, $file), self::file($language, $file)];
-                self::assertSame([[], []], [array_keys(array_diff_key($own, $english)), array_keys(array_diff_key($english, $own))], "lang/{$language}/{$file}.json has words nobody asks for, or lacks some");
+                self::assertSame(
+                    [[], []],
+                    [array_keys(array_diff_key($own, $english)), array_keys(array_diff_key($english, $own))],
+                    "lang/{$language}/{$file}.json has words nobody asks for, or lacks some",
+                );
                 foreach ($english as $key => $message) {
                     self::assertEqualsCanonicalizing(self::parameters($message), self::parameters($own[$key]), "lang/{$language}: {$key}");
                     self::assertNotSame('', trim($own[$key]), "lang/{$language}: {$key}");
@@ -59,7 +81,18 @@ final class WordsTest extends TestCase
     public function test_public_pages_letters_and_feeds_say_nothing_but_what_is_in_every_language(): void
     {
         $public = array_merge(...array_map(static fn (string $file): array => self::file(Words::SOURCE, $file), Words::PUBLIC));
-        foreach (['resources/js/gardener', 'resources/js/charts', 'resources/js/time', 'app/Gardener', 'app/Letters', 'core/src/Publishing/EditionICalendar.php', 'core/src/Publishing/EditionCsv.php', 'core/src/Calendar'] as $place) {
+        foreach (
+            [
+                'resources/js/gardener',
+                'resources/js/charts',
+                'resources/js/time',
+                'app/Gardener',
+                'app/Letters',
+                'core/src/Publishing/EditionICalendar.php',
+                'core/src/Publishing/EditionCsv.php',
+                'core/src/Calendar',
+            ] as $place
+        ) {
             $source = self::sourceOf($place);
             preg_match_all("/(?:Phrase::of|->say|\\bsay)\(\s*'([^'\$]+[^'.\$])'/", $source, $found);
             $desk = array_diff($found[1], array_keys($public), self::AT_THE_DESK);
@@ -73,7 +106,10 @@ final class WordsTest extends TestCase
     /** @return list<string> names of a language's files */
     private static function files(string $language): array
     {
-        return array_map(static fn (string $path): string => basename($path, '.json'), glob(dirname(__DIR__, 2)."/lang/{$language}/*.json") ?: []);
+        return array_map(
+            static fn (string $path): string => basename($path, '.json'),
+            glob(dirname(__DIR__, 2)."/lang/{$language}/*.json") ?: [],
+        );
     }
 
     /** @return array<string, string> */
@@ -105,7 +141,15 @@ final class WordsTest extends TestCase
     /** @return list<string> keys that stand in a source as they are */
     private static function literals(): array
     {
-        preg_match_all("/['\"`](".self::KEY.'(?:\.'.self::KEY.")+|verbatim|day|date|celsius|month|hours|span|guidance|disagreement|metres|centimetres|first-guess)['\"`]/", self::source(), $found);
+        preg_match_all(
+            "/['\"`](".
+                self::KEY.
+                '(?:\.'.
+                self::KEY.
+                ")+|verbatim|day|date|celsius|month|hours|span|guidance|disagreement|metres|centimetres|first-guess)['\"`]/",
+            self::source(),
+            $found,
+        );
         $known = Words::in('en');
         $said = self::said();
 
@@ -120,7 +164,9 @@ final class WordsTest extends TestCase
         preg_match_all("/FormatError::(?:inFile\(|at\([^,]+, (?:isset\([^)]*\) \? )?)'([a-z][\w.-]*)'/", self::source(), $errors);
         preg_match_all("/->refuse\([^;]*?, '([a-z]+\.[a-z-]+|no-temperature)'/", self::source(), $refused);
 
-        return array_values(array_unique([...$found[1], ...array_map(static fn (string $key): string => "error.{$key}", [...$errors[1], ...$refused[1]])]));
+        return array_values(
+            array_unique([...$found[1], ...array_map(static fn (string $key): string => "error.{$key}", [...$errors[1], ...$refused[1]])]),
+        );
     }
 
     /**
@@ -130,7 +176,12 @@ final class WordsTest extends TestCase
     private static function patterns(string $call = ''): array
     {
         // `act.${route.act}.lead`, "outcome.{$reason->value}", 'trend.'.match (…); errors leave their first part out
-        preg_match_all('/'.$call.'[`"]((?:'.self::KEY.'\.)*[a-z-]*\.?)(?:\$\{[^`]*?\}|\{\$[^"]*?\})([a-z.-]*)[`"]/', self::source(), $found, PREG_SET_ORDER);
+        preg_match_all(
+            '/'.$call.'[`"]((?:'.self::KEY.'\.)*[a-z-]*\.?)(?:\$\{[^`]*?\}|\{\$[^"]*?\})([a-z.-]*)[`"]/',
+            self::source(),
+            $found,
+            PREG_SET_ORDER,
+        );
         preg_match_all("/(?:Phrase::of|say|Say::key)\('([a-z-]+\.)'\s*\./", self::source(), $joined);
         $patterns = array_map(static fn (string $before): string => '/^'.preg_quote($before, '/').'[\w-]+$/', $joined[1]);
         foreach ($found as [, $before, $after]) {
@@ -155,7 +206,11 @@ final class WordsTest extends TestCase
         if (is_file($path)) {
             return (string) file_get_contents($path);
         }
-        $files = Finder::create()->files()->in($path)->name('/\.(php|tsx?)$/')->notName(['*.test.*', 'schema.ts']);
+        $files = Finder::create()
+            ->files()
+            ->in($path)
+            ->name('/\.(php|tsx?)$/')
+            ->notName(['*.test.*', 'schema.ts']);
 
         return implode("\n", array_map(static fn (SplFileInfo $file): string => $file->getContents(), iterator_to_array($files, false)));
     }

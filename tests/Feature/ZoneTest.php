@@ -14,14 +14,17 @@ final class ZoneTest extends TestCase
     public function test_a_zone_is_created_with_its_settlements_and_its_hemisphere_derived(): void
     {
         $this->actingAs($this->person());
-        $this->postJson('/api/zones', $this->zoneValues('Averrin Sound', -38.3))->assertCreated()
+        $this->postJson('/api/zones', $this->zoneValues('Averrin Sound', -38.3))
+            ->assertCreated()
             ->assertJsonPath('data.slug', 'averrin-sound')
             ->assertJsonPath('data.hemisphere', 'south')
             ->assertJsonPath('data.settlements.0', ['name' => 'Fennick', 'postcode' => null])
             ->assertJsonPath('data.record', null)
             ->assertJsonPath('data.edition', null);
-        $this->postJson('/api/zones', ['far_off' => true] + $this->zoneValues('Équateur 0', 0))->assertCreated()
-            ->assertJsonPath('data.slug', 'equateur-0')->assertJsonPath('data.hemisphere', 'north');
+        $this->postJson('/api/zones', ['far_off' => true] + $this->zoneValues('Équateur 0', 0))
+            ->assertCreated()
+            ->assertJsonPath('data.slug', 'equateur-0')
+            ->assertJsonPath('data.hemisphere', 'north');
     }
 
     public function test_editing_keeps_the_address_and_replaces_the_settlements(): void
@@ -46,8 +49,16 @@ final class ZoneTest extends TestCase
         yield 'no name' => [['name' => ''], 'name', 'required'];
         yield 'no letters' => [['name' => '···'], 'name', 'A name needs at least one letter.'];
         yield 'long name' => [['name' => str_repeat('a', 81)], 'name', '80'];
-        yield 'nameless settlement' => [['settlements' => [['name' => 'Fennick'], ['name' => '', 'postcode' => '1']]], 'settlements.1.name', 'Settlement 2 needs a name'];
-        yield 'long postcode' => [['settlements' => [['name' => 'Fennick', 'postcode' => str_repeat('1', 13)]]], 'settlements.0.postcode', 'longer than 12'];
+        yield 'nameless settlement' => [
+            ['settlements' => [['name' => 'Fennick'], ['name' => '', 'postcode' => '1']]],
+            'settlements.1.name',
+            'Settlement 2 needs a name',
+        ];
+        yield 'long postcode' => [
+            ['settlements' => [['name' => 'Fennick', 'postcode' => str_repeat('1', 13)]]],
+            'settlements.0.postcode',
+            'longer than 12',
+        ];
     }
 
     /** @param  array<string, mixed>  $change */
@@ -67,17 +78,26 @@ final class ZoneTest extends TestCase
         foreach (['Twin One' => 'north', 'Twin Two' => 'north', 'Not Yet' => null] as $name => $station) {
             $slug = $this->postJson('/api/zones', $this->zoneValues($name))->json('data.slug');
             if ($station !== null) {
-                $this->post("/api/zones/{$slug}/record-imports", ['file' => $this->stationFile($station)], ['Accept' => 'application/json'])->assertStatus(202);
+                $this->post(
+                    "/api/zones/{$slug}/record-imports",
+                    ['file' => $this->stationFile($station)],
+                    ['Accept' => 'application/json'],
+                )->assertStatus(202);
             }
         }
         $rows = $this->getJson('/api/zone-comparison')->assertOk()->json('data.rows');
-        self::assertSame([['twin-one', ['twin-two']], ['twin-two', ['twin-one']]], array_map(static fn (array $r): array => [$r['zone'], $r['like']], $rows));
+        self::assertSame(
+            [['twin-one', ['twin-two']], ['twin-two', ['twin-one']]],
+            array_map(static fn (array $r): array => [$r['zone'], $r['like']], $rows),
+        );
     }
 
     public function test_two_zones_cannot_share_a_name(): void
     {
         $this->actingAs($this->person());
         $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
-        $this->postJson('/api/zones', $this->zoneValues())->assertUnprocessable()->assertJsonPath('errors.name.0', 'There is a zone of this name already.');
+        $this->postJson('/api/zones', $this->zoneValues())
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.name.0', 'There is a zone of this name already.');
     }
 }

@@ -69,14 +69,23 @@ final class ClimateSheet
         $heat = [];
         foreach (self::HEAT as $celsius) {
             $days = Heat::of($usable, $latitude, $celsius);
-            $heat[] = ['celsius' => $celsius, 'days_a_year' => $days->daysAYear === null ? null : round($days->daysAYear, 1),
-                'first' => $days->first?->iso(), 'last' => $days->last?->iso()];
+            $heat[] = [
+                'celsius' => $celsius,
+                'days_a_year' => $days->daysAYear === null ? null : round($days->daysAYear, 1),
+                'first' => $days->first?->iso(),
+                'last' => $days->last?->iso(),
+            ];
         }
 
         return [
             'season_starts' => $latitude->coldSeasonStart()->iso(),
-            'thresholds' => array_map(static fn (FreezeThreshold $t): array => self::threshold($latitude, $t, $place->freeze($t)), FreezeThreshold::cases()),
-            'hardiness' => $hardiness === null ? null : ['mean_extreme_minimum' => round($hardiness->meanExtremeMinimum, 1), 'half_zone' => $hardiness->halfZone],
+            'thresholds' => array_map(
+                static fn (FreezeThreshold $t): array => self::threshold($latitude, $t, $place->freeze($t)),
+                FreezeThreshold::cases(),
+            ),
+            'hardiness' => $hardiness === null
+                    ? null
+                    : ['mean_extreme_minimum' => round($hardiness->meanExtremeMinimum, 1), 'half_zone' => $hardiness->halfZone],
             'heat' => $heat,
             'degree_days' => array_map(static function (float $base) use ($usable, $latitude): array {
                 $sum = DegreeDays::aYear($usable, $latitude, $base);
@@ -98,7 +107,10 @@ final class ClimateSheet
     /** @return ThresholdSheet */
     private static function threshold(Latitude $latitude, FreezeThreshold $threshold, FreezeStatistics $freezes): array
     {
-        $offsets = array_map(static fn (int $day): int => $freezes->seasonStart->daysUntil(YearDay::fromNumber($day)), range(1, YearDay::YEAR));
+        $offsets = array_map(
+            static fn (int $day): int => $freezes->seasonStart->daysUntil(YearDay::fromNumber($day)),
+            range(1, YearDay::YEAR),
+        );
         $trend = $freezes->trendOfLast();
 
         return [
@@ -108,11 +120,13 @@ final class ClimateSheet
             'seasons' => array_map(static fn (ColdSeason $s): array => self::season($latitude, $s), $freezes->seasons),
             'to_come' => array_map($freezes->seasonsWithFreezeOnOrAfter(...), $offsets),
             'has_come' => array_map($freezes->seasonsWithFreezeOnOrBefore(...), $offsets),
-            'trend' => $trend === null ? null : [
-                'days_per_decade' => round($trend->daysPerDecade, 1),
-                'p' => round($trend->p, 3),
-                'phrase' => self::trend($trend)->toArray(),
-            ],
+            'trend' => $trend === null
+                    ? null
+                    : [
+                        'days_per_decade' => round($trend->daysPerDecade, 1),
+                        'p' => round($trend->p, 3),
+                        'phrase' => self::trend($trend)->toArray(),
+                    ],
         ];
     }
 
@@ -135,11 +149,15 @@ final class ClimateSheet
     {
         $with = ['days' => round(abs($trend->daysPerDecade), 1), 'p' => round($trend->p, 2)];
 
-        return Phrase::of('trend.'.match (true) {
-            $trend->p >= self::TREND_P || $with['days'] < 0.1 => 'none',
-            $trend->daysPerDecade < 0 => 'earlier',
-            default => 'later',
-        }, $with);
+        return Phrase::of(
+            'trend.'.
+                match (true) {
+                    $trend->p >= self::TREND_P || $with['days'] < 0.1 => 'none',
+                    $trend->daysPerDecade < 0 => 'earlier',
+                    default => 'later',
+                },
+            $with,
+        );
     }
 
     /** @return array{hours: float, reached: string|null, lost: string|null, days: int} */
@@ -159,10 +177,18 @@ final class ClimateSheet
         $soil = SoilTemperature::of($usable, $latitude, $site);
         $dates = [];
         foreach (SoilDate::all($soil, $latitude, $asked) as $date) {
-            $dates[] = ['celsius' => $date->celsius, 'one_year_in_two' => $date->oneYearInTwo?->iso(), 'four_years_in_five' => $date->fourYearsInFive?->iso()];
+            $dates[] = [
+                'celsius' => $date->celsius,
+                'one_year_in_two' => $date->oneYearInTwo?->iso(),
+                'four_years_in_five' => $date->fourYearsInFive?->iso(),
+            ];
         }
 
-        return ['site' => $site->name, 'soil' => array_map(static fn (float $v): float => round($v, 1), $soil->normals()->values), 'soil_dates' => $dates];
+        return [
+            'site' => $site->name,
+            'soil' => array_map(static fn (float $v): float => round($v, 1), $soil->normals()->values),
+            'soil_dates' => $dates,
+        ];
     }
 
     /**
@@ -196,6 +222,10 @@ final class ClimateSheet
             }
         }
 
-        return array_map(static fn (int $year, array $months): array => ['year' => $year, 'months' => array_values($months)], array_keys($years), array_values($years));
+        return array_map(
+            static fn (int $year, array $months): array => ['year' => $year, 'months' => array_values($months)],
+            array_keys($years),
+            array_values($years),
+        );
     }
 }

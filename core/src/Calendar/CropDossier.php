@@ -57,15 +57,24 @@ final class CropDossier
         $record = $sheets = [];
         foreach ($crop->routes as $route) {
             $windows = $schools->replay->of($crop, $route);
-            $record[] = ['route' => $route->value, 'act' => $crop->act($route)->value, 'ribbon' => self::ribbon($windows->ribbon, $windows->expected), 'harvested' => $windows->harvested(),
-                'usual' => $crop->convention->successionDays === null ? [] : self::usual(HarvestDays::of($schools->replay->runs($crop, $route)))];
+            $record[] = [
+                'route' => $route->value,
+                'act' => $crop->act($route)->value,
+                'ribbon' => self::ribbon($windows->ribbon, $windows->expected),
+                'harvested' => $windows->harvested(),
+                'usual' => $crop->convention->successionDays === null ? [] : self::usual(HarvestDays::of($schools->replay->runs($crop, $route))),
+            ];
         }
         foreach ($schools->all as $key => $school) {
             $sheets[$key] = self::windows($crop, $school);
         }
 
-        return ['crop' => CropSheet::identity($crop), 'record' => $record, 'schools' => $sheets,
-            'varieties' => array_map(static fn (Variety $v): array => self::variety($v, $schools), $varieties)];
+        return [
+            'crop' => CropSheet::identity($crop),
+            'record' => $record,
+            'schools' => $sheets,
+            'varieties' => array_map(static fn (Variety $v): array => self::variety($v, $schools), $varieties),
+        ];
     }
 
     /**
@@ -78,11 +87,21 @@ final class CropDossier
     {
         $varieties = [];
         foreach ($dossier['varieties'] as $variety) {
-            $routes = $variety['schools'][$school][$standard->value] ?? $variety['schools'][$school][self::ANY] ?? [];
-            $varieties[] = ['name' => $variety['name'], 'days' => $variety['days'], 'basis' => $variety['basis'], 'tags' => $variety['tags'], 'routes' => $routes];
+            $routes = $variety['schools'][$school][$standard->value] ?? ($variety['schools'][$school][self::ANY] ?? []);
+            $varieties[] = [
+                'name' => $variety['name'],
+                'days' => $variety['days'],
+                'basis' => $variety['basis'],
+                'tags' => $variety['tags'],
+                'routes' => $routes,
+            ];
         }
 
-        return ['school' => $school, 'routes' => self::sownAgain($dossier, self::routes($dossier, $school, $standard)), 'varieties' => $varieties] + $dossier['crop'];
+        return [
+            'school' => $school,
+            'routes' => self::sownAgain($dossier, self::routes($dossier, $school, $standard)),
+            'varieties' => $varieties,
+        ] + $dossier['crop'];
     }
 
     /**
@@ -94,7 +113,12 @@ final class CropDossier
     {
         $usual = array_column($dossier['record'], 'usual', 'route');
 
-        return array_map(static fn (array $route): array => $route + ['again' => ($usual[$route['route']] ?? []) === [] ? [] : CropSheet::again($route['windows'], $usual[$route['route']])], $routes);
+        return array_map(
+            static fn (array $route): array => $route + [
+                'again' => ($usual[$route['route']] ?? []) === [] ? [] : CropSheet::again($route['windows'], $usual[$route['route']]),
+            ],
+            $routes,
+        );
     }
 
     /** @return list<array{int, int}|null> */
@@ -109,7 +133,7 @@ final class CropDossier
      */
     public static function routes(array $dossier, string $school, ProofStandard $standard): array
     {
-        return $dossier['schools'][$school][$standard->value] ?? $dossier['schools'][$school][self::ANY] ?? [];
+        return $dossier['schools'][$school][$standard->value] ?? ($dossier['schools'][$school][self::ANY] ?? []);
     }
 
     /**
@@ -140,7 +164,10 @@ final class CropDossier
     {
         $windows = [];
         foreach ($routes as $route) {
-            $windows[$route['route']] = array_map(static fn (array $span): SowingWindow => new SowingWindow(YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])), $route['windows']);
+            $windows[$route['route']] = array_map(
+                static fn (array $span): SowingWindow => new SowingWindow(YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])),
+                $route['windows'],
+            );
         }
 
         return $windows;
@@ -163,7 +190,11 @@ final class CropDossier
                 }
             }
             if ($poor > 0) {
-                $sentences[] = Phrase::of('disagreement', ['act' => Phrase::of("act.{$route['act']}.lead"), 'poor' => $poor, 'days' => $days])->toArray();
+                $sentences[] = Phrase::of('disagreement', [
+                    'act' => Phrase::of("act.{$route['act']}.lead"),
+                    'poor' => $poor,
+                    'days' => $days,
+                ])->toArray();
             }
         }
 
@@ -182,12 +213,23 @@ final class CropDossier
                 continue;
             }
             foreach (ProofStandard::cases() as $standard) {
-                $sheets[$key][$standard->value] = CropSheet::varietyRoutes($crop,
-                    array_map(static fn (Route $route): RouteWindows => $schools->replay->of($crop, $route)->at($standard->share()), $crop->routes));
+                $sheets[$key][$standard->value] = CropSheet::varietyRoutes(
+                    $crop,
+                    array_map(
+                        static fn (Route $route): RouteWindows => $schools->replay->of($crop, $route)->at($standard->share()),
+                        $crop->routes,
+                    ),
+                );
             }
         }
 
-        return ['name' => $variety->name, 'days' => $crop->growth->maturityDays, 'basis' => $crop->growth->maturityBasis->value, 'tags' => $variety->tags, 'schools' => $sheets];
+        return [
+            'name' => $variety->name,
+            'days' => $crop->growth->maturityDays,
+            'basis' => $crop->growth->maturityBasis->value,
+            'tags' => $variety->tags,
+            'schools' => $sheets,
+        ];
     }
 
     /** @return array<string, list<RouteSheet>> by standard, or under ANY */
@@ -218,7 +260,11 @@ final class CropDossier
             }
         }
 
-        return ['years' => $ribbon->yearsOnRecord(), 'outcomes' => $outcomes, 'reliability' => array_map(static fn (float $r): float => round($r, 3), $ribbon->reliability),
-            'expected' => array_map(static fn (float $e): float => round($e, 3), $expected)];
+        return [
+            'years' => $ribbon->yearsOnRecord(),
+            'outcomes' => $outcomes,
+            'reliability' => array_map(static fn (float $r): float => round($r, 3), $ribbon->reliability),
+            'expected' => array_map(static fn (float $e): float => round($e, 3), $expected),
+        ];
     }
 }

@@ -77,15 +77,32 @@ final class CropSheet
             'also_called' => $crop->alsoCalled,
             'per_square_foot' => $crop->spacing->perSquareFoot,
             'seed' => self::seed($crop->seed),
-            'cut' => $crop->cut === null ? null : ['stems_per_plant' => $crop->cut->stemsPerPlant, 'branches' => $crop->cut->branches, 'vase_days' => $crop->cut->vaseDays, 'at' => $crop->cut->cutAt],
-            'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->value, 'phrase' => Phrase::of("caution.{$c->value}")->toArray()], $crop->cautions),
+            'cut' => $crop->cut === null
+                    ? null
+                    : [
+                        'stems_per_plant' => $crop->cut->stemsPerPlant,
+                        'branches' => $crop->cut->branches,
+                        'vase_days' => $crop->cut->vaseDays,
+                        'at' => $crop->cut->cutAt,
+                    ],
+            'cautions' => array_map(
+                static fn (Caution $c): array => ['code' => $c->value, 'phrase' => Phrase::of("caution.{$c->value}")->toArray()],
+                $crop->cautions,
+            ),
         ];
     }
 
     /** @return SeedSheet|null null: not counted in seeds */
     private static function seed(?Seed $seed): ?array
     {
-        return $seed?->germination === null ? null : ['per_station' => $seed->perStation, 'thinned_to' => $seed->thinnedTo, 'germination' => $seed->germination, 'per_gram' => $seed->perGram];
+        return $seed?->germination === null
+            ? null
+            : [
+                'per_station' => $seed->perStation,
+                'thinned_to' => $seed->thinnedTo,
+                'germination' => $seed->germination,
+                'per_gram' => $seed->perGram,
+            ];
     }
 
     /**
@@ -100,13 +117,25 @@ final class CropSheet
         if ($windows === []) {
             return [];
         }
-        $own = array_map(static fn (array $w): SowingWindow => new SowingWindow(YearDay::fromIso($w['first']), YearDay::fromIso($w['last'])), $windows);
+        $own = array_map(
+            static fn (array $w): SowingWindow => new SowingWindow(YearDay::fromIso($w['first']), YearDay::fromIso($w['last'])),
+            $windows,
+        );
         $from = $own[0]->first;
         $until = max(array_map(static fn (SowingWindow $w): int => $from->daysUntil($w->first) + $w->days - 1, $own));
         $days = array_filter(array_combine(range(1, YearDay::YEAR), $usual));
         $sowings = EvenSupply::of(HarvestDays::inWindows($days, $own), $from, min($until, YearDay::YEAR - 1), 1.0);
 
-        return count($sowings) < 2 ? [] : array_map(static fn (SuccessionSowing $s): array => ['on' => $s->on->iso(), 'first' => $from->plus($s->first)->iso(), 'last' => $from->plus($s->last)->iso()], $sowings);
+        return count($sowings) < 2
+            ? []
+            : array_map(
+                static fn (SuccessionSowing $s): array => [
+                    'on' => $s->on->iso(),
+                    'first' => $from->plus($s->first)->iso(),
+                    'last' => $from->plus($s->last)->iso(),
+                ],
+                $sowings,
+            );
     }
 
     /**
@@ -126,15 +155,18 @@ final class CropSheet
      */
     public static function varietyRoutes(Crop $crop, array $routes): array
     {
-        return array_map(static fn (RouteWindows $r): array => [
-            'route' => $r->route->value,
-            'act' => $crop->act($r->route)->value,
-            'windows' => array_map(self::span(...), $r->windows),
-            'best' => array_map(static fn (WindowEvidence $e): array => self::span($e->span), $r->evidence),
-            'chances' => array_map(self::chance(...), $r->chances),
-            'under_cover' => array_map(self::span(...), $r->underCover),
-            'harvests' => array_map(self::span(...), $r->harvests),
-        ], $routes);
+        return array_map(
+            static fn (RouteWindows $r): array => [
+                'route' => $r->route->value,
+                'act' => $crop->act($r->route)->value,
+                'windows' => array_map(self::span(...), $r->windows),
+                'best' => array_map(static fn (WindowEvidence $e): array => self::span($e->span), $r->evidence),
+                'chances' => array_map(self::chance(...), $r->chances),
+                'under_cover' => array_map(self::span(...), $r->underCover),
+                'harvests' => array_map(self::span(...), $r->harvests),
+            ],
+            $routes,
+        );
     }
 
     /** @return RouteSheet */
@@ -150,10 +182,25 @@ final class CropSheet
             'no_window' => $route->noWindow === null ? null : self::noWindow($route->noWindow),
             'under_cover' => array_map(self::span(...), $route->underCover),
             'harvests' => array_map(self::span(...), $route->harvests),
-            'reasons' => array_map(static fn (ReasonSpan $s): array => ['first' => $s->first->iso(), 'last' => $s->last->iso(),
-                'reason' => $s->reason->value, 'phrase' => Phrase::of(($s->reason instanceof Reason ? 'reason' : 'outcome').".{$s->reason->value}")->toArray()], $route->reasons),
-            'derivation' => array_map(static fn (DerivationLine $l): array => ['key' => $l->key, 'label' => $l->label->toArray(),
-                'date' => $l->date?->iso(), 'days' => $l->days, 'source' => $l->source->toArray()], $route->derivation),
+            'reasons' => array_map(
+                static fn (ReasonSpan $s): array => [
+                    'first' => $s->first->iso(),
+                    'last' => $s->last->iso(),
+                    'reason' => $s->reason->value,
+                    'phrase' => Phrase::of(($s->reason instanceof Reason ? 'reason' : 'outcome').".{$s->reason->value}")->toArray(),
+                ],
+                $route->reasons,
+            ),
+            'derivation' => array_map(
+                static fn (DerivationLine $l): array => [
+                    'key' => $l->key,
+                    'label' => $l->label->toArray(),
+                    'date' => $l->date?->iso(),
+                    'days' => $l->days,
+                    'source' => $l->source->toArray(),
+                ],
+                $route->derivation,
+            ),
         ];
     }
 
@@ -171,15 +218,29 @@ final class CropSheet
             $openedBy[] = ['site' => $site, 'windows' => array_map(self::span(...), $windows)];
         }
 
-        return ['nearest' => $none->nearest->iso(), 'harvests' => $none->harvests, 'years' => $none->years, 'reason' => $none->reason?->value,
-            'longest_days' => $none->longestDays, 'opened_by' => $openedBy, 'phrases' => array_map(static fn (Phrase $p): array => $p->toArray(), $none->phrases())];
+        return [
+            'nearest' => $none->nearest->iso(),
+            'harvests' => $none->harvests,
+            'years' => $none->years,
+            'reason' => $none->reason?->value,
+            'longest_days' => $none->longestDays,
+            'opened_by' => $openedBy,
+            'phrases' => array_map(static fn (Phrase $p): array => $p->toArray(), $none->phrases()),
+        ];
     }
 
     /** @return Evidence */
     private static function evidence(WindowEvidence $evidence): array
     {
-        return ['best' => $evidence->best->iso(), 'span' => self::span($evidence->span), 'harvests' => $evidence->harvests, 'years' => $evidence->years, 'slack' => $evidence->slackDays,
-            'from_first' => self::dates($evidence->fromFirst), 'from_last' => self::dates($evidence->fromLast)];
+        return [
+            'best' => $evidence->best->iso(),
+            'span' => self::span($evidence->span),
+            'harvests' => $evidence->harvests,
+            'years' => $evidence->years,
+            'slack' => $evidence->slackDays,
+            'from_first' => self::dates($evidence->fromFirst),
+            'from_last' => self::dates($evidence->fromLast),
+        ];
     }
 
     /**

@@ -62,7 +62,10 @@ final class EditionDifference
         foreach (array_diff_key($old, $new) as $sheet) {
             $changes[] = self::ofCrop($sheet, self::GONE);
         }
-        usort($changes, static fn (array $a, array $b): int => [$b['size'], $a['name'], $a['route']] <=> [$a['size'], $b['name'], $b['route']]);
+        usort(
+            $changes,
+            static fn (array $a, array $b): int => [$b['size'], $a['name'], $a['route']] <=> [$a['size'], $b['name'], $b['route']],
+        );
 
         return $changes;
     }
@@ -73,8 +76,18 @@ final class EditionDifference
      */
     private static function ofCrop(array $sheet, string $kind): array
     {
-        return ['crop' => $sheet['slug'], 'name' => $sheet['name'], 'route' => null, 'act' => null, 'kind' => $kind, 'size' => YearDay::YEAR, 'before' => [], 'now' => [], 'why' => [],
-            'phrase' => Phrase::of("change.{$kind}", ['crop' => $sheet['name']])->toArray()];
+        return [
+            'crop' => $sheet['slug'],
+            'name' => $sheet['name'],
+            'route' => null,
+            'act' => null,
+            'kind' => $kind,
+            'size' => YearDay::YEAR,
+            'before' => [],
+            'now' => [],
+            'why' => [],
+            'phrase' => Phrase::of("change.{$kind}", ['crop' => $sheet['name']])->toArray(),
+        ];
     }
 
     /**
@@ -92,19 +105,34 @@ final class EditionDifference
             $now === [] => self::CLOSED,
             default => self::MOVED,
         };
-        $words = ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$route['act']}")] + match ($kind) {
-            self::OPENED => ['windows' => self::spans($now)],
-            self::CLOSED => ['windows' => self::spans($was)],
-            default => ['windows' => self::spans($now), 'difference' => WindowDifference::phrase($now, $was, Phrase::of('change.before')) ?? Phrase::of('difference.same')],
-        };
+        $words =
+            ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$route['act']}")] +
+            match ($kind) {
+                self::OPENED => ['windows' => self::spans($now)],
+                self::CLOSED => ['windows' => self::spans($was)],
+                default => [
+                    'windows' => self::spans($now),
+                    'difference' => WindowDifference::phrase($now, $was, Phrase::of('change.before')) ?? Phrase::of('difference.same'),
+                ],
+            };
         $between = WindowDifference::between($now, $was);
         // Windows that begin and end as they did are others in between: one was cut in two, or two grew together.
         if ($kind === self::MOVED && $between === ['opens' => 0, 'closes' => 0]) {
             $words['difference'] = Phrase::of('change.in-between');
         }
 
-        return ['crop' => $sheet['slug'], 'name' => $sheet['name'], 'route' => $route['route'], 'act' => $route['act'], 'kind' => $kind,
-            'size' => $kind === self::MOVED ? self::size($was, $now, $between) : YearDay::YEAR, 'before' => $was, 'now' => $now, 'why' => $why, 'phrase' => Phrase::of("change.{$kind}", $words)->toArray()];
+        return [
+            'crop' => $sheet['slug'],
+            'name' => $sheet['name'],
+            'route' => $route['route'],
+            'act' => $route['act'],
+            'kind' => $kind,
+            'size' => $kind === self::MOVED ? self::size($was, $now, $between) : YearDay::YEAR,
+            'before' => $was,
+            'now' => $now,
+            'why' => $why,
+            'phrase' => Phrase::of("change.{$kind}", $words)->toArray(),
+        ];
     }
 
     /**
@@ -137,20 +165,35 @@ final class EditionDifference
         }
         $numbers = [$before['crop_numbers'][$old['slug']] ?? null, $now['crop_numbers'][$new['slug']] ?? null];
 
-        return array_keys(array_filter([
-            'crop-numbers' => ! in_array(null, $numbers, true) && $numbers[0] !== $numbers[1],
-            'record' => $before['record']['checksum'] !== $now['record']['checksum'],
-            'method' => $before['method'] != $now['method'],
-        ]));
+        return array_keys(
+            array_filter([
+                'crop-numbers' => ! in_array(null, $numbers, true) && $numbers[0] !== $numbers[1],
+                'record' => $before['record']['checksum'] !== $now['record']['checksum'],
+                'method' => $before['method'] != $now['method'],
+            ]),
+        );
     }
 
     /** @param  list<Span>  $spans */
     private static function spans(array $spans): Phrase
     {
-        $told = array_map(static fn (array $s): Phrase => $s['days'] >= YearDay::YEAR ? Phrase::of('span.all-year')
-            : Phrase::of('span', ['first' => Phrase::day(YearDay::fromIso($s['first'])), 'last' => Phrase::day(YearDay::fromIso($s['last']))]), $spans);
+        $told = array_map(
+            static fn (array $s): Phrase => $s['days'] >= YearDay::YEAR
+                ? Phrase::of('span.all-year')
+                : Phrase::of('span', [
+                    'first' => Phrase::day(YearDay::fromIso($s['first'])),
+                    'last' => Phrase::day(YearDay::fromIso($s['last'])),
+                ]),
+            $spans,
+        );
         $last = array_pop($told) ?? Phrase::of('difference.no-window');
 
-        return $told === [] ? $last : array_reduce(array_reverse($told), static fn (Phrase $rest, Phrase $span): Phrase => Phrase::of('change.and', ['first' => $span, 'rest' => $rest]), $last);
+        return $told === []
+            ? $last
+            : array_reduce(
+                array_reverse($told),
+                static fn (Phrase $rest, Phrase $span): Phrase => Phrase::of('change.and', ['first' => $span, 'rest' => $rest]),
+                $last,
+            );
     }
 }

@@ -77,12 +77,17 @@ final readonly class EditionDocument
             'ruler' => $ruler,
             'crops' => $sheets,
             'weeks' => WeekList::of($sheets),
-            'guidance' => array_map(static fn (Phrase $p): array => $p->toArray(), array_values(array_filter([
-                $ruler['short_record'] ? self::firstGuess($ruler['seasons']) : null, Phrase::of('guidance')]))),
+            'guidance' => array_map(
+                static fn (Phrase $p): array => $p->toArray(),
+                array_values(array_filter([$ruler['short_record'] ? self::firstGuess($ruler['seasons']) : null, Phrase::of('guidance')])),
+            ),
             'crop_numbers' => array_intersect_key($cropNumbers, array_column($sheets, null, 'slug')),
         ];
         if ($before !== null) {
-            $content['changes'] = ['against' => $before->content['edition']['number'], 'list' => EditionDifference::between($before->content, $content)];
+            $content['changes'] = [
+                'against' => $before->content['edition']['number'],
+                'list' => EditionDifference::between($before->content, $content),
+            ];
         }
 
         $texts = array_fill_keys(self::texts($content), true);

@@ -26,7 +26,12 @@ final class EditionReader
 {
     private const FORMAT_1 = 'anthesis-edition-1';
 
-    private const ACTS_OF_FORMAT_1 = ['sow outdoors' => Act::SowOutdoors, 'set out' => Act::SetOut, 'plant' => Act::Plant, 'start under cover' => Act::StartUnderCover];
+    private const ACTS_OF_FORMAT_1 = [
+        'sow outdoors' => Act::SowOutdoors,
+        'set out' => Act::SetOut,
+        'plant' => Act::Plant,
+        'start under cover' => Act::StartUnderCover,
+    ];
 
     /**
      * @param  string|null  $checksum  what the text must amount to; null: not checked
@@ -37,7 +42,9 @@ final class EditionReader
     {
         $actual = hash('sha256', $json);
         if ($checksum !== null && $checksum !== $actual) {
-            throw new InvalidArgumentException("The edition’s text has changed since it was published: its checksum is {$actual}, not {$checksum}.");
+            throw new InvalidArgumentException(
+                "The edition’s text has changed since it was published: its checksum is {$actual}, not {$checksum}.",
+            );
         }
         try {
             $content = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
@@ -45,8 +52,10 @@ final class EditionReader
             throw new InvalidArgumentException('The edition’s text is not JSON: '.$error->getMessage(), 0, $error);
         }
         $format = is_array($content) ? $content['format'] ?? null : null;
-        if (! is_array($content) || $format !== EditionDocument::FORMAT && $format !== self::FORMAT_1) {
-            throw new InvalidArgumentException('The text is not an edition of the format '.EditionDocument::FORMAT.' or '.self::FORMAT_1.'.');
+        if (! is_array($content) || ($format !== EditionDocument::FORMAT && $format !== self::FORMAT_1)) {
+            throw new InvalidArgumentException(
+                'The text is not an edition of the format '.EditionDocument::FORMAT.' or '.self::FORMAT_1.'.',
+            );
         }
         if ($format === self::FORMAT_1) {
             /** @var Document1 $old */
@@ -69,11 +78,24 @@ final class EditionReader
      */
     private static function completed(array $content): array
     {
-        return ['crops' => array_map(static fn (array $sheet): array => [
-            'routes' => array_map(static fn (array $route): array => [
-                'evidence' => array_map(static fn (array $evidence): array => $evidence + ['span' => null], $route['evidence'] ?? []),
-            ] + $route + ['chances' => [], 'no_window' => null], $sheet['routes']),
-        ] + $sheet + ['varieties' => [], 'also_called' => null], $content['crops'])] + $content;
+        return [
+            'crops' => array_map(
+                static fn (array $sheet): array => [
+                    'routes' => array_map(
+                        static fn (array $route): array => [
+                            'evidence' => array_map(
+                                static fn (array $evidence): array => $evidence + ['span' => null],
+                                $route['evidence'] ?? [],
+                            ),
+                        ] +
+                            $route + ['chances' => [], 'no_window' => null],
+                        $sheet['routes'],
+                    ),
+                ] +
+                    $sheet + ['varieties' => [], 'also_called' => null],
+                $content['crops'],
+            ),
+        ] + $content;
     }
 
     /**
@@ -84,7 +106,8 @@ final class EditionReader
     {
         array_walk_recursive($content, static function (mixed &$value, int|string $key): void {
             if ($key === 'act' && is_string($value)) {
-                $value = (self::ACTS_OF_FORMAT_1[$value] ?? throw new InvalidArgumentException("“{$value}” is no act of an edition."))->value;
+                $value = (self::ACTS_OF_FORMAT_1[$value] ?? throw new InvalidArgumentException("“{$value}” is no act of an edition."))
+                    ->value;
             }
         });
 
@@ -97,18 +120,24 @@ final class EditionReader
      */
     private static function fromFormat1(array $content): array
     {
-        $freezes = array_map(static fn (array $threshold): array => [
-            'last' => array_map(self::phrased(...), $threshold['last']),
-            'first' => array_map(self::phrased(...), $threshold['first']),
-        ] + self::phrased($threshold), $content['ruler']['freezes']);
+        $freezes = array_map(
+            static fn (array $threshold): array => [
+                'last' => array_map(self::phrased(...), $threshold['last']),
+                'first' => array_map(self::phrased(...), $threshold['first']),
+            ] + self::phrased($threshold),
+            $content['ruler']['freezes'],
+        );
 
         return [
             'guidance' => [self::verbatim($content['guidance'])],
             'ruler' => ['freezes' => $freezes] + $content['ruler'],
-            'crops' => array_map(static fn (array $sheet): array => [
-                'cautions' => array_map(self::phrased(...), $sheet['cautions']),
-                'routes' => array_map(self::route(...), $sheet['routes']),
-            ] + $sheet, $content['crops']),
+            'crops' => array_map(
+                static fn (array $sheet): array => [
+                    'cautions' => array_map(self::phrased(...), $sheet['cautions']),
+                    'routes' => array_map(self::route(...), $sheet['routes']),
+                ] + $sheet,
+                $content['crops'],
+            ),
         ] + $content;
     }
 
@@ -120,10 +149,13 @@ final class EditionReader
     {
         return [
             'reasons' => array_map(self::phrased(...), $route['reasons']),
-            'derivation' => array_map(static fn (array $line): array => [
-                'label' => self::verbatim($line['label']),
-                'source' => self::verbatim($line['source']),
-            ] + $line, $route['derivation']),
+            'derivation' => array_map(
+                static fn (array $line): array => [
+                    'label' => self::verbatim($line['label']),
+                    'source' => self::verbatim($line['source']),
+                ] + $line,
+                $route['derivation'],
+            ),
         ] + $route;
     }
 

@@ -33,16 +33,30 @@ final class MethodChange
     {
         $changes = [];
         foreach ($crop->routes as $route) {
-            $windows = static fn (MethodRule ...$without): array => self::windows($crop, $route, $replay, $from, $share, array_values($without));
+            $windows = static fn(MethodRule ...$without): array => self::windows(
+                $crop,
+                $route,
+                $replay,
+                $from,
+                $share,
+                array_values($without),
+            );
             $now = $windows();
             $before = $windows(...MethodRule::cases());
             if ($now === $before) {
                 continue;
             }
-            $rules = array_filter(MethodRule::cases(), static fn (MethodRule $rule): bool => $windows($rule) !== $now);
-            $changes[] = ['crop' => $crop->slug, 'name' => $crop->name, 'route' => $route->value, 'act' => $crop->act($route)->value, 'before' => $before, 'now' => $now,
-                'rules' => array_values(array_map(static fn (MethodRule $rule): string => $rule->value, $rules)),
-                'phrase' => WindowDifference::phrase($now, $before, Phrase::of('difference.before'))?->toArray()];
+            $rules = array_filter(MethodRule::cases(), static fn(MethodRule $rule): bool => $windows($rule) !== $now);
+            $changes[] = [
+                'crop' => $crop->slug,
+                'name' => $crop->name,
+                'route' => $route->value,
+                'act' => $crop->act($route)->value,
+                'before' => $before,
+                'now' => $now,
+                'rules' => array_values(array_map(static fn(MethodRule $rule): string => $rule->value, $rules)),
+                'phrase' => WindowDifference::phrase($now, $before, Phrase::of('difference.before'))?->toArray(),
+            ];
         }
 
         return $changes;
@@ -59,6 +73,9 @@ final class MethodChange
         }
         $ground = in_array(MethodRule::FrozenGround, $without, true) ? $replay->onAnyGround() : $replay;
 
-        return array_map(CropSheet::span(...), (new ReplayWindows($crop, $route, OutcomeRibbon::of($ground->runs($crop, $route)), $from, ''))->windows($share));
+        return array_map(
+            CropSheet::span(...),
+            new ReplayWindows($crop, $route, OutcomeRibbon::of($ground->runs($crop, $route)), $from, '')->windows($share),
+        );
     }
 }

@@ -19,7 +19,15 @@ final class NoteCheck
     /** Months of the season in the north, first and last. */
     private const SEASONS = ['spring' => [3, 5], 'summer' => [6, 8], 'autumn' => [9, 11], 'winter' => [12, 2]];
 
-    private const CALLED = ['spring' => 'spring', 'midsummer' => 'summer', 'summer' => 'summer', 'autumn' => 'autumn', 'fall' => 'autumn', 'midwinter' => 'winter', 'winter' => 'winter'];
+    private const CALLED = [
+        'spring' => 'spring',
+        'midsummer' => 'summer',
+        'summer' => 'summer',
+        'autumn' => 'autumn',
+        'fall' => 'autumn',
+        'midwinter' => 'winter',
+        'winter' => 'winter',
+    ];
 
     private const ASKED = '/\b(?:sow|plant|set out|start)\b[^.;:]{0,30}?\b(%1$s)\b|\b(%1$s) (?:crop|sowing|planting)\b/i';
 
@@ -59,7 +67,10 @@ final class NoteCheck
     /** @return array{YearDay, YearDay} */
     private static function days(string $season, string $hemisphere): array
     {
-        $months = array_map(static fn (int $month): int => $hemisphere === 'south' ? ($month - 1 + self::HALF_YEAR) % 12 + 1 : $month, self::SEASONS[$season]);
+        $months = array_map(
+            static fn (int $month): int => $hemisphere === 'south' ? (($month - 1 + self::HALF_YEAR) % 12) + 1 : $month,
+            self::SEASONS[$season],
+        );
 
         return [YearDay::fromIso(sprintf('%02d-01', $months[0])), YearDay::fromIso(sprintf('%02d-28', $months[1]))];
     }

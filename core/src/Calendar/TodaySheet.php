@@ -72,27 +72,53 @@ final class TodaySheet
      * @param  list<Site>  $covers  what there is to keep a night's cold off
      * @return Sheet
      */
-    public static function ofSeason(ThisSeason $season, DailyRecord $record, FromReplay $replay, array $crops, array $varieties, array $covers, float $standard): array
-    {
+    public static function ofSeason(
+        ThisSeason $season,
+        DailyRecord $record,
+        FromReplay $replay,
+        array $crops,
+        array $varieties,
+        array $covers,
+        float $standard,
+    ): array {
         $on = $season->today;
         $soil = SoilTemperature::of($record, $season->latitude, $season->site);
         $position = SeasonPosition::of($record, $soil->dailyMean, $season->latitude);
         $ready = $season->members === [] ? [] : self::ready($season);
         $outside = Outside::on($on, $crops, $replay, $standard);
         $nights = NightWork::of($season, $outside, $covers);
-        $grounds = AdvisoryGround::of($season, $ready, SoilDate::all($soil, $season->latitude, array_slice(self::SOIL, 0, count($ready))), self::sinceMidwinter($soil, $season), $nights, $outside);
+        $grounds = AdvisoryGround::of(
+            $season,
+            $ready,
+            SoilDate::all($soil, $season->latitude, array_slice(self::SOIL, 0, count($ready))),
+            self::sinceMidwinter($soil, $season),
+            $nights,
+            $outside,
+        );
 
         return [
             'on' => $on->iso(),
             'by' => 'season',
             'standard' => $standard,
             'members' => array_map(static fn ($member): int => $member->year, $season->members),
-            'position' => ['degree_days' => round($position->degreeDays, 1), 'days_ahead' => $position->daysAhead,
-                'soil' => self::rounded($position->soil), 'soil_above' => self::rounded($position->soilAbove)],
+            'position' => [
+                'degree_days' => round($position->degreeDays, 1),
+                'days_ahead' => $position->daysAhead,
+                'soil' => self::rounded($position->soil),
+                'soil_above' => self::rounded($position->soilAbove),
+            ],
             'soil' => $season->members === [] ? null : self::soil($season, $soil, $ready),
             'freezes' => $season->members === [] ? null : self::freezes($season),
             'nights' => $season->members === [] ? null : self::nights($nights),
-            'grounds' => array_map(static fn (AdvisoryGround $g): array => ['key' => $g->key, 'says' => $g->says->toArray(), 'evidence' => array_map(static fn (Phrase $e): array => $e->toArray(), $g->evidence), 'until' => $g->until->iso()], $grounds),
+            'grounds' => array_map(
+                static fn (AdvisoryGround $g): array => [
+                    'key' => $g->key,
+                    'says' => $g->says->toArray(),
+                    'evidence' => array_map(static fn (Phrase $e): array => $e->toArray(), $g->evidence),
+                    'until' => $g->until->iso(),
+                ],
+                $grounds,
+            ),
             'acts' => self::acts($season, $replay, $crops, $varieties, $on, $standard),
         ];
     }
@@ -105,10 +131,27 @@ final class TodaySheet
      * @param  list<int>  $years  on record
      * @return Sheet
      */
-    public static function ofRecord(ProspectsSource $source, FromReplay $replay, array $crops, array $varieties, Day $on, float $standard, array $years): array
-    {
-        return ['on' => $on->iso(), 'by' => 'record', 'standard' => $standard, 'members' => $years, 'position' => null, 'soil' => null, 'freezes' => null, 'nights' => null, 'grounds' => [],
-            'acts' => self::acts($source, $replay, $crops, $varieties, $on, $standard)];
+    public static function ofRecord(
+        ProspectsSource $source,
+        FromReplay $replay,
+        array $crops,
+        array $varieties,
+        Day $on,
+        float $standard,
+        array $years,
+    ): array {
+        return [
+            'on' => $on->iso(),
+            'by' => 'record',
+            'standard' => $standard,
+            'members' => $years,
+            'position' => null,
+            'soil' => null,
+            'freezes' => null,
+            'nights' => null,
+            'grounds' => [],
+            'acts' => self::acts($source, $replay, $crops, $varieties, $on, $standard),
+        ];
     }
 
     /** @return list<SoilReady> at each of SOIL */
@@ -129,9 +172,25 @@ final class TodaySheet
     private static function nights(NightWork $work): array
     {
         return [
-            'expected' => array_map(static fn (array $n): array => ['date' => $n['day']->iso(), 'members' => $n['members'], 'of' => $n['of'], 'celsius' => round($n['celsius'], 1)], $work->nights),
-            'tender' => array_map(static fn (array $t): array => ['crop' => $t['out']->crop->slug, 'name' => $t['out']->crop->name, 'stage' => $t['out']->stage->value,
-                'kills' => $t['out']->killC(), 'cover' => $t['cover']?->name], $work->tender),
+            'expected' => array_map(
+                static fn (array $n): array => [
+                    'date' => $n['day']->iso(),
+                    'members' => $n['members'],
+                    'of' => $n['of'],
+                    'celsius' => round($n['celsius'], 1),
+                ],
+                $work->nights,
+            ),
+            'tender' => array_map(
+                static fn (array $t): array => [
+                    'crop' => $t['out']->crop->slug,
+                    'name' => $t['out']->crop->name,
+                    'stage' => $t['out']->stage->value,
+                    'kills' => $t['out']->killC(),
+                    'cover' => $t['cover']?->name,
+                ],
+                $work->tender,
+            ),
         ];
     }
 
@@ -157,7 +216,14 @@ final class TodaySheet
                 $fan[$n][] = round((float) Quantile::of($day, $p), 1);
             }
         }
-        $ready = array_map(static fn (SoilReady $at): array => ['celsius' => $at->celsius, 'now' => $at->now, 'dates' => array_map(static fn (?Day $d): ?string => $d?->iso(), $at->dates)], $ready);
+        $ready = array_map(
+            static fn (SoilReady $at): array => [
+                'celsius' => $at->celsius,
+                'now' => $at->now,
+                'dates' => array_map(static fn (?Day $d): ?string => $d?->iso(), $at->dates),
+            ],
+            $ready,
+        );
 
         return ['line' => $line, 'usual' => $usual, 'low' => $fan[0], 'middle' => $fan[1], 'high' => $fan[2], 'ready' => $ready];
     }
@@ -172,7 +238,9 @@ final class TodaySheet
             for ($i = 0; $i < self::AHEAD; $i++) {
                 $day = $season->today->plus($i);
                 $members[] = match (true) {
-                    $toCome => self::isBeforeMidsummer($day, $season->latitude) ? FreezeToCome::before($season->members, $threshold->celsius(), $day, $season->latitude) : 0,
+                    $toCome => self::isBeforeMidsummer($day, $season->latitude)
+                        ? FreezeToCome::before($season->members, $threshold->celsius(), $day, $season->latitude)
+                        : 0,
                     default => FreezeToCome::by($season->members, $threshold->celsius(), $day, $season->latitude),
                 };
             }
@@ -192,18 +260,32 @@ final class TodaySheet
      * @param  array<string, list<Variety>>  $varieties
      * @return list<SeasonAct>
      */
-    private static function acts(ProspectsSource $source, FromReplay $replay, array $crops, array $varieties, Day $on, float $standard): array
-    {
-        return array_map(static fn (SortedActs $act): array => self::act($act, $source, $replay, $varieties[$act->crop->slug] ?? [], $on, $standard),
-            SortedActs::of($crops, $source, $on, $standard));
+    private static function acts(
+        ProspectsSource $source,
+        FromReplay $replay,
+        array $crops,
+        array $varieties,
+        Day $on,
+        float $standard,
+    ): array {
+        return array_map(
+            static fn (SortedActs $act): array => self::act($act, $source, $replay, $varieties[$act->crop->slug] ?? [], $on, $standard),
+            SortedActs::of($crops, $source, $on, $standard),
+        );
     }
 
     /**
      * @param  list<Variety>  $varieties
      * @return SeasonAct
      */
-    private static function act(SortedActs $act, ProspectsSource $source, FromReplay $replay, array $varieties, Day $on, float $standard): array
-    {
+    private static function act(
+        SortedActs $act,
+        ProspectsSource $source,
+        FromReplay $replay,
+        array $varieties,
+        Day $on,
+        float $standard,
+    ): array {
         $prospects = $act->prospects;
         [$now, $later] = $act->verdict->waits;
         $wait = $prospects->waits[0] ?? null;
@@ -223,16 +305,23 @@ final class TodaySheet
             'slack' => $act->verdict->slack,
             'harvests' => $prospects->harvests(),
             'of' => $prospects->count(),
-            'first' => $now === null || $wait === null ? null : array_map(static fn (int $days): string => $prospects->from->plus($days)->iso(), $wait),
+            'first' => $now === null || $wait === null
+                    ? null
+                    : array_map(static fn (int $days): string => $prospects->from->plus($days)->iso(), $wait),
             'first_a_week_on' => $later === null ? null : $prospects->from->plus($later)->iso(),
             'harvests_then' => $then?->harvests(),
             'margin' => $prospects->harvests() - (int) ceil($standard * $prospects->count() - Tolerance::SUMS),
             'frost_tolerant' => $act->crop->hardiness->killYoungC <= self::TOLERANT,
             'soil_min' => $act->crop->soilMinimum($act->route),
-            'next' => $act->verdict->pile === Pile::Over || $act->verdict->pile === Pile::FairChance ? self::next($act, $replay, $on, $standard) : null,
+            'next' => $act->verdict->pile === Pile::Over || $act->verdict->pile === Pile::FairChance
+                    ? self::next($act, $replay, $on, $standard)
+                    : null,
             'ribbon' => self::ribbon($prospects->counts),
             'totals' => array_map(array_sum(...), array_slice($prospects->counts, 0, self::AHEAD)),
-            'open' => array_map(static fn (float $share): bool => $share >= $standard - Tolerance::SUMS, array_slice($prospects->shares, 0, self::AHEAD)),
+            'open' => array_map(
+                static fn (float $share): bool => $share >= $standard - Tolerance::SUMS,
+                array_slice($prospects->shares, 0, self::AHEAD),
+            ),
             'varieties' => array_map(static fn (Variety $v): array => self::variety($v, $act, $source, $standard), $varieties),
         ];
     }
@@ -275,8 +364,14 @@ final class TodaySheet
         $prospects = $source->prospects($variety->crop, $act->route, $act->prospects->from, HoldOrGo::AHEAD + 1);
         $pile = HoldOrGo::of($prospects, $standard)->pile;
 
-        return ['name' => $variety->name, 'days' => $variety->crop->growth->maturityDays, 'tags' => $variety->tags, 'harvests' => $prospects->harvests(), 'of' => $prospects->count(),
-            'fits' => in_array($pile, [Pile::LastChance, Pile::Go], true)];
+        return [
+            'name' => $variety->name,
+            'days' => $variety->crop->growth->maturityDays,
+            'tags' => $variety->tags,
+            'harvests' => $prospects->harvests(),
+            'of' => $prospects->count(),
+            'fits' => in_array($pile, [Pile::LastChance, Pile::Go], true),
+        ];
     }
 
     private static function rounded(?float $value): ?float

@@ -43,7 +43,9 @@ final class WeekList
             $tasks = [];
             foreach ($sheets as $sheet) {
                 foreach ($sheet['routes'] as $route) {
-                    foreach ([[$route['act'], self::dates($route)], [Act::StartUnderCover->value, $route['under_cover']]] as [$act, $spans]) {
+                    foreach (
+                        [[$route['act'], self::dates($route)], [Act::StartUnderCover->value, $route['under_cover']]] as [$act, $spans]
+                    ) {
                         foreach ($spans as $span) {
                             $task = self::task($sheet, $act, $span, $first, $last);
                             if ($task !== null) {
@@ -53,7 +55,10 @@ final class WeekList
                     }
                 }
             }
-            usort($tasks, static fn (array $a, array $b): int => [$a[0], $a[1]['name'], $a[1]['act']] <=> [$b[0], $b[1]['name'], $b[1]['act']]);
+            usort(
+                $tasks,
+                static fn (array $a, array $b): int => [$a[0], $a[1]['name'], $a[1]['act']] <=> [$b[0], $b[1]['name'], $b[1]['act']],
+            );
             $weeks[] = ['week' => $week, 'first' => $first->iso(), 'last' => $last->iso(), 'tasks' => array_column($tasks, 1)];
         }
 
@@ -86,15 +91,18 @@ final class WeekList
         $allYear = $span['days'] === YearDay::YEAR;
         $left = $allYear ? YearDay::YEAR : $first->daysUntil($closes);
 
-        return [$left, [
-            'crop' => $sheet['slug'],
-            'name' => $sheet['name'],
-            'act' => $act,
-            'opens' => $span['first'],
-            'closes' => $allYear ? null : $span['last'],
-            'last_chance' => $left < self::LAST_CHANCE_DAYS,
-            'opening' => $openingThisWeek && ! $allYear,
-            'of_ten' => $span['of_ten'] ?? null,
-        ]];
+        return [
+            $left,
+            [
+                'crop' => $sheet['slug'],
+                'name' => $sheet['name'],
+                'act' => $act,
+                'opens' => $span['first'],
+                'closes' => $allYear ? null : $span['last'],
+                'last_chance' => $left < self::LAST_CHANCE_DAYS,
+                'opening' => $openingThisWeek && ! $allYear,
+                'of_ten' => $span['of_ten'] ?? null,
+            ],
+        ];
     }
 }

@@ -56,16 +56,26 @@ final class WindowDifference
             $others === [] => Phrase::of('difference.only-here', ['than' => $than]),
             self::allYear($windows) => self::allYear($others) ? Phrase::of('difference.same') : Phrase::of('difference.open-all-year'),
             self::allYear($others) => Phrase::of('difference.closed-for', ['days' => YearDay::YEAR - self::open($windows)]),
-            default => Phrase::of('difference.open-for', ['days' => self::open($windows), 'than' => $than, 'others' => self::open($others)]),
+            default => Phrase::of('difference.open-for', [
+                'days' => self::open($windows),
+                'than' => $than,
+                'others' => self::open($others),
+            ]),
         };
     }
 
     private static function shift(int $opens, int $closes): Phrase
     {
-        $parts = array_values(array_filter([
-            $opens === 0 ? null : Phrase::of($opens < 0 ? 'difference.opens-earlier' : 'difference.opens-later', ['days' => abs($opens)]),
-            $closes === 0 ? null : Phrase::of($closes > 0 ? 'difference.closes-later' : 'difference.closes-earlier', ['days' => abs($closes)]),
-        ]));
+        $parts = array_values(
+            array_filter([
+                $opens === 0
+                    ? null
+                    : Phrase::of($opens < 0 ? 'difference.opens-earlier' : 'difference.opens-later', ['days' => abs($opens)]),
+                $closes === 0
+                    ? null
+                    : Phrase::of($closes > 0 ? 'difference.closes-later' : 'difference.closes-earlier', ['days' => abs($closes)]),
+            ]),
+        );
 
         return match (count($parts)) {
             0 => Phrase::of('difference.same'),

@@ -26,7 +26,11 @@ final class YearCourse
     public static function of(DailyRecord $usable, Latitude $latitude, Site $site, int $year): array
     {
         $soil = SoilTemperature::of($usable, $latitude, $site)->dailyMean;
-        $course = ['minimum' => array_fill(0, YearDay::YEAR, null), 'maximum' => array_fill(0, YearDay::YEAR, null), 'soil' => array_fill(0, YearDay::YEAR, null)];
+        $course = [
+            'minimum' => array_fill(0, YearDay::YEAR, null),
+            'maximum' => array_fill(0, YearDay::YEAR, null),
+            'soil' => array_fill(0, YearDay::YEAR, null),
+        ];
         [$month, $day] = $latitude->yearStart()->monthAndDay();
         $end = Day::numberOf($year + 1, $month, $day);
         for ($number = Day::numberOf($year, $month, $day); $number < $end; $number++) {
@@ -39,6 +43,11 @@ final class YearCourse
             }
         }
 
-        return ['year' => $year, 'minimum' => array_values($course['minimum']), 'maximum' => array_values($course['maximum']), 'soil' => array_values($course['soil'])];
+        return [
+            'year' => $year,
+            'minimum' => array_values($course['minimum']),
+            'maximum' => array_values($course['maximum']),
+            'soil' => array_values($course['soil']),
+        ];
     }
 }

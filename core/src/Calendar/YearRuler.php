@@ -52,10 +52,14 @@ final class YearRuler
             'starts' => $place->latitude->yearStart()->iso(),
             'seasons' => $light->count(),
             'short_record' => $light->isShort(),
-            'freeze_chance' => array_map($round(3), DailyChance::of($usable->first, $usable->minimum,
-                static fn (float $v): bool => $v <= 0.0)),
-            'hot_chance' => array_map($round(3), DailyChance::of($usable->first, $usable->maximum,
-                static fn (float $v): bool => $v >= self::HOT)),
+            'freeze_chance' => array_map(
+                $round(3),
+                DailyChance::of($usable->first, $usable->minimum, static fn (float $v): bool => $v <= 0.0),
+            ),
+            'hot_chance' => array_map(
+                $round(3),
+                DailyChance::of($usable->first, $usable->maximum, static fn (float $v): bool => $v >= self::HOT),
+            ),
             'soil' => array_map($round(1), $place->soil->values),
             'day_length' => array_map($round(2), $place->dayLength),
             'freeze_to_come' => $toCome,
@@ -68,21 +72,38 @@ final class YearRuler
     private static function freezes(PlaceEvidence $place, FreezeThreshold $threshold): array
     {
         $statistics = $place->freeze($threshold);
-        $date = static fn (?float $offset, bool $up): ?string => $offset === null ? null
+        $date = static fn (?float $offset, bool $up): ?string => $offset === null
+            ? null
             : $statistics->dayAt((int) ($up ? ceil($offset) : floor($offset)))->iso();
         $last = $first = $free = [];
         foreach (self::YEARS_IN as $years) {
             $risk = FreezeRisk::oneYearIn($years);
             [$low, $high] = $statistics->lastInterval($risk);
-            $last[] = ['risk' => $risk->chance, 'phrase' => $risk->phrase()->toArray(), 'date' => $date($statistics->lastAtRisk($risk), true),
-                'earliest' => $date($low, true), 'latest' => $date($high, true)];
+            $last[] = [
+                'risk' => $risk->chance,
+                'phrase' => $risk->phrase()->toArray(),
+                'date' => $date($statistics->lastAtRisk($risk), true),
+                'earliest' => $date($low, true),
+                'latest' => $date($high, true),
+            ];
             [$low, $high] = $statistics->firstInterval($risk);
-            $first[] = ['risk' => $risk->chance, 'phrase' => $risk->phrase()->toArray(), 'date' => $date($statistics->firstAtRisk($risk), false),
-                'earliest' => $date($low, false), 'latest' => $date($high, false)];
+            $first[] = [
+                'risk' => $risk->chance,
+                'phrase' => $risk->phrase()->toArray(),
+                'date' => $date($statistics->firstAtRisk($risk), false),
+                'earliest' => $date($low, false),
+                'latest' => $date($high, false),
+            ];
             $free[] = $statistics->freezeFreeDays($risk);
         }
 
-        return ['threshold' => $threshold->value, 'celsius' => $threshold->celsius(), 'phrase' => Phrase::of("threshold.{$threshold->value}")->toArray(),
-            'last' => $last, 'first' => $first, 'free_days' => $free];
+        return [
+            'threshold' => $threshold->value,
+            'celsius' => $threshold->celsius(),
+            'phrase' => Phrase::of("threshold.{$threshold->value}")->toArray(),
+            'last' => $last,
+            'first' => $first,
+            'free_days' => $free,
+        ];
     }
 }

@@ -44,11 +44,21 @@ final class ZoneComparison
                 'hot_days' => $zone['climate']['heat'][0]['days_a_year'],
                 'soil_10' => $soil[(string) self::SOIL] ?? null,
                 'hardiness' => $zone['climate']['hardiness']['half_zone'] ?? null,
-                'like' => array_values(array_filter(array_keys($zones),
-                    static fn (string $other): bool => $other !== $slug && self::alike($zone['ruler'], $zones[$other]['ruler']))),
+                'like' => array_values(
+                    array_filter(
+                        array_keys($zones),
+                        static fn (string $other): bool => $other !== $slug && self::alike($zone['ruler'], $zones[$other]['ruler']),
+                    ),
+                ),
             ];
         }
-        usort($rows, static fn (array $a, array $b): int => [$b['free_days'] ?? YearDay::YEAR, $a['zone']] <=> [$a['free_days'] ?? YearDay::YEAR, $b['zone']]);
+        usort(
+            $rows,
+            static fn (array $a, array $b): int => [$b['free_days'] ?? YearDay::YEAR, $a['zone']] <=> [
+                $a['free_days'] ?? YearDay::YEAR,
+                $b['zone'],
+            ],
+        );
 
         return $rows;
     }
@@ -63,7 +73,9 @@ final class ZoneComparison
             return false;
         }
         foreach (['last', 'first'] as $end) {
-            if (! self::overlap($one['freezes'][self::LIGHT_FREEZE][$end][0], $other['freezes'][self::LIGHT_FREEZE][$end][0], $one['starts'])) {
+            if (
+                ! self::overlap($one['freezes'][self::LIGHT_FREEZE][$end][0], $other['freezes'][self::LIGHT_FREEZE][$end][0], $one['starts'])
+            ) {
                 return false;
             }
         }

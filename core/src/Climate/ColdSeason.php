@@ -12,11 +12,7 @@ namespace Anthesis\Climate;
  */
 final readonly class ColdSeason
 {
-    public function __construct(
-        public int $season,
-        public ?int $first,
-        public ?int $last,
-        public float $lowestMinimum,
-    ) {
+    public function __construct(public int $season, public ?int $first, public ?int $last, public float $lowestMinimum)
+    {
     }
 }

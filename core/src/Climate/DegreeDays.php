@@ -27,7 +27,7 @@ final class DegreeDays
         $sums = [];
         foreach (RulerYears::of($record->first, $above, $latitude) as $year) {
             $known = array_filter($year, static fn (?float $v): bool => $v !== null);
-            $sums[] = array_sum($known) * count($year) / count($known);
+            $sums[] = (array_sum($known) * count($year)) / count($known);
         }
 
         return $sums === [] ? null : array_sum($sums) / count($sums);

@@ -34,7 +34,8 @@ final readonly class FreezeRisk
     {
         $years = 1 / $this->chance;
 
-        return abs($years - round($years)) < 0.05 ? Phrase::of('risk.one-in', ['years' => (int) round($years)])
+        return abs($years - round($years)) < 0.05
+            ? Phrase::of('risk.one-in', ['years' => (int) round($years)])
             : Phrase::of('risk.of-hundred', ['years' => (int) round($this->chance * 100)]);
     }
 }

@@ -29,11 +29,8 @@ final readonly class FreezeStatistics
     private array $lasts;
 
     /** @param  list<ColdSeason>  $seasons in order of season */
-    private function __construct(
-        public float $thresholdCelsius,
-        public YearDay $seasonStart,
-        public array $seasons,
-    ) {
+    private function __construct(public float $thresholdCelsius, public YearDay $seasonStart, public array $seasons)
+    {
         $firsts = array_map(static fn (ColdSeason $s): float => (float) ($s->first ?? INF), $seasons);
         $lasts = array_map(static fn (ColdSeason $s): float => (float) ($s->last ?? -INF), $seasons);
         sort($firsts);

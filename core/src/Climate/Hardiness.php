@@ -24,6 +24,6 @@ final readonly class Hardiness
         $mean = array_sum(array_map(static fn (ColdSeason $s): float => $s->lowestMinimum, $seasons)) / count($seasons);
         $step = max(0, min(25, (int) floor(($mean - self::COLDEST) / self::HALF_ZONE)));
 
-        return new self($mean, (intdiv($step, 2) + 1).($step % 2 === 0 ? 'a' : 'b'));
+        return new self($mean, intdiv($step, 2) + 1 .($step % 2 === 0 ? 'a' : 'b'));
     }
 }

@@ -33,9 +33,7 @@ final readonly class Normals
         $day = null;
         foreach ($series as $i => $value) {
             // The sow day simply counts on, except at the year's end and around 29 February.
-            $day = $day === null || $day >= 58 && $day < 61 || $day === YearDay::YEAR
-                ? Day::yearDayOf($first->number + $i)
-                : $day + 1;
+            $day = $day === null || ($day >= 58 && $day < 61) || $day === YearDay::YEAR ? Day::yearDayOf($first->number + $i) : $day + 1;
             if ($value !== null) {
                 $sums[$day - 1] += $value;
                 $counts[$day - 1]++;
@@ -70,12 +68,12 @@ final readonly class Normals
         for ($h = 1; $h <= self::HARMONICS; $h++) {
             $cosine = $sine = 0.0;
             foreach ($means as $i => $mean) {
-                $cosine += $mean * cos(2 * M_PI * $h * $i / $n);
-                $sine += $mean * sin(2 * M_PI * $h * $i / $n);
+                $cosine += $mean * cos((2 * M_PI * $h * $i) / $n);
+                $sine += $mean * sin((2 * M_PI * $h * $i) / $n);
             }
             foreach ($smooth as $i => $value) {
-                $angle = 2 * M_PI * $h * $i / $n;
-                $smooth[$i] = $value + 2 / $n * ($cosine * cos($angle) + $sine * sin($angle));
+                $angle = (2 * M_PI * $h * $i) / $n;
+                $smooth[$i] = $value + (2 / $n) * ($cosine * cos($angle) + $sine * sin($angle));
             }
         }
 

@@ -65,7 +65,7 @@ final class Quantile
             if ($upper === null && $cumulative >= 0.95) {
                 $upper = $rank;
             }
-            $term *= ($n - $rank + 1) / $rank * $p / (1.0 - $p);
+            $term *= ((($n - $rank + 1) / $rank) * $p) / (1.0 - $p);
             $cumulative += $term;
         }
 

@@ -64,22 +64,76 @@ final class Application
             $command = $arguments[0] ?? '';
             $rest = array_slice($arguments, 1);
 
-            return [0, match ($command) {
-                'sun' => $this->sun(Options::parse($rest, ['latitude'])),
-                'freezes' => $this->freezes(Options::parse($rest, ['record', 'latitude', 'years'])),
-                'soil' => $this->soil(Options::parse($rest, ['record', 'latitude', 'site', 'depth'])),
-                'replay' => $this->replay(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light'])),
-                'left' => $this->left(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'day', 'standard'])),
-                'season' => $this->season(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'sown', 'outlook'])),
-                'succession' => $this->succession(Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light', 'from', 'until', 'standard'])),
-                'windows' => $this->windows(Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'standard', 'light', 'risk', 'format'])),
-                default => throw new UsageError(($command === '' ? 'A command is needed' : "There is no command “{$command}”")
-                    .'; there are: '.implode(', ', self::COMMANDS).'.'),
-            }];
+            return [
+                0,
+                match ($command) {
+                    'sun' => $this->sun(Options::parse($rest, ['latitude'])),
+                    'freezes' => $this->freezes(Options::parse($rest, ['record', 'latitude', 'years'])),
+                    'soil' => $this->soil(Options::parse($rest, ['record', 'latitude', 'site', 'depth'])),
+                    'replay' => $this->replay(
+                        Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light']),
+                    ),
+                    'left' => $this->left(
+                        Options::parse($rest, [
+                            'record',
+                            'latitude',
+                            'crop',
+                            'crop-file',
+                            'crops',
+                            'route',
+                            'site',
+                            'years',
+                            'light',
+                            'day',
+                            'standard',
+                        ]),
+                    ),
+                    'season' => $this->season(
+                        Options::parse($rest, [
+                            'record',
+                            'latitude',
+                            'crop',
+                            'crop-file',
+                            'crops',
+                            'route',
+                            'site',
+                            'years',
+                            'light',
+                            'sown',
+                            'outlook',
+                        ]),
+                    ),
+                    'succession' => $this->succession(
+                        Options::parse($rest, [
+                            'record',
+                            'latitude',
+                            'crop',
+                            'crop-file',
+                            'crops',
+                            'route',
+                            'site',
+                            'years',
+                            'light',
+                            'from',
+                            'until',
+                            'standard',
+                        ]),
+                    ),
+                    'windows' => $this->windows(
+                        Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'standard', 'light', 'risk', 'format']),
+                    ),
+                    default => throw new UsageError(
+                        ($command === '' ? 'A command is needed' : "There is no command “{$command}”") .
+                            '; there are: ' .
+                            implode(', ', self::COMMANDS) .
+                            '.',
+                    ),
+                },
+            ];
         } catch (UsageError $error) {
-            return [2, $error->getMessage()."\n"];
-        } catch (RecordTooShort|OutlookRefused $error) {
-            return [2, Words::in('en')->phrase($error->why)."\n"];
+            return [2, $error->getMessage() . "\n"];
+        } catch (RecordTooShort | OutlookRefused $error) {
+            return [2, Words::in('en')->phrase($error->why) . "\n"];
         }
     }
 
@@ -114,11 +168,21 @@ final class Application
         }
         $hardiness = Hardiness::of($seasons);
         if ($hardiness === null) {
-            throw new RecordTooShort($from === null || $to === null ? Phrase::of('error.no-cold-season-at-all') : Phrase::of('error.no-cold-season-of', ['from' => "{$from}", 'to' => "{$to}"]));
+            throw new RecordTooShort(
+                $from === null || $to === null
+                    ? Phrase::of('error.no-cold-season-at-all')
+                    : Phrase::of('error.no-cold-season-of', ['from' => "{$from}", 'to' => "{$to}"]),
+            );
         }
 
-        return $this->json(['latitude' => $latitude->degrees, 'thresholds' => $thresholds, 'hardiness' => [
-            'mean_extreme_minimum' => round($hardiness->meanExtremeMinimum, 4), 'half_zone' => $hardiness->halfZone]]);
+        return $this->json([
+            'latitude' => $latitude->degrees,
+            'thresholds' => $thresholds,
+            'hardiness' => [
+                'mean_extreme_minimum' => round($hardiness->meanExtremeMinimum, 4),
+                'half_zone' => $hardiness->halfZone,
+            ],
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -137,7 +201,10 @@ final class Application
         }
         $out = [
             'threshold' => $statistics->thresholdCelsius,
-            'seasons' => array_map(static fn ($s): array => ['season' => $s->season, 'first' => $s->first, 'last' => $s->last], $statistics->seasons),
+            'seasons' => array_map(
+                static fn($s): array => ['season' => $s->season, 'first' => $s->first, 'last' => $s->last],
+                $statistics->seasons,
+            ),
             'last' => $last,
             'first' => $first,
             'rank_interval' => $ranks,
@@ -163,10 +230,17 @@ final class Application
         }
 
         return $this->json([
-            'site' => ['name' => $site->name, 'depth' => $site->depth, 'diffusivity' => $site->diffusivity, 'rate' => $site->rate,
-                'sun' => $site->sun, 'air' => $site->air, 'protect' => $site->protection],
+            'site' => [
+                'name' => $site->name,
+                'depth' => $site->depth,
+                'diffusivity' => $site->diffusivity,
+                'rate' => $site->rate,
+                'sun' => $site->sun,
+                'air' => $site->air,
+                'protect' => $site->protection,
+            ],
             'daily_mean' => $daily,
-            'normals' => array_map(static fn (float $v): float => round($v, 3), $soil->normals()->values),
+            'normals' => array_map(static fn(float $v): float => round($v, 3), $soil->normals()->values),
         ]);
     }
 
@@ -182,18 +256,21 @@ final class Application
         $expected = $ribbon->expectedHarvest($crop->harvest->days);
         $windows = [];
         foreach (['0.8', '0.5'] as $share) {
-            $open = array_map(static fn (float $r): bool => $r >= (float) $share - Tolerance::SUMS, $ribbon->reliability);
+            $open = array_map(static fn(float $r): bool => $r >= (float) $share - Tolerance::SUMS, $ribbon->reliability);
             $windows[$share] = WindowFinder::runs($open, YearDay::fromNumber(1), ProofStandard::LEAST_DAYS);
         }
-        $numbers = static fn (SowingWindow $w): array => [$w->first->number, $w->last->number];
+        $numbers = static fn(SowingWindow $w): array => [$w->first->number, $w->last->number];
 
         return $this->json([
-            'growth_days_needed' => round((new Maturity($crop))->growthDays($route), 4),
-            'runs' => array_map(static fn (Run $r): array => [$r->sown->iso(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays], $runs->all()),
-            'reliability' => array_map(static fn (float $r): float => round($r, 4), $ribbon->reliability),
-            'windows' => array_map(static fn (array $spans): array => array_map($numbers, $spans), $windows),
-            'expected_harvest' => array_map(static fn (float $e): float => round($e, 4), $expected),
-            'best' => ['0.8' => array_map(static fn (SowingWindow $w): array => $numbers(BestSpan::of($w, $expected)), $windows['0.8'])],
+            'growth_days_needed' => round(new Maturity($crop)->growthDays($route), 4),
+            'runs' => array_map(
+                static fn(Run $r): array => [$r->sown->iso(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays],
+                $runs->all(),
+            ),
+            'reliability' => array_map(static fn(float $r): float => round($r, 4), $ribbon->reliability),
+            'windows' => array_map(static fn(array $spans): array => array_map($numbers, $spans), $windows),
+            'expected_harvest' => array_map(static fn(float $e): float => round($e, 4), $expected),
+            'best' => ['0.8' => array_map(static fn(SowingWindow $w): array => $numbers(BestSpan::of($w, $expected)), $windows['0.8'])],
         ]);
     }
 
@@ -202,7 +279,17 @@ final class Application
         [$crop, $route] = $this->cropAndRoute($options);
         [$from, $to] = $options->years();
 
-        return $this->json(['packet_days' => PacketDays::left($options->replay($options->record()), $crop, $route, $options->day(), $options->standard(), $from, $to)]);
+        return $this->json([
+            'packet_days' => PacketDays::left(
+                $options->replay($options->record()),
+                $crop,
+                $route,
+                $options->day(),
+                $options->standard(),
+                $from,
+                $to,
+            ),
+        ]);
     }
 
     private function season(Options $options): string
@@ -210,10 +297,14 @@ final class Application
         [$crop, $route] = $this->cropAndRoute($options);
         [$from, $to] = $options->years();
         $season = ThisSeason::of($options->record(), $options->outlook(), $options->latitude(), $options->site(), $options->light());
-        $sowing = $season->sowing($crop, $route, $options->date('sown', $season->today->plus(-Splice::BEFORE), $season->today->plus(ThisSeason::AHEAD)));
+        $sowing = $season->sowing(
+            $crop,
+            $route,
+            $options->date('sown', $season->today->plus(-Splice::BEFORE), $season->today->plus(ThisSeason::AHEAD)),
+        );
         $members = [];
         foreach ($sowing->outcomes() as $year => [$outcome, $first]) {
-            if ($from === null || $to === null || $year >= $from && $year <= $to) {
+            if ($from === null || $to === null || ($year >= $from && $year <= $to)) {
                 $members[(string) $year] = [$outcome->value, $first?->iso()];
             }
         }
@@ -230,8 +321,12 @@ final class Application
             $runs = $runs->sownIn($from, $to);
         }
 
-        return $this->json(array_map(static fn (SuccessionSowing $s): array => ['sow' => $s->on->iso(), 'first' => $s->first, 'last' => $s->last],
-            EvenSupply::of(HarvestDays::of($runs), $options->day('from'), $options->days('until'), $options->standard())));
+        return $this->json(
+            array_map(
+                static fn(SuccessionSowing $s): array => ['sow' => $s->on->iso(), 'first' => $s->first, 'last' => $s->last],
+                EvenSupply::of(HarvestDays::of($runs), $options->day('from'), $options->days('until'), $options->standard()),
+            ),
+        );
     }
 
     /** @return array{Crop, Route} */
@@ -250,8 +345,16 @@ final class Application
         $record = $options->record();
         $place = PlaceEvidence::of($record, $options->latitude(), $options->site());
         $schools = Schools::on(new Grounds($place, $options->replay($record), new CountBackSettings($risk, $risk)));
-        $sheets = array_map(static fn (Crop $crop): array => CropSheet::of($crop, $school,
-            $school === FromReplay::KEY ? $schools->replay->at($crop, $standard) : $schools->all[$school]->windows($crop, ProofStandard::Reliable)), $options->crops()->crops);
+        $sheets = array_map(
+            static fn(Crop $crop): array => CropSheet::of(
+                $crop,
+                $school,
+                $school === FromReplay::KEY
+                    ? $schools->replay->at($crop, $standard)
+                    : $schools->all[$school]->windows($crop, ProofStandard::Reliable),
+            ),
+            $options->crops()->crops,
+        );
         if ($format === 'csv') {
             return EditionCsv::write('', $sheets, Words::in('en'));
         }
@@ -270,8 +373,15 @@ final class Application
     {
         $text = '';
         foreach ($rows as $row) {
-            $spans = array_map(static fn (array $w): string => $w['days'] === YearDay::YEAR ? 'all year' : "{$w['first']} to {$w['last']}", $row['windows']);
-            $text .= str_pad($row['name'], 32).str_pad(Words::in('en')->say("act.{$row['act']}"), 14).($spans === [] ? 'no window' : implode(', ', $spans))."\n";
+            $spans = array_map(
+                static fn(array $w): string => $w['days'] === YearDay::YEAR ? 'all year' : "{$w['first']} to {$w['last']}",
+                $row['windows'],
+            );
+            $text .=
+                str_pad($row['name'], 32) .
+                str_pad(Words::in('en')->say("act.{$row['act']}"), 14) .
+                ($spans === [] ? 'no window' : implode(', ', $spans)) .
+                "\n";
         }
 
         return $text;
@@ -284,6 +394,7 @@ final class Application
 
     private function json(mixed $value): string
     {
-        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n";
+        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION) .
+            "\n";
     }
 }

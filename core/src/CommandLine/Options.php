@@ -26,9 +26,7 @@ use InvalidArgumentException;
 final readonly class Options
 {
     /** @param  array<string, string>  $values */
-    private function __construct(private array $values)
-    {
-    }
+    private function __construct(private array $values) {}
 
     /**
      * @param  list<string>  $arguments  `--name value` or `--name=value`
@@ -41,10 +39,10 @@ final readonly class Options
             if (preg_match('/^--([a-z-]+)(?:=(.*))?$/s', $arguments[$i], $found) !== 1) {
                 throw new UsageError("“{$arguments[$i]}” is not an option; options are written --name value.");
             }
-            if (! in_array($found[1], $known, true)) {
-                throw new UsageError("There is no option --{$found[1]} here; there are: --".implode(', --', $known).'.');
+            if (!in_array($found[1], $known, true)) {
+                throw new UsageError("There is no option --{$found[1]} here; there are: --" . implode(', --', $known) . '.');
             }
-            $values[$found[1]] = $found[2] ?? $arguments[++$i] ?? throw new UsageError("The option --{$found[1]} needs a value.");
+            $values[$found[1]] = $found[2] ?? ($arguments[++$i] ?? throw new UsageError("The option --{$found[1]} needs a value."));
         }
 
         return new self($values);
@@ -52,7 +50,7 @@ final readonly class Options
 
     public function get(string $name, ?string $default = null): string
     {
-        return $this->values[$name] ?? $default ?? throw new UsageError("The option --{$name} is needed.");
+        return $this->values[$name] ?? ($default ?? throw new UsageError("The option --{$name} is needed."));
     }
 
     /** @param  list<string>  $choices */
@@ -60,8 +58,9 @@ final readonly class Options
     {
         $value = $this->get($name, $default);
 
-        return in_array($value, $choices, true) ? $value
-            : throw new UsageError("--{$name} is one of ".implode(', ', $choices)."; “{$value}” is not.");
+        return in_array($value, $choices, true)
+            ? $value
+            : throw new UsageError("--{$name} is one of " . implode(', ', $choices) . "; “{$value}” is not.");
     }
 
     public function number(string $name, ?string $default = null): float
@@ -73,23 +72,24 @@ final readonly class Options
 
     public function latitude(): Latitude
     {
-        return $this->checked('latitude', fn (): Latitude => Latitude::of($this->number('latitude')));
+        return $this->checked('latitude', fn(): Latitude => Latitude::of($this->number('latitude')));
     }
 
     public function risk(): FreezeRisk
     {
-        return $this->checked('risk', fn (): FreezeRisk => FreezeRisk::of($this->number('risk', '0.5')));
+        return $this->checked('risk', fn(): FreezeRisk => FreezeRisk::of($this->number('risk', '0.5')));
     }
 
     public function site(): Site
     {
-        $site = $this->checked('site', fn (): Site => Site::named($this->get('site', 'open ground')));
-        if (! isset($this->values['depth'])) {
+        $site = $this->checked('site', fn(): Site => Site::named($this->get('site', 'open ground')));
+        if (!isset($this->values['depth'])) {
             return $site;
         }
         $depth = $this->number('depth');
 
-        return $depth >= 0.0 && $depth <= 3.0 ? $site->atDepth($depth)
+        return $depth >= 0.0 && $depth <= 3.0
+            ? $site->atDepth($depth)
             : throw new UsageError("--depth is a number of metres from 0 to 3; {$depth} is not.");
     }
 
@@ -104,7 +104,9 @@ final readonly class Options
     {
         $share = $this->number('standard', '0.8');
 
-        return $share > 0.0 && $share <= 1.0 ? $share : throw new UsageError("--standard is a share of years above 0 and up to 1; {$share} is not.");
+        return $share > 0.0 && $share <= 1.0
+            ? $share
+            : throw new UsageError("--standard is a share of years above 0 and up to 1; {$share} is not.");
     }
 
     /** @throws UsageError unless it is a day of the year, MM-DD */
@@ -112,7 +114,7 @@ final readonly class Options
     {
         $day = $this->get($name);
 
-        return $this->checked($name, static fn (): YearDay => YearDay::fromIso($day));
+        return $this->checked($name, static fn(): YearDay => YearDay::fromIso($day));
     }
 
     /** @throws UsageError unless it is a count of days within a year */
@@ -120,17 +122,19 @@ final readonly class Options
     {
         $days = $this->get($name);
 
-        return ctype_digit($days) && (int) $days <= YearDay::YEAR ? (int) $days
-            : throw new UsageError("--{$name} is a count of days from 0 to ".YearDay::YEAR."; “{$days}” is not.");
+        return ctype_digit($days) && (int) $days <= YearDay::YEAR
+            ? (int) $days
+            : throw new UsageError("--{$name} is a count of days from 0 to " . YearDay::YEAR . "; “{$days}” is not.");
     }
 
     /** @throws UsageError unless it is a date from one day to another */
     public function date(string $name, Day $from, Day $to): Day
     {
         $text = $this->get($name);
-        $day = $this->checked($name, static fn (): Day => Day::fromIso($text));
+        $day = $this->checked($name, static fn(): Day => Day::fromIso($text));
 
-        return $day->number >= $from->number && $day->number <= $to->number ? $day
+        return $day->number >= $from->number && $day->number <= $to->number
+            ? $day
             : throw new UsageError("--{$name} is a date from {$from->iso()} to {$to->iso()}; {$text} is not.");
     }
 
@@ -146,8 +150,8 @@ final readonly class Options
             throw new UsageError('Say which crop, with either --crop SLUG or --crop-file FILE.json.');
         }
         if (isset($this->values['crop'])) {
-            return $this->crops()->find($this->values['crop'])
-                ?? throw new UsageError("There is no crop “{$this->values['crop']}” in the table; look up its slug in the first column.");
+            return $this->crops()->find($this->values['crop']) ??
+                throw new UsageError("There is no crop “{$this->values['crop']}” in the table; look up its slug in the first column.");
         }
         $path = $this->values['crop-file'];
         $json = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) ? file_get_contents($path) : false);
@@ -157,14 +161,14 @@ final readonly class Options
         try {
             return CropParameters::fromJson($json);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+            throw new UsageError($path . ': ' . $error->getMessage(), 0, $error);
         }
     }
 
     /** @return array{int|null, int|null} first and last season, null: all */
     public function years(): array
     {
-        if (! isset($this->values['years'])) {
+        if (!isset($this->values['years'])) {
             return [null, null];
         }
         if (preg_match('/^(\d{4})-(\d{4})$/', $this->values['years'], $found) !== 1 || $found[1] > $found[2]) {
@@ -179,7 +183,7 @@ final readonly class Options
     {
         $reading = $this->daily('record');
 
-        return (new QualityControl)->check($reading->asRead, $reading->marks)->usable;
+        return new QualityControl()->check($reading->asRead, $reading->marks)->usable;
     }
 
     /** The days expected after the record, as they are told; null: none. */
@@ -196,22 +200,22 @@ final readonly class Options
             throw new UsageError("There is no file “{$path}” to read a record from.");
         }
         try {
-            return (new StationFileReader)->read($stream);
+            return new StationFileReader()->read($stream);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+            throw new UsageError($path . ': ' . $error->getMessage(), 0, $error);
         }
     }
 
     public function crops(): CropTable
     {
-        if (! isset($this->values['crops'])) {
+        if (!isset($this->values['crops'])) {
             return CropCsv::standard();
         }
         $path = $this->values['crops'];
         try {
             return CropCsv::fromFile($path === '-' ? 'php://stdin' : $path);
         } catch (FormatError $error) {
-            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
+            throw new UsageError($path . ': ' . $error->getMessage(), 0, $error);
         }
     }
 
@@ -226,7 +230,7 @@ final readonly class Options
         try {
             return $make();
         } catch (InvalidArgumentException $error) {
-            throw new UsageError("--{$name}: ".$error->getMessage(), 0, $error);
+            throw new UsageError("--{$name}: " . $error->getMessage(), 0, $error);
         }
     }
 }

@@ -66,7 +66,9 @@ final readonly class Crop
     {
         $g = $this->growth;
 
-        return $this->with(growth: new Growth($days, $g->maturityBasis, $g->baseC, $g->optLowC, $g->optHighC, $g->ceilingC, $g->refC, $g->chillDays));
+        return $this->with(
+            growth: new Growth($days, $g->maturityBasis, $g->baseC, $g->optLowC, $g->optHighC, $g->ceilingC, $g->refC, $g->chillDays),
+        );
     }
 
     /** The same crop with some parts replaced, each under its own name. */
@@ -80,7 +82,7 @@ final readonly class Crop
     public function yieldPerMetre(): ?array
     {
         return match (true) {
-            $this->cut !== null => [$this->cut->stemsPerPlant * 100 / $this->spacing->spacingCm, 'stems'],
+            $this->cut !== null => [($this->cut->stemsPerPlant * 100) / $this->spacing->spacingCm, 'stems'],
             $this->spacing->yieldKgPerM !== null => [$this->spacing->yieldKgPerM, 'kg'],
             default => null,
         };
@@ -109,6 +111,18 @@ final readonly class Crop
     /** @return string a fingerprint of all that its dates hang on, SHA-256 in hexadecimal; what else it is called, its seed, height, thirst and stems are none of it */
     public function checksum(): string
     {
-        return hash('sha256', json_encode(array_diff_key(get_object_vars($this), ['alsoCalled' => true, 'seed' => true, 'heightCm' => true, 'thirst' => true, 'cut' => true]), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+        return hash(
+            'sha256',
+            json_encode(
+                array_diff_key(get_object_vars($this), [
+                    'alsoCalled' => true,
+                    'seed' => true,
+                    'heightCm' => true,
+                    'thirst' => true,
+                    'cut' => true,
+                ]),
+                JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+            ),
+        );
     }
 }

@@ -60,29 +60,54 @@ final readonly class CropColumn
     {
         return match ($this->type) {
             self::CAUTIONS => $this->cautions($cell),
-            self::CHOICE => in_array($cell, $this->choices, true) || $cell === '' && $this->optional ? $cell
-                : throw new CropRefused($this->name, Phrase::of('error.cell.choice', ['cell' => $cell, 'choices' => implode(', ', $this->choices)])),
+            self::CHOICE => in_array($cell, $this->choices, true) || ($cell === '' && $this->optional)
+                ? $cell
+                : throw new CropRefused(
+                    $this->name,
+                    Phrase::of('error.cell.choice', ['cell' => $cell, 'choices' => implode(', ', $this->choices)]),
+                ),
             self::NUMBER => $this->number($cell),
             self::COUNT => ($number = $this->number($cell)) === null ? null : (int) $number,
-            default => $cell !== '' ? $cell : ($this->optional ? null : throw new CropRefused($this->name, Phrase::of('error.cell.blank'))),
+            default => $cell !== ''
+                ? $cell
+                : ($this->optional
+                    ? null
+                    : throw new CropRefused($this->name, Phrase::of('error.cell.blank'))),
         };
     }
 
     private function number(string $cell): ?float
     {
         if ($cell === '') {
-            return $this->optional ? null : throw new CropRefused($this->name, Phrase::of('error.cell.number-needed', ['least' => $this->least, 'most' => $this->most]));
+            return $this->optional
+                ? null
+                : throw new CropRefused(
+                    $this->name,
+                    Phrase::of('error.cell.number-needed', ['least' => $this->least, 'most' => $this->most]),
+                );
         }
 
-        return is_numeric($cell) && (float) $cell >= $this->least && (float) $cell <= $this->most ? (float) $cell
-            : throw new CropRefused($this->name, Phrase::of('error.cell.number', ['cell' => $cell, 'least' => $this->least, 'most' => $this->most]));
+        return is_numeric($cell) && (float) $cell >= $this->least && (float) $cell <= $this->most
+            ? (float) $cell
+            : throw new CropRefused(
+                $this->name,
+                Phrase::of('error.cell.number', ['cell' => $cell, 'least' => $this->least, 'most' => $this->most]),
+            );
     }
 
     /** @return list<Caution> */
     private function cautions(string $cell): array
     {
-        return array_map(fn (string $code): Caution => Caution::tryFrom($code) ?? throw new CropRefused($this->name,
-            Phrase::of('error.cell.caution', ['cell' => $code, 'choices' => implode(', ', array_column(Caution::cases(), 'value'))])),
-            array_values(array_filter(explode('|', $cell))));
+        return array_map(
+            fn (string $code): Caution => Caution::tryFrom($code) ??
+                throw new CropRefused(
+                    $this->name,
+                    Phrase::of('error.cell.caution', [
+                        'cell' => $code,
+                        'choices' => implode(', ', array_column(Caution::cases(), 'value')),
+                    ]),
+                ),
+            array_values(array_filter(explode('|', $cell))),
+        );
     }
 }

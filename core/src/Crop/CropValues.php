@@ -21,7 +21,10 @@ final readonly class CropValues
      */
     public function __construct(array $cells)
     {
-        $this->values = array_map(static fn (CropColumn $column): string|float|int|array|null => $column->value($cells[$column->name]), CropSchema::columns());
+        $this->values = array_map(
+            static fn (CropColumn $column): string|float|int|array|null => $column->value($cells[$column->name]),
+            CropSchema::columns(),
+        );
     }
 
     public function text(string $column): string

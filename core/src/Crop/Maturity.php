@@ -27,10 +27,13 @@ final readonly class Maturity
     public function __construct(private Crop $crop)
     {
         $this->emergenceDays = self::emergence($crop, $crop->growth->refC + self::SOIL_ABOVE_AIR);
-        $this->raisedDays = $crop->underCover->weeks === null ? 0.0 : max(
-            0.0,
-            7 * $crop->underCover->weeks->usual - self::emergence($crop, $crop->underCover->soilC) - $crop->underCover->checkDays,
-        );
+        $this->raisedDays =
+            $crop->underCover->weeks === null
+                ? 0.0
+                : max(
+                    0.0,
+                    7 * $crop->underCover->weeks->usual - self::emergence($crop, $crop->underCover->soilC) - $crop->underCover->checkDays,
+                );
     }
 
     /** @return float growth-days from emergence, or from setting out, to maturity; at least 1 */
@@ -73,24 +76,30 @@ final readonly class Maturity
         $growth = $this->crop->growth;
         $direct = $route === Route::Direct;
 
-        return Phrase::of('maturity.'.match (true) {
-            $direct && $growth->maturityBasis === MaturityBasis::Sowing,
-            ! $direct && $growth->maturityBasis === MaturityBasis::Transplant => 'packet',
-            $direct && $growth->maturityBasis === MaturityBasis::Emergence => 'and-emergence',
-            $direct => 'and-under-cover',
-            $growth->maturityBasis === MaturityBasis::Sowing => 'less-under-cover-from-sowing',
-            default => 'less-under-cover',
-        }, [
-            'days' => (int) round($growth->maturityDays),
-            'basis' => $growth->maturityBasis->value,
-            'emergence' => (int) round($this->emergenceDays),
-            'raised' => (int) round($this->raisedDays),
-        ]);
+        return Phrase::of(
+            'maturity.'.
+                match (true) {
+                    $direct && $growth->maturityBasis === MaturityBasis::Sowing,
+                    ! $direct && $growth->maturityBasis === MaturityBasis::Transplant => 'packet',
+                    $direct && $growth->maturityBasis === MaturityBasis::Emergence => 'and-emergence',
+                    $direct => 'and-under-cover',
+                    $growth->maturityBasis === MaturityBasis::Sowing => 'less-under-cover-from-sowing',
+                    default => 'less-under-cover',
+                },
+            [
+                'days' => (int) round($growth->maturityDays),
+                'basis' => $growth->maturityBasis->value,
+                'emergence' => (int) round($this->emergenceDays),
+                'raised' => (int) round($this->raisedDays),
+            ],
+        );
     }
 
     private static function emergence(Crop $crop, float $soil): float
     {
-        return $crop->emergence->daysAt($soil)
-            ?? throw new LogicException("{$crop->name} does not emerge at {$soil} °C; its emergence table says otherwise than its temperatures.");
+        return $crop->emergence->daysAt($soil) ??
+            throw new LogicException(
+                "{$crop->name} does not emerge at {$soil} °C; its emergence table says otherwise than its temperatures.",
+            );
     }
 }

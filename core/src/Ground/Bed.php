@@ -30,7 +30,11 @@ final readonly class Bed
     /** The same bed if a stay were not on it. */
     public function without(string $key): self
     {
-        return new self($this->key, $this->length, array_values(array_filter($this->stays, static fn (Occupancy $s): bool => $s->key !== $key)));
+        return new self(
+            $this->key,
+            $this->length,
+            array_values(array_filter($this->stays, static fn (Occupancy $s): bool => $s->key !== $key)),
+        );
     }
 
     /** @return float metres that are free on every day from one to another */
@@ -50,19 +54,41 @@ final readonly class Bed
     public function doubleBooked(): array
     {
         $spans = [];
-        $edges = array_values(array_unique(array_merge(array_map(static fn (Occupancy $s): int => $s->from->number, $this->stays), array_map(static fn (Occupancy $s): int => $s->to->number + 1, $this->stays))));
+        $edges = array_values(
+            array_unique(
+                array_merge(
+                    array_map(static fn (Occupancy $s): int => $s->from->number, $this->stays),
+                    array_map(static fn (Occupancy $s): int => $s->to->number + 1, $this->stays),
+                ),
+            ),
+        );
         sort($edges);
         foreach ($edges as $i => $day) {
             $taken = $this->taken($day);
             if ($taken <= $this->length + self::ROUNDING || ! isset($edges[$i + 1])) {
                 continue;
             }
-            $keys = array_values(array_map(static fn (Occupancy $s): string => $s->key, array_filter($this->stays, static fn (Occupancy $s): bool => $s->from->number <= $day && $day <= $s->to->number)));
+            $keys = array_values(
+                array_map(
+                    static fn (Occupancy $s): string => $s->key,
+                    array_filter($this->stays, static fn (Occupancy $s): bool => $s->from->number <= $day && $day <= $s->to->number),
+                ),
+            );
             $last = count($spans) - 1;
             if ($last >= 0 && $spans[$last]['to']->number === $day - 1) {
-                $spans[$last] = ['from' => $spans[$last]['from'], 'to' => Day::fromNumber($edges[$i + 1] - 1), 'metres' => max($spans[$last]['metres'], $taken), 'keys' => array_values(array_unique([...$spans[$last]['keys'], ...$keys]))];
+                $spans[$last] = [
+                    'from' => $spans[$last]['from'],
+                    'to' => Day::fromNumber($edges[$i + 1] - 1),
+                    'metres' => max($spans[$last]['metres'], $taken),
+                    'keys' => array_values(array_unique([...$spans[$last]['keys'], ...$keys])),
+                ];
             } else {
-                $spans[] = ['from' => Day::fromNumber($day), 'to' => Day::fromNumber($edges[$i + 1] - 1), 'metres' => $taken, 'keys' => $keys];
+                $spans[] = [
+                    'from' => Day::fromNumber($day),
+                    'to' => Day::fromNumber($edges[$i + 1] - 1),
+                    'metres' => $taken,
+                    'keys' => $keys,
+                ];
             }
         }
 
@@ -76,7 +102,9 @@ final readonly class Bed
         usort($stays, static fn (Occupancy $a, Occupancy $b): int => $a->from->number <=> $b->from->number);
         $gaps = [];
         $free = $from->number;
-        foreach ([...array_map(static fn (Occupancy $s): array => [$s->from->number, $s->to->number], $stays), [$to->number + 1, $to->number + 1]] as [$begins, $ends]) {
+        foreach (
+            [...array_map(static fn (Occupancy $s): array => [$s->from->number, $s->to->number], $stays), [$to->number + 1, $to->number + 1]] as [$begins, $ends]
+        ) {
             if ($begins - $free >= self::SHORTEST_GAP) {
                 $gaps[] = ['from' => Day::fromNumber($free), 'to' => Day::fromNumber($begins - 1)];
             }

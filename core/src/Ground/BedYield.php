@@ -40,7 +40,7 @@ final readonly class BedYield
             }
             $days = $late + $harvest + 1;
             $share = $candidate->days->shares[$i];
-            $amount = $share * $perSquareMetre * self::WEEK / $days;
+            $amount = ($share * $perSquareMetre * self::WEEK) / $days;
             if ($best === null || $amount > $best->amount) {
                 $best = new self(YearDay::fromNumber($i + 1), $days, $share, $amount);
             }

@@ -23,8 +23,17 @@ final readonly class Fit
      * @param  Occupancy|null  $breaks  the stay of its family whose rest it would break; null: none
      * @param  bool  $feeds  it gives nitrogen after a crop that took much
      */
-    private function __construct(public Candidate $candidate, public Day $on, public Day $first, public Day $to, public float $share, public float $worth, public ?string $unit, public ?Occupancy $breaks, public bool $feeds)
-    {
+    private function __construct(
+        public Candidate $candidate,
+        public Day $on,
+        public Day $first,
+        public Day $to,
+        public float $share,
+        public float $worth,
+        public ?string $unit,
+        public ?Occupancy $breaks,
+        public bool $feeds,
+    ) {
     }
 
     /**
@@ -42,11 +51,22 @@ final readonly class Fit
                 $fits[] = $fit;
             }
         }
-        if (array_filter($fits, static fn (self $f): bool => $f->breaks === null) === [] && $to->number - $from->number + 1 >= self::COVER_DAYS) {
+        if (
+            array_filter($fits, static fn (self $f): bool => $f->breaks === null) === [] &&
+            $to->number - $from->number + 1 >= self::COVER_DAYS
+        ) {
             array_push($fits, ...$covers);
         }
         // Stems and kilograms are not held against each other: what is eaten comes first, then flowers among themselves.
-        $rank = static fn (self $f): array => [$f->breaks !== null, ! $f->feeds, array_search($f->unit, ['kg', 'stems', null], true), -$f->worth, $f->candidate->crop->name, $f->candidate->variety ?? '', $f->candidate->route->value];
+        $rank = static fn (self $f): array => [
+            $f->breaks !== null,
+            ! $f->feeds,
+            array_search($f->unit, ['kg', 'stems', null], true),
+            -$f->worth,
+            $f->candidate->crop->name,
+            $f->candidate->variety ?? '',
+            $f->candidate->route->value,
+        ];
         usort($fits, static fn (self $a, self $b): int => $rank($a) <=> $rank($b));
 
         return $fits;
@@ -67,9 +87,19 @@ final readonly class Fit
             $ends = $to->isBefore($until) ? $to : $until;
             $share = $days->share($on);
             [$yield, $unit] = $candidate->crop->yieldPerMetre() ?? [0.0, null];
-            $worth = $share * $yield / ($ends->number - $on->number + 1);
+            $worth = ($share * $yield) / ($ends->number - $on->number + 1);
 
-            return new self($candidate, $on, $first, $ends, $share, $worth, $unit, Rotation::broken($bed, $candidate->crop, $on, $ends), Rotation::feedsAfterHunger($bed, $candidate->crop, $on));
+            return new self(
+                $candidate,
+                $on,
+                $first,
+                $ends,
+                $share,
+                $worth,
+                $unit,
+                Rotation::broken($bed, $candidate->crop, $on, $ends),
+                Rotation::feedsAfterHunger($bed, $candidate->crop, $on),
+            );
         }
 
         return null;

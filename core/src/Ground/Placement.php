@@ -20,8 +20,14 @@ final readonly class Placement
      * @param  Bed|null  $bed  null: on none
      * @param  string  $reason  why there, or why not
      */
-    private function __construct(public Wish $wish, public ?Bed $bed, public ?Candidate $candidate, public ?Day $on, public ?Day $to, public string $reason)
-    {
+    private function __construct(
+        public Wish $wish,
+        public ?Bed $bed,
+        public ?Candidate $candidate,
+        public ?Day $on,
+        public ?Day $to,
+        public string $reason,
+    ) {
     }
 
     public static function on(Wish $wish, Bed $bed, Candidate $candidate, Day $on, Day $to, string $reason): self

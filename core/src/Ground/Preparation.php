@@ -82,13 +82,20 @@ final class Preparation
      */
     public static function of(Crop $crop, Route $route, Day $on, ?Day $up, Day $firstHarvest, array $soil, array $maximum): array
     {
-        $tasks = [new Task('compost', $on->plus(-self::COMPOST * self::WEEK)), new Task('compost-turned', $on->plus(-self::TURNED_COMPOST * self::WEEK)), new Task('amend', $on->plus(-self::AMENDED)),
-            new Task('no-raw-manure', $firstHarvest->plus(-self::MANURE), $firstHarvest)];
+        $tasks = [
+            new Task('compost', $on->plus(-self::COMPOST * self::WEEK)),
+            new Task('compost-turned', $on->plus(-self::TURNED_COMPOST * self::WEEK)),
+            new Task('amend', $on->plus(-self::AMENDED)),
+            new Task('no-raw-manure', $firstHarvest->plus(-self::MANURE), $firstHarvest),
+        ];
         $asked = $crop->soilMinimum($route);
         if ($asked !== null && $asked - $soil[$on->yearDay()->number - 1] >= self::LACKS) {
             $tasks[] = new Task('warm', $on->plus(-self::WARMED), $on->plus(-1));
         }
-        $hot = array_filter(range(0, self::TENDER - 1), static fn (int $i): bool => $maximum[$on->plus($i)->yearDay()->number - 1] >= $crop->heat->maximumC);
+        $hot = array_filter(
+            range(0, self::TENDER - 1),
+            static fn (int $i): bool => $maximum[$on->plus($i)->yearDay()->number - 1] >= $crop->heat->maximumC,
+        );
         if ($hot !== []) {
             $tasks[] = new Task('shade', $on->plus(min($hot)), $on->plus(self::TENDER - 1));
         }

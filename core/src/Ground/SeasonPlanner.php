@@ -34,13 +34,22 @@ final class SeasonPlanner
         foreach ($wishes as $wish) {
             [$days[$wish->key], $stays[$wish->key]] = self::choice($wish, $from, $to);
         }
-        usort($wishes, static fn (Wish $a, Wish $b): int => [$days[$a->key], -$stays[$a->key], $a->key] <=> [$days[$b->key], -$stays[$b->key], $b->key]);
+        usort(
+            $wishes,
+            static fn (Wish $a, Wish $b): int => [$days[$a->key], -$stays[$a->key], $a->key] <=> [$days[$b->key], -$stays[$b->key], $b->key],
+        );
         $placements = [];
         foreach ($wishes as $wish) {
             [$placement, $at] = self::place($beds, $wish, $from, $to);
             $placements[] = $placement;
             if ($at !== null && $placement->candidate !== null && $placement->on !== null && $placement->to !== null) {
-                $beds = array_values(array_replace($beds, [$at => $beds[$at]->with(new Occupancy($wish->key, $placement->candidate->crop, $placement->on, $placement->to, $wish->metres))]));
+                $beds = array_values(
+                    array_replace($beds, [
+                        $at => $beds[$at]->with(
+                            new Occupancy($wish->key, $placement->candidate->crop, $placement->on, $placement->to, $wish->metres),
+                        ),
+                    ]),
+                );
             }
         }
 
@@ -93,11 +102,15 @@ final class SeasonPlanner
                     $feeds = Rotation::feedsAfterHunger($bed, $candidate->crop, $on);
                     $rank = [! $feeds, $before === null ? PHP_INT_MAX : $on->number - $before->to->number, $i];
                     if ($best === null || $rank < $best[0]) {
-                        $best = [$rank, $i, match (true) {
-                            $feeds => self::FEEDS,
-                            $before !== null => self::FOLLOWS,
-                            default => self::FREE,
-                        }];
+                        $best = [
+                            $rank,
+                            $i,
+                            match (true) {
+                                $feeds => self::FEEDS,
+                                $before !== null => self::FOLLOWS,
+                                default => self::FREE,
+                            },
+                        ];
                     }
                 }
                 if ($best !== null) {

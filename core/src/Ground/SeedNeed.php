@@ -25,7 +25,7 @@ final readonly class SeedNeed
     /** @param  float  $metres  of a row */
     public static function ofRows(Crop $crop, float $metres, int $rows): self
     {
-        return self::of($crop, $metres / ($crop->spacing->spacingCm / self::CM) * $rows);
+        return self::of($crop, ($metres / ($crop->spacing->spacingCm / self::CM)) * $rows);
     }
 
     /**
@@ -36,13 +36,13 @@ final readonly class SeedNeed
     {
         $each = $crop->spacing->perSquareFoot;
 
-        return $each === null ? null : self::of($crop, $area * $each / self::SQUARE);
+        return $each === null ? null : self::of($crop, ($area * $each) / self::SQUARE);
     }
 
     private static function of(Crop $crop, float $plants): self
     {
         $seed = $crop->seed;
-        $seeds = $seed?->germination === null ? null : $plants * $seed->perStation / $seed->germination;
+        $seeds = $seed?->germination === null ? null : ($plants * $seed->perStation) / $seed->germination;
 
         return new self($plants, $seeds, $seeds === null || $seed->perGram === null ? null : $seeds / $seed->perGram);
     }

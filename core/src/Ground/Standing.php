@@ -33,7 +33,11 @@ final readonly class Standing
         $harvest = $usual === null ? 0 : $crop->harvest->days;
         $to = $ended ?? ($likely === null ? $usual?->until($in) ?? $in->plus($harvest) : $likely[1]->plus($harvest));
 
-        return new self($kind, $kind === StandingKind::Lost ? null : $picked ?? $likely[0] ?? $usual?->firstHarvest($in), self::notBefore($to, $in));
+        return new self(
+            $kind,
+            $kind === StandingKind::Lost ? null : $picked ?? ($likely[0] ?? $usual?->firstHarvest($in)),
+            self::notBefore($to, $in),
+        );
     }
 
     /**

@@ -38,8 +38,15 @@ final readonly class Cue
      * @param  float|null  $strength  spread of the soil on the sightings' median calendar date over that on the days themselves: above 1 the
      *                                plant tells more than the calendar; null where the soil was the same on every sighting
      */
-    private function __construct(public array $sightings, public float $sum, public float $sumDeviation, public float $soil, public float $soilDeviation, public ?float $strength, private YearDay $yearStart)
-    {
+    private function __construct(
+        public array $sightings,
+        public float $sum,
+        public float $sumDeviation,
+        public float $soil,
+        public float $soilDeviation,
+        public ?float $strength,
+        private YearDay $yearStart,
+    ) {
     }
 
     /**
@@ -67,7 +74,15 @@ final readonly class Cue
         [$middle, $deviation] = self::middle(array_column($seen, 'soil'));
         $byCalendar = self::onMedianDate($soil, $record->first, array_column($seen, 'day'), $start);
 
-        return new self($seen, $sum, $sumDeviation, $middle, $deviation, $deviation > 0.0 && $byCalendar !== null ? $byCalendar / $deviation : null, $start);
+        return new self(
+            $seen,
+            $sum,
+            $sumDeviation,
+            $middle,
+            $deviation,
+            $deviation > 0.0 && $byCalendar !== null ? $byCalendar / $deviation : null,
+            $start,
+        );
     }
 
     /** Whether there are years enough to lean on it. */
@@ -106,7 +121,9 @@ final readonly class Cue
             $reached[] = $found;
         }
         sort($reached);
-        $at = static fn (float $p): ?Day => ($day = Quantile::of($reached, $p)) === null ? null : $today->plus((int) ceil($day) - $today->number);
+        $at = static fn (float $p): ?Day => ($day = Quantile::of($reached, $p)) === null
+            ? null
+            : $today->plus((int) ceil($day) - $today->number);
 
         return [$at(0.1), $at(0.5), $at(0.9)];
     }
@@ -116,7 +133,11 @@ final readonly class Cue
     {
         $bridged = $record->bridged();
 
-        return array_map(static fn (?float $low, ?float $high): ?float => $low === null || $high === null ? null : ($low + $high) / 2, $bridged->minimum, $bridged->maximum);
+        return array_map(
+            static fn (?float $low, ?float $high): ?float => $low === null || $high === null ? null : ($low + $high) / 2,
+            $bridged->minimum,
+            $bridged->maximum,
+        );
     }
 
     /** The last start of the year on or before a day; leap days count as days. */

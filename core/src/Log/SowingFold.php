@@ -12,7 +12,15 @@ final class SowingFold
 {
     /** What comes before what. */
     private const ORDER = [
-        ['sown', 'set-out'], ['sown', 'up'], ['sown', 'first-picked'], ['sown', 'lost'], ['set-out', 'first-picked'], ['set-out', 'lost'], ['up', 'thinned'], ['up', 'first-picked'], ['first-picked', 'last-picked'],
+        ['sown', 'set-out'],
+        ['sown', 'up'],
+        ['sown', 'first-picked'],
+        ['sown', 'lost'],
+        ['set-out', 'first-picked'],
+        ['set-out', 'lost'],
+        ['up', 'thinned'],
+        ['up', 'first-picked'],
+        ['first-picked', 'last-picked'],
     ];
 
     /** Acts that date a sowing. */
@@ -81,7 +89,14 @@ final class SowingFold
     {
         foreach (self::ORDER as [$first, $then]) {
             if (isset($days[$first], $days[$then]) && $days[$then] < $days[$first]) {
-                throw new OutOfOrder(Phrase::of('error.log-order', ['then' => Phrase::of("logged.{$then}"), 'on' => self::date($days[$then]), 'first' => Phrase::of("logged.{$first}"), 'before' => self::date($days[$first])]));
+                throw new OutOfOrder(
+                    Phrase::of('error.log-order', [
+                        'then' => Phrase::of("logged.{$then}"),
+                        'on' => self::date($days[$then]),
+                        'first' => Phrase::of("logged.{$first}"),
+                        'before' => self::date($days[$first]),
+                    ]),
+                );
             }
         }
     }

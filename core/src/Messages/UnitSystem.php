@@ -62,12 +62,17 @@ enum UnitSystem: string
             return $text;
         }
 
-        return (string) preg_replace_callback('/([−-]?\d+(?:[.,]\d+)?)(?:( \w{1,2} | ?[–-] ?)([−-]?\d+(?:[.,]\d+)?))?\s?(°C|cm\b)/u', static function (array $found): string {
-            $said = static fn (string $number): string => $found[4] === 'cm' ? self::inches(self::number($number) / self::INCH_CM)
-                : str_replace('-', '−', (string) (int) self::rounded(32 + 1.8 * self::number($number)));
+        return (string) preg_replace_callback(
+            '/([−-]?\d+(?:[.,]\d+)?)(?:( \w{1,2} | ?[–-] ?)([−-]?\d+(?:[.,]\d+)?))?\s?(°C|cm\b)/u',
+            static function (array $found): string {
+                $said = static fn (string $number): string => $found[4] === 'cm'
+                    ? self::inches(self::number($number) / self::INCH_CM)
+                    : str_replace('-', '−', (string) (int) self::rounded(32 + 1.8 * self::number($number)));
 
-            return $said($found[1]).($found[3] === '' ? '' : $found[2].$said($found[3])).($found[4] === 'cm' ? ' in' : ' °F');
-        }, $text);
+                return $said($found[1]).($found[3] === '' ? '' : $found[2].$said($found[3])).($found[4] === 'cm' ? ' in' : ' °F');
+            },
+            $text,
+        );
     }
 
     /**

@@ -30,7 +30,22 @@ final class Words
     /** Languages read from the right. */
     private const FROM_THE_RIGHT = ['ar', 'fa', 'he', 'ur', 'mirrored'];
 
-    private const ACCENTED = ['a' => 'á', 'c' => 'ç', 'e' => 'é', 'i' => 'î', 'n' => 'ñ', 'o' => 'ö', 'u' => 'ü', 'y' => 'ý', 'A' => 'Å', 'E' => 'É', 'I' => 'Î', 'O' => 'Ø', 'S' => 'Š', 'U' => 'Û'];
+    private const ACCENTED = [
+        'a' => 'á',
+        'c' => 'ç',
+        'e' => 'é',
+        'i' => 'î',
+        'n' => 'ñ',
+        'o' => 'ö',
+        'u' => 'ü',
+        'y' => 'ý',
+        'A' => 'Å',
+        'E' => 'É',
+        'I' => 'Î',
+        'O' => 'Ø',
+        'S' => 'Š',
+        'U' => 'Û',
+    ];
 
     /** @var array<string, self> */
     private static array $languages = [];
@@ -39,8 +54,12 @@ final class Words
      * @param  array<string, string>  $messages  by key
      * @param  array<string, string>  $own  translations of what people wrote, by their text
      */
-    private function __construct(public readonly string $language, public readonly array $messages, private readonly UnitSystem $units = UnitSystem::Metric, private readonly array $own = [])
-    {
+    private function __construct(
+        public readonly string $language,
+        public readonly array $messages,
+        private readonly UnitSystem $units = UnitSystem::Metric,
+        private readonly array $own = [],
+    ) {
     }
 
     /**
@@ -50,7 +69,10 @@ final class Words
      */
     public static function in(string $language, UnitSystem $units = UnitSystem::Metric, array $own = []): self
     {
-        $words = self::$languages[$language] ??= new self(in_array($language, self::PSEUDO, true) ? self::SOURCE : $language, self::read($language));
+        $words = self::$languages[$language] ??= new self(
+            in_array($language, self::PSEUDO, true) ? self::SOURCE : $language,
+            self::read($language),
+        );
 
         return $units === UnitSystem::Metric && $own === [] ? $words : new self($words->language, $words->messages, $units, $own);
     }
@@ -99,7 +121,11 @@ final class Words
         $values = array_map($this->value(...), $this->units->with($values));
 
         // A minus sign is one, not a hyphen.
-        return (string) preg_replace('/(?<![\w.-])-(?=\d)/u', '−', MessageFormatter::formatMessage($this->language, $message, $values) ?: $key);
+        return (string) preg_replace(
+            '/(?<![\w.-])-(?=\d)/u',
+            '−',
+            MessageFormatter::formatMessage($this->language, $message, $values) ?: $key,
+        );
     }
 
     private function value(mixed $value): mixed
@@ -127,7 +153,8 @@ final class Words
         if (in_array($language, self::PSEUDO, true)) {
             return array_map(self::pseudo(...), self::read(self::SOURCE));
         }
-        $files = glob(self::folder()."/{$language}/*.json") ?: throw new InvalidArgumentException("There are no words in lang/{$language}.");
+        $files =
+            glob(self::folder()."/{$language}/*.json") ?: throw new InvalidArgumentException("There are no words in lang/{$language}.");
         $messages = [];
         foreach ($files as $file) {
             /** @var array<string, string> $own */

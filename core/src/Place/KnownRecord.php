@@ -17,8 +17,12 @@ final class KnownRecord
      * @param  string  $checksum  DailyRecord::checksum() of what is read
      * @param  Closure(): DailyRecord  $read
      */
-    public function __construct(public readonly string $checksum, public readonly Day $first, public readonly Day $last, private readonly Closure $read)
-    {
+    public function __construct(
+        public readonly string $checksum,
+        public readonly Day $first,
+        public readonly Day $last,
+        private readonly Closure $read,
+    ) {
     }
 
     public static function of(DailyRecord $record): self

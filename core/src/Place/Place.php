@@ -41,7 +41,7 @@ final class Place
         public readonly array $sites,
         public readonly CropBook $book,
         private readonly ?Season $season = null,
-        private readonly Made $made = new Made,
+        private readonly Made $made = new Made(),
     ) {
     }
 
@@ -98,13 +98,31 @@ final class Place
 
     public function inSeason(Day $today, ?DailyRecord $outlook): self
     {
-        return new self($this->years, $this->whole, $this->latitude, $this->light, $this->sites, $this->book, new Season($today, $outlook), $this->made);
+        return new self(
+            $this->years,
+            $this->whole,
+            $this->latitude,
+            $this->light,
+            $this->sites,
+            $this->book,
+            new Season($today, $outlook),
+            $this->made,
+        );
     }
 
     /** @return self whose windows are computed from other days */
     public function overYears(DailyRecord $years): self
     {
-        return new self(KnownRecord::of($years), $this->whole, $this->latitude, $this->light, $this->sites, $this->book, $this->season, $this->made);
+        return new self(
+            KnownRecord::of($years),
+            $this->whole,
+            $this->latitude,
+            $this->light,
+            $this->sites,
+            $this->book,
+            $this->season,
+            $this->made,
+        );
     }
 
     /** @return string of all of it, SHA-256 in hexadecimal: places with the same are the same to every computation */
@@ -132,14 +150,22 @@ final class Place
     /** @return string of all but the other sites and the book */
     private function grounds(): string
     {
-        return $this->grounds ??= self::hashed([$this->years->checksum, $this->whole->checksum, $this->latitude->degrees, $this->light->value, $this->site(),
-            $this->season?->today->iso(), $this->season?->outlook?->checksum()]);
+        return $this->grounds ??= self::hashed([
+            $this->years->checksum,
+            $this->whole->checksum,
+            $this->latitude->degrees,
+            $this->light->value,
+            $this->site(),
+            $this->season?->today->iso(),
+            $this->season?->outlook?->checksum(),
+        ]);
     }
 
     /** @throws LogicException where no season is looked at */
     private function season(): Season
     {
-        return $this->season ?? throw new LogicException('No season of this place is looked at: a computation that needs one must not narrow it away.');
+        return $this->season ??
+            throw new LogicException('No season of this place is looked at: a computation that needs one must not narrow it away.');
     }
 
     /** @param  list<mixed>  $parts */

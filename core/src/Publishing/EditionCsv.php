@@ -16,8 +16,23 @@ use Anthesis\Tables\CsvText;
  */
 final class EditionCsv
 {
-    private const HEADING = ['zone', 'crop', 'name', 'route', 'act', 'first', 'last', 'days', 'start_under_cover_first',
-        'start_under_cover_last', 'harvest_first', 'harvest_last', 'school', 'fair_chance_of_ten', 'edition'];
+    private const HEADING = [
+        'zone',
+        'crop',
+        'name',
+        'route',
+        'act',
+        'first',
+        'last',
+        'days',
+        'start_under_cover_first',
+        'start_under_cover_last',
+        'harvest_first',
+        'harvest_last',
+        'school',
+        'fair_chance_of_ten',
+        'edition',
+    ];
 
     /**
      * @param  list<Sheet>  $sheets
@@ -31,9 +46,23 @@ final class EditionCsv
                 foreach (WeekList::dates($route) as $i => $window) {
                     $cover = $route['under_cover'][$i] ?? null;
                     $harvest = $route['harvests'][$i] ?? null;
-                    $rows[] = [$zone, $sheet['slug'], $words->own($sheet['name']), $route['route'], $words->say("act.{$route['act']}"), $window['first'],
-                        $window['last'], $window['days'], $cover['first'] ?? '', $cover['last'] ?? '', $harvest['first'] ?? '',
-                        $harvest['last'] ?? '', $sheet['school'], $window['of_ten'] ?? '', $edition ?? ''];
+                    $rows[] = [
+                        $zone,
+                        $sheet['slug'],
+                        $words->own($sheet['name']),
+                        $route['route'],
+                        $words->say("act.{$route['act']}"),
+                        $window['first'],
+                        $window['last'],
+                        $window['days'],
+                        $cover['first'] ?? '',
+                        $cover['last'] ?? '',
+                        $harvest['first'] ?? '',
+                        $harvest['last'] ?? '',
+                        $sheet['school'],
+                        $window['of_ten'] ?? '',
+                        $edition ?? '',
+                    ];
                 }
             }
         }

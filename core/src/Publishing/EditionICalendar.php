@@ -31,7 +31,7 @@ final class EditionICalendar
     private const HARVEST = 'harvest';
 
     /** @param  string  $address  of the calendar's page, from which each event leads to its crop */
-    public static function write(EditionDocument $edition, Words $words, string $address, FeedChoice $choice = new FeedChoice): string
+    public static function write(EditionDocument $edition, Words $words, string $address, FeedChoice $choice = new FeedChoice()): string
     {
         $content = $edition->content;
         $zone = $content['zone'];
@@ -44,8 +44,13 @@ final class EditionICalendar
             'CALSCALE:GREGORIAN',
             'METHOD:PUBLISH',
             ICalendarText::property('X-WR-CALNAME', $words->say('feed.name', ['zone' => $zone['name']])),
-            ICalendarText::property('X-WR-CALDESC', $words->say('feed.edition', ['number' => $content['edition']['number'],
-                'date' => Phrase::of('date', ['day' => Phrase::day($published->yearDay()), 'year' => (string) $published->year()])])." {$guidance}"),
+            ICalendarText::property(
+                'X-WR-CALDESC',
+                $words->say('feed.edition', [
+                    'number' => $content['edition']['number'],
+                    'date' => Phrase::of('date', ['day' => Phrase::day($published->yearDay()), 'year' => (string) $published->year()]),
+                ])." {$guidance}",
+            ),
         ];
         if ($edition->notice !== null) {
             // Whoever subscribed sees the dates go, and why.
@@ -53,7 +58,8 @@ final class EditionICalendar
         }
         foreach ($edition->notice === null ? self::events($edition, $words, $choice) : [] as $event) {
             $first = self::nextOccurrence($event['first'], $published, $content['ruler']['starts']);
-            array_push($lines,
+            array_push(
+                $lines,
                 'BEGIN:VEVENT',
                 "UID:{$zone['slug']}-{$event['uid']}@anthesis",
                 'DTSTAMP:'.ICalendarText::date($published).'T000000Z',
@@ -66,7 +72,8 @@ final class EditionICalendar
                 ICalendarText::property('DESCRIPTION', implode("\n", [...$event['said'], ...$event['cautions'], $guidance])),
                 ICalendarText::property('LOCATION', $zone['name']),
                 "URL:{$address}/crops/{$event['crop']}",
-                'END:VEVENT');
+                'END:VEVENT',
+            );
         }
         $lines[] = 'END:VCALENDAR';
 
@@ -90,7 +97,10 @@ final class EditionICalendar
             'DTEND;VALUE=DATE:'.ICalendarText::date($on->plus(1)),
             'TRANSP:TRANSPARENT',
             ICalendarText::property('SUMMARY', $words->say('feed.withdrawn')),
-            ICalendarText::property('DESCRIPTION', $words->say('feed.withdrawn-why', ['number' => $number, 'reason' => $words->own($notice['reason'])])),
+            ICalendarText::property(
+                'DESCRIPTION',
+                $words->say('feed.withdrawn-why', ['number' => $number, 'reason' => $words->own($notice['reason'])]),
+            ),
             "URL:{$address}",
             'END:VEVENT',
         ];
@@ -107,7 +117,10 @@ final class EditionICalendar
             $cautions = array_map($words->phrase(...), array_column($sheet['cautions'], 'phrase'));
             foreach (self::spans($sheet, $choice->short) as $span) {
                 $own = $choice->short ? self::inShort($sheet, $span, $words) : [self::inFull($sheet, $span, $words)];
-                array_push($events, ...array_map(static fn (array $event): array => $event + ['crop' => $sheet['slug'], 'cautions' => $cautions], $own));
+                array_push(
+                    $events,
+                    ...array_map(static fn (array $event): array => $event + ['crop' => $sheet['slug'], 'cautions' => $cautions], $own),
+                );
             }
         }
 
@@ -122,11 +135,22 @@ final class EditionICalendar
     {
         $spans = [];
         foreach ($sheet['routes'] as $route) {
-            foreach ([[$route['act'], WeekList::dates($route)], [Act::StartUnderCover->value, $route['under_cover']], [self::HARVEST, $harvests ? $route['harvests'] : []]] as [$act, $all]) {
+            foreach (
+                [
+                    [$route['act'], WeekList::dates($route)],
+                    [Act::StartUnderCover->value, $route['under_cover']],
+                    [self::HARVEST, $harvests ? $route['harvests'] : []],
+                ] as [$act, $all]
+            ) {
                 foreach ($all as $i => $span) {
                     if ($span['days'] !== YearDay::YEAR) {
                         $fair = isset($span['of_ten']) ? Phrase::of('feed.fair', ['of_ten' => $span['of_ten']]) : null;
-                        $spans[] = ['uid' => "{$sheet['slug']}-{$route['route']}-{$act}-".($fair === null ? '' : 'fair-').($i + 1), 'act' => $act, 'span' => $span, 'fair' => $fair];
+                        $spans[] = [
+                            'uid' => "{$sheet['slug']}-{$route['route']}-{$act}-".($fair === null ? '' : 'fair-').($i + 1),
+                            'act' => $act,
+                            'span' => $span,
+                            'fair' => $fair,
+                        ];
                     }
                 }
             }
@@ -144,9 +168,19 @@ final class EditionICalendar
     {
         $span = $of['span'];
 
-        return ['uid' => $of['uid'], 'first' => $span['first'], 'days' => $span['days'],
-            'summary' => $words->say($of['fair'] === null ? 'feed.event' : 'feed.event-fair', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$of['act']}")]),
-            'said' => [$words->say('feed.between', ['first' => self::day($span['first']), 'last' => self::day($span['last'])]), ...($of['fair'] === null ? [] : [$words->phrase($of['fair'])])]];
+        return [
+            'uid' => $of['uid'],
+            'first' => $span['first'],
+            'days' => $span['days'],
+            'summary' => $words->say($of['fair'] === null ? 'feed.event' : 'feed.event-fair', [
+                'crop' => $sheet['name'],
+                'act' => Phrase::of("act.{$of['act']}"),
+            ]),
+            'said' => [
+                $words->say('feed.between', ['first' => self::day($span['first']), 'last' => self::day($span['last'])]),
+                ...$of['fair'] === null ? [] : [$words->phrase($of['fair'])],
+            ],
+        ];
     }
 
     /**
@@ -157,11 +191,20 @@ final class EditionICalendar
     private static function inShort(array $sheet, array $of, Words $words): array
     {
         $harvest = $of['act'] === self::HARVEST;
-        $said = $harvest ? [$words->say('feed.between', ['first' => self::day($of['span']['first']), 'last' => self::day($of['span']['last'])])] : self::inFull($sheet, $of, $words)['said'];
-        $day = static fn (string $which, string $monthDay, string $key): array => ['uid' => "{$of['uid']}-{$which}", 'first' => $monthDay, 'days' => 1,
-            'summary' => $words->say($key, ['crop' => $sheet['name'], ...($harvest ? [] : ['act' => Phrase::of("act.{$of['act']}")])]), 'said' => $said];
+        $said = $harvest
+            ? [$words->say('feed.between', ['first' => self::day($of['span']['first']), 'last' => self::day($of['span']['last'])])]
+            : self::inFull($sheet, $of, $words)['said'];
+        $day = static fn (string $which, string $monthDay, string $key): array => [
+            'uid' => "{$of['uid']}-{$which}",
+            'first' => $monthDay,
+            'days' => 1,
+            'summary' => $words->say($key, ['crop' => $sheet['name'], ...$harvest ? [] : ['act' => Phrase::of("act.{$of['act']}")]]),
+            'said' => $said,
+        ];
 
-        return $harvest ? [$day('first', $of['span']['first'], 'feed.pick-from')] : [$day('first', $of['span']['first'], 'feed.first-day'), $day('last', $of['span']['last'], 'feed.last-chance')];
+        return $harvest
+            ? [$day('first', $of['span']['first'], 'feed.pick-from')]
+            : [$day('first', $of['span']['first'], 'feed.first-day'), $day('last', $of['span']['last'], 'feed.last-chance')];
     }
 
     private static function day(string $monthDay): Phrase

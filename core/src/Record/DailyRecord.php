@@ -49,7 +49,11 @@ final readonly class DailyRecord
             throw new InvalidArgumentException("The record has no day between {$from->iso()} and {$to->iso()}.");
         }
 
-        return new self($this->first->plus($start), array_slice($this->minimum, $start, $length), array_slice($this->maximum, $start, $length));
+        return new self(
+            $this->first->plus($start),
+            array_slice($this->minimum, $start, $length),
+            array_slice($this->maximum, $start, $length),
+        );
     }
 
     /** @return list<Gap> runs of days on which the minimum or the maximum is missing, in order */

@@ -22,12 +22,8 @@ final readonly class FilledRecord
      * @param  list<int|null>  $maximumFrom  likewise the maximum
      * @param  list<StationFit>  $fits  in the order of the stations
      */
-    private function __construct(
-        public DailyRecord $record,
-        public array $minimumFrom,
-        public array $maximumFrom,
-        public array $fits,
-    ) {
+    private function __construct(public DailyRecord $record, public array $minimumFrom, public array $maximumFrom, public array $fits)
+    {
     }
 
     /**
@@ -126,8 +122,13 @@ final readonly class FilledRecord
     {
         $days = 0;
         foreach ($own['minimum'] as $i => $minimum) {
-            $days += $minimum !== null && $own['maximum'][$i] !== null
-                && $before['minimum'][$offset + $i] !== null && $before['maximum'][$offset + $i] !== null ? 1 : 0;
+            $days +=
+                $minimum !== null &&
+                $own['maximum'][$i] !== null &&
+                $before['minimum'][$offset + $i] !== null &&
+                $before['maximum'][$offset + $i] !== null
+                    ? 1
+                    : 0;
         }
 
         return $days;

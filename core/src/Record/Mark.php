@@ -7,10 +7,7 @@ namespace Anthesis\Record;
 /** One value that quality control keeps but does not use, and why. */
 final readonly class Mark
 {
-    public function __construct(
-        public Day $day,
-        public Element $element,
-        public QualityRule $rule,
-    ) {
+    public function __construct(public Day $day, public Element $element, public QualityRule $rule)
+    {
     }
 }

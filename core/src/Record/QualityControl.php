@@ -47,8 +47,10 @@ final class QualityControl
                 $marks[] = new Mark($day, Element::Maximum, $broken);
             }
         }
-        usort($marks, static fn (Mark $a, Mark $b): int => $a->day->number <=> $b->day->number
-            ?: strcmp($a->element->value, $b->element->value));
+        usort(
+            $marks,
+            static fn (Mark $a, Mark $b): int => $a->day->number <=> $b->day->number ?: strcmp($a->element->value, $b->element->value),
+        );
 
         return new QualityReport($marks, $this->without($asRead, $marks));
     }
@@ -72,8 +74,7 @@ final class QualityControl
             $run = $before === $value ? $run + 1 : 1;
             if ($value < self::LOWEST || $value > self::HIGHEST) {
                 yield [$i, QualityRule::OutOfRange];
-            } elseif ($before !== null && $after !== null
-                && abs($value - $before) > self::SPIKE && abs($value - $after) > self::SPIKE) {
+            } elseif ($before !== null && $after !== null && abs($value - $before) > self::SPIKE && abs($value - $after) > self::SPIKE) {
                 yield [$i, QualityRule::Spike];
             }
             if ($run >= self::RUN) {

@@ -28,7 +28,11 @@ final readonly class QualityDecision
             $out[$decision->element->value][$decision->day->number] = ! $decision->accepted;
         }
 
-        return new DailyRecord($asRead->first, self::without($asRead->minimum, $asRead->first->number, $out['minimum'] ?? []), self::without($asRead->maximum, $asRead->first->number, $out['maximum'] ?? []));
+        return new DailyRecord(
+            $asRead->first,
+            self::without($asRead->minimum, $asRead->first->number, $out['minimum'] ?? []),
+            self::without($asRead->maximum, $asRead->first->number, $out['maximum'] ?? []),
+        );
     }
 
     /**

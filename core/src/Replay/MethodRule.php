@@ -27,7 +27,9 @@ enum MethodRule: string
             self::PlantingStock => $crop->with(stock: null),
             self::FrozenGround => $crop,
             self::LongDayBolting => $crop->with(bolting: new Bolting($crop->bolting->chillDays)),
-            self::BulbWarmth => $crop->bulb === null ? $crop : $crop->with(bulb: new Bulb($crop->bulb->criticalDayHours, $crop->bulb->juvenileDays)),
+            self::BulbWarmth => $crop->bulb === null
+                ? $crop
+                : $crop->with(bulb: new Bulb($crop->bulb->criticalDayHours, $crop->bulb->juvenileDays)),
             self::HardyBySoil => $crop->with(hardiness: new Hardiness($hardiness->killYoungC, $hardiness->killC, $hardiness->youngShare)),
         };
     }

@@ -29,8 +29,15 @@ final class PacketDays
      * @param  int|null  $fromYear  of sowing, to $toYear; null: all on record
      * @return int|null the most packet days of 20, 25 … 150; null: none
      */
-    public static function left(Replay $replay, Crop $crop, Route $route, YearDay $day, float $share, ?int $fromYear = null, ?int $toYear = null): ?int
-    {
+    public static function left(
+        Replay $replay,
+        Crop $crop,
+        Route $route,
+        YearDay $day,
+        float $share,
+        ?int $fromYear = null,
+        ?int $toYear = null,
+    ): ?int {
         for ($days = self::MOST; $days >= self::FEWEST; $days -= self::STEP) {
             $runs = $replay->runs($crop->maturingIn($days), $route);
             if ($fromYear !== null && $toYear !== null) {

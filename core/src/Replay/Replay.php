@@ -44,15 +44,24 @@ final class Replay
      * @param  bool  $frozenGround  whether frozen ground keeps from sowing
      * @param  TableCache  $cache  shared with other replays, so that what all of them keep is bounded together
      */
-    public function __construct(private readonly DailyRecord $record, private readonly Latitude $latitude, Site $site, private readonly LightSchool $light = LightSchool::Radiation, bool $frozenGround = true, private readonly TableCache $cache = new TableCache)
-    {
+    public function __construct(
+        private readonly DailyRecord $record,
+        private readonly Latitude $latitude,
+        Site $site,
+        private readonly LightSchool $light = LightSchool::Radiation,
+        bool $frozenGround = true,
+        private readonly TableCache $cache = new TableCache(),
+    ) {
         $this->tables = new SeasonTables($record, $latitude, $site, $frozenGround, $cache);
     }
 
     /** The years of a place, at its site. */
     public static function ofPlace(Place $place): self
     {
-        return $place->once(self::class, static fn (): self => new self($place->years->days(), $place->latitude, $place->site(), $place->light));
+        return $place->once(
+            self::class,
+            static fn (): self => new self($place->years->days(), $place->latitude, $place->site(), $place->light),
+        );
     }
 
     /** The same years, in which frozen ground keeps nobody from sowing. */
@@ -105,8 +114,8 @@ final class Replay
             new Ground($tables, $needs),
             new Emergence($tables, $needs),
             new Youth($tables, $needs),
-            ...($needs->isBulb() ? [new Bulbing($tables, $needs)] : []),
-            ...($needs->chillDays > 0 && ! $needs->isBulb() ? [new Chill($tables, $needs)] : []),
+            ...$needs->isBulb() ? [new Bulbing($tables, $needs)] : [],
+            ...$needs->chillDays > 0 && ! $needs->isBulb() ? [new Chill($tables, $needs)] : [],
             new Ending($tables, $needs),
         ];
     }

@@ -59,8 +59,14 @@ final readonly class Runs
             $outcome = Outcome::fromCode($this->outcomes[$i]);
             if ($outcome !== null) {
                 $came = $outcome->cameToHarvest();
-                $runs[] = new Run($this->first->plus($i), $outcome, $came ? $this->mature[$i] - $i : null, $came ? $this->harvests[$i] : 0,
-                    $outcome->cameUp() ? $this->first->plus($this->ups[$i]) : null, $this->first->plus($this->ends[$i]));
+                $runs[] = new Run(
+                    $this->first->plus($i),
+                    $outcome,
+                    $came ? $this->mature[$i] - $i : null,
+                    $came ? $this->harvests[$i] : 0,
+                    $outcome->cameUp() ? $this->first->plus($this->ups[$i]) : null,
+                    $this->first->plus($this->ends[$i]),
+                );
             }
         }
 

@@ -72,17 +72,38 @@ final readonly class AdvisoryGround
             if ($soil->now ? $days > -self::APART : abs($days) < self::APART || SoilReady::hasHeld($soil->celsius, $soFar)) {
                 continue;
             }
-            $words = ['soil' => Phrase::celsius($soil->celsius), 'day' => Phrase::day($expected->yearDay()), 'usual' => Phrase::day($normal), 'days' => abs($days)];
+            $words = [
+                'soil' => Phrase::celsius($soil->celsius),
+                'day' => Phrase::day($expected->yearDay()),
+                'usual' => Phrase::day($normal),
+                'days' => abs($days),
+            ];
             $say = match (true) {
                 $soil->now => 'now',
                 $days < 0 => 'early',
                 default => 'late',
             };
             $range = [$soil->dates[0], $soil->dates[2]];
-            $evidence = $soil->now || $range[0] === null || $range[1] === null ? [Phrase::of('advisory.evidence.soil-usual', $words)]
-                : [Phrase::of('advisory.evidence.soil-range', $words + ['early' => Phrase::day($range[0]->yearDay()), 'late' => Phrase::day($range[1]->yearDay()), 'members' => count($season->members)]),
-                    Phrase::of('advisory.evidence.soil-usual', $words)];
-            $ground = new self('soil-'.(int) $soil->celsius, Phrase::of("advisory.draft.soil-{$say}", $words), $evidence, $expected->plus($say === 'late' ? 0 : self::APART));
+            $evidence =
+                $soil->now || $range[0] === null || $range[1] === null
+                    ? [Phrase::of('advisory.evidence.soil-usual', $words)]
+                    : [
+                        Phrase::of(
+                            'advisory.evidence.soil-range',
+                            $words + [
+                                'early' => Phrase::day($range[0]->yearDay()),
+                                'late' => Phrase::day($range[1]->yearDay()),
+                                'members' => count($season->members),
+                            ],
+                        ),
+                        Phrase::of('advisory.evidence.soil-usual', $words),
+                    ];
+            $ground = new self(
+                'soil-'.(int) $soil->celsius,
+                Phrase::of("advisory.draft.soil-{$say}", $words),
+                $evidence,
+                $expected->plus($say === 'late' ? 0 : self::APART),
+            );
             if ($say === 'late') {
                 $late ??= $ground;
             } else {
@@ -107,9 +128,35 @@ final readonly class AdvisoryGround
         }
         $last = $nights->nights[count($nights->nights) - 1]['day'];
 
-        return [new self('freeze', Phrase::of('advisory.draft.freeze', ['day' => Phrase::day($nights->nights[0]['day']->yearDay()), 'celsius' => Phrase::celsius($coldest['celsius'])]),
-            [...array_map(static fn (array $n): Phrase => Phrase::of('advisory.evidence.night', ['day' => Phrase::day($n['day']->yearDay()), 'members' => $n['members'], 'of' => $n['of'], 'celsius' => Phrase::celsius($n['celsius'])]), $nights->nights),
-                ...array_map(static fn (array $t): Phrase => Phrase::of('advisory.evidence.tender', ['crop' => $t['out']->crop->name, 'stage' => Phrase::of("stage.{$t['out']->stage->value}"), 'celsius' => Phrase::celsius($t['out']->killC())]), $nights->tender)], $last)];
+        return [
+            new self(
+                'freeze',
+                Phrase::of('advisory.draft.freeze', [
+                    'day' => Phrase::day($nights->nights[0]['day']->yearDay()),
+                    'celsius' => Phrase::celsius($coldest['celsius']),
+                ]),
+                [
+                    ...array_map(
+                        static fn (array $n): Phrase => Phrase::of('advisory.evidence.night', [
+                            'day' => Phrase::day($n['day']->yearDay()),
+                            'members' => $n['members'],
+                            'of' => $n['of'],
+                            'celsius' => Phrase::celsius($n['celsius']),
+                        ]),
+                        $nights->nights,
+                    ),
+                    ...array_map(
+                        static fn (array $t): Phrase => Phrase::of('advisory.evidence.tender', [
+                            'crop' => $t['out']->crop->name,
+                            'stage' => Phrase::of("stage.{$t['out']->stage->value}"),
+                            'celsius' => Phrase::celsius($t['out']->killC()),
+                        ]),
+                        $nights->tender,
+                    ),
+                ],
+                $last,
+            ),
+        ];
     }
 
     /**
@@ -121,8 +168,15 @@ final readonly class AdvisoryGround
         $maxima = [];
         for ($i = 0; $i < self::HEAT_AHEAD; $i++) {
             $day = $season->today->plus($i);
-            $own = array_values(array_filter(array_map(static fn (Member $m): ?float => $m->record->maximum[$day->number - $m->record->first->number] ?? null, $season->members),
-                static fn (?float $m): bool => $m !== null));
+            $own = array_values(
+                array_filter(
+                    array_map(
+                        static fn (Member $m): ?float => $m->record->maximum[$day->number - $m->record->first->number] ?? null,
+                        $season->members,
+                    ),
+                    static fn (?float $m): bool => $m !== null,
+                ),
+            );
             $maxima[] = $own === [] ? -INF : Median::of($own) + $season->site->air;
         }
         [$from, $spell] = [0, -INF];
@@ -132,13 +186,32 @@ final readonly class AdvisoryGround
                 [$from, $spell] = [$i, $least];
             }
         }
-        $suffer = array_values(array_filter($outside, static fn (Outside $o): bool => $o->stage === Stage::Young && $o->sinceAct < self::SEEDLING && $o->crop->heat->maximumC <= $spell));
+        $suffer = array_values(
+            array_filter(
+                $outside,
+                static fn (Outside $o): bool => $o->stage === Stage::Young &&
+                    $o->sinceAct < self::SEEDLING &&
+                    $o->crop->heat->maximumC <= $spell,
+            ),
+        );
         if ($suffer === []) {
             return [];
         }
         $first = $season->today->plus($from);
 
-        return [new self('heat', Phrase::of('advisory.draft.heat', ['day' => Phrase::day($first->yearDay()), 'celsius' => Phrase::celsius($spell)]),
-            array_map(static fn (Outside $o): Phrase => Phrase::of('advisory.evidence.heat', ['crop' => $o->crop->name, 'celsius' => Phrase::celsius($o->crop->heat->maximumC)]), $suffer), $first->plus(self::HEAT_DAYS - 1))];
+        return [
+            new self(
+                'heat',
+                Phrase::of('advisory.draft.heat', ['day' => Phrase::day($first->yearDay()), 'celsius' => Phrase::celsius($spell)]),
+                array_map(
+                    static fn (Outside $o): Phrase => Phrase::of('advisory.evidence.heat', [
+                        'crop' => $o->crop->name,
+                        'celsius' => Phrase::celsius($o->crop->heat->maximumC),
+                    ]),
+                    $suffer,
+                ),
+                $first->plus(self::HEAT_DAYS - 1),
+            ),
+        ];
     }
 }

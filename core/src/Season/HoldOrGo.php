@@ -56,7 +56,10 @@ final readonly class HoldOrGo
             if ($reached && $share >= $enough) {
                 $slack = $i;
             }
-            if ($hold === null && ($reached ? $i <= self::WAIT && $share > $now + self::MUCH_BETTER + Tolerance::SUMS : $share >= $enough)) {
+            if (
+                $hold === null &&
+                ($reached ? $i <= self::WAIT && $share > $now + self::MUCH_BETTER + Tolerance::SUMS : $share >= $enough)
+            ) {
                 $hold = $i;
             }
         }
@@ -68,7 +71,9 @@ final readonly class HoldOrGo
         };
         $later = $prospects->waits[self::WEEK] ?? null;
 
-        return new self($pile, $hold === null ? null : $prospects->from->plus($hold), $prospects->loss(), $slack,
-            [$prospects->waits[0][1] ?? null, $later === null ? null : self::WEEK + $later[1]]);
+        return new self($pile, $hold === null ? null : $prospects->from->plus($hold), $prospects->loss(), $slack, [
+            $prospects->waits[0][1] ?? null,
+            $later === null ? null : self::WEEK + $later[1],
+        ]);
     }
 }

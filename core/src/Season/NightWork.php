@@ -42,7 +42,12 @@ final readonly class NightWork
             $minima = self::minima($season, $season->today->plus($i));
             $freezing = count(array_filter($minima, static fn (float $m): bool => $m <= self::FREEZING));
             if ($minima !== [] && $freezing >= self::EXPECTED * count($minima)) {
-                $nights[] = ['day' => $season->today->plus($i), 'members' => $freezing, 'of' => count($minima), 'celsius' => Median::of($minima)];
+                $nights[] = [
+                    'day' => $season->today->plus($i),
+                    'members' => $freezing,
+                    'of' => count($minima),
+                    'celsius' => Median::of($minima),
+                ];
             }
         }
         if ($nights === []) {

@@ -35,7 +35,14 @@ final readonly class Prospects
             $first = $sowing->firstHarvests();
             $shares[] = $sowing->share();
             $counts[] = $own;
-            $waits[] = $first === null ? null : [$first[0]->number - $sowing->on->number, $first[1]->number - $sowing->on->number, $first[2]->number - $sowing->on->number];
+            $waits[] =
+                $first === null
+                    ? null
+                    : [
+                        $first[0]->number - $sowing->on->number,
+                        $first[1]->number - $sowing->on->number,
+                        $first[2]->number - $sowing->on->number,
+                    ];
         }
 
         return new self($sowings[0]->on, $shares, $counts, $waits);
@@ -61,7 +68,12 @@ final readonly class Prospects
     {
         $shares = array_slice($this->shares, $days);
 
-        return new self($this->from->plus($days), $shares === [] ? [0.0] : $shares, array_slice($this->counts, $days), array_slice($this->waits, $days));
+        return new self(
+            $this->from->plus($days),
+            $shares === [] ? [0.0] : $shares,
+            array_slice($this->counts, $days),
+            array_slice($this->waits, $days),
+        );
     }
 
     /** @return int members, or years, of the first day that came to a harvest */

@@ -70,7 +70,12 @@ final readonly class SeasonPosition
         }
         $sum = $own[count($own) - 1];
 
-        return new self($sum, self::ahead($others, $sum, $so), $week = self::weekOf($soil, $last), $week === null ? null : self::difference($week, $soils));
+        return new self(
+            $sum,
+            self::ahead($others, $sum, $so),
+            ($week = self::weekOf($soil, $last)),
+            $week === null ? null : self::difference($week, $soils),
+        );
     }
 
     /**
@@ -102,7 +107,10 @@ final readonly class SeasonPosition
      */
     private static function weekOf(array $soil, int $day): ?float
     {
-        $week = array_filter(array_slice($soil, max(0, $day - self::WEEK + 1), min($day + 1, self::WEEK)), static fn (?float $v): bool => $v !== null);
+        $week = array_filter(
+            array_slice($soil, max(0, $day - self::WEEK + 1), min($day + 1, self::WEEK)),
+            static fn (?float $v): bool => $v !== null,
+        );
 
         return $week === [] ? null : array_sum($week) / count($week);
     }

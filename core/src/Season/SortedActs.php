@@ -20,8 +20,14 @@ final readonly class SortedActs
      * @param  int  $setOutAfter  days from the act to setting out; 0 but for a start under cover
      * @param  Prospects  $prospects  of sowing outdoors, planting or setting out, from the day it would be done on
      */
-    private function __construct(public Crop $crop, public Route $route, public Act $act, public int $setOutAfter, public Prospects $prospects, public HoldOrGo $verdict)
-    {
+    private function __construct(
+        public Crop $crop,
+        public Route $route,
+        public Act $act,
+        public int $setOutAfter,
+        public Prospects $prospects,
+        public HoldOrGo $verdict,
+    ) {
     }
 
     /**
@@ -38,8 +44,15 @@ final readonly class SortedActs
             }
         }
         $place = array_flip(array_map(static fn (Pile $p): string => $p->value, Pile::cases()));
-        usort($acts, static fn (self $a, self $b): int => [$place[$a->verdict->pile->value], $a->daysToHarvest() ?? PHP_INT_MAX, $a->crop->name, $a->act->value]
-            <=> [$place[$b->verdict->pile->value], $b->daysToHarvest() ?? PHP_INT_MAX, $b->crop->name, $b->act->value]);
+        usort(
+            $acts,
+            static fn (self $a, self $b): int => [
+                $place[$a->verdict->pile->value],
+                $a->daysToHarvest() ?? PHP_INT_MAX,
+                $a->crop->name,
+                $a->act->value,
+            ] <=> [$place[$b->verdict->pile->value], $b->daysToHarvest() ?? PHP_INT_MAX, $b->crop->name, $b->act->value],
+        );
 
         return $acts;
     }

@@ -32,7 +32,9 @@ final class Splice
     public static function members(DailyRecord $record, ?DailyRecord $outlook): array
     {
         if ($outlook !== null && $outlook->first->number !== $record->last()->number + 1) {
-            throw new OutlookRefused(Phrase::of('error.outlook-apart', ['first' => $outlook->first->iso(), 'last' => $record->last()->iso()]));
+            throw new OutlookRefused(
+                Phrase::of('error.outlook-apart', ['first' => $outlook->first->iso(), 'last' => $record->last()->iso()]),
+            );
         }
         $head = $record->between($record->last()->plus(1 - self::BEFORE), $record->last());
         [$minimum, $maximum] = [$head->minimum, $head->maximum];

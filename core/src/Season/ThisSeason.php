@@ -51,15 +51,23 @@ final class ThisSeason implements ProspectsSource
      * @param  DailyRecord  $record  as quality control leaves it, up to this morning
      * @param  DailyRecord|null  $outlook  that continues it; null: none
      */
-    public static function of(DailyRecord $record, ?DailyRecord $outlook, Latitude $latitude, Site $site, LightSchool $light = LightSchool::Radiation): self
-    {
+    public static function of(
+        DailyRecord $record,
+        ?DailyRecord $outlook,
+        Latitude $latitude,
+        Site $site,
+        LightSchool $light = LightSchool::Radiation,
+    ): self {
         return new self($record, Splice::members($record, $outlook), $latitude, $site, $light);
     }
 
     /** The season a place is in. */
     public static function ofPlace(Place $place): self
     {
-        return $place->once(self::class, static fn (): self => self::of($place->known(), $place->outlook(), $place->latitude, $place->site(), $place->light));
+        return $place->once(
+            self::class,
+            static fn (): self => self::of($place->known(), $place->outlook(), $place->latitude, $place->site(), $place->light),
+        );
     }
 
     /** @return SeasonLack|null why the season a place is in cannot be told of; null: it can */
@@ -94,7 +102,10 @@ final class ThisSeason implements ProspectsSource
             for ($i = 0; $i < $days; $i++) {
                 $code = $runs->outcomes[$first + $i] ?? Outcome::NONE;
                 if ($code !== Outcome::NONE) {
-                    $members[$i][$member->year] = [$code, ...$harvested[$code] ? [$runs->mature[$first + $i] - $first - $i, $runs->harvests[$first + $i]] : [null, 0]];
+                    $members[$i][$member->year] = [
+                        $code,
+                        ...$harvested[$code] ? [$runs->mature[$first + $i] - $first - $i, $runs->harvests[$first + $i]] : [null, 0],
+                    ];
                 }
             }
         }
@@ -137,6 +148,12 @@ final class ThisSeason implements ProspectsSource
 
     private function replay(Member $member): Replay
     {
-        return $this->replays[$member->year] ??= new Replay($member->record, $this->latitude, $this->site, $this->light, cache: $this->cache);
+        return $this->replays[$member->year] ??= new Replay(
+            $member->record,
+            $this->latitude,
+            $this->site,
+            $this->light,
+            cache: $this->cache,
+        );
     }
 }

@@ -35,8 +35,16 @@ final readonly class UnderWay
      * @param  int  $cold  members in which cold takes it: frost, a bed too cold to come up in, or bolting after cold
      * @param  Outcome|null  $loss  the most frequent outcome other than a harvest
      */
-    private function __construct(public ?array $up, public ?Day $setOut, public ?Day $thin, public ?array $firstPick, public int $harvests, public int $cold, public int $of, public ?Outcome $loss)
-    {
+    private function __construct(
+        public ?array $up,
+        public ?Day $setOut,
+        public ?Day $thin,
+        public ?array $firstPick,
+        public int $harvests,
+        public int $cold,
+        public int $of,
+        public ?Outcome $loss,
+    ) {
     }
 
     /**
@@ -46,18 +54,34 @@ final readonly class UnderWay
      * @param  bool  $thinned  it was
      * @param  bool  $picked  it was, for the first time
      */
-    public static function of(ThisSeason $season, Crop $crop, Route $route, Day $on, bool $underCover, ?Day $up, bool $thinned, bool $picked): self
-    {
+    public static function of(
+        ThisSeason $season,
+        Crop $crop,
+        Route $route,
+        Day $on,
+        bool $underCover,
+        ?Day $up,
+        bool $thinned,
+        bool $picked,
+    ): self {
         $setOut = $underCover ? self::setOut($crop, $on, $season->today) : null;
         $inGround = $setOut ?? $on;
         $isSown = $route === Route::Direct;
         $emerges = $isSown && $up === null ? self::spread($season->emergences($crop, $on)) : null;
         $sowing = $season->sowing($crop, $route, $isSown && $up !== null ? self::standIn($season, $crop, $on, $up) : $inGround);
         $cold = array_sum(array_map($sowing->of(...), self::FROST));
-        $cameUp = $up ?? $emerges[1] ?? null;
+        $cameUp = $up ?? ($emerges[1] ?? null);
 
-        return new self($emerges, $setOut, $isSown && ! $thinned && ! $picked && $crop->start === 'seed' ? $cameUp?->plus(self::THINNED_AFTER) : null, $picked ? null : $sowing->firstHarvests(),
-            $sowing->of(Outcome::Harvest), $cold, $sowing->count(), $sowing->loss());
+        return new self(
+            $emerges,
+            $setOut,
+            $isSown && ! $thinned && ! $picked && $crop->start === 'seed' ? $cameUp?->plus(self::THINNED_AFTER) : null,
+            $picked ? null : $sowing->firstHarvests(),
+            $sowing->of(Outcome::Harvest),
+            $cold,
+            $sowing->count(),
+            $sowing->loss(),
+        );
     }
 
     /** Seedlings are set out after their weeks under cover; those that are past them, today. */

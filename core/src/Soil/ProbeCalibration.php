@@ -78,22 +78,35 @@ final readonly class ProbeCalibration
         $fit = count($means) >= self::READINGS_FOR_RATE && max($temperatures) - min($temperatures) >= self::SPAN_FOR_RATE;
         $rate = $fit ? self::fittedRate($residuals) : $site->rate;
         $after = $residuals($rate);
-        $offset = Median::of($after) * count($after) / (count($after) + 3);
+        $offset = (Median::of($after) * count($after)) / (count($after) + 3);
 
         $points = [];
         foreach ($means as $n => [$i, $mean]) {
-            $points[] = ['day' => $record->first->plus($i), 'reading' => $mean, 'before' => $mean - $before[$n], 'after' => $mean - $after[$n] + $offset];
+            $points[] = [
+                'day' => $record->first->plus($i),
+                'reading' => $mean,
+                'before' => $mean - $before[$n],
+                'after' => $mean - $after[$n] + $offset,
+            ];
         }
 
-        return new self($offset, $rate, $fit, count($means), self::meanAbsolute($before, 0.0), self::meanAbsolute($after, $offset), $points);
+        return new self(
+            $offset,
+            $rate,
+            $fit,
+            count($means),
+            self::meanAbsolute($before, 0.0),
+            self::meanAbsolute($after, $offset),
+            $points,
+        );
     }
 
     /** @return float °C, the reading less the diurnal wave at its hour */
     public static function dailyMean(ProbeReading $reading, float $minimum, float $maximum, Site $site): float
     {
-        $damping = $site->depth / sqrt($site->diffusivity * 86400 / M_PI);
+        $damping = $site->depth / sqrt(($site->diffusivity * 86400) / M_PI);
 
-        return $reading->celsius - ($maximum - $minimum) / 2 * exp(-$damping) * sin(2 * M_PI * ($reading->hour - 8.5) / 24 - $damping);
+        return $reading->celsius - (($maximum - $minimum) / 2) * exp(-$damping) * sin((2 * M_PI * ($reading->hour - 8.5)) / 24 - $damping);
     }
 
     /**

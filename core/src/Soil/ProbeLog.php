@@ -20,7 +20,11 @@ final readonly class ProbeLog
         $counts = array_count_values(array_map(static fn (ProbeReading $r): string => (string) $r->depth, $this->readings));
         arsort($counts);
 
-        return array_map(static fn (int|string $depth, int $n): array => ['depth' => (float) $depth, 'readings' => $n], array_keys($counts), array_values($counts));
+        return array_map(
+            static fn (int|string $depth, int $n): array => ['depth' => (float) $depth, 'readings' => $n],
+            array_keys($counts),
+            array_values($counts),
+        );
     }
 
     /** @return list<ProbeReading> */

@@ -42,7 +42,7 @@ final readonly class Settling
     private const REFINEMENTS = 4;
 
     /** Student's t, 95 %, for one to five degrees of freedom. */
-    private const STUDENT = [6.3138, 2.9200, 2.3534, 2.1318, 2.0150];
+    private const STUDENT = [6.3138, 2.92, 2.3534, 2.1318, 2.015];
 
     /** The normal one. */
     private const NORMAL = 1.6449;
@@ -69,7 +69,13 @@ final readonly class Settling
         if (max($celsius) - min($celsius) <= self::STILL) {
             $mean = array_sum($celsius) / count($celsius);
 
-            return new self($mean, self::student(count($celsius) - 1) * self::deviation(array_map(static fn (float $c): float => $c - $mean, $celsius), 1) / sqrt(count($celsius)), 0.0, 0.0);
+            return new self(
+                $mean,
+                (self::student(count($celsius) - 1) * self::deviation(array_map(static fn (float $c): float => $c - $mean, $celsius), 1)) /
+                    sqrt(count($celsius)),
+                0.0,
+                0.0,
+            );
         }
         $timeConstant = self::timeConstant($figures);
         [$end, $difference, $left] = self::fit($figures, $timeConstant);
@@ -101,7 +107,14 @@ final readonly class Settling
                 throw new ReadingsRefused(Phrase::of('error.settling.time', ['figure' => $i + 1]));
             }
             if ($celsius < $least || $celsius > $most) {
-                throw new ReadingsRefused(Phrase::of('error.settling.range', ['figure' => $i + 1, 'celsius' => Phrase::celsius($celsius), 'least' => Phrase::celsius($least), 'most' => Phrase::celsius($most)]));
+                throw new ReadingsRefused(
+                    Phrase::of('error.settling.range', [
+                        'figure' => $i + 1,
+                        'celsius' => Phrase::celsius($celsius),
+                        'least' => Phrase::celsius($least),
+                        'most' => Phrase::celsius($most),
+                    ]),
+                );
             }
         }
 
@@ -178,7 +191,7 @@ final readonly class Settling
         $n = (float) count($figures);
         $sx = $sxx = $sz = $szz = $sxz = 0.0;
         foreach (self::shares($figures, $timeConstant) as $i => $x) {
-            $z = $difference * $x * ($figures[$i][0] - $figures[0][0]) / $timeConstant;
+            $z = ($difference * $x * ($figures[$i][0] - $figures[0][0])) / $timeConstant;
             $sx += $x;
             $sxx += $x * $x;
             $sz += $z;
@@ -198,7 +211,9 @@ final readonly class Settling
      */
     private static function deviation(array $left, int $fitted): float
     {
-        return sqrt(max(self::DIGIT ** 2 / 12, array_sum(array_map(static fn (float $l): float => $l * $l, $left)) / (count($left) - $fitted)));
+        return sqrt(
+            max(self::DIGIT ** 2 / 12, array_sum(array_map(static fn (float $l): float => $l * $l, $left)) / (count($left) - $fitted)),
+        );
     }
 
     /**
@@ -209,7 +224,10 @@ final readonly class Settling
     {
         $z = self::NORMAL;
 
-        return self::STUDENT[$freedom - 1] ?? $z + ($z ** 3 + $z) / (4 * $freedom) + (5 * $z ** 5 + 16 * $z ** 3 + 3 * $z) / (96 * $freedom ** 2)
-            + (3 * $z ** 7 + 19 * $z ** 5 + 17 * $z ** 3 - 15 * $z) / (384 * $freedom ** 3);
+        return self::STUDENT[$freedom - 1] ??
+            $z +
+                ($z ** 3 + $z) / (4 * $freedom) +
+                (5 * $z ** 5 + 16 * $z ** 3 + 3 * $z) / (96 * $freedom ** 2) +
+                (3 * $z ** 7 + 19 * $z ** 5 + 17 * $z ** 3 - 15 * $z) / (384 * $freedom ** 3);
     }
 }

@@ -36,7 +36,7 @@ final readonly class SoilTemperature
     public static function of(DailyRecord $record, Latitude $latitude, Site $site): self
     {
         $bridged = $record->bridged(PHP_INT_MAX);
-        $sun = array_map(static fn (float $ra): float => $site->sun * $ra / 40, Radiation::throughTheYear($latitude));
+        $sun = array_map(static fn (float $ra): float => ($site->sun * $ra) / 40, Radiation::throughTheYear($latitude));
         $rate = min(0.95, $site->rate * exp(-$site->depth * sqrt(M_PI / ($site->diffusivity * self::DAY_SECONDS))));
 
         $air = [];

@@ -20,7 +20,23 @@ use Anthesis\Tables\TemperatureUnit;
  */
 final class DailyTable implements StationFormat
 {
-    private const MISSING = ['', '-', 'na', 'n/a', 'nan', 'null', 'm', '-9999', '-9999.0', '-999', '-999.0', '-99.9', '-999.9', '9999', '9999.9'];
+    private const MISSING = [
+        '',
+        '-',
+        'na',
+        'n/a',
+        'nan',
+        'null',
+        'm',
+        '-9999',
+        '-9999.0',
+        '-999',
+        '-999.0',
+        '-99.9',
+        '-999.9',
+        '9999',
+        '9999.9',
+    ];
 
     private const NAMES = [
         'date' => ['date', 'day', 'datum', 'obs_date', 'observation_date'],
@@ -51,10 +67,21 @@ final class DailyTable implements StationFormat
         try {
             $columns = $this->columns($headingLine, $names, $data, $hasHeading, $choices);
             $stated = $hasHeading ? $this->statedUnit($headingLine, $names[$columns['minimum']], $names[$columns['maximum']]) : null;
-            $order = $choices->dateOrder ?? $this->dateOrder($headingLine, $names[$columns['date']],
-                array_map(static fn (array $row): string => $row[$columns['date']] ?? '', $data));
-            $layout = new TableLayout($delimiter, $names, $columns, $stated, $order,
-                isset($columns['station']) || $choices->places !== null ? [] : $this->perhapsPlaces($names, $columns, $data));
+            $order =
+                $choices->dateOrder ??
+                $this->dateOrder(
+                    $headingLine,
+                    $names[$columns['date']],
+                    array_map(static fn (array $row): string => $row[$columns['date']] ?? '', $data),
+                );
+            $layout = new TableLayout(
+                $delimiter,
+                $names,
+                $columns,
+                $stated,
+                $order,
+                isset($columns['station']) || $choices->places !== null ? [] : $this->perhapsPlaces($names, $columns, $data),
+            );
 
             return $this->rows($lines, $layout, $choices);
         } catch (FormatError $error) {
@@ -83,7 +110,7 @@ final class DailyTable implements StationFormat
                 }
             }
             $cells = Delimited::cells($line, $layout->delimiter);
-            $station = $place === null ? null : ($cells[$place] ?? '');
+            $station = $place === null ? null : $cells[$place] ?? '';
             $day = $layout->order->read($cells[$layout->columns['date']] ?? '');
             $stations->measure($station, $day);
             if ($layout->perhapsPlaces !== [] && $day !== null) {
@@ -99,7 +126,10 @@ final class DailyTable implements StationFormat
             return new StationSurvey(null, $stations->extents());
         }
 
-        return new StationSurvey($this->reading($stations->series ?? new SeriesBuilder(null, null), $layout, $choices), $stations->extents());
+        return new StationSurvey(
+            $this->reading($stations->series ?? new SeriesBuilder(null, null), $layout, $choices),
+            $stations->extents(),
+        );
     }
 
     /**
@@ -132,8 +162,14 @@ final class DailyTable implements StationFormat
     {
         $perhaps = [];
         foreach (array_diff(array_keys($names), $columns) as $column) {
-            $cells = array_filter(array_map(static fn (array $row): string => $row[$column] ?? '', $rows), static fn (string $c): bool => $c !== '');
-            $words = array_filter($cells, static fn (string $c): bool => ! is_numeric(str_replace(',', '.', $c)) && ! in_array(strtolower($c), self::MISSING, true));
+            $cells = array_filter(
+                array_map(static fn (array $row): string => $row[$column] ?? '', $rows),
+                static fn (string $c): bool => $c !== '',
+            );
+            $words = array_filter(
+                $cells,
+                static fn (string $c): bool => ! is_numeric(str_replace(',', '.', $c)) && ! in_array(strtolower($c), self::MISSING, true),
+            );
             if ($words !== [] && 2 * count($words) > count($rows) && count(array_unique($words)) <= max(2, intdiv(count($rows), 2))) {
                 $perhaps[] = $column;
             }
@@ -145,14 +181,26 @@ final class DailyTable implements StationFormat
     private function reading(SeriesBuilder $series, TableLayout $layout, ReadingChoices $choices): DailyRecordReading
     {
         if ($series->isEmpty()) {
-            throw $series->refused === [] ? FormatError::inFile('table.heading-only')
+            throw $series->refused === []
+                ? FormatError::inFile('table.heading-only')
                 : FormatError::inFile('table.no-row', ['line' => $series->refused[0]->line, 'reason' => $series->refused[0]->reason]);
         }
         $names = $layout->names;
 
-        return StationFileReader::reading(RecordFormat::Table, $series, $choices,
-            ['date' => $names[$layout->columns['date']], 'minimum' => $names[$layout->columns['minimum']], 'maximum' => $names[$layout->columns['maximum']]],
-            $names, $layout->stated, $layout->order, $layout->delimiter);
+        return StationFileReader::reading(
+            RecordFormat::Table,
+            $series,
+            $choices,
+            [
+                'date' => $names[$layout->columns['date']],
+                'minimum' => $names[$layout->columns['minimum']],
+                'maximum' => $names[$layout->columns['maximum']],
+            ],
+            $names,
+            $layout->stated,
+            $layout->order,
+            $layout->delimiter,
+        );
     }
 
     /** @param  list<string>  $cells */
@@ -162,7 +210,9 @@ final class DailyTable implements StationFormat
         $columns = $layout->columns;
         if ($day === null) {
             $date = $cells[$columns['date']] ?? '';
-            $series->refuse($line, $layout->names[$columns['date']], "table.no-date-{$layout->order->value}", ['text' => Delimited::shown($date)]);
+            $series->refuse($line, $layout->names[$columns['date']], "table.no-date-{$layout->order->value}", [
+                'text' => Delimited::shown($date),
+            ]);
             if ($series->refusedCount >= self::ENOUGH_REFUSED && $series->isEmpty()) {
                 throw FormatError::at($line, "table.no-dates-{$layout->order->value}", ['rows' => self::ENOUGH_REFUSED]);
             }
@@ -208,9 +258,14 @@ final class DailyTable implements StationFormat
         }
         if (isset($found[2])) {
             $unit = strtolower($found[2]) === 'c' ? TemperatureUnit::Celsius : TemperatureUnit::Fahrenheit;
-            $rest = $layout->stated ?? $series->unitInCells ?? $unit;
+            $rest = $layout->stated ?? ($series->unitInCells ?? $unit);
             if ($unit !== $rest) {
-                throw FormatError::at($line, 'table.cell-in-unit', ['text' => Delimited::shown($text), 'unit' => $unit->symbol(), 'rest' => $rest->symbol()], $column);
+                throw FormatError::at(
+                    $line,
+                    'table.cell-in-unit',
+                    ['text' => Delimited::shown($text), 'unit' => $unit->symbol(), 'rest' => $rest->symbol()],
+                    $column,
+                );
             }
             $series->unitInCells = $unit;
         }
@@ -231,7 +286,10 @@ final class DailyTable implements StationFormat
     /** @param  list<string>  $cells */
     private function looksLikeARow(array $cells): bool
     {
-        $dates = array_filter($cells, static fn (string $cell): bool => preg_match('/^\d{4}-?\d{2}-?\d{2}|^\d{1,2}[.\/-]\d{1,2}[.\/-]\d{4}/', $cell) === 1);
+        $dates = array_filter(
+            $cells,
+            static fn (string $cell): bool => preg_match('/^\d{4}-?\d{2}-?\d{2}|^\d{1,2}[.\/-]\d{1,2}[.\/-]\d{4}/', $cell) === 1,
+        );
 
         return $dates !== [];
     }
@@ -262,7 +320,11 @@ final class DailyTable implements StationFormat
         if ($choices->columns !== null) {
             foreach ($choices->columns as $what => $column) {
                 if (! isset($names[$column])) {
-                    throw FormatError::at($line, 'table.no-such-column', ['column' => $column + 1, 'what' => $what, 'columns' => count($names)]);
+                    throw FormatError::at($line, 'table.no-such-column', [
+                        'column' => $column + 1,
+                        'what' => $what,
+                        'columns' => count($names),
+                    ]);
                 }
             }
 
@@ -278,13 +340,20 @@ final class DailyTable implements StationFormat
             foreach ($what === 'station' ? [] : $names as $i => $name) {
                 if (in_array(Delimited::bare($name), $known, true)) {
                     if (isset($columns[$what])) {
-                        throw FormatError::at($line, 'table.given-twice', ['what' => $what, 'one' => Delimited::shown($names[$columns[$what]]), 'other' => Delimited::shown($name)]);
+                        throw FormatError::at($line, 'table.given-twice', [
+                            'what' => $what,
+                            'one' => Delimited::shown($names[$columns[$what]]),
+                            'other' => Delimited::shown($name),
+                        ]);
                     }
                     $columns[$what] = $i;
                 }
             }
             if (! isset($columns[$what]) && in_array($what, ['date', 'minimum', 'maximum'], true)) {
-                $found = implode(', ', array_map(static fn (string $n): string => '“'.Delimited::shown($n).'”', array_slice($names, 0, 8)));
+                $found = implode(
+                    ', ',
+                    array_map(static fn (string $n): string => '“'.Delimited::shown($n).'”', array_slice($names, 0, 8)),
+                );
                 throw FormatError::at($line, 'table.column-missing', ['what' => $what, 'found' => $found]);
             }
         }
@@ -361,7 +430,12 @@ final class DailyTable implements StationFormat
     {
         [$low, $high] = [Delimited::unitIn($minimum), Delimited::unitIn($maximum)];
         if ($low !== null && $high !== null && $low !== $high) {
-            throw FormatError::at($line, 'table.two-units', ['minimum' => Delimited::shown($minimum), 'low' => $low->symbol(), 'maximum' => Delimited::shown($maximum), 'high' => $high->symbol()]);
+            throw FormatError::at($line, 'table.two-units', [
+                'minimum' => Delimited::shown($minimum),
+                'low' => $low->symbol(),
+                'maximum' => Delimited::shown($maximum),
+                'high' => $high->symbol(),
+            ]);
         }
 
         return $low ?? $high;

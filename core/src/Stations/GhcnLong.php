@@ -85,7 +85,15 @@ final class GhcnLong implements StationFormat
 
     private function reading(SeriesBuilder $series, ReadingChoices $choices): DailyRecordReading
     {
-        return StationFileReader::reading(RecordFormat::GhcnLong, $series, $choices,
-            ['date' => 'day', 'minimum' => 'TMIN', 'maximum' => 'TMAX'], [], TemperatureUnit::TenthsCelsius, DateOrder::YearFirst, ',');
+        return StationFileReader::reading(
+            RecordFormat::GhcnLong,
+            $series,
+            $choices,
+            ['date' => 'day', 'minimum' => 'TMIN', 'maximum' => 'TMAX'],
+            [],
+            TemperatureUnit::TenthsCelsius,
+            DateOrder::YearFirst,
+            ',',
+        );
     }
 }

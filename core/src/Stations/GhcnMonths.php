@@ -79,7 +79,10 @@ final class GhcnMonths implements StationFormat
                 continue;
             }
             if (preg_match('/^-?\d+$/', $text) !== 1) {
-                $series->refuse($number, $element === Element::Minimum ? 'TMIN' : 'TMAX', 'ghcn.no-value-on', ['text' => Delimited::shown($text), 'day' => $i + 1]);
+                $series->refuse($number, $element === Element::Minimum ? 'TMIN' : 'TMAX', 'ghcn.no-value-on', [
+                    'text' => Delimited::shown($text),
+                    'day' => $i + 1,
+                ]);
 
                 continue;
             }
@@ -90,7 +93,15 @@ final class GhcnMonths implements StationFormat
 
     private function reading(SeriesBuilder $series, ReadingChoices $choices): DailyRecordReading
     {
-        return StationFileReader::reading(RecordFormat::GhcnMonths, $series, $choices,
-            ['date' => 'year and month', 'minimum' => 'TMIN', 'maximum' => 'TMAX'], [], TemperatureUnit::TenthsCelsius, DateOrder::YearFirst, null);
+        return StationFileReader::reading(
+            RecordFormat::GhcnMonths,
+            $series,
+            $choices,
+            ['date' => 'year and month', 'minimum' => 'TMIN', 'maximum' => 'TMAX'],
+            [],
+            TemperatureUnit::TenthsCelsius,
+            DateOrder::YearFirst,
+            null,
+        );
     }
 }

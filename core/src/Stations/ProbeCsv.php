@@ -54,8 +54,9 @@ final class ProbeCsv
         $names = $hasHeading ? $rows[0] : [];
         $columns = $hasHeading ? self::named($names) : self::unnamed(count($rows[0]));
         $data = $hasHeading ? array_slice($rows, 1) : $rows;
-        $order = DateOrder::of(array_map(static fn (array $row): string => $row[$columns['time']] ?? '', $data))
-            ?? throw FormatError::at($hasHeading ? 2 : 1, 'ambiguous-dates');
+        $order =
+            DateOrder::of(array_map(static fn (array $row): string => $row[$columns['time']] ?? '', $data)) ??
+            throw FormatError::at($hasHeading ? 2 : 1, 'ambiguous-dates');
         $unit ??= Delimited::unitIn($names[$columns['celsius']] ?? '') ?? TemperatureUnit::Celsius;
         $perMetre = self::depthsPerMetre($columns, $names, $data, $delimiter);
 
@@ -84,24 +85,38 @@ final class ProbeCsv
      * @param  list<string>  $cells
      * @param  array{time: int, hour?: int, depth?: int, celsius: int}  $columns
      */
-    private static function reading(int $line, array $cells, array $columns, string $delimiter, DateOrder $order, TemperatureUnit $unit, float $perMetre, Day $today): ProbeReading
-    {
+    private static function reading(
+        int $line,
+        array $cells,
+        array $columns,
+        string $delimiter,
+        DateOrder $order,
+        TemperatureUnit $unit,
+        float $perMetre,
+        Day $today,
+    ): ProbeReading {
         $time = $cells[$columns['time']] ?? '';
         $day = $order->read($time) ?? throw FormatError::at($line, 'probe.no-date', ['text' => Delimited::shown($time)], 'time');
         if ($day > $today->number) {
             throw FormatError::at($line, 'probe.to-come', ['day' => Day::fromNumber($day)->iso()], 'time');
         }
-        $hour = self::hour(isset($columns['hour']) ? $cells[$columns['hour']] ?? '' : $time, isset($columns['hour']))
-            ?? throw FormatError::at($line, 'probe.no-hour', [], 'time');
-        $value = Delimited::number($cells[$columns['celsius']], $delimiter)
-            ?? throw FormatError::at($line, 'probe.no-temperature', ['text' => Delimited::shown($cells[$columns['celsius']])], 'temperature');
+        $hour =
+            self::hour(isset($columns['hour']) ? $cells[$columns['hour']] ?? '' : $time, isset($columns['hour'])) ??
+            throw FormatError::at($line, 'probe.no-hour', [], 'time');
+        $value =
+            Delimited::number($cells[$columns['celsius']], $delimiter) ??
+            throw FormatError::at($line, 'probe.no-temperature', ['text' => Delimited::shown($cells[$columns['celsius']])], 'temperature');
         $celsius = $unit->toCelsius($value);
         if ($celsius < self::COLDEST || $celsius > self::HOTTEST) {
             throw FormatError::at($line, 'probe.no-soil-temperature', ['celsius' => $celsius], 'temperature');
         }
         $text = isset($columns['depth']) ? $cells[$columns['depth']] ?? '' : '';
-        $depth = $text === '' ? Site::DEPTH : (Delimited::number($text, $delimiter)
-            ?? throw FormatError::at($line, 'probe.no-depth', ['text' => Delimited::shown($text)], 'depth')) / $perMetre;
+        $depth =
+            $text === ''
+                ? Site::DEPTH
+                : (Delimited::number($text, $delimiter) ??
+                        throw FormatError::at($line, 'probe.no-depth', ['text' => Delimited::shown($text)], 'depth')) /
+                    $perMetre;
         if ($depth < 0.0 || $depth > self::DEEPEST) {
             throw FormatError::at($line, 'probe.no-sowing-depth', ['metres' => $depth], 'depth');
         }
@@ -113,7 +128,7 @@ final class ProbeCsv
     private static function hour(string $text, bool $alone): ?float
     {
         if (preg_match('/(?:^|[T ])(\d{1,2})[:h](\d{2})?(?::\d{2}(?:\.\d+)?)?\s*([ap]m)?/i', $text, $found) === 1) {
-            $hour = (int) $found[1] % (isset($found[3]) ? 12 : 100) + (strtolower($found[3] ?? '') === 'pm' ? 12 : 0);
+            $hour = ((int) $found[1] % (isset($found[3]) ? 12 : 100)) + (strtolower($found[3] ?? '') === 'pm' ? 12 : 0);
             $hour += (int) ($found[2] ?? 0) / 60;
         } elseif ($alone && is_numeric(str_replace(',', '.', $text))) {
             $hour = (float) str_replace(',', '.', $text);

@@ -91,13 +91,23 @@ final class SeriesBuilder
                 throw FormatError::at($line, 'record.to-come', ['day' => $iso(), 'today' => $this->today->iso()], $column);
             }
             if ($this->last !== PHP_INT_MIN && $day - $this->last > self::LONGEST_GAP_YEARS * 366) {
-                throw FormatError::at($line, 'record.gap', ['day' => $iso(), 'before' => Day::fromNumber($this->last)->iso(), 'years' => self::LONGEST_GAP_YEARS], $column);
+                throw FormatError::at(
+                    $line,
+                    'record.gap',
+                    ['day' => $iso(), 'before' => Day::fromNumber($this->last)->iso(), 'years' => self::LONGEST_GAP_YEARS],
+                    $column,
+                );
             }
             $this->last = $day;
         }
         if ($day < $this->first) {
             if (Day::fromNumber($day)->year() < self::FIRST_YEAR) {
-                throw FormatError::at($line, 'record.too-early', ['day' => Day::fromNumber($day)->iso(), 'year' => self::FIRST_YEAR], $column);
+                throw FormatError::at(
+                    $line,
+                    'record.too-early',
+                    ['day' => Day::fromNumber($day)->iso(), 'year' => self::FIRST_YEAR],
+                    $column,
+                );
             }
             $this->first = $day;
         }
@@ -148,7 +158,11 @@ final class SeriesBuilder
             $unit = $this->unitOf($seen);
             if ($seen['days'] >= self::DAYS_TO_JUDGE_A_YEAR) {
                 if ($before !== null && $before !== $unit) {
-                    throw FormatError::at($seen['line'], 'record.unit-changes', ['before' => $before->symbol(), 'after' => $unit->symbol(), 'year' => $year]);
+                    throw FormatError::at($seen['line'], 'record.unit-changes', [
+                        'before' => $before->symbol(),
+                        'after' => $unit->symbol(),
+                        'year' => $year,
+                    ]);
                 }
                 $before = $unit;
             }
@@ -157,10 +171,11 @@ final class SeriesBuilder
             return $this->unitInCells;
         }
 
-        return $before ?? $this->unitOf([
-            'hot' => max([0, ...array_column($this->years, 'hot')]),
-            'scorching' => max([0, ...array_column($this->years, 'scorching')]),
-        ]);
+        return $before ??
+            $this->unitOf([
+                'hot' => max([0, ...array_column($this->years, 'hot')]),
+                'scorching' => max([0, ...array_column($this->years, 'scorching')]),
+            ]);
     }
 
     /** The values from the first day to the last, converted to °C. */
@@ -211,7 +226,10 @@ final class SeriesBuilder
     public function marks(): array
     {
         $marks = array_values($this->marks);
-        usort($marks, static fn (Mark $a, Mark $b): int => $a->day->number <=> $b->day->number ?: strcmp($a->element->value, $b->element->value));
+        usort(
+            $marks,
+            static fn (Mark $a, Mark $b): int => $a->day->number <=> $b->day->number ?: strcmp($a->element->value, $b->element->value),
+        );
 
         return $marks;
     }

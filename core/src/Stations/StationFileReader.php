@@ -22,7 +22,7 @@ final class StationFileReader
     /** @return list<StationFormat> the pickiest first; a table is what is left */
     private static function formats(): array
     {
-        return [new GhcnMonths, new GhcnLong, new DailyTable];
+        return [new GhcnMonths(), new GhcnLong(), new DailyTable()];
     }
 
     /**
@@ -32,7 +32,7 @@ final class StationFileReader
      *
      * @throws FormatError when the file cannot be taken, holds several stations and none was chosen, or not the chosen one
      */
-    public function read($stream, ReadingChoices $choices = new ReadingChoices): DailyRecordReading
+    public function read($stream, ReadingChoices $choices = new ReadingChoices()): DailyRecordReading
     {
         $survey = $this->survey($stream, $choices);
         if ($choices->station === null && count($survey->stations) > 1) {
@@ -40,8 +40,10 @@ final class StationFileReader
             throw FormatError::inFile('file.several-stations', ['one' => (string) $one->station, 'other' => (string) $other->station]);
         }
 
-        return $survey->reading ?? throw ($choices->station === null ? FormatError::inFile('file.no-temperatures')
-            : FormatError::inFile('file.no-such-station', ['station' => $choices->station]));
+        return $survey->reading ??
+            throw $choices->station === null
+                ? FormatError::inFile('file.no-temperatures')
+                : FormatError::inFile('file.no-such-station', ['station' => $choices->station]);
     }
 
     /**
@@ -51,7 +53,7 @@ final class StationFileReader
      *
      * @throws FormatError
      */
-    public function survey($stream, ReadingChoices $choices = new ReadingChoices): StationSurvey
+    public function survey($stream, ReadingChoices $choices = new ReadingChoices()): StationSurvey
     {
         $start = ftell($stream);
         try {
@@ -89,18 +91,46 @@ final class StationFileReader
      *
      * @internal for the formats
      */
-    public static function reading(RecordFormat $format, SeriesBuilder $series, ReadingChoices $choices, array $columns, array $names, ?TemperatureUnit $stated, DateOrder $order, ?string $delimiter): DailyRecordReading
-    {
+    public static function reading(
+        RecordFormat $format,
+        SeriesBuilder $series,
+        ReadingChoices $choices,
+        array $columns,
+        array $names,
+        ?TemperatureUnit $stated,
+        DateOrder $order,
+        ?string $delimiter,
+    ): DailyRecordReading {
         $concluded = $series->concludedUnit();
-        $unit = $choices->unit ?? $stated ?? $concluded;
+        $unit = $choices->unit ?? ($stated ?? $concluded);
 
-        return new DailyRecordReading($format, $series->record($unit), $series->marks(), $series->station, $columns, $names, $unit, $stated !== null,
-            $order, $delimiter, $series->refused, $series->refusedCount, $series->rows, $series->step($unit), $series->contradictedDays());
+        return new DailyRecordReading(
+            $format,
+            $series->record($unit),
+            $series->marks(),
+            $series->station,
+            $columns,
+            $names,
+            $unit,
+            $stated !== null,
+            $order,
+            $delimiter,
+            $series->refused,
+            $series->refusedCount,
+            $series->rows,
+            $series->step($unit),
+            $series->contradictedDays(),
+        );
     }
 
     /** @internal for the formats */
     public static function backwards(int $line, string $column, int $day, int $before): FormatError
     {
-        return FormatError::at($line, 'file.backwards', ['day' => Day::fromNumber($day)->iso(), 'before' => Day::fromNumber($before)->iso()], $column);
+        return FormatError::at(
+            $line,
+            'file.backwards',
+            ['day' => Day::fromNumber($day)->iso(), 'before' => Day::fromNumber($before)->iso()],
+            $column,
+        );
     }
 }

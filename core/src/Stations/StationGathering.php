@@ -33,7 +33,9 @@ final class StationGathering
     /** Whether the station's rows are only measured: another one is gathered, or was chosen. */
     public function passesBy(string $station): bool
     {
-        return $this->series !== null ? $this->series->station !== $station : $this->choices->station !== null && $this->choices->station !== $station;
+        return $this->series !== null
+            ? $this->series->station !== $station
+            : $this->choices->station !== null && $this->choices->station !== $station;
     }
 
     /** @return SeriesBuilder|null where the station's values go; null: it is not the one that is gathered */

@@ -32,7 +32,10 @@ final readonly class HarvestDays
      */
     public static function inWindows(array $days, array $windows): self
     {
-        $isIn = static fn (int $day): bool => array_filter($windows, static fn (SowingWindow $w): bool => $w->contains(YearDay::fromNumber($day))) !== [];
+        $isIn = static fn (int $day): bool => array_filter(
+            $windows,
+            static fn (SowingWindow $w): bool => $w->contains(YearDay::fromNumber($day)),
+        ) !== [];
 
         return new self($days, array_map(static fn (int $day): float => $isIn($day) ? 1.0 : 0.0, range(1, YearDay::YEAR)));
     }

@@ -42,7 +42,10 @@ final readonly class SupplyLine
         $usual = self::usual($sowings);
         $days = count($usual);
 
-        return self::counted($usual, array_map(static fn (int $start): ?array => self::year($runs, $start, $sowings, $days), $runs->daysOf[$from->number]));
+        return self::counted(
+            $usual,
+            array_map(static fn (int $start): ?array => self::year($runs, $start, $sowings, $days), $runs->daysOf[$from->number]),
+        );
     }
 
     /**
@@ -130,7 +133,7 @@ final readonly class SupplyLine
      */
     public static function metres(SuccessionSowing $sowing, float $amount, float $yieldPerMetre): float
     {
-        return $amount / ($yieldPerMetre * 7 / ($sowing->last - $sowing->first + 1));
+        return $amount / (($yieldPerMetre * 7) / ($sowing->last - $sowing->first + 1));
     }
 
     /**

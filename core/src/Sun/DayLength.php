@@ -35,28 +35,22 @@ final class DayLength
     /** @return non-empty-list<float> hours from sunrise to sunset, length 365, for sow day i+1 */
     public static function throughTheYear(Latitude $latitude): array
     {
-        return array_map(
-            static fn (int $day): float => self::hours($latitude, YearDay::fromNumber($day)),
-            range(1, YearDay::YEAR),
-        );
+        return array_map(static fn (int $day): float => self::hours($latitude, YearDay::fromNumber($day)), range(1, YearDay::YEAR));
     }
 
     /** @return non-empty-list<float> hours with civil twilight, length 365, for sow day i+1 */
     public static function twilightThroughTheYear(Latitude $latitude): array
     {
-        return array_map(
-            static fn (int $day): float => self::withTwilight($latitude, YearDay::fromNumber($day)),
-            range(1, YearDay::YEAR),
-        );
+        return array_map(static fn (int $day): float => self::withTwilight($latitude, YearDay::fromNumber($day)), range(1, YearDay::YEAR));
     }
 
     private static function lengthOf(Latitude $latitude, YearDay $day, float $depression): float
     {
-        $theta = 0.2163108 + 2 * atan(0.9671396 * tan(0.00860 * ($day->number - 186)));
+        $theta = 0.2163108 + 2 * atan(0.9671396 * tan(0.0086 * ($day->number - 186)));
         $declination = asin(0.39795 * cos($theta));
         $phi = deg2rad($latitude->degrees);
         $argument = (sin(deg2rad($depression)) + sin($phi) * sin($declination)) / (cos($phi) * cos($declination));
 
-        return 24 - 24 / M_PI * acos(max(-1.0, min(1.0, $argument)));
+        return 24 - (24 / M_PI) * acos(max(-1.0, min(1.0, $argument)));
     }
 }

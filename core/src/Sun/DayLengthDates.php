@@ -15,12 +15,8 @@ final readonly class DayLengthDates
      * @param  YearDay|null  $lost  first day after midsummer with fewer; null: likewise
      * @param  int  $days  days a year with at least so many hours
      */
-    private function __construct(
-        public float $hours,
-        public ?YearDay $reached,
-        public ?YearDay $lost,
-        public int $days,
-    ) {
+    private function __construct(public float $hours, public ?YearDay $reached, public ?YearDay $lost, public int $days)
+    {
     }
 
     public static function of(Latitude $latitude, float $hours): self

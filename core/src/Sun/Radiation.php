@@ -15,27 +15,26 @@ use Anthesis\Record\YearDay;
 final class Radiation
 {
     /** MJ m⁻² min⁻¹ */
-    private const SOLAR_CONSTANT = 0.0820;
+    private const SOLAR_CONSTANT = 0.082;
 
     /** @return float MJ m⁻² d⁻¹ */
     public static function onDay(Latitude $latitude, YearDay $day): float
     {
         $phi = deg2rad($latitude->degrees);
-        $angle = 2 * M_PI * $day->number / YearDay::YEAR;
+        $angle = (2 * M_PI * $day->number) / YearDay::YEAR;
         $distance = 1 + 0.033 * cos($angle);
         $declination = 0.409 * sin($angle - 1.39);
         $sunset = acos(max(-1.0, min(1.0, -tan($phi) * tan($declination))));
 
-        return 24 * 60 / M_PI * self::SOLAR_CONSTANT * $distance
-            * ($sunset * sin($phi) * sin($declination) + cos($phi) * cos($declination) * sin($sunset));
+        return ((24 * 60) / M_PI) *
+            self::SOLAR_CONSTANT *
+            $distance *
+            ($sunset * sin($phi) * sin($declination) + cos($phi) * cos($declination) * sin($sunset));
     }
 
     /** @return non-empty-list<float> MJ m⁻² d⁻¹, length 365, for sow day i+1 */
     public static function throughTheYear(Latitude $latitude): array
     {
-        return array_map(
-            static fn (int $day): float => self::onDay($latitude, YearDay::fromNumber($day)),
-            range(1, YearDay::YEAR),
-        );
+        return array_map(static fn (int $day): float => self::onDay($latitude, YearDay::fromNumber($day)), range(1, YearDay::YEAR));
     }
 }

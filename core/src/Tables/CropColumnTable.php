@@ -17,7 +17,8 @@ final class CropColumnTable
         $lines = ['| column | meaning | its cells |', '|---|---|---|'];
         foreach (CropSchema::columns() as $column) {
             $meaning = array_filter([$words->say("column.{$column->name}.label"), $words->say("column.{$column->name}.help")]);
-            $lines[] = '| '.$column->name.' | '.strtr(implode(': ', $meaning), ['|' => '\\|']).' | '.self::cells($column, $words).' |';
+            $lines[] =
+                '| '.$column->name.' | '.strtr(implode(': ', $meaning), ['|' => '\\|']).' | '.self::cells($column, $words).' |';
         }
 
         return implode("\n", $lines)."\n";

@@ -14,8 +14,20 @@ use Anthesis\Crop\Emergence;
 final class CropParameters
 {
     /** What a parameter file has no say in. */
-    private const CELLS = ['slug' => 'crop', 'name' => 'Crop', 'latin' => '-', 'family' => '-', 'kind' => 'cool', 'start' => 'seed',
-        'routes' => 'direct', 'depth_cm' => '1', 'spacing_cm' => '1', 'row_cm' => '1', 'per_square_foot' => '1', 'feeder' => 'light'];
+    private const CELLS = [
+        'slug' => 'crop',
+        'name' => 'Crop',
+        'latin' => '-',
+        'family' => '-',
+        'kind' => 'cool',
+        'start' => 'seed',
+        'routes' => 'direct',
+        'depth_cm' => '1',
+        'spacing_cm' => '1',
+        'row_cm' => '1',
+        'per_square_foot' => '1',
+        'feeder' => 'light',
+    ];
 
     /** Days under cover, in place of the table's weeks; 0: never set out. */
     private const SEEDLING_DAYS = ['seedling_days', 0, 210];
@@ -54,7 +66,8 @@ final class CropParameters
         if ($column->type === CropColumn::CHOICE) {
             $choice = $keys[$key] ?? ($column->optional ? '' : null);
 
-            return is_string($choice) && (in_array($choice, $column->choices, true) || $choice === '' && $column->optional) ? $choice
+            return is_string($choice) && (in_array($choice, $column->choices, true) || ($choice === '' && $column->optional))
+                ? $choice
                 : throw FormatError::inFile('parameters.choice', ['parameter' => $key, 'choices' => implode(', ', $column->choices)]);
         }
         // Where the crop has none, an optional one is null or 0.
@@ -70,8 +83,13 @@ final class CropParameters
     private static function number(array $keys, string $key, float $least, float $most): ?float
     {
         $value = $keys[$key] ?? null;
-        if ($value !== null && (! is_int($value) && ! is_float($value) || $value < $least || $value > $most)) {
-            throw FormatError::inFile('parameters.number', ['parameter' => $key, 'least' => $least, 'most' => $most, 'value' => (string) json_encode($value)]);
+        if ($value !== null && ((! is_int($value) && ! is_float($value)) || $value < $least || $value > $most)) {
+            throw FormatError::inFile('parameters.number', [
+                'parameter' => $key,
+                'least' => $least,
+                'most' => $most,
+                'value' => (string) json_encode($value),
+            ]);
         }
 
         return $value === null ? null : (float) $value;
@@ -112,8 +130,12 @@ final class CropParameters
         $cells = [];
         foreach (array_values($table) as $i => $value) {
             $column = CropSchema::columns()['em_'.Emergence::TEMPERATURES[$i]];
-            if ($value !== null && (! is_int($value) && ! is_float($value) || $value < $column->least || $value > $column->most)) {
-                throw FormatError::inFile('parameters.emergence-days', ['value' => (string) json_encode($value), 'least' => $column->least, 'most' => $column->most]);
+            if ($value !== null && ((! is_int($value) && ! is_float($value)) || $value < $column->least || $value > $column->most)) {
+                throw FormatError::inFile('parameters.emergence-days', [
+                    'value' => (string) json_encode($value),
+                    'least' => $column->least,
+                    'most' => $column->most,
+                ]);
             }
             $cells[$column->name] = $value === null ? '' : (string) json_encode($value);
         }

@@ -16,9 +16,13 @@ final class FormatError extends Refused
      * @param  Phrase  $reason  without it
      * @param  list<string>  $headings  names of the file's columns, as far as they were understood
      */
-    private function __construct(Phrase $why, public readonly Phrase $reason, public readonly ?int $atLine = null, public readonly ?string $column = null,
-        public readonly array $headings = [])
-    {
+    private function __construct(
+        Phrase $why,
+        public readonly Phrase $reason,
+        public readonly ?int $atLine = null,
+        public readonly ?string $column = null,
+        public readonly array $headings = [],
+    ) {
         parent::__construct($why, Words::in('en')->phrase($why));
     }
 
@@ -34,8 +38,10 @@ final class FormatError extends Refused
     public static function at(int $line, string $reason, array $with = [], ?string $column = null): self
     {
         $reason = Phrase::of("error.{$reason}", $with);
-        $place = $column === null ? Phrase::of('error.at-line', ['line' => $line, 'reason' => $reason])
-            : Phrase::of('error.at-cell', ['line' => $line, 'column' => $column, 'reason' => $reason]);
+        $place =
+            $column === null
+                ? Phrase::of('error.at-line', ['line' => $line, 'reason' => $reason])
+                : Phrase::of('error.at-cell', ['line' => $line, 'column' => $column, 'reason' => $reason]);
 
         return new self($place, $reason, $line, $column);
     }
@@ -43,6 +49,12 @@ final class FormatError extends Refused
     /** @param  list<string>  $headings */
     public function withHeadings(array $headings): self
     {
-        return new self($this->why, $this->reason, $this->atLine, $this->column, array_map(static fn (string $h): string => mb_scrub($h, 'UTF-8'), $headings));
+        return new self(
+            $this->why,
+            $this->reason,
+            $this->atLine,
+            $this->column,
+            array_map(static fn (string $h): string => mb_scrub($h, 'UTF-8'), $headings),
+        );
     }
 }

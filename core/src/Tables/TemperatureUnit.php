@@ -24,11 +24,15 @@ enum TemperatureUnit: string
     public function toCelsius(float $value): float
     {
         // Adding zero turns −0.0 into 0.0: one and the same value in every format.
-        return 0.0 + round(match ($this) {
-            self::Celsius => $value,
-            self::TenthsCelsius => $value / 10,
-            self::Fahrenheit => ($value - 32) * 5 / 9,
-        }, 2);
+        return 0.0 +
+            round(
+                match ($this) {
+                    self::Celsius => $value,
+                    self::TenthsCelsius => $value / 10,
+                    self::Fahrenheit => (($value - 32) * 5) / 9,
+                },
+                2,
+            );
     }
 
     /** @return float °C that one degree (or tenth) of the unit is wide */

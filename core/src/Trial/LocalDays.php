@@ -29,9 +29,13 @@ final readonly class LocalDays
      * @param  float|null  $errorBefore  mean of how far the packet's own days were from the first harvest seen, days
      * @param  float|null  $errorAfter  the same by the days the other sowings tell, each left out in turn; null of fewer than two
      */
-    private function __construct(public array $shares, public float $factor, public float $days, public ?float $errorBefore, public ?float $errorAfter)
-    {
-    }
+    private function __construct(
+        public array $shares,
+        public float $factor,
+        public float $days,
+        public ?float $errorBefore,
+        public ?float $errorAfter,
+    ) {}
 
     /**
      * @param  list<array{SeasonTables, ObservedSowing}>  $sowings  of the crop by the route, each with the weather of its site; those the record does not hold, from sowing to harvest, and those picked on the day they came up are left out
@@ -39,7 +43,7 @@ final readonly class LocalDays
      */
     public static function of(Crop $crop, Route $route, LightSchool $light, array $sowings): ?self
     {
-        $needed = (new Maturity($crop))->growthDays($route);
+        $needed = new Maturity($crop)->growthDays($route);
         $seen = [];
         foreach ($sowings as [$tables, $sowing]) {
             $growth = $tables->growth($crop, $light);
@@ -54,11 +58,15 @@ final readonly class LocalDays
         }
         $shares = array_column($seen, 3);
         $factor = self::factor($shares);
-        $ofOthers = static fn (int $i): float => self::factor(array_values(array_diff_key($shares, [$i => true])));
+        $ofOthers = static fn(int $i): float => self::factor(array_values(array_diff_key($shares, [$i => true])));
 
-        return new self($shares, $factor, $crop->growth->maturityDays * $factor,
+        return new self(
+            $shares,
+            $factor,
+            $crop->growth->maturityDays * $factor,
             self::meanError($crop, $route, $light, $seen, array_fill(0, count($seen), 1.0)),
-            count($seen) > 1 ? self::meanError($crop, $route, $light, $seen, array_map($ofOthers, array_keys($shares))) : null);
+            count($seen) > 1 ? self::meanError($crop, $route, $light, $seen, array_map($ofOthers, array_keys($shares))) : null,
+        );
     }
 
     /**
@@ -70,7 +78,7 @@ final readonly class LocalDays
     {
         $sum = 0;
         foreach ($seen as $i => [$tables, $up, $harvest]) {
-            $needed = (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factors[$i])))->growthDays($route);
+            $needed = new Maturity($crop->maturingIn($crop->growth->maturityDays * $factors[$i]))->growthDays($route);
             $sum += abs($harvest - self::maturity($tables->growth($crop, $light), $tables->days, $up, $needed));
         }
 

@@ -18,7 +18,7 @@ final readonly class ObservedSowing
      */
     public function __construct(public Day $on, public ?Day $up, public Day $firstHarvest)
     {
-        if ($up !== null && $up->isBefore($on) || $firstHarvest->number < ($up ?? $on)->number) {
+        if (($up !== null && $up->isBefore($on)) || $firstHarvest->number < ($up ?? $on)->number) {
             throw new InvalidArgumentException('What is sown comes up after it, and is picked after that.');
         }
     }

@@ -40,15 +40,26 @@ final readonly class NoWindow
         $phrases = [];
         if ($this->reason !== null) {
             $reason = Phrase::of("outcome.{$this->reason->value}");
-            $phrases[] = $this->harvests === 0 ? Phrase::of('no-window.never', ['years' => $this->years, 'outcome' => $reason, 'day' => Phrase::day($this->nearest)])
-                : Phrase::of('no-window.nearest', ['harvests' => $this->harvests, 'years' => $this->years, 'day' => Phrase::day($this->nearest), 'outcome' => $reason]);
+            $phrases[] =
+                $this->harvests === 0
+                    ? Phrase::of('no-window.never', ['years' => $this->years, 'outcome' => $reason, 'day' => Phrase::day($this->nearest)])
+                    : Phrase::of('no-window.nearest', [
+                        'harvests' => $this->harvests,
+                        'years' => $this->years,
+                        'day' => Phrase::day($this->nearest),
+                        'outcome' => $reason,
+                    ]);
         }
         if ($this->longestDays !== null) {
             $phrases[] = Phrase::of('no-window.variety', ['days' => $this->longestDays]);
         }
         foreach ($this->openedBy as $site => $windows) {
             foreach ($windows as $window) {
-                $phrases[] = Phrase::of('no-window.opened', ['cover' => Phrase::of('cover.'.str_replace(' ', '-', $site)), 'first' => Phrase::day($window->first), 'last' => Phrase::day($window->last)]);
+                $phrases[] = Phrase::of('no-window.opened', [
+                    'cover' => Phrase::of('cover.'.str_replace(' ', '-', $site)),
+                    'first' => Phrase::day($window->first),
+                    'last' => Phrase::day($window->last),
+                ]);
             }
         }
 

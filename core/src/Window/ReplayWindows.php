@@ -42,30 +42,54 @@ final readonly class ReplayWindows
 
     public function at(float $share): RouteWindows
     {
-        $derivation = new Derivation;
+        $derivation = new Derivation();
         $windows = $this->windows($share);
         $fair = $this->windows(ProofStandard::FAIR);
         $years = $this->ribbon->yearsOnRecord();
-        $derivation->write('replay', Phrase::of("derivation.replay-{$this->route->value}"), null, null,
-            Phrase::of('source.years-on-record', ['years' => $years, 'site' => $this->site, 'maturity' => (new Maturity($this->crop))->phrase($this->route)]));
+        $derivation->write(
+            'replay',
+            Phrase::of("derivation.replay-{$this->route->value}"),
+            null,
+            null,
+            Phrase::of('source.years-on-record', [
+                'years' => $years,
+                'site' => $this->site,
+                'maturity' => new Maturity($this->crop)->phrase($this->route),
+            ]),
+        );
         $evidence = [];
         foreach ($windows as $window) {
             $evidence[] = $found = $this->evidence($window, $windows, $fair);
             $this->write($derivation, $window, $found, $share, $years);
         }
         if ($windows === []) {
-            $derivation->write('none', Phrase::of('derivation.too-few-years'), null, null, Phrase::of('source.at-best', self::share(max([0.0, ...$this->ribbon->reliability]), $years)));
+            $derivation->write(
+                'none',
+                Phrase::of('derivation.too-few-years'),
+                null,
+                null,
+                Phrase::of('source.at-best', self::share(max([0.0, ...$this->ribbon->reliability]), $years)),
+            );
         }
         $reasons = $this->reasons($windows);
         // Days that were never harvested are no window, so every window has its harvest.
-        $harvests = array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
+        $harvests = array_map(fn(SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
         $underCover = [];
         if ($weeks !== null) {
-            $underCover = array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
+            $underCover = array_map(static fn(SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
             foreach (array_slice($underCover, 0, 1) as $first) {
-                $derivation->write('under-cover', Phrase::of('derivation.under-cover', ['usual' => (float) $weeks->usual, 'least' => (float) $weeks->least, 'most' => (float) $weeks->most]),
-                    $first->first, -$weeks->days(), Phrase::of('source.under-cover'));
+                $derivation->write(
+                    'under-cover',
+                    Phrase::of('derivation.under-cover', [
+                        'usual' => (float) $weeks->usual,
+                        'least' => (float) $weeks->least,
+                        'most' => (float) $weeks->most,
+                    ]),
+                    $first->first,
+                    -$weeks->days(),
+                    Phrase::of('source.under-cover'),
+                );
             }
         }
 
@@ -101,7 +125,7 @@ final readonly class ReplayWindows
             for ($i = 0; $i < $days->days; $i++) {
                 $sum += $this->ribbon->reliability[($days->first->number + $i - 1) % YearDay::YEAR];
             }
-            $chances[] = new FairChance($days, (int) floor(10 * $sum / $days->days + Tolerance::SUMS));
+            $chances[] = new FairChance($days, (int) floor((10 * $sum) / $days->days + Tolerance::SUMS));
         }
 
         return $chances;
@@ -122,7 +146,12 @@ final readonly class ReplayWindows
             }
         }
 
-        return new NoWindow($nearest, $this->ribbon->yearsOf($nearest, Outcome::Harvest), $this->ribbon->years[$nearest->number - 1], $this->ribbon->reason($nearest));
+        return new NoWindow(
+            $nearest,
+            $this->ribbon->yearsOf($nearest, Outcome::Harvest),
+            $this->ribbon->years[$nearest->number - 1],
+            $this->ribbon->reason($nearest),
+        );
     }
 
     /** @return array{int, int}|null */
@@ -151,7 +180,11 @@ final readonly class ReplayWindows
      */
     public static function reaching(array $reliability, float $share, YearDay $from): array
     {
-        return WindowFinder::runs(array_map(static fn (float $harvested): bool => $harvested >= $share - Tolerance::SUMS, $reliability), $from, ProofStandard::LEAST_DAYS);
+        return WindowFinder::runs(
+            array_map(static fn(float $harvested): bool => $harvested >= $share - Tolerance::SUMS, $reliability),
+            $from,
+            ProofStandard::LEAST_DAYS,
+        );
     }
 
     /**
@@ -175,7 +208,7 @@ final readonly class ReplayWindows
         $best = $window->first->plus($bestDays[intdiv(count($bestDays), 2)]);
         $slack = 0;
         foreach ($fair as $wider) {
-            if ($wider->contains($window->last) && ! $wider->isAllYear()) {
+            if ($wider->contains($window->last) && !$wider->isAllYear()) {
                 $slack = $window->last->daysUntil($wider->last);
             }
         }
@@ -185,8 +218,15 @@ final readonly class ReplayWindows
             }
         }
 
-        return new WindowEvidence($best, BestSpan::of($window, $this->expected), $this->ribbon->yearsOf($best, Outcome::Harvest), $this->ribbon->years[$best->number - 1], $slack,
-            $this->firstHarvests($window->first), $this->firstHarvests($window->last));
+        return new WindowEvidence(
+            $best,
+            BestSpan::of($window, $this->expected),
+            $this->ribbon->yearsOf($best, Outcome::Harvest),
+            $this->ribbon->years[$best->number - 1],
+            $slack,
+            $this->firstHarvests($window->first),
+            $this->firstHarvests($window->last),
+        );
     }
 
     /** @return array{YearDay, YearDay, YearDay}|null */
@@ -204,16 +244,51 @@ final readonly class ReplayWindows
         if ($window->isAllYear()) {
             $derivation->write('all-year', Phrase::of('derivation.all-year'), null, null, $asked);
         } else {
-            $derivation->write('first', Phrase::of('derivation.first', ['act' => $act]), $window->first, null, $this->lost($asked, 'before', $window->first->plus(-1)));
-            $derivation->write('last', $evidence->slackDays > 0 ? Phrase::of('derivation.last-with-slack', ['act' => $act, 'slack' => $evidence->slackDays]) : Phrase::of('derivation.last', ['act' => $act]),
-                $window->last, $window->days - 1, $this->lost($asked, 'after', $window->last->plus(1)));
+            $derivation->write(
+                'first',
+                Phrase::of('derivation.first', ['act' => $act]),
+                $window->first,
+                null,
+                $this->lost($asked, 'before', $window->first->plus(-1)),
+            );
+            $derivation->write(
+                'last',
+                $evidence->slackDays > 0
+                    ? Phrase::of('derivation.last-with-slack', ['act' => $act, 'slack' => $evidence->slackDays])
+                    : Phrase::of('derivation.last', ['act' => $act]),
+                $window->last,
+                $window->days - 1,
+                $this->lost($asked, 'after', $window->last->plus(1)),
+            );
         }
-        $derivation->write('best', Phrase::of('derivation.best', ['harvests' => $evidence->harvests, 'years' => $evidence->years]), $evidence->best, null, Phrase::of('source.replay'));
-        $derivation->write('best-span', Phrase::of('derivation.best-span', ['first' => Phrase::day($evidence->span->first), 'last' => Phrase::day($evidence->span->last)]),
-            $evidence->span->first, $evidence->span->days - 1, Phrase::of('source.replay'));
+        $derivation->write(
+            'best',
+            Phrase::of('derivation.best', ['harvests' => $evidence->harvests, 'years' => $evidence->years]),
+            $evidence->best,
+            null,
+            Phrase::of('source.replay'),
+        );
+        $derivation->write(
+            'best-span',
+            Phrase::of('derivation.best-span', [
+                'first' => Phrase::day($evidence->span->first),
+                'last' => Phrase::day($evidence->span->last),
+            ]),
+            $evidence->span->first,
+            $evidence->span->days - 1,
+            Phrase::of('source.replay'),
+        );
         if ($evidence->fromFirst !== null) {
-            $derivation->write('harvest', Phrase::of('derivation.first-harvest', ['from' => Phrase::day($evidence->fromFirst[0]), 'to' => Phrase::day($evidence->fromFirst[2])]),
-                $evidence->fromFirst[1], $window->first->daysUntil($evidence->fromFirst[1]), Phrase::of('source.replay'));
+            $derivation->write(
+                'harvest',
+                Phrase::of('derivation.first-harvest', [
+                    'from' => Phrase::day($evidence->fromFirst[0]),
+                    'to' => Phrase::day($evidence->fromFirst[2]),
+                ]),
+                $evidence->fromFirst[1],
+                $window->first->daysUntil($evidence->fromFirst[1]),
+                Phrase::of('source.replay'),
+            );
         }
     }
 
@@ -222,8 +297,14 @@ final readonly class ReplayWindows
     {
         $reason = $this->ribbon->reason($day);
 
-        return $reason === null ? $asked : Phrase::of("source.lost-{$side}", ['asked' => $asked, 'outcome' => Phrase::of("outcome.{$reason->value}"),
-            'lost' => $this->ribbon->yearsOf($day, $reason), 'years' => $this->ribbon->years[$day->number - 1]]);
+        return $reason === null
+            ? $asked
+            : Phrase::of("source.lost-{$side}", [
+                'asked' => $asked,
+                'outcome' => Phrase::of("outcome.{$reason->value}"),
+                'lost' => $this->ribbon->yearsOf($day, $reason),
+                'years' => $this->ribbon->years[$day->number - 1],
+            ]);
     }
 
     /**
@@ -235,7 +316,7 @@ final readonly class ReplayWindows
         $open = [];
         foreach ($windows as $window) {
             for ($i = 0; $i < $window->days; $i++) {
-                $open[($window->first->number + $i - 1) % YearDay::YEAR + 1] = true;
+                $open[(($window->first->number + $i - 1) % YearDay::YEAR) + 1] = true;
             }
         }
         $reasons = [];

@@ -36,6 +36,17 @@ final readonly class RouteWindows
 
     public function without(NoWindow $noWindow): self
     {
-        return new self($this->route, $this->windows, $this->underCover, $this->harvests, $this->reasons, $this->derivation, $this->fair, $this->evidence, $this->chances, $noWindow);
+        return new self(
+            $this->route,
+            $this->windows,
+            $this->underCover,
+            $this->harvests,
+            $this->reasons,
+            $this->derivation,
+            $this->fair,
+            $this->evidence,
+            $this->chances,
+            $noWindow,
+        );
     }
 }

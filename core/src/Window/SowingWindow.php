@@ -37,7 +37,7 @@ final readonly class SowingWindow
         $first = PHP_INT_MAX;
         $last = 0;
         for ($i = 0; $i < $this->days; $i++) {
-            $harvest = $harvested(($this->first->number + $i - 1) % YearDay::YEAR + 1);
+            $harvest = $harvested((($this->first->number + $i - 1) % YearDay::YEAR) + 1);
             if ($harvest !== null) {
                 $first = min($first, $i + $harvest[0]);
                 $last = max($last, $i + $harvest[1]);
@@ -53,7 +53,9 @@ final readonly class SowingWindow
      */
     public function harvestedFrom(?array $span): ?self
     {
-        return $span === null ? null : new self($this->first->plus($span[0]), $this->first->plus(min($span[1], $span[0] + YearDay::YEAR - 1)));
+        return $span === null
+            ? null
+            : new self($this->first->plus($span[0]), $this->first->plus(min($span[1], $span[0] + YearDay::YEAR - 1)));
     }
 
     public function shifted(int $days): self

@@ -26,7 +26,10 @@ final readonly class Phrase implements JsonSerializable
     private function __construct(public string $key, array $with)
     {
         // A cell of a file may stand in it, cut anywhere.
-        $this->with = array_map(static fn (int|float|string|self $v): int|float|string|self => is_string($v) ? mb_scrub($v, 'UTF-8') : $v, $with);
+        $this->with = array_map(
+            static fn (int|float|string|self $v): int|float|string|self => is_string($v) ? mb_scrub($v, 'UTF-8') : $v,
+            $with,
+        );
     }
 
     /** @param  array<string, int|float|string|self>  $with */
@@ -57,8 +60,12 @@ final readonly class Phrase implements JsonSerializable
     /** @return Words ready for JSON */
     public function toArray(): array
     {
-        return $this->with === [] ? ['key' => $this->key]
-            : ['key' => $this->key, 'with' => array_map(static fn (int|float|string|self $v): mixed => $v instanceof self ? $v->toArray() : $v, $this->with)];
+        return $this->with === []
+            ? ['key' => $this->key]
+            : [
+                'key' => $this->key,
+                'with' => array_map(static fn (int|float|string|self $v): mixed => $v instanceof self ? $v->toArray() : $v, $this->with),
+            ];
     }
 
     /** @return Words */

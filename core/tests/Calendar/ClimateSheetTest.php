@@ -22,14 +22,22 @@ final class ClimateSheetTest extends TestCase
     {
         $record = Fixtures::record($station);
 
-        return ClimateSheet::of($record, PlaceEvidence::of($record, Fixtures::latitude($station), Site::openGround()), ClimateSheet::soilTemperatures(CropCsv::standard()->crops), Site::presets());
+        return ClimateSheet::of(
+            $record,
+            PlaceEvidence::of($record, Fixtures::latitude($station), Site::openGround()),
+            ClimateSheet::soilTemperatures(CropCsv::standard()->crops),
+            Site::presets(),
+        );
     }
 
     public function test_seasons_are_dated_with_their_year(): void
     {
         // North: season 2000 runs from 15 July 1999; offsets 77 and 292 at 2.2 °C. South: season 1999 from 15 January; 91 and 271.
         $north = $this->sheet('north')['thresholds'][0]['seasons'][0];
-        self::assertSame(['season' => 2000, 'first' => '09-30', 'last' => '05-02', 'first_date' => '1999-09-30', 'last_date' => '2000-05-02'], $north);
+        self::assertSame(
+            ['season' => 2000, 'first' => '09-30', 'last' => '05-02', 'first_date' => '1999-09-30', 'last_date' => '2000-05-02'],
+            $north,
+        );
         $south = $this->sheet('south')['thresholds'][0]['seasons'][0];
         self::assertSame([1999, '1999-04-16', '1999-10-13'], [$south['season'], $south['first_date'], $south['last_date']]);
     }
@@ -38,8 +46,14 @@ final class ClimateSheetTest extends TestCase
     {
         $sheet = $this->sheet('north');
         $expected = Fixtures::json('freezes-north.json');
-        self::assertSame(round($expected['thresholds'][1]['trend_of_last']['days_per_decade'], 1), $sheet['thresholds'][1]['trend']['days_per_decade']);
-        self::assertStringStartsWith('No shift of the last freeze can be told from chance', Words::in('en')->phrase($sheet['thresholds'][1]['trend']['phrase']));
+        self::assertSame(
+            round($expected['thresholds'][1]['trend_of_last']['days_per_decade'], 1),
+            $sheet['thresholds'][1]['trend']['days_per_decade'],
+        );
+        self::assertStringStartsWith(
+            'No shift of the last freeze can be told from chance',
+            Words::in('en')->phrase($sheet['thresholds'][1]['trend']['phrase']),
+        );
         self::assertSame($expected['hardiness']['half_zone'], $sheet['hardiness']['half_zone']);
         self::assertCount(14, $sheet['completeness']);
         self::assertSame(31, $sheet['completeness'][1]['months'][0]);

@@ -48,14 +48,22 @@ final class CropDossierTest extends TestCase
 
     private function own(): OwnDates
     {
-        return new OwnDates(['transplant' => [new SowingWindow(YearDay::of(1, 5), YearDay::of(1, 14))]], 'The fair.', 'Wren', Day::of(2026, 3, 1));
+        return new OwnDates(
+            ['transplant' => [new SowingWindow(YearDay::of(1, 5), YearDay::of(1, 14))]],
+            'The fair.',
+            'Wren',
+            Day::of(2026, 3, 1),
+        );
     }
 
     public function test_the_sheet_follows_the_school_that_is_chosen(): void
     {
         $dossier = $this->dossier('broccoli');
         $replay = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable);
-        self::assertSame(['replay', 'direct', 'transplant'], [$replay['school'], $replay['routes'][0]['route'], $replay['routes'][1]['route']]);
+        self::assertSame(
+            ['replay', 'direct', 'transplant'],
+            [$replay['school'], $replay['routes'][0]['route'], $replay['routes'][1]['route']],
+        );
         self::assertSame('replay', $replay['routes'][0]['derivation'][0]['key']);
         $back = CropDossier::sheet($dossier, CountBack::KEY, ProofStandard::Reliable);
         self::assertSame(['count-back', 'last-freeze'], [$back['school'], $back['routes'][0]['derivation'][0]['key']]);
@@ -74,8 +82,19 @@ final class CropDossierTest extends TestCase
         self::assertSame('replay', $routes['direct']['derivation'][0]['key']);
         self::assertSame([['first' => '01-05', 'last' => '01-14', 'days' => 10]], $routes['transplant']['windows']);
         $weeks = CropCsv::standard()->find('broccoli')->underCover->weeks?->days() ?? 0;
-        self::assertSame(YearDay::of(1, 5)->plus(-$weeks)->iso(), $routes['transplant']['under_cover'][0]['first']);
-        self::assertSame(['Set by Wren: The fair.', 'by hand, 1 March 2026'], array_map(Words::in('en')->phrase(...), [$routes['transplant']['derivation'][0]['label'], $routes['transplant']['derivation'][0]['source']]));
+        self::assertSame(
+            YearDay::of(1, 5)
+                ->plus(-$weeks)
+                ->iso(),
+            $routes['transplant']['under_cover'][0]['first'],
+        );
+        self::assertSame(
+            ['Set by Wren: The fair.', 'by hand, 1 March 2026'],
+            array_map(Words::in('en')->phrase(...), [
+                $routes['transplant']['derivation'][0]['label'],
+                $routes['transplant']['derivation'][0]['source'],
+            ]),
+        );
     }
 
     public function test_own_dates_are_harvested_when_the_record_says(): void
@@ -83,17 +102,41 @@ final class CropDossierTest extends TestCase
         $dossier = $this->dossier('broccoli');
         $first = $dossier['schools']['replay']['reliable'][1];
         self::assertNotSame([], $first['windows']);
-        $same = new OwnDates(['transplant' => [new SowingWindow(YearDay::fromIso($first['windows'][0]['first']), YearDay::fromIso($first['windows'][0]['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
-        self::assertSame([$first['harvests'][0]], CropDossier::ownSheet($dossier, $this->crop('broccoli'), $same, ProofStandard::Reliable)['routes'][1]['harvests']);
-        self::assertSame([], CropDossier::ownSheet($dossier, $this->crop('broccoli'), $this->own(), ProofStandard::Reliable)['routes'][1]['harvests'], 'set out in January it never came to one');
+        $same = new OwnDates(
+            [
+                'transplant' => [
+                    new SowingWindow(YearDay::fromIso($first['windows'][0]['first']), YearDay::fromIso($first['windows'][0]['last'])),
+                ],
+            ],
+            'As replayed.',
+            'Wren',
+            Day::of(2026, 3, 1),
+        );
+        self::assertSame(
+            [$first['harvests'][0]],
+            CropDossier::ownSheet($dossier, $this->crop('broccoli'), $same, ProofStandard::Reliable)['routes'][1]['harvests'],
+        );
+        self::assertSame(
+            [],
+            CropDossier::ownSheet($dossier, $this->crop('broccoli'), $this->own(), ProofStandard::Reliable)['routes'][1]['harvests'],
+            'set out in January it never came to one',
+        );
     }
 
     public function test_dates_the_record_speaks_against_are_warned_of(): void
     {
         $dossier = $this->dossier('broccoli');
-        self::assertSame(['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'], array_map(Words::in('en')->phrase(...), CropDossier::disagreements($dossier, $this->own()->dates)));
+        self::assertSame(
+            ['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'],
+            array_map(Words::in('en')->phrase(...), CropDossier::disagreements($dossier, $this->own()->dates)),
+        );
         $windows = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable)['routes'][1]['windows'][0];
-        $good = new OwnDates(['transplant' => [new SowingWindow(YearDay::fromIso($windows['first']), YearDay::fromIso($windows['last']))]], 'As replayed.', 'Wren', Day::of(2026, 3, 1));
+        $good = new OwnDates(
+            ['transplant' => [new SowingWindow(YearDay::fromIso($windows['first']), YearDay::fromIso($windows['last']))]],
+            'As replayed.',
+            'Wren',
+            Day::of(2026, 3, 1),
+        );
         self::assertSame([], CropDossier::disagreements($dossier, $good->dates));
     }
 
@@ -113,17 +156,33 @@ final class CropDossierTest extends TestCase
         $crop = $this->crop('carrot');
         $record = Fixtures::record('north');
         $latitude = Fixtures::latitude('north');
-        $schools = Schools::on(new Grounds(PlaceEvidence::of($record, $latitude, Site::openGround()), new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional()));
+        $schools = Schools::on(
+            new Grounds(
+                PlaceEvidence::of($record, $latitude, Site::openGround()),
+                new Replay($record, $latitude, Site::openGround()),
+                CountBackSettings::conventional(),
+            ),
+        );
         $quick = new Variety('Basin Quick', ['quick'], $crop->maturingIn(50));
         $dossier = CropDossier::of($crop, $schools, [$quick]);
         $sheet = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable);
         [$variety] = $sheet['varieties'] ?? [];
         self::assertSame(['Basin Quick', 50.0, ['quick']], [$variety['name'], $variety['days'], $variety['tags']]);
         $alone = CropDossier::sheet(CropDossier::of($quick->crop, $schools), FromReplay::KEY, ProofStandard::Reliable)['routes'][0];
-        self::assertSame([$alone['windows'], $alone['harvests'], array_column($alone['evidence'], 'span')], [$variety['routes'][0]['windows'], $variety['routes'][0]['harvests'], $variety['routes'][0]['best']]);
-        self::assertGreaterThan(array_sum(array_column($sheet['routes'][0]['windows'], 'days')), array_sum(array_column($variety['routes'][0]['windows'], 'days')), 'a quicker one has longer');
+        self::assertSame(
+            [$alone['windows'], $alone['harvests'], array_column($alone['evidence'], 'span')],
+            [$variety['routes'][0]['windows'], $variety['routes'][0]['harvests'], $variety['routes'][0]['best']],
+        );
+        self::assertGreaterThan(
+            array_sum(array_column($sheet['routes'][0]['windows'], 'days')),
+            array_sum(array_column($variety['routes'][0]['windows'], 'days')),
+            'a quicker one has longer',
+        );
         $counted = CropDossier::sheet($dossier, CountBack::KEY, ProofStandard::Cautious)['varieties'][0]['routes'][0] ?? [];
-        self::assertSame(CropDossier::sheet(CropDossier::of($quick->crop, $schools), CountBack::KEY, ProofStandard::Reliable)['routes'][0]['windows'], $counted['windows'] ?? null);
+        self::assertSame(
+            CropDossier::sheet(CropDossier::of($quick->crop, $schools), CountBack::KEY, ProofStandard::Reliable)['routes'][0]['windows'],
+            $counted['windows'] ?? null,
+        );
         self::assertSame([], CropDossier::ownSheet($dossier, $crop, $this->own(), ProofStandard::Reliable)['varieties'] ?? null);
     }
 }

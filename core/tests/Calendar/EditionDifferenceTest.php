@@ -47,30 +47,47 @@ final class EditionDifferenceTest extends TestCase
      */
     private function told(array $before, array $now): array
     {
-        return array_map(static fn (array $c): array => [$c['crop'], $c['kind'], $c['size'], Words::in('en')->phrase($c['phrase'])], EditionDifference::between($before, $now));
+        return array_map(
+            static fn (array $c): array => [$c['crop'], $c['kind'], $c['size'], Words::in('en')->phrase($c['phrase'])],
+            EditionDifference::between($before, $now),
+        );
     }
 
     public function test_what_is_the_same_is_not_told(): void
     {
-        self::assertSame([], EditionDifference::between($this->edition(['radish' => [self::SPRING]]), $this->edition(['radish' => [self::SPRING]], ['record' => ['checksum' => 'another']])));
+        self::assertSame(
+            [],
+            EditionDifference::between(
+                $this->edition(['radish' => [self::SPRING]]),
+                $this->edition(['radish' => [self::SPRING]], ['record' => ['checksum' => 'another']]),
+            ),
+        );
     }
 
     public function test_crops_come_and_go_and_windows_open_close_and_move(): void
     {
         $later = ['first' => '04-13', 'last' => '05-20', 'days' => 38];
-        self::assertSame([
-            ['carrot', 'opened', 365, 'Carrot, sow outdoors: has a window now, 10 April to 20 May and 1 August to 1 September.'],
-            ['dill', 'new', 365, 'Dill is new.'],
-            ['parsnip', 'closed', 365, 'Parsnip, sow outdoors: has no window any more; it was 10 April to 20 May.'],
-            ['turnip', 'gone', 365, 'Turnip is no longer in the calendar.'],
-            ['radish', 'moved', 3, 'Radish, sow outdoors: 3 days later to open; now 13 April to 20 May.'],
-        ], $this->told($this->edition(['radish' => [self::SPRING], 'carrot' => [], 'parsnip' => [self::SPRING], 'turnip' => [self::SPRING]]),
-            $this->edition(['radish' => [$later], 'carrot' => [self::SPRING, self::AUTUMN], 'parsnip' => [], 'dill' => [self::SPRING]])));
+        self::assertSame(
+            [
+                ['carrot', 'opened', 365, 'Carrot, sow outdoors: has a window now, 10 April to 20 May and 1 August to 1 September.'],
+                ['dill', 'new', 365, 'Dill is new.'],
+                ['parsnip', 'closed', 365, 'Parsnip, sow outdoors: has no window any more; it was 10 April to 20 May.'],
+                ['turnip', 'gone', 365, 'Turnip is no longer in the calendar.'],
+                ['radish', 'moved', 3, 'Radish, sow outdoors: 3 days later to open; now 13 April to 20 May.'],
+            ],
+            $this->told(
+                $this->edition(['radish' => [self::SPRING], 'carrot' => [], 'parsnip' => [self::SPRING], 'turnip' => [self::SPRING]]),
+                $this->edition(['radish' => [$later], 'carrot' => [self::SPRING, self::AUTUMN], 'parsnip' => [], 'dill' => [self::SPRING]]),
+            ),
+        );
     }
 
     public function test_a_move_is_as_large_as_its_larger_shift_or_the_days_won_and_lost(): void
     {
-        $size = fn (array ...$now): int => $this->told($this->edition(['radish' => [self::SPRING]]), $this->edition(['radish' => array_values($now)]))[0][2];
+        $size = fn (array ...$now): int => $this->told(
+            $this->edition(['radish' => [self::SPRING]]),
+            $this->edition(['radish' => array_values($now)]),
+        )[0][2];
         self::assertSame(10, $size(['first' => '04-20', 'last' => '05-30', 'days' => 41]), 'as long, ten days later');
         self::assertSame(5, $size(['first' => '04-10', 'last' => '05-25', 'days' => 46]));
         self::assertSame(5, $size(['first' => '04-10', 'last' => '05-15', 'days' => 36]));
@@ -81,8 +98,17 @@ final class EditionDifferenceTest extends TestCase
     public function test_a_window_cut_in_two_is_told_as_that(): void
     {
         $parts = [['first' => '04-10', 'last' => '04-25', 'days' => 16], ['first' => '05-01', 'last' => '05-20', 'days' => 20]];
-        self::assertSame([['radish', 'moved', 5, 'Radish, sow outdoors: as before at both ends, and other days in between; now 10 April to 25 April and 1 May to 20 May.']],
-            $this->told($this->edition(['radish' => [self::SPRING]]), $this->edition(['radish' => $parts])));
+        self::assertSame(
+            [
+                [
+                    'radish',
+                    'moved',
+                    5,
+                    'Radish, sow outdoors: as before at both ends, and other days in between; now 10 April to 25 April and 1 May to 20 May.',
+                ],
+            ],
+            $this->told($this->edition(['radish' => [self::SPRING]]), $this->edition(['radish' => $parts])),
+        );
     }
 
     public function test_it_says_because_of_what(): void
@@ -92,18 +118,31 @@ final class EditionDifferenceTest extends TestCase
         self::assertSame([], $why(['crop_numbers' => ['radish' => 'a']]));
         self::assertSame(['crop-numbers'], $why(['crop_numbers' => ['radish' => 'b']]));
         self::assertSame([], $why([]), 'numbers that were not kept are not held to be others');
-        self::assertSame(['crop-numbers', 'record', 'method'], $why(['crop_numbers' => ['radish' => 'b'], 'record' => ['checksum' => 'x'], 'method' => ['spring_risk' => 0.2]]));
-        self::assertSame(['own-dates'], $why(['crops' => [['school' => 'own']], 'record' => ['checksum' => 'x']]), 'own dates hang on nothing else');
+        self::assertSame(
+            ['crop-numbers', 'record', 'method'],
+            $why(['crop_numbers' => ['radish' => 'b'], 'record' => ['checksum' => 'x'], 'method' => ['spring_risk' => 0.2]]),
+        );
+        self::assertSame(
+            ['own-dates'],
+            $why(['crops' => [['school' => 'own']], 'record' => ['checksum' => 'x']]),
+            'own dates hang on nothing else',
+        );
         self::assertSame(['school'], $why(['crops' => [['school' => 'replay']]]));
         $own = $this->edition(['radish' => [self::SPRING]], ['crops' => [['school' => 'own']]]);
-        self::assertSame(['own-dates'], EditionDifference::between($own, $this->edition(['radish' => [self::AUTUMN]], ['crops' => [['school' => 'own']]]))[0]['why']);
+        self::assertSame(
+            ['own-dates'],
+            EditionDifference::between($own, $this->edition(['radish' => [self::AUTUMN]], ['crops' => [['school' => 'own']]]))[0]['why'],
+        );
     }
 
     public function test_it_stands_in_the_edition_and_does_not_make_it_another(): void
     {
         $first = EditionFormatsTest::edition('north', ['radish', 'kale']);
         $content = $first->content;
-        $content['changes'] = ['against' => 2, 'list' => EditionDifference::between($this->edition(['radish' => [self::SPRING]]), $first->content)];
+        $content['changes'] = [
+            'against' => 2,
+            'list' => EditionDifference::between($this->edition(['radish' => [self::SPRING]]), $first->content),
+        ];
         $content['crop_numbers'] = ['radish' => 'x'];
         $json = json_encode($content, JSON_THROW_ON_ERROR);
         $second = EditionReader::open($json);

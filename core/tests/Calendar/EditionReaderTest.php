@@ -33,8 +33,15 @@ final class EditionReaderTest extends TestCase
     {
         $old = json_decode(self::published(), true);
         $edition = EditionReader::open(self::published())->content;
-        self::assertSame(['sow-outdoors', 'set-out', 'plant'], array_values(array_unique(array_merge(...array_map(static fn (array $c): array => array_column($c['routes'], 'act'), $edition['crops'])))));
-        $acts = array_values(array_unique(array_merge(...array_map(static fn (array $w): array => array_column($w['tasks'], 'act'), $edition['weeks']))));
+        self::assertSame(
+            ['sow-outdoors', 'set-out', 'plant'],
+            array_values(
+                array_unique(array_merge(...array_map(static fn (array $c): array => array_column($c['routes'], 'act'), $edition['crops']))),
+            ),
+        );
+        $acts = array_values(
+            array_unique(array_merge(...array_map(static fn (array $w): array => array_column($w['tasks'], 'act'), $edition['weeks']))),
+        );
         sort($acts);
         self::assertSame(['plant', 'set-out', 'sow-outdoors', 'start-under-cover'], $acts);
         foreach ($old['crops'] as $i => $crop) {
@@ -44,24 +51,45 @@ final class EditionReaderTest extends TestCase
                     self::assertSame($route[$part], $read[$part]);
                 }
                 // What the program of then did not tell is there, and is nothing.
-                self::assertSame(array_map(static fn (array $e): array => $e + ['span' => null], $route['evidence'] ?? []), $read['evidence']);
-                self::assertSame([[], null, [], null], [$read['chances'], $read['no_window'], $edition['crops'][$i]['varieties'], $edition['crops'][$i]['also_called']]);
+                self::assertSame(
+                    array_map(static fn (array $e): array => $e + ['span' => null], $route['evidence'] ?? []),
+                    $read['evidence'],
+                );
+                self::assertSame(
+                    [[], null, [], null],
+                    [$read['chances'], $read['no_window'], $edition['crops'][$i]['varieties'], $edition['crops'][$i]['also_called']],
+                );
             }
         }
-        self::assertSame([$old['zone'], $old['edition'], $old['record'], $old['ruler']['soil']], [$edition['zone'], $edition['edition'], $edition['record'], $edition['ruler']['soil']]);
+        self::assertSame(
+            [$old['zone'], $old['edition'], $old['record'], $old['ruler']['soil']],
+            [$edition['zone'], $edition['edition'], $edition['record'], $edition['ruler']['soil']],
+        );
     }
 
     public function test_its_feed_keeps_the_identities_it_had(): void
     {
         $feed = EditionICalendar::write(EditionReader::open(self::published()), Words::in('en'), 'https://x.example/zones/basin');
-        foreach (['basin-floor-radish-direct-sow-outdoors-1@anthesis', 'basin-floor-kale-transplant-start-under-cover-1@anthesis', 'basin-floor-potato-early-direct-plant-1@anthesis'] as $uid) {
+        foreach (
+            [
+                'basin-floor-radish-direct-sow-outdoors-1@anthesis',
+                'basin-floor-kale-transplant-start-under-cover-1@anthesis',
+                'basin-floor-potato-early-direct-plant-1@anthesis',
+            ] as $uid
+        ) {
             self::assertStringContainsString("\r\nUID:{$uid}\r\n", $feed);
         }
     }
 
     public function test_a_text_of_another_format_or_with_an_act_nobody_knows_is_refused(): void
     {
-        foreach (['{"format":"anthesis-edition-3"}' => 'not an edition of the format '.EditionDocument::FORMAT, str_replace('"act":"plant"', '"act":"throw"', self::published()) => '“throw” is no act', '{' => 'not JSON'] as $text => $why) {
+        foreach (
+            [
+                '{"format":"anthesis-edition-3"}' => 'not an edition of the format '.EditionDocument::FORMAT,
+                str_replace('"act":"plant"', '"act":"throw"', self::published()) => '“throw” is no act',
+                '{' => 'not JSON',
+            ] as $text => $why
+        ) {
             try {
                 EditionReader::open($text);
                 self::fail("{$why}: it was opened");

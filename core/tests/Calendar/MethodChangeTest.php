@@ -26,7 +26,12 @@ final class MethodChangeTest extends TestCase
     {
         $latitude = Fixtures::latitude($station);
 
-        return MethodChange::of($this->crop($slug), new Replay(Fixtures::record($station), $latitude, Site::openGround()), $latitude->yearStart(), 0.8);
+        return MethodChange::of(
+            $this->crop($slug),
+            new Replay(Fixtures::record($station), $latitude, Site::openGround()),
+            $latitude->yearStart(),
+            0.8,
+        );
     }
 
     public function test_spinach_loses_the_long_days_and_the_frozen_ground(): void

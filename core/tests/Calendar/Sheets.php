@@ -37,15 +37,30 @@ final class Sheets
             $record = Fixtures::record($station);
             $latitude = Fixtures::latitude($station);
             $place = PlaceEvidence::of($record, $latitude, Site::openGround());
-            $crops = array_map(static fn (string $slug): Crop => CropCsv::standard()->find($slug) ?? throw new \RuntimeException("No crop {$slug}."), self::CROPS);
+            $crops = array_map(
+                static fn (string $slug): Crop => CropCsv::standard()->find($slug) ?? throw new \RuntimeException("No crop {$slug}."),
+                self::CROPS,
+            );
             $ruler = YearRuler::of($record, $place);
             $climate = ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures($crops), Site::presets());
             $zones[$station] = ['ruler' => $ruler, 'climate' => $climate];
-            $schools = Schools::on(new Grounds($place, new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional()));
-            $sheets = array_map(static fn (Crop $crop): array => CropSheet::of($crop, 'count-back', $schools->all['count-back']->windows($crop, \Anthesis\Window\ProofStandard::Reliable)), $crops);
-            $text .= self::told("{$station} ruler", $ruler).self::told("{$station} climate", $climate)
-                .self::told("{$station} course of 2004", YearCourse::of($record, $latitude, Site::openGround(), 2004))
-                .self::told("{$station} dossier", CropDossier::of($crops[0], $schools)).self::told("{$station} weeks", WeekList::of($sheets));
+            $schools = Schools::on(
+                new Grounds($place, new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional()),
+            );
+            $sheets = array_map(
+                static fn (Crop $crop): array => CropSheet::of(
+                    $crop,
+                    'count-back',
+                    $schools->all['count-back']->windows($crop, \Anthesis\Window\ProofStandard::Reliable),
+                ),
+                $crops,
+            );
+            $text .=
+                self::told("{$station} ruler", $ruler).
+                self::told("{$station} climate", $climate).
+                self::told("{$station} course of 2004", YearCourse::of($record, $latitude, Site::openGround(), 2004)).
+                self::told("{$station} dossier", CropDossier::of($crops[0], $schools)).
+                self::told("{$station} weeks", WeekList::of($sheets));
         }
 
         return $text.self::told('zones', ZoneComparison::of($zones + ['twin' => $zones['north']]));

@@ -50,20 +50,34 @@ final class SownAgainTest extends TestCase
     {
         $usual = array_map(static fn (int $day): ?array => array_key_exists($day, $but) ? $but[$day] : [30, 10], range(1, YearDay::YEAR));
 
-        return CropSheet::again(array_map(static fn (array $w): array => CropSheet::span(new SowingWindow(YearDay::fromIso($w[0]), YearDay::fromIso($w[1]))), $windows), $usual);
+        return CropSheet::again(
+            array_map(
+                static fn (array $w): array => CropSheet::span(new SowingWindow(YearDay::fromIso($w[0]), YearDay::fromIso($w[1]))),
+                $windows,
+            ),
+            $usual,
+        );
     }
 
     public function test_each_sowing_is_picked_from_the_day_after_the_last_one_is_over(): void
     {
         self::assertSame(['on' => '04-01', 'first' => '05-01', 'last' => '05-10'], $this->again([['04-01', '05-31']])[0]);
         self::assertSame(['04-01', '04-11', '04-21', '05-01', '05-11', '05-21', '05-31'], $this->on([['04-01', '05-31']]));
-        self::assertSame(['04-01', '04-11', '04-21', '05-01', '05-11', '05-21', '05-30'], $this->on([['04-01', '05-30']]), 'the last day is one of them');
+        self::assertSame(
+            ['04-01', '04-11', '04-21', '05-01', '05-11', '05-21', '05-30'],
+            $this->on([['04-01', '05-30']]),
+            'the last day is one of them',
+        );
     }
 
     public function test_between_two_windows_nothing_is_sown(): void
     {
         self::assertSame(['04-01', '04-10', '08-01', '08-10'], $this->on([['04-01', '04-10'], ['08-01', '08-10']]));
-        self::assertSame(['09-20', '09-30', '03-01', '03-11'], $this->on([['09-20', '09-30'], ['03-01', '03-11']]), 'in their order, over the turn of the year');
+        self::assertSame(
+            ['09-20', '09-30', '03-01', '03-11'],
+            $this->on([['09-20', '09-30'], ['03-01', '03-11']]),
+            'in their order, over the turn of the year',
+        );
         self::assertSame(['12-25', '01-04', '01-14'], $this->on([['12-25', '01-14']]));
     }
 
@@ -76,7 +90,11 @@ final class SownAgainTest extends TestCase
     public function test_where_one_sowing_is_enough_nothing_is_told(): void
     {
         self::assertSame([], $this->again([]));
-        self::assertSame([], $this->again([['04-01', '04-03']]), 'a second one would be picked for less than a third of its time after the first');
+        self::assertSame(
+            [],
+            $this->again([['04-01', '04-03']]),
+            'a second one would be picked for less than a third of its time after the first',
+        );
         self::assertCount(2, $this->again([['04-01', '04-05']]));
     }
 
@@ -95,8 +113,16 @@ final class SownAgainTest extends TestCase
         self::assertGreaterThan(3, count($replay['again'] ?? []));
         $back = CropDossier::sheet($radish, CountBack::KEY, ProofStandard::Reliable)['routes'][0];
         self::assertNotSame($replay['again'] ?? [], $back['again'] ?? []);
-        $own = new OwnDates(['direct' => [new SowingWindow(YearDay::of(5, 1), YearDay::of(5, 20))]], 'The fair.', 'Wren', Day::of(2026, 3, 1));
-        $days = array_column(CropDossier::ownSheet($radish, $this->crop('radish'), $own, ProofStandard::Reliable)['routes'][0]['again'] ?? [], 'on');
+        $own = new OwnDates(
+            ['direct' => [new SowingWindow(YearDay::of(5, 1), YearDay::of(5, 20))]],
+            'The fair.',
+            'Wren',
+            Day::of(2026, 3, 1),
+        );
+        $days = array_column(
+            CropDossier::ownSheet($radish, $this->crop('radish'), $own, ProofStandard::Reliable)['routes'][0]['again'] ?? [],
+            'on',
+        );
         self::assertSame('05-01', $days[0]);
         self::assertLessThanOrEqual('05-20', max($days));
         foreach (CropDossier::sheet($this->dossier('tomato-main'), FromReplay::KEY, ProofStandard::Reliable)['routes'] as $route) {
@@ -115,7 +141,15 @@ final class SownAgainTest extends TestCase
         $record = Fixtures::record('north');
         $latitude = Fixtures::latitude('north');
 
-        return CropDossier::of($this->crop($slug), Schools::on(new Grounds(PlaceEvidence::of($record, $latitude, Site::openGround()),
-            new Replay($record, $latitude, Site::openGround()), CountBackSettings::conventional())));
+        return CropDossier::of(
+            $this->crop($slug),
+            Schools::on(
+                new Grounds(
+                    PlaceEvidence::of($record, $latitude, Site::openGround()),
+                    new Replay($record, $latitude, Site::openGround()),
+                    CountBackSettings::conventional(),
+                ),
+            ),
+        );
     }
 }

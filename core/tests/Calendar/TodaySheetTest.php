@@ -65,7 +65,15 @@ final class TodaySheetTest extends TestCase
      */
     private function today(string $last, array $crops, array $varieties = []): array
     {
-        return TodaySheet::ofSeason($this->season($last), $this->record($last), $this->school(), array_map($this->crop(...), $crops), $varieties, Site::covers(), 0.8);
+        return TodaySheet::ofSeason(
+            $this->season($last),
+            $this->record($last),
+            $this->school(),
+            array_map($this->crop(...), $crops),
+            $varieties,
+            Site::covers(),
+            0.8,
+        );
     }
 
     /**
@@ -90,9 +98,17 @@ final class TodaySheetTest extends TestCase
         self::assertSame(array_map(static fn ($m): int => $m->year, $season->members), $sheet['members']);
         $soil = SoilTemperature::of($this->record('2012-04-17'), Fixtures::latitude('north'), Site::openGround());
         $told = $sheet['soil'] ?? self::fail('no soil');
-        self::assertSame([21, 84, 63, 63, 63], array_map(count(...), [$told['line'], $told['usual'], $told['low'], $told['middle'], $told['high']]));
+        self::assertSame(
+            [21, 84, 63, 63, 63],
+            array_map(count(...), [$told['line'], $told['usual'], $told['low'], $told['middle'], $told['high']]),
+        );
         self::assertEqualsWithDelta($soil->dailyMean[count($soil->dailyMean) - 1], $told['line'][20], 0.051);
-        self::assertEqualsWithDelta($soil->normals()->values[Day::of(2012, 4, 18)->yearDay()->number - 1], $told['usual'][21], 0.051, 'the usual begins as far back as the line');
+        self::assertEqualsWithDelta(
+            $soil->normals()->values[Day::of(2012, 4, 18)->yearDay()->number - 1],
+            $told['usual'][21],
+            0.051,
+            'the usual begins as far back as the line',
+        );
         $day = array_column($season->soil(Day::of(2012, 4, 28), 1), 0);
         sort($day);
         self::assertEqualsWithDelta($day[intdiv(count($day), 2)], $told['middle'][10], count($day) % 2 === 1 ? 0.051 : 1.5);
@@ -100,7 +116,10 @@ final class TodaySheetTest extends TestCase
         $ready = SoilReady::at(10.0, $season->soil(Day::of(2012, 4, 13), 154), Day::of(2012, 4, 18));
         self::assertSame(array_map(static fn (?Day $d): ?string => $d?->iso(), $ready->dates), $told['ready'][2]['dates']);
         $position = SeasonPosition::of($this->record('2012-04-17'), $soil->dailyMean, Fixtures::latitude('north'));
-        self::assertSame([round($position->degreeDays, 1), $position->daysAhead], [$sheet['position']['degree_days'] ?? null, $sheet['position']['days_ahead'] ?? null]);
+        self::assertSame(
+            [round($position->degreeDays, 1), $position->daysAhead],
+            [$sheet['position']['degree_days'] ?? null, $sheet['position']['days_ahead'] ?? null],
+        );
         self::assertEqualsWithDelta($position->soilAbove, $sheet['position']['soil_above'] ?? null, 0.051);
     }
 
@@ -112,16 +131,41 @@ final class TodaySheetTest extends TestCase
             $season = $this->season($last);
             $outside = Outside::on($season->today, array_map($this->crop(...), $crops), $this->school(), 0.8);
             $work = NightWork::of($season, $outside, Site::covers());
-            self::assertSame(array_map(static fn (array $n): array => [$n['day']->iso(), $n['members'], $n['of'], round($n['celsius'], 1)], $work->nights),
-                array_map(static fn (array $n): array => array_values($n), $sheet['nights']['expected'] ?? [null]));
-            self::assertSame(array_map(static fn (array $t): array => [$t['out']->crop->slug, $t['out']->stage->value, $t['out']->killC(), $t['cover']?->name], $work->tender),
-                array_map(static fn (array $t): array => [$t['crop'], $t['stage'], $t['kills'], $t['cover']], $sheet['nights']['tender'] ?? [null]));
+            self::assertSame(
+                array_map(
+                    static fn (array $n): array => [$n['day']->iso(), $n['members'], $n['of'], round($n['celsius'], 1)],
+                    $work->nights,
+                ),
+                array_map(static fn (array $n): array => array_values($n), $sheet['nights']['expected'] ?? [null]),
+            );
+            self::assertSame(
+                array_map(
+                    static fn (array $t): array => [$t['out']->crop->slug, $t['out']->stage->value, $t['out']->killC(), $t['cover']?->name],
+                    $work->tender,
+                ),
+                array_map(
+                    static fn (array $t): array => [$t['crop'], $t['stage'], $t['kills'], $t['cover']],
+                    $sheet['nights']['tender'] ?? [null],
+                ),
+            );
             // Soil since 1 January, and the usual dates of the soils that are waited for.
             $soil = SoilTemperature::of($this->record($last), Fixtures::latitude('north'), Site::openGround());
-            $ready = array_map(static fn (float $c): SoilReady => SoilReady::at($c, $season->soil($season->today->plus(-5), 155), $season->today), [5.0, 7.0, 10.0, 15.0, 18.0]);
-            $grounds = AdvisoryGround::of($season, $ready, SoilDate::all($soil, Fixtures::latitude('north'), [5.0, 7.0, 10.0, 15.0, 18.0]),
-                array_slice($soil->dailyMean, Day::of(2012, 1, 1)->number - $soil->first->number), $work, $outside);
-            self::assertSame(array_map(static fn (AdvisoryGround $g): array => [$g->key, $g->says->key, $g->until->iso()], $grounds), array_map(static fn (array $g): array => [$g['key'], $g['says']['key'], $g['until']], $sheet['grounds']));
+            $ready = array_map(
+                static fn (float $c): SoilReady => SoilReady::at($c, $season->soil($season->today->plus(-5), 155), $season->today),
+                [5.0, 7.0, 10.0, 15.0, 18.0],
+            );
+            $grounds = AdvisoryGround::of(
+                $season,
+                $ready,
+                SoilDate::all($soil, Fixtures::latitude('north'), [5.0, 7.0, 10.0, 15.0, 18.0]),
+                array_slice($soil->dailyMean, Day::of(2012, 1, 1)->number - $soil->first->number),
+                $work,
+                $outside,
+            );
+            self::assertSame(
+                array_map(static fn (AdvisoryGround $g): array => [$g->key, $g->says->key, $g->until->iso()], $grounds),
+                array_map(static fn (array $g): array => [$g['key'], $g['says']['key'], $g['until']], $sheet['grounds']),
+            );
         }
     }
 
@@ -129,14 +173,27 @@ final class TodaySheetTest extends TestCase
     {
         $spring = $this->today('2012-04-17', [])['freezes'] ?? self::fail('no freezes');
         $season = $this->season('2012-04-17');
-        self::assertSame(['to-come', count($season->members), ['light-freeze', 'killing-freeze'], [0.0, -2.2]],
-            [$spring['side'], $spring['of'], array_column($spring['thresholds'], 'threshold'), array_column($spring['thresholds'], 'celsius')]);
-        self::assertSame(FreezeToCome::before($season->members, 0.0, Day::of(2012, 4, 28), Fixtures::latitude('north')), $spring['thresholds'][0]['members'][10]);
+        self::assertSame(
+            ['to-come', count($season->members), ['light-freeze', 'killing-freeze'], [0.0, -2.2]],
+            [
+                $spring['side'],
+                $spring['of'],
+                array_column($spring['thresholds'], 'threshold'),
+                array_column($spring['thresholds'], 'celsius'),
+            ],
+        );
+        self::assertSame(
+            FreezeToCome::before($season->members, 0.0, Day::of(2012, 4, 28), Fixtures::latitude('north')),
+            $spring['thresholds'][0]['members'][10],
+        );
         self::assertCount(63, $spring['thresholds'][1]['members']);
         $autumn = $this->today('2012-09-19', [])['freezes'] ?? self::fail('no freezes');
         $season = $this->season('2012-09-19');
         self::assertSame('has-come', $autumn['side']);
-        self::assertSame(FreezeToCome::by($season->members, 0.0, Day::of(2012, 9, 30), Fixtures::latitude('north')), $autumn['thresholds'][0]['members'][10]);
+        self::assertSame(
+            FreezeToCome::by($season->members, 0.0, Day::of(2012, 9, 30), Fixtures::latitude('north')),
+            $autumn['thresholds'][0]['members'][10],
+        );
         // Over midsummer nothing is to come any more.
         $june = $this->today('2012-06-19', [])['freezes'] ?? self::fail('no freezes');
         self::assertSame(['to-come', 0], [$june['side'], $june['thresholds'][0]['members'][20]]);
@@ -150,12 +207,18 @@ final class TodaySheetTest extends TestCase
         $radish = $this->act($sheet, 'radish', 'sow-outdoors');
         $sowing = $this->season('2012-04-17')->sowing($this->crop('radish'), Route::Direct, Day::of(2012, 4, 18));
         $first = $sowing->firstHarvests() ?? self::fail('no harvest');
-        self::assertSame([$sowing->of(Outcome::Harvest), $sowing->count(), $sowing->loss()?->value], [$radish['harvests'], $radish['of'], $radish['reason']]);
+        self::assertSame(
+            [$sowing->of(Outcome::Harvest), $sowing->count(), $sowing->loss()?->value],
+            [$radish['harvests'], $radish['of'], $radish['reason']],
+        );
         self::assertSame(array_map(static fn (Day $d): string => $d->iso(), $first), $radish['first']);
         $later = $this->season('2012-04-17')->sowing($this->crop('radish'), Route::Direct, Day::of(2012, 4, 25))->firstHarvests();
         self::assertSame($later[1]->iso() ?? null, $radish['first_a_week_on']);
         self::assertSame($radish['harvests'] - (int) ceil(0.8 * $radish['of'] - 1e-9), $radish['margin']);
-        self::assertSame([$this->crop('radish')->convention->soilMinSowC, $this->crop('tomato-main')->convention->soilMinSetOutC], [$radish['soil_min'], $this->act($sheet, 'tomato-main', 'set-out')['soil_min']]);
+        self::assertSame(
+            [$this->crop('radish')->convention->soilMinSowC, $this->crop('tomato-main')->convention->soilMinSetOutC],
+            [$radish['soil_min'], $this->act($sheet, 'tomato-main', 'set-out')['soil_min']],
+        );
         self::assertSame([63, 63], [count($radish['totals']), count($radish['open'])]);
         foreach ($radish['totals'] as $day => $total) {
             self::assertSame($total, array_sum(array_column($radish['ribbon'], $day)));
@@ -183,18 +246,28 @@ final class TodaySheetTest extends TestCase
     public function test_varieties_that_still_fit_are_told_from_those_that_do_not(): void
     {
         $carrot = $this->crop('carrot');
-        $varieties = ['carrot' => [new Variety('Quick', ['quick'], $carrot->maturingIn(50)), new Variety('Slow', [], $carrot->maturingIn(140))]];
+        $varieties = [
+            'carrot' => [new Variety('Quick', ['quick'], $carrot->maturingIn(50)), new Variety('Slow', [], $carrot->maturingIn(140))],
+        ];
         $act = $this->act($this->today('2012-07-24', ['carrot'], $varieties), 'carrot', 'sow-outdoors');
-        self::assertSame([['Quick', 50.0, ['quick'], true], ['Slow', 140.0, [], false]],
-            array_map(static fn (array $v): array => [$v['name'], $v['days'], $v['tags'], $v['fits']], $act['varieties']));
+        self::assertSame(
+            [['Quick', 50.0, ['quick'], true], ['Slow', 140.0, [], false]],
+            array_map(static fn (array $v): array => [$v['name'], $v['days'], $v['tags'], $v['fits']], $act['varieties']),
+        );
         self::assertGreaterThan($act['varieties'][1]['harvests'], $act['varieties'][0]['harvests']);
     }
 
     public function test_another_date_has_the_records_word_alone(): void
     {
         $school = $this->school();
-        $sheet = TodaySheet::ofRecord(new RecordAlone($school), $school, [$this->crop('radish')], [], Day::of(2012, 9, 20), 0.8, [1999, 2000]);
-        self::assertSame(['2012-09-20', 'record', [1999, 2000], null, null, null], [$sheet['on'], $sheet['by'], $sheet['members'], $sheet['position'], $sheet['soil'], $sheet['freezes']]);
+        $sheet = TodaySheet::ofRecord(new RecordAlone($school), $school, [$this->crop('radish')], [], Day::of(2012, 9, 20), 0.8, [
+            1999,
+            2000,
+        ]);
+        self::assertSame(
+            ['2012-09-20', 'record', [1999, 2000], null, null, null],
+            [$sheet['on'], $sheet['by'], $sheet['members'], $sheet['position'], $sheet['soil'], $sheet['freezes']],
+        );
         $ribbon = $school->of($this->crop('radish'), Route::Direct)->ribbon;
         self::assertSame($ribbon->yearsOf(Day::of(2012, 9, 20)->yearDay(), Outcome::Harvest), $sheet['acts'][0]['harvests']);
     }

@@ -16,7 +16,10 @@ final class YearCourseTest extends TestCase
     {
         $record = Fixtures::record('south');
         $course = YearCourse::of($record, Fixtures::latitude('south'), Site::openGround(), 2005);
-        $at = static fn (int $year, int $month, int $day): float => round((float) $record->minimum[Day::numberOf($year, $month, $day) - $record->first->number], 1);
+        $at = static fn (int $year, int $month, int $day): float => round(
+            (float) $record->minimum[Day::numberOf($year, $month, $day) - $record->first->number],
+            1,
+        );
         self::assertSame($at(2005, 7, 1), $course['minimum'][181]);
         self::assertSame($at(2006, 6, 30), $course['minimum'][180]);
         self::assertSame($at(2006, 1, 1), $course['minimum'][0]);

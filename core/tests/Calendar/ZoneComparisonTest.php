@@ -25,19 +25,31 @@ final class ZoneComparisonTest extends TestCase
         $record = new DailyRecord($record->first, array_map($by, $record->minimum), array_map($by, $record->maximum));
         $place = PlaceEvidence::of($record, Latitude::of(Fixtures::STATIONS[$station]), Site::openGround());
 
-        return ['ruler' => YearRuler::of($record, $place), 'climate' => ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures(CropCsv::standard()->crops), [Site::openGround()])];
+        return [
+            'ruler' => YearRuler::of($record, $place),
+            'climate' => ClimateSheet::of($record, $place, ClimateSheet::soilTemperatures(CropCsv::standard()->crops), [
+                Site::openGround(),
+            ]),
+        ];
     }
 
     public function test_zones_are_sorted_by_season_and_those_that_cannot_be_told_apart_are_named(): void
     {
-        $rows = array_column(ZoneComparison::of([
-            'floor' => $this->zone(0.0),
-            'meadow' => $this->zone(-5.0),
-            'near' => $this->zone(0.3),
-            'coast' => $this->zone(0.0, 'south'),
-        ]), null, 'zone');
+        $rows = array_column(
+            ZoneComparison::of([
+                'floor' => $this->zone(0.0),
+                'meadow' => $this->zone(-5.0),
+                'near' => $this->zone(0.3),
+                'coast' => $this->zone(0.0, 'south'),
+            ]),
+            null,
+            'zone',
+        );
         self::assertSame(['coast', 'near', 'floor', 'meadow'], array_keys($rows));
-        self::assertSame([['near'], ['floor'], [], []], [$rows['floor']['like'], $rows['near']['like'], $rows['meadow']['like'], $rows['coast']['like']]);
+        self::assertSame(
+            [['near'], ['floor'], [], []],
+            [$rows['floor']['like'], $rows['near']['like'], $rows['meadow']['like'], $rows['coast']['like']],
+        );
         self::assertSame(['04-29', 154, '6b'], [$rows['floor']['last'][0], $rows['floor']['free_days'], $rows['floor']['hardiness']]);
         self::assertGreaterThan($rows['floor']['soil_10'], $rows['meadow']['soil_10']);
         self::assertGreaterThan($rows['meadow']['hot_days'], $rows['floor']['hot_days']);
@@ -59,18 +71,57 @@ final class ZoneComparisonTest extends TestCase
         $dates = static fn (array $d): array => [['date' => $d[0], 'earliest' => $d[1], 'latest' => $d[2]]];
         $last = $starts === '07-01' ? ['09-10', '09-01', '09-20'] : ['03-10', '03-01', '03-20'];
 
-        return ['ruler' => ['starts' => $starts, 'seasons' => 20, 'freezes' => [1 => ['last' => $dates($last), 'first' => $dates($first), 'free_days' => [200]]]],
-            'climate' => ['sites' => [['soil_dates' => []]], 'heat' => [['days_a_year' => 0.0]], 'hardiness' => null]];
+        return [
+            'ruler' => [
+                'starts' => $starts,
+                'seasons' => 20,
+                'freezes' => [1 => ['last' => $dates($last), 'first' => $dates($first), 'free_days' => [200]]],
+            ],
+            'climate' => ['sites' => [['soil_dates' => []]], 'heat' => [['days_a_year' => 0.0]], 'hardiness' => null],
+        ];
     }
 
     public function test_dates_are_laid_out_from_the_cold_season_of_their_own_hemisphere(): void
     {
         // Around 1 July in the south, and around 1 January in the north, the dates run on.
         $like = static fn (array $zones): array => array_column(ZoneComparison::of($zones), 'like');
-        self::assertSame([['b'], ['a']], $like(['a' => $this->withFreezes('07-01', ['07-01', '06-20', '07-10']), 'b' => $this->withFreezes('07-01', ['06-25', '06-22', '06-28'])]));
-        self::assertSame([['b'], ['a']], $like(['a' => $this->withFreezes('01-01', ['01-01', '12-20', '01-10']), 'b' => $this->withFreezes('01-01', ['12-25', '12-22', '12-28'])]));
-        self::assertSame([[], []], $like(['a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-10']), 'b' => $this->withFreezes('01-01', ['11-20', '11-11', '11-28'])]), 'a day apart');
-        self::assertSame([['b'], ['a']], $like(['a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-11']), 'b' => $this->withFreezes('01-01', ['11-20', '11-11', '11-28'])]), 'that touch');
-        self::assertSame([[], []], $like(['a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-11']), 'b' => $this->withFreezes('07-01', ['11-01', '10-20', '11-11'])]), 'of two hemispheres');
+        self::assertSame(
+            [['b'], ['a']],
+            $like([
+                'a' => $this->withFreezes('07-01', ['07-01', '06-20', '07-10']),
+                'b' => $this->withFreezes('07-01', ['06-25', '06-22', '06-28']),
+            ]),
+        );
+        self::assertSame(
+            [['b'], ['a']],
+            $like([
+                'a' => $this->withFreezes('01-01', ['01-01', '12-20', '01-10']),
+                'b' => $this->withFreezes('01-01', ['12-25', '12-22', '12-28']),
+            ]),
+        );
+        self::assertSame(
+            [[], []],
+            $like([
+                'a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-10']),
+                'b' => $this->withFreezes('01-01', ['11-20', '11-11', '11-28']),
+            ]),
+            'a day apart',
+        );
+        self::assertSame(
+            [['b'], ['a']],
+            $like([
+                'a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-11']),
+                'b' => $this->withFreezes('01-01', ['11-20', '11-11', '11-28']),
+            ]),
+            'that touch',
+        );
+        self::assertSame(
+            [[], []],
+            $like([
+                'a' => $this->withFreezes('01-01', ['11-01', '10-20', '11-11']),
+                'b' => $this->withFreezes('07-01', ['11-01', '10-20', '11-11']),
+            ]),
+            'of two hemispheres',
+        );
     }
 }

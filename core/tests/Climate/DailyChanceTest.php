@@ -31,7 +31,11 @@ final class DailyChanceTest extends TestCase
         $series = array_fill(0, 365, 1.0);
         $series[1] = -1.0;
         // The series starts on 30 December, so the hit is on the 31st, sow day 365.
-        self::assertEqualsWithDelta(array_fill_keys([1, 2, 3, 362, 363, 364, 365], 1 / 7), $this->chances(Day::of(2000, 12, 30), $series), 1e-12);
+        self::assertEqualsWithDelta(
+            array_fill_keys([1, 2, 3, 362, 363, 364, 365], 1 / 7),
+            $this->chances(Day::of(2000, 12, 30), $series),
+            1e-12,
+        );
     }
 
     public function test_days_without_a_value_are_left_out_and_not_counted_as_none(): void

@@ -34,8 +34,10 @@ final class FreezeStatisticsTest extends TestCase
         $expected = Fixtures::json("freezes-{$station}.json")['thresholds'][$i];
         $actual = FreezeStatistics::of(Fixtures::record($station), Fixtures::latitude($station), $expected['threshold']);
 
-        self::assertSame($expected['seasons'], array_map(
-            static fn ($s): array => ['season' => $s->season, 'first' => $s->first, 'last' => $s->last], $actual->seasons));
+        self::assertSame(
+            $expected['seasons'],
+            array_map(static fn ($s): array => ['season' => $s->season, 'first' => $s->first, 'last' => $s->last], $actual->seasons),
+        );
         foreach (['0.5', '0.2', '0.1'] as $risk) {
             $at = FreezeRisk::of((float) $risk);
             $this->assertOffset($expected['last'][$risk], $actual->lastAtRisk($at));

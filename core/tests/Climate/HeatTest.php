@@ -28,7 +28,13 @@ final class HeatTest extends TestCase
     public function test_hot_days_are_counted_by_year_and_dated_by_the_median(): void
     {
         // Hot from 10 July to 19 July 2001, from 20 July to 8 August 2002, not at all in 2003.
-        $record = $this->record(2001, 2003, static fn (string $d): float => $d >= '2001-07-10' && $d <= '2001-07-19' || $d >= '2002-07-20' && $d <= '2002-08-08' ? 31.0 : 20.0);
+        $record = $this->record(
+            2001,
+            2003,
+            static fn (string $d): float => ($d >= '2001-07-10' && $d <= '2001-07-19') || ($d >= '2002-07-20' && $d <= '2002-08-08')
+                ? 31.0
+                : 20.0,
+        );
         $heat = Heat::of($record, Latitude::of(46), 30.0);
         self::assertSame([3, 10.0], [$heat->years, $heat->daysAYear]);
         self::assertSame(['07-15', '07-29'], [$heat->first?->iso(), $heat->last?->iso()], 'of the two years that had any');

@@ -28,7 +28,10 @@ final class RecordYearsTest extends TestCase
 
     public function test_a_shorter_record_is_used_whole(): void
     {
-        self::assertSame(Fixtures::record('north')->checksum(), RecordYears::latest(Fixtures::record('north'), Fixtures::latitude('north'), 30)->checksum());
+        self::assertSame(
+            Fixtures::record('north')->checksum(),
+            RecordYears::latest(Fixtures::record('north'), Fixtures::latitude('north'), 30)->checksum(),
+        );
     }
 
     public function test_a_period_gives_the_seasons_named_and_agrees_with_choosing_seasons(): void
@@ -37,7 +40,10 @@ final class RecordYearsTest extends TestCase
         $latitude = Fixtures::latitude('north');
         $period = RecordYears::period($record, $latitude, 2003, 2007);
         self::assertSame(['2002-07-15', '2007-07-14'], [$period->first->iso(), $period->last()->iso()]);
-        self::assertEquals(FreezeStatistics::of($record, $latitude, 0.0, 2003, 2007)->seasons, FreezeStatistics::of($period, $latitude, 0.0)->seasons);
+        self::assertEquals(
+            FreezeStatistics::of($record, $latitude, 0.0, 2003, 2007)->seasons,
+            FreezeStatistics::of($period, $latitude, 0.0)->seasons,
+        );
         $this->expectException(RecordTooShort::class);
         $this->expectExceptionMessage('no-day-between","with":{"from":"1899-07-15","to":"1910-07-14"}');
         RecordYears::period($record, $latitude, 1900, 1910);

@@ -15,7 +15,7 @@ final class CommandLineTest extends TestCase
 {
     private function json(string ...$arguments): mixed
     {
-        [$exit, $text] = (new Application)->run(array_values($arguments));
+        [$exit, $text] = new Application()->run(array_values($arguments));
         self::assertSame(0, $exit, $text);
 
         return json_decode($text, true, 64, JSON_THROW_ON_ERROR);
@@ -42,7 +42,10 @@ final class CommandLineTest extends TestCase
         foreach ($expected['thresholds'] as $i => $threshold) {
             $actual = $freezes['thresholds'][$i];
             self::assertCount(366, $actual['risk_of_freeze_on_or_after']);
-            $actual['risk_of_freeze_on_or_after'] = array_intersect_key($actual['risk_of_freeze_on_or_after'], $threshold['risk_of_freeze_on_or_after']);
+            $actual['risk_of_freeze_on_or_after'] = array_intersect_key(
+                $actual['risk_of_freeze_on_or_after'],
+                $threshold['risk_of_freeze_on_or_after'],
+            );
             self::assertEquals($threshold, $actual);
         }
         $some = $this->json('freezes', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--years', '2003-2005');
@@ -65,11 +68,14 @@ final class CommandLineTest extends TestCase
         $base = ['windows', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--school', 'count-back'];
         $rows = $this->json(...$base);
         self::assertCount(119, $rows);
-        self::assertSame(['radish', 'direct', '03-25', '09-08'], [$rows[0]['crop'], $rows[0]['route'], $rows[0]['windows'][0]['first'], $rows[0]['windows'][0]['last']]);
+        self::assertSame(
+            ['radish', 'direct', '03-25', '09-08'],
+            [$rows[0]['crop'], $rows[0]['route'], $rows[0]['windows'][0]['first'], $rows[0]['windows'][0]['last']],
+        );
         self::assertSame('last-freeze', $rows[0]['derivation'][0]['key']);
-        [, $csv] = (new Application)->run([...$base, '--format', 'csv']);
+        [, $csv] = new Application()->run([...$base, '--format', 'csv']);
         self::assertStringContainsString('radish,Radish,direct,"sow outdoors",03-25,09-08', $csv);
-        [, $text] = (new Application)->run([...$base, '--format', 'text', '--risk', '0.1']);
+        [, $text] = new Application()->run([...$base, '--format', 'text', '--risk', '0.1']);
         self::assertMatchesRegularExpression('/^Radish +sow outdoors +04-12 to /m', $text);
     }
 
@@ -79,7 +85,7 @@ final class CommandLineTest extends TestCase
         $file = (string) tempnam(sys_get_temp_dir(), 'crop');
         file_put_contents($file, json_encode($case['parameters']));
         $base = ['replay', '--record', Fixtures::path('station-south.csv'), '--latitude', '-38.3'];
-        [$code, $out] = (new Application)->run([...$base, '--crop-file', $file, '--route', 'direct']);
+        [$code, $out] = new Application()->run([...$base, '--crop-file', $file, '--route', 'direct']);
         unlink($file);
         $replay = json_decode($out, true);
         self::assertSame(0, $code);
@@ -88,10 +94,32 @@ final class CommandLineTest extends TestCase
         self::assertCount(365, $replay['reliability']);
         self::assertEquals($case['windows'], $replay['windows']);
 
-        [, $out] = (new Application)->run([...$base, '--crop', 'radish', '--years', '2001-2003', '--light', 'none', '--site', 'low tunnel']);
-        self::assertSame(['2001', '2002', '2003'], array_values(array_unique(array_map(static fn (array $run): string => substr($run[0], 0, 4), json_decode($out, true)['runs']))));
-        foreach ([['--crop', 'unicorn'], [], ['--crop', 'radish', '--route', 'swim'], ['--crop', 'radish', '--light', 'moon'], ['--crop-file', '/nowhere']] as $options) {
-            self::assertSame(2, (new Application)->run([...$base, ...$options])[0]);
+        [, $out] = new Application()->run([
+            ...$base,
+            '--crop',
+            'radish',
+            '--years',
+            '2001-2003',
+            '--light',
+            'none',
+            '--site',
+            'low tunnel',
+        ]);
+        self::assertSame(
+            ['2001', '2002', '2003'],
+            array_values(array_unique(array_map(static fn(array $run): string => substr($run[0], 0, 4), json_decode($out, true)['runs']))),
+        );
+        foreach (
+            [
+                ['--crop', 'unicorn'],
+                [],
+                ['--crop', 'radish', '--route', 'swim'],
+                ['--crop', 'radish', '--light', 'moon'],
+                ['--crop-file', '/nowhere'],
+            ]
+            as $options
+        ) {
+            self::assertSame(2, new Application()->run([...$base, ...$options])[0]);
         }
     }
 
@@ -100,14 +128,33 @@ final class CommandLineTest extends TestCase
         $case = Fixtures::json('succession-north.json')[3];
         $crop = (string) tempnam(sys_get_temp_dir(), 'crop');
         file_put_contents($crop, json_encode($case['parameters']));
-        $base = ['succession', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--crop-file', $crop, '--route', 'direct', '--from', '03-01'];
-        $sowings = json_decode((new Application)->run([...$base, '--until', '200'])[1], true);
+        $base = [
+            'succession',
+            '--record',
+            Fixtures::path('station-north.csv'),
+            '--latitude',
+            '46.8',
+            '--crop-file',
+            $crop,
+            '--route',
+            'direct',
+            '--from',
+            '03-01',
+        ];
+        $sowings = json_decode(new Application()->run([...$base, '--until', '200'])[1], true);
         self::assertSame(['sow' => '05-09', 'first' => 148, 'last' => 168], $sowings[0]);
         self::assertSame(array_column($case['sowings'], 1), array_column($sowings, 'first'));
-        self::assertCount(0, json_decode((new Application)->run([...$base, '--until', '68'])[1], true));
-        self::assertCount(1, json_decode((new Application)->run([...$base, '--until', '69'])[1], true), 'the last day asked for is one to sow on');
-        self::assertGreaterThan(3, count(json_decode((new Application)->run([...$base, '--until', '200', '--standard', '0.6'])[1], true)));
-        self::assertSame([2, "--until is a count of days from 0 to 365; “366” is not.\n"], (new Application)->run([...$base, '--until', '366']));
+        self::assertCount(0, json_decode(new Application()->run([...$base, '--until', '68'])[1], true));
+        self::assertCount(
+            1,
+            json_decode(new Application()->run([...$base, '--until', '69'])[1], true),
+            'the last day asked for is one to sow on',
+        );
+        self::assertGreaterThan(3, count(json_decode(new Application()->run([...$base, '--until', '200', '--standard', '0.6'])[1], true)));
+        self::assertSame(
+            [2, "--until is a count of days from 0 to 365; “366” is not.\n"],
+            new Application()->run([...$base, '--until', '366']),
+        );
         unlink($crop);
     }
 
@@ -115,21 +162,36 @@ final class CommandLineTest extends TestCase
     {
         $cases = Fixtures::json('season-north.json');
         [$file, $outlook] = [(string) tempnam(sys_get_temp_dir(), 'record'), (string) tempnam(sys_get_temp_dir(), 'outlook')];
-        file_put_contents($file, array_filter(file(Fixtures::path('station-north.csv')) ?: [], static fn (string $line): bool => $line < '2012-08-04' || ! ctype_digit($line[0])));
+        file_put_contents(
+            $file,
+            array_filter(
+                file(Fixtures::path('station-north.csv')) ?: [],
+                static fn(string $line): bool => $line < '2012-08-04' || !ctype_digit($line[0]),
+            ),
+        );
         $days = "date,tmin_c,tmax_c\n";
         foreach ($cases[1]['outlook'] as $i => [$minimum, $maximum]) {
-            $days .= Day::of(2012, 8, 4 + $i)->iso().",{$minimum},{$maximum}\n";
+            $days .= Day::of(2012, 8, 4 + $i)->iso() . ",{$minimum},{$maximum}\n";
         }
         file_put_contents($outlook, $days);
         $crop = (string) tempnam(sys_get_temp_dir(), 'crop');
         file_put_contents($crop, json_encode($cases[0]['parameters']));
         $base = ['season', '--record', $file, '--latitude', '46.8', '--crop-file', $crop, '--route', 'direct', '--sown', '2012-07-14'];
-        self::assertSame($cases[0]['members'], json_decode((new Application)->run($base)[1], true)['members']);
-        self::assertSame($cases[1]['members'], json_decode((new Application)->run([...$base, '--outlook', $outlook])[1], true)['members']);
-        self::assertSame(['2001', '2002'], array_map(strval(...), array_keys(json_decode((new Application)->run([...$base, '--years', '2001-2002'])[1], true)['members'])));
-        self::assertSame([2, "--sown is a date from 2011-07-01 to 2012-12-31; 2013-01-01 is not.\n"], (new Application)->run([...array_slice($base, 0, -1), '2013-01-01']));
+        self::assertSame($cases[0]['members'], json_decode(new Application()->run($base)[1], true)['members']);
+        self::assertSame($cases[1]['members'], json_decode(new Application()->run([...$base, '--outlook', $outlook])[1], true)['members']);
+        self::assertSame(
+            ['2001', '2002'],
+            array_map(strval(...), array_keys(json_decode(new Application()->run([...$base, '--years', '2001-2002'])[1], true)['members'])),
+        );
+        self::assertSame(
+            [2, "--sown is a date from 2011-07-01 to 2012-12-31; 2013-01-01 is not.\n"],
+            new Application()->run([...array_slice($base, 0, -1), '2013-01-01']),
+        );
         file_put_contents($outlook, str_replace('2012-08', '2012-09', $days));
-        self::assertSame([2, "The outlook begins on 2012-09-04, but the record ends on 2012-08-03; it must go on the day after.\n"], (new Application)->run([...$base, '--outlook', $outlook]));
+        self::assertSame(
+            [2, "The outlook begins on 2012-09-04, but the record ends on 2012-08-03; it must go on the day after.\n"],
+            new Application()->run([...$base, '--outlook', $outlook]),
+        );
         array_map(unlink(...), [$file, $outlook, $crop]);
     }
 
@@ -137,13 +199,13 @@ final class CommandLineTest extends TestCase
     {
         $base = ['windows', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8'];
         $days = function (string $standard) use ($base): int {
-            $rows = json_decode((new Application)->run([...$base, '--school', 'replay', '--standard', $standard])[1], true);
+            $rows = json_decode(new Application()->run([...$base, '--school', 'replay', '--standard', $standard])[1], true);
             self::assertSame(['replay', 'direct'], [$rows[0]['school'], $rows[0]['route']]);
 
             return array_sum(array_column($rows[0]['windows'], 'days'));
         };
         self::assertGreaterThan($days('0.9'), $days('0.6'));
-        self::assertSame(2, (new Application)->run([...$base, '--standard', '80'])[0]);
+        self::assertSame(2, new Application()->run([...$base, '--standard', '80'])[0]);
     }
 
     /** @return iterable<string, array{list<string>, string}> */
@@ -158,22 +220,31 @@ final class CommandLineTest extends TestCase
         yield 'needed' => [['sun'], 'The option --latitude is needed.'];
         yield 'latitude 95' => [['sun', '--latitude', '95'], '--latitude: A latitude lies between −90 and 90 degrees; 95 does not.'];
         yield 'latitude in words' => [['sun', '--latitude', 'north'], '--latitude is a number; “north” is not.'];
-        yield 'no file' => [['freezes', '--record', '/nowhere.csv', '--latitude', '5'], 'There is no file “/nowhere.csv” to read a record from.'];
+        yield 'no file' => [
+            ['freezes', '--record', '/nowhere.csv', '--latitude', '5'],
+            'There is no file “/nowhere.csv” to read a record from.',
+        ];
         yield 'no record' => [['freezes', '--record', Fixtures::path('sun.json'), '--latitude', '5'], 'sun.json: Line 1:'];
         yield 'years' => [['freezes', '--record', $north, '--latitude', '5', '--years', '2010'], '--years is written as 1991-2020'];
         yield 'no season' => [['freezes', '--record', $north, '--latitude', '5', '--years', '1950-1960'], 'no complete cold season'];
         yield 'site' => [['soil', '--record', $north, '--latitude', '5', '--site', 'attic'], '--site: There is no site “attic”'];
         yield 'depth' => [['soil', '--record', $north, '--latitude', '5', '--depth', '9'], '--depth is a number of metres from 0 to 3'];
         yield 'risk' => [['windows', '--record', $north, '--latitude', '5', '--risk', '2'], '--risk: A risk lies between 0 and 1'];
-        yield 'school' => [['windows', '--record', $north, '--latitude', '5', '--school', 'hunch'], '--school is one of replay, count-back; “hunch” is not.'];
-        yield 'crop table' => [['windows', '--record', $north, '--latitude', '5', '--crops', $north], 'Line 1: the crop table lacks the columns “slug”'];
+        yield 'school' => [
+            ['windows', '--record', $north, '--latitude', '5', '--school', 'hunch'],
+            '--school is one of replay, count-back; “hunch” is not.',
+        ];
+        yield 'crop table' => [
+            ['windows', '--record', $north, '--latitude', '5', '--crops', $north],
+            'Line 1: the crop table lacks the columns “slug”',
+        ];
     }
 
     /** @param  list<string>  $arguments */
     #[DataProvider('refused')]
     public function test_bad_input_is_one_sentence_and_exit_2(array $arguments, string $message): void
     {
-        [$exit, $text] = (new Application)->run($arguments);
+        [$exit, $text] = new Application()->run($arguments);
         self::assertSame(2, $exit);
         self::assertStringContainsString($message, $text);
         self::assertSame(1, substr_count($text, "\n"));
@@ -181,12 +252,19 @@ final class CommandLineTest extends TestCase
 
     public function test_the_program_itself_needs_nothing_but_php(): void
     {
-        $program = dirname(__DIR__, 2).'/bin/anthesis';
-        exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg($program).' windows --record - --latitude 46.8 --format text < '
-            .escapeshellarg(Fixtures::path('station-north.csv')), $lines, $exit);
+        $program = dirname(__DIR__, 2) . '/bin/anthesis';
+        exec(
+            escapeshellarg(PHP_BINARY) .
+                ' ' .
+                escapeshellarg($program) .
+                ' windows --record - --latitude 46.8 --format text < ' .
+                escapeshellarg(Fixtures::path('station-north.csv')),
+            $lines,
+            $exit,
+        );
         self::assertSame(0, $exit);
         self::assertStringStartsWith('Radish', $lines[0]);
-        exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg($program).' sun --latitude 95 2>&1 >/dev/null', $errors, $exit);
+        exec(escapeshellarg(PHP_BINARY) . ' ' . escapeshellarg($program) . ' sun --latitude 95 2>&1 >/dev/null', $errors, $exit);
         self::assertSame([2, '--latitude: A latitude lies between −90 and 90 degrees; 95 does not.'], [$exit, $errors[0]]);
     }
 
@@ -195,14 +273,25 @@ final class CommandLineTest extends TestCase
         $case = Fixtures::json('left-north.json')[2];
         $file = (string) tempnam(sys_get_temp_dir(), 'crop');
         file_put_contents($file, json_encode($case));
-        $place = ['--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--crop-file', $file, '--route', $case['route'], '--site', $case['site']];
+        $place = [
+            '--record',
+            Fixtures::path('station-north.csv'),
+            '--latitude',
+            '46.8',
+            '--crop-file',
+            $file,
+            '--route',
+            $case['route'],
+            '--site',
+            $case['site'],
+        ];
         $replay = $this->json('replay', ...$place);
         self::assertCount(365, $replay['expected_harvest']);
         self::assertCount(count($replay['windows']['0.8']), $replay['best']['0.8']);
         foreach ($case['packet_days'] as $day => $days) {
             self::assertSame(['packet_days' => $days], $this->json('left', '--day', YearDay::fromNumber((int) $day)->iso(), ...$place));
         }
-        [$exit, $text] = (new Application)->run(['left', '--day', '02-30', ...$place]);
+        [$exit, $text] = new Application()->run(['left', '--day', '02-30', ...$place]);
         unlink($file);
         self::assertSame([2, "--day: “02-30” is not a day of the year written as MM-DD.\n"], [$exit, $text]);
     }

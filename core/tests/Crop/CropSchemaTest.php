@@ -49,7 +49,10 @@ final class CropSchemaTest extends TestCase
             CropSchema::crop([$column => $cell] + CropCsv::standardRows()['radish']);
             self::fail('it was taken');
         } catch (CropRefused $refused) {
-            self::assertSame(['base_c' => 'opt_low_c', 'bolt_day_hours' => 'bolt_growth_days', 'stock_to_days' => 'stock_from_days'][$column] ?? $column, $refused->column);
+            self::assertSame(
+                ['base_c' => 'opt_low_c', 'bolt_day_hours' => 'bolt_growth_days', 'stock_to_days' => 'stock_from_days'][$column] ?? $column,
+                $refused->column,
+            );
             self::assertStringContainsString($why, Words::in('en')->phrase($refused->why));
         }
     }
@@ -58,7 +61,11 @@ final class CropSchemaTest extends TestCase
     {
         foreach (CropSchema::columns() as $column) {
             if ($column->most > 0) {
-                self::assertEquals([$column->least, $column->most], [$column->value((string) $column->least), $column->value((string) $column->most)], $column->name);
+                self::assertEquals(
+                    [$column->least, $column->most],
+                    [$column->value((string) $column->least), $column->value((string) $column->most)],
+                    $column->name,
+                );
             }
             self::assertContains($column->group, CropSchema::GROUPS);
         }
@@ -70,8 +77,11 @@ final class CropSchemaTest extends TestCase
         foreach (CropSchema::columns() as $column) {
             self::assertTrue($words->has("column.{$column->name}.label") && $words->has("column.{$column->name}.help"), $column->name);
         }
-        self::assertStringContainsString(CropColumnTable::markdown($words), (string) file_get_contents(dirname(__DIR__, 3).'/docs/crop-table.md'),
-            'docs/crop-table.md is behind the schema: put the output of core/bin/crop-columns in place of its table');
+        self::assertStringContainsString(
+            CropColumnTable::markdown($words),
+            (string) file_get_contents(dirname(__DIR__, 3).'/docs/crop-table.md'),
+            'docs/crop-table.md is behind the schema: put the output of core/bin/crop-columns in place of its table',
+        );
     }
 
     #[TestWith(['10', '10', '20', '30', false])]
@@ -79,10 +89,18 @@ final class CropSchemaTest extends TestCase
     #[TestWith(['9', '20.1', '20', '30', false])]
     #[TestWith(['9', '10', '30', '30', false])]
     #[TestWith(['9', '10', '29.9', '30', true])]
-    public function test_growth_temperatures_rise_but_the_best_may_be_one(string $base, string $low, string $high, string $ceiling, bool $taken): void
-    {
+    public function test_growth_temperatures_rise_but_the_best_may_be_one(
+        string $base,
+        string $low,
+        string $high,
+        string $ceiling,
+        bool $taken,
+    ): void {
         try {
-            CropSchema::crop(['base_c' => $base, 'opt_low_c' => $low, 'opt_high_c' => $high, 'ceiling_c' => $ceiling] + CropCsv::standardRows()['radish']);
+            CropSchema::crop(
+                ['base_c' => $base, 'opt_low_c' => $low, 'opt_high_c' => $high, 'ceiling_c' => $ceiling] +
+                    CropCsv::standardRows()['radish'],
+            );
             self::assertTrue($taken);
         } catch (CropRefused) {
             self::assertFalse($taken);
@@ -91,13 +109,88 @@ final class CropSchemaTest extends TestCase
 
     public function test_what_may_be_blank_what_a_variety_may_differ_in_and_what_an_older_row_may_lack(): void
     {
-        $named = static fn (callable $is): array => array_values(array_map(static fn (CropColumn $c): string => $c->name, array_filter(CropSchema::columns(), $is)));
-        self::assertSame(['maturity_days', 'maturity_basis', 'kill_young_c', 'kill_c', 'heat_c', 'heat_days', 'harvest_days', 'min_harvest_days', 'critical_day_hours', 'bolt_chill_days',
-            'bolt_day_hours', 'bolt_growth_days', 'bulb_c'], CropSchema::byVariety());
-        self::assertSame(['seedling_weeks_min', 'seedling_weeks', 'seedling_weeks_max', 'soil_min_sow_c', 'soil_min_setout_c', 'spring_sow_weeks', 'spring_setout_weeks', 'succession_days',
-            'critical_day_hours', 'juvenile_days', 'chill_days', 'bolt_chill_days', 'bolt_day_hours', 'bolt_growth_days', 'bulb_c', 'stock_from_days', 'stock_to_days', 'hardy_by',
-            'per_square_foot', 'yield_kg_per_m', 'follow_with', 'cautions', 'notes', 'also_called', 'seeds_per_station', 'thinned_to', 'germination', 'seeds_per_gram', 'height_cm', 'thirst', 'stems_per_plant', 'flower_habit', 'vase_days', 'cut_at'], $named(static fn (CropColumn $c): bool => $c->optional && ! str_starts_with($c->name, 'em_')));
+        $named = static fn (callable $is): array => array_values(
+            array_map(static fn (CropColumn $c): string => $c->name, array_filter(CropSchema::columns(), $is)),
+        );
+        self::assertSame(
+            [
+                'maturity_days',
+                'maturity_basis',
+                'kill_young_c',
+                'kill_c',
+                'heat_c',
+                'heat_days',
+                'harvest_days',
+                'min_harvest_days',
+                'critical_day_hours',
+                'bolt_chill_days',
+                'bolt_day_hours',
+                'bolt_growth_days',
+                'bulb_c',
+            ],
+            CropSchema::byVariety(),
+        );
+        self::assertSame(
+            [
+                'seedling_weeks_min',
+                'seedling_weeks',
+                'seedling_weeks_max',
+                'soil_min_sow_c',
+                'soil_min_setout_c',
+                'spring_sow_weeks',
+                'spring_setout_weeks',
+                'succession_days',
+                'critical_day_hours',
+                'juvenile_days',
+                'chill_days',
+                'bolt_chill_days',
+                'bolt_day_hours',
+                'bolt_growth_days',
+                'bulb_c',
+                'stock_from_days',
+                'stock_to_days',
+                'hardy_by',
+                'per_square_foot',
+                'yield_kg_per_m',
+                'follow_with',
+                'cautions',
+                'notes',
+                'also_called',
+                'seeds_per_station',
+                'thinned_to',
+                'germination',
+                'seeds_per_gram',
+                'height_cm',
+                'thirst',
+                'stems_per_plant',
+                'flower_habit',
+                'vase_days',
+                'cut_at',
+            ],
+            $named(static fn (CropColumn $c): bool => $c->optional && ! str_starts_with($c->name, 'em_')),
+        );
         self::assertCount(9, $named(static fn (CropColumn $c): bool => $c->optional && str_starts_with($c->name, 'em_')));
-        self::assertSame(['bolt_day_hours', 'bolt_growth_days', 'bulb_c', 'stock_from_days', 'stock_to_days', 'hardy_by', 'also_called', 'seeds_per_station', 'thinned_to', 'germination', 'seeds_per_gram', 'height_cm', 'thirst', 'stems_per_plant', 'flower_habit', 'vase_days', 'cut_at'], $named(static fn (CropColumn $c): bool => $c->default !== null));
+        self::assertSame(
+            [
+                'bolt_day_hours',
+                'bolt_growth_days',
+                'bulb_c',
+                'stock_from_days',
+                'stock_to_days',
+                'hardy_by',
+                'also_called',
+                'seeds_per_station',
+                'thinned_to',
+                'germination',
+                'seeds_per_gram',
+                'height_cm',
+                'thirst',
+                'stems_per_plant',
+                'flower_habit',
+                'vase_days',
+                'cut_at',
+            ],
+            $named(static fn (CropColumn $c): bool => $c->default !== null),
+        );
     }
 }

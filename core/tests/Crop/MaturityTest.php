@@ -22,7 +22,12 @@ final class MaturityTest extends TestCase
     {
         foreach (Fixtures::json($file) as $case) {
             $crop = $this->like($case['parameters']);
-            self::assertEqualsWithDelta($case['growth_days_needed'], (new Maturity($crop))->growthDays(Route::from($case['route'])), 1e-3, $case['crop']);
+            self::assertEqualsWithDelta(
+                $case['growth_days_needed'],
+                new Maturity($crop)->growthDays(Route::from($case['route'])),
+                1e-3,
+                $case['crop'],
+            );
         }
     }
 
@@ -51,10 +56,19 @@ final class MaturityTest extends TestCase
     /** @param  array<string, mixed>  $p */
     private function like(array $p): Crop
     {
-        $cells = ['max_emerge_days' => $p['max_emerge'], 'maturity_days' => $p['dtm'], 'maturity_basis' => $p['basis'], 'indoor_c' => $p['indoor'],
-            'transplant_check_days' => $p['check'], 'ref_c' => $p['ref'], 'seedling_weeks' => $p['seedling_days'] > 0 ? $p['seedling_days'] / 7 : '', 'seedling_weeks_min' => '', 'seedling_weeks_max' => ''];
+        $cells = [
+            'max_emerge_days' => $p['max_emerge'],
+            'maturity_days' => $p['dtm'],
+            'maturity_basis' => $p['basis'],
+            'indoor_c' => $p['indoor'],
+            'transplant_check_days' => $p['check'],
+            'ref_c' => $p['ref'],
+            'seedling_weeks' => $p['seedling_days'] > 0 ? $p['seedling_days'] / 7 : '',
+            'seedling_weeks_min' => '',
+            'seedling_weeks_max' => '',
+        ];
         foreach ($p['emerge'] as $i => $days) {
-            $cells['em_'.Emergence::TEMPERATURES[$i]] = $days;
+            $cells['em_' . Emergence::TEMPERATURES[$i]] = $days;
         }
 
         return CropSchema::crop(array_map('strval', $cells) + CropCsv::standardRows()['radish']);
@@ -62,7 +76,14 @@ final class MaturityTest extends TestCase
 
     public function test_what_is_never_raised_under_cover_brings_no_growth_from_there(): void
     {
-        $row = ['maturity_basis' => 'transplant', 'maturity_days' => '30', 'seedling_weeks' => '', 'seedling_weeks_min' => '', 'seedling_weeks_max' => ''] + CropCsv::standardRows()['radish'];
-        self::assertSame(30.0, (new Maturity(CropSchema::crop($row)))->growthDays(Route::Direct));
+        $row =
+            [
+                'maturity_basis' => 'transplant',
+                'maturity_days' => '30',
+                'seedling_weeks' => '',
+                'seedling_weeks_min' => '',
+                'seedling_weeks_max' => '',
+            ] + CropCsv::standardRows()['radish'];
+        self::assertSame(30.0, new Maturity(CropSchema::crop($row))->growthDays(Route::Direct));
     }
 }

@@ -25,7 +25,11 @@ final class CueTest extends TestCase
             $means[] = $first->plus($i)->yearDay()->number >= 91 ? 5.0 + $warm : 1.0;
         }
 
-        return new DailyRecord($first, array_map(static fn (float $m): float => $m - 5, $means), array_map(static fn (float $m): float => $m + 5, $means));
+        return new DailyRecord(
+            $first,
+            array_map(static fn (float $m): float => $m - 5, $means),
+            array_map(static fn (float $m): float => $m + 5, $means),
+        );
     }
 
     public function test_warmth_since_midwinter_and_the_soil_of_seven_days_by_hand(): void
@@ -55,13 +59,21 @@ final class CueTest extends TestCase
     public function test_sightings_without_the_weather_behind_them_are_left_out(): void
     {
         $record = self::plain(2);
-        $of = static fn (string ...$days): ?Cue => Cue::of($record, Latitude::of(46.8), Site::openGround(), array_values(array_map(Day::fromIso(...), $days)));
+        $of = static fn (string ...$days): ?Cue => Cue::of(
+            $record,
+            Latitude::of(46.8),
+            Site::openGround(),
+            array_values(array_map(Day::fromIso(...), $days)),
+        );
         self::assertNull($of());
         self::assertNull($of('2000-12-31', '2003-05-01'));
         self::assertCount(1, $of('2001-01-07', '2001-01-06')->sightings ?? [], 'seven days of soil');
         self::assertCount(1, $of('2002-12-31')->sightings ?? [], 'the last day of the record');
         $broken = new DailyRecord($record->first, array_replace($record->minimum, array_fill(20, 15, null)), $record->maximum);
-        self::assertNull(Cue::of($broken, Latitude::of(46.8), Site::openGround(), [Day::fromIso('2001-04-10')]), 'a gap too long to bridge');
+        self::assertNull(
+            Cue::of($broken, Latitude::of(46.8), Site::openGround(), [Day::fromIso('2001-04-10')]),
+            'a gap too long to bridge',
+        );
         $short = new DailyRecord($record->first, array_replace($record->minimum, array_fill(20, 5, null)), $record->maximum);
         self::assertCount(1, Cue::of($short, Latitude::of(46.8), Site::openGround(), [Day::fromIso('2001-04-10')])->sightings ?? []);
         $southern = Cue::of($record, Latitude::of(-38.0), Site::openGround(), [Day::fromIso('2002-04-10')]);
@@ -71,10 +83,21 @@ final class CueTest extends TestCase
 
     public function test_when_it_is_due_this_year_is_the_day_each_member_has_had_the_warmth(): void
     {
-        $cue = Cue::of(self::plain(4), Latitude::of(46.8), Site::openGround(), array_map(Day::fromIso(...), ['2001-04-10', '2002-04-10', '2003-04-10']));
+        $cue = Cue::of(
+            self::plain(4),
+            Latitude::of(46.8),
+            Site::openGround(),
+            array_map(Day::fromIso(...), ['2001-04-10', '2002-04-10', '2003-04-10']),
+        );
         self::assertEqualsWithDelta(40.0, $cue?->sum, 1e-9);
-        $member = static fn (float $warm): Member => new Member(2001, new DailyRecord(Day::fromIso('2004-01-01'), self::plain(1, $warm)->minimum, self::plain(1, $warm)->maximum));
-        $expected = static fn (float ...$warm): array => array_map(static fn (?Day $d): ?string => $d?->iso(), $cue->expected(array_values(array_map($member, $warm)), Day::fromIso('2004-03-01')));
+        $member = static fn (float $warm): Member => new Member(
+            2001,
+            new DailyRecord(Day::fromIso('2004-01-01'), self::plain(1, $warm)->minimum, self::plain(1, $warm)->maximum),
+        );
+        $expected = static fn (float ...$warm): array => array_map(
+            static fn (?Day $d): ?string => $d?->iso(),
+            $cue->expected(array_values(array_map($member, $warm)), Day::fromIso('2004-03-01')),
+        );
         // 2004 is a leap year, so the year's 91st day is 31 March: ten days of 4 °C d, five of 8, twenty of 2.
         self::assertSame(['2004-04-04', '2004-04-09', '2004-04-19'], $expected(2.0, 4.0, 8.0, 4.0, 4.0));
         self::assertSame([null, null, null], $expected(0.0, 0.0), 'where it is never so warm it is not in sight');
@@ -94,14 +117,30 @@ final class CueTest extends TestCase
         }
         $cue = Cue::of($record, $latitude, Site::openGround(), $follows);
         self::assertGreaterThan(1.2, $cue?->strength);
-        self::assertEqualsWithDelta(1.0, Cue::of($record, $latitude, Site::openGround(), $fixed)?->strength, 0.06, 'a date is no better than itself');
+        self::assertEqualsWithDelta(
+            1.0,
+            Cue::of($record, $latitude, Site::openGround(), $fixed)?->strength,
+            0.06,
+            'a date is no better than itself',
+        );
     }
 
     public function test_it_is_due_by_the_ninth_of_ten_members_and_by_the_warmth_of_this_year_alone(): void
     {
-        $cue = Cue::of(self::plain(4), Latitude::of(46.8), Site::openGround(), array_map(Day::fromIso(...), ['2001-04-10', '2002-04-10', '2003-04-10']));
-        $member = static fn (string $first, int $years, float $warm): Member => new Member(2001, new DailyRecord(Day::fromIso($first), self::plain($years, $warm)->minimum, self::plain($years, $warm)->maximum));
-        $expected = static fn (Member ...$members): array => array_map(static fn (?Day $d): ?string => $d?->iso(), $cue?->expected(array_values($members), Day::fromIso('2004-03-01')) ?? []);
+        $cue = Cue::of(
+            self::plain(4),
+            Latitude::of(46.8),
+            Site::openGround(),
+            array_map(Day::fromIso(...), ['2001-04-10', '2002-04-10', '2003-04-10']),
+        );
+        $member = static fn (string $first, int $years, float $warm): Member => new Member(
+            2001,
+            new DailyRecord(Day::fromIso($first), self::plain($years, $warm)->minimum, self::plain($years, $warm)->maximum),
+        );
+        $expected = static fn (Member ...$members): array => array_map(
+            static fn (?Day $d): ?string => $d?->iso(),
+            $cue?->expected(array_values($members), Day::fromIso('2004-03-01')) ?? [],
+        );
         // Eleven on 9 April and one ten days later: the 11.7th of twelve lies seven days after the eleventh.
         $twelve = [...array_fill(0, 11, $member('2004-01-01', 1, 4.0)), $member('2004-01-01', 1, 2.0)];
         self::assertSame(['2004-04-09', '2004-04-09', '2004-04-16'], $expected(...$twelve));
@@ -132,9 +171,14 @@ final class CueTest extends TestCase
         $record = Fixtures::record('north');
         $latitude = Fixtures::latitude('north');
         $soil = SoilTemperature::of($record, $latitude, Site::openGround())->dailyMean;
-        $week = static fn (string $day): float => array_sum(array_slice($soil, Day::fromIso($day)->number - $record->first->number - 6, 7)) / 7;
+        $week = static fn (string $day): float => array_sum(array_slice($soil, Day::fromIso($day)->number - $record->first->number - 6, 7)) /
+            7;
         $cue = Cue::of($record, $latitude, Site::openGround(), [Day::fromIso('2001-04-20'), Day::fromIso('2002-04-21')]);
         $spread = static fn (float $a, float $b): float => abs($a - $b) / 2;
-        self::assertEqualsWithDelta($spread($week('2001-04-20'), $week('2002-04-20')) / $spread($week('2001-04-20'), $week('2002-04-21')), $cue?->strength, 1e-9);
+        self::assertEqualsWithDelta(
+            $spread($week('2001-04-20'), $week('2002-04-20')) / $spread($week('2001-04-20'), $week('2002-04-21')),
+            $cue?->strength,
+            1e-9,
+        );
     }
 }

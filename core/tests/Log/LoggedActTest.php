@@ -28,9 +28,14 @@ final class LoggedActTest extends TestCase
 
     public function test_what_begins_a_sowing_follows_on_one_and_is_a_picking(): void
     {
-        $of = static fn (callable $is): array => array_values(array_map(static fn (LoggedAct $a): string => $a->value, array_filter(LoggedAct::cases(), $is)));
+        $of = static fn (callable $is): array => array_values(
+            array_map(static fn (LoggedAct $a): string => $a->value, array_filter(LoggedAct::cases(), $is)),
+        );
         self::assertSame(['sown', 'set-out'], $of(static fn (LoggedAct $a): bool => $a->begins()));
-        self::assertSame(['up', 'thinned', 'first-picked', 'picked', 'last-picked', 'lost'], $of(static fn (LoggedAct $a): bool => $a->follows()));
+        self::assertSame(
+            ['up', 'thinned', 'first-picked', 'picked', 'last-picked', 'lost'],
+            $of(static fn (LoggedAct $a): bool => $a->follows()),
+        );
         self::assertSame(['first-picked', 'picked', 'last-picked'], $of(static fn (LoggedAct $a): bool => $a->isPicking()));
     }
 }

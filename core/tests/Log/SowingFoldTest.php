@@ -42,14 +42,35 @@ final class SowingFoldTest extends TestCase
 
             return;
         }
-        self::assertEquals($expected, $sowing === null ? null : ['variety' => $sowing->variety, 'metres' => $sowing->metres, 'under_cover' => $sowing->underCover,
-            'days' => array_combine(array_map(static fn (string $of): string => strtr($of, '-', '_'), array_keys($sowing->days)), $sowing->days), 'cause' => $sowing->cause, 'kilograms' => $sowing->kilograms,
-            'stems' => $sowing->stems, 'quality' => $sowing->quality, 'begun' => $sowing->begun, 'ended' => $sowing->ended()]);
+        self::assertEquals(
+            $expected,
+            $sowing === null
+                ? null
+                : [
+                    'variety' => $sowing->variety,
+                    'metres' => $sowing->metres,
+                    'under_cover' => $sowing->underCover,
+                    'days' => array_combine(
+                        array_map(static fn (string $of): string => strtr($of, '-', '_'), array_keys($sowing->days)),
+                        $sowing->days,
+                    ),
+                    'cause' => $sowing->cause,
+                    'kilograms' => $sowing->kilograms,
+                    'stems' => $sowing->stems,
+                    'quality' => $sowing->quality,
+                    'begun' => $sowing->begun,
+                    'ended' => $sowing->ended(),
+                ],
+        );
     }
 
     public function test_it_has_the_crop_it_began_with_and_the_bed_and_plot_it_was_last_put_on(): void
     {
-        $sowing = SowingFold::of([new StandingEntry(LoggedAct::Sown, '2026-03-01', ['under_cover' => true, 'plot' => 4], 7, 1), new StandingEntry(LoggedAct::SetOut, '2026-05-25', [], 8, 2), new StandingEntry(LoggedAct::Up, '2026-06-01', [], 7, 3)]);
+        $sowing = SowingFold::of([
+            new StandingEntry(LoggedAct::Sown, '2026-03-01', ['under_cover' => true, 'plot' => 4], 7, 1),
+            new StandingEntry(LoggedAct::SetOut, '2026-05-25', [], 8, 2),
+            new StandingEntry(LoggedAct::Up, '2026-06-01', [], 7, 3),
+        ]);
         self::assertSame([7, 2, 4], [$sowing?->cropId, $sowing?->bedId, $sowing?->plot]);
     }
 
@@ -63,9 +84,15 @@ final class SowingFoldTest extends TestCase
     #[TestWith(['up', 'first-picked'])]
     public function test_what_comes_first_is_not_later(string $first, string $then): void
     {
-        $entries = static fn (string $on): array => self::entries(array_values(array_filter([
-            $first === 'up' ? ['act' => 'sown', 'on' => '2026-04-01'] : null, ['act' => $first, 'on' => '2026-04-10'], ['act' => $then, 'on' => $on],
-        ])));
+        $entries = static fn (string $on): array => self::entries(
+            array_values(
+                array_filter([
+                    $first === 'up' ? ['act' => 'sown', 'on' => '2026-04-01'] : null,
+                    ['act' => $first, 'on' => '2026-04-10'],
+                    ['act' => $then, 'on' => $on],
+                ]),
+            ),
+        );
         self::assertNotNull(SowingFold::of($entries('2026-04-10')), 'on the same day it may');
         try {
             SowingFold::of($entries('2026-04-09'));
@@ -85,6 +112,15 @@ final class SowingFoldTest extends TestCase
     {
         usort($entries, static fn (array $a, array $b): int => $a['on'] <=> $b['on']);
 
-        return array_map(static fn (array $e): StandingEntry => new StandingEntry(LoggedAct::from($e['act']), $e['on'], array_diff_key($e, ['act' => true, 'on' => true]), 1, null), $entries);
+        return array_map(
+            static fn (array $e): StandingEntry => new StandingEntry(
+                LoggedAct::from($e['act']),
+                $e['on'],
+                array_diff_key($e, ['act' => true, 'on' => true]),
+                1,
+                null,
+            ),
+            $entries,
+        );
     }
 }

@@ -38,15 +38,25 @@ final class PhraseTest extends TestCase
     public function test_days_and_temperatures_are_said_as_people_write_them(): void
     {
         $words = Words::in('en');
-        self::assertSame(['12 May', '1 January', '31 December'], array_map(static fn (YearDay $d): string => $words->phrase(Phrase::day($d)), [YearDay::of(5, 12), YearDay::of(1, 1), YearDay::of(12, 31)]));
+        self::assertSame(
+            ['12 May', '1 January', '31 December'],
+            array_map(static fn(YearDay $d): string => $words->phrase(Phrase::day($d)), [
+                YearDay::of(5, 12),
+                YearDay::of(1, 1),
+                YearDay::of(12, 31),
+            ]),
+        );
         self::assertSame(['0 °C', '10.6 °C'], [$words->phrase(Phrase::celsius(-0.04)), $words->phrase(Phrase::celsius(10.56))]);
         self::assertSame('as it stands {0}', $words->phrase(Phrase::verbatim('as it stands {0}')));
     }
 
     public function test_risks_are_one_year_in_so_many_where_that_is_a_whole_number(): void
     {
-        $said = static fn (float $chance): string => Words::in('en')->phrase(FreezeRisk::of($chance)->phrase());
-        self::assertSame(['1 year in 2', '1 year in 10', '1 year in 3', '30 years in 100', '90 years in 100'], array_map($said, [0.5, 0.1, 1 / 3, 0.3, 0.9]));
+        $said = static fn(float $chance): string => Words::in('en')->phrase(FreezeRisk::of($chance)->phrase());
+        self::assertSame(
+            ['1 year in 2', '1 year in 10', '1 year in 3', '30 years in 100', '90 years in 100'],
+            array_map($said, [0.5, 0.1, 1 / 3, 0.3, 0.9]),
+        );
     }
 
     public function test_a_broken_text_of_a_file_can_stand_in_a_phrase(): void
@@ -62,13 +72,24 @@ final class PhraseTest extends TestCase
     {
         $crop = CropCsv::standard()->find($slug);
         self::assertInstanceOf(Crop::class, $crop);
-        self::assertSame($words, Words::in('en')->phrase((new Maturity($crop))->phrase($route)));
+        self::assertSame($words, Words::in('en')->phrase(new Maturity($crop)->phrase($route)));
     }
 
     public function test_every_code_has_words(): void
     {
         $keys = [];
-        foreach (['act' => Act::cases(), 'outcome' => Outcome::cases(), 'reason' => Reason::cases(), 'caution' => Caution::cases(), 'quality' => QualityRule::cases(), 'threshold' => FreezeThreshold::cases(), 'record-format' => RecordFormat::cases()] as $kind => $cases) {
+        foreach (
+            [
+                'act' => Act::cases(),
+                'outcome' => Outcome::cases(),
+                'reason' => Reason::cases(),
+                'caution' => Caution::cases(),
+                'quality' => QualityRule::cases(),
+                'threshold' => FreezeThreshold::cases(),
+                'record-format' => RecordFormat::cases(),
+            ]
+            as $kind => $cases
+        ) {
             foreach ($cases as $case) {
                 $keys[] = "{$kind}.{$case->value}";
                 $keys[] = match ($kind) {
@@ -79,7 +100,11 @@ final class PhraseTest extends TestCase
             }
         }
         foreach (Words::languages() as $language) {
-            self::assertSame([], array_values(array_filter($keys, static fn (string $key): bool => ! Words::in($language)->has($key))), $language);
+            self::assertSame(
+                [],
+                array_values(array_filter($keys, static fn(string $key): bool => !Words::in($language)->has($key))),
+                $language,
+            );
         }
     }
 }

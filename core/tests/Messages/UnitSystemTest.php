@@ -33,8 +33,12 @@ final class UnitSystemTest extends TestCase
     #[TestWith(['metres', -1, 'feet', 0.0])]
     #[TestWith(['km', 16, 'miles', 10.0])]
     #[TestWith(['kg', 2.5, 'pounds', 5.5])]
-    public function test_a_metric_value_is_said_in_the_other_units_as_growers_do(string $name, int|float $value, string $other, string|float $said): void
-    {
+    public function test_a_metric_value_is_said_in_the_other_units_as_growers_do(
+        string $name,
+        int|float $value,
+        string $other,
+        string|float $said,
+    ): void {
         self::assertSame($said, UnitSystem::Us->with([$name => $value])[$other]);
     }
 
@@ -75,7 +79,10 @@ final class UnitSystemTest extends TestCase
         self::assertSame('50 °F', $us->phrase(Phrase::celsius(10.0)));
         self::assertSame('10 °C', Words::in('es')->phrase(Phrase::celsius(10.0)));
         self::assertSame('9,4 °C', Words::in('es')->phrase(Phrase::celsius(9.4)), 'numbers as the language writes them');
-        self::assertSame('Rábano: sembrar al aire libre', $us->say('feed.event', ['crop' => 'Radish', 'act' => Phrase::of('act.sow-outdoors')]));
+        self::assertSame(
+            'Rábano: sembrar al aire libre',
+            $us->say('feed.event', ['crop' => 'Radish', 'act' => Phrase::of('act.sow-outdoors')]),
+        );
         self::assertSame('Picante por encima de 81 °F.', $us->own('Hot above 27 °C.'));
         self::assertSame('Kale', $us->own('Kale'), 'what is not translated is as it was written');
         self::assertSame('Radish', Words::in('es')->own('Radish'), 'translations are of those words alone');

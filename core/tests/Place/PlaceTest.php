@@ -32,9 +32,15 @@ final class PlaceTest extends TestCase
     {
         $warmer = new DailyRecord(Day::of(2020, 1, 1), array_fill(0, 500, 3.0), array_fill(0, 500, 15.0));
         yield 'the years windows lean on' => [static fn (Place $p): Place => $p->overYears($warmer)];
-        yield 'the record' => [static fn (Place $p): Place => new Place($p->years, KnownRecord::of($warmer), $p->latitude, $p->light, $p->sites, $p->book)];
-        yield 'the latitude' => [static fn (Place $p): Place => new Place($p->years, $p->whole, Latitude::of(-47.0), $p->light, $p->sites, $p->book)];
-        yield 'the light' => [static fn (Place $p): Place => new Place($p->years, $p->whole, $p->latitude, LightSchool::TenHour, $p->sites, $p->book)];
+        yield 'the record' => [
+            static fn (Place $p): Place => new Place($p->years, KnownRecord::of($warmer), $p->latitude, $p->light, $p->sites, $p->book),
+        ];
+        yield 'the latitude' => [
+            static fn (Place $p): Place => new Place($p->years, $p->whole, Latitude::of(-47.0), $p->light, $p->sites, $p->book),
+        ];
+        yield 'the light' => [
+            static fn (Place $p): Place => new Place($p->years, $p->whole, $p->latitude, LightSchool::TenHour, $p->sites, $p->book),
+        ];
         yield 'the site' => [static fn (Place $p): Place => $p->at(Site::named('raised bed'))];
         yield 'no other site beside it' => [static fn (Place $p): Place => $p->at($p->site())];
         yield 'the crops' => [static fn (Place $p): Place => $p->growing(CropBook::none())];
@@ -55,8 +61,13 @@ final class PlaceTest extends TestCase
         $place = self::place();
         $day = Day::of(2021, 5, 2);
         $outlook = new DailyRecord($day, [5.0, 6.0], [15.0, 16.0]);
-        $fingerprints = array_map(static fn (Place $p): string => $p->fingerprint(), [$place, $place->inSeason($day, null), $place->inSeason($day->plus(1), null), $place->inSeason($day, $outlook),
-            $place->inSeason($day, new DailyRecord($day, [5.0, 6.5], [15.0, 16.0]))]);
+        $fingerprints = array_map(static fn (Place $p): string => $p->fingerprint(), [
+            $place,
+            $place->inSeason($day, null),
+            $place->inSeason($day->plus(1), null),
+            $place->inSeason($day, $outlook),
+            $place->inSeason($day, new DailyRecord($day, [5.0, 6.5], [15.0, 16.0])),
+        ]);
         self::assertSame($fingerprints, array_values(array_unique($fingerprints)));
         self::assertSame($place->fingerprint(), $place->inSeason($day, $outlook)->withoutSeason()->fingerprint());
     }
@@ -68,13 +79,20 @@ final class PlaceTest extends TestCase
         self::assertSame($replay, Replay::ofPlace($place->growing(CropBook::none())));
         self::assertSame($replay, Replay::ofPlace($place->at($place->site())));
         self::assertNotSame($replay, Replay::ofPlace($place->at(Site::named('raised bed'))));
-        self::assertNotSame($replay, Replay::ofPlace($place->overYears($place->years->days()->between(Day::of(2020, 3, 1), Day::of(2021, 3, 1)))));
+        self::assertNotSame(
+            $replay,
+            Replay::ofPlace($place->overYears($place->years->days()->between(Day::of(2020, 3, 1), Day::of(2021, 3, 1)))),
+        );
     }
 
     public function test_the_season_knows_nothing_of_today_and_later(): void
     {
         $place = self::place()->inSeason(Day::of(2021, 3, 1), null);
-        self::assertSame(['2021-02-28', 1.0], [$place->known()->last()->iso(), $place->known()->minimum[$place->known()->days() - 1]], 'yesterday is known');
+        self::assertSame(
+            ['2021-02-28', 1.0],
+            [$place->known()->last()->iso(), $place->known()->minimum[$place->known()->days() - 1]],
+            'yesterday is known',
+        );
         self::assertSame('2021-03-01', ThisSeason::ofPlace($place)->today->iso());
     }
 
@@ -82,7 +100,15 @@ final class PlaceTest extends TestCase
     {
         $outlook = new DailyRecord(Day::of(2021, 3, 1), [5.0], [15.0]);
         $place = self::place()->inSeason(Day::of(2021, 3, 1), $outlook);
-        self::assertSame([true, false, true, false], [$place->hasSeason(), self::place()->hasSeason(), $place->at(Site::named('raised bed'))->hasSeason(), $place->withoutSeason()->hasSeason()]);
+        self::assertSame(
+            [true, false, true, false],
+            [
+                $place->hasSeason(),
+                self::place()->hasSeason(),
+                $place->at(Site::named('raised bed'))->hasSeason(),
+                $place->withoutSeason()->hasSeason(),
+            ],
+        );
         self::assertSame([$outlook, '2021-03-01'], [$place->growing(CropBook::none())->outlook(), $place->today()->iso()]);
         self::assertNull($place->inSeason(Day::of(2021, 3, 2), null)->outlook());
     }
@@ -123,7 +149,10 @@ final class PlaceTest extends TestCase
     public function test_a_book_of_one_crop_has_its_varieties_and_no_others(): void
     {
         [$radish, $leek] = self::crops();
-        $book = CropBook::of([$radish, $leek], ['radish' => [new Variety('Basin Red', ['quick'], $radish)], 'leek' => [new Variety('Harrow', [], $leek)]]);
+        $book = CropBook::of(
+            [$radish, $leek],
+            ['radish' => [new Variety('Basin Red', ['quick'], $radish)], 'leek' => [new Variety('Harrow', [], $leek)]],
+        );
         $only = $book->only($radish);
         self::assertSame([$radish], $only->crops());
         self::assertSame(['radish'], array_keys($only->varieties()));
@@ -131,14 +160,24 @@ final class PlaceTest extends TestCase
         self::assertSame([], $only->varietiesOf('leek'));
         self::assertNotSame($book->fingerprint(), $only->fingerprint());
         self::assertNotSame($only->fingerprint(), CropBook::of([$radish])->fingerprint(), 'its varieties count');
-        self::assertSame($only->fingerprint(), CropBook::from(static fn (): array => [[$radish], ['radish' => [new Variety('Basin Red', ['quick'], $radish)]]])->fingerprint());
+        self::assertSame(
+            $only->fingerprint(),
+            CropBook::from(static fn (): array => [[$radish], ['radish' => [new Variety('Basin Red', ['quick'], $radish)]]])->fingerprint(),
+        );
     }
 
     private static function place(): Place
     {
         $record = self::record();
 
-        return new Place(KnownRecord::of($record), KnownRecord::of($record), Latitude::of(47.0), LightSchool::Radiation, [Site::openGround(), Site::named('raised bed')], CropBook::of(self::crops()));
+        return new Place(
+            KnownRecord::of($record),
+            KnownRecord::of($record),
+            Latitude::of(47.0),
+            LightSchool::Radiation,
+            [Site::openGround(), Site::named('raised bed')],
+            CropBook::of(self::crops()),
+        );
     }
 
     private static function record(): DailyRecord

@@ -61,7 +61,12 @@ final class DayTest extends TestCase
     public function test_sow_days_go_round_the_year(): void
     {
         self::assertSame('01-01', YearDay::fromNumber(365)->plus(1)->iso());
-        self::assertSame('12-31', YearDay::fromNumber(1)->plus(-1)->iso());
+        self::assertSame(
+            '12-31',
+            YearDay::fromNumber(1)
+                ->plus(-1)
+                ->iso(),
+        );
         self::assertSame(364, YearDay::fromNumber(2)->daysUntil(YearDay::fromNumber(1)));
         foreach (range(1, 365) as $number) {
             self::assertSame($number, YearDay::of(...YearDay::fromNumber($number)->monthAndDay())->number);
@@ -86,7 +91,12 @@ final class DayTest extends TestCase
     public function test_a_latitude_off_the_globe_is_refused(): void
     {
         self::assertTrue(Latitude::of(0)->isNorth());
-        self::assertSame('01-15', Latitude::of(-0.1)->coldSeasonStart()->iso());
+        self::assertSame(
+            '01-15',
+            Latitude::of(-0.1)
+                ->coldSeasonStart()
+                ->iso(),
+        );
         $this->expectExceptionMessage('A latitude lies between −90 and 90 degrees; 95 does not.');
         Latitude::of(95);
     }

@@ -19,7 +19,11 @@ final class FilledRecordTest extends TestCase
      */
     private function record(string $first, array $minimum): DailyRecord
     {
-        return new DailyRecord(Day::fromIso($first), $minimum, array_map(static fn (?float $v): ?float => $v === null ? null : $v + 10, $minimum));
+        return new DailyRecord(
+            Day::fromIso($first),
+            $minimum,
+            array_map(static fn (?float $v): ?float => $v === null ? null : $v + 10, $minimum),
+        );
     }
 
     /** @return list<float> */
@@ -62,7 +66,11 @@ final class FilledRecordTest extends TestCase
         $without = $wave;
         $without[5] = null;
         $first = new DailyRecord(Day::of(2021, 1, 1), $without, $warm);
-        $second = new DailyRecord(Day::of(2021, 1, 1), array_map(static fn (float $v): float => $v + 2.0, $wave), array_map(static fn (float $v): float => $v - 1.0, $warm));
+        $second = new DailyRecord(
+            Day::of(2021, 1, 1),
+            array_map(static fn (float $v): float => $v + 2.0, $wave),
+            array_map(static fn (float $v): float => $v - 1.0, $warm),
+        );
         $filled = FilledRecord::of([new StationSeries($first), new StationSeries($second)]);
         self::assertEqualsWithDelta([-2.0, 1.0], [$filled->fits[1]->minimumBias, $filled->fits[1]->maximumBias], 1e-9);
         self::assertSame([1, 0], [$filled->minimumFrom[5], $filled->maximumFrom[5]]);
@@ -79,7 +87,10 @@ final class FilledRecordTest extends TestCase
         self::assertSame(10, $filled->fits[1]->overlap);
         self::assertNotNull($filled->fits[2]->minimumBias, 'fifty days shared with the second station');
         self::assertSame('2020-05-19', $filled->record->last()->iso());
-        self::assertSame(['2020-02-20', '2020-04-09', 1], [$filled->filledIn()[0]['from']->iso(), $filled->filledIn()[0]['to']->iso(), $filled->filledIn()[0]['station']]);
+        self::assertSame(
+            ['2020-02-20', '2020-04-09', 1],
+            [$filled->filledIn()[0]['from']->iso(), $filled->filledIn()[0]['to']->iso(), $filled->filledIn()[0]['station']],
+        );
         self::assertSame(2, $filled->filledIn()[1]['station']);
     }
 
@@ -89,12 +100,21 @@ final class FilledRecordTest extends TestCase
         $long = new StationSeries($this->record('2020-01-10', $this->wave(60, 3.0)));
         foreach ([[$short, $long], [$long, $short]] as $stations) {
             $filled = FilledRecord::of($stations);
-            self::assertSame(['2020-01-10', '2020-03-09', 60], [$filled->record->first->iso(), $filled->record->last()->iso(), $filled->record->days()]);
+            self::assertSame(
+                ['2020-01-10', '2020-03-09', 60],
+                [$filled->record->first->iso(), $filled->record->last()->iso(), $filled->record->days()],
+            );
             self::assertNotContains(null, $filled->record->minimum);
         }
         // One that is over before the other begins: the days between are there, and missing.
-        $apart = FilledRecord::of([new StationSeries($this->record('2020-03-01', [1.0, 2.0])), new StationSeries($this->record('2020-02-26', [5.0, 6.0]))]);
-        self::assertSame(['2020-02-26', [5.0, 6.0, null, null, 1.0, 2.0], [1, 1, null, null, 0, 0]], [$apart->record->first->iso(), $apart->record->minimum, $apart->minimumFrom]);
+        $apart = FilledRecord::of([
+            new StationSeries($this->record('2020-03-01', [1.0, 2.0])),
+            new StationSeries($this->record('2020-02-26', [5.0, 6.0])),
+        ]);
+        self::assertSame(
+            ['2020-02-26', [5.0, 6.0, null, null, 1.0, 2.0], [1, 1, null, null, 0, 0]],
+            [$apart->record->first->iso(), $apart->record->minimum, $apart->minimumFrom],
+        );
     }
 
     public function test_matching_can_be_left_out_and_the_lapse_chosen(): void

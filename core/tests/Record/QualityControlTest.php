@@ -32,8 +32,8 @@ final class QualityControlTest extends TestCase
     private function marks(DailyRecord $record, ?Day $today = null): array
     {
         return array_map(
-            static fn (Mark $m): string => "{$m->day->iso()} {$m->element->value} {$m->rule->value}",
-            (new QualityControl)->check($record, [], $today)->marks,
+            static fn(Mark $m): string => "{$m->day->iso()} {$m->element->value} {$m->rule->value}",
+            new QualityControl()->check($record, [], $today)->marks,
         );
     }
 
@@ -48,11 +48,8 @@ final class QualityControlTest extends TestCase
     public function test_a_maximum_below_the_minimum_marks_both_and_keeps_the_source(): void
     {
         $record = $this->record([3 => 16.0], [3 => 4.0]);
-        self::assertSame([
-            '2024-02-04 maximum maximum-below-minimum',
-            '2024-02-04 minimum maximum-below-minimum',
-        ], $this->marks($record));
-        $usable = (new QualityControl)->check($record)->usable;
+        self::assertSame(['2024-02-04 maximum maximum-below-minimum', '2024-02-04 minimum maximum-below-minimum'], $this->marks($record));
+        $usable = new QualityControl()->check($record)->usable;
         self::assertNull($usable->minimum[3]);
         self::assertNull($usable->maximum[3]);
         self::assertSame(16.0, $record->minimum[3]);
@@ -61,7 +58,10 @@ final class QualityControlTest extends TestCase
     public function test_limits_are_inclusive(): void
     {
         self::assertSame(['2024-02-06 maximum out-of-range'], $this->marks($this->record([], [5 => 60.1])));
-        self::assertSame([], array_filter($this->marks($this->record([0 => -70.0])), static fn (string $m): bool => str_contains($m, 'range')));
+        self::assertSame(
+            [],
+            array_filter($this->marks($this->record([0 => -70.0])), static fn(string $m): bool => str_contains($m, 'range')),
+        );
         self::assertContains('2024-02-01 minimum out-of-range', $this->marks($this->record([0 => -70.1])));
     }
 
@@ -75,20 +75,27 @@ final class QualityControlTest extends TestCase
     public function test_only_the_tenth_and_later_equal_values_are_marked(): void
     {
         $equal = array_fill(10, 12, 7.0);
-        self::assertSame([
-            '2024-02-20 minimum run-of-equal-values',
-            '2024-02-21 minimum run-of-equal-values',
-            '2024-02-22 minimum run-of-equal-values',
-        ], $this->marks($this->record($equal)));
+        self::assertSame(
+            ['2024-02-20 minimum run-of-equal-values', '2024-02-21 minimum run-of-equal-values', '2024-02-22 minimum run-of-equal-values'],
+            $this->marks($this->record($equal)),
+        );
         self::assertSame([], $this->marks($this->record([15 => null] + $equal)), 'a missing day breaks the run');
     }
 
     public function test_what_follows_a_gap_is_looked_at_too(): void
     {
         self::assertSame(['2024-02-21 maximum spike'], $this->marks($this->record([], [5 => null, 20 => 41.0])));
-        self::assertSame(['2024-02-06 maximum spike', '2024-02-21 maximum spike'], $this->marks($this->record([], [5 => 41.0, 20 => 41.0])));
-        self::assertSame(['2024-02-21 maximum-below-minimum', '2024-02-21 maximum-below-minimum'],
-            array_map(static fn (string $m): string => str_replace(['maximum ', 'minimum '], '', $m), $this->marks($this->record([5 => null, 20 => 7.0], [20 => 6.9]))));
+        self::assertSame(
+            ['2024-02-06 maximum spike', '2024-02-21 maximum spike'],
+            $this->marks($this->record([], [5 => 41.0, 20 => 41.0])),
+        );
+        self::assertSame(
+            ['2024-02-21 maximum-below-minimum', '2024-02-21 maximum-below-minimum'],
+            array_map(
+                static fn(string $m): string => str_replace(['maximum ', 'minimum '], '', $m),
+                $this->marks($this->record([5 => null, 20 => 7.0], [20 => 6.9])),
+            ),
+        );
     }
 
     public function test_values_on_a_limit_are_taken(): void

@@ -53,7 +53,7 @@ final class RecordUpdateTest extends TestCase
     public function test_the_same_record_in_whole_fahrenheit_is_the_same(): void
     {
         $record = Fixtures::record('north');
-        $rounded = static fn (?float $c): ?float => $c === null ? null : round((round($c * 9 / 5 + 32) - 32) * 5 / 9, 2);
+        $rounded = static fn (?float $c): ?float => $c === null ? null : round(((round(($c * 9) / 5 + 32) - 32) * 5) / 9, 2);
         $file = new DailyRecord($record->first, array_map($rounded, $record->minimum), array_map($rounded, $record->maximum));
         $update = RecordUpdate::of($record, [], $file, [], 0.1, 5 / 9);
         self::assertSame(0, $update->changed);
@@ -67,7 +67,10 @@ final class RecordUpdateTest extends TestCase
     {
         $of = static fn (float $minimum): DailyRecord => new DailyRecord(Day::of(2024, 1, 1), [$minimum], [9.0]);
         // 0.05 and 0.2778 °C, and half a hundredth: 0.3328.
-        self::assertSame([0, 1], array_map(static fn (float $m): int => RecordUpdate::of($of(0.0), [], $of($m), [], 0.1, 5 / 9)->changed, [0.33, 0.34]));
+        self::assertSame(
+            [0, 1],
+            array_map(static fn (float $m): int => RecordUpdate::of($of(0.0), [], $of($m), [], 0.1, 5 / 9)->changed, [0.33, 0.34]),
+        );
         self::assertSame(1, RecordUpdate::of($of(0.0), [], $of(0.1), [], 0.1, 0.1)->changed, 'of the same step a step is a change');
     }
 }

@@ -15,7 +15,14 @@ final class MemoryTest extends TestCase
 {
     public function test_three_hundred_years_are_computed_within_128_mib(): void
     {
-        exec(escapeshellarg(PHP_BINARY).' -d pcov.enabled=0 -d memory_limit=128M '.escapeshellarg(__DIR__.'/three-hundred-years.php').' 2>&1', $lines, $status);
+        exec(
+            escapeshellarg(PHP_BINARY).
+                ' -d pcov.enabled=0 -d memory_limit=128M '.
+                escapeshellarg(__DIR__.'/three-hundred-years.php').
+                ' 2>&1',
+            $lines,
+            $status,
+        );
         self::assertSame(0, $status, implode("\n", $lines));
         self::assertSame('54787 days, 6 crops', $lines[0]);
     }

@@ -23,9 +23,14 @@ final class OutcomeTest extends TestCase
 
     public function test_only_a_harvest_however_short_came_to_one_and_only_what_did_not_emerge_never_came_up(): void
     {
-        $values = static fn (callable $is): array => array_values(array_map(static fn (Outcome $o): string => $o->value, array_filter(Outcome::cases(), $is)));
+        $values = static fn (callable $is): array => array_values(
+            array_map(static fn (Outcome $o): string => $o->value, array_filter(Outcome::cases(), $is)),
+        );
         self::assertSame(['harvest', 'short-harvest'], $values(static fn (Outcome $o): bool => $o->cameToHarvest()));
-        self::assertSame(['no-stock', 'ground-frozen', 'no-emergence-cold', 'no-emergence-hot'], $values(static fn (Outcome $o): bool => ! $o->cameUp()));
+        self::assertSame(
+            ['no-stock', 'ground-frozen', 'no-emergence-cold', 'no-emergence-hot'],
+            $values(static fn (Outcome $o): bool => ! $o->cameUp()),
+        );
         self::assertSame(['no-stock', 'ground-frozen'], $values(static fn (Outcome $o): bool => ! $o->wasSown()));
     }
 
@@ -34,13 +39,24 @@ final class OutcomeTest extends TestCase
     {
         $core = dirname(__DIR__, 2);
         $source = (string) file_get_contents("{$core}/src/Replay/Outcome.php");
-        $added = preg_replace(['/(case ShortHarvest = .*;)/', '/(self::ShortHarvest => \d+,)/'],
-            ["$1\n    case Eaten = 'eaten';", '$1 self::Eaten => '.(Outcome::count() + 1).','], $source, 1, $changes);
+        $added = preg_replace(
+            ['/(case ShortHarvest = .*;)/', '/(self::ShortHarvest => \d+,)/'],
+            ["$1\n    case Eaten = 'eaten';", '$1 self::Eaten => '.(Outcome::count() + 1).','],
+            $source,
+            1,
+            $changes,
+        );
         self::assertSame(2, $changes);
         $file = (string) tempnam(sys_get_temp_dir(), 'outcome');
         file_put_contents($file, $added);
-        $told = shell_exec(implode(' ', array_map('escapeshellarg', [PHP_BINARY, '-d', 'pcov.enabled=0', __DIR__.'/one-outcome-more.php', $file])));
+        $told = shell_exec(
+            implode(' ', array_map('escapeshellarg', [PHP_BINARY, '-d', 'pcov.enabled=0', __DIR__.'/one-outcome-more.php', $file])),
+        );
         unlink($file);
-        self::assertSame(['runs' => 730, 'reason' => 'eaten', 'reason_span' => 'eaten', 'ribbon' => ['eaten'], 'years' => 2], json_decode((string) $told, true), (string) $told);
+        self::assertSame(
+            ['runs' => 730, 'reason' => 'eaten', 'reason_span' => 'eaten', 'ribbon' => ['eaten'], 'years' => 2],
+            json_decode((string) $told, true),
+            (string) $told,
+        );
     }
 }

@@ -30,7 +30,17 @@ final class PacketDaysTest extends TestCase
             $replay = new Replay(Fixtures::record($station), Fixtures::latitude($station), Site::named($case['site']));
             $crop = CropParameters::fromJson((string) json_encode($case['parameters']));
             foreach ($case['packet_days'] as $day => $days) {
-                self::assertSame($days, PacketDays::left($replay, $crop, Route::from($case['route']), YearDay::fromNumber((int) $day), (float) ($case['standard'] ?? 0.8)), "{$case['crop']}, {$case['site']}, sow day {$day}");
+                self::assertSame(
+                    $days,
+                    PacketDays::left(
+                        $replay,
+                        $crop,
+                        Route::from($case['route']),
+                        YearDay::fromNumber((int) $day),
+                        (float) ($case['standard'] ?? 0.8),
+                    ),
+                    "{$case['crop']}, {$case['site']}, sow day {$day}",
+                );
                 $told += $days === null ? 0 : 1;
             }
         }
@@ -45,9 +55,22 @@ final class PacketDaysTest extends TestCase
         for ($i = 546; $i < $days; $i += 365) {
             $minimum[$i] = -8.0;
         }
-        $replay = new Replay(new DailyRecord(Day::of(2001, 1, 1), $minimum, array_fill(0, $days, 21.0)), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None);
+        $replay = new Replay(
+            new DailyRecord(Day::of(2001, 1, 1), $minimum, array_fill(0, $days, 21.0)),
+            Latitude::of(0.0),
+            new Site('flat', 0, 0, 1, 0),
+            LightSchool::None,
+        );
         $crop = CropCsv::standard()->find('carrot') ?? self::fail('no carrot');
-        $left = static fn (?int $from, ?int $to): ?int => PacketDays::left($replay, $crop, Route::Direct, YearDay::of(4, 20), 0.8, $from, $to);
+        $left = static fn (?int $from, ?int $to): ?int => PacketDays::left(
+            $replay,
+            $crop,
+            Route::Direct,
+            YearDay::of(4, 20),
+            0.8,
+            $from,
+            $to,
+        );
         self::assertSame(150, $left(2001, 2001));
         self::assertSame($left(2002, 2003), $left(null, null), 'one year of three is not four of five');
         self::assertLessThan(100, $left(2002, 2003));
@@ -61,7 +84,11 @@ final class PacketDaysTest extends TestCase
         $best = iterator_to_array(PacketDays::shorter($replay, $pumpkin, Route::Direct));
         self::assertSame(range(100, 55, -5), array_keys($best), 'a pumpkin of 104 days asks for 100 or fewer, and none is quicker than 52');
         self::assertSame(104.0, $pumpkin->growth->maturityDays);
-        self::assertSame(range(95, 50, -5), array_keys(iterator_to_array(PacketDays::shorter($replay, $pumpkin->maturingIn(100), Route::Direct))), 'half its days are quick enough');
+        self::assertSame(
+            range(95, 50, -5),
+            array_keys(iterator_to_array(PacketDays::shorter($replay, $pumpkin->maturingIn(100), Route::Direct))),
+            'half its days are quick enough',
+        );
         $before = 0.0;
         foreach ($best as $days => $share) {
             self::assertGreaterThanOrEqual($before - 0.15, $share, "{$days} days");
@@ -70,7 +97,16 @@ final class PacketDaysTest extends TestCase
             self::assertLessThanOrEqual(1.0, $share);
         }
         $longest = array_key_first(array_filter($best, static fn (float $share): bool => $share >= 0.8));
-        $weeks = array_map(static fn (int $day): ?int => PacketDays::left($replay, $pumpkin->maturingIn(100), Route::Direct, YearDay::fromNumber($day), 0.8), range(4, 361, 7));
+        $weeks = array_map(
+            static fn (int $day): ?int => PacketDays::left(
+                $replay,
+                $pumpkin->maturingIn(100),
+                Route::Direct,
+                YearDay::fromNumber($day),
+                0.8,
+            ),
+            range(4, 361, 7),
+        );
         self::assertSame($longest, min(100, max(array_filter($weeks))), 'what is left in the best week of the year');
     }
 }

@@ -31,8 +31,12 @@ final class PlainReplay
 
     private DailyRecord $days;
 
-    public function __construct(private readonly DailyRecord $record, private readonly Latitude $latitude, private readonly Site $site, private readonly LightSchool $light)
-    {
+    public function __construct(
+        private readonly DailyRecord $record,
+        private readonly Latitude $latitude,
+        private readonly Site $site,
+        private readonly LightSchool $light,
+    ) {
         $this->days = $record->bridged();
         $this->soil = SoilTemperature::of($record, $latitude, $site)->dailyMean;
     }
@@ -58,7 +62,9 @@ final class PlainReplay
                 $up = $sum >= 1 - 1e-9 ? $day : null;
             }
             if ($up === null) {
-                return $this->whole($sown, $limit) ? [$soil / $crop->emergence->maxDays < $crop->growth->refC + 2 ? 'no-emergence-cold' : 'no-emergence-hot', null, 0] : null;
+                return $this->whole($sown, $limit)
+                    ? [$soil / $crop->emergence->maxDays < $crop->growth->refC + 2 ? 'no-emergence-cold' : 'no-emergence-hot', null, 0]
+                    : null;
             }
         }
         $horizon = $up + self::HORIZON;
@@ -79,7 +85,10 @@ final class PlainReplay
         $last = min($horizon + 60, $this->days->days() - 1);
         $growth = [$up => 0.0];
         for ($day = $up + 1; $day <= $last; $day++) {
-            $growth[$day] = $growth[$day - 1] + $response->at($this->mean($day)) * $this->light->share(Radiation::onDay($this->latitude, $this->sowDay($day)), $this->hours($day));
+            $growth[$day] =
+                $growth[$day - 1] +
+                $response->at($this->mean($day)) *
+                    $this->light->share(Radiation::onDay($this->latitude, $this->sowDay($day)), $this->hours($day));
         }
         $reached = static function (float $asked, int $from) use ($growth, $last): int {
             for ($day = $from; $day <= $last; $day++) {
@@ -125,9 +134,21 @@ final class PlainReplay
             $mature = $start === PHP_INT_MAX ? PHP_INT_MAX : max($mature, $reached(0.4 * $needed, $start));
             $heatFrom = $start;
         } elseif ($crop->growth->chillDays > 0) {
-            $mature = $chilled > $last ? PHP_INT_MAX : max($mature, $chilled < $up ? $this->afterChill($growth, $up, 0.1 * $needed, $last) : $reached(0.1 * $needed, $chilled));
+            $mature =
+                $chilled > $last
+                    ? PHP_INT_MAX
+                    : max(
+                        $mature,
+                        $chilled < $up ? $this->afterChill($growth, $up, 0.1 * $needed, $last) : $reached(0.1 * $needed, $chilled),
+                    );
         }
-        $stops = ['freeze-late' => $killed, 'cold-bolt' => $this->bolted($crop, $up, $last), 'long-day-bolt' => $this->boltedByLight($crop, $maturity->boltingDays($route), $growth, $up, $last), 'heat' => $this->heat($crop, $up, $heatFrom, $last), 'out-of-time' => $horizon];
+        $stops = [
+            'freeze-late' => $killed,
+            'cold-bolt' => $this->bolted($crop, $up, $last),
+            'long-day-bolt' => $this->boltedByLight($crop, $maturity->boltingDays($route), $growth, $up, $last),
+            'heat' => $this->heat($crop, $up, $heatFrom, $last),
+            'out-of-time' => $horizon,
+        ];
         $stop = min($stops);
         if ($stop <= $mature) {
             return [(string) array_search($stop, $stops, true), null, 0];

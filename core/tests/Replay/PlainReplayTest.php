@@ -37,7 +37,11 @@ final class PlainReplayTest extends TestCase
                 // Other days for each crop, so that all of the year is tried.
                 for ($day = $n % self::STEP; $day < $record->days(); $day += self::STEP) {
                     $expected = $plain->run($crop, $route, $day);
-                    self::assertSame($expected, $runs[$day] ?? null, "{$crop->slug}, {$route->value}, sown on {$record->first->plus($day)->iso()}");
+                    self::assertSame(
+                        $expected,
+                        $runs[$day] ?? null,
+                        "{$crop->slug}, {$route->value}, sown on {$record->first->plus($day)->iso()}",
+                    );
                     $seen[$expected[0] ?? 'does not count'] = true;
                 }
             }

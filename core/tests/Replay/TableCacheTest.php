@@ -51,6 +51,9 @@ final class TableCacheTest extends TestCase
 
     public function test_a_list_takes_what_php_takes_for_it(): void
     {
-        self::assertSame([128, 128, 256, 16 << 15, 2 << 20, 2 << 20, 2 << 20, 4 << 20], array_map(TableCache::bytesOf(...), [1, 8, 9, 1 << 15, (1 << 15) + 1, 1 << 16, 1 << 17, (1 << 17) + 1]));
+        self::assertSame(
+            [128, 128, 256, 16 << 15, 2 << 20, 2 << 20, 2 << 20, 4 << 20],
+            array_map(TableCache::bytesOf(...), [1, 8, 9, 1 << 15, (1 << 15) + 1, 1 << 16, 1 << 17, (1 << 17) + 1]),
+        );
     }
 }

@@ -21,7 +21,15 @@ require dirname(__DIR__, 2).'/autoload.php';
 $eaten = Outcome::from('eaten');
 $days = 2 * YearDay::YEAR;
 $none = array_fill(0, $days, 0);
-$runs = new Runs(Day::of(2001, 1, 1), array_combine(range(1, YearDay::YEAR), array_map(static fn (int $i): array => [$i, $i + YearDay::YEAR], range(0, YearDay::YEAR - 1))), array_fill(0, $days, $eaten->code()), $none, $none, $none, $none);
+$runs = new Runs(
+    Day::of(2001, 1, 1),
+    array_combine(range(1, YearDay::YEAR), array_map(static fn (int $i): array => [$i, $i + YearDay::YEAR], range(0, YearDay::YEAR - 1))),
+    array_fill(0, $days, $eaten->code()),
+    $none,
+    $none,
+    $none,
+    $none,
+);
 $ribbon = OutcomeRibbon::of($runs);
 $radish = CropCsv::standard()->find('radish') ?? exit('no radish');
 $windows = new ReplayWindows($radish, Route::Direct, $ribbon, YearDay::of(1, 1), 'open ground');

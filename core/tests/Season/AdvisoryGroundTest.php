@@ -44,7 +44,12 @@ final class AdvisoryGroundTest extends TestCase
             [$minimum[], $maximum[]] = $but[$day->iso()] ?? [5.0, 15.0];
         }
 
-        return ThisSeason::of(new DailyRecord(Day::fromIso('2001-01-01'), $minimum, $maximum), null, Latitude::of(46.0), $site ?? Site::openGround());
+        return ThisSeason::of(
+            new DailyRecord(Day::fromIso('2001-01-01'), $minimum, $maximum),
+            null,
+            Latitude::of(46.0),
+            $site ?? Site::openGround(),
+        );
     }
 
     /** @return array<string, array{float, float}> so many members have the minima, from the first on */
@@ -52,7 +57,7 @@ final class AdvisoryGroundTest extends TestCase
     {
         $nights = [];
         foreach (array_values($minima) as $i => $minimum) {
-            $nights[(2001 + $i)."-{$monthDay}"] = [$minimum, 15.0];
+            $nights[2001 + $i . "-{$monthDay}"] = [$minimum, 15.0];
         }
 
         return $nights;
@@ -60,15 +65,30 @@ final class AdvisoryGroundTest extends TestCase
 
     public function test_a_night_is_expected_to_freeze_where_half_the_members_do(): void
     {
-        $work = NightWork::of($this->season($this->nights('04-02', -1.0, -3.0, 0.0) + $this->nights('04-03', -1.0, -3.0) + $this->nights('04-04', -4.0, -4.0, -4.0, -4.0)), [], []);
-        self::assertSame(['2008-04-02', '2008-04-04'], array_map(static fn (array $n): string => $n['day']->iso(), $work->nights));
+        $work = NightWork::of(
+            $this->season(
+                $this->nights('04-02', -1.0, -3.0, 0.0) +
+                    $this->nights('04-03', -1.0, -3.0) +
+                    $this->nights('04-04', -4.0, -4.0, -4.0, -4.0),
+            ),
+            [],
+            [],
+        );
+        self::assertSame(['2008-04-02', '2008-04-04'], array_map(static fn(array $n): string => $n['day']->iso(), $work->nights));
         self::assertSame([3, 6, 2.5], [$work->nights[0]['members'], $work->nights[0]['of'], $work->nights[0]['celsius']]);
         self::assertSame([4, 6, -4.0], [$work->nights[1]['members'], $work->nights[1]['of'], $work->nights[1]['celsius']]);
     }
 
     public function test_this_morning_and_the_fourth_night_are_none_of_this_evenings_work(): void
     {
-        self::assertSame([], NightWork::of($this->season($this->nights('04-01', ...array_fill(0, 6, -9.0)) + $this->nights('04-05', ...array_fill(0, 6, -9.0))), [], [])->nights);
+        self::assertSame(
+            [],
+            NightWork::of(
+                $this->season($this->nights('04-01', ...array_fill(0, 6, -9.0)) + $this->nights('04-05', ...array_fill(0, 6, -9.0))),
+                [],
+                [],
+            )->nights,
+        );
     }
 
     public function test_a_site_that_keeps_off_the_cold_is_judged_by_what_is_left_of_it(): void
@@ -85,33 +105,65 @@ final class AdvisoryGroundTest extends TestCase
         $season = $this->season($this->nights('04-03', ...array_fill(0, 6, -3.0)) + $this->nights('04-04', ...array_fill(0, 6, -1.0)));
         $tomato = $this->crop('tomato-main');
         $kale = $this->crop('kale');
-        $outside = [new Outside($tomato, Stage::Young, 0), new Outside($kale, Stage::Grown, 0), new Outside($this->crop('garlic-hardneck'), Stage::Young, 0)];
+        $outside = [
+            new Outside($tomato, Stage::Young, 0),
+            new Outside($kale, Stage::Grown, 0),
+            new Outside($this->crop('garlic-hardneck'), Stage::Young, 0),
+        ];
         $tender = NightWork::of($season, $outside, Site::covers())->tender;
-        self::assertSame(['tomato-main'], array_map(static fn (array $t): string => $t['out']->crop->slug, $tender), 'kale stands it, and garlic sits in the ground');
+        self::assertSame(
+            ['tomato-main'],
+            array_map(static fn(array $t): string => $t['out']->crop->slug, $tender),
+            'kale stands it, and garlic sits in the ground',
+        );
         // −3 °C, and a young tomato dies at 0: a row cover leaves −0.5, a low tunnel 2.
         self::assertSame([0.0, 'low tunnel'], [$tomato->hardiness->killYoungC, $tender[0]['cover']?->name]);
         self::assertNull(NightWork::of($season, [$outside[0]], [Site::named('row cover')])->tender[0]['cover']);
-        self::assertSame('cold frame', NightWork::of($season, [$outside[0]], [Site::named('row cover'), Site::named('cold frame')])->tender[0]['cover']?->name);
+        self::assertSame(
+            'cold frame',
+            NightWork::of($season, [$outside[0]], [Site::named('row cover'), Site::named('cold frame')])->tender[0]['cover']?->name,
+        );
         // In a row cover already, the coldest night is −0.5 °C there, and a low tunnel is still what it takes.
-        $covered = NightWork::of($this->season($this->nights('04-03', ...array_fill(0, 6, -3.0)), Site::named('row cover')), [$outside[0]], Site::covers());
+        $covered = NightWork::of(
+            $this->season($this->nights('04-03', ...array_fill(0, 6, -3.0)), Site::named('row cover')),
+            [$outside[0]],
+            Site::covers(),
+        );
         self::assertSame([-0.5, 'low tunnel'], [$covered->nights[0]['celsius'], $covered->tender[0]['cover']?->name]);
     }
 
     public function test_young_plants_are_judged_by_what_kills_them_young(): void
     {
         $kale = $this->crop('kale');
-        self::assertSame([$kale->hardiness->killYoungC, $kale->hardiness->killYoungC, $kale->hardiness->killC],
-            [(new Outside($kale, Stage::Young, 0))->killC(), (new Outside($kale, Stage::UnderCover, 0))->killC(), (new Outside($kale, Stage::Grown, 0))->killC()]);
+        self::assertSame(
+            [$kale->hardiness->killYoungC, $kale->hardiness->killYoungC, $kale->hardiness->killC],
+            [
+                new Outside($kale, Stage::Young, 0)->killC(),
+                new Outside($kale, Stage::UnderCover, 0)->killC(),
+                new Outside($kale, Stage::Grown, 0)->killC(),
+            ],
+        );
         self::assertNotSame($kale->hardiness->killYoungC, $kale->hardiness->killC);
     }
 
     public function test_what_may_be_out_follows_from_the_records_windows(): void
     {
-        $replay = new FromReplay(new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()), Fixtures::latitude('north')->yearStart(), 'open ground');
+        $replay = new FromReplay(
+            new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()),
+            Fixtures::latitude('north')->yearStart(),
+            'open ground',
+        );
         $crops = [$this->crop('bush-bean'), $this->crop('tomato-main')];
         $windows = $replay->of($crops[0], $crops[0]->routes[0])->windows(0.8);
         $last = $windows[0]->last;
-        $on = static fn (Day $day): array => array_column(array_map(static fn (Outside $o): array => [$o->crop->slug, [$o->stage->value, $o->sinceAct]], Outside::on($day, $crops, $replay, 0.8)), 1, 0);
+        $on = static fn(Day $day): array => array_column(
+            array_map(
+                static fn(Outside $o): array => [$o->crop->slug, [$o->stage->value, $o->sinceAct]],
+                Outside::on($day, $crops, $replay, 0.8),
+            ),
+            1,
+            0,
+        );
         $day = Day::of(2011, ...$last->monthAndDay());
         self::assertSame(['young', 0], $on($day)['bush-bean']);
         self::assertSame(['young', 1], $on($day->plus(1))['bush-bean']);
@@ -130,7 +182,14 @@ final class AdvisoryGroundTest extends TestCase
     /** @return list<AdvisoryGround> */
     private function grounds(ThisSeason $season, Outside ...$outside): array
     {
-        return AdvisoryGround::of($season, [], [], [], NightWork::of($season, array_values($outside), Site::covers()), array_values($outside));
+        return AdvisoryGround::of(
+            $season,
+            [],
+            [],
+            [],
+            NightWork::of($season, array_values($outside), Site::covers()),
+            array_values($outside),
+        );
     }
 
     public function test_a_freeze_is_told_where_something_tender_may_be_out(): void
@@ -141,7 +200,10 @@ final class AdvisoryGroundTest extends TestCase
         self::assertSame(['freeze', 'advisory.draft.freeze', '2008-04-04'], [$freeze->key, $freeze->says->key, $freeze->until->iso()]);
         self::assertSame(['day' => 2, 'month' => 4], $freeze->says->toArray()['with']['day']['with'] ?? null);
         self::assertSame(-3.0, $freeze->says->toArray()['with']['celsius']['with']['celsius'] ?? null, 'the coldest of them');
-        self::assertSame(['advisory.evidence.night', 'advisory.evidence.night', 'advisory.evidence.tender'], array_column($freeze->evidence, 'key'));
+        self::assertSame(
+            ['advisory.evidence.night', 'advisory.evidence.night', 'advisory.evidence.tender'],
+            array_column($freeze->evidence, 'key'),
+        );
     }
 
     public function test_three_hot_days_running_are_told_where_seedlings_would_suffer(): void
@@ -156,13 +218,22 @@ final class AdvisoryGroundTest extends TestCase
         self::assertLessThanOrEqual(30.0, $spinach->heat->maximumC);
         [$told] = $this->grounds($this->season($heat), new Outside($spinach, Stage::Young, 20));
         self::assertSame(['heat', '2008-04-07'], [$told->key, $told->until->iso()]);
-        self::assertSame([['day' => 5, 'month' => 4], 30.0], [$told->says->toArray()['with']['day']['with'] ?? null, $told->says->toArray()['with']['celsius']['with']['celsius'] ?? null]);
+        self::assertSame(
+            [['day' => 5, 'month' => 4], 30.0],
+            [$told->says->toArray()['with']['day']['with'] ?? null, $told->says->toArray()['with']['celsius']['with']['celsius'] ?? null],
+        );
         self::assertSame([], $this->grounds($this->season($heat), new Outside($spinach, Stage::Young, 21)), 'a seedling for three weeks');
         self::assertSame([], $this->grounds($this->season($heat), new Outside($spinach, Stage::Grown, 0)));
         self::assertSame([], $this->grounds($this->season($heat), new Outside($this->crop('okra'), Stage::Young, 0)), 'it likes the heat');
         // A cool day between them, and it is no spell; nor beyond the seventh day.
-        self::assertSame([], $this->grounds($this->season(array_filter($heat, static fn (string $d): bool => ! str_ends_with($d, '04-06'), ARRAY_FILTER_USE_KEY)), new Outside($spinach, Stage::Young, 0)));
-        $later = array_combine(array_map(static fn (string $d): string => Day::fromIso($d)->plus(1)->iso(), array_keys($heat)), $heat);
+        self::assertSame(
+            [],
+            $this->grounds(
+                $this->season(array_filter($heat, static fn(string $d): bool => !str_ends_with($d, '04-06'), ARRAY_FILTER_USE_KEY)),
+                new Outside($spinach, Stage::Young, 0),
+            ),
+        );
+        $later = array_combine(array_map(static fn(string $d): string => Day::fromIso($d)->plus(1)->iso(), array_keys($heat)), $heat);
         self::assertSame([], $this->grounds($this->season($later), new Outside($spinach, Stage::Young, 0)));
     }
 
@@ -178,7 +249,7 @@ final class AdvisoryGroundTest extends TestCase
             }
         }
         // The usual: warm from 15 April on, told by a record of its own.
-        $usual = $this->season(array_filter($but, static fn (): bool => false));
+        $usual = $this->season(array_filter($but, static fn(): bool => false));
         $minimum = $maximum = [];
         for ($day = Day::fromIso('2001-01-01'); $day->number <= Day::fromIso('2007-12-31')->number; $day = $day->plus(1)) {
             $warm = $day->yearDay()->number >= 105 && $day->yearDay()->number < 250;
@@ -189,7 +260,14 @@ final class AdvisoryGroundTest extends TestCase
         $season = $this->season($but);
         $soil = $season->soil($season->today->plus(-SoilReady::DAYS_RUNNING), SoilReady::DAYS_RUNNING + ThisSeason::AHEAD);
 
-        return AdvisoryGround::of($season, [SoilReady::at($celsius, $soil, $season->today)], $normal, [], NightWork::of($season, [], []), []);
+        return AdvisoryGround::of(
+            $season,
+            [SoilReady::at($celsius, $soil, $season->today)],
+            $normal,
+            [],
+            NightWork::of($season, [], []),
+            [],
+        );
     }
 
     public function test_soil_a_week_apart_from_the_usual_is_told_and_less_is_not(): void
@@ -224,8 +302,17 @@ final class AdvisoryGroundTest extends TestCase
         self::assertCount(1, AdvisoryGround::of($season, $late, $normal, [12.0, 12.0, 12.0, 12.0, 9.9, 12.0, null, 12.0], $nights, []));
         self::assertSame([], AdvisoryGround::of($season, $late, $normal, [0.0, 10.0, 10.0, 10.0, 10.0, 10.0, 1.0], $nights, []));
         // Of several the coldest is told.
-        $two = [SoilReady::at(8.5, array_fill(2001, 6, [...array_fill(0, 5 + 12, 8.0), ...array_fill(0, 30, 11.0)]), $season->today), ...$late];
-        self::assertSame(['soil-8'], array_map(static fn (AdvisoryGround $g): string => $g->key, AdvisoryGround::of($season, $two, [$normal[0], $normal[0]], [], $nights, [])));
+        $two = [
+            SoilReady::at(8.5, array_fill(2001, 6, [...array_fill(0, 5 + 12, 8.0), ...array_fill(0, 30, 11.0)]), $season->today),
+            ...$late,
+        ];
+        self::assertSame(
+            ['soil-8'],
+            array_map(
+                static fn(AdvisoryGround $g): string => $g->key,
+                AdvisoryGround::of($season, $two, [$normal[0], $normal[0]], [], $nights, []),
+            ),
+        );
     }
 
     /** @return list<AdvisoryGround> of soil that is warm on 1 April, where it usually is so many days later */
@@ -242,7 +329,11 @@ final class AdvisoryGroundTest extends TestCase
                 $warm = $day->yearDay()->number >= $from && $day->yearDay()->number < 250;
                 [$minimum[], $maximum[]] = $warm ? [12.0, 22.0] : [-5.0, 5.0];
             }
-            $normal = SoilDate::all(SoilTemperature::of(new DailyRecord(Day::fromIso('2001-01-01'), $minimum, $maximum), $season->latitude, Site::openGround()), $season->latitude, [15.0]);
+            $normal = SoilDate::all(
+                SoilTemperature::of(new DailyRecord(Day::fromIso('2001-01-01'), $minimum, $maximum), $season->latitude, Site::openGround()),
+                $season->latitude,
+                [15.0],
+            );
             if ($normal[0]->oneYearInTwo?->iso() === $usual) {
                 return AdvisoryGround::of($season, [$ready], $normal, [], NightWork::of($season, [], []), []);
             }
@@ -252,7 +343,7 @@ final class AdvisoryGroundTest extends TestCase
 
     public function test_soil_that_is_warm_a_week_early_is_news_and_six_days_early_is_none(): void
     {
-        self::assertSame(['advisory.draft.soil-now'], array_map(static fn (AdvisoryGround $g): string => $g->says->key, $this->warmNow(7)));
+        self::assertSame(['advisory.draft.soil-now'], array_map(static fn(AdvisoryGround $g): string => $g->says->key, $this->warmNow(7)));
         self::assertSame([], $this->warmNow(6));
     }
 

@@ -26,7 +26,10 @@ final class HoldOrGoTest extends TestCase
             $members = [];
             for ($year = 0; $year < 10; $year++) {
                 $harvest = $year < $harvests($i);
-                $members[2000 + $year] = [($harvest ? Outcome::Harvest : ($year === 9 ? Outcome::Heat : Outcome::FreezeYoung))->code(), $harvest ? 60 + $year - intdiv($i, 2) : null];
+                $members[2000 + $year] = [
+                    ($harvest ? Outcome::Harvest : ($year === 9 ? Outcome::Heat : Outcome::FreezeYoung))->code(),
+                    $harvest ? 60 + $year - intdiv($i, 2) : null,
+                ];
             }
             $sowings[] = new Sowing(Day::fromIso(self::TODAY)->plus($i), $members);
         }
@@ -59,15 +62,32 @@ final class HoldOrGoTest extends TestCase
     public function test_a_packet_goes_into_the_pile_of_its_day(Closure $harvests, Pile $pile, ?int $until, ?int $slack): void
     {
         $verdict = $this->verdict($harvests, 70);
-        self::assertSame([$pile, $until, $slack], [$verdict->pile, $verdict->until === null ? null : $verdict->until->number - Day::fromIso(self::TODAY)->number, $verdict->slack]);
+        self::assertSame(
+            [$pile, $until, $slack],
+            [
+                $verdict->pile,
+                $verdict->until === null ? null : $verdict->until->number - Day::fromIso(self::TODAY)->number,
+                $verdict->slack,
+            ],
+        );
     }
 
     /** Of fifty members: five more are a tenth better, which is not waited for; six more are. */
     public function test_a_day_is_worth_waiting_for_when_more_than_a_tenth_of_the_members_are_better_off(): void
     {
-        $sowing = static fn (int $day, int $harvests): Sowing => new Sowing(Day::fromIso(self::TODAY)->plus($day),
-            array_map(static fn (int $member): array => $member < $harvests ? [Outcome::Harvest->code(), 60] : [Outcome::FreezeYoung->code(), null], range(0, 49)));
-        $pile = static fn (int $later): Pile => HoldOrGo::of(Prospects::ofSowings([$sowing(0, 41), ...array_map(static fn (int $day): Sowing => $sowing($day, $later), range(1, 60))]), 0.8)->pile;
+        $sowing = static fn (int $day, int $harvests): Sowing => new Sowing(
+            Day::fromIso(self::TODAY)->plus($day),
+            array_map(
+                static fn (int $member): array => $member < $harvests
+                    ? [Outcome::Harvest->code(), 60]
+                    : [Outcome::FreezeYoung->code(), null],
+                range(0, 49),
+            ),
+        );
+        $pile = static fn (int $later): Pile => HoldOrGo::of(
+            Prospects::ofSowings([$sowing(0, 41), ...array_map(static fn (int $day): Sowing => $sowing($day, $later), range(1, 60))]),
+            0.8,
+        )->pile;
         self::assertSame([Pile::Go, Pile::HoldAWeek], [$pile(46), $pile(47)]);
     }
 
@@ -83,6 +103,9 @@ final class HoldOrGoTest extends TestCase
 
     public function test_what_is_known_of_fewer_days_is_judged_by_them(): void
     {
-        self::assertSame([Pile::Go, 29], [$this->verdict(static fn (int $i): int => 9, 30)->pile, $this->verdict(static fn (int $i): int => 9, 30)->slack]);
+        self::assertSame(
+            [Pile::Go, 29],
+            [$this->verdict(static fn (int $i): int => 9, 30)->pile, $this->verdict(static fn (int $i): int => 9, 30)->slack],
+        );
     }
 }

@@ -26,12 +26,20 @@ final class SeasonVectorsTest extends TestCase
             $end = Day::fromIso($case['record_ends']);
             $record = Fixtures::record($station);
             $record = $record->between($record->first, $end);
-            $outlook = $case['outlook'] === [] ? null
-                : new DailyRecord($end->plus(1), array_map(floatval(...), array_column($case['outlook'], 0)), array_map(floatval(...), array_column($case['outlook'], 1)));
+            $outlook =
+                $case['outlook'] === []
+                    ? null
+                    : new DailyRecord(
+                        $end->plus(1),
+                        array_map(floatval(...), array_column($case['outlook'], 0)),
+                        array_map(floatval(...), array_column($case['outlook'], 1)),
+                    );
             $season = ThisSeason::of($record, $outlook, Fixtures::latitude($station), Site::named($case['site']));
             $crop = CropParameters::fromJson((string) json_encode($case['parameters']));
             $found = [];
-            foreach ($season->sowing($crop, Route::from($case['route']), Day::fromIso($case['sown']))->outcomes() as $year => [$outcome, $first]) {
+            foreach (
+                $season->sowing($crop, Route::from($case['route']), Day::fromIso($case['sown']))->outcomes() as $year => [$outcome, $first]
+            ) {
                 $found[$year] = [$outcome->value, $first?->iso()];
             }
             self::assertSame($case['members'], $found, "{$case['crop']}, sown {$case['sown']}");

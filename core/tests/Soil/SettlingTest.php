@@ -44,7 +44,9 @@ final class SettlingTest extends TestCase
     /** A quick probe that was looked at late. */
     public function test_a_late_first_figure_does_not_hide_a_short_time_constant(): void
     {
-        $fit = Settling::of(array_map(static fn (array $f): array => [$f[0] + 1000.0, $f[1]], $this->fall(21.0, 9.4, 3.0, [0.0, 4.0, 8.0, 12.0, 16.0])));
+        $fit = Settling::of(
+            array_map(static fn (array $f): array => [$f[0] + 1000.0, $f[1]], $this->fall(21.0, 9.4, 3.0, [0.0, 4.0, 8.0, 12.0, 16.0])),
+        );
         self::assertEqualsWithDelta([9.4, 3.0], [$fit->celsius, $fit->timeConstant], 0.01);
     }
 
@@ -56,15 +58,18 @@ final class SettlingTest extends TestCase
     {
         $seconds = [0.0, 20.0, 40.0, 60.0, 100.0];
         $fit = Settling::of($this->fall(20.0, 10.0, 25.0, $seconds));
-        $j = array_map(static fn (float $t): array => [1.0, $x = exp(-$t / 25), 10 * $x * $t / 25], $seconds);
+        $j = array_map(static fn (float $t): array => [1.0, ($x = exp(-$t / 25)), (10 * $x * $t) / 25], $seconds);
         $m = [];
         for ($a = 0; $a < 3; $a++) {
             for ($b = 0; $b < 3; $b++) {
                 $m[$a][$b] = array_sum(array_map(static fn (array $row): float => $row[$a] * $row[$b], $j));
             }
         }
-        $determinant = $m[0][0] * ($m[1][1] * $m[2][2] - $m[1][2] ** 2) - $m[0][1] * ($m[0][1] * $m[2][2] - $m[1][2] * $m[0][2]) + $m[0][2] * ($m[0][1] * $m[1][2] - $m[1][1] * $m[0][2]);
-        $error = sqrt(($m[1][1] * $m[2][2] - $m[1][2] ** 2) / $determinant) * 0.1 / sqrt(12);
+        $determinant =
+            $m[0][0] * ($m[1][1] * $m[2][2] - $m[1][2] ** 2) -
+            $m[0][1] * ($m[0][1] * $m[2][2] - $m[1][2] * $m[0][2]) +
+            $m[0][2] * ($m[0][1] * $m[1][2] - $m[1][1] * $m[0][2]);
+        $error = (sqrt(($m[1][1] * $m[2][2] - $m[1][2] ** 2) / $determinant) * 0.1) / sqrt(12);
         self::assertEqualsWithDelta(2.92 * $error, (float) $fit->within, 0.002 * $error * 2.92 + 1e-4);
     }
 
@@ -76,7 +81,12 @@ final class SettlingTest extends TestCase
     {
         // Figures that stand still: the interval of a mean, of digits alone.
         $fit = Settling::of(array_map(static fn (int $i): array => [(float) $i, 12.0], range(0, $freedom)));
-        self::assertEqualsWithDelta($t * 0.1 / sqrt(12) / sqrt($freedom + 1), (float) $fit->within, ($freedom < 10 ? 0.0004 : 0.0001) * 0.1 / sqrt(12) / sqrt($freedom + 1), 'as near as the expansion comes');
+        self::assertEqualsWithDelta(
+            ($t * 0.1) / sqrt(12) / sqrt($freedom + 1),
+            (float) $fit->within,
+            (($freedom < 10 ? 0.0004 : 0.0001) * 0.1) / sqrt(12) / sqrt($freedom + 1),
+            'as near as the expansion comes',
+        );
         self::assertSame([12.0, 0.0, 0.0, true], [$fit->celsius, $fit->timeConstant, $fit->toGo, $fit->isSettled()]);
     }
 
@@ -85,7 +95,7 @@ final class SettlingTest extends TestCase
     {
         $fit = Settling::of([[0.0, 9.3], [10.0, 9.4], [20.0, 9.3], [30.0, 9.4]]);
         self::assertEqualsWithDelta(9.35, $fit->celsius, 1e-9);
-        self::assertEqualsWithDelta(2.3534 * sqrt(0.01 / 3) / 2, (float) $fit->within, 1e-4);
+        self::assertEqualsWithDelta((2.3534 * sqrt(0.01 / 3)) / 2, (float) $fit->within, 1e-4);
         self::assertTrue($fit->isSettled());
         // A tenth more between the highest and the lowest, and they are held to move.
         self::assertGreaterThan(0.0, Settling::of([[0.0, 9.5], [10.0, 9.4], [20.0, 9.35], [30.0, 9.34]])->timeConstant);
@@ -122,7 +132,11 @@ final class SettlingTest extends TestCase
             self::fail('it was fitted');
         } catch (ReadingsRefused $refused) {
             self::assertSame($why, $refused->why->key);
-            self::assertContains($refused->why->with['figure'] ?? null, $why === 'error.settling.time' && $figures[0][0] >= 0.0 ? [3] : ($why === 'error.settling.range' ? [2] : [1, null]), 'the figure is named');
+            self::assertContains(
+                $refused->why->with['figure'] ?? null,
+                $why === 'error.settling.time' && $figures[0][0] >= 0.0 ? [3] : ($why === 'error.settling.range' ? [2] : [1, null]),
+                'the figure is named',
+            );
         }
     }
 

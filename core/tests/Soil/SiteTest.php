@@ -38,7 +38,10 @@ final class SiteTest extends TestCase
     public function test_a_wall_faces_the_sun_by_either_name(): void
     {
         foreach (['south wall', 'north wall', 'sun-facing wall'] as $name) {
-            self::assertSame([1.0, 3.5, 1.1, 1.0], [Site::named($name)->air, Site::named($name)->sun, Site::named($name)->rate, Site::named($name)->protection]);
+            self::assertSame(
+                [1.0, 3.5, 1.1, 1.0],
+                [Site::named($name)->air, Site::named($name)->sun, Site::named($name)->rate, Site::named($name)->protection],
+            );
         }
         $this->expectException(InvalidArgumentException::class);
         Site::named('moonlit wall');

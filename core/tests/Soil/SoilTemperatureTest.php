@@ -83,10 +83,18 @@ final class SoilTemperatureTest extends TestCase
     public function test_soil_starts_from_ten_days_and_never_jumps_to_the_air(): void
     {
         $air = [...array_fill(0, 10, 10.0), ...array_fill(0, 20, 30.0)];
-        $soil = static fn (float $rate): array => SoilTemperature::of(new DailyRecord(Day::of(2001, 6, 1), $air, $air), Fixtures::latitude('north'), new Site('flat', 0.0, 0.0, $rate, 0.0))->dailyMean;
+        $soil = static fn (float $rate): array => SoilTemperature::of(
+            new DailyRecord(Day::of(2001, 6, 1), $air, $air),
+            Fixtures::latitude('north'),
+            new Site('flat', 0.0, 0.0, $rate, 0.0),
+        )->dailyMean;
         self::assertEqualsWithDelta([10.0, 10.0, 29.0, 29.95], [$soil(99.0)[0], $soil(99.0)[9], $soil(99.0)[10], $soil(99.0)[11]], 1e-9);
         $uneven = [0.0, ...array_fill(0, 9, 10.0), ...array_fill(0, 20, 100.0)];
-        $first = SoilTemperature::of(new DailyRecord(Day::of(2001, 6, 1), $uneven, $uneven), Fixtures::latitude('north'), new Site('flat', 0.0, 0.0, 0.0, 0.0))->dailyMean;
+        $first = SoilTemperature::of(
+            new DailyRecord(Day::of(2001, 6, 1), $uneven, $uneven),
+            Fixtures::latitude('north'),
+            new Site('flat', 0.0, 0.0, 0.0, 0.0),
+        )->dailyMean;
         self::assertEqualsWithDelta(9.0, $first[0], 1e-9, 'nothing moves it, so it stays at the mean of ten days');
     }
 
@@ -97,14 +105,22 @@ final class SoilTemperatureTest extends TestCase
     public function test_soil_counts_as_frozen_to_the_very_tenth(float $start, float $air, float $share): void
     {
         $days = [...array_fill(0, 10, $start), $air];
-        $soil = SoilTemperature::of(new DailyRecord(Day::of(2001, 1, 1), $days, $days), Fixtures::latitude('north'), new Site('dark', 0.0, 0.0, 0.5, 0.0))->dailyMean;
+        $soil = SoilTemperature::of(
+            new DailyRecord(Day::of(2001, 1, 1), $days, $days),
+            Fixtures::latitude('north'),
+            new Site('dark', 0.0, 0.0, 0.5, 0.0),
+        )->dailyMean;
         $rate = 0.5 * exp(-0.05 * sqrt(M_PI / (0.6e-6 * 86400)));
         self::assertEqualsWithDelta($start + $share * $rate * ($air - $start), $soil[10], 1e-9);
     }
 
     public function test_a_day_of_which_only_one_end_is_known_has_no_soil(): void
     {
-        $day = static fn (?float $last): ?float => SoilTemperature::of(new DailyRecord(Day::fromIso('2010-05-01'), [5.0, 6.0, 7.0], [15.0, 16.0, $last]), Fixtures::latitude('north'), Site::openGround())->dailyMean[2];
+        $day = static fn (?float $last): ?float => SoilTemperature::of(
+            new DailyRecord(Day::fromIso('2010-05-01'), [5.0, 6.0, 7.0], [15.0, 16.0, $last]),
+            Fixtures::latitude('north'),
+            Site::openGround(),
+        )->dailyMean[2];
         self::assertNotNull($day(17.0));
         self::assertNull($day(null));
     }

@@ -25,7 +25,11 @@ final class BoundsTest extends TestCase
     {
         $first = Day::of(2001, 1, 1)->number;
 
-        return "date,tmin,tmax\n".implode('', array_map(static fn (int $i): string => sprintf($row, Day::fromNumber($first + $i)->iso())."\n", range(0, $count - 1)));
+        return "date,tmin,tmax\n".
+            implode(
+                '',
+                array_map(static fn (int $i): string => sprintf($row, Day::fromNumber($first + $i)->iso())."\n", range(0, $count - 1)),
+            );
     }
 
     public function test_a_hundred_refused_rows_are_kept_and_all_are_counted(): void
@@ -47,10 +51,27 @@ final class BoundsTest extends TestCase
     {
         $text = static fn (string $first, string $next): string => "date,tmin,tmax\n{$first},1,2\n{$next},1,2\n";
         self::assertSame('1700-01-01', Fixtures::read("date,tmin,tmax\n1700-01-01,1,2\n")->asRead->first->iso());
-        self::assertSame(20 * 366 + 1, Fixtures::read($text('1980-01-01', Day::of(1980, 1, 1)->plus(20 * 366)->iso()))->asRead->days());
+        self::assertSame(
+            20 * 366 + 1,
+            Fixtures::read(
+                $text(
+                    '1980-01-01',
+                    Day::of(1980, 1, 1)
+                        ->plus(20 * 366)
+                        ->iso(),
+                ),
+            )->asRead->days(),
+        );
         $this->expectException(FormatError::class);
         $this->expectExceptionMessage('more than 20 years earlier');
-        Fixtures::read($text('1980-01-01', Day::of(1980, 1, 1)->plus(20 * 366 + 1)->iso()));
+        Fixtures::read(
+            $text(
+                '1980-01-01',
+                Day::of(1980, 1, 1)
+                    ->plus(20 * 366 + 1)
+                    ->iso(),
+            ),
+        );
     }
 
     public function test_a_number_of_a_million_is_a_value_and_a_larger_one_none(): void
@@ -122,14 +143,24 @@ final class BoundsTest extends TestCase
     #[TestWith([['2001-04-13'], DateOrder::YearFirst])]
     #[TestWith([['2001-04-13', '13.04.2001'], DateOrder::DayFirst])]
     #[TestWith([['2001-04-13', '2001-04-14', '13.04.2001'], DateOrder::YearFirst])]
-    public function test_the_order_of_dates_is_told_by_a_number_no_month_has_and_by_at_least_half_of_them(array $dates, ?DateOrder $order): void
-    {
+    public function test_the_order_of_dates_is_told_by_a_number_no_month_has_and_by_at_least_half_of_them(
+        array $dates,
+        ?DateOrder $order,
+    ): void {
         self::assertSame($order, DateOrder::of($dates));
     }
 
     public function test_places_are_told_apart_by_a_known_column_whose_names_come_again(): void
     {
-        $rows = static fn (array $names): string => "station,date,tmin,tmax\n".implode('', array_map(static fn (string $name, int $i): string => sprintf("%s,2001-01-%02d,1,9\n", $name, $i + 1), $names, array_keys($names)));
+        $rows = static fn (array $names): string => "station,date,tmin,tmax\n".
+            implode(
+                '',
+                array_map(
+                    static fn (string $name, int $i): string => sprintf("%s,2001-01-%02d,1,9\n", $name, $i + 1),
+                    $names,
+                    array_keys($names),
+                ),
+            );
         self::assertSame('A', Fixtures::read($rows(['A', 'A', 'A', 'A']))->station);
         self::assertNull(Fixtures::read($rows(['1', '2', '3', '4']))->station, 'numbers that never come again count rows');
         self::assertSame('A', Fixtures::read($rows(['A', 'A', 'B', 'B']), new ReadingChoices(station: 'A'))->station, 'each comes twice');

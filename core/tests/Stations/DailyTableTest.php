@@ -35,17 +35,29 @@ final class DailyTableTest extends TestCase
 
     public function test_a_year_of_summers_above_60_is_in_fahrenheit(): void
     {
-        $rows = fn (int $year, float $scale, float $shift): string => implode('', array_map(static function (int $i) use ($year, $scale, $shift): string {
-            $c = 10 - 12 * cos(2 * M_PI * $i / 365);
+        $rows = fn (int $year, float $scale, float $shift): string => implode(
+            '',
+            array_map(static function (int $i) use ($year, $scale, $shift): string {
+                $c = 10 - 12 * cos((2 * M_PI * $i) / 365);
 
-            return Day::of($year, 1, 1)->plus($i)->iso().','.round(($c - 5) * $scale + $shift, 1).','.round(($c + 5) * $scale + $shift, 1)."\n";
-        }, range(0, 364)));
+                return Day::of($year, 1, 1)->plus($i)->iso().
+                    ','.
+                    round(($c - 5) * $scale + $shift, 1).
+                    ','.
+                    round(($c + 5) * $scale + $shift, 1).
+                    "\n";
+            }, range(0, 364)),
+        );
         $fahrenheit = Fixtures::read("date,min,max\n".$rows(2001, 1.8, 32));
         self::assertSame([TemperatureUnit::Fahrenheit, false], [$fahrenheit->unit, $fahrenheit->unitStated]);
         $celsius = Fixtures::read("date,min,max\n".$rows(2001, 1, 0));
         self::assertSame(TemperatureUnit::Celsius, $celsius->unit);
         self::assertEqualsWithDelta($celsius->asRead->maximum[200], $fahrenheit->asRead->maximum[200], 0.06);
-        self::assertSame(TemperatureUnit::Celsius, Fixtures::read("date,min,max\n".$rows(2001, 1.8, 32), new ReadingChoices(unit: TemperatureUnit::Celsius))->unit, 'the person knows better');
+        self::assertSame(
+            TemperatureUnit::Celsius,
+            Fixtures::read("date,min,max\n".$rows(2001, 1.8, 32), new ReadingChoices(unit: TemperatureUnit::Celsius))->unit,
+            'the person knows better',
+        );
 
         $this->expectExceptionMessage('Line 367: the unit seems to change from °C to °F with the year 2002');
         Fixtures::read("date,min,max\n".$rows(2001, 1, 0).$rows(2002, 1.8, 32));
@@ -66,10 +78,15 @@ final class DailyTableTest extends TestCase
 
     public function test_unreadable_rows_are_refused_alone_with_line_and_reason(): void
     {
-        $reading = Fixtures::read("date,tmin_c,tmax_c\n2001-01-01,1,2\n2001-01-xx,1,2\n2001-01-03,cold,2\n2001-02-30,1,2\n2001-01-04,3,4\n");
+        $reading = Fixtures::read(
+            "date,tmin_c,tmax_c\n2001-01-01,1,2\n2001-01-xx,1,2\n2001-01-03,cold,2\n2001-02-30,1,2\n2001-01-04,3,4\n",
+        );
         self::assertSame([1.0, null, null, 3.0], $reading->asRead->minimum);
         self::assertSame(3, $reading->refusedCount);
-        self::assertSame([[3, 'date'], [4, 'tmin_c'], [5, 'date']], array_map(static fn ($r): array => [$r->line, $r->column], $reading->refused));
+        self::assertSame(
+            [[3, 'date'], [4, 'tmin_c'], [5, 'date']],
+            array_map(static fn ($r): array => [$r->line, $r->column], $reading->refused),
+        );
         self::assertSame('“cold” is not a temperature', Words::in('en')->phrase($reading->refused[1]->reason));
     }
 
@@ -77,8 +94,10 @@ final class DailyTableTest extends TestCase
     {
         $reading = Fixtures::read("date,tmin_c,tmax_c\n2001-01-01,1,2\n2001-01-02,1,5\n2001-01-02,1,6\n2001-01-02,1,5\n2001-01-03,1,7\n");
         self::assertSame(3, $reading->asRead->days());
-        self::assertSame([['2001-01-02', 'maximum', 'duplicate']], array_map(
-            static fn ($m): array => [$m->day->iso(), $m->element->value, $m->rule->value], $reading->marks));
+        self::assertSame(
+            [['2001-01-02', 'maximum', 'duplicate']],
+            array_map(static fn ($m): array => [$m->day->iso(), $m->element->value, $m->rule->value], $reading->marks),
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -94,12 +113,21 @@ final class DailyTableTest extends TestCase
         yield 'no date' => ["tmin,tmax\n", 'Line 1: no column for a date'];
         yield 'two maxima' => ["date,tmin,tmax,high\n", 'Line 1: the daily maximum is given twice, as “tmax” and “high”.'];
         yield 'two units in the heading' => ["date,tmin_c,tmax_f\n", 'Line 1: “tmin_c” is in °C and “tmax_f” in °F.'];
-        yield 'two units in the cells' => ["date,tmin,tmax\n2001-01-01,1C,50F\n", 'Line 2, column “tmax”: “50F” is in °F and the rest of the file in °C.'];
+        yield 'two units in the cells' => [
+            "date,tmin,tmax\n2001-01-01,1C,50F\n",
+            'Line 2, column “tmax”: “50F” is in °F and the rest of the file in °C.',
+        ];
         yield 'another unit than stated' => [$head."2001-01-01,1,50 °F\n", 'Line 2, column “tmax_c”: “50 °F” is in °F'];
         yield 'out of order' => [$head."2001-01-02,1,2\n2001-01-01,1,2\n", 'Line 3, column “date”: 2001-01-01 comes after 2001-01-02.'];
-        yield 'future' => [$head."2026-05-12,1,2\n2026-05-13,1,2\n", 'Line 3, column “date”: 2026-05-13 has not come yet (today is 2026-05-12).'];
+        yield 'future' => [
+            $head."2026-05-12,1,2\n2026-05-13,1,2\n",
+            'Line 3, column “date”: 2026-05-13 has not come yet (today is 2026-05-12).',
+        ];
         yield 'far past' => [$head."0201-01-01,1,2\n", 'Line 2, column “date”: 0201-01-01 is before 1700.'];
-        yield 'far gap' => [$head."1901-01-01,1,2\n2001-01-01,1,2\n", 'Line 3, column “date”: 2001-01-01 follows 1901-01-01, more than 20 years earlier.'];
+        yield 'far gap' => [
+            $head."1901-01-01,1,2\n2001-01-01,1,2\n",
+            'Line 3, column “date”: 2001-01-01 follows 1901-01-01, more than 20 years earlier.',
+        ];
         yield 'one endless line' => [str_repeat('x', 70000), 'Line 1: the line is longer than 65536 characters.'];
         yield 'nothing readable' => [$head."a,b,c\n", 'There is no day in this file: no row could be read; line 2: “a” is not a date'];
     }

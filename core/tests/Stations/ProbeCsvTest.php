@@ -46,7 +46,11 @@ final class ProbeCsvTest extends TestCase
         $log = $this->read("timestamp,depth_cm,temp\n2026-04-12 06:00,10,7\n2026-04-12 07:00,5,7\n2026-04-12 08:00,10,8\n");
         self::assertSame([['depth' => 0.1, 'readings' => 2], ['depth' => 0.05, 'readings' => 1]], $log->depths());
         self::assertCount(2, $log->atDepth(0.1));
-        self::assertSame(0.05, $this->read("date,hour,temp\n2026-04-12,9,7\n")->readings[0]->depth, 'five centimetres are meant where nothing is said');
+        self::assertSame(
+            0.05,
+            $this->read("date,hour,temp\n2026-04-12,9,7\n")->readings[0]->depth,
+            'five centimetres are meant where nothing is said',
+        );
         self::assertSame(-17.78, $this->read("date,hour,temp\n2026-04-12,9,0\n", TemperatureUnit::Fahrenheit)->readings[0]->celsius);
     }
 

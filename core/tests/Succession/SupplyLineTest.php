@@ -32,7 +32,7 @@ final class SupplyLineTest extends TestCase
     {
         $daysOf = $outcomes = $mature = $lengths = $none = [];
         for ($i = 0; $i < $years * YearDay::YEAR; $i++) {
-            [$year, $day] = [intdiv($i, YearDay::YEAR), $i % YearDay::YEAR + 1];
+            [$year, $day] = [intdiv($i, YearDay::YEAR), ($i % YearDay::YEAR) + 1];
             $daysOf[$day][] = $i;
             $own = $harvest($year, $day);
             $outcomes[] = $i >= $unknownFrom ? Outcome::NONE : ($own === null ? Outcome::Heat->code() : Outcome::Harvest->code());
@@ -52,20 +52,29 @@ final class SupplyLineTest extends TestCase
     public function test_at_a_fixed_interval_it_is_sown_where_sow_days_are_good_and_after_a_pause_at_once(): void
     {
         $runs = $this->runs(10, static fn (int $year, int $day): ?array => $day >= 125 && $day <= 140 && $year < 3 ? null : [50, 10]);
-        $of = static fn (int $from, int $until, int $interval): array => array_map(static fn (SuccessionSowing $s): array => [$s->after, $s->first, $s->last],
-            FixedInterval::of(HarvestDays::of($runs), YearDay::fromNumber($from), $until, 0.8, $interval));
+        $of = static fn (int $from, int $until, int $interval): array => array_map(
+            static fn (SuccessionSowing $s): array => [$s->after, $s->first, $s->last],
+            FixedInterval::of(HarvestDays::of($runs), YearDay::fromNumber($from), $until, 0.8, $interval),
+        );
         // Of the days around those lost in three years of ten, the mean of a week still reaches eight tenths for a while.
         self::assertSame([[0, 50, 59], [14, 64, 73], [40, 90, 99]], array_slice($of(100, 45, 14), 0, 3));
         self::assertSame([[0, 50, 59], [10, 60, 69], [20, 70, 79]], $of(200, 20, 10), 'to the last day');
         self::assertSame([[0, 50, 59], [10, 60, 69]], $of(200, 19, 10));
         self::assertSame([0, 1, 2], array_column($of(200, 2, 1), 0));
         self::assertSame([0, 10], array_column($of(360, 12, 10), 0), 'over the new year');
-        self::assertSame([], FixedInterval::of(HarvestDays::of($this->runs(4, static fn (): ?array => null)), YearDay::fromNumber(1), 364, 0.1, 7));
+        self::assertSame(
+            [],
+            FixedInterval::of(HarvestDays::of($this->runs(4, static fn (): ?array => null)), YearDay::fromNumber(1), 364, 0.1, 7),
+        );
     }
 
     public function test_the_usual_line_counts_the_sowings_in_harvest_day_by_day(): void
     {
-        $supply = SupplyLine::of($this->runs(3, static fn (): array => [3, 2]), YearDay::fromNumber(100), [$this->sowing(0, 3, 5), $this->sowing(2, 5, 6), $this->sowing(6, 9, 10)]);
+        $supply = SupplyLine::of($this->runs(3, static fn (): array => [3, 2]), YearDay::fromNumber(100), [
+            $this->sowing(0, 3, 5),
+            $this->sowing(2, 5, 6),
+            $this->sowing(6, 9, 10),
+        ]);
         self::assertSame([0, 0, 0, 1, 1, 2, 1, 0, 0, 1, 1], $supply->usual);
         self::assertSame([[7, 8]], $supply->gaps(), 'before the first harvest and after the last nothing is missing');
         self::assertSame([[5, 5]], $supply->gluts());
@@ -92,12 +101,31 @@ final class SupplyLineTest extends TestCase
     public function test_a_year_counts_when_all_of_its_sowings_ended_on_record(): void
     {
         $sowings = [$this->sowing(0, 3, 4), $this->sowing(30, 33, 34)];
-        self::assertSame(3, SupplyLine::of($this->runs(3, static fn (): array => [3, 2], 2 * 365 + 130), YearDay::fromNumber(100), $sowings)->years);
-        self::assertSame(2, SupplyLine::of($this->runs(3, static fn (): array => [3, 2], 2 * 365 + 129), YearDay::fromNumber(100), $sowings)->years, 'the second of the third year is not');
+        self::assertSame(
+            3,
+            SupplyLine::of($this->runs(3, static fn (): array => [3, 2], 2 * 365 + 130), YearDay::fromNumber(100), $sowings)->years,
+        );
+        self::assertSame(
+            2,
+            SupplyLine::of($this->runs(3, static fn (): array => [3, 2], 2 * 365 + 129), YearDay::fromNumber(100), $sowings)->years,
+            'the second of the third year is not',
+        );
         // Over the end of the record there is none.
-        self::assertSame(2, SupplyLine::of($this->runs(3, static fn (): array => [3, 2]), YearDay::fromNumber(350), [$this->sowing(0, 3, 4), $this->sowing(30, 33, 34)])->years);
-        self::assertSame([[], [], []], [SupplyLine::of($this->runs(2, static fn (): array => [3, 2]), YearDay::fromNumber(1), [])->usual,
-            SupplyLine::of($this->runs(2, static fn (): array => [3, 2]), YearDay::fromNumber(1), [])->gaps(), SupplyLine::of($this->runs(2, static fn (): array => [3, 2]), YearDay::fromNumber(1), [])->gluts()]);
+        self::assertSame(
+            2,
+            SupplyLine::of($this->runs(3, static fn (): array => [3, 2]), YearDay::fromNumber(350), [
+                $this->sowing(0, 3, 4),
+                $this->sowing(30, 33, 34),
+            ])->years,
+        );
+        self::assertSame(
+            [[], [], []],
+            [
+                SupplyLine::of($this->runs(2, static fn (): array => [3, 2]), YearDay::fromNumber(1), [])->usual,
+                SupplyLine::of($this->runs(2, static fn (): array => [3, 2]), YearDay::fromNumber(1), [])->gaps(),
+                SupplyLine::of($this->runs(2, static fn (): array => [3, 2]), YearDay::fromNumber(1), [])->gluts(),
+            ],
+        );
     }
 
     public function test_a_metre_of_row_gives_its_yield_over_its_harvest(): void
@@ -116,7 +144,10 @@ final class SupplyLineTest extends TestCase
         $sowings = [$this->sowing(0, 30, 39), $this->sowing(14, 42, 70)];
         $supply = SupplyLine::ofSeason($season, $radish, Route::Direct, $today, $sowings);
         self::assertSame(count($season->members), $supply->years);
-        self::assertSame([71, 1, 1, 0, 1, 0], [count($supply->usual), $supply->usual[30], $supply->usual[39], $supply->usual[41], $supply->usual[42], $supply->usual[29]]);
+        self::assertSame(
+            [71, 1, 1, 0, 1, 0],
+            [count($supply->usual), $supply->usual[30], $supply->usual[39], $supply->usual[41], $supply->usual[42], $supply->usual[29]],
+        );
 
         $byMember = [];
         foreach ($season->members as $member) {
@@ -138,7 +169,11 @@ final class SupplyLineTest extends TestCase
         for ($day = 0; $day < 71; $day++) {
             $counts = array_column($byMember, $day);
             sort($counts);
-            self::assertSame([(float) Quantile::of($counts, 0.1), (float) Quantile::of($counts, 0.5), (float) Quantile::of($counts, 0.9)], [$supply->low[$day], $supply->middle[$day], $supply->high[$day]], "day {$day}");
+            self::assertSame(
+                [(float) Quantile::of($counts, 0.1), (float) Quantile::of($counts, 0.5), (float) Quantile::of($counts, 0.9)],
+                [$supply->low[$day], $supply->middle[$day], $supply->high[$day]],
+                "day {$day}",
+            );
             $seen += array_sum($counts);
         }
         self::assertGreaterThan(200, $seen);
@@ -147,9 +182,17 @@ final class SupplyLineTest extends TestCase
     public function test_a_sowing_beyond_every_member_leaves_no_season_to_tell_of(): void
     {
         $record = Fixtures::record('north');
-        $season = ThisSeason::of($record->between($record->first, Day::of(2012, 4, 17)), null, Fixtures::latitude('north'), Site::openGround());
+        $season = ThisSeason::of(
+            $record->between($record->first, Day::of(2012, 4, 17)),
+            null,
+            Fixtures::latitude('north'),
+            Site::openGround(),
+        );
         $radish = CropCsv::standard()->find('radish') ?? self::fail('no radish');
-        $supply = SupplyLine::ofSeason($season, $radish, Route::Direct, Day::of(2012, 4, 18), [$this->sowing(0, 30, 39), $this->sowing(475, 500, 510)]);
+        $supply = SupplyLine::ofSeason($season, $radish, Route::Direct, Day::of(2012, 4, 18), [
+            $this->sowing(0, 30, 39),
+            $this->sowing(475, 500, 510),
+        ]);
         self::assertSame(0, $supply->years);
     }
 }

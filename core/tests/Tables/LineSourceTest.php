@@ -83,7 +83,12 @@ final class LineSourceTest extends TestCase
     /** @return array<string, array{int|null, string}> bytes kept (null: all), and what stands after them */
     public static function brokenEnds(): array
     {
-        return ['in the middle' => [9000, ''], 'one byte' => [-1, ''], 'the head alone' => [12, ''], 'something after it' => [null, 'more']];
+        return [
+            'in the middle' => [9000, ''],
+            'one byte' => [-1, ''],
+            'the head alone' => [12, ''],
+            'something after it' => [null, 'more'],
+        ];
     }
 
     #[DataProvider('brokenEnds')]

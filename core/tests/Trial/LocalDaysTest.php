@@ -33,7 +33,12 @@ final class LocalDaysTest extends TestCase
     /** @param  list<ObservedSowing>  $sowings */
     private static function told(Crop $crop, Route $route, array $sowings): ?LocalDays
     {
-        return LocalDays::of($crop, $route, LightSchool::Radiation, array_map(static fn (ObservedSowing $s): array => [self::tables(), $s], $sowings));
+        return LocalDays::of(
+            $crop,
+            $route,
+            LightSchool::Radiation,
+            array_map(static fn(ObservedSowing $s): array => [self::tables(), $s], $sowings),
+        );
     }
 
     private static function crop(string $slug): Crop
@@ -42,9 +47,18 @@ final class LocalDaysTest extends TestCase
     }
 
     /** @return list<ObservedSowing> what a gardener sees whose crop takes so many packet days in truth, sown on a day of each year */
-    private static function seen(Crop $crop, Route $route, float $trueDays, int $sowings, string $monthDay = '05-10', bool $withEmergence = true): array
-    {
-        $runs = (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs($crop->maturingIn($trueDays), $route);
+    private static function seen(
+        Crop $crop,
+        Route $route,
+        float $trueDays,
+        int $sowings,
+        string $monthDay = '05-10',
+        bool $withEmergence = true,
+    ): array {
+        $runs = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround())->runs(
+            $crop->maturingIn($trueDays),
+            $route,
+        );
         $first = self::tables()->first;
         $seen = [];
         for ($year = 2000; count($seen) < $sowings; $year++) {
@@ -68,8 +82,8 @@ final class LocalDaysTest extends TestCase
         $growth = self::tables()->growth($crop, LightSchool::Radiation);
         [$up, $harvest] = [Day::fromIso('2010-05-20'), Day::fromIso('2010-06-14')];
         $told = self::told($crop, Route::Direct, [new ObservedSowing(Day::fromIso('2010-05-12'), $up, $harvest)]);
-        $index = static fn (Day $day): int => $day->number - self::tables()->first->number;
-        $share = ($growth[$index($harvest) + 1] - $growth[$index($up) + 1]) / (new Maturity($crop))->growthDays(Route::Direct);
+        $index = static fn(Day $day): int => $day->number - self::tables()->first->number;
+        $share = ($growth[$index($harvest) + 1] - $growth[$index($up) + 1]) / new Maturity($crop)->growthDays(Route::Direct);
         self::assertEqualsWithDelta([$share], $told?->shares, 1e-12);
         self::assertEqualsWithDelta($share ** 0.25, $told?->factor, 1e-12, 'one sowing stands against three that say nothing');
         self::assertEqualsWithDelta($crop->growth->maturityDays * $share ** 0.25, $told?->days, 1e-9);
@@ -91,7 +105,11 @@ final class LocalDaysTest extends TestCase
     public function test_what_was_not_seen_coming_up_comes_up_as_the_soil_says_and_what_was_set_out_counts_from_then(): void
     {
         $crop = self::crop('radish');
-        $of = static fn (bool $seen): ?LocalDays => self::told($crop, Route::Direct, self::seen($crop, Route::Direct, 30, 4, withEmergence: $seen));
+        $of = static fn(bool $seen): ?LocalDays => self::told(
+            $crop,
+            Route::Direct,
+            self::seen($crop, Route::Direct, 30, 4, withEmergence: $seen),
+        );
         self::assertEqualsWithDelta($of(true)?->shares, $of(false)?->shares, 1e-12);
         $tomato = self::crop('tomato-main');
         $set = self::told($tomato, Route::Transplant, self::seen($tomato, Route::Transplant, $tomato->growth->maturityDays, 3, '06-01'));
@@ -106,20 +124,30 @@ final class LocalDaysTest extends TestCase
     public function test_sowings_the_record_does_not_hold_are_left_out(): void
     {
         $crop = self::crop('radish');
-        $sowing = static fn (string $on, string $harvest): ObservedSowing => new ObservedSowing(Day::fromIso($on), null, Day::fromIso($harvest));
+        $sowing = static fn(string $on, string $harvest): ObservedSowing => new ObservedSowing(
+            Day::fromIso($on),
+            null,
+            Day::fromIso($harvest),
+        );
         self::assertNull(self::told($crop, Route::Direct, []));
         self::assertNull(self::told($crop, Route::Direct, [$sowing('1950-05-01', '1950-06-10'), $sowing('2100-05-01', '2100-06-10')]));
         $last = self::tables()->first->plus(self::tables()->days - 1);
         self::assertNull(self::told($crop, Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(1))]));
         self::assertNotNull(self::told($crop, Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last)]));
-        self::assertCount(1, self::told($crop, Route::Direct, [$sowing('2010-05-12', '2010-06-14'), $sowing('1950-05-01', '1950-06-10')])->shares ?? []);
+        self::assertCount(
+            1,
+            self::told($crop, Route::Direct, [$sowing('2010-05-12', '2010-06-14'), $sowing('1950-05-01', '1950-06-10')])->shares ?? [],
+        );
     }
 
     public function test_nothing_is_picked_before_it_is_up_nor_up_before_it_is_sown(): void
     {
         $day = Day::fromIso('2010-05-12');
         new ObservedSowing($day, $day, $day);
-        foreach ([[$day, $day->plus(-1), $day], [$day, $day->plus(3), $day->plus(2)], [$day, null, $day->plus(-1)]] as [$on, $up, $harvest]) {
+        foreach (
+            [[$day, $day->plus(-1), $day], [$day, $day->plus(3), $day->plus(2)], [$day, null, $day->plus(-1)]]
+            as [$on, $up, $harvest]
+        ) {
             try {
                 new ObservedSowing($on, $up, $harvest);
                 self::fail('it was taken');
@@ -135,9 +163,15 @@ final class LocalDaysTest extends TestCase
         $on = new Wave('on the day', [2.0, 2.0, 2.0], [3, 3, 2], 0.9);
         $late = new Wave('a week late', [2.0, 2.0], [3, 3], null);
         $none = new Wave('not sown', [], [], null);
-        self::assertSame(['a week late', 'on the day', 'a week early', 'not sown'], array_map(static fn (Wave $w): string => $w->name, Wave::ranked([$early, $none, $on, $late])));
+        self::assertSame(
+            ['a week late', 'on the day', 'a week early', 'not sown'],
+            array_map(static fn(Wave $w): string => $w->name, Wave::ranked([$early, $none, $on, $late])),
+        );
         self::assertSame([1.0, 2, 2.0], [$early->meanYield(), $early->lost(), $early->meanQuality()]);
-        self::assertSame([false, false, true, true], array_map(static fn (Wave $w): bool => $w->isOneSeasonsWord(), [$early, $on, $late, $none]));
+        self::assertSame(
+            [false, false, true, true],
+            array_map(static fn(Wave $w): bool => $w->isOneSeasonsWord(), [$early, $on, $late, $none]),
+        );
         self::assertSame([0.0, 0.0, 0], [$none->meanYield(), $none->meanQuality(), $none->lost()]);
     }
 
@@ -145,7 +179,11 @@ final class LocalDaysTest extends TestCase
     {
         $crop = self::crop('radish');
         [$a, $b] = self::seen($crop, Route::Direct, $crop->growth->maturityDays, 2);
-        $late = static fn (ObservedSowing $s, int $days): ObservedSowing => new ObservedSowing($s->on, $s->up, $s->firstHarvest->plus($days));
+        $late = static fn(ObservedSowing $s, int $days): ObservedSowing => new ObservedSowing(
+            $s->on,
+            $s->up,
+            $s->firstHarvest->plus($days),
+        );
         [$a, $b] = [$late($a, 4), $late($b, 2)];
         $told = self::told($crop, Route::Direct, [$a, $b]);
         self::assertEqualsWithDelta(3.0, $told?->errorBefore, 1e-12, 'four days late and two');
@@ -193,7 +231,12 @@ final class LocalDaysTest extends TestCase
             $minimum[$gap + $i] = $maximum[$gap + $i] = null;
         }
         $tables = new SeasonTables(new DailyRecord($record->first, $minimum, $maximum), Fixtures::latitude('north'), Site::openGround());
-        $of = static fn (string $up, string $harvest): ?LocalDays => LocalDays::of(self::crop('radish'), Route::Direct, LightSchool::Radiation, [[$tables, new ObservedSowing(Day::fromIso('2010-05-01'), Day::fromIso($up), Day::fromIso($harvest))]]);
+        $of = static fn(string $up, string $harvest): ?LocalDays => LocalDays::of(
+            self::crop('radish'),
+            Route::Direct,
+            LightSchool::Radiation,
+            [[$tables, new ObservedSowing(Day::fromIso('2010-05-01'), Day::fromIso($up), Day::fromIso($harvest))]],
+        );
         self::assertNotNull($of('2010-05-10', '2010-06-04'));
         self::assertNull($of('2010-05-10', '2010-06-05'), 'the day of harvest itself is missing');
         self::assertNull($of('2010-06-16', '2010-07-05'), 'the last missing day');
@@ -202,6 +245,6 @@ final class LocalDaysTest extends TestCase
 
     public function test_only_what_gave_nothing_at_all_is_lost(): void
     {
-        self::assertSame(1, (new Wave('on the day', [0.5, 0.0, 1.0], [], null))->lost());
+        self::assertSame(1, new Wave('on the day', [0.5, 0.0, 1.0], [], null)->lost());
     }
 }

@@ -42,7 +42,10 @@ final class CountBackTest extends TestCase
 
     private static function windows(string $station, string $slug, Route $route, ?CountBackSettings $settings = null): RouteWindows
     {
-        foreach ((new CountBack(self::place($station), $settings ?? CountBackSettings::conventional()))->windows(self::crop($slug)) as $windows) {
+        foreach (
+            new CountBack(self::place($station), $settings ?? CountBackSettings::conventional())->windows(self::crop($slug))
+            as $windows
+        ) {
             if ($windows->route === $route) {
                 return $windows;
             }
@@ -53,7 +56,7 @@ final class CountBackTest extends TestCase
     /** @return list<string> */
     private static function spans(RouteWindows $windows): array
     {
-        return array_map(static fn (SowingWindow $w): string => "{$w->first->iso()}..{$w->last->iso()}", $windows->windows);
+        return array_map(static fn(SowingWindow $w): string => "{$w->first->iso()}..{$w->last->iso()}", $windows->windows);
     }
 
     /** @return array<string, DerivationLine> by key */
@@ -87,7 +90,12 @@ final class CountBackTest extends TestCase
         self::assertLessThan(15.0, $soil->on($window->first->plus(-1)));
         self::assertSame(Reason::ColdSoil, $bean->reasons[1]->reason);
 
-        $unheld = self::windows('north', 'bush-bean', Route::Direct, new CountBackSettings(FreezeRisk::of(0.5), FreezeRisk::of(0.5), holdForSoil: false));
+        $unheld = self::windows(
+            'north',
+            'bush-bean',
+            Route::Direct,
+            new CountBackSettings(FreezeRisk::of(0.5), FreezeRisk::of(0.5), holdForSoil: false),
+        );
         self::assertSame('05-06', $unheld->windows[0]->first->iso(), 'a week after the last freeze');
     }
 
@@ -110,7 +118,12 @@ final class CountBackTest extends TestCase
     public function test_less_risk_means_later_in_spring_and_earlier_in_autumn(): void
     {
         $usual = self::windows('north', 'tomato-main', Route::Transplant)->windows[0];
-        $careful = self::windows('north', 'tomato-main', Route::Transplant, new CountBackSettings(FreezeRisk::oneYearIn(10), FreezeRisk::oneYearIn(10)))->windows[0];
+        $careful = self::windows(
+            'north',
+            'tomato-main',
+            Route::Transplant,
+            new CountBackSettings(FreezeRisk::oneYearIn(10), FreezeRisk::oneYearIn(10)),
+        )->windows[0];
         self::assertSame(['05-13', '06-28'], [$usual->first->iso(), $usual->last->iso()]);
         self::assertSame('05-31', $careful->first->iso(), 'offset 305.2, rounded up, and two weeks');
         self::assertLessThan($usual->last->number, $careful->last->number);
@@ -140,7 +153,7 @@ final class CountBackTest extends TestCase
     public function test_a_season_too_short_has_no_window_and_says_by_how_much(): void
     {
         $place = Fixtures::record('north');
-        $cold = static fn (?float $v): ?float => $v === null ? null : $v - 9;
+        $cold = static fn(?float $v): ?float => $v === null ? null : $v - 9;
         $bench = new DailyRecord($place->first, array_map($cold, $place->minimum), array_map($cold, $place->maximum));
         $back = new CountBack(PlaceEvidence::of($bench, Latitude::of(46.8), Site::openGround()), CountBackSettings::conventional());
         [$pepper] = $back->windows(self::crop('pepper-sweet'));
@@ -158,7 +171,13 @@ final class CountBackTest extends TestCase
         foreach (CropCsv::standard()->crops as $crop) {
             foreach ($back->windows($crop) as $route) {
                 $covered = array_fill(1, 365, 0);
-                foreach ([...$route->windows, ...array_map(static fn ($r): SowingWindow => new SowingWindow($r->first, $r->last), $route->reasons)] as $span) {
+                foreach (
+                    [
+                        ...$route->windows,
+                        ...array_map(static fn($r): SowingWindow => new SowingWindow($r->first, $r->last), $route->reasons),
+                    ]
+                    as $span
+                ) {
                     for ($i = 0; $i < $span->days; $i++) {
                         $covered[$span->first->plus($i)->number]++;
                     }
@@ -218,16 +237,25 @@ final class CountBackTest extends TestCase
     public function test_the_freeze_that_ends_a_season_goes_by_what_kills_the_grown_plant(string $kills, string $freeze): void
     {
         $crop = CropSchema::crop(['kill_c' => $kills, 'kill_young_c' => $kills] + CropCsv::standardRows()['radish']);
-        $lines = self::lines((new CountBack(self::place('north'), CountBackSettings::conventional()))->windows($crop)[0]);
+        $lines = self::lines(new CountBack(self::place('north'), CountBackSettings::conventional())->windows($crop)[0]);
         self::assertSame("First freeze ({$freeze}), earlier in 1 year in 2", Words::in('en')->phrase($lines['first-freeze']->label));
     }
 
     public function test_short_days_are_allowed_for_only_where_days_are_under_twelve_hours_and_something_is_allowed(): void
     {
-        $none = self::windows('north', 'radish', Route::Direct, new CountBackSettings(FreezeRisk::oneYearIn(2), FreezeRisk::oneYearIn(2), shortDayAllowance: 0));
+        $none = self::windows(
+            'north',
+            'radish',
+            Route::Direct,
+            new CountBackSettings(FreezeRisk::oneYearIn(2), FreezeRisk::oneYearIn(2), shortDayAllowance: 0),
+        );
         self::assertSame(['03-25..09-22'], self::spans($none));
         self::assertArrayNotHasKey('short-days', self::lines($none));
-        self::assertArrayNotHasKey('short-days', self::lines(self::windows('north', 'bush-bean', Route::Direct)), 'beans are ripe in September');
+        self::assertArrayNotHasKey(
+            'short-days',
+            self::lines(self::windows('north', 'bush-bean', Route::Direct)),
+            'beans are ripe in September',
+        );
     }
 
     #[TestWith([ProofStandard::Cautious, 10])]

@@ -24,7 +24,22 @@ use Anthesis\Window\School\FromReplay;
  */
 final class OnPaper
 {
-    private const COUNTED_BACK = ['radish', 'spinach', 'corn-salad', 'bush-bean', 'broccoli', 'tomato-main', 'kale', 'fennel', 'potato-early', 'sweet-potato', 'garlic-hardneck', 'garlic-softneck', 'leek', 'watermelon'];
+    private const COUNTED_BACK = [
+        'radish',
+        'spinach',
+        'corn-salad',
+        'bush-bean',
+        'broccoli',
+        'tomato-main',
+        'kale',
+        'fennel',
+        'potato-early',
+        'sweet-potato',
+        'garlic-hardneck',
+        'garlic-softneck',
+        'leek',
+        'watermelon',
+    ];
 
     private const REPLAYED = ['radish', 'bush-bean', 'broccoli', 'onion-long-day', 'garlic-hardneck', 'okra'];
 
@@ -63,13 +78,25 @@ final class OnPaper
                 $lines[] = "  {$part}: ".implode(', ', array_map(self::span(...), $route[$part]));
             }
             foreach ($route['evidence'] as $e) {
-                $lines[] = "  best {$e['best']}, {$e['harvests']} of {$e['years']}, slack {$e['slack']}, from first ".implode(' ', $e['from_first'] ?? []).', from last '.implode(' ', $e['from_last'] ?? []);
+                $lines[] =
+                    "  best {$e['best']}, {$e['harvests']} of {$e['years']}, slack {$e['slack']}, from first ".
+                    implode(' ', $e['from_first'] ?? []).
+                    ', from last '.
+                    implode(' ', $e['from_last'] ?? []);
             }
             foreach ($route['reasons'] as $reason) {
                 $lines[] = "  not {$reason['first']} to {$reason['last']}: ".$words->phrase($reason['phrase']);
             }
             foreach ($route['derivation'] as $line) {
-                $lines[] = "  [{$line['key']}] ".$words->phrase($line['label']).' | '.($line['date'] ?? '').' | '.($line['days'] ?? '').' | '.$words->phrase($line['source']);
+                $lines[] =
+                    "  [{$line['key']}] ".
+                    $words->phrase($line['label']).
+                    ' | '.
+                    ($line['date'] ?? '').
+                    ' | '.
+                    ($line['days'] ?? '').
+                    ' | '.
+                    $words->phrase($line['source']);
             }
         }
 

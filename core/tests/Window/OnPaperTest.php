@@ -15,6 +15,10 @@ final class OnPaperTest extends TestCase
     public function test_windows_are_reached_as_written_down(string $station): void
     {
         $file = dirname(__DIR__)."/fixtures/on-paper-{$station}.txt";
-        self::assertSame((string) @file_get_contents($file), OnPaper::text($station), "If this is meant, look the new text through and keep it: php core/tests/Window/on-paper.php {$station} > {$file}");
+        self::assertSame(
+            (string) @file_get_contents($file),
+            OnPaper::text($station),
+            "If this is meant, look the new text through and keep it: php core/tests/Window/on-paper.php {$station} > {$file}",
+        );
     }
 }

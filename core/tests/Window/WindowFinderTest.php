@@ -24,8 +24,10 @@ final class WindowFinderTest extends TestCase
             }
         }
 
-        return array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number],
-            WindowFinder::runs($days, YearDay::fromNumber($from), $atLeast));
+        return array_map(
+            static fn (SowingWindow $w): array => [$w->first->number, $w->last->number],
+            WindowFinder::runs($days, YearDay::fromNumber($from), $atLeast),
+        );
     }
 
     public function test_runs_over_the_new_year_stay_whole(): void

@@ -33,11 +33,24 @@ final readonly class Ending implements Step
         [$ceilingBefore, $ceilingDays] = $this->tables->days($crop->growth->ceilingC);
         [$lastHot, $lastAtCeiling] = [$crop->heat->days - 1, self::DAYS_AT_CEILING - 1];
         [$longest, $shortest] = [$crop->harvest->days, $crop->harvest->leastDays];
-        [$harvested, $short, $frozen, $seeded, $seededByLight, $heat, $late] = array_map(static fn (Outcome $o): int => $o->code(),
-            [Outcome::Harvest, Outcome::ShortHarvest, Outcome::FreezeLate, Outcome::ColdBolt, Outcome::LongDayBolt, Outcome::Heat, Outcome::OutOfTime]);
+        [$harvested, $short, $frozen, $seeded, $seededByLight, $heat, $late] = array_map(static fn (Outcome $o): int => $o->code(), [
+            Outcome::Harvest,
+            Outcome::ShortHarvest,
+            Outcome::FreezeLate,
+            Outcome::ColdBolt,
+            Outcome::LongDayBolt,
+            Outcome::Heat,
+            Outcome::OutOfTime,
+        ]);
         $bolted = $this->needs->boltChillDays > 0 ? $this->bolted($sowings) : [];
         $lit = $crop->bolting->dayHours === null ? [] : $this->boltedByLight($sowings, $crop->bolting->dayHours);
-        [$ups, $killed, $mature, $heatFrom, $harvests] = [$sowings->ups, $sowings->killed, $sowings->mature, $sowings->heatFrom, $sowings->harvests];
+        [$ups, $killed, $mature, $heatFrom, $harvests] = [
+            $sowings->ups,
+            $sowings->killed,
+            $sowings->mature,
+            $sowings->heatFrom,
+            $sowings->harvests,
+        ];
         $sowings->harvests = [];
         [$outcomes, $ends] = $sowings->ledger();
         foreach ($sowings->left as $plant) {

@@ -81,7 +81,7 @@ final readonly class CountBack implements School
 
     private function betweenFreezes(Crop $crop, Route $route, float $springWeeks): RouteWindows
     {
-        $derivation = new Derivation;
+        $derivation = new Derivation();
         $maturity = new Maturity($crop);
         $days = (int) ceil($maturity->days($route) - Tolerance::SUMS);
         $soilMinimum = $this->settings->holdForSoil ? $crop->soilMinimum($route) : null;
@@ -113,8 +113,13 @@ final readonly class CountBack implements School
         $this->writeHeat($crop, $days, $reasons, $derivation);
         $underCover = $this->underCover($crop, $route, $windows, $derivation);
         if ($windows === []) {
-            $derivation->write('none', Phrase::of('derivation.season-too-short'), null,
-                $end !== null && $end < $from ? $end - $from : null, Phrase::of('source.lines-above'));
+            $derivation->write(
+                'none',
+                Phrase::of('derivation.season-too-short'),
+                null,
+                $end !== null && $end < $from ? $end - $from : null,
+                Phrase::of('source.lines-above'),
+            );
         } elseif ($windows[0]->isAllYear()) {
             $derivation->write('all-year', Phrase::of('derivation.nothing-closes-it'), null, null, Phrase::of('source.lines-above'));
         }
@@ -145,17 +150,38 @@ final readonly class CountBack implements School
             $lastDay = (int) ceil($last);
             $lead = (int) round(7 * $weeks);
             $start = $lastDay + $lead;
-            $derivation->write('last-freeze', Phrase::of('derivation.last-freeze', ['limit' => $limit, 'risk' => $this->settings->springRisk->phrase()]),
-                $this->day($lastDay), null, $source);
-            $derivation->write('spring-lead', Phrase::of('derivation.'.match (true) {
-                $weeks < 0.0 => 'weeks-before',
-                $weeks > 0.0 => 'weeks-after',
-                default => 'on-last-freeze',
-            }, ['weeks' => abs($weeks)]), $this->day($start), $lead, Phrase::of("source.convention-{$route->value}"));
+            $derivation->write(
+                'last-freeze',
+                Phrase::of('derivation.last-freeze', ['limit' => $limit, 'risk' => $this->settings->springRisk->phrase()]),
+                $this->day($lastDay),
+                null,
+                $source,
+            );
+            $derivation->write(
+                'spring-lead',
+                Phrase::of(
+                    'derivation.'.
+                        match (true) {
+                            $weeks < 0.0 => 'weeks-before',
+                            $weeks > 0.0 => 'weeks-after',
+                            default => 'on-last-freeze',
+                        },
+                    ['weeks' => abs($weeks)],
+                ),
+                $this->day($start),
+                $lead,
+                Phrase::of("source.convention-{$route->value}"),
+            );
         }
         $held = $soilMinimum === null ? $start : $this->heldForSoil($start, $soilMinimum, $derivation);
         if ($held !== null) {
-            $derivation->write('first', Phrase::of('derivation.first', ['act' => self::act($crop, $route)]), $this->day($held), null, Phrase::of('source.later-of-lines'));
+            $derivation->write(
+                'first',
+                Phrase::of('derivation.first', ['act' => self::act($crop, $route)]),
+                $this->day($held),
+                null,
+                Phrase::of('source.later-of-lines'),
+            );
         }
 
         return [$start, $held];
@@ -174,8 +200,13 @@ final readonly class CountBack implements School
         $from = $start ?? $this->yearStart;
         for ($wait = 0; $wait < YearDay::YEAR; $wait++) {
             if ($soil[$this->day($from + $wait)->number - 1] >= $soilMinimum) {
-                $derivation->write('soil', Phrase::of($wait === 0 ? 'derivation.soil-by-then' : 'derivation.soil-hold', $asked),
-                    $this->day($from + $wait), $wait, $source);
+                $derivation->write(
+                    'soil',
+                    Phrase::of($wait === 0 ? 'derivation.soil-by-then' : 'derivation.soil-hold', $asked),
+                    $this->day($from + $wait),
+                    $wait,
+                    $source,
+                );
 
                 return $from + $wait;
             }
@@ -204,22 +235,48 @@ final readonly class CountBack implements School
             return [null, null];
         }
         $freeze = YearDay::YEAR + (int) floor($first);
-        $derivation->write('first-freeze', Phrase::of('derivation.first-freeze', ['limit' => $limit, 'risk' => $this->settings->autumnRisk->phrase()]),
-            $this->day($freeze), null, $source);
+        $derivation->write(
+            'first-freeze',
+            Phrase::of('derivation.first-freeze', ['limit' => $limit, 'risk' => $this->settings->autumnRisk->phrase()]),
+            $this->day($freeze),
+            null,
+            $source,
+        );
         $mature = $freeze - $crop->harvest->leastDays;
-        $derivation->write('harvest', Phrase::of('derivation.least-harvest'), $this->day($mature), -$crop->harvest->leastDays,
-            Phrase::of('source.least-harvest'));
+        $derivation->write(
+            'harvest',
+            Phrase::of('derivation.least-harvest'),
+            $this->day($mature),
+            -$crop->harvest->leastDays,
+            Phrase::of('source.least-harvest'),
+        );
         $sow = $mature - $days;
-        $derivation->write('maturity', Phrase::of('derivation.maturity', ['days' => $maturity->phrase($route)]), $this->day($sow), -$days,
-            Phrase::of('source.maturity'));
+        $derivation->write(
+            'maturity',
+            Phrase::of('derivation.maturity', ['days' => $maturity->phrase($route)]),
+            $this->day($sow),
+            -$days,
+            Phrase::of('source.maturity'),
+        );
         $hours = $this->place->dayLength[$this->day($mature)->number - 1];
         if ($hours < self::SHORT_DAY && $this->settings->shortDayAllowance > 0) {
             $sow -= $this->settings->shortDayAllowance;
             $minutes = (int) round(60 * $hours);
-            $derivation->write('short-days', Phrase::of('derivation.short-days', ['hours' => intdiv($minutes, 60), 'minutes' => $minutes % 60]), $this->day($sow),
-                -$this->settings->shortDayAllowance, Phrase::of('source.short-days'));
+            $derivation->write(
+                'short-days',
+                Phrase::of('derivation.short-days', ['hours' => intdiv($minutes, 60), 'minutes' => $minutes % 60]),
+                $this->day($sow),
+                -$this->settings->shortDayAllowance,
+                Phrase::of('source.short-days'),
+            );
         }
-        $derivation->write('last', Phrase::of('derivation.last', ['act' => self::act($crop, $route)]), $this->day($sow), null, Phrase::of('source.lines-above'));
+        $derivation->write(
+            'last',
+            Phrase::of('derivation.last', ['act' => self::act($crop, $route)]),
+            $this->day($sow),
+            null,
+            Phrase::of('source.lines-above'),
+        );
 
         return [$sow, $freeze];
     }
@@ -249,8 +306,18 @@ final readonly class CountBack implements School
     {
         $taken = array_map(static fn (?Reason $r): bool => $r === Reason::Heat, array_values($reasons));
         foreach (WindowFinder::runs($taken, $this->place->latitude->yearStart()) as $run) {
-            $derivation->write('heat', Phrase::of('derivation.heat', ['until' => Phrase::day($run->last), 'from' => (int) ceil($crop->heat->fromShare * $days - Tolerance::SUMS),
-                'to' => $days, 'maximum' => Phrase::celsius($crop->heat->maximumC)]), $run->first, $run->days, Phrase::of('source.heat'));
+            $derivation->write(
+                'heat',
+                Phrase::of('derivation.heat', [
+                    'until' => Phrase::day($run->last),
+                    'from' => (int) ceil($crop->heat->fromShare * $days - Tolerance::SUMS),
+                    'to' => $days,
+                    'maximum' => Phrase::celsius($crop->heat->maximumC),
+                ]),
+                $run->first,
+                $run->days,
+                Phrase::of('source.heat'),
+            );
         }
     }
 
@@ -274,8 +341,17 @@ final readonly class CountBack implements School
         }
         $weeks = $crop->underCover->weeks;
         foreach (array_slice($windows, 0, 1) as $window) {
-            $derivation->write('under-cover', Phrase::of('derivation.under-cover', ['usual' => (float) $weeks->usual, 'least' => (float) $weeks->least, 'most' => (float) $weeks->most]),
-                $window->first->plus(-$weeks->days()), -$weeks->days(), Phrase::of('source.under-cover'));
+            $derivation->write(
+                'under-cover',
+                Phrase::of('derivation.under-cover', [
+                    'usual' => (float) $weeks->usual,
+                    'least' => (float) $weeks->least,
+                    'most' => (float) $weeks->most,
+                ]),
+                $window->first->plus(-$weeks->days()),
+                -$weeks->days(),
+                Phrase::of('source.under-cover'),
+            );
         }
 
         return array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
@@ -296,20 +372,38 @@ final readonly class CountBack implements School
 
     private function autumnPlanted(Crop $crop): RouteWindows
     {
-        $derivation = new Derivation;
+        $derivation = new Derivation();
         $source = $this->soilModel();
         $cold = $this->soilFallsTo(self::PLANTING_SOIL, $derivation, 'derivation.soil-falls-to', $source);
         $windows = [];
         if ($cold !== null) {
             [$first, $last] = [$cold->plus(-7 * self::BULB_WEEKS[0]), $cold->plus(-7 * self::BULB_WEEKS[1])];
-            $derivation->write('first', Phrase::of('derivation.plant-from', ['weeks' => self::BULB_WEEKS[0]]), $first, -7 * self::BULB_WEEKS[0], Phrase::of('source.convention'));
-            $derivation->write('last', Phrase::of('derivation.plant-until', ['weeks' => self::BULB_WEEKS[1]]), $last, -7 * self::BULB_WEEKS[1], Phrase::of('source.convention'));
+            $derivation->write(
+                'first',
+                Phrase::of('derivation.plant-from', ['weeks' => self::BULB_WEEKS[0]]),
+                $first,
+                -7 * self::BULB_WEEKS[0],
+                Phrase::of('source.convention'),
+            );
+            $derivation->write(
+                'last',
+                Phrase::of('derivation.plant-until', ['weeks' => self::BULB_WEEKS[1]]),
+                $last,
+                -7 * self::BULB_WEEKS[1],
+                Phrase::of('source.convention'),
+            );
             $windows = [new SowingWindow($first, $last)];
         } else {
             $mild = $this->soilFallsTo(self::MILD_PLANTING_SOIL, $derivation, 'derivation.soil-falls-below', $source);
             if ($mild !== null) {
                 $windows = [new SowingWindow($mild, $mild->plus(7 * 6 - 1))];
-                $derivation->write('last', Phrase::of('derivation.plant-for', ['weeks' => 6]), $windows[0]->last, 7 * 6 - 1, Phrase::of('source.convention'));
+                $derivation->write(
+                    'last',
+                    Phrase::of('derivation.plant-for', ['weeks' => 6]),
+                    $windows[0]->last,
+                    7 * 6 - 1,
+                    Phrase::of('source.convention'),
+                );
             } else {
                 $derivation->write('none', Phrase::of('derivation.never-cools'), null, null, $source);
             }
@@ -320,8 +414,14 @@ final readonly class CountBack implements School
             $reasons[] = $inside ? null : Reason::NotYetPlantingTime;
         }
 
-        return new RouteWindows(Route::Direct, $windows, [], [],
-            ReasonSpan::of($reasons, $this->place->latitude->yearStart()), $derivation->lines());
+        return new RouteWindows(
+            Route::Direct,
+            $windows,
+            [],
+            [],
+            ReasonSpan::of($reasons, $this->place->latitude->yearStart()),
+            $derivation->lines(),
+        );
     }
 
     /** The first day after the soil's warmest on which its normal is at or below a temperature; null: never, or always. */
@@ -369,6 +469,10 @@ final readonly class CountBack implements School
     {
         $seasons = $freezes->seasons;
 
-        return Phrase::of('source.cold-seasons', ['seasons' => count($seasons), 'first' => $seasons[0]->season, 'last' => $seasons[count($seasons) - 1]->season]);
+        return Phrase::of('source.cold-seasons', [
+            'seasons' => count($seasons),
+            'first' => $seasons[0]->season,
+            'last' => $seasons[count($seasons) - 1]->season,
+        ]);
     }
 }

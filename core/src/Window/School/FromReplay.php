@@ -32,8 +32,12 @@ final class FromReplay implements School
      * @param  YearDay  $from  where the year is cut: windows are listed from there on
      * @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing
      */
-    public function __construct(private readonly Replay $replay, private readonly YearDay $from, private readonly string $site, private readonly ?Remedies $remedies = null)
-    {
+    public function __construct(
+        private readonly Replay $replay,
+        private readonly YearDay $from,
+        private readonly string $site,
+        private readonly ?Remedies $remedies = null,
+    ) {
     }
 
     /** What the years of a place say, at its site. */
@@ -63,7 +67,8 @@ final class FromReplay implements School
         return array_map(function (Route $route) use ($crop, $share): RouteWindows {
             $windows = $this->of($crop, $route)->at($share);
 
-            return $windows->noWindow === null || $this->remedies === null ? $windows
+            return $windows->noWindow === null || $this->remedies === null
+                ? $windows
                 : $windows->without($this->remedies->of($windows->noWindow, $this->replay, $crop, $route, $share, $this->from));
         }, $crop->routes);
     }

@@ -12,8 +12,12 @@ use Anthesis\Window\PlaceEvidence;
 final readonly class Grounds
 {
     /** @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing */
-    public function __construct(public PlaceEvidence $place, public Replay $replay, public CountBackSettings $settings, public ?Remedies $remedies = null)
-    {
+    public function __construct(
+        public PlaceEvidence $place,
+        public Replay $replay,
+        public CountBackSettings $settings,
+        public ?Remedies $remedies = null,
+    ) {
     }
 
     public static function ofPlace(Place $place, CountBackSettings $settings, ?Remedies $remedies): self

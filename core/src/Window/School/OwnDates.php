@@ -57,12 +57,25 @@ final readonly class OwnDates implements School
     /** @param  non-empty-list<SowingWindow>  $windows */
     private function route(Crop $crop, Route $route, array $windows): RouteWindows
     {
-        $derivation = new Derivation;
-        $derivation->write('own', Phrase::of('derivation.own', ['author' => $this->author, 'reason' => $this->reason]), null, null,
-            Phrase::of('source.by-hand', ['day' => Phrase::day($this->on->yearDay()), 'year' => $this->on->year()]));
+        $derivation = new Derivation();
+        $derivation->write(
+            'own',
+            Phrase::of('derivation.own', ['author' => $this->author, 'reason' => $this->reason]),
+            null,
+            null,
+            Phrase::of('source.by-hand', ['day' => Phrase::day($this->on->yearDay()), 'year' => $this->on->year()]),
+        );
         $weeks = $route === Route::Transplant ? $crop->underCover->weeks : null;
         $harvested = $this->harvested[$route->value] ?? null;
-        $harvests = $harvested === null ? [] : array_filter(array_map(static fn (SowingWindow $w): ?SowingWindow => $w->harvest(static fn (int $day): ?array => $harvested[$day - 1]), $windows));
+        $harvests =
+            $harvested === null
+                ? []
+                : array_filter(
+                    array_map(
+                        static fn (SowingWindow $w): ?SowingWindow => $w->harvest(static fn (int $day): ?array => $harvested[$day - 1]),
+                        $windows,
+                    ),
+                );
 
         return new RouteWindows(
             $route,

@@ -21,7 +21,16 @@ use Generator;
 final class Remedies
 {
     /** From the least trouble to the most. */
-    private const SITES = ['straw mulch', 'dark plastic mulch', 'raised bed', 'sun-facing wall', 'shade cloth', 'row cover', 'low tunnel', 'cold frame'];
+    private const SITES = [
+        'straw mulch',
+        'dark plastic mulch',
+        'raised bed',
+        'sun-facing wall',
+        'shade cloth',
+        'row cover',
+        'low tunnel',
+        'cold frame',
+    ];
 
     /** Days of all replays kept at a time, about 100 bytes each. At all eight sites, thirty years fit. */
     private const KEPT_DAYS = 100_000;
@@ -77,7 +86,9 @@ final class Remedies
     private function site(Replay $replay, Crop $crop, Route $route, float $share, YearDay $from): array
     {
         foreach (self::SITES as $name) {
-            $reliability = $this->elsewhere[$route->value][$name] ??= OutcomeRibbon::of($this->at($replay, $name)->runs($crop, $route))->reliability;
+            $reliability = $this->elsewhere[$route->value][$name] ??= OutcomeRibbon::of(
+                $this->at($replay, $name)->runs($crop, $route),
+            )->reliability;
             $open = ReplayWindows::reaching($reliability, $share, $from);
             if ($open !== []) {
                 return [$name => $open];
