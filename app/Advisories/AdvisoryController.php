@@ -23,7 +23,9 @@ class AdvisoryController
 
     public function index(Zone $zone): AnonymousResourceCollection
     {
-        return AdvisoryResource::collection(Advisory::query()->where('zone_id', $zone->id)->orderByDesc('id')->limit(self::TOLD)->get());
+        return AdvisoryResource::collection(
+            Advisory::query()->where('zone_id', $zone->id)->orderByDesc('id')->limit(self::TOLD)->get(),
+        );
     }
 
     public function store(Request $request, Zone $zone, PublishAdvisory $publish, ZoneToday $today): JsonResponse
@@ -53,7 +55,7 @@ class AdvisoryController
             $request->user(),
         );
 
-        return new AdvisoryResource($advisory)->response()->setStatusCode(201);
+        return (new AdvisoryResource($advisory))->response()->setStatusCode(201);
     }
 
     public function withdraw(Request $request, Advisory $advisory, PublishAdvisory $publish): AdvisoryResource
@@ -77,7 +79,7 @@ class AdvisoryController
         $days = $today->daysUntil($until);
         if ($days < 0 || $days > self::MOST_DAYS) {
             throw ValidationException::withMessages([
-                'until' => 'Give a day from today on, at most ' . self::MOST_DAYS . ' days ahead: what is said of a season does not keep.',
+                'until' => 'Give a day from today on, at most '.self::MOST_DAYS.' days ahead: what is said of a season does not keep.',
             ]);
         }
 

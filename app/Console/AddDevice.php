@@ -13,7 +13,10 @@ use Illuminate\Console\Command;
 /** Lets a device report for a station, and says how. */
 class AddDevice extends Command
 {
-    protected $signature = 'anthesis:add-device {zone : the zone’s short name, as in its address} {device : what the device is called} {--station= : the station’s name; left out: the zone’s first}';
+    protected $signature = 'anthesis:add-device
+        {zone : the zone’s short name, as in its address}
+        {device : what the device is called}
+        {--station= : the station’s name; left out: the zone’s first}';
 
     protected $description = 'Let a weather station’s device report by itself; prints its token, this once';
 

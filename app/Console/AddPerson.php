@@ -13,10 +13,18 @@ use function Laravel\Prompts\password;
 use function Laravel\Prompts\select;
 use function Laravel\Prompts\text;
 
-/** Makes a person who may log in: on a bare installation the first administrator. Asks for what is not given; never for a password on the command line. */
+/**
+ * Makes a person who may log in: on a bare installation the first administrator. Asks for what is not given; never for a password on
+ * the command line.
+ */
 class AddPerson extends Command
 {
-    protected $signature = 'anthesis:add-person {--name=} {--email=} {--role=} {--only-first : do nothing where there is somebody already} {--password-stdin : read the password from the first line of standard input}';
+    protected $signature = 'anthesis:add-person
+        {--name=}
+        {--email=}
+        {--role=}
+        {--only-first : do nothing where there is somebody already}
+        {--password-stdin : read the password from the first line of standard input}';
 
     protected $description = 'Add a person who may log in (the first one is an administrator)';
 

@@ -40,7 +40,7 @@ class BenchJob extends Command
     {
         $climate = new SimulatedClimate(9.2, 11.9, 200, [12.6, 2.4], [4.2, 0.8], 0.72, 0.0, 1);
         $path = (string) tempnam(sys_get_temp_dir(), 'bench');
-        file_put_contents($path, new SimulatedStation($climate)->file(Day::of(1996, 1, 1), Day::of(2025, 12, 31)));
+        file_put_contents($path, (new SimulatedStation($climate))->file(Day::of(1996, 1, 1), Day::of(2025, 12, 31)));
         Queue::fake();
         $seconds = [];
         for ($i = 0; $i < (int) $this->option('repeats'); $i++) {
@@ -62,7 +62,7 @@ class BenchJob extends Command
             ]);
             $computation = $keep->execute($zone, null, new UploadedFile($path, 'bench.csv', 'text/csv', null, true), [], $user);
             $start = hrtime(true);
-            new ComputeZoneJob($zone->id)->handle($import, $compute);
+            (new ComputeZoneJob($zone->id))->handle($import, $compute);
             $seconds[] = (hrtime(true) - $start) / 1e9;
             if ($computation->refresh()->state !== ComputationState::Done) {
                 $this->error((string) $computation->error);
@@ -89,8 +89,13 @@ class BenchJob extends Command
     }
 
     /** A zone that is known already, after one crop was changed. */
-    private function editOneCrop(string $path, KeepStationFile $keep, SaveZone $save, ImportRecord $import, ComputeZone $compute): void
-    {
+    private function editOneCrop(
+        string $path,
+        KeepStationFile $keep,
+        SaveZone $save,
+        ImportRecord $import,
+        ComputeZone $compute,
+    ): void {
         DB::beginTransaction();
         $user = User::query()->create([
             'name' => 'Bench',
@@ -107,14 +112,14 @@ class BenchJob extends Command
             'settlements' => [],
         ]);
         $keep->execute($zone, null, new UploadedFile($path, 'bench.csv', 'text/csv', null, true), [], $user);
-        new ComputeZoneJob($zone->id)->handle($import, $compute);
+        (new ComputeZoneJob($zone->id))->handle($import, $compute);
         $crop = Crop::query()->where('slug', 'radish')->firstOrFail();
         $seconds = [];
         for ($i = 0; $i < (int) $this->option('repeats'); $i++) {
             $crop->update(['cells' => ['maturity_days' => (string) (30 + $i)] + $crop->cells]);
             $this->queue->changed($zone, $user, null);
             $start = hrtime(true);
-            new ComputeZoneJob($zone->id)->handle($import, $compute);
+            (new ComputeZoneJob($zone->id))->handle($import, $compute);
             $seconds[] = (hrtime(true) - $start) / 1e9;
         }
         DB::rollBack();

@@ -75,7 +75,9 @@ class Prune extends Command
                 ->whereNotNull('ruler_hash')
                 ->get(['ruler_hash', 'climate_hash', 'sheet_hashes']) as $computation
         ) {
-            foreach ([$computation->ruler_hash, $computation->climate_hash, ...array_values($computation->sheet_hashes ?? [])] as $hash) {
+            foreach (
+                [$computation->ruler_hash, $computation->climate_hash, ...array_values($computation->sheet_hashes ?? [])] as $hash
+            ) {
                 $referred[(string) $hash] = true;
             }
         }
@@ -90,10 +92,11 @@ class Prune extends Command
     private static function unused(ResultKind $kind, array $referred): int
     {
         $gone = 0;
-        $old = static fn (): Builder => Result::query()->where('kind', $kind)->where('used_at', '<', now()->subDays($kind->keptDays()));
-        foreach (
-            array_chunk(array_filter($old()->pluck('hash')->all(), static fn (string $hash): bool => ! isset($referred[$hash])), 500) as $hashes
-        ) {
+        $old = static fn (): Builder => Result::query()
+            ->where('kind', $kind)
+            ->where('used_at', '<', now()->subDays($kind->keptDays()));
+        $unused = array_filter($old()->pluck('hash')->all(), static fn (string $hash): bool => ! isset($referred[$hash]));
+        foreach (array_chunk($unused, 500) as $hashes) {
             // Looked at again while deleting: a computation that has just begun to lean on one has noted that it uses it.
             $gone += $old()->whereIn('hash', $hashes)->delete();
         }

@@ -11,7 +11,10 @@ use App\Gardener\SeasonPage;
 use App\Zones\TurnDays;
 use Illuminate\Console\Command;
 
-/** Goes on to the day that has begun, zone by zone, and has editions whose day has come made, and every zone's "this week" lead to the week of today. */
+/**
+ * Goes on to the day that has begun, zone by zone, and has editions whose day has come made, and every zone's "this week" lead to
+ * the week of today.
+ */
 class TurnDay extends Command
 {
     protected $signature = 'anthesis:turn-day';

@@ -22,7 +22,7 @@ class VarietyController
     {
         $save->add($crop, $this->values($request, $crop, null), $request->user());
 
-        return new CropResource($crop->load('revisions.user', 'varieties'))->response()->setStatusCode(201);
+        return (new CropResource($crop->load('revisions.user', 'varieties')))->response()->setStatusCode(201);
     }
 
     public function update(Request $request, Crop $crop, Variety $variety, SaveVariety $save): CropResource
@@ -48,8 +48,13 @@ class VarietyController
         abort_if($variety !== null && $variety->crop_id !== $crop->id, 404, 'There is no such variety of this crop.');
         $values = $request->validate(
             [
-                'name' => ['required', 'string', 'max:60', Rule::unique('varieties')->where('crop_id', $crop->id)->ignore($variety?->id)],
-                'cells' => ['present', 'array:' . implode(',', CropSchema::byVariety())],
+                'name' => [
+                    'required',
+                    'string',
+                    'max:60',
+                    Rule::unique('varieties')->where('crop_id', $crop->id)->ignore($variety?->id),
+                ],
+                'cells' => ['present', 'array:'.implode(',', CropSchema::byVariety())],
                 'cells.*' => ['nullable', 'string', 'max:20'],
                 'tags' => ['present', 'array'],
                 'tags.*' => [Rule::in(Variety::TAGS)],
@@ -57,13 +62,13 @@ class VarietyController
             ['name.required' => 'A variety needs a name.', 'name.unique' => 'There is a variety of that name already.'],
         );
         $cells = array_filter(
-            array_map(static fn(?string $c): string => trim((string) $c), $values['cells']),
-            static fn(string $c): bool => $c !== '',
+            array_map(static fn (?string $c): string => trim((string) $c), $values['cells']),
+            static fn (string $c): bool => $c !== '',
         );
         try {
             CropCsv::crop($cells + $crop->cells);
         } catch (FormatError $error) {
-            throw ValidationException::withMessages(['cells.' . $error->column => ucfirst(Say::phrase($error->reason))]);
+            throw ValidationException::withMessages(['cells.'.$error->column => ucfirst(Say::phrase($error->reason))]);
         }
 
         return ['name' => $values['name'], 'cells' => $cells, 'tags' => array_values($values['tags'])];

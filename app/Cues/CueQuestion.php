@@ -59,7 +59,8 @@ final readonly class CueQuestion implements Question
         if ($cue === null) {
             return self::NOTHING;
         }
-        $expected = ! $place->hasSeason() || ! $cue->isUsed() ? null : $cue->expected(ThisSeason::ofPlace($place)->members, $place->today());
+        $expected =
+            ! $place->hasSeason() || ! $cue->isUsed() ? null : $cue->expected(ThisSeason::ofPlace($place)->members, $place->today());
         $opens = array_filter(
             $place->book->crops(),
             static fn (Crop $c): bool => $c->convention->soilMinSowC !== null && $cue->opens($c->convention->soilMinSowC),
@@ -67,7 +68,11 @@ final readonly class CueQuestion implements Question
 
         return [
             'years' => array_map(
-                static fn (array $s): array => ['on' => $s['day']->iso(), 'sum' => round($s['sum'], 1), 'soil' => round($s['soil'], 1)],
+                static fn (array $s): array => [
+                    'on' => $s['day']->iso(),
+                    'sum' => round($s['sum'], 1),
+                    'soil' => round($s['soil'], 1),
+                ],
                 $cue->sightings,
             ),
             'sum' => round($cue->sum, 1),

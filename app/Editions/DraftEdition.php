@@ -148,8 +148,10 @@ final class DraftEdition
         if ($zone->isStale() && $latest !== null) {
             throw new CannotPublish(
                 match ($latest->state) {
-                    ComputationState::Failed => "The last computing failed: {$latest->error} Put that right first; what the screens show is older.",
-                    ComputationState::Cancelled => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
+                    ComputationState::Failed => "The last computing failed: {$latest->error} ".
+                        'Put that right first; what the screens show is older.',
+                    ComputationState::Cancelled => 'The last computing was cancelled, so the windows are older than what is known. '.
+                        'Compute the zone again first.',
                     default => 'The windows are being computed. Wait until that is done, look at them, then publish.',
                 },
             );

@@ -38,10 +38,10 @@ class EditionController
                     'nullable',
                     'string',
                     'date_format:Y-m-d',
-                    'after:' . $zone->today()->iso(),
-                    'before:' . $zone->today()->plus(366)->iso(),
+                    'after:'.$zone->today()->iso(),
+                    'before:'.$zone->today()->plus(366)->iso(),
                 ],
-                'note_in' => ['nullable', 'array:' . implode(',', Translation::languages())],
+                'note_in' => ['nullable', 'array:'.implode(',', Translation::languages())],
                 'note_in.*' => ['string', 'max:1000'],
             ],
             [
@@ -66,7 +66,7 @@ class EditionController
             throw ValidationException::withMessages([$why->field => $why->getMessage()]);
         }
 
-        return new PublicationResource($publication->asItStands())->response()->setStatusCode(202);
+        return (new PublicationResource($publication->asItStands()))->response()->setStatusCode(202);
     }
 
     public function sign(Request $request, Zone $zone, int $number, SignEdition $sign): EditionResource
@@ -125,7 +125,7 @@ class EditionController
                 'against' => $content['changes']['against'] ?? null,
                 'changes' => $content['changes']['list'] ?? [],
                 'warnings' => $draft->warnings($zone, $windows, $document),
-                'objections' => Objection::toDraftOf($zone)->get()->map(static fn(Objection $o): array => $o->told())->all(),
+                'objections' => Objection::toDraftOf($zone)->get()->map(static fn (Objection $o): array => $o->told())->all(),
             ],
         ]);
     }

@@ -63,7 +63,8 @@ final class NewsFeed
     {
         $entries = [];
         foreach (
-            Edition::query()->where('zone_id', $zone->id)->whereNotNull('in_force_at')->orderByDesc('number')->limit(self::EDITIONS)->get() as $edition
+            Edition::query()->where('zone_id', $zone->id)->whereNotNull('in_force_at')->orderByDesc('number')
+                ->limit(self::EDITIONS)->get() as $edition
         ) {
             if (! $edition->isSound()) {
                 continue;

@@ -7,7 +7,10 @@ namespace App\Gardener;
 use App\Languages\Translation;
 use App\Office\Office;
 
-/** The pages about the calendars: what they are, how they are made, what the words mean, whom to ask. Their words are in lang/, office.json. */
+/**
+ * The pages about the calendars: what they are, how they are made, what the words mean, whom to ask. Their words are in lang/,
+ * office.json.
+ */
 final class OfficePages
 {
     public const ALL = ['about', 'method', 'glossary', 'contact', 'privacy', 'accessibility'];

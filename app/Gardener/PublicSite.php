@@ -26,9 +26,11 @@ use Illuminate\Support\Facades\Storage;
  *     index.html, index.{reading}.html          the page on which a zone is found, in each reading
  *     sitemap.xml
  *     {zone}/current                            link to the number of the edition in force
- *     {zone}/{number}/now/{reading}/…           the pages of /zones/{zone}, of the edition in force alone; those of the reading without a name lie above the others
+ *     {zone}/{number}/now/{reading}/…           the pages of /zones/{zone}, of the edition in force alone; those of the reading without
+ *     a name lie above the others
  *     {zone}/{number}/now/this-week             link to weeks/{n}, or to what SeasonPage made of it today
- *     {zone}/{number}/lasting/…                 the pages of /zones/{zone}/editions/{number}, in the reading without a name; others are made when they are asked for
+ *     {zone}/{number}/lasting/…                 the pages of /zones/{zone}/editions/{number}, in the reading without a name; others are
+ *     made when they are asked for
  *     {zone}/{number}/manifest.json             the fingerprint of each file, sealed
  *
  * An address's page is its folder's index.html; calendar.ics, .csv and .json stand beside the calendar's.

@@ -23,8 +23,8 @@ final class SavePlantings
      * @param  list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool}>  $change
      * @param  list<Named>  $remove
      * @param  list<Named>  $restore
-     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool}>, remove: list<Named>, restore: list<Named>}, beds: list<int>} what
-     *                                                                                                                                                                                                     undoes it, unless somebody changes the same meanwhile, and the beds it touched
+     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool}>, remove: list<Named>, restore: list<Named>}, beds: list<int>}
+     *     what undoes it, unless somebody changes the same meanwhile, and the beds it touched
      *
      * @throws StaleEdit when one of them was changed since its version; nothing is changed then
      */

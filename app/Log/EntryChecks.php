@@ -12,7 +12,10 @@ use App\Stations\StationRecord;
 use App\Trials\TrialPlot;
 use App\Zones\Zone;
 
-/** What must be true of an entry whatever else is in the log. Lookups are remembered, because a table asks for the same thousands of times. */
+/**
+ * What must be true of an entry whatever else is in the log. Lookups are remembered, because a table asks for the same thousands of
+ * times.
+ */
 final class EntryChecks
 {
     private readonly string $today;

@@ -52,7 +52,10 @@ final class ImportLogFile
         return $import;
     }
 
-    /** Carries an import out. Safe to run again after a worker was killed: it saved all of it or nothing, and rows it has are passed over. */
+    /**
+     * Carries an import out. Safe to run again after a worker was killed: it saved all of it or nothing, and rows it has are passed
+     * over.
+     */
     public function execute(LogImport $import): void
     {
         try {

@@ -22,7 +22,9 @@ class LogController
     /** Lines a phone sends at a time. */
     private const BATCH = 200;
 
-    public function __construct(private readonly ZoneLog $log) {}
+    public function __construct(private readonly ZoneLog $log)
+    {
+    }
 
     public function index(Request $request, Zone $zone): JsonResponse
     {
@@ -32,7 +34,10 @@ class LogController
             ->get();
 
         return response()->json([
-            'data' => ['lines' => LogEntryResource::collection($lines->take(ZoneLog::PAGE)), 'more' => $lines->count() > ZoneLog::PAGE],
+            'data' => [
+                'lines' => LogEntryResource::collection($lines->take(ZoneLog::PAGE)),
+                'more' => $lines->count() > ZoneLog::PAGE,
+            ],
         ]);
     }
 
@@ -56,12 +61,12 @@ class LogController
                 'sent_at' => ['required', 'integer', 'between:0,9999999999999'],
                 'by' => ['required', Rule::in(['phone', 'desk'])],
                 'written_by' => ['nullable', 'string', 'max:200'],
-                'entries' => ['required', 'array', 'list', 'max:' . self::BATCH],
+                'entries' => ['required', 'array', 'list', 'max:'.self::BATCH],
                 'entries.*' => ['array'],
                 'entries.*.written_at' => ['required', 'integer', 'between:0,9999999999999'],
             ],
             [
-                'entries.max' => 'Send at most ' . self::BATCH . ' lines at a time.',
+                'entries.max' => 'Send at most '.self::BATCH.' lines at a time.',
                 'sent_at.required' => 'Send what the clock of the device says (“sent_at”), so that the lines keep their own time.',
             ],
         );
@@ -102,9 +107,9 @@ class LogController
 
     public function storePhoto(Request $request, KeepPhoto $keep): JsonResponse
     {
-        $tooLarge = 'The photograph is larger than ' . KeepPhoto::MOST_MIB . ' MiB. Take it smaller, or write the line without it.';
+        $tooLarge = 'The photograph is larger than '.KeepPhoto::MOST_MIB.' MiB. Take it smaller, or write the line without it.';
         $file = $request->validate(
-            ['photo' => ['required', 'file', 'max:' . KeepPhoto::MOST_MIB * 1024]],
+            ['photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_MIB * 1024]],
             [
                 'photo.required' => 'Choose a photograph first.',
                 'photo.file' => 'The photograph did not arrive whole. Bring it again.',
@@ -118,7 +123,10 @@ class LogController
             throw ValidationException::withMessages(['photo' => $why->getMessage()]);
         }
 
-        return response()->json(['data' => ['photo' => $photo->checksum, 'width' => $photo->width, 'height' => $photo->height]], 201);
+        return response()->json(
+            ['data' => ['photo' => $photo->checksum, 'width' => $photo->width, 'height' => $photo->height]],
+            201,
+        );
     }
 
     public function photo(string $photo): Response
@@ -137,7 +145,7 @@ class LogController
     {
         $asked = $this->asked($request);
 
-        return response()->streamDownload(fn() => LogCsv::write($this->log->lines($zone, $asked)), "{$zone->slug}-log.csv", [
+        return response()->streamDownload(fn () => LogCsv::write($this->log->lines($zone, $asked)), "{$zone->slug}-log.csv", [
             'Content-Type' => 'text/csv; charset=utf-8',
         ]);
     }
@@ -150,7 +158,7 @@ class LogController
             ->with(['zone', 'user', 'crop', 'bed.site', 'sowing'])
             ->orderBy('id');
 
-        return response()->streamDownload(static fn() => LogCsv::write($lines), 'my-log.csv', [
+        return response()->streamDownload(static fn () => LogCsv::write($lines), 'my-log.csv', [
             'Content-Type' => 'text/csv; charset=utf-8',
         ]);
     }
@@ -164,7 +172,9 @@ class LogController
             ['file.required' => 'Choose a table first.', 'file.max' => $tooLarge, 'file.uploaded' => $tooLarge],
         )['file'];
         try {
-            return new LogImportResource($import->queue($zone, $request->user(), $file)->refresh())->response()->setStatusCode(202);
+            return (new LogImportResource($import->queue($zone, $request->user(), $file)->refresh()))
+                ->response()
+                ->setStatusCode(202);
         } catch (LogFileRefused $why) {
             throw ValidationException::withMessages(['file' => $why->rows]);
         }

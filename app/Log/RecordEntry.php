@@ -28,7 +28,9 @@ final class RecordEntry
     /** @var array<int, int> by zone */
     private array $openGround = [];
 
-    public function __construct(private readonly KeepReading $readings, private readonly SaveSpot $spots) {}
+    public function __construct(private readonly KeepReading $readings, private readonly SaveSpot $spots)
+    {
+    }
 
     /**
      * @param  string  $source  of LogEntry::SOURCES
@@ -75,7 +77,7 @@ final class RecordEntry
             ]);
             $corrected?->update(['corrected_by' => $kept->id]);
             if ($sowing !== null) {
-                new RebuildSowing()->execute($sowing);
+                (new RebuildSowing())->execute($sowing);
             }
             if ($entry->act === LoggedAct::Reading && $corrected === null) {
                 LoggedReading::keep($this->readings, LoggedReading::spot($this->spots, $zone, $bed), $user, $entry);
@@ -95,7 +97,7 @@ final class RecordEntry
             $by = LogEntry::query()->with('user')->find($entry->corrected_by);
             throw new EntryRefused(
                 'corrects',
-                ($by->user->name ?? 'Someone no longer here') .
+                ($by->user->name ?? 'Someone no longer here').
                     ' corrected this line meanwhile. Look at what it says now, then correct that.',
             );
         }

@@ -124,7 +124,8 @@ final class StagedLog
     }
 
     /**
-     * The keys of rows: the same row has the same key each time. The second is the one that rows were saved under before a key named its zone.
+     * The keys of rows: the same row has the same key each time. The second is the one that rows were saved under before a key named
+     * its zone.
      *
      * @param  list<array{int, array<string, string>}>  $rows
      * @return list<array{string, string}>

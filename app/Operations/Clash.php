@@ -23,7 +23,10 @@ final class Clash
         'users_email_unique' => ['email', 'Somebody has this mail address already.'],
     ];
 
-    /** A name is refused as it would have been a moment later. Anything else (a number, a token, an address made of a name) nobody chose: the same request may be sent again. */
+    /**
+     * A name is refused as it would have been a moment later. Anything else (a number, a token, an address made of a name) nobody
+     * chose: the same request may be sent again.
+     */
     public static function of(UniqueConstraintViolationException $error): Throwable
     {
         $key = preg_match("/for key '(?:[^'.]+\.)?([^']+)'/", $error->getMessage(), $found) === 1 ? $found[1] : '';

@@ -19,7 +19,8 @@ class SecurityHeaders
     private const TLS_ALONE_S = 31_536_000;
 
     /** Of a page that may stand in a frame of any other: it runs nothing. */
-    public const FRAMED = "default-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors *";
+    public const FRAMED = "default-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; ".
+        "base-uri 'none'; form-action 'none'; frame-ancestors *";
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

@@ -9,7 +9,8 @@ use Illuminate\Database\UniqueConstraintViolationException;
 /**
  * For models whose rows are saved under a key of the sender's (`idempotency_key`), so that a request that is sent twice is saved once.
  *
- * A key stands for one content. `idempotency_hash` holds what was sent under it; rows from before that column have none, and match anything.
+ * A key stands for one content. `idempotency_hash` holds what was sent under it; rows from before that column have none, and match
+ * anything.
  */
 trait SentOnce
 {

@@ -17,7 +17,10 @@ use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Succession\SupplyLine;
 use App\Windows\SowDayAsked;
 
-/** A crop kept coming: sowings for an even harvest beside sowings at a fixed interval, and what both would have given in the years on record, and give this season. */
+/**
+ * A crop kept coming: sowings for an even harvest beside sowings at a fixed interval, and what both would have given in the years on
+ * record, and give this season.
+ */
 final readonly class CropSuccession
 {
     /** Days apart, where the crop's own interval is not known. */

@@ -27,7 +27,11 @@ final class SimulatedOutlook implements OutlookSource
         [$minimum, $maximum] = Cache::remember(
             "simulated-outlook {$zone->slug} {$day->iso()}",
             self::KEPT_SECONDS,
-            static fn(): array => new SimulatedStation($climate)->outlook(Day::of(SimulatedStations::FIRST_YEAR, 1, 1), $day, self::DAYS),
+            static fn (): array => (new SimulatedStation($climate))->outlook(
+                Day::of(SimulatedStations::FIRST_YEAR, 1, 1),
+                $day,
+                self::DAYS,
+            ),
         );
 
         return new DailyRecord($day, $minimum, $maximum);

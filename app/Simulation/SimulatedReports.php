@@ -15,6 +15,8 @@ final class SimulatedReports implements ReportSource
     {
         $climate = $station->rank === 1 ? SimulatedStations::climate($station->zone->slug) : null;
 
-        return $climate === null ? null : new SimulatedStation($climate)->report(Day::of(SimulatedStations::FIRST_YEAR, 1, 1), $from, $to);
+        return $climate === null
+            ? null
+            : (new SimulatedStation($climate))->report(Day::of(SimulatedStations::FIRST_YEAR, 1, 1), $from, $to);
     }
 }

@@ -33,7 +33,7 @@ class CalibrationResource extends JsonResource
         }
 
         return [
-            'site' => new SiteResource($site)->toArray($request),
+            'site' => (new SiteResource($site))->toArray($request),
             'depth' => $depth,
             'depths' => $log->depths(),
             'readings' => count($log->readings),

@@ -21,7 +21,7 @@ class SiteController
 
     public function store(SiteRequest $request, SaveSite $save): JsonResponse
     {
-        return new SiteResource($save->add($request->values(), $request->user()))->response()->setStatusCode(201);
+        return (new SiteResource($save->add($request->values(), $request->user())))->response()->setStatusCode(201);
     }
 
     public function update(SiteRequest $request, Site $site, SaveSite $save): SiteResource

@@ -43,9 +43,11 @@ final readonly class DeviceReport
         $corrections = [];
         $isNew = false;
         $values = [];
-        foreach (
-            [[Element::Minimum, $reported->minimum, $before->minimum ?? []], [Element::Maximum, $reported->maximum, $before->maximum ?? []]] as [$element, $own, $known]
-        ) {
+        $elements = [
+            [Element::Minimum, $reported->minimum, $before->minimum ?? []],
+            [Element::Maximum, $reported->maximum, $before->maximum ?? []],
+        ];
+        foreach ($elements as [$element, $own, $known]) {
             $values[$element->value] = $own;
             foreach ($own as $i => $value) {
                 $day = $reported->first->plus($i);

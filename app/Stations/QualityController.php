@@ -43,12 +43,19 @@ class QualityController
         $at = $record === null ? -1 : Day::fromIso($decision['date'])->number - $record->first->number;
         $value = ($decision['element'] === 'minimum' ? $record?->minimum : $record?->maximum)[$at] ?? null;
         if ($value === null) {
-            throw ValidationException::withMessages(['date' => "The record holds no {$decision['element']} for {$decision['date']}."]);
+            throw ValidationException::withMessages([
+                'date' => "The record holds no {$decision['element']} for {$decision['date']}.",
+            ]);
         }
 
-        return new ComputationResource(
-            $decide->execute($station, $decision, $decision['replaces'] === null ? null : (int) $decision['replaces'], $request->user()),
-        )
+        return (new ComputationResource(
+            $decide->execute(
+                $station,
+                $decision,
+                $decision['replaces'] === null ? null : (int) $decision['replaces'],
+                $request->user(),
+            ),
+        ))
             ->response()
             ->setStatusCode(202);
     }
@@ -58,7 +65,7 @@ class QualityController
         Gate::authorize('update', $zone);
         abort_unless($decision->station->zone_id === $zone->id, 404, 'There is no such decision in this zone.');
 
-        return new ComputationResource($decide->undo($decision, $request->user()))->response()->setStatusCode(202);
+        return (new ComputationResource($decide->undo($decision, $request->user())))->response()->setStatusCode(202);
     }
 
     /** The station asked for, or the primary one. */

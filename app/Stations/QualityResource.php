@@ -11,7 +11,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
 /**
- * Of a station with its decisions and who made them: each doubted value with the days around it and what was decided, in order of day; refused values that no rule doubts too.
+ * Of a station with its decisions and who made them: each doubted value with the days around it and what was decided, in order of day;
+ * refused values that no rule doubts too.
  *
  * @property Station $resource
  */
@@ -27,7 +28,9 @@ class QualityResource extends JsonResource
         if ($record === null) {
             return ['values' => []];
         }
-        $decisions = $this->resource->decisions->keyBy(static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}");
+        $decisions = $this->resource->decisions->keyBy(
+            static fn (StationDecision $d): string => "{$d->day->format('Y-m-d')} {$d->element}",
+        );
         $rules = [];
         foreach ($record->marks() as $mark) {
             $rules["{$mark->day->iso()} {$mark->element->value}"][] = $mark->rule->value;

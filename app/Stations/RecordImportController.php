@@ -33,14 +33,18 @@ class RecordImportController
         try {
             // Nothing is kept of a file that cannot be taken, so it is read once before it is queued.
             $station = $request->toStation();
-            $file = StationFile::read($request->stationFile()->getRealPath(), $zone->today(), $request->choices(), $station?->record);
+            $file = StationFile::read(
+                $request->stationFile()->getRealPath(),
+                $zone->today(),
+                $request->choices(),
+                $station?->record,
+            );
         } catch (FormatError $error) {
             throw new FileRefused($error);
         }
-        if ($file->isDoubtful() && !$request->isConfirmed()) {
+        if ($file->isDoubtful() && ! $request->isConfirmed()) {
             throw ValidationException::withMessages([
-                'confirmed' =>
-                    'Most of its days contradict themselves or the record in use. Look whether it is of this station, in this unit; then confirm that it is.',
+                'confirmed' => 'Most of its days contradict themselves or the record in use. Look whether it is of this station, in this unit; then confirm that it is.',
             ]);
         }
         $computation = $keep->execute(
@@ -53,7 +57,7 @@ class RecordImportController
             $request->key(),
         );
 
-        return new ComputationResource($computation)->response()->setStatusCode(202);
+        return (new ComputationResource($computation))->response()->setStatusCode(202);
     }
 
     public function use(RecordImport $import, ActivateImport $use, Request $request): JsonResponse
@@ -61,9 +65,11 @@ class RecordImportController
         Gate::authorize('update', $import->station->zone);
         $record =
             $import->record ??
-            throw ValidationException::withMessages(['import' => 'This file was never imported, so there is no record to go back to.']);
+            throw ValidationException::withMessages([
+                'import' => 'This file was never imported, so there is no record to go back to.',
+            ]);
 
-        return new ComputationResource($use->execute($import, $record, $request->user()))->response()->setStatusCode(202);
+        return (new ComputationResource($use->execute($import, $record, $request->user())))->response()->setStatusCode(202);
     }
 
     /** The file exactly as it was brought. */

@@ -30,7 +30,9 @@ class StationController
 
     public function update(StationsRequest $request, Zone $zone, SaveStations $save): JsonResponse
     {
-        return new ComputationResource($save->execute($zone, $request->stations(), VersionedRequest::of($request), $request->user()))
+        return (new ComputationResource(
+            $save->execute($zone, $request->stations(), VersionedRequest::of($request), $request->user()),
+        ))
             ->response()
             ->setStatusCode(202);
     }
@@ -40,12 +42,12 @@ class StationController
         Gate::authorize('update', $zone);
         $years = $request->validate(
             ['years' => ['present', 'nullable', Rule::in(RecordYears::LATEST)]],
-            ['years.in' => 'Choose all years, or the latest ' . implode(', ', RecordYears::LATEST) . '.'],
+            ['years.in' => 'Choose all years, or the latest '.implode(', ', RecordYears::LATEST).'.'],
         )['years'];
 
-        return new ComputationResource(
+        return (new ComputationResource(
             $choose->execute($zone, $years === null ? null : (int) $years, VersionedRequest::of($request), $request->user()),
-        )
+        ))
             ->response()
             ->setStatusCode(202);
     }
@@ -55,7 +57,7 @@ class StationController
     {
         $record = ZoneRecord::of($zone) ?? abort(404, 'The zone has no record yet. Bring a station file first.');
 
-        return response()->streamDownload(static fn() => FilledRecordCsv::write($record), "{$zone->slug}-record.csv", [
+        return response()->streamDownload(static fn () => FilledRecordCsv::write($record), "{$zone->slug}-record.csv", [
             'Content-Type' => 'text/csv; charset=utf-8',
         ]);
     }

@@ -40,7 +40,8 @@ final readonly class StationFile
         public QualityReport $report,
         public float $step,
         public array $stations = [],
-    ) {}
+    ) {
+    }
 
     /**
      * The one station of the file, or the chosen one of several.
@@ -55,8 +56,8 @@ final readonly class StationFile
     {
         return self::opened(
             $path,
-            static fn($stream): self => self::of(
-                new StationFileReader()->read($stream, self::choices($choices, $today)),
+            static fn ($stream): self => self::of(
+                (new StationFileReader())->read($stream, self::choices($choices, $today)),
                 $today,
                 $choices,
                 $before,
@@ -74,7 +75,7 @@ final readonly class StationFile
     public static function preview(string $path, Day $today, array $choices = [], ?StationRecord $before = null): self
     {
         return self::opened($path, static function ($stream) use ($today, $choices, $before): self {
-            $survey = new StationFileReader()->survey($stream, self::choices($choices, $today));
+            $survey = (new StationFileReader())->survey($stream, self::choices($choices, $today));
             $reading =
                 $survey->reading ??
                 throw isset($choices['station'])
@@ -107,8 +108,13 @@ final readonly class StationFile
      * @param  Choices  $choices
      * @param  list<StationExtent>  $stations
      */
-    private static function of(DailyRecordReading $reading, Day $today, array $choices, ?StationRecord $before, array $stations = []): self
-    {
+    private static function of(
+        DailyRecordReading $reading,
+        Day $today,
+        array $choices,
+        ?StationRecord $before,
+        array $stations = [],
+    ): self {
         $update =
             $before === null || ($choices['replace'] ?? false)
                 ? null
@@ -128,7 +134,7 @@ final readonly class StationFile
             $reading,
             $update,
             $asRead,
-            new QualityControl()->check($asRead, $update->marks ?? $reading->marks, $today),
+            (new QualityControl())->check($asRead, $update->marks ?? $reading->marks, $today),
             $step,
             $stations,
         );

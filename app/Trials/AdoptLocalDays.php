@@ -13,7 +13,10 @@ use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Has a crop, or a variety, mature in a zone by the days its own sowings told; or by the packet again. What held before is kept as undone, and the windows follow. */
+/**
+ * Has a crop, or a variety, mature in a zone by the days its own sowings told; or by the packet again. What held before is kept as
+ * undone, and the windows follow.
+ */
 final readonly class AdoptLocalDays
 {
     public function __construct(private QueueComputation $queue)

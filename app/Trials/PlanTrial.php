@@ -17,7 +17,10 @@ use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Makes a trial's plan: a plot for each repeat of each variety in each wave, with what the record has one expect. Sent twice, it is made once. */
+/**
+ * Makes a trial's plan: a plot for each repeat of each variety in each wave, with what the record has one expect. Sent twice, it is
+ * made once.
+ */
 final readonly class PlanTrial
 {
     public function __construct(private PlaceOf $places)
@@ -134,7 +137,11 @@ final readonly class PlanTrial
                     'of' => $ribbon->years[$day->number - 1],
                     'first' => $waits === null
                             ? null
-                            : array_map(static fn (int $days): string => $wave['on']->plus($days)->iso(), [$waits[0], $waits[1], $waits[2]]),
+                            : array_map(static fn (int $days): string => $wave['on']->plus($days)->iso(), [
+                                $waits[0],
+                                $waits[1],
+                                $waits[2],
+                            ]),
                 ];
             }
         }

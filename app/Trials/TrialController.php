@@ -40,24 +40,24 @@ class TrialController
             Crop::query()->with('varieties')->where('slug', $asked['crop'])->first() ??
             throw ValidationException::withMessages(['crop' => 'There is no such crop in the book. Choose another one.']);
         $route = Route::from($asked['route']);
-        if (!in_array($route, $crop->toCore()->routes, true)) {
+        if (! in_array($route, $crop->toCore()->routes, true)) {
             throw ValidationException::withMessages(['route' => 'The crop is not grown in this way.']);
         }
-        $varieties = array_values(array_map(static fn(?string $v): ?string => $v === '' ? null : $v, $asked['varieties']));
+        $varieties = array_values(array_map(static fn (?string $v): ?string => $v === '' ? null : $v, $asked['varieties']));
         if (count($asked['waves']) * count($varieties) * $asked['repeats'] > self::MOST_PLOTS) {
             throw ValidationException::withMessages([
-                'repeats' => 'That comes to more than ' . self::MOST_PLOTS . ' plots. Take fewer waves, varieties or repeats.',
+                'repeats' => 'That comes to more than '.self::MOST_PLOTS.' plots. Take fewer waves, varieties or repeats.',
             ]);
         }
         $waves = array_values(
             array_map(
-                static fn(array $w): array => ['name' => (string) $w['name'], 'on' => Day::fromIso((string) $w['on'])],
+                static fn (array $w): array => ['name' => (string) $w['name'], 'on' => Day::fromIso((string) $w['on'])],
                 $asked['waves'],
             ),
         );
         $beds = array_values(
             array_map(
-                static fn(array $b): array => ['garden' => (string) $b['garden'], 'name' => (string) $b['name']],
+                static fn (array $b): array => ['garden' => (string) $b['garden'], 'name' => (string) $b['name']],
                 $asked['beds'] ?? [],
             ),
         );
@@ -75,7 +75,7 @@ class TrialController
             $beds,
         );
 
-        return new TrialResource($trial->load(self::WITH))->response()->setStatusCode(201);
+        return (new TrialResource($trial->load(self::WITH)))->response()->setStatusCode(201);
     }
 
     public function close(Request $request, Trial $trial, CloseTrial $save): TrialResource

@@ -57,7 +57,10 @@ class CropChoice extends Model
     {
         $windows = array_map(
             static fn (array $spans): array => array_map(
-                static fn (array $span): SowingWindow => new SowingWindow(YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])),
+                static fn (array $span): SowingWindow => new SowingWindow(
+                    YearDay::fromIso($span['first']),
+                    YearDay::fromIso($span['last']),
+                ),
                 $spans,
             ),
             $this->windows ?? [],

@@ -26,7 +26,7 @@ class CropChoiceController
             $request->user(),
         );
 
-        return new DossierResource($this->dossier($zone, $crop), $crop)->response()->setStatusCode(201);
+        return (new DossierResource($this->dossier($zone, $crop), $crop))->response()->setStatusCode(201);
     }
 
     public function destroy(Request $request, Zone $zone, CropChoice $choice, ChooseSchool $choose): DossierResource

@@ -33,7 +33,7 @@ class ComputationController
                 : Site::seenIn($zone)->find((int) $siteId) ??
                     throw ValidationException::withMessages(['site' => 'There is no such site in this zone. Choose another one.']);
 
-        return new ComputationResource($queue->execute($zone, $request->user(), null, $site))->response()->setStatusCode(202);
+        return (new ComputationResource($queue->execute($zone, $request->user(), null, $site)))->response()->setStatusCode(202);
     }
 
     public function destroy(Computation $computation, CancelComputation $cancel): ComputationResource

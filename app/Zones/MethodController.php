@@ -23,7 +23,7 @@ class MethodController
             'light' => ['required', new Enum(LightSchool::class)],
         ]);
 
-        return new ComputationResource(
+        return (new ComputationResource(
             $choose->execute(
                 $zone,
                 ProofStandard::from($method['standard']),
@@ -31,7 +31,7 @@ class MethodController
                 VersionedRequest::of($request),
                 $request->user(),
             ),
-        )
+        ))
             ->response()
             ->setStatusCode(202);
     }

@@ -17,7 +17,7 @@ class ZoneController
 
     public function store(ZoneRequest $request, SaveZone $save): JsonResponse
     {
-        return new ZoneResource($save->create($request->values())->load(ZoneResource::RELATIONS))->response()->setStatusCode(201);
+        return (new ZoneResource($save->create($request->values())->load(ZoneResource::RELATIONS)))->response()->setStatusCode(201);
     }
 
     public function show(Zone $zone): ZoneResource

@@ -19,7 +19,9 @@ class ZoneRequest extends FormRequest
     {
         $zone = $this->route('zone');
 
-        return $zone instanceof Zone ? $this->user()?->can('update', $zone) === true : $this->user()?->can('create', Zone::class) === true;
+        return $zone instanceof Zone
+            ? $this->user()?->can('update', $zone) === true
+            : $this->user()?->can('create', Zone::class) === true;
     }
 
     /** @return array<string, list<string|Rule|Unique>> */
@@ -33,7 +35,7 @@ class ZoneRequest extends FormRequest
                 'string',
                 'max:80',
                 'regex:/\pL/u',
-                new Unique('zones', 'name')->ignore($zone instanceof Zone ? $zone->id : null),
+                (new Unique('zones', 'name'))->ignore($zone instanceof Zone ? $zone->id : null),
             ],
             'district' => ['required', 'string', 'max:80'],
             'latitude' => ['required', 'numeric', 'between:-90,90'],
@@ -61,11 +63,11 @@ class ZoneRequest extends FormRequest
                     return;
                 }
                 $others = Zone::query()
-                    ->when($zone instanceof Zone, static fn($q) => $q->whereKeyNot($zone->id))
+                    ->when($zone instanceof Zone, static fn ($q) => $q->whereKeyNot($zone->id))
                     ->get();
                 $nearest = $others
                     ->sortBy(
-                        static fn(Zone $z): float => GreatCircle::kilometres(
+                        static fn (Zone $z): float => GreatCircle::kilometres(
                             $z->latitude,
                             $z->longitude,
                             $place['latitude'],
@@ -74,17 +76,22 @@ class ZoneRequest extends FormRequest
                     )
                     ->first();
                 if ($nearest !== null) {
-                    $far = GreatCircle::kilometres($nearest->latitude, $nearest->longitude, $place['latitude'], $place['longitude']);
+                    $far = GreatCircle::kilometres(
+                        $nearest->latitude,
+                        $nearest->longitude,
+                        $place['latitude'],
+                        $place['longitude'],
+                    );
                     if ($far > self::FAR_KM) {
                         $validator
                             ->errors()
                             ->add(
                                 'far_off',
-                                Coordinates::inWords($place['latitude'], $place['longitude']) .
-                                    ' is ' .
-                                    number_format(round($far, -1), 0, '.', ' ') .
-                                    " km from the nearest other zone, {$nearest->name} (" .
-                                    Coordinates::inWords($nearest->latitude, $nearest->longitude) .
+                                Coordinates::inWords($place['latitude'], $place['longitude']).
+                                    ' is '.
+                                    number_format(round($far, -1), 0, '.', ' ').
+                                    " km from the nearest other zone, {$nearest->name} (".
+                                    Coordinates::inWords($nearest->latitude, $nearest->longitude).
                                     '). Check the signs; if it is right, confirm it.',
                             );
                     }

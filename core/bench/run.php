@@ -24,7 +24,7 @@ use Anthesis\Window\ReplayWindows;
 use Anthesis\Window\School\CountBack;
 use Anthesis\Window\School\CountBackSettings;
 
-require dirname(__DIR__) . '/autoload.php';
+require dirname(__DIR__).'/autoload.php';
 
 const REPEATS = 5;
 
@@ -36,7 +36,7 @@ function stationFile(int $years): string
     $first = Day::of(2026 - $years, 1, 1)->number;
     for ($number = $first, $end = Day::of(2025, 12, 31)->number; $number <= $end; $number++) {
         $mean = 9.2 - 11.9 * cos((2 * M_PI * (Day::yearDayOf($number) - 18)) / 365) + mt_rand(-60, 60) / 10;
-        $text .= Day::fromNumber($number)->iso() . sprintf(",%.1f,%.1f\n", $mean - 6, $mean + 6.4);
+        $text .= Day::fromNumber($number)->iso().sprintf(",%.1f,%.1f\n", $mean - 6, $mean + 6.4);
     }
 
     return $text;
@@ -55,7 +55,7 @@ function best(callable $work): float
     return $best;
 }
 
-printf("%-44s %9s %9s %9s\n", 'core, seconds (best of ' . REPEATS . ')', '30 years', '60 years', '120 years');
+printf("%-44s %9s %9s %9s\n", 'core, seconds (best of '.REPEATS.')', '30 years', '60 years', '120 years');
 $rows = [
     'read a station file (CSV)' => [],
     'quality control' => [],
@@ -72,10 +72,10 @@ foreach ([30, 60, 120] as $years) {
     $times = [
         best(function () use ($stream, &$reading): void {
             rewind($stream);
-            $reading = new StationFileReader()->read($stream);
+            $reading = (new StationFileReader())->read($stream);
         }),
         best(function () use (&$reading, &$report): void {
-            $report = new QualityControl()->check($reading->asRead, $reading->marks);
+            $report = (new QualityControl())->check($reading->asRead, $reading->marks);
         }),
         best(function () use (&$report, &$place): void {
             $place = PlaceEvidence::of($report->usable, Latitude::of(46.8), Site::openGround());
@@ -132,18 +132,17 @@ $record = static function (int $years): DailyRecord {
     fwrite($stream, stationFile($years));
     rewind($stream);
 
-    return new StationFileReader()->read($stream)->asRead;
+    return (new StationFileReader())->read($stream)->asRead;
 };
 [$thirty, $sixty] = [$record(30), $record(60)];
-printf("%-44s %9s %12s %9s\n", 'replay to windows (best of ' . REPEATS . ')', 'seconds', 'runs a second', 'ns a run');
+printf("%-44s %9s %12s %9s\n", 'replay to windows (best of '.REPEATS.')', 'seconds', 'runs a second', 'ns a run');
 foreach (
     [
         'all crops, all routes, 30 years, 1 site' => [$thirty, $crops, $open],
         'half the crops' => [$thirty, array_slice($crops, 0, intdiv(count($crops), 2)), $open],
         '60 years' => [$sixty, $crops, $open],
         '2 sites' => [$thirty, $crops, [...$open, Site::named('low tunnel')]],
-    ]
-    as $what => [$days, $list, $sites]
+    ] as $what => [$days, $list, $sites]
 ) {
     $runs = 0;
     $seconds = best(static function () use ($days, $list, $sites, &$runs): void {

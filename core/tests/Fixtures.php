@@ -19,7 +19,7 @@ final class Fixtures
 
     public static function path(string $file): string
     {
-        return __DIR__ . '/fixtures/' . $file;
+        return __DIR__.'/fixtures/'.$file;
     }
 
     /** @return array<mixed> */
@@ -33,10 +33,10 @@ final class Fixtures
     public static function record(string $station): DailyRecord
     {
         $stream = fopen(self::path("station-{$station}.csv"), 'r') ?: throw new RuntimeException("No station {$station}.");
-        $reading = new StationFileReader()->read($stream);
+        $reading = (new StationFileReader())->read($stream);
         fclose($stream);
 
-        return new QualityControl()->check($reading->asRead, $reading->marks)->usable;
+        return (new QualityControl())->check($reading->asRead, $reading->marks)->usable;
     }
 
     public static function latitude(string $station): Latitude
@@ -50,6 +50,6 @@ final class Fixtures
         fwrite($stream, $text);
         rewind($stream);
 
-        return new StationFileReader()->read($stream, $choices);
+        return (new StationFileReader())->read($stream, $choices);
     }
 }

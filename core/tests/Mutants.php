@@ -99,7 +99,7 @@ final class Mutants
             }
             $changed = $before === 'strict_types' || self::isName($tokens, $i, $before) ? null : self::changed($token, $before);
             // A declare() is a number after a name and a sign: it stays.
-            if ($changed !== null && !self::isDeclaration($tokens, $i)) {
+            if ($changed !== null && ! self::isDeclaration($tokens, $i)) {
                 $mutants[] = [
                     'line' => $token->line,
                     'change' => trim("{$token->text} becomes {$changed}"),
@@ -109,7 +109,7 @@ final class Mutants
             $before = $token->text;
         }
         array_push($mutants, ...self::ofWholes($source, $folder));
-        usort($mutants, static fn(array $a, array $b): int => $a['line'] <=> $b['line']);
+        usort($mutants, static fn (array $a, array $b): int => $a['line'] <=> $b['line']);
 
         return $mutants;
     }
@@ -117,26 +117,26 @@ final class Mutants
     /** @return list<Mutant> of expressions and statements */
     private static function ofWholes(string $source, string $folder): array
     {
-        $statements = new ParserFactory()->createForHostVersion()->parse($source) ?? [];
+        $statements = (new ParserFactory())->createForHostVersion()->parse($source) ?? [];
         $traverser = new NodeTraverser(new ParentConnectingVisitor());
         $traverser->traverse($statements);
-        $text = static fn(Node $node): string => substr(
+        $text = static fn (Node $node): string => substr(
             $source,
             $node->getStartFilePos(),
             $node->getEndFilePos() - $node->getStartFilePos() + 1,
         );
         $mutants = [];
-        foreach (new NodeFinder()->find($statements, static fn(Node $node): bool => true) as $node) {
+        foreach ((new NodeFinder())->find($statements, static fn (Node $node): bool => true) as $node) {
             $to = self::whole($node, $text);
             if ($to === null) {
                 continue;
             }
             [$from, $end] = [$node->getStartFilePos(), $node->getEndFilePos() + 1];
-            $short = static fn(string $code): string => mb_strimwidth((string) preg_replace('/\s+/', ' ', $code), 0, 60, '…');
+            $short = static fn (string $code): string => mb_strimwidth((string) preg_replace('/\s+/', ' ', $code), 0, 60, '…');
             $mutants[] = [
                 'line' => $node->getStartLine(),
-                'change' => $short($text($node)) . ' becomes ' . ($to === '' ? 'nothing' : $short($to)),
-                'code' => self::here(substr($source, 0, $from) . $to . substr($source, $end), $folder),
+                'change' => $short($text($node)).' becomes '.($to === '' ? 'nothing' : $short($to)),
+                'code' => self::here(substr($source, 0, $from).$to.substr($source, $end), $folder),
             ];
         }
 
@@ -150,12 +150,11 @@ final class Mutants
     private static function whole(Node $node, callable $text): ?string
     {
         return match (true) {
-            $node instanceof Coalesce => '(' . $text($node->right) . ')',
+            $node instanceof Coalesce => '('.$text($node->right).')',
             $node instanceof Ternary && $node->if !== null => "({$text($node->cond)} ? {$text($node->else)} : {$text($node->if)})",
             $node instanceof Return_ && $node->expr !== null => self::returned($node, $text($node->expr)),
             $node instanceof Expression &&
-                ($node->expr instanceof FuncCall || $node->expr instanceof MethodCall || $node->expr instanceof StaticCall)
-                => '',
+                ($node->expr instanceof FuncCall || $node->expr instanceof MethodCall || $node->expr instanceof StaticCall) => '',
             default => null,
         };
     }
@@ -164,14 +163,14 @@ final class Mutants
     {
         for (
             $function = $return;
-            $function !== null && !($function instanceof FunctionLike);
+            $function !== null && ! ($function instanceof FunctionLike);
             $function = $function->getAttribute('parent')
         );
         $type = $function?->getReturnType();
 
         return match (true) {
             $type instanceof NullableType => $value === 'null' ? null : 'return null;',
-            !($type instanceof Identifier) => null,
+            ! ($type instanceof Identifier) => null,
             $type->name === 'int', $type->name === 'float' => "return 1 + ({$value});",
             $type->name === 'bool' => "return ! ({$value});",
             $type->name === 'array' => $value === '[]' ? null : 'return [];',
@@ -205,7 +204,8 @@ final class Mutants
      */
     private static function isName(array $tokens, int $i, string $before): bool
     {
-        return preg_match('/^[a-z]+$/i', $tokens[$i]->text) === 1 && in_array($before, ['->', '?->', '::', 'function', 'const', '$'], true);
+        return preg_match('/^[a-z]+$/i', $tokens[$i]->text) === 1 &&
+            in_array($before, ['->', '?->', '::', 'function', 'const', '$'], true);
     }
 
     /** @param  list<PhpToken>  $tokens */

@@ -29,7 +29,8 @@ return new class extends Migration
             $table->json('record')->nullable()->after('record_id');
         });
         DB::statement("UPDATE computations c JOIN records r ON r.id = c.record_id JOIN stations s ON s.id = r.station_id
-            SET c.record = JSON_OBJECT('station', s.name, 'first', DATE_FORMAT(r.first_day, '%Y-%m-%d'), 'last', DATE_FORMAT(r.last_day, '%Y-%m-%d'), 'checksum', r.checksum)");
+            SET c.record = JSON_OBJECT('station', s.name, 'first', DATE_FORMAT(r.first_day, '%Y-%m-%d'),
+                'last', DATE_FORMAT(r.last_day, '%Y-%m-%d'), 'checksum', r.checksum)");
         Schema::table('computations', static fn (Blueprint $table) => $table->dropColumn('record_id'));
         Schema::create('sites', static function (Blueprint $table): void {
             $table->id();

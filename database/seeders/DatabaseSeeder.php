@@ -10,7 +10,10 @@ use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Database\Seeder;
 
-/** Sows the demonstration into an empty database where it is asked for; in any other, has zones computed anew whose results an update put aside. */
+/**
+ * Sows the demonstration into an empty database where it is asked for; in any other, has zones computed anew whose results an update
+ * put aside.
+ */
 class DatabaseSeeder extends Seeder
 {
     public function run(QueueComputation $queue): void

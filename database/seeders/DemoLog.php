@@ -41,7 +41,10 @@ final class DemoLog
 {
     private const GARDEN = 'Saddlewick teaching garden';
 
-    /** crop => [route, share of the packet's days it takes here, metres, kilograms a metre, days of the year it is sown or set out on, variety] */
+    /**
+     * crop => [route, share of the packet's days it takes here, metres, kilograms a metre, days of the year it is sown or set out
+     * on, variety]
+     */
     private const GROWN = [
         ['spinach', 'direct', 1.0, 6.0, 1.4, ['04-08', '04-22', '08-20'], null],
         ['radish', 'direct', 1.12, 3.0, 1.1, ['04-12', '04-26', '05-10', '08-25'], null],
@@ -112,7 +115,10 @@ final class DemoLog
         'sunflower-single' => 1.2,
     ];
 
-    /** Planned: bed, crop, route, day, metres. Broccoli and cucumbers want the same ground in June, and Bed 7 stands empty after its carrots. */
+    /**
+     * Planned: bed, crop, route, day, metres. Broccoli and cucumbers want the same ground in June, and Bed 7 stands empty after its
+     * carrots.
+     */
     private const PLANNED = [
         ['Bed 2', 'lettuce-leaf', 'direct', '2026-08-12', 6.0],
         ['Bed 3', 'tomato-main', 'transplant', '2026-05-28', 9.0],

@@ -65,12 +65,9 @@ class DemoSeeder extends Seeder
 
     /** What people wrote in the demonstration, in Spanish; the crops that ship have theirs. */
     private const IN_SPANISH = [
-        'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.' =>
-            'Martes y jueves, de 9 a 12; intercambio de semillas el primer sábado de cada mes.',
-        'First calendar of this zone, from its own station record.' =>
-            'Primer calendario de esta zona, a partir del registro de su propia estación.',
-        'The growers’ club sows together after the plant fair.' =>
-            'El club de horticultores siembra en común después de la feria de plantas.',
+        'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.' => 'Martes y jueves, de 9 a 12; intercambio de semillas el primer sábado de cada mes.',
+        'First calendar of this zone, from its own station record.' => 'Primer calendario de esta zona, a partir del registro de su propia estación.',
+        'The growers’ club sows together after the plant fair.' => 'El club de horticultores siembra en común después de la feria de plantas.',
         'Saltbush partner district' => 'Distrito asociado de Saltbush',
         'Averrin partner district' => 'Distrito asociado de Averrin',
     ];
@@ -113,7 +110,10 @@ class DemoSeeder extends Seeder
                     $zone,
                     'pumpkin',
                     OwnDates::KEY,
-                    ['direct' => [['first' => '05-15', 'last' => '05-28']], 'transplant' => [['first' => '05-25', 'last' => '06-05']]],
+                    [
+                        'direct' => [['first' => '05-15', 'last' => '05-28']],
+                        'transplant' => [['first' => '05-25', 'last' => '06-05']],
+                    ],
                     'The growers’ club sows together after the plant fair.',
                     null,
                     $educator,
@@ -125,7 +125,7 @@ class DemoSeeder extends Seeder
                 app(DemoLog::class)->sow($zone, User::query()->where('role', Role::Volunteer)->firstOrFail(), $educator);
             }
         }
-        app(SaveBoundaries::class)->execute((string) file_get_contents(__DIR__ . '/boundaries.geojson'), $educator);
+        app(SaveBoundaries::class)->execute((string) file_get_contents(__DIR__.'/boundaries.geojson'), $educator);
     }
 
     /** @return array<string, string> to each warning of the draft */
@@ -135,7 +135,10 @@ class DemoSeeder extends Seeder
         $windows = $draft->windows($zone);
         $warnings = $draft->warnings($zone, $windows, $draft->document($zone, $windows, '', ''));
 
-        return array_fill_keys(array_column($warnings, 'key'), 'Looked at, and published all the same: this is the first calendar.');
+        return array_fill_keys(
+            array_column($warnings, 'key'),
+            'Looked at, and published all the same: this is the first calendar.',
+        );
     }
 
     /** A volunteer's fortnight with the thermometer. */
@@ -148,7 +151,7 @@ class DemoSeeder extends Seeder
             foreach (self::MEASURED_AGO as $ago) {
                 $day = Today::day()->plus(-$ago);
                 $figures = array_map(
-                    static fn(float $seconds): array => [$seconds, $probe->figure($spot, $day, $seconds) ?? 0.0],
+                    static fn (float $seconds): array => [$seconds, $probe->figure($spot, $day, $seconds) ?? 0.0],
                     array_map(floatval(...), range(0, 100, 10)),
                 );
                 $keep->keep($spot, $volunteer, (string) Str::uuid(), $day, 9.5, 0.05, $figures, null, true);
@@ -172,10 +175,10 @@ class DemoSeeder extends Seeder
     {
         $first = Day::of(SimulatedStations::FIRST_YEAR, 1, 1);
         $last = Today::day()->plus(-1);
-        $this->bring($keep, $zone, "{$zone->slug}-station.csv", new SimulatedStation($climate)->file($first, $last), $educator);
+        $this->bring($keep, $zone, "{$zone->slug}-station.csv", (new SimulatedStation($climate))->file($first, $last), $educator);
         if ($zone->slug === self::WITH_NEIGHBOUR) {
             // A valley station 190 m lower saw the same weather, and knows the days the first one lost.
-            $text = new SimulatedStation($climate)->neighbour($first, $last, Day::of(2004, 1, 1), 0.9);
+            $text = (new SimulatedStation($climate))->neighbour($first, $last, Day::of(2004, 1, 1), 0.9);
             $this->bring($keep, $zone, 'packing-shed-station.csv', $text, $educator, [
                 'name' => 'Packing Shed',
                 'height_m' => $zone->height_m - 190,

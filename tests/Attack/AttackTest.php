@@ -133,7 +133,9 @@ final class AttackTest extends TestCase
             ['GET', '/desk-files/zones/{zone}/record.csv'],
         ];
         // Logging out would end the walk; logging in as somebody is another walk; and /up says rightly that nobody works here.
-        $operations = array_values(array_filter($operations, static fn (array $o): bool => ! in_array($o[1], ['/api/session', '/up'], true)));
+        $operations = array_values(
+            array_filter($operations, static fn (array $o): bool => ! in_array($o[1], ['/api/session', '/up'], true)),
+        );
         $answers = [];
         for ($i = 0; $i < self::REQUESTS; $i++) {
             [$method, $path] = $operations[$i % count($operations)];
@@ -143,7 +145,11 @@ final class AttackTest extends TestCase
             $answers[$status] = ($answers[$status] ?? 0) + 1;
             $this->assertRefusedInWordsOrDone($response, "{$shown} (request {$i}, seed {$this->hostile->seed})");
             if ($status >= 400) {
-                self::assertSame($before, $this->fingerprint(), "{$shown} was refused with {$status} and changed something (request {$i})");
+                self::assertSame(
+                    $before,
+                    $this->fingerprint(),
+                    "{$shown} was refused with {$status} and changed something (request {$i})",
+                );
             }
         }
         self::assertGreaterThan(
@@ -247,7 +253,11 @@ final class AttackTest extends TestCase
         $words = json_validate($body)
             ? json_decode($body, true)['message'] ?? ''
             : trim((string) preg_replace('/.*<p>\s*(.*?)<\/p>.*/s', '$1', $body));
-        self::assertMatchesRegularExpression('/\p{L}+.*\s.*\p{L}+/us', (string) $words, "{$what} answered {$status} without a sentence");
+        self::assertMatchesRegularExpression(
+            '/\p{L}+.*\s.*\p{L}+/us',
+            (string) $words,
+            "{$what} answered {$status} without a sentence",
+        );
         self::assertStringNotContainsString('SQLSTATE', $body, $what);
         self::assertStringNotContainsString(base_path(), $body, $what);
     }
@@ -267,7 +277,21 @@ final class AttackTest extends TestCase
             $path,
         );
         if ($method === 'GET') {
-            $names = ['place', 'site', 'standard', 'from', 'to', 'station', 'route', 'variety', 'crop', 'act', 'after', 'garden', 'bed'];
+            $names = [
+                'place',
+                'site',
+                'standard',
+                'from',
+                'to',
+                'station',
+                'route',
+                'variety',
+                'crop',
+                'act',
+                'after',
+                'garden',
+                'bed',
+            ];
             $query = [];
             for ($i = $this->hostile->below(3); $i >= 0; $i--) {
                 $value = $this->hostile->value();
@@ -302,7 +326,13 @@ final class AttackTest extends TestCase
                     : [
                         $named => $this->textFile(
                             $this->hostile->mangled($this->stationFiles()[0]),
-                            (string) $this->hostile->one(['a.csv', "b\u{202E}.csv", '../../x', str_repeat('n', 300).'.csv', '=cmd.csv']),
+                            (string) $this->hostile->one([
+                                'a.csv',
+                                "b\u{202E}.csv",
+                                '../../x',
+                                str_repeat('n', 300).'.csv',
+                                '=cmd.csv',
+                            ]),
                         ),
                     ];
 
@@ -321,7 +351,15 @@ final class AttackTest extends TestCase
 
         return [
             "{$method} {$address} ".mb_substr(mb_scrub($json), 0, 300),
-            $this->call($method, $address, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $json),
+            $this->call(
+                $method,
+                $address,
+                [],
+                [],
+                [],
+                ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+                $json,
+            ),
         ];
     }
 

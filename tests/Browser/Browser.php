@@ -39,7 +39,8 @@ final class Browser
         public readonly RemoteWebDriver $driver,
         private readonly string $base,
         private readonly string $profile,
-    ) {}
+    ) {
+    }
 
     public static function open(): self
     {
@@ -47,8 +48,8 @@ final class Browser
         if ($base === false || $driver === false) {
             throw new RuntimeException('Browser tests need a served application and ChromeDriver. Run them with: bin/test browser');
         }
-        $profile = sys_get_temp_dir() . '/anthesis-browser-' . uniqid();
-        $options = new ChromeOptions()->addArguments([...self::ARGUMENTS, "--user-data-dir={$profile}"]);
+        $profile = sys_get_temp_dir().'/anthesis-browser-'.uniqid();
+        $options = (new ChromeOptions())->addArguments([...self::ARGUMENTS, "--user-data-dir={$profile}"]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
@@ -62,7 +63,7 @@ final class Browser
     public function close(): void
     {
         $this->driver->quit();
-        exec('rm -rf ' . escapeshellarg($this->profile));
+        exec('rm -rf '.escapeshellarg($this->profile));
     }
 
     /** Forgets who was logged in, what was kept, what a device was taken for, and what stood on the console. */
@@ -80,7 +81,7 @@ final class Browser
     public function visit(string $path): self
     {
         $this->slowDown();
-        $this->driver->get($this->base . $path);
+        $this->driver->get($this->base.$path);
 
         return $this;
     }
@@ -116,7 +117,7 @@ final class Browser
     public function seeNoLonger(string $text): self
     {
         $this->until(
-            fn(): bool => !str_contains($this->text(), $text),
+            fn (): bool => ! str_contains($this->text(), $text),
             "“{$text}” is still to be read on {$this->driver->getCurrentURL()}.",
         );
 
@@ -126,10 +127,11 @@ final class Browser
     /** The text of the first such element, waited for until it starts so. */
     public function first(string $css, string $start): string
     {
-        $text = fn(): string => (string) $this->driver->executeScript('return document.querySelector(arguments[0])?.innerText ?? ""', [
-            $css,
-        ]);
-        $this->until(fn(): bool => $this->isShown() && str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
+        $text = fn (): string => (string) $this->driver->executeScript(
+            'return document.querySelector(arguments[0])?.innerText ?? ""',
+            [$css],
+        );
+        $this->until(fn (): bool => $this->isShown() && str_starts_with($text(), $start), "No {$css} starts with “{$start}”");
 
         return $text();
     }
@@ -138,10 +140,11 @@ final class Browser
     public function see(string $text): self
     {
         try {
-            $this->until(fn(): bool => $this->isShown() && str_contains($this->text(), $text), '');
+            $this->until(fn (): bool => $this->isShown() && str_contains($this->text(), $text), '');
         } catch (TimeoutException) {
             Assert::fail(
-                "“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: " . mb_substr($this->text(), 0, 6000),
+                "“{$text}” is not to be read on {$this->driver->getCurrentURL()}, where it says: ".
+                    mb_substr($this->text(), 0, 6000),
             );
         }
         Assert::assertStringContainsString($text, $this->text());
@@ -224,7 +227,7 @@ final class Browser
     /** @param  array<string, mixed>  $parameters */
     public function devTools(string $command, array $parameters): mixed
     {
-        return new ChromeDevToolsDriver($this->driver)->execute($command, $parameters);
+        return (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
     }
 
     /** @return list<string> errors on the console since last asked */
@@ -232,8 +235,8 @@ final class Browser
     {
         return array_values(
             array_map(
-                static fn(array $e): string => $e['message'],
-                array_filter($this->driver->manage()->getLog('browser'), static fn(array $e): bool => $e['level'] === 'SEVERE'),
+                static fn (array $e): string => $e['message'],
+                array_filter($this->driver->manage()->getLog('browser'), static fn (array $e): bool => $e['level'] === 'SEVERE'),
             ),
         );
     }

@@ -37,7 +37,8 @@ abstract class BrowserTestCase extends TestCase
         $found = $this->browser->driver->executeAsyncScript(
             <<<'JS'
             const done = arguments[arguments.length - 1];
-            axe.run(document).then((r) => done(r.violations.map((v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 200)).join(' | '))));
+            const told = (v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 200)).join(' | ');
+            axe.run(document).then((r) => done(r.violations.map(told)));
             JS
             ,
         );

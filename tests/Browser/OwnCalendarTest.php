@@ -65,7 +65,9 @@ final class OwnCalendarTest extends BrowserTestCase
     public function test_the_year_is_narrowed_by_month_family_and_what_is_quick(): void
     {
         $this->browser->visit('/zones/lakeshore');
-        $seen = fn (): int => count($this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr:not([hidden])')));
+        $seen = fn (): int => count(
+            $this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr:not([hidden])')),
+        );
         $all = $seen();
         $this->js(
             "const s = document.querySelector('[name=family]'); s.value = 'Apiaceae'; s.dispatchEvent(new Event('input', {bubbles: true}))",
@@ -108,7 +110,11 @@ final class OwnCalendarTest extends BrowserTestCase
         try {
             $this->browser->visit('/zones/high-meadow/crops/radish')->see('Sow outdoors');
             $this->browser->visit('/zones/high-meadow/weeks/30')->see('High Meadow');
-            self::assertSame('rgb(251, 248, 241)', $this->js('return getComputedStyle(document.body).backgroundColor'), 'with its styles');
+            self::assertSame(
+                'rgb(251, 248, 241)',
+                $this->js('return getComputedStyle(document.body).backgroundColor'),
+                'with its styles',
+            );
         } finally {
             $this->browser->devTools('Network.emulateNetworkConditions', [
                 'offline' => false,

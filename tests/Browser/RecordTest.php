@@ -16,15 +16,18 @@ final class RecordTest extends BrowserTestCase
         $select = $this->browser->driver->findElement(
             WebDriverBy::xpath("//select[@id=//label[starts-with(normalize-space(), '{$label}')]/@for]"),
         );
-        new WebDriverSelect($select)->selectByVisibleText($option);
+        (new WebDriverSelect($select))->selectByVisibleText($option);
     }
 
     public function test_the_record_reads_on_any_date_and_at_any_threshold(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/averrin-sound/record?on=08-10')->see('On 10 August')->see('still came on or after 10 August');
+        $this->browser
+            ->visit('/desk/zones/averrin-sound/record?on=08-10')
+            ->see('On 10 August')
+            ->see('still came on or after 10 August');
         $this->browser->keys(']')->see('On 17 August')->keys('{')->see('On 16 August');
-        $titles = fn(): array => $this->browser->driver->executeScript(
+        $titles = fn (): array => $this->browser->driver->executeScript(
             "return [...document.querySelectorAll('.climate svg g > title')].map((t) => t.textContent)",
         );
         self::assertMatchesRegularExpression('/^(last freeze \d+ \w+ \d{4}|no freeze before summer), /', $titles()[0]);
@@ -32,7 +35,8 @@ final class RecordTest extends BrowserTestCase
         $this->browser->see('There are too few freezes on record to tell.');
         self::assertStringNotContainsString(
             'NaN',
-            $this->browser->text() . $this->browser->driver->executeScript('return document.querySelector(".climate svg").outerHTML'),
+            $this->browser->text().
+                $this->browser->driver->executeScript('return document.querySelector(".climate svg").outerHTML'),
         );
         self::assertStringNotContainsString('1970', implode(' ', $titles()));
         self::assertSame([], $this->browser->errors());
@@ -49,7 +53,9 @@ final class RecordTest extends BrowserTestCase
             const chart = document.querySelector('.climate svg[role=img]');
             const box = chart.getBoundingClientRect();
             for (let x = 400; x <= 700; x += 5)
-                chart.dispatchEvent(new MouseEvent('mousemove', { bubbles: true, buttons: 1, clientX: box.left + x, clientY: box.top + 150 }));
+                chart.dispatchEvent(
+                    new MouseEvent('mousemove', { bubbles: true, buttons: 1, clientX: box.left + x, clientY: box.top + 150 }),
+                );
             JS
             ,
         );
@@ -61,7 +67,9 @@ final class RecordTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/record/freezes')->see('Dates and how sure they are');
-        $plum = fn(): int => count($this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg [stroke="var(--plum)"]')));
+        $plum = fn (): int => count(
+            $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg [stroke="var(--plum)"]')),
+        );
         self::assertSame(0, $plum());
         $this->choose('Compare with', 'High Meadow');
         $this->browser->see('In plum: High Meadow.');
@@ -91,7 +99,9 @@ final class RecordTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/record/doubts')->see('Doubted values')->see('outside −70 to 60 °C: ');
         $this->browser->driver
-            ->findElement(WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"))
+            ->findElement(
+                WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"),
+            )
             ->click();
         $this->browser
             ->fill('Why it counts', 'Two neighbours saw the same.')
@@ -123,20 +133,20 @@ final class RecordTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/record/files')->see('from Packing Shed')->see('for height; +');
-        $first = fn(): ?string => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value');
+        $first = fn (): ?string => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value');
         $this->browser->press('up')->press('Save and compute')->see('Computed.')->see('Filled in: ');
-        $this->browser->until(fn(): bool => $first() === 'Packing Shed', 'The packing shed is not first.');
+        $this->browser->until(fn (): bool => $first() === 'Packing Shed', 'The packing shed is not first.');
         $this->browser->press('up')->press('Save and compute');
-        $this->browser->until(fn(): bool => $first() === 'Orchard Bench station', 'The station is not first again.');
+        $this->browser->until(fn (): bool => $first() === 'Orchard Bench station', 'The station is not first again.');
         self::assertSame([], $this->browser->errors());
     }
 
     public function test_readings_correct_the_soil_and_are_kept_as_a_site(): void
     {
-        $path = sys_get_temp_dir() . '/anthesis-readings.csv';
-        $rows = array_map(static fn(int $d): string => sprintf('2025-04-%02d 15:30,5,%.1f', $d, 9 + $d / 3), range(1, 28, 3));
-        file_put_contents($path, "timestamp,depth_cm,temperature_c\n" . implode("\n", $rows) . "\n");
-        $name = 'school bed ' . substr(uniqid(), -5);
+        $path = sys_get_temp_dir().'/anthesis-readings.csv';
+        $rows = array_map(static fn (int $d): string => sprintf('2025-04-%02d 15:30,5,%.1f', $d, 9 + $d / 3), range(1, 28, 3));
+        file_put_contents($path, "timestamp,depth_cm,temperature_c\n".implode("\n", $rows)."\n");
+        $name = 'school bed '.substr(uniqid(), -5);
         $this->logIn();
         $this->browser
             ->visit('/desk/zones/basin-floor/record/readings')

@@ -23,7 +23,7 @@ final class StationToGardenerTest extends BrowserTestCase
 
     private function file(string $name, string $text): string
     {
-        $path = sys_get_temp_dir() . "/{$name}";
+        $path = sys_get_temp_dir()."/{$name}";
         file_put_contents($path, $text);
         $this->files[] = $path;
 
@@ -35,25 +35,25 @@ final class StationToGardenerTest extends BrowserTestCase
     {
         $climate = new SimulatedClimate(9.4, 11.5, 201, [11.5, 2.0], [4.0, 0.7], 0.72, 0.0, 20260512);
 
-        return new SimulatedStation($climate)->file(Day::of(1996, 1, 1), Day::of(2025, 12, 31));
+        return (new SimulatedStation($climate))->file(Day::of(1996, 1, 1), Day::of(2025, 12, 31));
     }
 
     private function inFahrenheit(string $celsius): string
     {
-        $degrees = static fn(string $cell): string => $cell === '' ? '' : (string) round(((float) $cell * 9) / 5 + 32, 2);
+        $degrees = static fn (string $cell): string => $cell === '' ? '' : (string) round(((float) $cell * 9) / 5 + 32, 2);
         $lines = array_map(static function (string $line) use ($degrees): string {
             [$day, $minimum, $maximum] = explode(',', $line);
 
             return implode(',', [$degrees($maximum), $day, $degrees($minimum)]);
         }, array_slice(explode("\n", trim($celsius)), 1));
 
-        return "High °F,Day,Low °F\n" . implode("\n", $lines) . "\n";
+        return "High °F,Day,Low °F\n".implode("\n", $lines)."\n";
     }
 
     public function test_from_a_station_file_to_the_page_a_gardener_reads(): void
     {
         $celsius = $this->celsius();
-        $name = 'Browser Bench ' . substr(uniqid(), -5);
+        $name = 'Browser Bench '.substr(uniqid(), -5);
         $slug = str_replace(' ', '-', strtolower($name));
 
         $this->logIn();
@@ -150,8 +150,8 @@ final class StationToGardenerTest extends BrowserTestCase
         return array_values(
             array_filter(
                 $errors,
-                static fn(string $e): bool => !str_contains($e, 'status of 422') &&
-                    !(str_contains($e, '/windows') && str_contains($e, 'status of 404')),
+                static fn (string $e): bool => ! str_contains($e, 'status of 422') &&
+                    ! (str_contains($e, '/windows') && str_contains($e, 'status of 404')),
             ),
         );
     }

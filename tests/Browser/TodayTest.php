@@ -25,7 +25,9 @@ final class TodayTest extends BrowserTestCase
             ->see('Basin Long')
             ->see('fits, ');
         // What comes late moves the box: it is ticked where it is.
-        $tick = fn () => $this->browser->driver->executeScript('arguments[0].click()', [$this->browser->find('aside input[type=checkbox]')]);
+        $tick = fn () => $this->browser->driver->executeScript('arguments[0].click()', [
+            $this->browser->find('aside input[type=checkbox]'),
+        ]);
         $tick();
         $this->browser->visit('/desk/zones/basin-floor/today?mine=1')->see('Carrot');
         $this->browser->until(

@@ -76,7 +76,7 @@ final class WindowsTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('88 of 88 crops')->keys('/', 'snow');
         $this->browser->until(
-            fn(): bool => $this->browser->find('.count')->getText() === '1 of 88 crops',
+            fn (): bool => $this->browser->find('.count')->getText() === '1 of 88 crops',
             'The search does not leave one crop.',
         );
         $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')->see('On 3 April: harvest');
@@ -128,30 +128,30 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/windows')->see('88 of 88 crops');
-        $radish = fn(): string => (string) $this->browser->driver->executeScript(
+        $radish = fn (): string => (string) $this->browser->driver->executeScript(
             'return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""',
         );
         $open = $radish();
         $this->choose('Site', 'cold frame');
         $this->browser->until(
-            static fn(): bool => !in_array($radish(), ['', $open], true),
+            static fn (): bool => ! in_array($radish(), ['', $open], true),
             'The windows of a cold frame differ from those of open ground.',
         );
         $this->choose('Site', 'open ground');
-        $this->browser->until(static fn(): bool => $radish() === $open, 'Open ground does not bring its windows back.');
+        $this->browser->until(static fn (): bool => $radish() === $open, 'Open ground does not bring its windows back.');
     }
 
     public function test_a_bolder_standard_widens_windows_and_crops_are_grouped_by_what_is_next(): void
     {
         $this->logIn();
         $this->browser->visit('/desk/zones/high-meadow/windows')->see('Brassicaceae');
-        $brackets = fn(): string => (string) $this->browser->driver->executeScript(
+        $brackets = fn (): string => (string) $this->browser->driver->executeScript(
             'return [...document.querySelectorAll("#row-radish path.bracket")].map((p) => p.getAttribute("d")).join()',
         );
         $before = $brackets();
         $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='6 in 10']"))->click();
         $this->browser->see('Use in the calendar');
-        $this->browser->until(static fn(): bool => $brackets() !== $before, 'The brackets stay where they were.');
+        $this->browser->until(static fn (): bool => $brackets() !== $before, 'The brackets stay where they were.');
         $this->choose('Grouped', 'by what is next');
         $this->browser->see('Open now');
         $this->choose('Grouped', 'by season');
@@ -161,7 +161,7 @@ final class WindowsTest extends BrowserTestCase
 
     private function choose(string $label, string $option): void
     {
-        new WebDriverSelect($this->browser->find("select[aria-label='{$label}']"))->selectByVisibleText($option);
+        (new WebDriverSelect($this->browser->find("select[aria-label='{$label}']")))->selectByVisibleText($option);
     }
 
     public function test_a_volunteer_sees_all_and_is_offered_nothing_to_publish(): void
@@ -207,21 +207,21 @@ final class WindowsTest extends BrowserTestCase
                 '/desk/sites' => 'dark plastic mulch',
                 '/desk/zones/basin-floor/editions' => 'in force',
                 '/desk/zones/basin-floor/edit' => 'Edit the zone',
-            ]
-            as $path => $text
+            ] as $path => $text
         ) {
             $this->browser->visit($path)->see($text);
             $this->assertAccessible($path);
         }
-        $this->browser->devTools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => 'dark']]]);
+        $this->browser->devTools('Emulation.setEmulatedMedia', [
+            'features' => [['name' => 'prefers-color-scheme', 'value' => 'dark']],
+        ]);
         foreach (
             [
                 '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
                 '/desk/zones/basin-floor/today' => 'Hold a week',
                 '/desk/zones/new' => 'Add a zone',
                 '/desk/crops/carrot' => 'It has never been changed.',
-            ]
-            as $path => $text
+            ] as $path => $text
         ) {
             $this->browser->visit($path)->see($text);
             $this->assertAccessible("{$path}, dark");
@@ -255,8 +255,7 @@ final class WindowsTest extends BrowserTestCase
                     '/desk/zones/basin-floor/today' => 'Hold a week',
                     '/desk/crops/carrot' => 'It has never been changed.',
                     '/desk/sites' => 'dark plastic mulch',
-                ]
-                as $path => $text
+                ] as $path => $text
             ) {
                 $this->browser->visit($path)->see($text);
                 $this->assertFitsTheWidth("{$path} at {$width}");
@@ -268,16 +267,19 @@ final class WindowsTest extends BrowserTestCase
     public function test_the_keyboard_comes_to_a_crop_in_a_few_steps_and_is_never_lost(): void
     {
         $this->logIn();
-        $at = fn(string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
-        $this->browser->until(static fn(): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
+        $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
+        $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
         $this->browser->visit('/desk/zones/basin-floor/windows')->see('88 of 88 crops');
-        for ($tabs = 0; $tabs < 25 && !str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
+        for ($tabs = 0; $tabs < 25 && ! str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
             $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::TAB);
         }
         self::assertLessThan(20, $tabs, 'one stop for all rows');
         $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_DOWN);
         $this->browser->see('Open its dossier');
-        $this->browser->until(static fn(): bool => str_starts_with((string) $at('id'), 'stop-'), 'The arrow takes the keyboard along.');
+        $this->browser->until(
+            static fn (): bool => str_starts_with((string) $at('id'), 'stop-'),
+            'The arrow takes the keyboard along.',
+        );
         self::assertMatchesRegularExpression('/^[A-Z][^:]+: (sow outdoors|set out|plant)/', (string) $at('ariaLabel'));
         self::assertSame(
             'solid',

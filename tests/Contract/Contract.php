@@ -36,7 +36,7 @@ final class Contract
 
     public static function read(): self
     {
-        return self::$read ??= new self(Yaml::parseFile(dirname(__DIR__, 2) . '/docs/openapi.yaml'));
+        return self::$read ??= new self(Yaml::parseFile(dirname(__DIR__, 2).'/docs/openapi.yaml'));
     }
 
     /** @return list<string> "GET /api/zones/{zone}" */
@@ -45,7 +45,7 @@ final class Contract
         $operations = [];
         foreach ($this->document['paths'] as $path => $item) {
             foreach (array_intersect(['get', 'post', 'patch', 'put', 'delete'], array_keys($item)) as $method) {
-                $operations[] = strtoupper($method) . ' ' . $path;
+                $operations[] = strtoupper($method).' '.$path;
             }
         }
 
@@ -54,7 +54,7 @@ final class Contract
 
     public function assertFits(string $method, string $path, int $status, string $json): void
     {
-        $template = $this->template('/' . ltrim($path, '/'));
+        $template = $this->template('/'.ltrim($path, '/'));
         Assert::assertNotNull($template, "{$path} answers in JSON and is not in the contract.");
         $responses = $this->document['paths'][$template][strtolower($method)]['responses'] ?? [];
         if ($status === 405 && $responses === []) {
@@ -67,25 +67,25 @@ final class Contract
             $responses,
             "{$method} {$template} answered {$status}, which the contract does not know: {$json}",
         );
-        $pointer = '#/paths/' . str_replace('/', '~1', $template) . '/' . strtolower($method) . '/responses/' . $status;
+        $pointer = '#/paths/'.str_replace('/', '~1', $template).'/'.strtolower($method).'/responses/'.$status;
         $response = $responses[$status];
         if (isset($response['$ref'])) {
             $pointer = $response['$ref'];
         }
         // An edition's document takes longer to hold against its schema than to answer, and is asked for again and again.
-        $answer = "{$method} {$template} {$status} " . hash('xxh128', $json);
+        $answer = "{$method} {$template} {$status} ".hash('xxh128', $json);
         if (isset($this->fitted[$answer])) {
             return;
         }
         $result = $this->validator->validate(
             json_decode($json, false, 64, JSON_THROW_ON_ERROR),
-            self::ID . str_replace(['{', '}'], ['%7B', '%7D'], $pointer) . '/content/application~1json/schema',
+            self::ID.str_replace(['{', '}'], ['%7B', '%7D'], $pointer).'/content/application~1json/schema',
         );
         $error = $result->error();
         Assert::assertTrue(
             $error === null,
-            "{$method} {$template} {$status} breaks the contract: " .
-                ($error === null ? '' : json_encode(new ErrorFormatter()->format($error)) . ''),
+            "{$method} {$template} {$status} breaks the contract: ".
+                ($error === null ? '' : json_encode((new ErrorFormatter())->format($error)).''),
         );
         $this->fitted[$answer] = $this->seen["{$method} {$template}"] = true;
     }

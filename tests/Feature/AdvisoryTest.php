@@ -31,7 +31,7 @@ class AdvisoryTest extends TestCase
         $this->made('basin floor in print', function (): void {
             Zone::factory()->create(['slug' => 'basin-floor', 'name' => 'Basin Floor', 'latitude' => 46.7]);
             $this->actingAs($this->person());
-            $text = new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather'))->report(
+            $text = (new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather')))->report(
                 Day::of(1995, 1, 1),
                 Day::of(2010, 1, 1),
                 Day::fromIso('2026-04-17'),
@@ -71,7 +71,8 @@ class AdvisoryTest extends TestCase
         self::assertStringContainsString('The weather told of here is simulated.', $page);
         $held = array_filter(
             $today['acts'],
-            static fn(array $a): bool => in_array($a['pile'], ['hold', 'hold-a-week'], true) && str_contains($page, "crops/{$a['crop']}"),
+            static fn (array $a): bool => in_array($a['pile'], ['hold', 'hold-a-week'], true) &&
+                str_contains($page, "crops/{$a['crop']}"),
         );
         self::assertNotSame([], $held);
         self::assertStringContainsString('this season: wait until', $page);
@@ -94,13 +95,13 @@ class AdvisoryTest extends TestCase
             ['Accept' => 'application/json'],
         )->assertStatus(202);
         $this->publish()->assertStatus(202);
-        $link = readlink(PublicSite::root() . '/basin-floor/1/now/this-week');
+        $link = readlink(PublicSite::root().'/basin-floor/1/now/this-week');
         $this->artisan(TurnDay::class)->assertSuccessful();
-        self::assertSame($link, readlink(PublicSite::root() . '/basin-floor/1/now/this-week'));
+        self::assertSame($link, readlink(PublicSite::root().'/basin-floor/1/now/this-week'));
         config(['anthesis.today' => '2026-04-25']);
         $this->artisan(TurnDay::class)->assertSuccessful();
         self::assertStringContainsString('This season, 25 April 2026', $this->page());
-        self::assertCount(1, glob(PublicSite::root() . '/basin-floor/1/season/*') ?: [], 'the old one is gone');
+        self::assertCount(1, glob(PublicSite::root().'/basin-floor/1/season/*') ?: [], 'the old one is gone');
         // Ten days without weather, and nothing is told of a season nobody knows.
         config(['anthesis.today' => '2026-05-20']);
         $this->artisan(TurnDay::class)->assertSuccessful();
@@ -162,7 +163,10 @@ class AdvisoryTest extends TestCase
     {
         $this->tell(['until' => '2026-04-17'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.until.0', 'Give a day from today on, at most 60 days ahead: what is said of a season does not keep.');
+            ->assertJsonPath(
+                'errors.until.0',
+                'Give a day from today on, at most 60 days ahead: what is said of a season does not keep.',
+            );
         $this->tell(['until' => '2026-06-18'])->assertUnprocessable();
         $this->tell(['until' => 'soon'])
             ->assertUnprocessable()
@@ -175,9 +179,11 @@ class AdvisoryTest extends TestCase
 
     public function test_a_changed_page_is_noticed_taken_away_and_made_anew(): void
     {
-        $file = (string) realpath(PublicSite::root() . '/basin-floor/1/now/this-week') . '/index.html';
+        $file = (string) realpath(PublicSite::root().'/basin-floor/1/now/this-week').'/index.html';
         file_put_contents($file, str_replace('This season', 'That season', (string) file_get_contents($file)));
-        $this->artisan('anthesis:verify')->assertFailed()->expectsOutputToContain('what it says of this season is not as it was made');
+        $this->artisan('anthesis:verify')
+            ->assertFailed()
+            ->expectsOutputToContain('what it says of this season is not as it was made');
         self::assertStringContainsString('This season, 18 April 2026', $this->page(), 'made anew at once, as the queue here is');
         $this->artisan('anthesis:verify')->assertSuccessful();
         Storage::disk('published')->assertExists('basin-floor/1/manifest.json');
@@ -213,8 +219,8 @@ class AdvisoryTest extends TestCase
         self::assertTrue($document->loadXML((string) $response->getContent()));
         $atom = new \DOMXPath($document);
         $atom->registerNamespace('a', 'http://www.w3.org/2005/Atom');
-        $all = static fn(string $path): array => array_map(
-            static fn(\DOMNode $n): string => $n->textContent,
+        $all = static fn (string $path): array => array_map(
+            static fn (\DOMNode $n): string => $n->textContent,
             iterator_to_array($atom->query($path) ?: []),
         );
         self::assertSame('Basin Floor: news of the sowing calendar', $all('/a:feed/a:title')[0]);
@@ -228,7 +234,9 @@ class AdvisoryTest extends TestCase
         self::assertCount(3, array_unique($all('//a:entry/a:id')));
         self::assertCount(3, $all('//a:entry[a:title and a:author/a:name and a:link/@href]/a:updated'));
         self::assertSame(max($all('//a:entry/a:updated')), $all('/a:feed/a:updated')[0]);
-        $this->get('/zones/basin-floor/news.atom', ['If-None-Match' => (string) $response->headers->get('ETag')])->assertStatus(304);
+        $this->get('/zones/basin-floor/news.atom', ['If-None-Match' => (string) $response->headers->get('ETag')])->assertStatus(
+            304,
+        );
         Zone::factory()->create(['slug' => 'bare', 'name' => 'Bare']);
         $this->get('/zones/bare/news.atom')->assertNotFound();
     }

@@ -25,7 +25,7 @@ final class EditionFormatsTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function formats(): iterable
     {
-        foreach (glob(__DIR__ . '/../fixtures/editions/*.json.gz') ?: [] as $path) {
+        foreach (glob(__DIR__.'/../fixtures/editions/*.json.gz') ?: [] as $path) {
             yield basename($path, '.json.gz') => [$path];
         }
     }
@@ -83,17 +83,16 @@ final class EditionFormatsTest extends TestCase
                     '',
                     '/this-week',
                     '/weeks/1',
-                    '/weeks/' . WeekList::WEEKS,
+                    '/weeks/'.WeekList::WEEKS,
                     "/crops/{$crop}",
                     "/mine?crops={$crop}",
                     '/calendar.ics',
                     "/calendar.ics?crops={$crop}&events=short",
                     '/calendar.csv',
                     '/calendar.json',
-                ]
-                as $address
+                ] as $address
             ) {
-                self::assertContains($this->get($base . $address)->getStatusCode(), [200], "{$base}{$address}");
+                self::assertContains($this->get($base.$address)->getStatusCode(), [200], "{$base}{$address}");
             }
             foreach (EditionPages::SHEETS as $sheet) {
                 $this->get("{$base}/paper/{$sheet}?crop={$crop}")->assertOk();
@@ -108,7 +107,7 @@ final class EditionFormatsTest extends TestCase
 
     public function test_a_page_that_cannot_be_made_keeps_no_other_from_being_made_and_is_told_of(): void
     {
-        $edition = $this->published(__DIR__ . '/../fixtures/editions/format-2c.json.gz', static function (array $content): array {
+        $edition = $this->published(__DIR__.'/../fixtures/editions/format-2c.json.gz', static function (array $content): array {
             // No page can show notes that are a list within a list.
             $content['crops'][1]['notes'] = ['not' => ['a' => 'text']];
 
@@ -123,7 +122,7 @@ final class EditionFormatsTest extends TestCase
         );
         $site->turnTo($edition->zone);
         self::assertNull(PublicSite::read("zones/high-meadow/crops/{$slug}"));
-        self::assertNotNull(PublicSite::read('zones/high-meadow/crops/' . $edition->open()->content['crops'][0]['slug']));
+        self::assertNotNull(PublicSite::read('zones/high-meadow/crops/'.$edition->open()->content['crops'][0]['slug']));
         $this->artisan('anthesis:verify')->expectsOutputToContain('pages cannot be made by this program (')->assertFailed();
         self::assertFalse($this->getJson('/up')->assertStatus(503)->json('checks.verification.sound'));
     }
@@ -131,7 +130,7 @@ final class EditionFormatsTest extends TestCase
     public function test_a_new_edition_with_a_page_that_cannot_be_made_is_not_put_in_force(): void
     {
         $edition = $this->published(
-            __DIR__ . '/../fixtures/editions/format-2c.json.gz',
+            __DIR__.'/../fixtures/editions/format-2c.json.gz',
             static function (array $content): array {
                 $content['crops'][1]['notes'] = ['not' => ['a' => 'text']];
 
@@ -140,7 +139,7 @@ final class EditionFormatsTest extends TestCase
             inForce: false,
         );
         try {
-            app()->call(new RenderEditionJob($edition->id)->handle(...));
+            app()->call((new RenderEditionJob($edition->id))->handle(...));
             self::fail('nothing was said');
         } catch (RuntimeException $why) {
             self::assertStringContainsString('pages of the edition cannot be made', $why->getMessage());

@@ -6,15 +6,17 @@ namespace Tests\Feature;
 
 use Tests\TestCase;
 
-/** What cannot be shown is said in the site's frame, in the reader's language, with the search; and tells nothing of how the program is made. */
+/**
+ * What cannot be shown is said in the site's frame, in the reader's language, with the search; and tells nothing of how the program
+ * is made.
+ */
 final class ErrorPageTest extends TestCase
 {
     public function test_a_page_that_is_not_there_is_said_in_the_readers_language_with_the_search(): void
     {
         $this->zoneInPrint();
-        foreach (
-            ['' => ['There is no such page', 'lang="en"'], '/es' => ['Esta página no existe', 'lang="es"']] as $reading => [$title, $language]
-        ) {
+        $readings = ['' => ['There is no such page', 'lang="en"'], '/es' => ['Esta página no existe', 'lang="es"']];
+        foreach ($readings as $reading => [$title, $language]) {
             foreach (
                 [
                     '/zones/nope',
@@ -53,6 +55,9 @@ final class ErrorPageTest extends TestCase
         $this->getJson('/api/crops/mango')
             ->assertNotFound()
             ->assertJsonPath('message', 'There is no such crop in the crop book. Choose one from the list.');
-        self::assertStringNotContainsString('App\\', (string) $this->get('/zones/nope/calendar.ics')->assertNotFound()->getContent());
+        self::assertStringNotContainsString(
+            'App\\',
+            (string) $this->get('/zones/nope/calendar.ics')->assertNotFound()->getContent(),
+        );
     }
 }

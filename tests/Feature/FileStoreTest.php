@@ -29,7 +29,7 @@ final class FileStoreTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->folder = sys_get_temp_dir() . '/anthesis-store-' . bin2hex(random_bytes(4));
+        $this->folder = sys_get_temp_dir().'/anthesis-store-'.bin2hex(random_bytes(4));
         mkdir($this->folder);
         $this->source = "{$this->folder}-source";
         file_put_contents($this->source, str_repeat("2012-01-01,1.0,9.0\n", 12_000));
@@ -52,7 +52,7 @@ final class FileStoreTest extends TestCase
         $process = new Process([
             'bash',
             '-c',
-            ($killed ? '' : "trap '' XFSZ; ") . 'ulimit -c 0; ulimit -f 100; exec "$@"',
+            ($killed ? '' : "trap '' XFSZ; ").'ulimit -c 0; ulimit -f 100; exec "$@"',
             'save',
             PHP_BINARY,
             '-d',
@@ -77,7 +77,7 @@ final class FileStoreTest extends TestCase
     {
         $content = fopen($this->source, 'rb');
         assert($content !== false);
-        new FileStore($this->folder)->save($content, $this->checksum);
+        (new FileStore($this->folder))->save($content, $this->checksum);
         fclose($content);
     }
 
@@ -98,7 +98,11 @@ final class FileStoreTest extends TestCase
         self::assertTrue($process->hasBeenSignaled() || $process->getExitCode() === 128 + 25, 'it was killed');
         $store = new FileStore($this->folder);
         self::assertFalse($store->has($this->checksum));
-        self::assertCount(1, glob("{$this->folder}/*" . FileStore::UNFINISHED) ?: [], 'what it had written has no name that counts');
+        self::assertCount(
+            1,
+            glob("{$this->folder}/*".FileStore::UNFINISHED) ?: [],
+            'what it had written has no name that counts',
+        );
         self::assertSame(0, $store->sweep(60), 'somebody may still be writing it');
         touch((glob("{$this->folder}/*") ?: [''])[0], time() - 61);
         self::assertSame(1, $store->sweep(60));
@@ -128,9 +132,12 @@ final class FileStoreTest extends TestCase
         $disk = Storage::disk('originals');
         $disk->put($import->checksum, substr((string) $disk->get($import->checksum), 0, intdiv($import->bytes, 2)));
         $this->artisan('anthesis:verify')->expectsOutputToContain('is not what was uploaded')->assertFailed();
-        app()->call(new ComputeZoneJob($import->station->zone_id)->handle(...));
+        app()->call((new ComputeZoneJob($import->station->zone_id))->handle(...));
         self::assertSame(RecordImportState::Failed, $import->refresh()->state);
-        self::assertStringContainsString('The stored copy of “north.csv” is damaged', (string) Computation::query()->value('error'));
+        self::assertStringContainsString(
+            'The stored copy of “north.csv” is damaged',
+            (string) Computation::query()->value('error'),
+        );
         $this->get("/desk-files/record-imports/{$import->id}")
             ->assertNotFound()
             ->assertSee('is damaged');

@@ -45,7 +45,12 @@ final class FindTest extends TestCase
     {
         return $this->post(
             '/api/zone-boundaries',
-            ['file' => $this->textFile((string) json_encode(['type' => 'FeatureCollection', 'features' => $features]), 'zones.geojson')],
+            [
+                'file' => $this->textFile(
+                    (string) json_encode(['type' => 'FeatureCollection', 'features' => $features]),
+                    'zones.geojson',
+                ),
+            ],
             ['Accept' => 'application/json'],
         );
     }
@@ -73,7 +78,10 @@ final class FindTest extends TestCase
             ],
             'a bow' => [$corner([[0, 0], [1, 1], [1, 0], [0, 1], [0, 0]]), 'crosses itself between corners 1 and 4'],
             'far too fine' => [
-                $corner([...array_map(static fn (int $i): array => [cos($i * 0.0015), sin($i * 0.0015)], range(0, 4001)), [1.0, 0.0]]),
+                $corner([
+                    ...array_map(static fn (int $i): array => [cos($i * 0.0015), sin($i * 0.0015)], range(0, 4001)),
+                    [1.0, 0.0],
+                ]),
                 'more than 4000',
             ],
         ];
@@ -136,8 +144,20 @@ final class FindTest extends TestCase
 
     public function test_height_counts_beside_distance_and_a_boundary_before_both(): void
     {
-        $low = Zone::factory()->create(['name' => 'Low', 'slug' => 'low', 'latitude' => 46.0, 'longitude' => -98.0, 'height_m' => 400]);
-        $high = Zone::factory()->create(['name' => 'High', 'slug' => 'high', 'latitude' => 46.2, 'longitude' => -98.0, 'height_m' => 1200]);
+        $low = Zone::factory()->create([
+            'name' => 'Low',
+            'slug' => 'low',
+            'latitude' => 46.0,
+            'longitude' => -98.0,
+            'height_m' => 400,
+        ]);
+        $high = Zone::factory()->create([
+            'name' => 'High',
+            'slug' => 'high',
+            'latitude' => 46.2,
+            'longitude' => -98.0,
+            'height_m' => 1200,
+        ]);
         $zones = Zone::query()->get();
         $slugs = static fn (float $latitude, ?int $height): array => array_map(
             static fn (array $n): string => $n['zone']->slug,
@@ -200,7 +220,10 @@ final class FindTest extends TestCase
             self::assertLessThan(
                 0.6 / 600 + 1e-9,
                 min(
-                    array_map(static fn (int $i): float => self::distance($corner, $drawn[$i - 1], $drawn[$i]), range(1, count($drawn) - 1)),
+                    array_map(
+                        static fn (int $i): float => self::distance($corner, $drawn[$i - 1], $drawn[$i]),
+                        range(1, count($drawn) - 1),
+                    ),
                 ),
                 'none strays further than a pixel',
             );

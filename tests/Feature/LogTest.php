@@ -109,7 +109,10 @@ class LogTest extends TestCase
             ],
             $sowing['days'],
         );
-        self::assertSame(['Harrow Red', 4.0, 2.0, 2.5], [$sowing['variety'], $sowing['metres'], $sowing['kilograms'], $sowing['quality']]);
+        self::assertSame(
+            ['Harrow Red', 4.0, 2.0, 2.5],
+            [$sowing['variety'], $sowing['metres'], $sowing['kilograms'], $sowing['quality']],
+        );
         self::assertSame(['garden' => 'School garden', 'name' => 'Bed 3', 'site' => 'open ground'], $sowing['bed']);
         $lines = $this->getJson('/api/zones/test-basin/log')->assertOk()->json('data.lines');
         self::assertSame(
@@ -122,7 +125,10 @@ class LogTest extends TestCase
             [$lines[4]['bed']['name'], $lines[4]['name'], $lines[4]['sowing']],
             'a line of a sowing has its place and crop',
         );
-        $this->getJson('/api/zones/test-basin/log-book')->assertOk()->assertJsonPath('data.sowings', [])->assertJsonPath('data.likely', []);
+        $this->getJson('/api/zones/test-basin/log-book')
+            ->assertOk()
+            ->assertJsonPath('data.sowings', [])
+            ->assertJsonPath('data.likely', []);
         $this->send($this->sown('kale-last-year', '2011-06-20', ['crop' => 'kale']))->assertJsonPath('data.refused', []);
         $this->getJson('/api/zones/test-basin/log-book')->assertJsonPath('data.likely', ['kale']);
     }
@@ -548,14 +554,20 @@ class LogTest extends TestCase
         ])->assertJsonPath('data.refused', []);
         $address = $this->getJson('/api/zones/test-basin/log')->json('data.lines.0.photo');
         $this->get($address)->assertOk()->assertHeader('Content-Type', 'image/jpeg');
-        foreach (
-            ['<?php echo 1;', 'GIF89a'.str_repeat('x', 50), substr($jpeg, 0, 300), '<svg xmlns="http://www.w3.org/2000/svg"/>'] as $disguised
-        ) {
+        $drawing = '<svg xmlns="http://www.w3.org/2000/svg"/>';
+        foreach (['<?php echo 1;', 'GIF89a'.str_repeat('x', 50), substr($jpeg, 0, 300), $drawing] as $disguised) {
             $sent($disguised)->assertUnprocessable()->assertJsonValidationErrorFor('photo');
         }
-        $this->post('/api/log-photos', ['photo' => UploadedFile::fake()->create('large.jpg', 13 * 1024)], ['Accept' => 'application/json'])
+        $this->post(
+            '/api/log-photos',
+            ['photo' => UploadedFile::fake()->create('large.jpg', 13 * 1024)],
+            ['Accept' => 'application/json'],
+        )
             ->assertUnprocessable()
-            ->assertJsonPath('errors.photo.0', 'The photograph is larger than 12 MiB. Take it smaller, or write the line without it.');
+            ->assertJsonPath(
+                'errors.photo.0',
+                'The photograph is larger than 12 MiB. Take it smaller, or write the line without it.',
+            );
         self::assertCount(1, Storage::disk(LogPhoto::DISK)->allFiles());
         $this->app['auth']->forgetGuards();
         $this->get($address)->assertRedirect('/desk/login');
@@ -565,7 +577,10 @@ class LogTest extends TestCase
     {
         $this->send(
             ...array_map(
-                fn (int $i): array => $this->sown("radish-{$i}-sown", '2012-05-'.str_pad((string) (1 + ($i % 28)), 2, '0', STR_PAD_LEFT)),
+                fn (int $i): array => $this->sown(
+                    "radish-{$i}-sown",
+                    '2012-05-'.str_pad((string) (1 + ($i % 28)), 2, '0', STR_PAD_LEFT),
+                ),
                 range(0, 69),
             ),
         );
@@ -601,7 +616,13 @@ class LogTest extends TestCase
         $this->send(
             $this->sown('radish-one', '2012-04-10', ['text' => "=SUM(A1)\nsecond line, with a comma"]),
             ['key' => 'radish-one-up', 'act' => 'up', 'on' => '2012-04-20', 'sowing' => 'radish-one'],
-            ['key' => 'radish-one-pick', 'act' => 'first-picked', 'on' => '2012-05-20', 'sowing' => 'radish-one', 'kilograms' => 1.5],
+            [
+                'key' => 'radish-one-pick',
+                'act' => 'first-picked',
+                'on' => '2012-05-20',
+                'sowing' => 'radish-one',
+                'kilograms' => 1.5,
+            ],
             $this->sown('tomato-one', '2012-04-01', ['crop' => 'tomato-main', 'under_cover' => true]),
             ['key' => 'tomato-out', 'act' => 'set-out', 'on' => '2012-05-25', 'sowing' => 'tomato-one'],
         );
@@ -642,7 +663,9 @@ class LogTest extends TestCase
         );
         self::assertSame(
             "=SUM(A1)\nsecond line, with a comma",
-            LogEntry::query()->where('source', 'file')->where('act', 'sown')->where('day', '2012-04-10')->firstOrFail()->told['text'],
+            LogEntry::query()->where('source', 'file')->where('act', 'sown')->where('day', '2012-04-10')->firstOrFail()->told[
+                'text'
+            ],
         );
         $imported("on,act,crop\n2012-05-01,sown,Radish\n2012-05-02,sown,mango\n2012-07-01,sown,kale\n2012-05-09,eaten,kale\n")
             ->assertJsonPath('data.state', 'failed')

@@ -23,13 +23,15 @@ final class OwnPagesTest extends TestCase
     {
         parent::setUp();
         $this->zoneInPrint();
-        config(['anthesis.paper' => ($paper = storage_path('framework/testing/paper-' . getmypid()))]);
+        config(['anthesis.paper' => ($paper = storage_path('framework/testing/paper-'.getmypid()))]);
         File::deleteDirectory($paper);
     }
 
     public function test_ticked_crops_lead_to_an_address_that_shows_them_and_what_to_take_along(): void
     {
-        $this->get('/es/zones/test-basin/mine?radish=1&parsnip=1')->assertRedirect('/es/zones/test-basin/mine?crops=radish,parsnip');
+        $this->get('/es/zones/test-basin/mine?radish=1&parsnip=1')->assertRedirect(
+            '/es/zones/test-basin/mine?crops=radish,parsnip',
+        );
         $page = (string) $this->get('/zones/test-basin/mine?crops=parsnip,radish,nonsense')->assertOk()->getContent();
         self::assertSame(2, substr_count($page, '<tr data-name='));
         self::assertStringContainsString('calendar.ics?crops=radish,parsnip&amp;events=short', $page);
@@ -46,7 +48,7 @@ final class OwnPagesTest extends TestCase
         $response = $this->get('/zones/test-basin/paper/year.pdf?crops=radish,tomato-main&size=letter')
             ->assertOk()
             ->assertHeader('Content-Type', 'application/pdf');
-        $file = tempnam(sys_get_temp_dir(), 'sheet') . '.pdf';
+        $file = tempnam(sys_get_temp_dir(), 'sheet').'.pdf';
         file_put_contents($file, $response->getContent());
         $info = Process::run(['pdfinfo', $file])->output();
         self::assertMatchesRegularExpression('/Title:\s+The sowing year in Test Basin/', $info);
@@ -54,9 +56,15 @@ final class OwnPagesTest extends TestCase
         self::assertMatchesRegularExpression('/Pages:\s+1\n/', $info);
         self::assertStringContainsString('612 x 792', $info, 'Letter');
         $text = Process::run(['pdftotext', '-layout', $file, '-'])->output();
-        self::assertMatchesRegularExpression('/The sowing year in Test Basin.*Last freeze.*Radish.*Main-crop tomato.*Edition 1/s', $text);
+        self::assertMatchesRegularExpression(
+            '/The sowing year in Test Basin.*Last freeze.*Radish.*Main-crop tomato.*Edition 1/s',
+            $text,
+        );
         self::assertStringNotContainsString('Parsnip', $text);
-        self::assertStringContainsString('/zones/test-basin/mine?crops=radish,tomato-main', (string) preg_replace('/\s+/', '', $text));
+        self::assertStringContainsString(
+            '/zones/test-basin/mine?crops=radish,tomato-main',
+            (string) preg_replace('/\s+/', '', $text),
+        );
         unlink($file);
         self::assertCount(1, File::files((string) config('anthesis.paper')));
         Process::fake();
@@ -75,7 +83,7 @@ final class OwnPagesTest extends TestCase
         touch("{$folder}/read-again.pdf", time() - 10);
         config(['anthesis.paper_mib' => 1]);
         $this->get('/zones/test-basin/paper/year.pdf?crops=radish')->assertOk();
-        $left = array_map(static fn(SplFileInfo $file): string => $file->getFilename(), File::files($folder));
+        $left = array_map(static fn (SplFileInfo $file): string => $file->getFilename(), File::files($folder));
         self::assertCount(2, $left);
         self::assertContains('read-again.pdf', $left);
     }
@@ -84,8 +92,8 @@ final class OwnPagesTest extends TestCase
     {
         $c = config('database.connections.mariadb');
         $other = new PDO("mysql:host={$c['host']};port={$c['port']};dbname={$c['database']}", $c['username'], $c['password']);
-        $name = DB::getDatabaseName() . '-press-for-' . hash('xxh64', '127.0.0.1');
-        self::assertSame(1, (int) $other->query('SELECT GET_LOCK(' . $other->quote($name) . ', 0)')->fetchColumn());
+        $name = DB::getDatabaseName().'-press-for-'.hash('xxh64', '127.0.0.1');
+        self::assertSame(1, (int) $other->query('SELECT GET_LOCK('.$other->quote($name).', 0)')->fetchColumn());
         $this->get('/zones/test-basin/paper/year.pdf?crops=radish')->assertStatus(503)->assertHeader('Retry-After', '5');
         $other = null;
     }
@@ -113,7 +121,7 @@ final class OwnPagesTest extends TestCase
     {
         config(['anthesis.chromium' => '']);
         self::assertFalse(PdfPress::tags());
-        $pdf = new PdfPress()->print(
+        $pdf = (new PdfPress())->print(
             '<!doctype html><html><head><title>T</title></head><body><h1>Radish</h1><svg class="chart"><path d="M0 0"/></svg></body></html>',
             PaperSize::A4,
         );
@@ -123,7 +131,7 @@ final class OwnPagesTest extends TestCase
         config(['database.connections.other' => config('database.connections.mariadb')]);
         $held = [];
         foreach ([0, 1] as $press) {
-            $name = new \ReflectionMethod(NamedLock::class, 'full')->invoke(null, "press-{$press}");
+            $name = (new \ReflectionMethod(NamedLock::class, 'full'))->invoke(null, "press-{$press}");
             $held[] = (int) app('db')
                 ->connection('other')
                 ->scalar('SELECT GET_LOCK(?, 0)', [$name]);
@@ -145,11 +153,13 @@ final class OwnPagesTest extends TestCase
 
     public function test_a_crop_is_found_by_any_of_its_names_in_either_language(): void
     {
-        foreach (['courgette', 'zucchini', 'Summer squash', 'Cucurbita', 'calabacín', 'calabacita', 'courgete', 'calabacin'] as $asked) {
+        foreach (
+            ['courgette', 'zucchini', 'Summer squash', 'Cucurbita', 'calabacín', 'calabacita', 'courgete', 'calabacin'] as $asked
+        ) {
             foreach (['', '/es'] as $prefix) {
                 self::assertStringContainsString(
                     "{$prefix}/zones/test-basin/crops/summer-squash",
-                    (string) $this->get("{$prefix}/search?for=" . rawurlencode($asked))
+                    (string) $this->get("{$prefix}/search?for=".rawurlencode($asked))
                         ->assertOk()
                         ->getContent(),
                     "{$prefix} {$asked}",
@@ -168,7 +178,10 @@ final class OwnPagesTest extends TestCase
             'a name that was added is in the next edition',
         );
         self::assertStringContainsString('href="/glossary#bolting"', (string) $this->get('/search?for=bolting')->getContent());
-        self::assertStringContainsString('href="/zones/test-basin/this-week"', (string) $this->get('/search?for=Fennick')->getContent());
+        self::assertStringContainsString(
+            'href="/zones/test-basin/this-week"',
+            (string) $this->get('/search?for=Fennick')->getContent(),
+        );
         self::assertStringContainsString('Nothing is found for “qqqq”', (string) $this->get('/search?for=qqqq')->getContent());
     }
 

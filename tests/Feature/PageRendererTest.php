@@ -40,17 +40,21 @@ final class PageRendererTest extends TestCase
 
     public function test_pages_are_rendered_under_their_keys_as_whole_documents(): void
     {
-        $html = new PageRenderer()->render(['n' => $this->home('North'), 's' => $this->home('South')]);
+        $html = (new PageRenderer())->render(['n' => $this->home('North'), 's' => $this->home('South')]);
         self::assertSame(['n', 's'], array_keys($html));
         self::assertStringContainsString('North', $html['n']);
         self::assertStringContainsString('<meta name="description" content="Where to look.">', $html['s']);
         self::assertStringStartsWith('<!doctype html>', $html['s']);
-        self::assertStringNotContainsString('application/json', $html['s'], 'a page carries no data of its own to be worked on again');
+        self::assertStringNotContainsString(
+            'application/json',
+            $html['s'],
+            'a page carries no data of its own to be worked on again',
+        );
     }
 
     public function test_what_a_zone_is_called_cannot_break_out_of_the_page(): void
     {
-        $html = new PageRenderer()->render([$this->home('</script><script>alert(1)</script>')])[0];
+        $html = (new PageRenderer())->render([$this->home('</script><script>alert(1)</script>')])[0];
         self::assertStringContainsString('&lt;script&gt;', $html);
         self::assertStringNotContainsString('<script>alert', $html);
     }
@@ -60,11 +64,11 @@ final class PageRendererTest extends TestCase
         Process::fake(['*' => Process::result(errorOutput: 'no such component', exitCode: 1)]);
         $this->expectException(RuntimeException::class);
         $this->expectExceptionMessage('could not be rendered: no such component');
-        new PageRenderer()->render([$this->home('North')]);
+        (new PageRenderer())->render([$this->home('North')]);
     }
 
     public function test_other_components_are_another_program(): void
     {
-        self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', new PageRenderer()->program());
+        self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', (new PageRenderer())->program());
     }
 }

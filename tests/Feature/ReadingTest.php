@@ -51,7 +51,15 @@ final class ReadingTest extends TestCase
     {
         $this->zoneInPrint();
         foreach (
-            ['', '/weeks/19', '/crops/radish', '/crops/garlic-hardneck', '/crops/tomato-main', '/mine?crops=radish', '/paper/leaflet'] as $path
+            [
+                '',
+                '/weeks/19',
+                '/crops/radish',
+                '/crops/garlic-hardneck',
+                '/crops/tomato-main',
+                '/mine?crops=radish',
+                '/paper/leaflet',
+            ] as $path
         ) {
             $text = html_entity_decode(strip_tags(str_replace('>', '> ', $this->html("/es/zones/test-basin{$path}"))));
             self::assertDoesNotMatchRegularExpression(
@@ -73,7 +81,9 @@ final class ReadingTest extends TestCase
     {
         $this->zoneInPrint();
         foreach (['', '/this-week', '/crops/lettuce-leaf', '/crops/tomato-main', '/paper/crop?crop=lettuce-leaf'] as $path) {
-            foreach (['/en-f' => '/\d ?(°C|cm\b|mm\b)/u', '' => '/\d ?(°F|in\b(?! the| [0-9]| which| \w+ of))/u'] as $prefix => $other) {
+            foreach (
+                ['/en-f' => '/\d ?(°C|cm\b|mm\b)/u', '' => '/\d ?(°F|in\b(?! the| [0-9]| which| \w+ of))/u'] as $prefix => $other
+            ) {
                 $text = html_entity_decode(strip_tags(str_replace('>', '> ', $this->html("{$prefix}/zones/test-basin{$path}"))));
                 if ($prefix === '') {
                     self::assertStringNotContainsString('°F.', $text);

@@ -46,7 +46,12 @@ final class RecordTest extends TestCase
     {
         self::assertSame(
             [0, 0, 0, 0],
-            [Station::query()->count(), RecordImport::query()->count(), StationRecord::query()->count(), Computation::query()->count()],
+            [
+                Station::query()->count(),
+                RecordImport::query()->count(),
+                StationRecord::query()->count(),
+                Computation::query()->count(),
+            ],
         );
         self::assertSame([], Storage::disk('originals')->allFiles());
     }
@@ -55,7 +60,9 @@ final class RecordTest extends TestCase
     {
         $this->bring(
             'record-previews',
-            $this->textFile("Low °F;Day;High °F\n14;2024-02-28;41\n;2024-02-29;50\n20;2024-03-01;10\n20;gone;50\n23;2024-03-04;59\n"),
+            $this->textFile(
+                "Low °F;Day;High °F\n14;2024-02-28;41\n;2024-02-29;50\n20;2024-03-01;10\n20;gone;50\n23;2024-03-04;59\n",
+            ),
         )
             ->assertOk()
             ->assertJsonPath('data.columns', ['date' => 'Day', 'minimum' => 'Low °F', 'maximum' => 'High °F'])
@@ -66,7 +73,11 @@ final class RecordTest extends TestCase
             ->assertJsonPath('data.years', [['year' => 2024, 'days' => 3, 'complete' => false]])
             ->assertJsonPath('data.gaps', [['first' => '2024-03-02', 'days' => 2]])
             ->assertJsonPath('data.refused', [
-                ['line' => 5, 'column' => 'Day', 'phrase' => ['key' => 'error.table.no-date-year-first', 'with' => ['text' => 'gone']]],
+                [
+                    'line' => 5,
+                    'column' => 'Day',
+                    'phrase' => ['key' => 'error.table.no-date-year-first', 'with' => ['text' => 'gone']],
+                ],
             ])
             ->assertJsonPath('data.marks_count', 2)
             ->assertJsonPath('data.marks.0.rule', 'maximum-below-minimum')
@@ -76,7 +87,7 @@ final class RecordTest extends TestCase
 
     public function test_the_unit_can_be_overruled(): void
     {
-        $file = fn() => $this->textFile("date,min,max\n2024-02-28,50,59\n");
+        $file = fn () => $this->textFile("date,min,max\n2024-02-28,50,59\n");
         $this->bring('record-previews', $file())->assertJsonPath('data.sample.0.minimum', 50);
         $this->bring('record-previews', $file(), 'fahrenheit')->assertJsonPath('data.sample.0.minimum', 10);
         $this->bring('record-previews', $file(), 'kelvin')->assertUnprocessable();
@@ -90,7 +101,11 @@ final class RecordTest extends TestCase
             $text .= sprintf("%02d/%02d/%d,%d,%d,%d\n", $day, $month, $year, 59 + ($i % 5), 0, 41 - ($i % 7));
         }
         $this->bring('record-previews', $this->textFile($text))->assertUnprocessable();
-        $choices = ['columns' => ['date' => 0, 'minimum' => 3, 'maximum' => 1], 'unit' => 'fahrenheit', 'date_order' => 'day-first'];
+        $choices = [
+            'columns' => ['date' => 0, 'minimum' => 3, 'maximum' => 1],
+            'unit' => 'fahrenheit',
+            'date_order' => 'day-first',
+        ];
         $this->bring('record-previews', $this->textFile($text), null, $choices)
             ->assertOk()
             ->assertJsonPath('data.format', 'table')
@@ -100,7 +115,10 @@ final class RecordTest extends TestCase
         $this->bring('record-imports', $this->textFile($text), null, $choices)->assertStatus(202);
         self::assertSame(
             [5.0, 15.0],
-            [StationRecord::query()->firstOrFail()->usable()->minimum[0], StationRecord::query()->firstOrFail()->usable()->maximum[0]],
+            [
+                StationRecord::query()->firstOrFail()->usable()->minimum[0],
+                StationRecord::query()->firstOrFail()->usable()->maximum[0],
+            ],
         );
         $same = ['columns' => ['date' => 0, 'minimum' => 1, 'maximum' => 1]];
         $this->bring('record-previews', $this->textFile($text), null, $same)
@@ -111,11 +129,14 @@ final class RecordTest extends TestCase
 
     public function test_a_gzipped_dly_file_is_recognised(): void
     {
-        $line = static fn(string $element, int $value): string => 'XX000046800202401' .
-            $element .
-            str_repeat(sprintf('%5d  S', $value), 31) .
+        $line = static fn (string $element, int $value): string => 'XX000046800202401'.
+            $element.
+            str_repeat(sprintf('%5d  S', $value), 31).
             "\n";
-        $this->bring('record-previews', $this->textFile((string) gzencode($line('TMAX', 42) . $line('TMIN', -17)), 'XX000046800.dly.gz'))
+        $this->bring(
+            'record-previews',
+            $this->textFile((string) gzencode($line('TMAX', 42).$line('TMIN', -17)), 'XX000046800.dly.gz'),
+        )
             ->assertOk()
             ->assertJsonPath('data.format', 'ghcn-dly')
             ->assertJsonPath('data.station', 'XX000046800')
@@ -132,7 +153,10 @@ final class RecordTest extends TestCase
         $import = RecordImport::query()->firstOrFail();
         self::assertSame(hash_file('sha256', base_path('core/tests/fixtures/station-north.csv')), $import->checksum);
         self::assertSame('north.csv', $import->file);
-        self::assertFileEquals(base_path('core/tests/fixtures/station-north.csv'), Storage::disk('originals')->path($import->checksum));
+        self::assertFileEquals(
+            base_path('core/tests/fixtures/station-north.csv'),
+            Storage::disk('originals')->path($import->checksum),
+        );
         $this->get("/desk-files/record-imports/{$import->id}")
             ->assertOk()
             ->assertDownload('north.csv');
@@ -161,7 +185,7 @@ final class RecordTest extends TestCase
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $crops = count($this->book ?? []);
         // What is told of a record is kept by import; all else by what is in it.
-        $results = static fn(): array => Result::query()
+        $results = static fn (): array => Result::query()
             ->whereNot('kind', ResultKind::Record)
             ->orderBy('hash')
             ->pluck('payload', 'hash')
@@ -180,8 +204,8 @@ final class RecordTest extends TestCase
         Queue::fake();
         $this->bring('record-imports', $this->stationFile())->assertStatus(202);
         $computation = Computation::query()->firstOrFail();
-        StationRecord::created(static fn() => throw new RuntimeException('killed'));
-        app()->call(new ComputeZoneJob($computation->zone_id)->handle(...));
+        StationRecord::created(static fn () => throw new RuntimeException('killed'));
+        app()->call((new ComputeZoneJob($computation->zone_id))->handle(...));
         StationRecord::flushEventListeners();
         self::assertSame([ComputationState::Failed, 3], [$computation->refresh()->state, $computation->attempts]);
         self::assertStringContainsString('Something went wrong on our side', (string) $computation->error);
@@ -196,7 +220,7 @@ final class RecordTest extends TestCase
         Queue::fake();
         $this->bring('record-imports', $this->stationFile())->assertStatus(202)->assertJsonPath('data.state', 'queued');
         $computation = Computation::query()->firstOrFail();
-        $run = static fn() => app()->call(new ComputeZoneJob($computation->zone_id)->handle(...));
+        $run = static fn () => app()->call((new ComputeZoneJob($computation->zone_id))->handle(...));
         $states = [];
         StationRecord::created(static function () use (&$states, $computation): void {
             $states[] = [$computation->refresh()->state->value, $computation->attempts];
@@ -215,7 +239,7 @@ final class RecordTest extends TestCase
     public function test_a_record_too_short_fails_in_words(): void
     {
         $this->bring('record-imports', $this->textFile("date,tmin_c,tmax_c\n2024-02-28,1,2\n"))->assertStatus(202);
-        $this->getJson('/api/computations/' . Computation::query()->value('id'))
+        $this->getJson('/api/computations/'.Computation::query()->value('id'))
             ->assertOk()
             ->assertJsonPath('data.state', 'failed');
         self::assertStringContainsString('no complete cold season', (string) Computation::query()->value('error'));
@@ -255,7 +279,9 @@ final class RecordTest extends TestCase
             $message = $this->bring($what, $large)->assertUnprocessable()->json('errors.file.0');
             self::assertStringContainsString('larger than 240 MiB', $message);
         }
-        $this->bring('record-previews', null)->assertUnprocessable()->assertJsonPath('errors.file.0', 'Choose a station file first.');
+        $this->bring('record-previews', null)
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.file.0', 'Choose a station file first.');
         $this->bring('record-previews', 'not a file')->assertUnprocessable();
         $this->assertNothingSaved();
     }
@@ -263,8 +289,8 @@ final class RecordTest extends TestCase
     public function test_a_newer_file_updates_the_record_and_reports_and_can_be_rolled_back(): void
     {
         $lines = explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
-        $older = implode("\n", array_slice($lines, 0, 4001)) . "\n";
-        $newer = $lines[0] . "\n" . implode("\n", array_slice($lines, 3900));
+        $older = implode("\n", array_slice($lines, 0, 4001))."\n";
+        $newer = $lines[0]."\n".implode("\n", array_slice($lines, 3900));
         $this->bring('record-imports', $this->textFile($older, 'older.csv'))->assertStatus(202);
         $first = StationRecord::query()->firstOrFail();
         $update = $this->bring('record-previews', $this->textFile($newer, 'newer.csv'))->assertOk()->json('data.update');

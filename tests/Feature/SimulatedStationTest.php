@@ -19,7 +19,7 @@ final class SimulatedStationTest extends TestCase
     {
         $climate = new SimulatedClimate(9.2, 11.9, 200, [12.6, 2.4], [4.2, 0.8], 0.72, $trend, $seed);
 
-        return new SimulatedStation($climate)->file(Day::of(1995, 1, 1), Day::fromIso($last));
+        return (new SimulatedStation($climate))->file(Day::of(1995, 1, 1), Day::fromIso($last));
     }
 
     private function report(string $file): QualityReport
@@ -27,9 +27,9 @@ final class SimulatedStationTest extends TestCase
         $stream = fopen('php://memory', 'w+') ?: self::fail();
         fwrite($stream, $file);
         rewind($stream);
-        $reading = new StationFileReader()->read($stream);
+        $reading = (new StationFileReader())->read($stream);
 
-        return new QualityControl()->check($reading->asRead, $reading->marks);
+        return (new QualityControl())->check($reading->asRead, $reading->marks);
     }
 
     public function test_the_same_seed_gives_the_same_weather_and_another_another(): void
@@ -59,18 +59,21 @@ final class SimulatedStationTest extends TestCase
     public function test_it_has_the_faults_of_real_ones(): void
     {
         $report = $this->report($this->file());
-        $days = array_unique(array_map(static fn(Mark $m): string => $m->day->iso(), $report->marks));
+        $days = array_unique(array_map(static fn (Mark $m): string => $m->day->iso(), $report->marks));
         self::assertCount(5, $days, 'five wrong readings');
-        $gaps = array_filter(array_map(static fn($g): int => $g->days, $report->usable->gaps()), static fn(int $d): bool => $d >= 8);
+        $gaps = array_filter(
+            array_map(static fn ($g): int => $g->days, $report->usable->gaps()),
+            static fn (int $d): bool => $d >= 8,
+        );
         sort($gaps);
         self::assertSame([8, 40], $gaps);
-        $missing = count(array_filter($report->usable->minimum, static fn(?float $v): bool => $v === null)) - 48;
+        $missing = count(array_filter($report->usable->minimum, static fn (?float $v): bool => $v === null)) - 48;
         self::assertEqualsWithDelta(0.004 * $report->usable->days(), $missing, 25);
     }
 
     public function test_a_trend_warms_the_later_years(): void
     {
-        $lastYears = static fn(QualityReport $r): float => array_sum(array_filter(array_slice($r->usable->maximum, -3650))) / 3650;
+        $lastYears = static fn (QualityReport $r): float => array_sum(array_filter(array_slice($r->usable->maximum, -3650))) / 3650;
         self::assertEqualsWithDelta(
             0.25 * 2.6,
             $lastYears($this->report($this->file(7, 0.25))) - $lastYears($this->report($this->file())),

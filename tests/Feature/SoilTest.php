@@ -41,7 +41,10 @@ class SoilTest extends TestCase
         $lines = explode("\n", (string) file_get_contents(base_path('core/tests/fixtures/station-north.csv')));
 
         return $this->textFile(
-            implode("\n", array_filter($lines, static fn (string $l): bool => substr($l, 0, 10) <= $last || str_starts_with($l, 'date'))),
+            implode(
+                "\n",
+                array_filter($lines, static fn (string $l): bool => substr($l, 0, 10) <= $last || str_starts_with($l, 'date')),
+            ),
         );
     }
 
@@ -87,7 +90,11 @@ class SoilTest extends TestCase
         $reading = $this->read()->assertCreated()->json('data.spots.0.readings.0');
         self::assertSame(
             [round($fit['celsius'], 1), 'timer', self::FIGURES],
-            [$reading['celsius'], $reading['source'], array_map(static fn (array $f): array => [$f[0], (float) $f[1]], $reading['figures'])],
+            [
+                $reading['celsius'],
+                $reading['source'],
+                array_map(static fn (array $f): array => [$f[0], (float) $f[1]], $reading['figures']),
+            ],
         );
         self::assertLessThan(0.3, $reading['within']);
     }
@@ -102,7 +109,11 @@ class SoilTest extends TestCase
         self::assertNotSame(19.0, $now['reading']);
         $soil = $this->getJson('/api/zones/test-basin/soil')->assertOk()->json('data');
         self::assertSame(['2012-03-03', 42], [$soil['days']['first'], count($soil['days']['usual'])]);
-        self::assertSame($now['model'], round((float) $soil['days']['model'][40], 1), 'the model of the plot is the model of the day');
+        self::assertSame(
+            $now['model'],
+            round((float) $soil['days']['model'][40], 1),
+            'the model of the plot is the model of the day',
+        );
         $open = array_column($soil['spots'][0]['open'], null, 'crop');
         self::assertSame(
             [true, 15.0],
@@ -128,7 +139,10 @@ class SoilTest extends TestCase
         $this->read(['key' => 'once-and-again'])->assertCreated();
         $this->read(['key' => 'once-and-again', 'figures' => null, 'celsius' => 30])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.key.0', 'Something else was already saved under this key. Reload the page and enter it again.');
+            ->assertJsonPath(
+                'errors.key.0',
+                'Something else was already saved under this key. Reload the page and enter it again.',
+            );
         self::assertSame(1, SoilReading::query()->count());
         $id = (int) SoilReading::query()->value('id');
         $this->actingAs($this->person(Role::Volunteer))
@@ -152,7 +166,11 @@ class SoilTest extends TestCase
                 [['on' => '2012-04-14'], 'on', '14 April 2012 has not come yet. Give the day the reading was taken on.'],
                 [['on' => 'yesterday'], 'on', 'Give the day of the reading as YYYY-MM-DD.'],
                 [['figures' => null], 'celsius', 'Type what the thermometer shows, or the figures as they fall.'],
-                [['figures' => null, 'celsius' => 81], 'celsius', 'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.'],
+                [
+                    ['figures' => null, 'celsius' => 81],
+                    'celsius',
+                    'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.',
+                ],
                 [['depth' => 5], 'depth', 'The depth is given in metres, 0 to 3: five centimetres are 0.05.'],
                 [
                     ['figures' => [[0, 20], [10, 15], [20, 12]]],

@@ -30,7 +30,7 @@ class StationReportTest extends TestCase
         config(['anthesis.today' => '2013-01-05']);
         $this->zoneWithRecord();
         $this->app['auth']->forgetGuards();
-        config(['anthesis.reports' => sys_get_temp_dir() . '/reports-' . getmypid()]);
+        config(['anthesis.reports' => sys_get_temp_dir().'/reports-'.getmypid()]);
     }
 
     protected function tearDown(): void
@@ -60,11 +60,21 @@ class StationReportTest extends TestCase
 
     public function test_a_device_with_a_token_sends_its_days_and_twice_is_once(): void
     {
-        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
-        self::assertStringNotContainsString($token, (string) json_encode(StationDevice::query()->get()), 'only its fingerprint is kept');
+        [, $token] = (new SaveDevice())->add($this->station(), 'Mast');
+        self::assertStringNotContainsString(
+            $token,
+            (string) json_encode(StationDevice::query()->get()),
+            'only its fingerprint is kept',
+        );
         $this->report($token, self::DAYS)
             ->assertStatus(202)
-            ->assertJsonPath('data', ['rows' => 2, 'refused' => 0, 'first' => '2013-01-01', 'last' => '2013-01-02', 'to_decide' => 0]);
+            ->assertJsonPath('data', [
+                'rows' => 2,
+                'refused' => 0,
+                'first' => '2013-01-01',
+                'last' => '2013-01-02',
+                'to_decide' => 0,
+            ]);
         self::assertSame('2013-01-02', $this->station()->record?->last_day->format('Y-m-d'));
         $this->report($token, self::DAYS)->assertStatus(202);
         self::assertSame(2, RecordImport::query()->count());
@@ -77,29 +87,40 @@ class StationReportTest extends TestCase
         self::assertSame('Mast.csv', RecordImport::query()->latest('id')->firstOrFail()->file);
         self::assertNotNull(StationDevice::query()->firstOrFail()->reported_at);
         // The last days again, and one more.
-        $this->report($token, self::DAYS . "2013-01-03,-1.0,4.0\n")->assertStatus(202);
+        $this->report($token, self::DAYS."2013-01-03,-1.0,4.0\n")->assertStatus(202);
         self::assertSame('2013-01-03', $this->station()->record?->last_day->format('Y-m-d'));
     }
 
     public function test_what_cannot_be_read_is_refused_with_its_place_and_nothing_is_kept(): void
     {
-        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
+        [, $token] = (new SaveDevice())->add($this->station(), 'Mast');
         foreach (['', "hello\nworld\n", str_repeat('x', 262145), "date,tmin_c,tmax_c\n2027-01-01,1,2\n"] as $text) {
             self::assertNotSame('', (string) $this->report($token, $text)->assertUnprocessable()->json('message'));
         }
         $this->report('guess', self::DAYS)
             ->assertUnauthorized()
-            ->assertJsonPath('message', 'The token is not known here. Send “Authorization: Bearer …” with the one the device was given.');
-        $this->call('POST', '/api/station-reports', [], [], [], ['HTTP_ACCEPT' => 'application/json'], self::DAYS)->assertUnauthorized();
+            ->assertJsonPath(
+                'message',
+                'The token is not known here. Send “Authorization: Bearer …” with the one the device was given.',
+            );
+        $this->call(
+            'POST',
+            '/api/station-reports',
+            [],
+            [],
+            [],
+            ['HTTP_ACCEPT' => 'application/json'],
+            self::DAYS,
+        )->assertUnauthorized();
         self::assertSame(1, RecordImport::query()->count());
         self::assertNull(StationDevice::query()->firstOrFail()->reported_at);
     }
 
     public function test_a_report_of_another_place_is_left_to_a_person(): void
     {
-        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
+        [, $token] = (new SaveDevice())->add($this->station(), 'Mast');
         $other = (string) file_get_contents(base_path('core/tests/fixtures/station-south.csv'));
-        $this->report($token, implode("\n", array_slice(explode("\n", $other), 0, 400)) . "\n")
+        $this->report($token, implode("\n", array_slice(explode("\n", $other), 0, 400))."\n")
             ->assertUnprocessable()
             ->assertJsonPath(
                 'message',
@@ -109,7 +130,7 @@ class StationReportTest extends TestCase
 
     public function test_who_sends_too_often_waits(): void
     {
-        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
+        [, $token] = (new SaveDevice())->add($this->station(), 'Mast');
         for ($i = 0; $i < 10; $i++) {
             $this->report($token, self::DAYS)->assertStatus(202);
         }
@@ -122,14 +143,14 @@ class StationReportTest extends TestCase
             $this->report("guess-{$i}", self::DAYS)->assertUnauthorized();
         }
         $this->report('guess-10', self::DAYS)->assertTooManyRequests();
-        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
+        [, $token] = (new SaveDevice())->add($this->station(), 'Mast');
         $this->report($token, self::DAYS)->assertTooManyRequests();
     }
 
     public function test_a_device_never_reaches_far_back(): void
     {
         config(['anthesis.today' => '2013-02-15']);
-        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
+        [, $token] = (new SaveDevice())->add($this->station(), 'Mast');
         $this->report($token, "date,tmin_c,tmax_c\n2012-12-31,-4.2,3.1\n2013-02-14,-5.0,2.4\n")
             ->assertUnprocessable()
             ->assertJsonPath(
@@ -150,7 +171,7 @@ class StationReportTest extends TestCase
                 ['Accept' => 'application/json'],
             )
             ->assertStatus(202);
-        [, $other] = new SaveDevice()->add(Station::query()->latest('id')->firstOrFail(), 'Other');
+        [, $other] = (new SaveDevice())->add(Station::query()->latest('id')->firstOrFail(), 'Other');
         $this->app['auth']->forgetGuards();
         $this->report($other, "date,tmin_c,tmax_c\n2013-02-09,-4.2,3.1\n2013-02-12,-5.0,2.4\n")
             ->assertUnprocessable()
@@ -162,10 +183,10 @@ class StationReportTest extends TestCase
 
     public function test_what_a_device_reports_differently_waits_until_somebody_decides(): void
     {
-        [, $token] = new SaveDevice()->add($this->station(), 'Mast');
+        [, $token] = (new SaveDevice())->add($this->station(), 'Mast');
         $before = $this->station()->record?->asRead();
         [$minimum, $maximum] = [$before?->minimum[$before->days() - 1], $before?->maximum[$before->days() - 1]];
-        $report = "date,tmin_c,tmax_c\n2012-12-31," . ($minimum + 6) . ",{$maximum}\n2013-01-01,-4.2,3.1\n";
+        $report = "date,tmin_c,tmax_c\n2012-12-31,".($minimum + 6).",{$maximum}\n2013-01-01,-4.2,3.1\n";
         $this->report($token, $report)->assertStatus(202)->assertJsonPath('data.to_decide', 1);
         $value = function (): ?float {
             $record = $this->station()->record?->asRead() ?? self::fail('no record');
@@ -190,7 +211,7 @@ class StationReportTest extends TestCase
         $this->app['auth']->forgetGuards();
         $this->report($token, $report)->assertStatus(202);
         self::assertSame(1, ReportedCorrection::query()->count(), 'what was declined is not asked again');
-        $this->report($token, "date,tmin_c,tmax_c\n2012-12-31," . ($minimum + 5) . ",{$maximum}\n")
+        $this->report($token, "date,tmin_c,tmax_c\n2012-12-31,".($minimum + 5).",{$maximum}\n")
             ->assertStatus(202)
             ->assertJsonPath('data.to_decide', 1);
         $id = ReportedCorrection::query()->latest('id')->value('id');
@@ -204,17 +225,16 @@ class StationReportTest extends TestCase
 
     public function test_dropped_files_are_taken_or_refused_with_the_reason_and_one_being_written_is_left(): void
     {
-        $folder = TakeDroppedFiles::folder() . "/{$this->station()->id}";
+        $folder = TakeDroppedFiles::folder()."/{$this->station()->id}";
         File::ensureDirectoryExists($folder);
-        File::ensureDirectoryExists(TakeDroppedFiles::folder() . '/999');
+        File::ensureDirectoryExists(TakeDroppedFiles::folder().'/999');
         foreach (
             [
                 "{$folder}/days.csv" => self::DAYS,
                 "{$folder}/bad.csv" => "hello\nworld\n",
                 "{$folder}/growing.csv" => self::DAYS,
-                TakeDroppedFiles::folder() . '/999/lost.csv' => self::DAYS,
-            ]
-            as $path => $text
+                TakeDroppedFiles::folder().'/999/lost.csv' => self::DAYS,
+            ] as $path => $text
         ) {
             file_put_contents($path, $text);
             touch($path, time() + (str_contains($path, 'growing') ? 3600 : -60));
@@ -225,7 +245,7 @@ class StationReportTest extends TestCase
         [$reason] = glob("{$folder}/refused/*-bad.csv.txt") ?: self::fail('no reason');
         self::assertNotSame('', trim((string) file_get_contents($reason)));
         self::assertFileExists("{$folder}/growing.csv");
-        self::assertFileExists(TakeDroppedFiles::folder() . '/999/lost.csv');
+        self::assertFileExists(TakeDroppedFiles::folder().'/999/lost.csv');
     }
 
     public function test_an_administrator_adds_a_device_and_is_told_its_token_once(): void
@@ -234,7 +254,10 @@ class StationReportTest extends TestCase
         preg_match('/Token: (\w{40})/', Artisan::output(), $found);
         self::assertSame($this->station()->id, StationDevice::bearing($found[1] ?? '')?->station_id);
         self::assertSame(1, Artisan::call('anthesis:add-device', ['zone' => 'nowhere', 'device' => 'Mast']));
-        self::assertSame(1, Artisan::call('anthesis:add-device', ['zone' => 'test-basin', 'device' => 'Mast', '--station' => 'Moon']));
+        self::assertSame(
+            1,
+            Artisan::call('anthesis:add-device', ['zone' => 'test-basin', 'device' => 'Mast', '--station' => 'Moon']),
+        );
     }
 
     public function test_a_device_is_added_at_the_desk_told_its_token_once_and_ended(): void

@@ -27,7 +27,7 @@ class TodayTest extends TestCase
     {
         $zone = Zone::factory()->create(['slug' => 'basin-floor', 'name' => 'Basin Floor', 'latitude' => 46.7]);
         $this->actingAs($this->person());
-        $text = new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather'))->report(
+        $text = (new SimulatedStation(SimulatedStations::climate('basin-floor') ?? self::fail('no weather')))->report(
             Day::of(1995, 1, 1),
             Day::of(2008, 1, 1),
             Day::fromIso($last),
@@ -58,8 +58,14 @@ class TodayTest extends TestCase
             [$today['on'], $today['by'], $today['record_ends'], $today['outlook']['source']],
         );
         self::assertSame(range(2008, 2024), $today['members'], 'a year whose 480 days run past the record takes no part');
-        self::assertSame(['2026-04-18', '2026-04-24'], [$today['outlook']['days'][0]['date'], $today['outlook']['days'][6]['date']]);
-        self::assertSame([21, 84, 63], [count($today['soil']['line']), count($today['soil']['usual']), count($today['soil']['middle'])]);
+        self::assertSame(
+            ['2026-04-18', '2026-04-24'],
+            [$today['outlook']['days'][0]['date'], $today['outlook']['days'][6]['date']],
+        );
+        self::assertSame(
+            [21, 84, 63],
+            [count($today['soil']['line']), count($today['soil']['usual']), count($today['soil']['middle'])],
+        );
         foreach ($today['soil']['low'] as $i => $low) {
             self::assertTrue($low <= $today['soil']['middle'][$i] && $today['soil']['middle'][$i] <= $today['soil']['high'][$i]);
         }
@@ -68,7 +74,7 @@ class TodayTest extends TestCase
         $fewer = $freezes;
         rsort($fewer);
         self::assertSame($fewer, $freezes, 'ever fewer are to come');
-        $acts = array_column(array_filter($today['acts'], static fn(array $a): bool => $a['act'] === 'sow-outdoors'), null, 'crop');
+        $acts = array_column(array_filter($today['acts'], static fn (array $a): bool => $a['act'] === 'sow-outdoors'), null, 'crop');
         self::assertContains($acts['carrot']['pile'], ['go', 'hold-a-week']);
         self::assertSame(17, $acts['carrot']['of']);
         self::assertSame($acts['carrot']['harvests'], $acts['carrot']['ribbon']['harvest'][0]);
@@ -85,7 +91,7 @@ class TodayTest extends TestCase
         config(['anthesis.today' => '2026-04-18']);
         $this->simulated();
         $this->basin('2026-04-17');
-        $season = fn(string $on): ?array => $this->getJson("/api/zones/basin-floor/windows/radish/succession?on={$on}&days=40")
+        $season = fn (string $on): ?array => $this->getJson("/api/zones/basin-floor/windows/radish/succession?on={$on}&days=40")
             ->assertOk()
             ->json('data.even.season');
         $told = $season('04-10') ?? self::fail('no season');
@@ -94,7 +100,7 @@ class TodayTest extends TestCase
         self::assertSame(
             array_map(null, $told['low'], $told['middle'], $told['high']),
             array_map(
-                static fn(float|int $a, float|int $b, float|int $c): array => [min($a, $b), $b, max($b, $c)],
+                static fn (float|int $a, float|int $b, float|int $c): array => [min($a, $b), $b, max($b, $c)],
                 $told['low'],
                 $told['middle'],
                 $told['high'],
@@ -155,7 +161,7 @@ class TodayTest extends TestCase
         config(['anthesis.today' => '2026-04-10']);
         $this->basin('2026-04-09');
         $this->simulated();
-        $collect = fn(): int => app(CollectReports::class)->execute();
+        $collect = fn (): int => app(CollectReports::class)->execute();
         self::assertSame(0, $collect(), 'all is on record');
         config(['anthesis.today' => '2026-04-18']);
         self::assertSame(1, $collect());
@@ -163,7 +169,10 @@ class TodayTest extends TestCase
         self::assertSame('2026-04-17', $station->record?->last_day->format('Y-m-d'));
         $import = RecordImport::query()->latest('id')->firstOrFail();
         self::assertSame(['report-2026-04-10-2026-04-17.csv', 8, null], [$import->file, $import->rows, $import->user_id]);
-        self::assertStringStartsWith("date,tmin_c,tmax_c\n2026-04-10,", (string) Storage::disk('originals')->get($import->checksum));
+        self::assertStringStartsWith(
+            "date,tmin_c,tmax_c\n2026-04-10,",
+            (string) Storage::disk('originals')->get($import->checksum),
+        );
         self::assertSame(0, $collect());
         self::assertSame(2, RecordImport::query()->count());
         // The values are the station's own, whenever they are asked for.

@@ -42,11 +42,11 @@ final class TwoAtOnceTest extends TestCase
 
     public function test_two_files_brought_to_one_station_at_once_are_both_in_its_record(): void
     {
-        $day = static fn(string $from, int $days): string => "date,tmin_c,tmax_c\n" .
+        $day = static fn (string $from, int $days): string => "date,tmin_c,tmax_c\n".
             implode(
                 '',
                 array_map(
-                    static fn(int $i): string => date('Y-m-d', (int) strtotime("{$from} +{$i} days")) . ",1.0,9.0\n",
+                    static fn (int $i): string => date('Y-m-d', (int) strtotime("{$from} +{$i} days")).",1.0,9.0\n",
                     range(0, $days - 1),
                 ),
             );
@@ -61,9 +61,9 @@ final class TwoAtOnceTest extends TestCase
         // Both were read, and queued, when the record held neither.
         $keep->execute($this->zone(), $station, $this->textFile($day('2012-01-01', 400), 'a.csv'), [], $this->person());
         $keep->execute($this->zone(), $station, $this->textFile($day('2014-01-01', 400), 'b.csv'), [], $this->person());
-        app()->call(new ComputeZoneJob($this->zone()->id)->handle(...));
+        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
         $record = StationRecord::query()->findOrFail($station?->refresh()->record_id)->asRead();
-        self::assertSame(500 + 400 + 400, count(array_filter($record->minimum, static fn(?float $v): bool => $v !== null)));
+        self::assertSame(500 + 400 + 400, count(array_filter($record->minimum, static fn (?float $v): bool => $v !== null)));
     }
 
     public function test_a_zone_another_worker_is_at_is_left_to_it(): void
@@ -71,9 +71,9 @@ final class TwoAtOnceTest extends TestCase
         Queue::fake();
         $computation = app(QueueComputation::class)->execute($this->zone(), null);
         $other = $this->anotherConnection();
-        $name = DB::getDatabaseName() . '-' . ComputeZoneJob::lockOf($this->zone()->id);
-        self::assertSame(1, (int) $other->query('SELECT GET_LOCK(' . $other->quote($name) . ', 0)')->fetchColumn());
-        app()->call(new ComputeZoneJob($this->zone()->id)->handle(...));
+        $name = DB::getDatabaseName().'-'.ComputeZoneJob::lockOf($this->zone()->id);
+        self::assertSame(1, (int) $other->query('SELECT GET_LOCK('.$other->quote($name).', 0)')->fetchColumn());
+        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
         self::assertSame(ComputationState::Queued, $computation->refresh()->state);
         self::assertFalse(NamedLock::isFree(ComputeZoneJob::lockOf($this->zone()->id)));
         // The lock falls with its holder, however that ends.
@@ -81,7 +81,7 @@ final class TwoAtOnceTest extends TestCase
         for ($i = 0; $i < 100 && (int) DB::scalar('SELECT IS_FREE_LOCK(?)', [$name]) !== 1; $i++) {
             usleep(50_000);
         }
-        app()->call(new ComputeZoneJob($this->zone()->id)->handle(...));
+        app()->call((new ComputeZoneJob($this->zone()->id))->handle(...));
         self::assertSame(ComputationState::Failed, $computation->refresh()->state, 'it was taken up, and there is no record');
     }
 
@@ -103,11 +103,16 @@ final class TwoAtOnceTest extends TestCase
             $this->postJson('/api/zones/test-basin/log-entries', [
                 'sent_at' => 1,
                 'by' => 'desk',
-                'entries' => [['key' => 'lock-note', 'act' => 'note', 'on' => '2012-01-01', 'text' => 'A note.', 'written_at' => 1]],
+                'entries' => [
+                    ['key' => 'lock-note', 'act' => 'note', 'on' => '2012-01-01', 'text' => 'A note.', 'written_at' => 1],
+                ],
             ])
                 ->assertStatus(503)
                 ->assertHeader('Retry-After', '5')
-                ->assertJsonPath('message', 'The server is busy with another change here. Nothing was saved. Try again in a few seconds.');
+                ->assertJsonPath(
+                    'message',
+                    'The server is busy with another change here. Nothing was saved. Try again in a few seconds.',
+                );
         } finally {
             $other->rollBack();
             DB::statement('SET SESSION innodb_lock_wait_timeout = 50');
@@ -160,22 +165,22 @@ final class TwoAtOnceTest extends TestCase
             ->assertOk()
             ->assertJsonPath('data.version', $opened + 1);
         $stale = $this->patchJson('/api/zones/test-basin', ['version' => $opened, 'district' => 'Other'] + $this->zoneValues());
-        $stale
-            ->assertStatus(409)
-            ->assertJsonPath('changed.0', [
-                'field' => 'height_m',
-                'was' => 410,
-                'is' => 520,
-                'by' => 'Educator',
-                'at' => $stale->json('changed.0.at'),
-            ]);
+        $stale->assertStatus(409)->assertJsonPath('changed.0', [
+            'field' => 'height_m',
+            'was' => 410,
+            'is' => 520,
+            'by' => 'Educator',
+            'at' => $stale->json('changed.0.at'),
+        ]);
         self::assertSame([520, 'Kestrel Basin'], [$this->zone()->height_m, $this->zone()->district]);
-        $this->patchJson('/api/zones/test-basin', $this->zoneValues())->assertUnprocessable()->assertJsonValidationErrorFor('version');
+        $this->patchJson('/api/zones/test-basin', $this->zoneValues())
+            ->assertUnprocessable()
+            ->assertJsonValidationErrorFor('version');
     }
 
     public function test_two_edits_of_one_crop_do_not_lose_one(): void
     {
-        $edit = fn(array $cells, int $version) => $this->patchJson('/api/crops/radish', [
+        $edit = fn (array $cells, int $version) => $this->patchJson('/api/crops/radish', [
             'cells' => $cells,
             'note' => 'x',
             'version' => $version,
@@ -191,7 +196,7 @@ final class TwoAtOnceTest extends TestCase
         $variety = $this->postJson('/api/crops/radish/varieties', ['name' => 'A', 'cells' => [], 'tags' => []])->json(
             'data.varieties.0.id',
         );
-        $change = fn(string $name, int $version) => $this->putJson("/api/crops/radish/varieties/{$variety}", [
+        $change = fn (string $name, int $version) => $this->putJson("/api/crops/radish/varieties/{$variety}", [
             'name' => $name,
             'cells' => [],
             'tags' => [],
@@ -225,9 +230,13 @@ final class TwoAtOnceTest extends TestCase
     public function test_which_of_two_things_clashed_is_said(array $meanwhile, int $status, string $message): void
     {
         Zone::saving(static function () use ($meanwhile): void {
-            DB::table('zones')->insertOrIgnore($meanwhile + ['district' => 'D', 'latitude' => 46, 'longitude' => -98, 'height_m' => 1]);
+            DB::table('zones')->insertOrIgnore(
+                $meanwhile + ['district' => 'D', 'latitude' => 46, 'longitude' => -98, 'height_m' => 1],
+            );
         });
-        $answer = $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertStatus($status)->assertJsonPath('message', $message);
+        $answer = $this->postJson('/api/zones', $this->zoneValues('Twin'))
+            ->assertStatus($status)
+            ->assertJsonPath('message', $message);
         self::assertSame($status === 422 ? ['name'] : [], array_keys($answer->json('errors') ?? []));
         Zone::flushEventListeners();
         $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertCreated();
@@ -283,8 +292,8 @@ final class TwoAtOnceTest extends TestCase
         $this->publish('Impatient.')
             ->assertUnprocessable()
             ->assertJsonPath('errors.zone.0', 'Edition 1 is being published. Wait until it is in force.');
-        app()->call(new \App\Gardener\RenderEditionJob(Edition::query()->value('id'))->handle(...));
-        $publication = $this->getJson('/api/publications/' . Publication::query()->value('id'))
+        app()->call((new \App\Gardener\RenderEditionJob(Edition::query()->value('id')))->handle(...));
+        $publication = $this->getJson('/api/publications/'.Publication::query()->value('id'))
             ->assertOk()
             ->json('data');
         self::assertSame(['done', true], [$publication['state'], $publication['edition']['in_force']]);
@@ -307,8 +316,11 @@ final class TwoAtOnceTest extends TestCase
             ->assertJsonPath('data.computation.state', 'queued');
         $this->publish()
             ->assertUnprocessable()
-            ->assertJsonPath('errors.zone.0', 'The windows are being computed. Wait until that is done, look at them, then publish.');
-        $this->deleteJson('/api/computations/' . Computation::query()->max('id'))->assertOk();
+            ->assertJsonPath(
+                'errors.zone.0',
+                'The windows are being computed. Wait until that is done, look at them, then publish.',
+            );
+        $this->deleteJson('/api/computations/'.Computation::query()->max('id'))->assertOk();
         $this->publish()
             ->assertUnprocessable()
             ->assertJsonFragment([
@@ -326,13 +338,15 @@ final class TwoAtOnceTest extends TestCase
             ['file' => $this->textFile("date,tmin_c,tmax_c\n2024-02-28,1,2\n")],
             ['Accept' => 'application/json'],
         )->assertStatus(202);
-        $this->getJson('/api/zones/test-basin')->assertJsonPath('data.computation.state', 'failed')->assertJsonPath('data.stale', true);
+        $this->getJson('/api/zones/test-basin')
+            ->assertJsonPath('data.computation.state', 'failed')
+            ->assertJsonPath('data.stale', true);
         self::assertStringContainsString('no complete cold season', $this->publish()->assertUnprocessable()->json('errors.zone.0'));
     }
 
     public function test_a_file_sent_twice_is_kept_once(): void
     {
-        $send = fn() => $this->post(
+        $send = fn () => $this->post(
             '/api/zones/test-basin/record-imports',
             ['file' => $this->stationFile(), 'to_station' => 'new', 'key' => 'one-and-the-same'],
             ['Accept' => 'application/json'],

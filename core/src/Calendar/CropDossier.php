@@ -26,7 +26,8 @@ use Anthesis\Words\Phrase;
  * A plain document, ready for JSON:
  * - `record`: by route; `ribbon.outcomes`: by outcome, list<int> length 365, years in which a sowing on sow day i+1 came to it, only those
  *   that occur; `ribbon.years`: years on record; `ribbon.reliability`, `ribbon.expected`: list<float> length 365; `harvested`: length 365, days from sow
- *   day i+1 to the first and the last of its harvest, null: never harvested; `usual`: length 365, of a crop that is sown more than once, medians
+ *   day i+1 to the first and the last of its harvest, null: never harvested; `usual`: length 365, of a crop that is sown more than
+ *   once, medians
  *   of the days from sow day i+1 to its first harvest and of the days of that, null: never harvested; empty of other crops
  * - `varieties`: those of the crop with their own windows, `schools` as those of the crop
  * - `schools`: by key of School and by standard of proof, or under `any` where a school does not ask for proof
@@ -62,7 +63,9 @@ final class CropDossier
                 'act' => $crop->act($route)->value,
                 'ribbon' => self::ribbon($windows->ribbon, $windows->expected),
                 'harvested' => $windows->harvested(),
-                'usual' => $crop->convention->successionDays === null ? [] : self::usual(HarvestDays::of($schools->replay->runs($crop, $route))),
+                'usual' => $crop->convention->successionDays === null
+                        ? []
+                        : self::usual(HarvestDays::of($schools->replay->runs($crop, $route))),
             ];
         }
         foreach ($schools->all as $key => $school) {
@@ -165,7 +168,10 @@ final class CropDossier
         $windows = [];
         foreach ($routes as $route) {
             $windows[$route['route']] = array_map(
-                static fn (array $span): SowingWindow => new SowingWindow(YearDay::fromIso($span['first']), YearDay::fromIso($span['last'])),
+                static fn (array $span): SowingWindow => new SowingWindow(
+                    YearDay::fromIso($span['first']),
+                    YearDay::fromIso($span['last']),
+                ),
                 $route['windows'],
             );
         }

@@ -33,11 +33,12 @@ use Anthesis\Words\Phrase;
  * @phpstan-type CutSheet array{stems_per_plant: float, branches: bool, vase_days: int|null, at: string|null}
  * @phpstan-type Span array{first: string, last: string, days: int}
  * @phpstan-type Line array{key: string, label: Words, date: string|null, days: int|null, source: Words}
- * - `again`: of a crop that is sown more than once, the sowings in its windows whose harvests follow on one another, each with the first and
- *   last day of its harvest; none where one is enough
+ * - `again`: of a crop that is sown more than once, the sowings in its windows whose harvests follow on one another, each with the
+ *   first and last day of its harvest; none where one is enough
  * - `fair`: days of at least a fair chance; `chances`: those of them apart from the windows, with the years in ten that came to a
- *   harvest; `no_window`: why there is none, and what would open one, null where there is one, or no record to say it from; `evidence`: one for each window, with first harvests (10, 50, 90 % of the years) of a
- *   sowing on its first and on its last day; both empty when counting back
+ *   harvest; `no_window`: why there is none, and what would open one, null where there is one, or no record to say it from; `evidence`:
+ *   one for each window, with first harvests (10, 50, 90 % of the years) of a sowing on its first and on its last day; both empty when
+ *   counting back
  * @phpstan-type Evidence array{best: string, span: Span|null, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
  * @phpstan-type Chance array{first: string, last: string, days: int, of_ten: int}
  * @phpstan-type Missing array{nearest: string, harvests: int, years: int, reason: string|null, longest_days: int|null, opened_by: list<array{site: string, windows: list<Span>}>, phrases: list<Words>}

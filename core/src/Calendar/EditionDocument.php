@@ -100,7 +100,8 @@ final readonly class EditionDocument
     }
 
     /**
-     * What people wrote in a document, for translators: names of crops and what else they are called, notes, reasons for own dates, sites, the district.
+     * What people wrote in a document, for translators: names of crops and what else they are called, notes, reasons for own dates,
+     * sites, the district.
      *
      * @param  array{zone: Zone, edition: array{note: string, ...}, crops: list<Sheet>, ...}  $content
      * @return list<string> each once

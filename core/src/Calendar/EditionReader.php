@@ -71,7 +71,8 @@ final class EditionReader
     }
 
     /**
-     * What editions of earlier programs do not tell is there, and says so: a crop without varieties or other names, a window without best days.
+     * What editions of earlier programs do not tell is there, and says so: a crop without varieties or other names, a window without
+     * best days.
      *
      * @param  Partial  $content
      * @return array<string, mixed>

@@ -33,7 +33,7 @@ final class MethodChange
     {
         $changes = [];
         foreach ($crop->routes as $route) {
-            $windows = static fn(MethodRule ...$without): array => self::windows(
+            $windows = static fn (MethodRule ...$without): array => self::windows(
                 $crop,
                 $route,
                 $replay,
@@ -46,7 +46,7 @@ final class MethodChange
             if ($now === $before) {
                 continue;
             }
-            $rules = array_filter(MethodRule::cases(), static fn(MethodRule $rule): bool => $windows($rule) !== $now);
+            $rules = array_filter(MethodRule::cases(), static fn (MethodRule $rule): bool => $windows($rule) !== $now);
             $changes[] = [
                 'crop' => $crop->slug,
                 'name' => $crop->name,
@@ -54,7 +54,7 @@ final class MethodChange
                 'act' => $crop->act($route)->value,
                 'before' => $before,
                 'now' => $now,
-                'rules' => array_values(array_map(static fn(MethodRule $rule): string => $rule->value, $rules)),
+                'rules' => array_values(array_map(static fn (MethodRule $rule): string => $rule->value, $rules)),
                 'phrase' => WindowDifference::phrase($now, $before, Phrase::of('difference.before'))?->toArray(),
             ];
         }
@@ -75,7 +75,7 @@ final class MethodChange
 
         return array_map(
             CropSheet::span(...),
-            new ReplayWindows($crop, $route, OutcomeRibbon::of($ground->runs($crop, $route)), $from, '')->windows($share),
+            (new ReplayWindows($crop, $route, OutcomeRibbon::of($ground->runs($crop, $route)), $from, ''))->windows($share),
         );
     }
 }

@@ -74,7 +74,11 @@ final class ZoneComparison
         }
         foreach (['last', 'first'] as $end) {
             if (
-                ! self::overlap($one['freezes'][self::LIGHT_FREEZE][$end][0], $other['freezes'][self::LIGHT_FREEZE][$end][0], $one['starts'])
+                ! self::overlap(
+                    $one['freezes'][self::LIGHT_FREEZE][$end][0],
+                    $other['freezes'][self::LIGHT_FREEZE][$end][0],
+                    $one['starts'],
+                )
             ) {
                 return false;
             }
@@ -97,7 +101,8 @@ final class ZoneComparison
 
         [$from, $to] = [self::offset($a['earliest'] ?? $a['date'], $starts), self::offset($a['latest'] ?? $a['date'], $starts)];
 
-        return $from <= self::offset($b['latest'] ?? $b['date'], $starts) && self::offset($b['earliest'] ?? $b['date'], $starts) <= $to;
+        return $from <= self::offset($b['latest'] ?? $b['date'], $starts) &&
+            self::offset($b['earliest'] ?? $b['date'], $starts) <= $to;
     }
 
     /** Days from the cold season's first day, so that dates around the new year stand in order. */

@@ -17,6 +17,20 @@ final readonly class Trend
     {
     }
 
+    /** Coefficients of the approximation of erfc, of the highest power first. */
+    private const ERFC = [
+        0.17087277,
+        -0.82215223,
+        1.48851587,
+        -1.13520398,
+        0.27886807,
+        -0.18628806,
+        0.09678418,
+        0.37409196,
+        1.00002368,
+        -1.26551223,
+    ];
+
     /**
      * @param  list<int>  $years  ascending
      * @param  list<float>  $values  days, one a year
@@ -52,9 +66,7 @@ final readonly class Trend
         $x = $z / M_SQRT2;
         $t = 1 / (1 + 0.5 * $x);
         $polynomial = 0.0;
-        foreach (
-            [0.17087277, -0.82215223, 1.48851587, -1.13520398, 0.27886807, -0.18628806, 0.09678418, 0.37409196, 1.00002368, -1.26551223] as $coefficient
-        ) {
+        foreach (self::ERFC as $coefficient) {
             $polynomial = $polynomial * $t + $coefficient;
         }
 

@@ -71,7 +71,17 @@ final class Application
                     'freezes' => $this->freezes(Options::parse($rest, ['record', 'latitude', 'years'])),
                     'soil' => $this->soil(Options::parse($rest, ['record', 'latitude', 'site', 'depth'])),
                     'replay' => $this->replay(
-                        Options::parse($rest, ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light']),
+                        Options::parse($rest, [
+                            'record',
+                            'latitude',
+                            'crop',
+                            'crop-file',
+                            'crops',
+                            'route',
+                            'site',
+                            'years',
+                            'light',
+                        ]),
                     ),
                     'left' => $this->left(
                         Options::parse($rest, [
@@ -120,20 +130,30 @@ final class Application
                         ]),
                     ),
                     'windows' => $this->windows(
-                        Options::parse($rest, ['record', 'latitude', 'crops', 'school', 'site', 'standard', 'light', 'risk', 'format']),
+                        Options::parse($rest, [
+                            'record',
+                            'latitude',
+                            'crops',
+                            'school',
+                            'site',
+                            'standard',
+                            'light',
+                            'risk',
+                            'format',
+                        ]),
                     ),
                     default => throw new UsageError(
-                        ($command === '' ? 'A command is needed' : "There is no command “{$command}”") .
-                            '; there are: ' .
-                            implode(', ', self::COMMANDS) .
+                        ($command === '' ? 'A command is needed' : "There is no command “{$command}”").
+                            '; there are: '.
+                            implode(', ', self::COMMANDS).
                             '.',
                     ),
                 },
             ];
         } catch (UsageError $error) {
-            return [2, $error->getMessage() . "\n"];
-        } catch (RecordTooShort | OutlookRefused $error) {
-            return [2, Words::in('en')->phrase($error->why) . "\n"];
+            return [2, $error->getMessage()."\n"];
+        } catch (RecordTooShort|OutlookRefused $error) {
+            return [2, Words::in('en')->phrase($error->why)."\n"];
         }
     }
 
@@ -202,7 +222,7 @@ final class Application
         $out = [
             'threshold' => $statistics->thresholdCelsius,
             'seasons' => array_map(
-                static fn($s): array => ['season' => $s->season, 'first' => $s->first, 'last' => $s->last],
+                static fn ($s): array => ['season' => $s->season, 'first' => $s->first, 'last' => $s->last],
                 $statistics->seasons,
             ),
             'last' => $last,
@@ -240,7 +260,7 @@ final class Application
                 'protect' => $site->protection,
             ],
             'daily_mean' => $daily,
-            'normals' => array_map(static fn(float $v): float => round($v, 3), $soil->normals()->values),
+            'normals' => array_map(static fn (float $v): float => round($v, 3), $soil->normals()->values),
         ]);
     }
 
@@ -256,21 +276,23 @@ final class Application
         $expected = $ribbon->expectedHarvest($crop->harvest->days);
         $windows = [];
         foreach (['0.8', '0.5'] as $share) {
-            $open = array_map(static fn(float $r): bool => $r >= (float) $share - Tolerance::SUMS, $ribbon->reliability);
+            $open = array_map(static fn (float $r): bool => $r >= (float) $share - Tolerance::SUMS, $ribbon->reliability);
             $windows[$share] = WindowFinder::runs($open, YearDay::fromNumber(1), ProofStandard::LEAST_DAYS);
         }
-        $numbers = static fn(SowingWindow $w): array => [$w->first->number, $w->last->number];
+        $numbers = static fn (SowingWindow $w): array => [$w->first->number, $w->last->number];
 
         return $this->json([
-            'growth_days_needed' => round(new Maturity($crop)->growthDays($route), 4),
+            'growth_days_needed' => round((new Maturity($crop))->growthDays($route), 4),
             'runs' => array_map(
-                static fn(Run $r): array => [$r->sown->iso(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays],
+                static fn (Run $r): array => [$r->sown->iso(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays],
                 $runs->all(),
             ),
-            'reliability' => array_map(static fn(float $r): float => round($r, 4), $ribbon->reliability),
-            'windows' => array_map(static fn(array $spans): array => array_map($numbers, $spans), $windows),
-            'expected_harvest' => array_map(static fn(float $e): float => round($e, 4), $expected),
-            'best' => ['0.8' => array_map(static fn(SowingWindow $w): array => $numbers(BestSpan::of($w, $expected)), $windows['0.8'])],
+            'reliability' => array_map(static fn (float $r): float => round($r, 4), $ribbon->reliability),
+            'windows' => array_map(static fn (array $spans): array => array_map($numbers, $spans), $windows),
+            'expected_harvest' => array_map(static fn (float $e): float => round($e, 4), $expected),
+            'best' => [
+                '0.8' => array_map(static fn (SowingWindow $w): array => $numbers(BestSpan::of($w, $expected)), $windows['0.8']),
+            ],
         ]);
     }
 
@@ -296,7 +318,13 @@ final class Application
     {
         [$crop, $route] = $this->cropAndRoute($options);
         [$from, $to] = $options->years();
-        $season = ThisSeason::of($options->record(), $options->outlook(), $options->latitude(), $options->site(), $options->light());
+        $season = ThisSeason::of(
+            $options->record(),
+            $options->outlook(),
+            $options->latitude(),
+            $options->site(),
+            $options->light(),
+        );
         $sowing = $season->sowing(
             $crop,
             $route,
@@ -323,7 +351,7 @@ final class Application
 
         return $this->json(
             array_map(
-                static fn(SuccessionSowing $s): array => ['sow' => $s->on->iso(), 'first' => $s->first, 'last' => $s->last],
+                static fn (SuccessionSowing $s): array => ['sow' => $s->on->iso(), 'first' => $s->first, 'last' => $s->last],
                 EvenSupply::of(HarvestDays::of($runs), $options->day('from'), $options->days('until'), $options->standard()),
             ),
         );
@@ -346,7 +374,7 @@ final class Application
         $place = PlaceEvidence::of($record, $options->latitude(), $options->site());
         $schools = Schools::on(new Grounds($place, $options->replay($record), new CountBackSettings($risk, $risk)));
         $sheets = array_map(
-            static fn(Crop $crop): array => CropSheet::of(
+            static fn (Crop $crop): array => CropSheet::of(
                 $crop,
                 $school,
                 $school === FromReplay::KEY
@@ -374,13 +402,13 @@ final class Application
         $text = '';
         foreach ($rows as $row) {
             $spans = array_map(
-                static fn(array $w): string => $w['days'] === YearDay::YEAR ? 'all year' : "{$w['first']} to {$w['last']}",
+                static fn (array $w): string => $w['days'] === YearDay::YEAR ? 'all year' : "{$w['first']} to {$w['last']}",
                 $row['windows'],
             );
             $text .=
-                str_pad($row['name'], 32) .
-                str_pad(Words::in('en')->say("act.{$row['act']}"), 14) .
-                ($spans === [] ? 'no window' : implode(', ', $spans)) .
+                str_pad($row['name'], 32).
+                str_pad(Words::in('en')->say("act.{$row['act']}"), 14).
+                ($spans === [] ? 'no window' : implode(', ', $spans)).
                 "\n";
         }
 
@@ -394,7 +422,9 @@ final class Application
 
     private function json(mixed $value): string
     {
-        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION) .
-            "\n";
+        return json_encode(
+            $value,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        )."\n";
     }
 }

@@ -26,7 +26,9 @@ use InvalidArgumentException;
 final readonly class Options
 {
     /** @param  array<string, string>  $values */
-    private function __construct(private array $values) {}
+    private function __construct(private array $values)
+    {
+    }
 
     /**
      * @param  list<string>  $arguments  `--name value` or `--name=value`
@@ -39,8 +41,8 @@ final readonly class Options
             if (preg_match('/^--([a-z-]+)(?:=(.*))?$/s', $arguments[$i], $found) !== 1) {
                 throw new UsageError("“{$arguments[$i]}” is not an option; options are written --name value.");
             }
-            if (!in_array($found[1], $known, true)) {
-                throw new UsageError("There is no option --{$found[1]} here; there are: --" . implode(', --', $known) . '.');
+            if (! in_array($found[1], $known, true)) {
+                throw new UsageError("There is no option --{$found[1]} here; there are: --".implode(', --', $known).'.');
             }
             $values[$found[1]] = $found[2] ?? ($arguments[++$i] ?? throw new UsageError("The option --{$found[1]} needs a value."));
         }
@@ -60,7 +62,7 @@ final readonly class Options
 
         return in_array($value, $choices, true)
             ? $value
-            : throw new UsageError("--{$name} is one of " . implode(', ', $choices) . "; “{$value}” is not.");
+            : throw new UsageError("--{$name} is one of ".implode(', ', $choices)."; “{$value}” is not.");
     }
 
     public function number(string $name, ?string $default = null): float
@@ -72,18 +74,18 @@ final readonly class Options
 
     public function latitude(): Latitude
     {
-        return $this->checked('latitude', fn(): Latitude => Latitude::of($this->number('latitude')));
+        return $this->checked('latitude', fn (): Latitude => Latitude::of($this->number('latitude')));
     }
 
     public function risk(): FreezeRisk
     {
-        return $this->checked('risk', fn(): FreezeRisk => FreezeRisk::of($this->number('risk', '0.5')));
+        return $this->checked('risk', fn (): FreezeRisk => FreezeRisk::of($this->number('risk', '0.5')));
     }
 
     public function site(): Site
     {
-        $site = $this->checked('site', fn(): Site => Site::named($this->get('site', 'open ground')));
-        if (!isset($this->values['depth'])) {
+        $site = $this->checked('site', fn (): Site => Site::named($this->get('site', 'open ground')));
+        if (! isset($this->values['depth'])) {
             return $site;
         }
         $depth = $this->number('depth');
@@ -114,7 +116,7 @@ final readonly class Options
     {
         $day = $this->get($name);
 
-        return $this->checked($name, static fn(): YearDay => YearDay::fromIso($day));
+        return $this->checked($name, static fn (): YearDay => YearDay::fromIso($day));
     }
 
     /** @throws UsageError unless it is a count of days within a year */
@@ -124,14 +126,14 @@ final readonly class Options
 
         return ctype_digit($days) && (int) $days <= YearDay::YEAR
             ? (int) $days
-            : throw new UsageError("--{$name} is a count of days from 0 to " . YearDay::YEAR . "; “{$days}” is not.");
+            : throw new UsageError("--{$name} is a count of days from 0 to ".YearDay::YEAR."; “{$days}” is not.");
     }
 
     /** @throws UsageError unless it is a date from one day to another */
     public function date(string $name, Day $from, Day $to): Day
     {
         $text = $this->get($name);
-        $day = $this->checked($name, static fn(): Day => Day::fromIso($text));
+        $day = $this->checked($name, static fn (): Day => Day::fromIso($text));
 
         return $day->number >= $from->number && $day->number <= $to->number
             ? $day
@@ -140,7 +142,9 @@ final readonly class Options
 
     public function light(): LightSchool
     {
-        return LightSchool::from($this->choice('light', array_column(LightSchool::cases(), 'value'), LightSchool::Radiation->value));
+        return LightSchool::from(
+            $this->choice('light', array_column(LightSchool::cases(), 'value'), LightSchool::Radiation->value),
+        );
     }
 
     /** One crop: of the table by its slug, or of a file of its own. */
@@ -151,7 +155,9 @@ final readonly class Options
         }
         if (isset($this->values['crop'])) {
             return $this->crops()->find($this->values['crop']) ??
-                throw new UsageError("There is no crop “{$this->values['crop']}” in the table; look up its slug in the first column.");
+                throw new UsageError(
+                    "There is no crop “{$this->values['crop']}” in the table; look up its slug in the first column.",
+                );
         }
         $path = $this->values['crop-file'];
         $json = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) ? file_get_contents($path) : false);
@@ -161,14 +167,14 @@ final readonly class Options
         try {
             return CropParameters::fromJson($json);
         } catch (FormatError $error) {
-            throw new UsageError($path . ': ' . $error->getMessage(), 0, $error);
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
         }
     }
 
     /** @return array{int|null, int|null} first and last season, null: all */
     public function years(): array
     {
-        if (!isset($this->values['years'])) {
+        if (! isset($this->values['years'])) {
             return [null, null];
         }
         if (preg_match('/^(\d{4})-(\d{4})$/', $this->values['years'], $found) !== 1 || $found[1] > $found[2]) {
@@ -183,7 +189,7 @@ final readonly class Options
     {
         $reading = $this->daily('record');
 
-        return new QualityControl()->check($reading->asRead, $reading->marks)->usable;
+        return (new QualityControl())->check($reading->asRead, $reading->marks)->usable;
     }
 
     /** The days expected after the record, as they are told; null: none. */
@@ -200,22 +206,22 @@ final readonly class Options
             throw new UsageError("There is no file “{$path}” to read a record from.");
         }
         try {
-            return new StationFileReader()->read($stream);
+            return (new StationFileReader())->read($stream);
         } catch (FormatError $error) {
-            throw new UsageError($path . ': ' . $error->getMessage(), 0, $error);
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
         }
     }
 
     public function crops(): CropTable
     {
-        if (!isset($this->values['crops'])) {
+        if (! isset($this->values['crops'])) {
             return CropCsv::standard();
         }
         $path = $this->values['crops'];
         try {
             return CropCsv::fromFile($path === '-' ? 'php://stdin' : $path);
         } catch (FormatError $error) {
-            throw new UsageError($path . ': ' . $error->getMessage(), 0, $error);
+            throw new UsageError($path.': '.$error->getMessage(), 0, $error);
         }
     }
 
@@ -230,7 +236,7 @@ final readonly class Options
         try {
             return $make();
         } catch (InvalidArgumentException $error) {
-            throw new UsageError("--{$name}: " . $error->getMessage(), 0, $error);
+            throw new UsageError("--{$name}: ".$error->getMessage(), 0, $error);
         }
     }
 }

@@ -16,7 +16,8 @@ final readonly class Crop
      * @param  list<Route>  $routes
      * @param  Bulb|null  $bulb  null: no day-length bulb
      * @param  Stock|null  $stock  null: to be had all year
-     * @param  string  $feeder  what it takes from the ground: `light`, `medium`, `heavy`; `fixes`, `builds`, `holds`: gives nitrogen, humus, what would wash out
+     * @param  string  $feeder  what it takes from the ground: `light`, `medium`, `heavy`; `fixes`, `builds`, `holds`: gives nitrogen,
+     *     humus, what would wash out
      * @param  list<Caution>  $cautions
      * @param  string|null  $alsoCalled  other common names, with commas between them
      * @param  Seed|null  $seed  null: nothing is known of it
@@ -108,7 +109,10 @@ final readonly class Crop
         return $route === Route::Direct ? $this->convention->springSowWeeks : $this->convention->springSetOutWeeks;
     }
 
-    /** @return string a fingerprint of all that its dates hang on, SHA-256 in hexadecimal; what else it is called, its seed, height, thirst and stems are none of it */
+    /**
+     * @return string a fingerprint of all that its dates hang on, SHA-256 in hexadecimal; what else it is called, its seed, height,
+     *   thirst and stems are none of it
+     */
     public function checksum(): string
     {
         return hash(

@@ -74,13 +74,58 @@ final class CropSchema
                     parameter: 'kill_young',
                     byVariety: true,
                 ),
-                new CropColumn('kill_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', -60, 15, parameter: 'kill', byVariety: true),
+                new CropColumn(
+                    'kill_c',
+                    CropColumn::NUMBER,
+                    'cold-and-heat',
+                    'celsius',
+                    -60,
+                    15,
+                    parameter: 'kill',
+                    byVariety: true,
+                ),
                 new CropColumn('young_share', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'young'),
-                new CropColumn('heat_c', CropColumn::NUMBER, 'cold-and-heat', 'celsius', 15, 60, parameter: 'heat', byVariety: true),
-                new CropColumn('heat_days', CropColumn::COUNT, 'cold-and-heat', 'days', 1, 365, parameter: 'heat_days', byVariety: true),
+                new CropColumn(
+                    'heat_c',
+                    CropColumn::NUMBER,
+                    'cold-and-heat',
+                    'celsius',
+                    15,
+                    60,
+                    parameter: 'heat',
+                    byVariety: true,
+                ),
+                new CropColumn(
+                    'heat_days',
+                    CropColumn::COUNT,
+                    'cold-and-heat',
+                    'days',
+                    1,
+                    365,
+                    parameter: 'heat_days',
+                    byVariety: true,
+                ),
                 new CropColumn('heat_from', CropColumn::NUMBER, 'cold-and-heat', 'share', 0, 1, parameter: 'heat_from'),
-                new CropColumn('harvest_days', CropColumn::COUNT, 'days', 'days', 1, 365, parameter: 'harvest_days', byVariety: true),
-                new CropColumn('min_harvest_days', CropColumn::COUNT, 'days', 'days', 0, 365, parameter: 'min_harvest', byVariety: true),
+                new CropColumn(
+                    'harvest_days',
+                    CropColumn::COUNT,
+                    'days',
+                    'days',
+                    1,
+                    365,
+                    parameter: 'harvest_days',
+                    byVariety: true,
+                ),
+                new CropColumn(
+                    'min_harvest_days',
+                    CropColumn::COUNT,
+                    'days',
+                    'days',
+                    0,
+                    365,
+                    parameter: 'min_harvest',
+                    byVariety: true,
+                ),
                 new CropColumn('soil_min_sow_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, optional: true),
                 new CropColumn('soil_min_setout_c', CropColumn::NUMBER, 'warmth', 'celsius', 0, 40, optional: true),
                 new CropColumn('spring_sow_weeks', CropColumn::NUMBER, 'starting', 'weeks', -26, 26, optional: true),
@@ -97,8 +142,26 @@ final class CropSchema
                     parameter: 'critical',
                     byVariety: true,
                 ),
-                new CropColumn('juvenile_days', CropColumn::NUMBER, 'cold-and-heat', 'days', 1, 365, optional: true, parameter: 'juvenile'),
-                new CropColumn('chill_days', CropColumn::COUNT, 'cold-and-heat', 'days', 0, 365, optional: true, parameter: 'chill'),
+                new CropColumn(
+                    'juvenile_days',
+                    CropColumn::NUMBER,
+                    'cold-and-heat',
+                    'days',
+                    1,
+                    365,
+                    optional: true,
+                    parameter: 'juvenile',
+                ),
+                new CropColumn(
+                    'chill_days',
+                    CropColumn::COUNT,
+                    'cold-and-heat',
+                    'days',
+                    0,
+                    365,
+                    optional: true,
+                    parameter: 'chill',
+                ),
                 new CropColumn(
                     'bolt_chill_days',
                     CropColumn::COUNT,
@@ -162,7 +225,12 @@ final class CropSchema
                 new CropColumn('row_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 1000),
                 new CropColumn('per_square_foot', CropColumn::NUMBER, 'spacing', 'plants', 0, 100, optional: true),
                 new CropColumn('yield_kg_per_m', CropColumn::NUMBER, 'spacing', 'kg', 0, 100, optional: true),
-                new CropColumn('feeder', CropColumn::CHOICE, 'identity', choices: ['light', 'medium', 'heavy', 'fixes', 'builds', 'holds']),
+                new CropColumn(
+                    'feeder',
+                    CropColumn::CHOICE,
+                    'identity',
+                    choices: ['light', 'medium', 'heavy', 'fixes', 'builds', 'holds'],
+                ),
                 new CropColumn('follow_with', CropColumn::TEXT, 'identity', optional: true),
                 new CropColumn('cautions', CropColumn::CAUTIONS, 'identity', optional: true),
                 new CropColumn('notes', CropColumn::TEXT, 'identity', optional: true),
@@ -172,7 +240,14 @@ final class CropSchema
                 new CropColumn('germination', CropColumn::NUMBER, 'spacing', 'part', 0.05, 1, optional: true, default: ''),
                 new CropColumn('seeds_per_gram', CropColumn::NUMBER, 'spacing', 'seeds', 0.1, 50000, optional: true, default: ''),
                 new CropColumn('height_cm', CropColumn::NUMBER, 'spacing', 'cm', 1, 600, optional: true, default: ''),
-                new CropColumn('thirst', CropColumn::CHOICE, 'spacing', choices: ['low', 'usual', 'high'], optional: true, default: ''),
+                new CropColumn(
+                    'thirst',
+                    CropColumn::CHOICE,
+                    'spacing',
+                    choices: ['low', 'usual', 'high'],
+                    optional: true,
+                    default: '',
+                ),
                 new CropColumn('stems_per_plant', CropColumn::NUMBER, 'identity', 'stems', 0.1, 500, optional: true, default: ''),
                 new CropColumn(
                     'flower_habit',
@@ -253,7 +328,11 @@ final class CropSchema
             new UnderCover(
                 $weeks === null
                     ? null
-                    : new SeedlingWeeks($v->optional('seedling_weeks_min') ?? $weeks, $weeks, $v->optional('seedling_weeks_max') ?? $weeks),
+                    : new SeedlingWeeks(
+                        $v->optional('seedling_weeks_min') ?? $weeks,
+                        $weeks,
+                        $v->optional('seedling_weeks_max') ?? $weeks,
+                    ),
                 $v->number('indoor_c'),
                 $v->number('transplant_check_days'),
             ),
@@ -273,7 +352,11 @@ final class CropSchema
                 $v->optionalCount('succession_days'),
             ),
             $critical === null ? null : new Bulb($critical, (float) $v->optional('juvenile_days'), $v->optional('bulb_c')),
-            new Bolting($v->optionalCount('bolt_chill_days'), $v->optional('bolt_day_hours'), (float) $v->optional('bolt_growth_days')),
+            new Bolting(
+                $v->optionalCount('bolt_chill_days'),
+                $v->optional('bolt_day_hours'),
+                (float) $v->optional('bolt_growth_days'),
+            ),
             $stockFrom === null ? null : new Stock($stockFrom, (int) $v->optionalCount('stock_to_days')),
             new Spacing(
                 $v->number('depth_cm'),
@@ -319,9 +402,8 @@ final class CropSchema
     /** @param  array<string, string>  $cells */
     private static function checkPairs(array $cells): void
     {
-        foreach (
-            [['bolt_day_hours', 'bolt_growth_days'], ['stock_from_days', 'stock_to_days'], ['stems_per_plant', 'flower_habit']] as [$one, $other]
-        ) {
+        $pairs = [['bolt_day_hours', 'bolt_growth_days'], ['stock_from_days', 'stock_to_days'], ['stems_per_plant', 'flower_habit']];
+        foreach ($pairs as [$one, $other]) {
             if (($cells[$one] === '') !== ($cells[$other] === '')) {
                 throw new CropRefused(
                     $cells[$one] === '' ? $one : $other,
@@ -334,7 +416,9 @@ final class CropSchema
     private static function checkSense(Crop $crop): void
     {
         $growth = $crop->growth;
-        if (! ($growth->baseC < $growth->optLowC && $growth->optLowC <= $growth->optHighC && $growth->optHighC < $growth->ceilingC)) {
+        if (
+            ! ($growth->baseC < $growth->optLowC && $growth->optLowC <= $growth->optHighC && $growth->optHighC < $growth->ceilingC)
+        ) {
             throw new CropRefused('opt_low_c', Phrase::of('error.crop.temperatures'));
         }
         if ($crop->emergence->daysAt($growth->refC + Maturity::SOIL_ABOVE_AIR) === null) {
@@ -344,7 +428,10 @@ final class CropSchema
             throw new CropRefused('seedling_weeks', Phrase::of('error.crop.no-weeks'));
         }
         if ($crop->underCover->weeks !== null && $crop->emergence->daysAt($crop->underCover->soilC) === null) {
-            throw new CropRefused('indoor_c', Phrase::of('error.crop.no-emergence-under-cover', ['celsius' => $crop->underCover->soilC]));
+            throw new CropRefused(
+                'indoor_c',
+                Phrase::of('error.crop.no-emergence-under-cover', ['celsius' => $crop->underCover->soilC]),
+            );
         }
     }
 }

@@ -102,9 +102,8 @@ final readonly class Bed
         usort($stays, static fn (Occupancy $a, Occupancy $b): int => $a->from->number <=> $b->from->number);
         $gaps = [];
         $free = $from->number;
-        foreach (
-            [...array_map(static fn (Occupancy $s): array => [$s->from->number, $s->to->number], $stays), [$to->number + 1, $to->number + 1]] as [$begins, $ends]
-        ) {
+        $taken = array_map(static fn (Occupancy $s): array => [$s->from->number, $s->to->number], $stays);
+        foreach ([...$taken, [$to->number + 1, $to->number + 1]] as [$begins, $ends]) {
             if ($begins - $free >= self::SHORTEST_GAP) {
                 $gaps[] = ['from' => Day::fromNumber($free), 'to' => Day::fromNumber($begins - 1)];
             }

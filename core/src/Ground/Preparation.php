@@ -29,7 +29,10 @@ final class Preparation
     /** Days after sowing or setting out in which heat harms. */
     private const TENDER = 21;
 
-    /** Days from raw manure to a harvest that touches soil. A crop that does not may have 90; which do is not in the book, so all are taken for such. */
+    /**
+     * Days from raw manure to a harvest that touches soil. A crop that does not may have 90; which do is not in the book, so all are
+     * taken for such.
+     */
     private const MANURE = 120;
 
     /** Days a cover crop lies cut before seed is sown after it. */

@@ -24,7 +24,8 @@ final class Rotation
     }
 
     /**
-     * @return Occupancy|null the nearest stay on the bed of the crop's family whose rest its stay would break, before it or after; null: none.
+     * @return Occupancy|null the nearest stay on the bed of the crop's family whose rest its stay would break, before it or after;
+     *     null: none.
      *                   Cover crops keep no rest: they are cut before they are much of a plant
      */
     public static function broken(Bed $bed, Crop $crop, Day $from, Day $to): ?Occupancy

@@ -36,7 +36,11 @@ final class SeasonPlanner
         }
         usort(
             $wishes,
-            static fn (Wish $a, Wish $b): int => [$days[$a->key], -$stays[$a->key], $a->key] <=> [$days[$b->key], -$stays[$b->key], $b->key],
+            static fn (Wish $a, Wish $b): int => [$days[$a->key], -$stays[$a->key], $a->key] <=> [
+                $days[$b->key],
+                -$stays[$b->key],
+                $b->key,
+            ],
         );
         $placements = [];
         foreach ($wishes as $wish) {

@@ -35,7 +35,8 @@ final readonly class Cue
      * @param  float  $sumDeviation  their median absolute deviation
      * @param  float  $soil  median of the soil's mean temperature over the seven days to the sighting, °C
      * @param  float  $soilDeviation  its median absolute deviation
-     * @param  float|null  $strength  spread of the soil on the sightings' median calendar date over that on the days themselves: above 1 the
+     * @param  float|null  $strength  spread of the soil on the sightings' median calendar date over that on the days themselves: above
+     *     1 the
      *                                plant tells more than the calendar; null where the soil was the same on every sighting
      */
     private function __construct(

@@ -50,15 +50,22 @@ final readonly class RecordUpdate
      * @param  float|null  $stepBefore  °C between two neighbouring values as finely as the record is written; null: not known
      * @param  float|null  $stepOfFile  the same of the file
      */
-    public static function of(DailyRecord $before, array $marksBefore, DailyRecord $file, array $marksOfFile, ?float $stepBefore = null, ?float $stepOfFile = null): self
-    {
+    public static function of(
+        DailyRecord $before,
+        array $marksBefore,
+        DailyRecord $file,
+        array $marksOfFile,
+        ?float $stepBefore = null,
+        ?float $stepOfFile = null,
+    ): self {
         [$rounding, $coarser] = self::rounding($stepBefore, $stepOfFile);
         $first = min($before->first->number, $file->first->number);
         $last = max($before->last()->number, $file->last()->number);
         $counts = ['new' => 0, 'changed' => 0, 'unchanged' => 0, 'kept' => 0];
         $series = [Element::Minimum->value => [], Element::Maximum->value => []];
         $replaced = [];
-        foreach ([[Element::Minimum, $before->minimum, $file->minimum], [Element::Maximum, $before->maximum, $file->maximum]] as [$element, $old, $new]) {
+        $elements = [[Element::Minimum, $before->minimum, $file->minimum], [Element::Maximum, $before->maximum, $file->maximum]];
+        foreach ($elements as [$element, $old, $new]) {
             $values = [];
             for ($day = $first; $day <= $last; $day++) {
                 $was = $old[$day - $before->first->number] ?? null;

@@ -13,7 +13,9 @@ final readonly class YearDay
 
     private const BEFORE_MONTH = [0, 0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
 
-    private function __construct(public int $number) {}
+    private function __construct(public int $number)
+    {
+    }
 
     /** @throws InvalidArgumentException outside 1…365 */
     public static function fromNumber(int $number): self
@@ -47,7 +49,7 @@ final readonly class YearDay
     {
         if (preg_match('/^(0[1-9]|1[0-2])-(\d\d)$/', $monthDay, $found) === 1) {
             $number = self::BEFORE_MONTH[(int) $found[1]] + (int) $found[2];
-            if ($number >= 1 && $number <= self::YEAR && new self($number)->iso() === $monthDay) {
+            if ($number >= 1 && $number <= self::YEAR && (new self($number))->iso() === $monthDay) {
                 return new self($number);
             }
         }

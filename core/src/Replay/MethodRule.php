@@ -18,7 +18,10 @@ enum MethodRule: string
     case BulbWarmth = 'bulb-warmth';
     case HardyBySoil = 'hardy-by-soil';
 
-    /** @return Crop the crop as the first edition, which did not know the rule, would have grown it; frozen ground is the replay's affair */
+    /**
+     * @return Crop the crop as the first edition, which did not know the rule, would have grown it; frozen ground is the replay's
+     *   affair
+     */
     public function leftOutOf(Crop $crop): Crop
     {
         $hardiness = $crop->hardiness;

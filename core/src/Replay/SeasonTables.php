@@ -136,7 +136,7 @@ final class SeasonTables
     /** @return list<float> sum of the share of emergence each day's soil gives */
     public function emergence(Emergence $emergence): array
     {
-        return $this->sums('emergence ' . json_encode($emergence->days), fn(): array => $this->emergenceSum($emergence));
+        return $this->sums('emergence '.json_encode($emergence->days), fn (): array => $this->emergenceSum($emergence));
     }
 
     /** @return int|null the day on which what is sown on a day comes up; null: not while the record lasts */
@@ -155,17 +155,18 @@ final class SeasonTables
     /** @return list<float> sum of growth-days */
     public function growth(Crop $crop, LightSchool $light): array
     {
-        $key = "growth {$crop->growth->baseC} {$crop->growth->optLowC} {$crop->growth->optHighC} {$crop->growth->ceilingC} {$crop->growth->refC} {$light->value}";
+        $curve = $crop->growth;
+        $key = "growth {$curve->baseC} {$curve->optLowC} {$curve->optHighC} {$curve->ceilingC} {$curve->refC} {$light->value}";
 
-        return $this->sums($key, fn(): array => $this->growthSum($crop, $light));
+        return $this->sums($key, fn (): array => $this->growthSum($crop, $light));
     }
 
     /** @return list<int> next day on which screen minimum, with the site's help, or the soil is at or below so many °C */
     public function nextFreeze(float $celsius, bool $ofSoil = false): array
     {
         return $ofSoil
-            ? $this->nextDays("frozen soil {$celsius}", fn(): array => $this->nextAtMost($this->soil, $celsius))
-            : $this->nextDays("freeze {$celsius}", fn(): array => $this->nextAtMost($this->night, $celsius));
+            ? $this->nextDays("frozen soil {$celsius}", fn (): array => $this->nextAtMost($this->soil, $celsius))
+            : $this->nextDays("freeze {$celsius}", fn (): array => $this->nextAtMost($this->night, $celsius));
     }
 
     /**
@@ -203,7 +204,10 @@ final class SeasonTables
     {
         return $celsius === null
             ? $this->nextDayOfHours($hours)
-            : $this->nextDays("bulbing {$hours} {$celsius}", fn(): array => $this->nextAtMost($this->bulbing($hours, $celsius), -1.0));
+            : $this->nextDays(
+                "bulbing {$hours} {$celsius}",
+                fn (): array => $this->nextAtMost($this->bulbing($hours, $celsius), -1.0),
+            );
     }
 
     /** @return list<int> next day of at least so many hours */
@@ -211,20 +215,20 @@ final class SeasonTables
     {
         return $this->nextDays(
             "hours {$hours}",
-            fn(): array => $this->nextAtMost(array_map(fn(int $day): float => -$this->hours[$day], $this->sowDay), -$hours),
+            fn (): array => $this->nextAtMost(array_map(fn (int $day): float => -$this->hours[$day], $this->sowDay), -$hours),
         );
     }
 
     /** @return array{list<int>, list<int>} count of days with a maximum at or above so many °C, and those days */
     public function hotDays(float $celsius): array
     {
-        return $this->counts("hot {$celsius}", fn(): array => $this->countFrom($this->afternoon, $celsius));
+        return $this->counts("hot {$celsius}", fn (): array => $this->countFrom($this->afternoon, $celsius));
     }
 
     /** @return array{list<int>, list<int>} count of days with a mean at or above so many °C, and those days */
     public function days(float $celsius): array
     {
-        return $this->counts("mean {$celsius}", fn(): array => $this->countFrom($this->mean, $celsius));
+        return $this->counts("mean {$celsius}", fn (): array => $this->countFrom($this->mean, $celsius));
     }
 
     /** @return array{list<int>, list<int>} count of days with a mean of 0…10 °C, and those days */
@@ -290,7 +294,7 @@ final class SeasonTables
     private function emergenceSum(Emergence $emergence): array
     {
         // The rate is linear between table temperatures; written out, because it is asked for each day of each table.
-        $rates = array_map(static fn(?float $days): float => $days === null ? 0.0 : 1 / $days, $emergence->days);
+        $rates = array_map(static fn (?float $days): float => $days === null ? 0.0 : 1 / $days, $emergence->days);
         $top = count($rates) - 1;
         $sum = [0.0];
         $total = 0.0;
@@ -313,12 +317,17 @@ final class SeasonTables
     /** @return list<float> */
     private function growthSum(Crop $crop, LightSchool $light): array
     {
-        $full = new GrowthResponse($crop)->at(($crop->growth->optLowC + $crop->growth->optHighC) / 2);
+        $full = (new GrowthResponse($crop))->at(($crop->growth->optLowC + $crop->growth->optHighC) / 2);
         $shares = [];
         foreach ($this->hours as $day => $hours) {
             $shares[] = $full * $light->share($this->radiation[$day], $hours);
         }
-        [$base, $low, $high, $ceiling] = [$crop->growth->baseC, $crop->growth->optLowC, $crop->growth->optHighC, $crop->growth->ceilingC];
+        [$base, $low, $high, $ceiling] = [
+            $crop->growth->baseC,
+            $crop->growth->optLowC,
+            $crop->growth->optHighC,
+            $crop->growth->ceilingC,
+        ];
         $rise = 1 / ($low - $base);
         $fall = 1 / ($ceiling - $high);
         $sum = [0.0];
@@ -345,7 +354,7 @@ final class SeasonTables
             if ($counts) {
                 $counted[] = $day;
             }
-            if ($celsius > self::FROZEN_SOIL || !$this->frozenGround) {
+            if ($celsius > self::FROZEN_SOIL || ! $this->frozenGround) {
                 $open[] = $day;
             } elseif ($counts) {
                 $frozen[] = $day;

@@ -33,7 +33,8 @@ final readonly class HoldOrGo
     /**
      * @param  Day|null  $until  when to do it, where it is held
      * @param  Outcome|null  $reason  what becomes of most that do not come to a harvest on the day
-     * @param  int|null  $slack  days to the last of the AHEAD that reaches the standard, be there poorer ones between; null: it is not reached on the day
+     * @param  int|null  $slack  days to the last of the AHEAD that reaches the standard, be there poorer ones between; null: it is not
+     *     reached on the day
      * @param  array{int|null, int|null}  $waits  days from the day to the median first harvest of an act on it, and of one a week later; null: none
      */
     private function __construct(public Pile $pile, public ?Day $until, public ?Outcome $reason, public ?int $slack, public array $waits)

@@ -22,7 +22,9 @@ final readonly class Outside
     private const WEEK = 7;
 
     /** @param  int  $sinceAct  days since its act could last be done; 0 while it can */
-    public function __construct(public Crop $crop, public Stage $stage, public int $sinceAct) {}
+    public function __construct(public Crop $crop, public Stage $stage, public int $sinceAct)
+    {
+    }
 
     /**
      * @param  list<Crop>  $crops
@@ -70,7 +72,7 @@ final readonly class Outside
         return match (true) {
             $window->contains($on) || $window->last->daysUntil($on) < self::YOUNG => Stage::Young,
             $weeks !== null && $on->daysUntil($window->first) <= $weeks * self::WEEK => Stage::UnderCover,
-            $harvest !== null && new SowingWindow($window->first, $harvest->last)->contains($on) => Stage::Grown,
+            $harvest !== null && (new SowingWindow($window->first, $harvest->last))->contains($on) => Stage::Grown,
             default => null,
         };
     }

@@ -113,7 +113,10 @@ final class ThisSeason implements ProspectsSource
         return array_map(static fn (int $i): Sowing => new Sowing($from->plus($i), $members[$i]), range(0, $days - 1));
     }
 
-    /** @return Day|null when what is sown on a day comes up in the first member, which is as all are up to today; null: not in time, or no member */
+    /**
+     * @return Day|null when what is sown on a day comes up in the first member, which is as all are up to today; null: not in time,
+     *   or no member
+     */
     public function emergence(Crop $crop, Day $sown): ?Day
     {
         return $this->members === [] ? null : $this->replay($this->members[0])->emergence($crop, $sown);

@@ -49,7 +49,7 @@ final class CropCsv
     /** @return array<string, array<string, string>> the rows of the table the application ships with */
     public static function standardRows(): array
     {
-        $stream = fopen(dirname(__DIR__, 2) . '/data/crops.csv', 'r') ?: throw FormatError::inFile('crops.shipped-table-missing');
+        $stream = fopen(dirname(__DIR__, 2).'/data/crops.csv', 'r') ?: throw FormatError::inFile('crops.shipped-table-missing');
         try {
             return self::rows($stream);
         } finally {
@@ -60,7 +60,7 @@ final class CropCsv
     /** The table the application ships with. */
     public static function standard(): CropTable
     {
-        return self::fromFile(dirname(__DIR__, 2) . '/data/crops.csv');
+        return self::fromFile(dirname(__DIR__, 2).'/data/crops.csv');
     }
 
     /** @throws FormatError when the file cannot be read or a cell cannot be taken */
@@ -71,7 +71,7 @@ final class CropCsv
             throw FormatError::inFile('crops.no-file', ['path' => $path]);
         }
         try {
-            return new self()->read($stream);
+            return (new self())->read($stream);
         } finally {
             fclose($stream);
         }
@@ -89,8 +89,8 @@ final class CropCsv
             throw FormatError::inFile('crops.empty');
         }
         $heading[0] = (string) preg_replace('/^\xEF\xBB\xBF/', '', (string) $heading[0]);
-        $names = array_map(static fn(?string $n): string => trim((string) $n), $heading);
-        $needed = array_filter(CropSchema::columns(), static fn(CropColumn $c): bool => $c->default === null);
+        $names = array_map(static fn (?string $n): string => trim((string) $n), $heading);
+        $needed = array_filter(CropSchema::columns(), static fn (CropColumn $c): bool => $c->default === null);
         $missing = array_values(array_diff(array_keys($needed), $names));
         if ($missing !== []) {
             throw FormatError::at(1, 'crops.columns-missing', ['count' => count($missing), 'columns' => implode('”, “', $missing)]);
@@ -106,7 +106,7 @@ final class CropCsv
             if (count($cells) !== count($names)) {
                 throw FormatError::at($line, 'crops.cells', ['cells' => count($cells), 'columns' => count($names)]);
             }
-            $row = array_combine($names, array_map(static fn(?string $c): string => CsvText::bare(trim((string) $c)), $cells));
+            $row = array_combine($names, array_map(static fn (?string $c): string => CsvText::bare(trim((string) $c)), $cells));
             $crop = self::crop($row, $line);
             $this->cells[$crop->slug] = CropSchema::complete($row);
             if (isset($lineOf[$crop->slug])) {

@@ -35,7 +35,8 @@ final readonly class LocalDays
         public float $days,
         public ?float $errorBefore,
         public ?float $errorAfter,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<array{SeasonTables, ObservedSowing}>  $sowings  of the crop by the route, each with the weather of its site; those the record does not hold, from sowing to harvest, and those picked on the day they came up are left out
@@ -43,13 +44,18 @@ final readonly class LocalDays
      */
     public static function of(Crop $crop, Route $route, LightSchool $light, array $sowings): ?self
     {
-        $needed = new Maturity($crop)->growthDays($route);
+        $needed = (new Maturity($crop))->growthDays($route);
         $seen = [];
         foreach ($sowings as [$tables, $sowing]) {
             $growth = $tables->growth($crop, $light);
             $up = self::up($tables, $crop, $route, $sowing);
             $harvest = $sowing->firstHarvest->number - $tables->first->number;
-            if ($up !== null && $up < $harvest && $harvest < $tables->days && $tables->missing[$harvest + 1] === $tables->missing[$up]) {
+            if (
+                $up !== null &&
+                $up < $harvest &&
+                $harvest < $tables->days &&
+                $tables->missing[$harvest + 1] === $tables->missing[$up]
+            ) {
                 $seen[] = [$tables, $up, $harvest, ($growth[$harvest + 1] - $growth[$up + 1]) / $needed];
             }
         }
@@ -58,7 +64,7 @@ final readonly class LocalDays
         }
         $shares = array_column($seen, 3);
         $factor = self::factor($shares);
-        $ofOthers = static fn(int $i): float => self::factor(array_values(array_diff_key($shares, [$i => true])));
+        $ofOthers = static fn (int $i): float => self::factor(array_values(array_diff_key($shares, [$i => true])));
 
         return new self(
             $shares,
@@ -78,7 +84,7 @@ final readonly class LocalDays
     {
         $sum = 0;
         foreach ($seen as $i => [$tables, $up, $harvest]) {
-            $needed = new Maturity($crop->maturingIn($crop->growth->maturityDays * $factors[$i]))->growthDays($route);
+            $needed = (new Maturity($crop->maturingIn($crop->growth->maturityDays * $factors[$i])))->growthDays($route);
             $sum += abs($harvest - self::maturity($tables->growth($crop, $light), $tables->days, $up, $needed));
         }
 

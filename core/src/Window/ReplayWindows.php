@@ -54,7 +54,7 @@ final readonly class ReplayWindows
             Phrase::of('source.years-on-record', [
                 'years' => $years,
                 'site' => $this->site,
-                'maturity' => new Maturity($this->crop)->phrase($this->route),
+                'maturity' => (new Maturity($this->crop))->phrase($this->route),
             ]),
         );
         $evidence = [];
@@ -73,11 +73,11 @@ final readonly class ReplayWindows
         }
         $reasons = $this->reasons($windows);
         // Days that were never harvested are no window, so every window has its harvest.
-        $harvests = array_map(fn(SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
+        $harvests = array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
         $underCover = [];
         if ($weeks !== null) {
-            $underCover = array_map(static fn(SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
+            $underCover = array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows);
             foreach (array_slice($underCover, 0, 1) as $first) {
                 $derivation->write(
                     'under-cover',
@@ -181,7 +181,7 @@ final readonly class ReplayWindows
     public static function reaching(array $reliability, float $share, YearDay $from): array
     {
         return WindowFinder::runs(
-            array_map(static fn(float $harvested): bool => $harvested >= $share - Tolerance::SUMS, $reliability),
+            array_map(static fn (float $harvested): bool => $harvested >= $share - Tolerance::SUMS, $reliability),
             $from,
             ProofStandard::LEAST_DAYS,
         );
@@ -208,7 +208,7 @@ final readonly class ReplayWindows
         $best = $window->first->plus($bestDays[intdiv(count($bestDays), 2)]);
         $slack = 0;
         foreach ($fair as $wider) {
-            if ($wider->contains($window->last) && !$wider->isAllYear()) {
+            if ($wider->contains($window->last) && ! $wider->isAllYear()) {
                 $slack = $window->last->daysUntil($wider->last);
             }
         }

@@ -69,15 +69,30 @@ final class EditionDifferenceTest extends TestCase
         $later = ['first' => '04-13', 'last' => '05-20', 'days' => 38];
         self::assertSame(
             [
-                ['carrot', 'opened', 365, 'Carrot, sow outdoors: has a window now, 10 April to 20 May and 1 August to 1 September.'],
+                [
+                    'carrot',
+                    'opened',
+                    365,
+                    'Carrot, sow outdoors: has a window now, 10 April to 20 May and 1 August to 1 September.',
+                ],
                 ['dill', 'new', 365, 'Dill is new.'],
                 ['parsnip', 'closed', 365, 'Parsnip, sow outdoors: has no window any more; it was 10 April to 20 May.'],
                 ['turnip', 'gone', 365, 'Turnip is no longer in the calendar.'],
                 ['radish', 'moved', 3, 'Radish, sow outdoors: 3 days later to open; now 13 April to 20 May.'],
             ],
             $this->told(
-                $this->edition(['radish' => [self::SPRING], 'carrot' => [], 'parsnip' => [self::SPRING], 'turnip' => [self::SPRING]]),
-                $this->edition(['radish' => [$later], 'carrot' => [self::SPRING, self::AUTUMN], 'parsnip' => [], 'dill' => [self::SPRING]]),
+                $this->edition([
+                    'radish' => [self::SPRING],
+                    'carrot' => [],
+                    'parsnip' => [self::SPRING],
+                    'turnip' => [self::SPRING],
+                ]),
+                $this->edition([
+                    'radish' => [$later],
+                    'carrot' => [self::SPRING, self::AUTUMN],
+                    'parsnip' => [],
+                    'dill' => [self::SPRING],
+                ]),
             ),
         );
     }
@@ -91,7 +106,11 @@ final class EditionDifferenceTest extends TestCase
         self::assertSame(10, $size(['first' => '04-20', 'last' => '05-30', 'days' => 41]), 'as long, ten days later');
         self::assertSame(5, $size(['first' => '04-10', 'last' => '05-25', 'days' => 46]));
         self::assertSame(5, $size(['first' => '04-10', 'last' => '05-15', 'days' => 36]));
-        self::assertSame(7, $size(['first' => '04-08', 'last' => '05-13', 'days' => 36]), 'two earlier to open, seven shorter at the end');
+        self::assertSame(
+            7,
+            $size(['first' => '04-08', 'last' => '05-13', 'days' => 36]),
+            'two earlier to open, seven shorter at the end',
+        );
         self::assertSame(324, $size(['first' => '07-14', 'last' => '07-13', 'days' => 365]), 'all year');
     }
 
@@ -114,7 +133,10 @@ final class EditionDifferenceTest extends TestCase
     public function test_it_says_because_of_what(): void
     {
         $before = $this->edition(['radish' => [self::SPRING]], ['crop_numbers' => ['radish' => 'a']]);
-        $why = fn (array $with): array => EditionDifference::between($before, $this->edition(['radish' => [self::AUTUMN]], $with))[0]['why'];
+        $why = fn (array $with): array => EditionDifference::between(
+            $before,
+            $this->edition(['radish' => [self::AUTUMN]], $with),
+        )[0]['why'];
         self::assertSame([], $why(['crop_numbers' => ['radish' => 'a']]));
         self::assertSame(['crop-numbers'], $why(['crop_numbers' => ['radish' => 'b']]));
         self::assertSame([], $why([]), 'numbers that were not kept are not held to be others');
@@ -131,7 +153,9 @@ final class EditionDifferenceTest extends TestCase
         $own = $this->edition(['radish' => [self::SPRING]], ['crops' => [['school' => 'own']]]);
         self::assertSame(
             ['own-dates'],
-            EditionDifference::between($own, $this->edition(['radish' => [self::AUTUMN]], ['crops' => [['school' => 'own']]]))[0]['why'],
+            EditionDifference::between($own, $this->edition(['radish' => [self::AUTUMN]], ['crops' => [['school' => 'own']]]))[0][
+                'why'
+            ],
         );
     }
 

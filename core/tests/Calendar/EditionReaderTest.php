@@ -24,7 +24,11 @@ final class EditionReaderTest extends TestCase
         $json = self::published();
         $old = json_decode($json, true);
         $edition = EditionReader::open($json, hash('sha256', $json));
-        self::assertSame([$json, hash('sha256', $json)], [$edition->json, $edition->checksum], 'its text is the one that was sealed');
+        self::assertSame(
+            [$json, hash('sha256', $json)],
+            [$edition->json, $edition->checksum],
+            'its text is the one that was sealed',
+        );
         self::assertSame(self::sentences($old), self::sentences($edition->content));
         self::assertGreaterThan(60, count(self::sentences($old)));
     }
@@ -36,11 +40,15 @@ final class EditionReaderTest extends TestCase
         self::assertSame(
             ['sow-outdoors', 'set-out', 'plant'],
             array_values(
-                array_unique(array_merge(...array_map(static fn (array $c): array => array_column($c['routes'], 'act'), $edition['crops']))),
+                array_unique(
+                    array_merge(...array_map(static fn (array $c): array => array_column($c['routes'], 'act'), $edition['crops'])),
+                ),
             ),
         );
         $acts = array_values(
-            array_unique(array_merge(...array_map(static fn (array $w): array => array_column($w['tasks'], 'act'), $edition['weeks']))),
+            array_unique(
+                array_merge(...array_map(static fn (array $w): array => array_column($w['tasks'], 'act'), $edition['weeks'])),
+            ),
         );
         sort($acts);
         self::assertSame(['plant', 'set-out', 'sow-outdoors', 'start-under-cover'], $acts);
@@ -57,7 +65,12 @@ final class EditionReaderTest extends TestCase
                 );
                 self::assertSame(
                     [[], null, [], null],
-                    [$read['chances'], $read['no_window'], $edition['crops'][$i]['varieties'], $edition['crops'][$i]['also_called']],
+                    [
+                        $read['chances'],
+                        $read['no_window'],
+                        $edition['crops'][$i]['varieties'],
+                        $edition['crops'][$i]['also_called'],
+                    ],
                 );
             }
         }

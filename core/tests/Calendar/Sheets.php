@@ -38,7 +38,8 @@ final class Sheets
             $latitude = Fixtures::latitude($station);
             $place = PlaceEvidence::of($record, $latitude, Site::openGround());
             $crops = array_map(
-                static fn (string $slug): Crop => CropCsv::standard()->find($slug) ?? throw new \RuntimeException("No crop {$slug}."),
+                static fn (string $slug): Crop => CropCsv::standard()->find($slug) ??
+                    throw new \RuntimeException("No crop {$slug}."),
                 self::CROPS,
             );
             $ruler = YearRuler::of($record, $place);
@@ -81,6 +82,9 @@ final class Sheets
             return "{$name}: {$json}\n";
         }
 
-        return implode('', array_map(static fn (string|int $key): string => self::told("{$name} {$key}", $value[$key]), array_keys($value)));
+        return implode(
+            '',
+            array_map(static fn (string|int $key): string => self::told("{$name} {$key}", $value[$key]), array_keys($value)),
+        );
     }
 }

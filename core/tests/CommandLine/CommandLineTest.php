@@ -15,7 +15,7 @@ final class CommandLineTest extends TestCase
 {
     private function json(string ...$arguments): mixed
     {
-        [$exit, $text] = new Application()->run(array_values($arguments));
+        [$exit, $text] = (new Application())->run(array_values($arguments));
         self::assertSame(0, $exit, $text);
 
         return json_decode($text, true, 64, JSON_THROW_ON_ERROR);
@@ -48,7 +48,15 @@ final class CommandLineTest extends TestCase
             );
             self::assertEquals($threshold, $actual);
         }
-        $some = $this->json('freezes', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--years', '2003-2005');
+        $some = $this->json(
+            'freezes',
+            '--record',
+            Fixtures::path('station-north.csv'),
+            '--latitude',
+            '46.8',
+            '--years',
+            '2003-2005',
+        );
         self::assertSame([2003, 2004, 2005], array_column($some['thresholds'][0]['seasons'], 'season'));
     }
 
@@ -73,9 +81,9 @@ final class CommandLineTest extends TestCase
             [$rows[0]['crop'], $rows[0]['route'], $rows[0]['windows'][0]['first'], $rows[0]['windows'][0]['last']],
         );
         self::assertSame('last-freeze', $rows[0]['derivation'][0]['key']);
-        [, $csv] = new Application()->run([...$base, '--format', 'csv']);
+        [, $csv] = (new Application())->run([...$base, '--format', 'csv']);
         self::assertStringContainsString('radish,Radish,direct,"sow outdoors",03-25,09-08', $csv);
-        [, $text] = new Application()->run([...$base, '--format', 'text', '--risk', '0.1']);
+        [, $text] = (new Application())->run([...$base, '--format', 'text', '--risk', '0.1']);
         self::assertMatchesRegularExpression('/^Radish +sow outdoors +04-12 to /m', $text);
     }
 
@@ -85,7 +93,7 @@ final class CommandLineTest extends TestCase
         $file = (string) tempnam(sys_get_temp_dir(), 'crop');
         file_put_contents($file, json_encode($case['parameters']));
         $base = ['replay', '--record', Fixtures::path('station-south.csv'), '--latitude', '-38.3'];
-        [$code, $out] = new Application()->run([...$base, '--crop-file', $file, '--route', 'direct']);
+        [$code, $out] = (new Application())->run([...$base, '--crop-file', $file, '--route', 'direct']);
         unlink($file);
         $replay = json_decode($out, true);
         self::assertSame(0, $code);
@@ -94,7 +102,7 @@ final class CommandLineTest extends TestCase
         self::assertCount(365, $replay['reliability']);
         self::assertEquals($case['windows'], $replay['windows']);
 
-        [, $out] = new Application()->run([
+        [, $out] = (new Application())->run([
             ...$base,
             '--crop',
             'radish',
@@ -107,7 +115,9 @@ final class CommandLineTest extends TestCase
         ]);
         self::assertSame(
             ['2001', '2002', '2003'],
-            array_values(array_unique(array_map(static fn(array $run): string => substr($run[0], 0, 4), json_decode($out, true)['runs']))),
+            array_values(
+                array_unique(array_map(static fn (array $run): string => substr($run[0], 0, 4), json_decode($out, true)['runs'])),
+            ),
         );
         foreach (
             [
@@ -116,10 +126,9 @@ final class CommandLineTest extends TestCase
                 ['--crop', 'radish', '--route', 'swim'],
                 ['--crop', 'radish', '--light', 'moon'],
                 ['--crop-file', '/nowhere'],
-            ]
-            as $options
+            ] as $options
         ) {
-            self::assertSame(2, new Application()->run([...$base, ...$options])[0]);
+            self::assertSame(2, (new Application())->run([...$base, ...$options])[0]);
         }
     }
 
@@ -141,19 +150,22 @@ final class CommandLineTest extends TestCase
             '--from',
             '03-01',
         ];
-        $sowings = json_decode(new Application()->run([...$base, '--until', '200'])[1], true);
+        $sowings = json_decode((new Application())->run([...$base, '--until', '200'])[1], true);
         self::assertSame(['sow' => '05-09', 'first' => 148, 'last' => 168], $sowings[0]);
         self::assertSame(array_column($case['sowings'], 1), array_column($sowings, 'first'));
-        self::assertCount(0, json_decode(new Application()->run([...$base, '--until', '68'])[1], true));
+        self::assertCount(0, json_decode((new Application())->run([...$base, '--until', '68'])[1], true));
         self::assertCount(
             1,
-            json_decode(new Application()->run([...$base, '--until', '69'])[1], true),
+            json_decode((new Application())->run([...$base, '--until', '69'])[1], true),
             'the last day asked for is one to sow on',
         );
-        self::assertGreaterThan(3, count(json_decode(new Application()->run([...$base, '--until', '200', '--standard', '0.6'])[1], true)));
+        self::assertGreaterThan(
+            3,
+            count(json_decode((new Application())->run([...$base, '--until', '200', '--standard', '0.6'])[1], true)),
+        );
         self::assertSame(
             [2, "--until is a count of days from 0 to 365; “366” is not.\n"],
-            new Application()->run([...$base, '--until', '366']),
+            (new Application())->run([...$base, '--until', '366']),
         );
         unlink($crop);
     }
@@ -166,31 +178,49 @@ final class CommandLineTest extends TestCase
             $file,
             array_filter(
                 file(Fixtures::path('station-north.csv')) ?: [],
-                static fn(string $line): bool => $line < '2012-08-04' || !ctype_digit($line[0]),
+                static fn (string $line): bool => $line < '2012-08-04' || ! ctype_digit($line[0]),
             ),
         );
         $days = "date,tmin_c,tmax_c\n";
         foreach ($cases[1]['outlook'] as $i => [$minimum, $maximum]) {
-            $days .= Day::of(2012, 8, 4 + $i)->iso() . ",{$minimum},{$maximum}\n";
+            $days .= Day::of(2012, 8, 4 + $i)->iso().",{$minimum},{$maximum}\n";
         }
         file_put_contents($outlook, $days);
         $crop = (string) tempnam(sys_get_temp_dir(), 'crop');
         file_put_contents($crop, json_encode($cases[0]['parameters']));
-        $base = ['season', '--record', $file, '--latitude', '46.8', '--crop-file', $crop, '--route', 'direct', '--sown', '2012-07-14'];
-        self::assertSame($cases[0]['members'], json_decode(new Application()->run($base)[1], true)['members']);
-        self::assertSame($cases[1]['members'], json_decode(new Application()->run([...$base, '--outlook', $outlook])[1], true)['members']);
+        $base = [
+            'season',
+            '--record',
+            $file,
+            '--latitude',
+            '46.8',
+            '--crop-file',
+            $crop,
+            '--route',
+            'direct',
+            '--sown',
+            '2012-07-14',
+        ];
+        self::assertSame($cases[0]['members'], json_decode((new Application())->run($base)[1], true)['members']);
+        self::assertSame(
+            $cases[1]['members'],
+            json_decode((new Application())->run([...$base, '--outlook', $outlook])[1], true)['members'],
+        );
         self::assertSame(
             ['2001', '2002'],
-            array_map(strval(...), array_keys(json_decode(new Application()->run([...$base, '--years', '2001-2002'])[1], true)['members'])),
+            array_map(
+                strval(...),
+                array_keys(json_decode((new Application())->run([...$base, '--years', '2001-2002'])[1], true)['members']),
+            ),
         );
         self::assertSame(
             [2, "--sown is a date from 2011-07-01 to 2012-12-31; 2013-01-01 is not.\n"],
-            new Application()->run([...array_slice($base, 0, -1), '2013-01-01']),
+            (new Application())->run([...array_slice($base, 0, -1), '2013-01-01']),
         );
         file_put_contents($outlook, str_replace('2012-08', '2012-09', $days));
         self::assertSame(
             [2, "The outlook begins on 2012-09-04, but the record ends on 2012-08-03; it must go on the day after.\n"],
-            new Application()->run([...$base, '--outlook', $outlook]),
+            (new Application())->run([...$base, '--outlook', $outlook]),
         );
         array_map(unlink(...), [$file, $outlook, $crop]);
     }
@@ -199,13 +229,13 @@ final class CommandLineTest extends TestCase
     {
         $base = ['windows', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8'];
         $days = function (string $standard) use ($base): int {
-            $rows = json_decode(new Application()->run([...$base, '--school', 'replay', '--standard', $standard])[1], true);
+            $rows = json_decode((new Application())->run([...$base, '--school', 'replay', '--standard', $standard])[1], true);
             self::assertSame(['replay', 'direct'], [$rows[0]['school'], $rows[0]['route']]);
 
             return array_sum(array_column($rows[0]['windows'], 'days'));
         };
         self::assertGreaterThan($days('0.9'), $days('0.6'));
-        self::assertSame(2, new Application()->run([...$base, '--standard', '80'])[0]);
+        self::assertSame(2, (new Application())->run([...$base, '--standard', '80'])[0]);
     }
 
     /** @return iterable<string, array{list<string>, string}> */
@@ -218,7 +248,10 @@ final class CommandLineTest extends TestCase
         yield 'not an option' => [['sun', '46.8'], '“46.8” is not an option'];
         yield 'no value' => [['sun', '--latitude'], 'The option --latitude needs a value.'];
         yield 'needed' => [['sun'], 'The option --latitude is needed.'];
-        yield 'latitude 95' => [['sun', '--latitude', '95'], '--latitude: A latitude lies between −90 and 90 degrees; 95 does not.'];
+        yield 'latitude 95' => [
+            ['sun', '--latitude', '95'],
+            '--latitude: A latitude lies between −90 and 90 degrees; 95 does not.',
+        ];
         yield 'latitude in words' => [['sun', '--latitude', 'north'], '--latitude is a number; “north” is not.'];
         yield 'no file' => [
             ['freezes', '--record', '/nowhere.csv', '--latitude', '5'],
@@ -226,9 +259,15 @@ final class CommandLineTest extends TestCase
         ];
         yield 'no record' => [['freezes', '--record', Fixtures::path('sun.json'), '--latitude', '5'], 'sun.json: Line 1:'];
         yield 'years' => [['freezes', '--record', $north, '--latitude', '5', '--years', '2010'], '--years is written as 1991-2020'];
-        yield 'no season' => [['freezes', '--record', $north, '--latitude', '5', '--years', '1950-1960'], 'no complete cold season'];
+        yield 'no season' => [
+            ['freezes', '--record', $north, '--latitude', '5', '--years', '1950-1960'],
+            'no complete cold season',
+        ];
         yield 'site' => [['soil', '--record', $north, '--latitude', '5', '--site', 'attic'], '--site: There is no site “attic”'];
-        yield 'depth' => [['soil', '--record', $north, '--latitude', '5', '--depth', '9'], '--depth is a number of metres from 0 to 3'];
+        yield 'depth' => [
+            ['soil', '--record', $north, '--latitude', '5', '--depth', '9'],
+            '--depth is a number of metres from 0 to 3',
+        ];
         yield 'risk' => [['windows', '--record', $north, '--latitude', '5', '--risk', '2'], '--risk: A risk lies between 0 and 1'];
         yield 'school' => [
             ['windows', '--record', $north, '--latitude', '5', '--school', 'hunch'],
@@ -244,7 +283,7 @@ final class CommandLineTest extends TestCase
     #[DataProvider('refused')]
     public function test_bad_input_is_one_sentence_and_exit_2(array $arguments, string $message): void
     {
-        [$exit, $text] = new Application()->run($arguments);
+        [$exit, $text] = (new Application())->run($arguments);
         self::assertSame(2, $exit);
         self::assertStringContainsString($message, $text);
         self::assertSame(1, substr_count($text, "\n"));
@@ -252,19 +291,19 @@ final class CommandLineTest extends TestCase
 
     public function test_the_program_itself_needs_nothing_but_php(): void
     {
-        $program = dirname(__DIR__, 2) . '/bin/anthesis';
+        $program = dirname(__DIR__, 2).'/bin/anthesis';
         exec(
-            escapeshellarg(PHP_BINARY) .
-                ' ' .
-                escapeshellarg($program) .
-                ' windows --record - --latitude 46.8 --format text < ' .
+            escapeshellarg(PHP_BINARY).
+                ' '.
+                escapeshellarg($program).
+                ' windows --record - --latitude 46.8 --format text < '.
                 escapeshellarg(Fixtures::path('station-north.csv')),
             $lines,
             $exit,
         );
         self::assertSame(0, $exit);
         self::assertStringStartsWith('Radish', $lines[0]);
-        exec(escapeshellarg(PHP_BINARY) . ' ' . escapeshellarg($program) . ' sun --latitude 95 2>&1 >/dev/null', $errors, $exit);
+        exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg($program).' sun --latitude 95 2>&1 >/dev/null', $errors, $exit);
         self::assertSame([2, '--latitude: A latitude lies between −90 and 90 degrees; 95 does not.'], [$exit, $errors[0]]);
     }
 
@@ -289,9 +328,12 @@ final class CommandLineTest extends TestCase
         self::assertCount(365, $replay['expected_harvest']);
         self::assertCount(count($replay['windows']['0.8']), $replay['best']['0.8']);
         foreach ($case['packet_days'] as $day => $days) {
-            self::assertSame(['packet_days' => $days], $this->json('left', '--day', YearDay::fromNumber((int) $day)->iso(), ...$place));
+            self::assertSame(
+                ['packet_days' => $days],
+                $this->json('left', '--day', YearDay::fromNumber((int) $day)->iso(), ...$place),
+            );
         }
-        [$exit, $text] = new Application()->run(['left', '--day', '02-30', ...$place]);
+        [$exit, $text] = (new Application())->run(['left', '--day', '02-30', ...$place]);
         unlink($file);
         self::assertSame([2, "--day: “02-30” is not a day of the year written as MM-DD.\n"], [$exit, $text]);
     }

@@ -29,7 +29,7 @@ final class GrowthTest extends TestCase
     #[TestWith([-10.0, 0.0])]
     public function test_growth_is_a_trapezoid_that_is_one_where_packet_days_hold(float $celsius, float $growth): void
     {
-        self::assertEqualsWithDelta($growth, new GrowthResponse($this->radish())->at($celsius), 1e-12);
+        self::assertEqualsWithDelta($growth, (new GrowthResponse($this->radish()))->at($celsius), 1e-12);
     }
 
     public function test_the_light_schools_differ_in_short_days_alone(): void
@@ -37,7 +37,11 @@ final class GrowthTest extends TestCase
         self::assertSame([0.5, 1.0], [LightSchool::Radiation->share(15.0, 9.0), LightSchool::Radiation->share(42.0, 16.0)]);
         self::assertSame(
             [0.0, 0.0, 1.0],
-            [LightSchool::TenHour->share(20.0, 9.9), LightSchool::TenHour->share(20.0, 10.0), LightSchool::TenHour->share(20.0, 10.1)],
+            [
+                LightSchool::TenHour->share(20.0, 9.9),
+                LightSchool::TenHour->share(20.0, 10.0),
+                LightSchool::TenHour->share(20.0, 10.1),
+            ],
         );
         self::assertSame(1.0, LightSchool::None->share(0.0, 0.0));
     }

@@ -24,7 +24,7 @@ final class MaturityTest extends TestCase
             $crop = $this->like($case['parameters']);
             self::assertEqualsWithDelta(
                 $case['growth_days_needed'],
-                new Maturity($crop)->growthDays(Route::from($case['route'])),
+                (new Maturity($crop))->growthDays(Route::from($case['route'])),
                 1e-3,
                 $case['crop'],
             );
@@ -68,7 +68,7 @@ final class MaturityTest extends TestCase
             'seedling_weeks_max' => '',
         ];
         foreach ($p['emerge'] as $i => $days) {
-            $cells['em_' . Emergence::TEMPERATURES[$i]] = $days;
+            $cells['em_'.Emergence::TEMPERATURES[$i]] = $days;
         }
 
         return CropSchema::crop(array_map('strval', $cells) + CropCsv::standardRows()['radish']);
@@ -84,6 +84,6 @@ final class MaturityTest extends TestCase
                 'seedling_weeks_min' => '',
                 'seedling_weeks_max' => '',
             ] + CropCsv::standardRows()['radish'];
-        self::assertSame(30.0, new Maturity(CropSchema::crop($row))->growthDays(Route::Direct));
+        self::assertSame(30.0, (new Maturity(CropSchema::crop($row)))->growthDays(Route::Direct));
     }
 }

@@ -62,7 +62,7 @@ final class GroundTest extends TestCase
         Route $route = Route::Direct,
     ): Candidate {
         $window = new SowingWindow(YearDay::fromIso($first), YearDay::fromIso($last));
-        $open = array_map(static fn(int $day): bool => $window->contains(YearDay::fromNumber($day)), range(1, 365));
+        $open = array_map(static fn (int $day): bool => $window->contains(YearDay::fromNumber($day)), range(1, 365));
 
         return new Candidate(
             self::crop($crop),
@@ -81,7 +81,10 @@ final class GroundTest extends TestCase
     public function test_days_on_the_ground_are_those_of_the_years_on_record(): void
     {
         $crop = self::crop('radish');
-        $runs = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround())->runs($crop, Route::Direct);
+        $runs = (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs(
+            $crop,
+            Route::Direct,
+        );
         $days = GroundDays::of($runs, [new SowingWindow(YearDay::fromIso('04-10'), YearDay::fromIso('05-20'))]);
         $on = Day::fromIso('2011-05-01');
         $waits = OutcomeRibbon::of($runs)->daysToHarvest($on->yearDay());
@@ -96,7 +99,7 @@ final class GroundTest extends TestCase
         );
         self::assertSame(
             [true, true, false, false],
-            array_map(static fn(string $d): bool => $days->isOpen(Day::fromIso($d)), [
+            array_map(static fn (string $d): bool => $days->isOpen(Day::fromIso($d)), [
                 '2011-04-10',
                 '2011-05-20',
                 '2011-05-21',
@@ -126,7 +129,7 @@ final class GroundTest extends TestCase
         );
         self::assertSame(6.0, $bed->free(Day::fromIso('2026-03-01'), Day::fromIso('2026-04-01')), 'the last day counts');
         self::assertSame([], $bed->doubleBooked());
-        self::assertSame(0.0, new Bed('short', 2.0, $bed->stays)->free(Day::fromIso('2026-06-01'), Day::fromIso('2026-06-01')));
+        self::assertSame(0.0, (new Bed('short', 2.0, $bed->stays))->free(Day::fromIso('2026-06-01'), Day::fromIso('2026-06-01')));
     }
 
     public function test_two_on_the_same_ground_are_found_with_their_days(): void
@@ -142,13 +145,13 @@ final class GroundTest extends TestCase
             ['2026-05-05', '2026-05-10', 12.0, ['a', 'b', 'c']],
             [$found[0]['from']->iso(), $found[0]['to']->iso(), $found[0]['metres'], $found[0]['keys']],
         );
-        self::assertSame([], new Bed('just', 11.0, [$bed->stays[0], $bed->stays[1]])->doubleBooked());
+        self::assertSame([], (new Bed('just', 11.0, [$bed->stays[0], $bed->stays[1]]))->doubleBooked());
         self::assertCount(
             2,
-            new Bed('twice', 5.0, [
+            (new Bed('twice', 5.0, [
                 self::stay('radish', '2026-04-01', '2026-04-10', 6.0),
                 self::stay('radish', '2026-05-01', '2026-05-10', 6.0),
-            ])->doubleBooked(),
+            ]))->doubleBooked(),
         );
     }
 
@@ -161,7 +164,7 @@ final class GroundTest extends TestCase
             self::stay('beet', '2026-07-16', '2026-08-31'),
         ]);
         $gaps = array_map(
-            static fn(array $g): string => "{$g['from']->iso()} {$g['to']->iso()}",
+            static fn (array $g): string => "{$g['from']->iso()} {$g['to']->iso()}",
             $bed->gaps(Day::fromIso('2026-04-01'), Day::fromIso('2026-09-30')),
         );
         self::assertSame(
@@ -172,7 +175,7 @@ final class GroundTest extends TestCase
         self::assertSame(
             ['2026-04-01 2026-04-14'],
             array_map(
-                static fn(array $g): string => "{$g['from']->iso()} {$g['to']->iso()}",
+                static fn (array $g): string => "{$g['from']->iso()} {$g['to']->iso()}",
                 $bed->gaps(Day::fromIso('2026-04-01'), Day::fromIso('2026-06-30')),
             ),
         );
@@ -198,9 +201,13 @@ final class GroundTest extends TestCase
     public function test_a_rest_is_kept_to_the_day_before_and_after_and_covers_and_neighbours_break_none(): void
     {
         $on = Day::fromIso('2023-06-01');
-        $bed = static fn(Occupancy ...$stays): Bed => new Bed('one', 10.0, array_values($stays));
-        $broken = static fn(Bed $bed, string $crop = 'carrot'): ?string => Rotation::broken($bed, self::crop($crop), $on, $on->plus(60))
-            ?->key;
+        $bed = static fn (Occupancy ...$stays): Bed => new Bed('one', 10.0, array_values($stays));
+        $broken = static fn (Bed $bed, string $crop = 'carrot'): ?string => Rotation::broken(
+            $bed,
+            self::crop($crop),
+            $on,
+            $on->plus(60),
+        )?->key;
         self::assertSame('a', $broken($bed(new Occupancy('a', self::crop('parsnip'), $on->plus(-1200), $on->plus(-1094), 1.0))));
         self::assertNull($broken($bed(new Occupancy('a', self::crop('parsnip'), $on->plus(-1200), $on->plus(-1095), 1.0))));
         self::assertSame(
@@ -231,7 +238,9 @@ final class GroundTest extends TestCase
         $hungry = $bed(self::stay('tomato-main', '2022-05-01', '2022-10-01'));
         self::assertTrue(Rotation::feedsAfterHunger($hungry, self::crop('bush-bean'), $on));
         self::assertFalse(Rotation::feedsAfterHunger($hungry, self::crop('carrot'), $on));
-        self::assertFalse(Rotation::feedsAfterHunger($bed(self::stay('carrot', '2022-05-01', '2022-10-01')), self::crop('bush-bean'), $on));
+        self::assertFalse(
+            Rotation::feedsAfterHunger($bed(self::stay('carrot', '2022-05-01', '2022-10-01')), self::crop('bush-bean'), $on),
+        );
         self::assertSame([3, 4, 4], array_map(Rotation::years(...), ['Apiaceae', 'Brassicaceae', 'Amaryllidaceae']));
     }
 
@@ -245,8 +254,7 @@ final class GroundTest extends TestCase
                 'a cover crop' => new Occupancy('a', self::crop('cover-rye'), $on->plus(-190), $on->plus(-100), 1.0),
                 'its own family beside it' => new Occupancy('a', self::crop('dill'), $on->plus(10), $on->plus(30), 1.0),
                 'its own family long ago' => new Occupancy('a', self::crop('dill'), $on->plus(-1500), $on->plus(-1400), 1.0),
-            ]
-            as $what => $before
+            ] as $what => $before
         ) {
             self::assertSame(
                 'offending',
@@ -260,13 +268,13 @@ final class GroundTest extends TestCase
     {
         [$from, $to] = [Day::fromIso('2026-06-01'), Day::fromIso('2026-10-31')];
         $wish = new Wish('kale', [self::candidate('kale', '06-01', '07-30', 50, 60, 30)], 8.0);
-        $bed = static fn(string $key, ?string $ended): Bed => new Bed(
+        $bed = static fn (string $key, ?string $ended): Bed => new Bed(
             $key,
             10.0,
             $ended === null ? [] : [self::stay('carrot', '2026-03-01', $ended)],
         );
-        $taken = static fn(Bed ...$beds): array => array_map(
-            static fn(Placement $p): array => [$p->bed?->key, $p->reason],
+        $taken = static fn (Bed ...$beds): array => array_map(
+            static fn (Placement $p): array => [$p->bed?->key, $p->reason],
             SeasonPlanner::plan(array_values($beds), [$wish], $from, $to),
         )[0];
         self::assertSame(
@@ -283,7 +291,7 @@ final class GroundTest extends TestCase
         $usual = self::candidate('carrot', '04-01', '06-30', 70, 80, 20)->days;
         $in = Day::fromIso('2026-05-01');
         $likely = [Day::fromIso('2026-07-20'), Day::fromIso('2026-08-02')];
-        $told = static fn(Standing $s): array => [$s->kind->value, $s->first?->iso(), $s->to->iso()];
+        $told = static fn (Standing $s): array => [$s->kind->value, $s->first?->iso(), $s->to->iso()];
         self::assertSame(
             ['under-way', '2026-07-10', '2026-08-09'],
             $told(Standing::ofSowing($carrot, $usual, $in, null, null, null, false)),
@@ -322,7 +330,7 @@ final class GroundTest extends TestCase
         );
         self::assertSame(
             [false, false, true, true],
-            array_map(static fn(StandingKind $k): bool => $k->isOver(), [
+            array_map(static fn (StandingKind $k): bool => $k->isOver(), [
                 StandingKind::Planned,
                 StandingKind::UnderWay,
                 StandingKind::Lost,
@@ -333,10 +341,13 @@ final class GroundTest extends TestCase
 
     public function test_a_sowing_of_the_crop_within_three_weeks_is_the_one_that_was_meant_and_of_one_planting(): void
     {
-        $day = static fn(int $offset): Day => Day::fromIso('2026-05-01')->plus($offset);
+        $day = static fn (int $offset): Day => Day::fromIso('2026-05-01')->plus($offset);
         self::assertSame(
             [1 => 10, 2 => 11],
-            Standing::meant([1 => [5, $day(0)], 2 => [5, $day(10)], 3 => [5, $day(20)]], [10 => [5, $day(-21)], 11 => [5, $day(31)]]),
+            Standing::meant(
+                [1 => [5, $day(0)], 2 => [5, $day(10)], 3 => [5, $day(20)]],
+                [10 => [5, $day(-21)], 11 => [5, $day(31)]],
+            ),
         );
         self::assertSame([], Standing::meant([1 => [5, $day(0)]], [10 => [5, $day(-22)], 11 => [5, $day(22)], 12 => [6, $day(0)]]));
         self::assertSame(
@@ -363,8 +374,8 @@ final class GroundTest extends TestCase
             'plan' => StandingKind::Planned,
             'other' => StandingKind::UnderWay,
         ];
-        $told = static fn(array $kinds, array $days): array => array_map(
-            static fn(Conflict $c): array => [$c->kind, $c->from->iso(), $c->to->iso(), $c->keys],
+        $told = static fn (array $kinds, array $days): array => array_map(
+            static fn (Conflict $c): array => [$c->kind, $c->from->iso(), $c->to->iso(), $c->keys],
             Conflict::on($bed, $kinds, $days),
         );
         $double = ['double', '2026-09-01', '2026-09-30', ['plan', 'other']];
@@ -384,7 +395,7 @@ final class GroundTest extends TestCase
         );
         self::assertSame(
             ['2026-07-01', '2026-09-01', null],
-            array_map(static fn(string $on): ?string => $bed->nextAfter(Day::fromIso($on))?->iso(), [
+            array_map(static fn (string $on): ?string => $bed->nextAfter(Day::fromIso($on))?->iso(), [
                 '2026-06-30',
                 '2026-07-01',
                 '2026-09-01',
@@ -392,7 +403,7 @@ final class GroundTest extends TestCase
         );
         self::assertSame(
             ['over', 'lost', 'then', 'other'],
-            array_map(static fn(Occupancy $s): string => $s->key, $bed->without('plan')->stays),
+            array_map(static fn (Occupancy $s): string => $s->key, $bed->without('plan')->stays),
         );
     }
 
@@ -439,14 +450,14 @@ final class GroundTest extends TestCase
             self::candidate('carrot', '04-01', '09-01', 70, 80, 20),
             self::candidate('bush-bean', '04-01', '09-01', 50, 60, 20),
         ];
-        $names = static fn(Bed $bed, string $to = '2026-10-01'): array => array_map(
-            static fn(Fit $f): string => $f->candidate->crop->slug,
+        $names = static fn (Bed $bed, string $to = '2026-10-01'): array => array_map(
+            static fn (Fit $f): string => $f->candidate->crop->slug,
             Fit::rank($bed, $candidates, Day::fromIso('2026-05-01'), Day::fromIso($to)),
         );
         $empty = new Bed('one', 10.0, []);
         $worth = array_column(
             array_map(
-                static fn(Fit $f): array => [$f->candidate->crop->slug, $f->worth],
+                static fn (Fit $f): array => [$f->candidate->crop->slug, $f->worth],
                 Fit::rank($empty, $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01')),
             ),
             1,
@@ -470,7 +481,8 @@ final class GroundTest extends TestCase
 
     public function test_flowers_are_ordered_by_stems_after_what_is_eaten(): void
     {
-        // Cosmos gives fewer stems a metre and day than zinnia, and a single sunflower fewer still; a radish far less than either, in kilograms.
+        // Cosmos gives fewer stems a metre and day than zinnia, and a single sunflower fewer still; a radish far less than either, in
+        // kilograms.
         $candidates = [
             self::candidate('sunflower-single', '04-01', '09-01', 60, 70, 10),
             self::candidate('cosmos', '04-01', '09-01', 60, 70, 40, 0.6),
@@ -480,7 +492,7 @@ final class GroundTest extends TestCase
         $fits = Fit::rank(new Bed('one', 10.0, []), $candidates, Day::fromIso('2026-05-01'), Day::fromIso('2026-10-01'));
         self::assertSame(
             ['radish', 'zinnia', 'cosmos', 'sunflower-single'],
-            array_map(static fn(Fit $f): string => $f->candidate->crop->slug, $fits),
+            array_map(static fn (Fit $f): string => $f->candidate->crop->slug, $fits),
         );
         self::assertSame(['kg', 'stems', 'stems', 'stems'], array_column($fits, 'unit'));
         // Twelve stems a plant, four plants a metre; 1 May to 3 September, 70 + 55 days on.
@@ -489,9 +501,12 @@ final class GroundTest extends TestCase
 
     public function test_a_gap_of_forty_days_that_nothing_fits_gets_a_cover_crop(): void
     {
-        $candidates = [self::candidate('cover-rye', '08-01', '10-15', 30, 30, 5), self::candidate('carrot', '04-01', '06-01', 70, 80, 20)];
-        $fits = static fn(string $to, Candidate ...$more): array => array_map(
-            static fn(Fit $f): string => $f->candidate->crop->slug,
+        $candidates = [
+            self::candidate('cover-rye', '08-01', '10-15', 30, 30, 5),
+            self::candidate('carrot', '04-01', '06-01', 70, 80, 20),
+        ];
+        $fits = static fn (string $to, Candidate ...$more): array => array_map(
+            static fn (Fit $f): string => $f->candidate->crop->slug,
             Fit::rank(
                 new Bed('one', 10.0, [self::stay('kale', '2025-05-01', '2025-09-01')]),
                 [...$candidates, ...array_values($more)],
@@ -532,7 +547,10 @@ final class GroundTest extends TestCase
         $bean = self::crop('bush-bean');
         $on = Day::fromIso('2026-05-20');
         $asked = $bean->soilMinimum(Route::Direct) ?? self::fail('beans ask for warm soil');
-        $tasks = static function (float $soil, float $maximum, Route $route = Route::Direct, ?Crop $crop = null) use ($bean, $on): array {
+        $tasks = static function (float $soil, float $maximum, Route $route = Route::Direct, ?Crop $crop = null) use (
+            $bean,
+            $on,
+        ): array {
             $told = [];
             foreach (
                 Preparation::of(
@@ -543,10 +561,9 @@ final class GroundTest extends TestCase
                     $on->plus(60),
                     array_fill(0, 365, $soil),
                     array_fill(0, 365, $maximum),
-                )
-                as $task
+                ) as $task
             ) {
-                $told[$task->key] = $task->on->iso() . ($task->to === null ? '' : " {$task->to->iso()}");
+                $told[$task->key] = $task->on->iso().($task->to === null ? '' : " {$task->to->iso()}");
             }
 
             return $told;
@@ -574,10 +591,14 @@ final class GroundTest extends TestCase
         $shade = array_values(
             array_filter(
                 Preparation::of($bean, Route::Direct, $on, null, $on->plus(60), array_fill(0, 365, 25.0), $hot),
-                static fn(Task $t): bool => $t->key === 'shade',
+                static fn (Task $t): bool => $t->key === 'shade',
             ),
         );
-        self::assertSame(['2026-06-09', '2026-06-09'], [$shade[0]->on->iso(), $shade[0]->to?->iso()], 'the last of its tender days');
+        self::assertSame(
+            ['2026-06-09', '2026-06-09'],
+            [$shade[0]->on->iso(), $shade[0]->to?->iso()],
+            'the last of its tender days',
+        );
     }
 
     public function test_a_cover_crop_is_cut_before_it_seeds_and_three_weeks_before_what_comes_after_it(): void
@@ -585,8 +606,8 @@ final class GroundTest extends TestCase
         $rye = self::crop('cover-rye');
         self::assertSame(60, $rye->harvest->days);
         [$on, $worth] = [Day::fromIso('2026-09-10'), Day::fromIso('2026-11-01')];
-        $told = static fn(?string $next, ?Day $up = null): array => array_map(
-            static fn(Task $t): array => [$t->key, $t->on->iso(), $t->to?->iso()],
+        $told = static fn (?string $next, ?Day $up = null): array => array_map(
+            static fn (Task $t): array => [$t->key, $t->on->iso(), $t->to?->iso()],
             Preparation::ofCover($rye, $on, $up, $worth, $next === null ? null : Day::fromIso($next)),
         );
         self::assertSame([['cut', '2026-11-01', '2026-12-30']], $told(null));
@@ -605,7 +626,7 @@ final class GroundTest extends TestCase
         $kale = new Wish('kale', [self::candidate('kale', '05-01', '07-30', 50, 60, 30)], 8.0);
         $plan = SeasonPlanner::plan($beds, [$kale, $carrot, $bean], $from, $to);
         $told = array_map(
-            static fn(Placement $p): array => [$p->wish->key, $p->bed?->key, $p->on?->iso(), $p->to?->iso(), $p->reason],
+            static fn (Placement $p): array => [$p->wish->key, $p->bed?->key, $p->on?->iso(), $p->to?->iso(), $p->reason],
             $plan,
         );
         self::assertSame(
@@ -625,9 +646,14 @@ final class GroundTest extends TestCase
         );
         self::assertSame(
             [['corn', 'no-window'], ['bean', 'no-room']],
-            array_map(static fn(Placement $p): array => [$p->wish->key, $p->reason], $none),
+            array_map(static fn (Placement $p): array => [$p->wish->key, $p->reason], $none),
         );
-        $rest = SeasonPlanner::plan([new Bed('A', 10.0, [self::stay('pea-snap', '2024-04-01', '2024-07-01')])], [$bean], $from, $to);
+        $rest = SeasonPlanner::plan(
+            [new Bed('A', 10.0, [self::stay('pea-snap', '2024-04-01', '2024-07-01')])],
+            [$bean],
+            $from,
+            $to,
+        );
         self::assertSame([null, 'rest'], [$rest[0]->bed, $rest[0]->reason]);
     }
 
@@ -690,7 +716,7 @@ final class GroundTest extends TestCase
         }
         $plan = SeasonPlanner::plan($beds, $wishes, $from, $to);
         self::assertCount(25, $plan);
-        $byKey = array_combine(array_map(static fn(Bed $b): string => $b->key, $beds), $beds);
+        $byKey = array_combine(array_map(static fn (Bed $b): string => $b->key, $beds), $beds);
         $placed = 0;
         foreach ($plan as $placement) {
             if ($placement->bed === null || $placement->candidate === null || $placement->on === null || $placement->to === null) {
@@ -704,7 +730,13 @@ final class GroundTest extends TestCase
                 $placement->wish->key,
             );
             $byKey[$placement->bed->key] = $byKey[$placement->bed->key]->with(
-                new Occupancy($placement->wish->key, $placement->candidate->crop, $placement->on, $placement->to, $placement->wish->metres),
+                new Occupancy(
+                    $placement->wish->key,
+                    $placement->candidate->crop,
+                    $placement->on,
+                    $placement->to,
+                    $placement->wish->metres,
+                ),
             );
         }
         self::assertGreaterThan(5, $placed);
@@ -717,12 +749,11 @@ final class GroundTest extends TestCase
     {
         foreach (
             [
-                static fn() => self::stay('radish', '2026-05-01', '2026-04-30'),
-                static fn() => self::stay('radish', '2026-05-01', '2026-05-01', 0.0),
-                static fn() => new Wish('x', [], 1.0),
-                static fn() => new Wish('x', [self::candidate('radish', '05-01', '05-02', 1, 1, 1)], 0.0),
-            ]
-            as $make
+                static fn () => self::stay('radish', '2026-05-01', '2026-04-30'),
+                static fn () => self::stay('radish', '2026-05-01', '2026-05-01', 0.0),
+                static fn () => new Wish('x', [], 1.0),
+                static fn () => new Wish('x', [self::candidate('radish', '05-01', '05-02', 1, 1, 1)], 0.0),
+            ] as $make
         ) {
             try {
                 $make();
@@ -751,7 +782,7 @@ final class GroundTest extends TestCase
         [$shares, $late] = [$all->shares, $all->late];
         $shares[YearDay::numberOf(4, 20) - 1] = 0.9;
         $shares[YearDay::numberOf(5, 21) - 1] = 1.0;
-        $best = static fn(array $shares, array $late): ?BedYield => BedYield::of(
+        $best = static fn (array $shares, array $late): ?BedYield => BedYield::of(
             new Candidate(
                 self::crop('radish'),
                 null,

@@ -50,7 +50,10 @@ final class CueTest extends TestCase
 
     public function test_of_fewer_than_three_years_it_is_told_and_nothing_leans_on_it(): void
     {
-        $cue = Cue::of(self::plain(3), Latitude::of(46.8), Site::openGround(), [Day::fromIso('2001-05-10'), Day::fromIso('2002-05-12')]);
+        $cue = Cue::of(self::plain(3), Latitude::of(46.8), Site::openGround(), [
+            Day::fromIso('2001-05-10'),
+            Day::fromIso('2002-05-12'),
+        ]);
         self::assertCount(2, $cue->sightings ?? []);
         self::assertFalse($cue?->isUsed());
         self::assertFalse($cue->opens(-50.0));
@@ -75,7 +78,10 @@ final class CueTest extends TestCase
             'a gap too long to bridge',
         );
         $short = new DailyRecord($record->first, array_replace($record->minimum, array_fill(20, 5, null)), $record->maximum);
-        self::assertCount(1, Cue::of($short, Latitude::of(46.8), Site::openGround(), [Day::fromIso('2001-04-10')])->sightings ?? []);
+        self::assertCount(
+            1,
+            Cue::of($short, Latitude::of(46.8), Site::openGround(), [Day::fromIso('2001-04-10')])->sightings ?? [],
+        );
         $southern = Cue::of($record, Latitude::of(-38.0), Site::openGround(), [Day::fromIso('2002-04-10')]);
         // Midwinter is 1 July: the warmth of the months since counts.
         self::assertGreaterThan(4.0 * 150, $southern?->sum);
@@ -161,7 +167,10 @@ final class CueTest extends TestCase
     public function test_a_median_date_the_day_after_the_records_end_has_no_soil(): void
     {
         $record = Fixtures::record('north')->between(Day::fromIso('2001-01-01'), Day::fromIso('2002-04-12'));
-        $cue = Cue::of($record, Fixtures::latitude('north'), Site::openGround(), [Day::fromIso('2001-04-14'), Day::fromIso('2002-04-12')]);
+        $cue = Cue::of($record, Fixtures::latitude('north'), Site::openGround(), [
+            Day::fromIso('2001-04-14'),
+            Day::fromIso('2002-04-12'),
+        ]);
         self::assertCount(2, $cue->sightings ?? []);
         self::assertSame(0.0, $cue?->strength, 'of one year there is no spread');
     }
@@ -171,8 +180,9 @@ final class CueTest extends TestCase
         $record = Fixtures::record('north');
         $latitude = Fixtures::latitude('north');
         $soil = SoilTemperature::of($record, $latitude, Site::openGround())->dailyMean;
-        $week = static fn (string $day): float => array_sum(array_slice($soil, Day::fromIso($day)->number - $record->first->number - 6, 7)) /
-            7;
+        $week = static fn (string $day): float => array_sum(
+            array_slice($soil, Day::fromIso($day)->number - $record->first->number - 6, 7),
+        ) / 7;
         $cue = Cue::of($record, $latitude, Site::openGround(), [Day::fromIso('2001-04-20'), Day::fromIso('2002-04-21')]);
         $spread = static fn (float $a, float $b): float => abs($a - $b) / 2;
         self::assertEqualsWithDelta(

@@ -26,7 +26,10 @@ final class PhraseTest extends TestCase
 {
     public function test_a_phrase_holds_phrases_and_is_said_the_same_from_json(): void
     {
-        $phrase = Phrase::of('derivation.last-freeze', ['limit' => Phrase::celsius(-2.2), 'risk' => FreezeRisk::oneYearIn(10)->phrase()]);
+        $phrase = Phrase::of('derivation.last-freeze', [
+            'limit' => Phrase::celsius(-2.2),
+            'risk' => FreezeRisk::oneYearIn(10)->phrase(),
+        ]);
         $words = Words::in('en');
         self::assertSame('Last freeze (−2.2 °C), later in 1 year in 10', $words->phrase($phrase));
         $read = json_decode((string) json_encode($phrase), true);
@@ -40,7 +43,7 @@ final class PhraseTest extends TestCase
         $words = Words::in('en');
         self::assertSame(
             ['12 May', '1 January', '31 December'],
-            array_map(static fn(YearDay $d): string => $words->phrase(Phrase::day($d)), [
+            array_map(static fn (YearDay $d): string => $words->phrase(Phrase::day($d)), [
                 YearDay::of(5, 12),
                 YearDay::of(1, 1),
                 YearDay::of(12, 31),
@@ -52,7 +55,7 @@ final class PhraseTest extends TestCase
 
     public function test_risks_are_one_year_in_so_many_where_that_is_a_whole_number(): void
     {
-        $said = static fn(float $chance): string => Words::in('en')->phrase(FreezeRisk::of($chance)->phrase());
+        $said = static fn (float $chance): string => Words::in('en')->phrase(FreezeRisk::of($chance)->phrase());
         self::assertSame(
             ['1 year in 2', '1 year in 10', '1 year in 3', '30 years in 100', '90 years in 100'],
             array_map($said, [0.5, 0.1, 1 / 3, 0.3, 0.9]),
@@ -66,13 +69,19 @@ final class PhraseTest extends TestCase
 
     #[TestWith(['radish', Route::Direct, '26 days from sowing'])]
     #[TestWith(['broccoli', Route::Transplant, '58 days from setting out'])]
-    #[TestWith(['broccoli', Route::Direct, '58 days from setting out, 22 that a seedling brings from under cover, and 7 to emerge'])]
+    #[
+        TestWith([
+            'broccoli',
+            Route::Direct,
+            '58 days from setting out, 22 that a seedling brings from under cover, and 7 to emerge',
+        ]),
+    ]
     #[TestWith(['lettuce-head', Route::Transplant, '70 days from sowing, less 3 to emerge and 18 grown under cover'])]
     public function test_days_to_maturity_follow_from_the_packet(string $slug, Route $route, string $words): void
     {
         $crop = CropCsv::standard()->find($slug);
         self::assertInstanceOf(Crop::class, $crop);
-        self::assertSame($words, Words::in('en')->phrase(new Maturity($crop)->phrase($route)));
+        self::assertSame($words, Words::in('en')->phrase((new Maturity($crop))->phrase($route)));
     }
 
     public function test_every_code_has_words(): void
@@ -87,8 +96,7 @@ final class PhraseTest extends TestCase
                 'quality' => QualityRule::cases(),
                 'threshold' => FreezeThreshold::cases(),
                 'record-format' => RecordFormat::cases(),
-            ]
-            as $kind => $cases
+            ] as $kind => $cases
         ) {
             foreach ($cases as $case) {
                 $keys[] = "{$kind}.{$case->value}";
@@ -102,7 +110,7 @@ final class PhraseTest extends TestCase
         foreach (Words::languages() as $language) {
             self::assertSame(
                 [],
-                array_values(array_filter($keys, static fn(string $key): bool => !Words::in($language)->has($key))),
+                array_values(array_filter($keys, static fn (string $key): bool => ! Words::in($language)->has($key))),
                 $language,
             );
         }

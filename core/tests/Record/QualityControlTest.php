@@ -32,8 +32,8 @@ final class QualityControlTest extends TestCase
     private function marks(DailyRecord $record, ?Day $today = null): array
     {
         return array_map(
-            static fn(Mark $m): string => "{$m->day->iso()} {$m->element->value} {$m->rule->value}",
-            new QualityControl()->check($record, [], $today)->marks,
+            static fn (Mark $m): string => "{$m->day->iso()} {$m->element->value} {$m->rule->value}",
+            (new QualityControl())->check($record, [], $today)->marks,
         );
     }
 
@@ -48,8 +48,11 @@ final class QualityControlTest extends TestCase
     public function test_a_maximum_below_the_minimum_marks_both_and_keeps_the_source(): void
     {
         $record = $this->record([3 => 16.0], [3 => 4.0]);
-        self::assertSame(['2024-02-04 maximum maximum-below-minimum', '2024-02-04 minimum maximum-below-minimum'], $this->marks($record));
-        $usable = new QualityControl()->check($record)->usable;
+        self::assertSame(
+            ['2024-02-04 maximum maximum-below-minimum', '2024-02-04 minimum maximum-below-minimum'],
+            $this->marks($record),
+        );
+        $usable = (new QualityControl())->check($record)->usable;
         self::assertNull($usable->minimum[3]);
         self::assertNull($usable->maximum[3]);
         self::assertSame(16.0, $record->minimum[3]);
@@ -60,7 +63,7 @@ final class QualityControlTest extends TestCase
         self::assertSame(['2024-02-06 maximum out-of-range'], $this->marks($this->record([], [5 => 60.1])));
         self::assertSame(
             [],
-            array_filter($this->marks($this->record([0 => -70.0])), static fn(string $m): bool => str_contains($m, 'range')),
+            array_filter($this->marks($this->record([0 => -70.0])), static fn (string $m): bool => str_contains($m, 'range')),
         );
         self::assertContains('2024-02-01 minimum out-of-range', $this->marks($this->record([0 => -70.1])));
     }
@@ -76,7 +79,11 @@ final class QualityControlTest extends TestCase
     {
         $equal = array_fill(10, 12, 7.0);
         self::assertSame(
-            ['2024-02-20 minimum run-of-equal-values', '2024-02-21 minimum run-of-equal-values', '2024-02-22 minimum run-of-equal-values'],
+            [
+                '2024-02-20 minimum run-of-equal-values',
+                '2024-02-21 minimum run-of-equal-values',
+                '2024-02-22 minimum run-of-equal-values',
+            ],
             $this->marks($this->record($equal)),
         );
         self::assertSame([], $this->marks($this->record([15 => null] + $equal)), 'a missing day breaks the run');
@@ -92,7 +99,7 @@ final class QualityControlTest extends TestCase
         self::assertSame(
             ['2024-02-21 maximum-below-minimum', '2024-02-21 maximum-below-minimum'],
             array_map(
-                static fn(string $m): string => str_replace(['maximum ', 'minimum '], '', $m),
+                static fn (string $m): string => str_replace(['maximum ', 'minimum '], '', $m),
                 $this->marks($this->record([5 => null, 20 => 7.0], [20 => 6.9])),
             ),
         );

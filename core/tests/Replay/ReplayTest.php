@@ -46,7 +46,7 @@ final class ReplayTest extends TestCase
         LightSchool $light = LightSchool::None,
         float $latitude = 0.0,
     ): Run {
-        return new Replay($record, Latitude::of($latitude), new Site('flat', 0, 0, 1, 0), $light)
+        return (new Replay($record, Latitude::of($latitude), new Site('flat', 0, 0, 1, 0), $light))
             ->runs($this->crop($slug), $route)
             ->all()[0];
     }
@@ -64,7 +64,7 @@ final class ReplayTest extends TestCase
     public function test_ten_hour_school_stops_growth_where_days_are_short_and_radiation_slows_it(): void
     {
         $record = $this->steady(11, 21);
-        $days = fn(LightSchool $light): ?int => $this->first($record, 'kale', Route::Transplant, $light, 52.0)->daysToHarvest;
+        $days = fn (LightSchool $light): ?int => $this->first($record, 'kale', Route::Transplant, $light, 52.0)->daysToHarvest;
         self::assertGreaterThan($days(LightSchool::None), $days(LightSchool::Radiation));
         // On 1 January at 52° N nothing grows for seven weeks: a plant set out sits and is stunted.
         self::assertSame(Outcome::Stunted, $this->first($record, 'kale', Route::Transplant, LightSchool::TenHour, 52.0)->outcome);
@@ -100,20 +100,23 @@ final class ReplayTest extends TestCase
 
     public function test_onions_that_never_see_their_day_length_do_not_bulb(): void
     {
-        $runs = new Replay($this->steady(11, 21, 1100), Latitude::of(5.0), Site::openGround())
+        $runs = (new Replay($this->steady(11, 21, 1100), Latitude::of(5.0), Site::openGround()))
             ->runs($this->crop('onion-long-day'), Route::Transplant)
             ->all();
-        self::assertSame(['day-length'], array_values(array_unique(array_map(static fn(Run $r): string => $r->outcome->value, $runs))));
+        self::assertSame(
+            ['day-length'],
+            array_values(array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs))),
+        );
     }
 
     public function test_a_bulb_without_a_juvenile_time_is_full_sized_whenever_it_starts(): void
     {
         $parameters = ['juvenile' => 0] + Fixtures::json('replay-north.json')[8]['parameters'];
-        $runs = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround())->runs(
+        $runs = (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs(
             CropParameters::fromJson((string) json_encode($parameters)),
             Route::Direct,
         );
-        $outcomes = array_unique(array_map(static fn(Run $r): string => $r->outcome->value, $runs->all()));
+        $outcomes = array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs->all()));
         self::assertContains('harvest', $outcomes);
     }
 
@@ -128,9 +131,9 @@ final class ReplayTest extends TestCase
 
             return new DailyRecord($record->first, array_values($minimum), $record->maximum);
         };
-        $sown = fn(DailyRecord $r): array => array_map(
-            static fn(Run $run): string => $run->sown->iso(),
-            new Replay($r, Latitude::of(0.0), Site::openGround())->runs($this->crop('radish'), Route::Direct)->all(),
+        $sown = fn (DailyRecord $r): array => array_map(
+            static fn (Run $run): string => $run->sown->iso(),
+            (new Replay($r, Latitude::of(0.0), Site::openGround()))->runs($this->crop('radish'), Route::Direct)->all(),
         );
         self::assertSame($sown($record), $sown($gap(10)));
         $left = $sown($gap(11));
@@ -160,9 +163,9 @@ final class ReplayTest extends TestCase
         foreach (CropCsv::standard()->crops as $crop) {
             foreach ($crop->routes as $route) {
                 [$here, $there] = array_map(
-                    static fn(array $r): array => WindowFinder::runs(
+                    static fn (array $r): array => WindowFinder::runs(
                         array_map(
-                            static fn(float $v): bool => $v >= $share - 1e-9,
+                            static fn (float $v): bool => $v >= $share - 1e-9,
                             OutcomeRibbon::of($r[0]->runs($crop, $route))->reliability,
                         ),
                         $r[1],
@@ -171,7 +174,7 @@ final class ReplayTest extends TestCase
                     $replays,
                 );
                 $windows += count($here);
-                if (!$this->withinDays($here, $there, 5)) {
+                if (! $this->withinDays($here, $there, 5)) {
                     $off[] =
                         $crop->bulb === null && $crop->bolting->dayHours === null
                             ? "{$crop->slug} {$route->value}"
@@ -205,13 +208,13 @@ final class ReplayTest extends TestCase
 
     public function test_the_ribbon_gathers_runs_by_sow_day_and_names_the_reason(): void
     {
-        $runs = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround())->runs(
+        $runs = (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs(
             $this->crop('bush-bean'),
             Route::Direct,
         );
         $ribbon = OutcomeRibbon::of($runs);
         foreach ([1, 59, 140, 300] as $day) {
-            $outcomes = array_count_values(array_map(static fn(Run $r): string => $r->outcome->value, $runs->all($day)));
+            $outcomes = array_count_values(array_map(static fn (Run $r): string => $r->outcome->value, $runs->all($day)));
             self::assertSame(array_sum($outcomes), $ribbon->years[$day - 1]);
             self::assertSame($outcomes['harvest'] ?? 0, $ribbon->counts[$day - 1][1] ?? 0);
         }
@@ -230,7 +233,10 @@ final class ReplayTest extends TestCase
     public function test_a_span_of_sow_days_is_harvested_from_the_earliest_to_the_latest_of_them(string $crop, Route $route): void
     {
         $ribbon = OutcomeRibbon::of(
-            new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround())->runs($this->crop($crop), $route),
+            (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs(
+                $this->crop($crop),
+                $route,
+            ),
         );
         foreach ([[120, 1], [120, 40], [200, 100], [300, 90], [1, 365], [10, 3]] as [$from, $days]) {
             $first = $last = [];
@@ -278,12 +284,12 @@ final class ReplayTest extends TestCase
     /** Fewer than three growth-days in a fortnight stunt a plant that was set out. */
     public function test_a_fortnight_with_hardly_any_growth_stunts_what_was_set_out(): void
     {
-        $at = fn(float $celsius): Outcome => new Replay(
+        $at = fn (float $celsius): Outcome => (new Replay(
             $this->steady($celsius - 5, $celsius + 5),
             Latitude::of(0.0),
             new Site('flat', 0, 0, 1, 0),
             LightSchool::None,
-        )
+        ))
             ->runs(
                 CropSchema::crop(
                     [
@@ -305,12 +311,19 @@ final class ReplayTest extends TestCase
     /** Cloves are to be had from so many to so many days after the longest day, both included, on either side of the equator. */
     #[TestWith([46.0, '2001-09-14', '2002-02-16'])]
     #[TestWith([-46.0, '2001-03-16', '2001-08-18'])]
-    public function test_planting_stock_is_there_on_its_first_day_and_on_its_last(float $latitude, string $first, string $last): void
-    {
-        $runs = new Replay($this->steady(11, 21, 1100), Latitude::of($latitude), new Site('flat', 0, 0, 1, 0), LightSchool::None)
+    public function test_planting_stock_is_there_on_its_first_day_and_on_its_last(
+        float $latitude,
+        string $first,
+        string $last,
+    ): void {
+        $runs = (new Replay($this->steady(11, 21, 1100), Latitude::of($latitude), new Site('flat', 0, 0, 1, 0), LightSchool::None))
             ->runs($this->crop('garlic-hardneck'), Route::Direct)
             ->all();
-        $none = array_column(array_map(static fn(Run $r): array => [$r->sown->iso(), $r->outcome === Outcome::NoStock], $runs), 1, 0);
+        $none = array_column(
+            array_map(static fn (Run $r): array => [$r->sown->iso(), $r->outcome === Outcome::NoStock], $runs),
+            1,
+            0,
+        );
         self::assertSame(
             [true, false, false, true],
             [
@@ -328,18 +341,21 @@ final class ReplayTest extends TestCase
 
     public function test_ground_of_half_a_degree_is_frozen(): void
     {
-        $outcome = fn(float $celsius): Outcome => new Replay(
+        $outcome = fn (float $celsius): Outcome => (new Replay(
             $this->steady($celsius, $celsius),
             Latitude::of(0.0),
             new Site('flat', 0, 0, 1, 0),
             LightSchool::None,
-        )
+        ))
             ->runs($this->crop('kale'), Route::Transplant)
             ->all()[0]->outcome;
         self::assertSame([true, false], [$outcome(0.5) === Outcome::GroundFrozen, $outcome(0.51) === Outcome::GroundFrozen]);
     }
 
-    /** A freeze that kills young and grown alike takes a plant on any day: as young to the end of its youth, as grown from the next day on. */
+    /**
+     * A freeze that kills young and grown alike takes a plant on any day: as young to the end of its youth, as grown from the next
+     * day on.
+     */
     public function test_between_youth_and_age_there_is_no_day_that_freezes_nothing(): void
     {
         $crop = CropSchema::crop(['kill_young_c' => '-8', 'kill_c' => '-8'] + CropCsv::standardRows()['kale']);
@@ -367,12 +383,12 @@ final class ReplayTest extends TestCase
     {
         $days = 500;
         $radish = $this->crop('radish');
-        $runs = new Replay($this->steady(1, 3, $days), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None)
+        $runs = (new Replay($this->steady(1, 3, $days), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))
             ->runs($radish, Route::Direct)
             ->all();
         self::assertSame(
             ['no-emergence-cold'],
-            array_values(array_unique(array_map(static fn(Run $r): string => $r->outcome->value, $runs))),
+            array_values(array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs))),
         );
         self::assertCount($days - $radish->emergence->maxDays, $runs);
         self::assertSame($days - 1, $runs[count($runs) - 1]->ended->number - $runs[0]->sown->number);
@@ -384,7 +400,10 @@ final class ReplayTest extends TestCase
         foreach (['onion-sets-long-day', 'radish'] as $slug) {
             $crop = $this->crop($slug);
             $expected = OutcomeRibbon::of(
-                new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround())->runs($crop, $crop->routes[0]),
+                (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs(
+                    $crop,
+                    $crop->routes[0],
+                ),
             )->expectedHarvest($crop->harvest->days);
             self::assertGreaterThan(0.85, max($expected), $slug);
             self::assertLessThanOrEqual(1.0 + 1e-9, max($expected), $slug);
@@ -395,12 +414,12 @@ final class ReplayTest extends TestCase
     public function test_a_seedling_may_come_up_on_its_last_day(): void
     {
         // Soil of 16 °C: a radish is up seven days after it was sown.
-        $outcome = fn(string $limit): Outcome => new Replay(
+        $outcome = fn (string $limit): Outcome => (new Replay(
             $this->steady(11, 21),
             Latitude::of(0.0),
             new Site('flat', 0, 0, 1, 0),
             LightSchool::None,
-        )
+        ))
             ->runs(CropSchema::crop(['max_emerge_days' => $limit] + CropCsv::standardRows()['radish']), Route::Direct)
             ->all()[0]->outcome;
         $needed = $this->first($this->steady(11, 21), 'radish');
@@ -412,12 +431,12 @@ final class ReplayTest extends TestCase
     public function test_a_seedling_in_the_dark_is_stunted_where_it_is_warmer_than_the_reference(): void
     {
         // At 52° N nothing grows from 1 January for seven weeks; 16 is kept exactly by sums of it.
-        $at = fn(float $celsius): Outcome => new Replay(
+        $at = fn (float $celsius): Outcome => (new Replay(
             $this->steady($celsius - 5, $celsius + 5),
             Latitude::of(52.0),
             new Site('flat', 0, 0, 1, 0),
             LightSchool::TenHour,
-        )
+        ))
             ->runs(CropSchema::crop(['ref_c' => '16'] + CropCsv::standardRows()['radish']), Route::Direct)
             ->all()[0]->outcome;
         self::assertSame([false, true], [$at(16.0) === Outcome::Stunted, $at(16.125) === Outcome::Stunted]);
@@ -432,8 +451,10 @@ final class ReplayTest extends TestCase
         }
         $record = new DailyRecord(Day::of(2001, 1, 1), $minimum, array_fill(0, 900, 21.0));
         $sown = array_map(
-            static fn(Run $run): int => $run->sown->number - $record->first->number,
-            new Replay($record, Latitude::of(0.0), new Site('flat', 0, 0, 1, 0))->runs($this->crop('kale'), Route::Transplant)->all(),
+            static fn (Run $run): int => $run->sown->number - $record->first->number,
+            (new Replay($record, Latitude::of(0.0), new Site('flat', 0, 0, 1, 0)))
+                ->runs($this->crop('kale'), Route::Transplant)
+                ->all(),
         );
         $last = 400 - Replay::HORIZON - 1;
         self::assertContains($last, $sown);
@@ -451,13 +472,13 @@ final class ReplayTest extends TestCase
             $minimum[] = $isGap ? null : ($i < 40 ? -1.0 : $low);
             $maximum[] = $isGap ? null : ($i < 40 ? 1.0 : $record->maximum[$i]);
         }
-        $runs = new Replay(
+        $runs = (new Replay(
             new DailyRecord($record->first, $minimum, $maximum),
             Latitude::of(0.0),
             Site::openGround(),
             LightSchool::None,
-        )->runs($this->crop('radish'), Route::Direct)->outcomes;
-        $came = static fn(int $day): ?Outcome => Outcome::fromCode($runs[$day]);
+        ))->runs($this->crop('radish'), Route::Direct)->outcomes;
+        $came = static fn (int $day): ?Outcome => Outcome::fromCode($runs[$day]);
         self::assertSame(
             [Outcome::NoEmergenceCold, Outcome::Harvest, null, Outcome::Harvest],
             [$came(5), $came(100), $came(495), $came(560)],
@@ -478,12 +499,17 @@ final class ReplayTest extends TestCase
     /** Bulbs are never stunted: those that do not grow at all have a youth without an end. */
     public function test_a_clove_in_weather_without_growth_runs_out_of_time(): void
     {
-        $garlic = CropSchema::crop(['base_c' => '9', 'opt_low_c' => '15', 'ref_c' => '15'] + CropCsv::standardRows()['garlic-hardneck']);
-        $runs = new Replay($this->steady(4, 6, 1100), Latitude::of(46.0), new Site('flat', 0, 0, 1, 0), LightSchool::None)
+        $garlic = CropSchema::crop(
+            ['base_c' => '9', 'opt_low_c' => '15', 'ref_c' => '15'] + CropCsv::standardRows()['garlic-hardneck'],
+        );
+        $runs = (new Replay($this->steady(4, 6, 1100), Latitude::of(46.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))
             ->runs($garlic, Route::Direct)
             ->all();
         $outcomes = array_values(
-            array_diff(array_unique(array_map(static fn(Run $r): string => $r->outcome->value, $runs)), ['no-stock', 'no-emergence-cold']),
+            array_diff(array_unique(array_map(static fn (Run $r): string => $r->outcome->value, $runs)), [
+                'no-stock',
+                'no-emergence-cold',
+            ]),
         );
         self::assertSame(['day-length'], $outcomes);
     }
@@ -492,7 +518,7 @@ final class ReplayTest extends TestCase
     {
         // From 1 January 2001 to 31 March 2002: a sowing of December has not its 330 days.
         $ribbon = OutcomeRibbon::of(
-            new Replay($this->steady(11, 21, 455), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None)->runs(
+            (new Replay($this->steady(11, 21, 455), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs(
                 $this->crop('kale'),
                 Route::Transplant,
             ),
@@ -503,25 +529,27 @@ final class ReplayTest extends TestCase
 
     public function test_runs_of_some_years_are_those_sown_from_their_first_day_to_their_last(): void
     {
-        $runs = new Replay($this->steady(11, 21, 1500), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None)->runs(
+        $runs = (new Replay($this->steady(11, 21, 1500), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))->runs(
             $this->crop('radish'),
             Route::Direct,
         );
-        $sown = array_map(static fn(Run $r): string => $r->sown->iso(), $runs->sownIn(2002, 2003)->all());
+        $sown = array_map(static fn (Run $r): string => $r->sown->iso(), $runs->sownIn(2002, 2003)->all());
         self::assertSame(['2002-01-01', '2003-12-31', 730], [$sown[0], $sown[count($sown) - 1], count($sown)]);
     }
 
     public function test_a_ribbon_tells_how_long_what_was_sown_held_out(): void
     {
         // Kale set out in soil of half a degree fails on its day; in a mild year it lives to the end of its harvest.
-        $ribbon = fn(float $celsius): OutcomeRibbon => OutcomeRibbon::of(
-            new Replay($this->steady($celsius, $celsius), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None)->runs(
-                $this->crop('kale'),
-                Route::Transplant,
-            ),
+        $ribbon = fn (float $celsius): OutcomeRibbon => OutcomeRibbon::of(
+            (new Replay(
+                $this->steady($celsius, $celsius),
+                Latitude::of(0.0),
+                new Site('flat', 0, 0, 1, 0),
+                LightSchool::None,
+            ))->runs($this->crop('kale'), Route::Transplant),
         );
         self::assertSame(0.0, $ribbon(0.5)->daysLived()[0]);
-        $run = new Replay($this->steady(16, 16), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None)
+        $run = (new Replay($this->steady(16, 16), Latitude::of(0.0), new Site('flat', 0, 0, 1, 0), LightSchool::None))
             ->runs($this->crop('kale'), Route::Transplant)
             ->all()[0];
         self::assertSame((float) ($run->ended->number - $run->sown->number), $ribbon(16.0)->daysLived()[0]);

@@ -38,12 +38,15 @@ final class ReplayVectorsTest extends TestCase
         $case = Fixtures::json("replay-{$station}.json")[$i];
         $crop = CropParameters::fromJson((string) json_encode($case['parameters']));
         $route = Route::from($case['route']);
-        self::assertEqualsWithDelta($case['growth_days_needed'], new Maturity($crop)->growthDays($route), 1e-3);
+        self::assertEqualsWithDelta($case['growth_days_needed'], (new Maturity($crop))->growthDays($route), 1e-3);
 
-        $runs = new Replay(Fixtures::record($station), Fixtures::latitude($station), Site::named($case['site']))->runs($crop, $route);
+        $runs = (new Replay(Fixtures::record($station), Fixtures::latitude($station), Site::named($case['site'])))->runs(
+            $crop,
+            $route,
+        );
         foreach ($case['sow_days'] as $day => $expected) {
             $found = array_map(
-                static fn(Run $r): array => [$r->sown->year(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays],
+                static fn (Run $r): array => [$r->sown->year(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays],
                 $runs->all((int) $day),
             );
             self::assertSame($expected, $found, "sow day {$day}");
@@ -54,13 +57,13 @@ final class ReplayVectorsTest extends TestCase
         }
         foreach ($case['windows'] as $standard => $expected) {
             $windows = WindowFinder::runs(
-                array_map(static fn(float $r): bool => $r >= (float) $standard - 1e-9, $ribbon->reliability),
+                array_map(static fn (float $r): bool => $r >= (float) $standard - 1e-9, $ribbon->reliability),
                 YearDay::fromNumber(1),
                 5,
             );
             self::assertEqualsCanonicalizing(
                 $expected,
-                array_map(static fn(SowingWindow $w): array => [$w->first->number, $w->last->number], $windows),
+                array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $windows),
                 "windows at {$standard}",
             );
         }
@@ -69,12 +72,16 @@ final class ReplayVectorsTest extends TestCase
             self::assertEqualsWithDelta($harvest, $expected[(int) $day - 1], 1e-3, "expected harvest of sow day {$day}");
         }
         $best = array_map(
-            static fn(SowingWindow $w): SowingWindow => BestSpan::of($w, $expected),
-            WindowFinder::runs(array_map(static fn(float $r): bool => $r >= 0.8 - 1e-9, $ribbon->reliability), YearDay::fromNumber(1), 5),
+            static fn (SowingWindow $w): SowingWindow => BestSpan::of($w, $expected),
+            WindowFinder::runs(
+                array_map(static fn (float $r): bool => $r >= 0.8 - 1e-9, $ribbon->reliability),
+                YearDay::fromNumber(1),
+                5,
+            ),
         );
         self::assertEqualsCanonicalizing(
             $case['best']['0.8'],
-            array_map(static fn(SowingWindow $w): array => [$w->first->number, $w->last->number], $best),
+            array_map(static fn (SowingWindow $w): array => [$w->first->number, $w->last->number], $best),
             'best spans',
         );
     }

@@ -57,7 +57,7 @@ final class AdvisoryGroundTest extends TestCase
     {
         $nights = [];
         foreach (array_values($minima) as $i => $minimum) {
-            $nights[2001 + $i . "-{$monthDay}"] = [$minimum, 15.0];
+            $nights[2001 + $i."-{$monthDay}"] = [$minimum, 15.0];
         }
 
         return $nights;
@@ -74,7 +74,7 @@ final class AdvisoryGroundTest extends TestCase
             [],
             [],
         );
-        self::assertSame(['2008-04-02', '2008-04-04'], array_map(static fn(array $n): string => $n['day']->iso(), $work->nights));
+        self::assertSame(['2008-04-02', '2008-04-04'], array_map(static fn (array $n): string => $n['day']->iso(), $work->nights));
         self::assertSame([3, 6, 2.5], [$work->nights[0]['members'], $work->nights[0]['of'], $work->nights[0]['celsius']]);
         self::assertSame([4, 6, -4.0], [$work->nights[1]['members'], $work->nights[1]['of'], $work->nights[1]['celsius']]);
     }
@@ -84,7 +84,9 @@ final class AdvisoryGroundTest extends TestCase
         self::assertSame(
             [],
             NightWork::of(
-                $this->season($this->nights('04-01', ...array_fill(0, 6, -9.0)) + $this->nights('04-05', ...array_fill(0, 6, -9.0))),
+                $this->season(
+                    $this->nights('04-01', ...array_fill(0, 6, -9.0)) + $this->nights('04-05', ...array_fill(0, 6, -9.0)),
+                ),
                 [],
                 [],
             )->nights,
@@ -102,7 +104,9 @@ final class AdvisoryGroundTest extends TestCase
 
     public function test_what_would_not_stand_it_is_named_with_the_least_cover_that_keeps_it(): void
     {
-        $season = $this->season($this->nights('04-03', ...array_fill(0, 6, -3.0)) + $this->nights('04-04', ...array_fill(0, 6, -1.0)));
+        $season = $this->season(
+            $this->nights('04-03', ...array_fill(0, 6, -3.0)) + $this->nights('04-04', ...array_fill(0, 6, -1.0)),
+        );
         $tomato = $this->crop('tomato-main');
         $kale = $this->crop('kale');
         $outside = [
@@ -113,7 +117,7 @@ final class AdvisoryGroundTest extends TestCase
         $tender = NightWork::of($season, $outside, Site::covers())->tender;
         self::assertSame(
             ['tomato-main'],
-            array_map(static fn(array $t): string => $t['out']->crop->slug, $tender),
+            array_map(static fn (array $t): string => $t['out']->crop->slug, $tender),
             'kale stands it, and garlic sits in the ground',
         );
         // −3 °C, and a young tomato dies at 0: a row cover leaves −0.5, a low tunnel 2.
@@ -138,9 +142,9 @@ final class AdvisoryGroundTest extends TestCase
         self::assertSame(
             [$kale->hardiness->killYoungC, $kale->hardiness->killYoungC, $kale->hardiness->killC],
             [
-                new Outside($kale, Stage::Young, 0)->killC(),
-                new Outside($kale, Stage::UnderCover, 0)->killC(),
-                new Outside($kale, Stage::Grown, 0)->killC(),
+                (new Outside($kale, Stage::Young, 0))->killC(),
+                (new Outside($kale, Stage::UnderCover, 0))->killC(),
+                (new Outside($kale, Stage::Grown, 0))->killC(),
             ],
         );
         self::assertNotSame($kale->hardiness->killYoungC, $kale->hardiness->killC);
@@ -156,9 +160,9 @@ final class AdvisoryGroundTest extends TestCase
         $crops = [$this->crop('bush-bean'), $this->crop('tomato-main')];
         $windows = $replay->of($crops[0], $crops[0]->routes[0])->windows(0.8);
         $last = $windows[0]->last;
-        $on = static fn(Day $day): array => array_column(
+        $on = static fn (Day $day): array => array_column(
             array_map(
-                static fn(Outside $o): array => [$o->crop->slug, [$o->stage->value, $o->sinceAct]],
+                static fn (Outside $o): array => [$o->crop->slug, [$o->stage->value, $o->sinceAct]],
                 Outside::on($day, $crops, $replay, 0.8),
             ),
             1,
@@ -194,10 +198,15 @@ final class AdvisoryGroundTest extends TestCase
 
     public function test_a_freeze_is_told_where_something_tender_may_be_out(): void
     {
-        $season = $this->season($this->nights('04-02', ...array_fill(0, 6, -1.0)) + $this->nights('04-04', ...array_fill(0, 6, -3.0)));
+        $season = $this->season(
+            $this->nights('04-02', ...array_fill(0, 6, -1.0)) + $this->nights('04-04', ...array_fill(0, 6, -3.0)),
+        );
         self::assertSame([], $this->grounds($season, new Outside($this->crop('kale'), Stage::Grown, 0)));
         [$freeze] = $this->grounds($season, new Outside($this->crop('tomato-main'), Stage::Young, 0));
-        self::assertSame(['freeze', 'advisory.draft.freeze', '2008-04-04'], [$freeze->key, $freeze->says->key, $freeze->until->iso()]);
+        self::assertSame(
+            ['freeze', 'advisory.draft.freeze', '2008-04-04'],
+            [$freeze->key, $freeze->says->key, $freeze->until->iso()],
+        );
         self::assertSame(['day' => 2, 'month' => 4], $freeze->says->toArray()['with']['day']['with'] ?? null);
         self::assertSame(-3.0, $freeze->says->toArray()['with']['celsius']['with']['celsius'] ?? null, 'the coldest of them');
         self::assertSame(
@@ -220,20 +229,34 @@ final class AdvisoryGroundTest extends TestCase
         self::assertSame(['heat', '2008-04-07'], [$told->key, $told->until->iso()]);
         self::assertSame(
             [['day' => 5, 'month' => 4], 30.0],
-            [$told->says->toArray()['with']['day']['with'] ?? null, $told->says->toArray()['with']['celsius']['with']['celsius'] ?? null],
+            [
+                $told->says->toArray()['with']['day']['with'] ?? null,
+                $told->says->toArray()['with']['celsius']['with']['celsius'] ?? null,
+            ],
         );
-        self::assertSame([], $this->grounds($this->season($heat), new Outside($spinach, Stage::Young, 21)), 'a seedling for three weeks');
+        self::assertSame(
+            [],
+            $this->grounds($this->season($heat), new Outside($spinach, Stage::Young, 21)),
+            'a seedling for three weeks',
+        );
         self::assertSame([], $this->grounds($this->season($heat), new Outside($spinach, Stage::Grown, 0)));
-        self::assertSame([], $this->grounds($this->season($heat), new Outside($this->crop('okra'), Stage::Young, 0)), 'it likes the heat');
+        self::assertSame(
+            [],
+            $this->grounds($this->season($heat), new Outside($this->crop('okra'), Stage::Young, 0)),
+            'it likes the heat',
+        );
         // A cool day between them, and it is no spell; nor beyond the seventh day.
         self::assertSame(
             [],
             $this->grounds(
-                $this->season(array_filter($heat, static fn(string $d): bool => !str_ends_with($d, '04-06'), ARRAY_FILTER_USE_KEY)),
+                $this->season(array_filter($heat, static fn (string $d): bool => ! str_ends_with($d, '04-06'), ARRAY_FILTER_USE_KEY)),
                 new Outside($spinach, Stage::Young, 0),
             ),
         );
-        $later = array_combine(array_map(static fn(string $d): string => Day::fromIso($d)->plus(1)->iso(), array_keys($heat)), $heat);
+        $later = array_combine(
+            array_map(static fn (string $d): string => Day::fromIso($d)->plus(1)->iso(), array_keys($heat)),
+            $heat,
+        );
         self::assertSame([], $this->grounds($this->season($later), new Outside($spinach, Stage::Young, 0)));
     }
 
@@ -249,7 +272,7 @@ final class AdvisoryGroundTest extends TestCase
             }
         }
         // The usual: warm from 15 April on, told by a record of its own.
-        $usual = $this->season(array_filter($but, static fn(): bool => false));
+        $usual = $this->season(array_filter($but, static fn (): bool => false));
         $minimum = $maximum = [];
         for ($day = Day::fromIso('2001-01-01'); $day->number <= Day::fromIso('2007-12-31')->number; $day = $day->plus(1)) {
             $warm = $day->yearDay()->number >= 105 && $day->yearDay()->number < 250;
@@ -291,7 +314,9 @@ final class AdvisoryGroundTest extends TestCase
         }
         self::assertSame([], $usual, 'beyond three weeks');
         $season = $this->season([]);
-        $late = [SoilReady::at(10.0, array_fill(2001, 6, [...array_fill(0, 5 + 18, 8.0), ...array_fill(0, 30, 11.0)]), $season->today)];
+        $late = [
+            SoilReady::at(10.0, array_fill(2001, 6, [...array_fill(0, 5 + 18, 8.0), ...array_fill(0, 30, 11.0)]), $season->today),
+        ];
         $minimum = array_fill(0, 365 * 6, 5.0);
         $record = new DailyRecord(Day::of(2001, 1, 1), $minimum, array_fill(0, 365 * 6, 25.0));
         $normal = SoilDate::all(SoilTemperature::of($record, $season->latitude, Site::openGround()), $season->latitude, [10.0]);
@@ -299,7 +324,10 @@ final class AdvisoryGroundTest extends TestCase
         self::assertSame(['advisory.draft.soil-late', '2008-04-19'], [$told->says->key, $told->until->iso()]);
         // What it held for five days before a cold spell is a setback, and not late.
         $nights = NightWork::of($season, [], []);
-        self::assertCount(1, AdvisoryGround::of($season, $late, $normal, [12.0, 12.0, 12.0, 12.0, 9.9, 12.0, null, 12.0], $nights, []));
+        self::assertCount(
+            1,
+            AdvisoryGround::of($season, $late, $normal, [12.0, 12.0, 12.0, 12.0, 9.9, 12.0, null, 12.0], $nights, []),
+        );
         self::assertSame([], AdvisoryGround::of($season, $late, $normal, [0.0, 10.0, 10.0, 10.0, 10.0, 10.0, 1.0], $nights, []));
         // Of several the coldest is told.
         $two = [
@@ -309,7 +337,7 @@ final class AdvisoryGroundTest extends TestCase
         self::assertSame(
             ['soil-8'],
             array_map(
-                static fn(AdvisoryGround $g): string => $g->key,
+                static fn (AdvisoryGround $g): string => $g->key,
                 AdvisoryGround::of($season, $two, [$normal[0], $normal[0]], [], $nights, []),
             ),
         );
@@ -330,7 +358,11 @@ final class AdvisoryGroundTest extends TestCase
                 [$minimum[], $maximum[]] = $warm ? [12.0, 22.0] : [-5.0, 5.0];
             }
             $normal = SoilDate::all(
-                SoilTemperature::of(new DailyRecord(Day::fromIso('2001-01-01'), $minimum, $maximum), $season->latitude, Site::openGround()),
+                SoilTemperature::of(
+                    new DailyRecord(Day::fromIso('2001-01-01'), $minimum, $maximum),
+                    $season->latitude,
+                    Site::openGround(),
+                ),
                 $season->latitude,
                 [15.0],
             );
@@ -343,7 +375,10 @@ final class AdvisoryGroundTest extends TestCase
 
     public function test_soil_that_is_warm_a_week_early_is_news_and_six_days_early_is_none(): void
     {
-        self::assertSame(['advisory.draft.soil-now'], array_map(static fn(AdvisoryGround $g): string => $g->says->key, $this->warmNow(7)));
+        self::assertSame(
+            ['advisory.draft.soil-now'],
+            array_map(static fn (AdvisoryGround $g): string => $g->says->key, $this->warmNow(7)),
+        );
         self::assertSame([], $this->warmNow(6));
     }
 

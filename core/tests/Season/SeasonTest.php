@@ -53,7 +53,7 @@ final class SeasonTest extends TestCase
     public function test_a_member_is_the_last_four_hundred_days_then_a_past_years_four_hundred_and_eighty(): void
     {
         $members = Splice::members($this->record('2001-01-01', '2008-03-31'), null);
-        self::assertSame([2001, 2002, 2003, 2004, 2005, 2006], array_map(static fn(Member $m): int => $m->year, $members));
+        self::assertSame([2001, 2002, 2003, 2004, 2005, 2006], array_map(static fn (Member $m): int => $m->year, $members));
         $record = $members[2]->record;
         self::assertSame(['2007-02-26', 880], [$record->first->iso(), $record->days()]);
         // 1 April 2003 goes on from 31 March 2008, and 1 January 2004 comes after 275 days.
@@ -68,7 +68,10 @@ final class SeasonTest extends TestCase
     #[TestWith(['2001-04-02', '2007-03-31', [2002, 2003, 2004, 2005]])]
     public function test_a_year_takes_part_when_all_its_days_are_on_record(string $first, string $last, array $years): void
     {
-        self::assertSame($years, array_map(static fn(Member $m): int => $m->year, Splice::members($this->record($first, $last), null)));
+        self::assertSame(
+            $years,
+            array_map(static fn (Member $m): int => $m->year, Splice::members($this->record($first, $last), null)),
+        );
         $exact = $this->record('2001-04-01', '2002-07-24');
         self::assertSame(480, $exact->days());
         self::assertSame([], Splice::members($exact, null), 'it would go on from 25 July');
@@ -84,8 +87,8 @@ final class SeasonTest extends TestCase
 
             return $but;
         };
-        $years = fn(int $days): array => array_map(
-            static fn(Member $m): int => $m->year,
+        $years = fn (int $days): array => array_map(
+            static fn (Member $m): int => $m->year,
             Splice::members($this->record('2001-01-01', '2008-03-31', $gap($days)), null),
         );
         self::assertSame([2001, 2002, 2003, 2004, 2005, 2006], $years(10));
@@ -123,14 +126,16 @@ final class SeasonTest extends TestCase
         $sowing = $many[8];
         self::assertSame($sowing->count(), array_sum(array_map($sowing->of(...), Outcome::cases())));
         [$early, $usual, $late] = $sowing->firstHarvests() ?? self::fail('no harvest');
-        self::assertTrue($early->number <= $usual->number && $usual->number <= $late->number && $early->number > $sowing->on->number + 20);
+        self::assertTrue(
+            $early->number <= $usual->number && $usual->number <= $late->number && $early->number > $sowing->on->number + 20,
+        );
         self::assertEqualsWithDelta($sowing->of(Outcome::Harvest) / $sowing->count(), $sowing->share(), 1e-12);
     }
 
     public function test_soil_is_ready_on_the_first_of_five_warm_days_running(): void
     {
         $today = Day::of(2026, 4, 18);
-        $soil = static fn(int $warmFrom, int $before = 0): array => [
+        $soil = static fn (int $warmFrom, int $before = 0): array => [
             ...array_fill(0, 5 - $before, 8.0),
             ...array_fill(0, $before, 12.0),
             ...array_fill(0, $warmFrom, $before === 5 ? 12.0 : 8.0),
@@ -138,7 +143,10 @@ final class SeasonTest extends TestCase
         ];
         $ready = SoilReady::at(10.0, [2001 => $soil(0), 2002 => $soil(3), 2003 => $soil(9)], $today);
         self::assertFalse($ready->now);
-        self::assertSame(['2026-04-18', '2026-04-21', '2026-04-27'], array_map(static fn(?Day $d): ?string => $d?->iso(), $ready->dates));
+        self::assertSame(
+            ['2026-04-18', '2026-04-21', '2026-04-27'],
+            array_map(static fn (?Day $d): ?string => $d?->iso(), $ready->dates),
+        );
         self::assertTrue(SoilReady::at(12.0, [2001 => $soil(0, 5)], $today)->now, 'at the temperature is warm enough');
         self::assertFalse(SoilReady::at(12.1, [2001 => $soil(0, 5)], $today)->now);
         self::assertSame(
@@ -148,8 +156,11 @@ final class SeasonTest extends TestCase
         );
         self::assertSame([null, null, null], SoilReady::at(20.0, [2001 => $soil(0)], $today)->dates);
         // Of nineteen the second, the tenth and the eighteenth.
-        $many = SoilReady::at(10.0, array_map(static fn(int $day): array => $soil($day), range(0, 18)), $today);
-        self::assertSame(['2026-04-19', '2026-04-27', '2026-05-05'], array_map(static fn(?Day $d): ?string => $d?->iso(), $many->dates));
+        $many = SoilReady::at(10.0, array_map(static fn (int $day): array => $soil($day), range(0, 18)), $today);
+        self::assertSame(
+            ['2026-04-19', '2026-04-27', '2026-05-05'],
+            array_map(static fn (?Day $d): ?string => $d?->iso(), $many->dates),
+        );
         // Four days are none; the fifth makes it.
         $broken = [...array_fill(0, 5, 8.0), 12.0, 12.0, 12.0, 12.0, 9.9, 12.0, 12.0, 12.0, 12.0, 12.0];
         self::assertSame('2026-04-23', SoilReady::at(10.0, [2001 => $broken], $today)->dates[1]?->iso());
@@ -171,10 +182,20 @@ final class SeasonTest extends TestCase
         self::assertSame(0, FreezeToCome::before($members, -1.1, Day::of(2026, 4, 18), $north));
         self::assertSame(
             [1, 2],
-            [FreezeToCome::by($members, 0.0, Day::of(2026, 10, 9), $north), FreezeToCome::by($members, 0.0, Day::of(2026, 10, 10), $north)],
+            [
+                FreezeToCome::by($members, 0.0, Day::of(2026, 10, 9), $north),
+                FreezeToCome::by($members, 0.0, Day::of(2026, 10, 10), $north),
+            ],
         );
-        $longAgo = new Member(2001, new DailyRecord(Day::of(2024, 10, 1), [-5.0, ...array_fill(0, 700, 8.0)], array_fill(0, 701, 18.0)));
-        self::assertSame(0, FreezeToCome::by([$longAgo], 0.0, Day::of(2026, 4, 18), $north), 'the autumn before last has no part in it');
+        $longAgo = new Member(
+            2001,
+            new DailyRecord(Day::of(2024, 10, 1), [-5.0, ...array_fill(0, 700, 8.0)], array_fill(0, 701, 18.0)),
+        );
+        self::assertSame(
+            0,
+            FreezeToCome::by([$longAgo], 0.0, Day::of(2026, 4, 18), $north),
+            'the autumn before last has no part in it',
+        );
         self::assertSame(
             4,
             FreezeToCome::before($members, 0.0, Day::of(2026, 4, 18), $south),
@@ -184,7 +205,10 @@ final class SeasonTest extends TestCase
 
     public function test_a_freeze_on_the_first_day_a_member_has_is_one(): void
     {
-        $member = new Member(2001, new DailyRecord(Day::of(2026, 4, 18), [-1.0, ...array_fill(0, 400, 8.0)], array_fill(0, 401, 18.0)));
+        $member = new Member(
+            2001,
+            new DailyRecord(Day::of(2026, 4, 18), [-1.0, ...array_fill(0, 400, 8.0)], array_fill(0, 401, 18.0)),
+        );
         self::assertSame(1, FreezeToCome::before([$member], 0.0, Day::of(2026, 4, 18), Latitude::of(46.0)));
     }
 
@@ -192,12 +216,15 @@ final class SeasonTest extends TestCase
     public function test_a_member_may_end_on_the_records_last_day(): void
     {
         $record = $this->record('2001-01-01', '2003-06-30');
-        $outlook = static fn(int $days): DailyRecord => new DailyRecord(
+        $outlook = static fn (int $days): DailyRecord => new DailyRecord(
             Day::of(2003, 7, 1),
             array_fill(0, $days, 1.0),
             array_fill(0, $days, 9.0),
         );
-        $years = static fn(int $days): array => array_map(static fn(Member $m): int => $m->year, Splice::members($record, $outlook($days)));
+        $years = static fn (int $days): array => array_map(
+            static fn (Member $m): int => $m->year,
+            Splice::members($record, $outlook($days)),
+        );
         // It goes on from 8 March: 480 days from 8 March 2002 on end on 30 June 2003.
         self::assertSame([2001, 2002], $years(251));
         self::assertSame([2001], $years(252));
@@ -228,7 +255,7 @@ final class SeasonTest extends TestCase
     /** Where the record has just begun, the days there are make the week; later it is seven. */
     public function test_soil_is_the_mean_of_the_last_seven_days_that_are_known(): void
     {
-        $of = static fn(int $days, float ...$soil): ?float => SeasonPosition::of(
+        $of = static fn (int $days, float ...$soil): ?float => SeasonPosition::of(
             new DailyRecord(Day::of(2026, 1, 1), array_fill(0, $days, 1.0), array_fill(0, $days, 9.0)),
             array_values($soil),
             Latitude::of(46.0),
@@ -287,30 +314,33 @@ final class SeasonTest extends TestCase
             $season->today,
             0.8,
         );
-        $order = array_map(static fn(Pile $p): string => $p->value, Pile::cases());
-        $piles = array_map(static fn(SortedActs $a): int => (int) array_search($a->verdict->pile->value, $order, true), $acts);
+        $order = array_map(static fn (Pile $p): string => $p->value, Pile::cases());
+        $piles = array_map(static fn (SortedActs $a): int => (int) array_search($a->verdict->pile->value, $order, true), $acts);
         $sorted = $piles;
         sort($sorted);
         self::assertSame($sorted, $piles);
         for ($i = 1; $i < count($acts); $i++) {
             if ($piles[$i] === $piles[$i - 1]) {
-                self::assertLessThanOrEqual($acts[$i]->daysToHarvest() ?? PHP_INT_MAX, $acts[$i - 1]->daysToHarvest() ?? PHP_INT_MAX);
+                self::assertLessThanOrEqual(
+                    $acts[$i]->daysToHarvest() ?? PHP_INT_MAX,
+                    $acts[$i - 1]->daysToHarvest() ?? PHP_INT_MAX,
+                );
             }
         }
-        $tomato = array_values(array_filter($acts, static fn(SortedActs $a): bool => $a->crop->slug === 'tomato-main'));
+        $tomato = array_values(array_filter($acts, static fn (SortedActs $a): bool => $a->crop->slug === 'tomato-main'));
         self::assertEqualsCanonicalizing(
             ['set-out', 'start-under-cover'],
-            array_map(static fn(SortedActs $a): string => $a->act->value, $tomato),
+            array_map(static fn (SortedActs $a): string => $a->act->value, $tomato),
         );
         self::assertSame(
             ['sow-outdoors'],
             array_map(
-                static fn(SortedActs $a): string => $a->act->value,
-                array_values(array_filter($acts, static fn(SortedActs $a): bool => $a->crop->slug === 'radish')),
+                static fn (SortedActs $a): string => $a->act->value,
+                array_values(array_filter($acts, static fn (SortedActs $a): bool => $a->crop->slug === 'radish')),
             ),
             'what is sown in place is not started under cover',
         );
-        $cover = array_values(array_filter($tomato, static fn(SortedActs $a): bool => $a->setOutAfter > 0))[0];
+        $cover = array_values(array_filter($tomato, static fn (SortedActs $a): bool => $a->setOutAfter > 0))[0];
         $then = $season->sowing($this->crop('tomato-main'), Route::Transplant, $season->today->plus($cover->setOutAfter));
         self::assertSame(
             [$then->share(), $then->of(Outcome::Harvest), $then->count()],
@@ -327,7 +357,7 @@ final class SeasonTest extends TestCase
             $latitude->yearStart(),
             'open ground',
         );
-        $prospects = new RecordAlone($school)->prospects($this->crop('radish'), Route::Direct, Day::of(2027, 12, 20), 61);
+        $prospects = (new RecordAlone($school))->prospects($this->crop('radish'), Route::Direct, Day::of(2027, 12, 20), 61);
         $ribbon = $school->of($this->crop('radish'), Route::Direct)->ribbon;
         self::assertSame(
             [$ribbon->reliability[353], $ribbon->reliability[0]],
@@ -338,7 +368,7 @@ final class SeasonTest extends TestCase
         self::assertCount(61, $prospects->shares);
         self::assertEquals($prospects->shares[10], $prospects->after(10)->shares[0]);
         $wait = $ribbon->daysToHarvest(Day::of(2027, 12, 20)->yearDay()->plus(120)) ?? self::fail('radish is picked in spring');
-        $spring = new RecordAlone($school)->prospects($this->crop('radish'), Route::Direct, Day::of(2027, 12, 20), 121);
+        $spring = (new RecordAlone($school))->prospects($this->crop('radish'), Route::Direct, Day::of(2027, 12, 20), 121);
         self::assertSame([$wait[0], $wait[1], $wait[2]], $spring->waits[120], 'the first day of harvest, and not the last');
     }
 }

@@ -61,14 +61,17 @@ final class UnderWayTest extends TestCase
     public function test_a_sowing_that_is_up_by_now_came_up_on_the_same_day_in_every_member_and_one_that_is_not_in_each_on_its_own(): void
     {
         $record = Fixtures::record('north');
-        $seen = new Replay($record, Fixtures::latitude('north'), Site::openGround())->emergence(
+        $seen = (new Replay($record, Fixtures::latitude('north'), Site::openGround()))->emergence(
             self::crop('radish'),
             Day::fromIso('2011-04-20'),
         );
         self::assertNotNull($seen);
         self::assertLessThan('2011-05-19', $seen->iso());
         $way = self::of('radish', '2011-04-20');
-        self::assertSame([$seen->iso(), $seen->iso(), $seen->iso()], array_map(static fn(Day $d): string => $d->iso(), $way->up ?? []));
+        self::assertSame(
+            [$seen->iso(), $seen->iso(), $seen->iso()],
+            array_map(static fn (Day $d): string => $d->iso(), $way->up ?? []),
+        );
         self::assertSame($seen->plus(14)->iso(), $way->thin?->iso());
         self::assertSame(count(self::season()->members), $way->of);
         $today = self::of('carrot', '2011-05-19');
@@ -101,7 +104,10 @@ final class UnderWayTest extends TestCase
         $late = self::of('radish', '2011-04-20', up: '2011-05-16');
         $standIn = null;
         for ($day = Day::fromIso('2011-05-16'); $standIn === null; $day = $day->plus(-1)) {
-            $standIn = (self::season()->emergence($crop, $day)?->number ?? PHP_INT_MAX) <= Day::fromIso('2011-05-16')->number ? $day : null;
+            $standIn =
+                (self::season()->emergence($crop, $day)?->number ?? PHP_INT_MAX) <= Day::fromIso('2011-05-16')->number
+                    ? $day
+                    : null;
         }
         self::assertEquals(self::season()->sowing($crop, Route::Direct, $standIn)->firstHarvests(), $late->firstPick);
         self::assertNull($late->up, 'it was seen');

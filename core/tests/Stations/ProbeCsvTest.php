@@ -28,11 +28,18 @@ final class ProbeCsvTest extends TestCase
     /** @return list<array{string, float, float, float}> */
     private function rows(ProbeLog $log): array
     {
-        return array_map(static fn (ProbeReading $r): array => [$r->day->iso(), round($r->hour, 2), $r->celsius, $r->depth], $log->readings);
+        return array_map(
+            static fn (ProbeReading $r): array => [$r->day->iso(), round($r->hour, 2), $r->celsius, $r->depth],
+            $log->readings,
+        );
     }
 
     #[TestWith(["timestamp,depth_cm,temperature_c\n2026-04-12 06:30,5,7.4\n2026-04-12T15:00:00,10,9.1\n"])]
-    #[TestWith(["\u{FEFF}Timestamp;Depth (m);Temp (°C)\n12.04.2026 06:30;0,05;7,4\n12.04.2026 15:00;0,1;9,1\n13.04.2026 15:00;0,1;\n"])]
+    #[
+        TestWith([
+            "\u{FEFF}Timestamp;Depth (m);Temp (°C)\n12.04.2026 06:30;0,05;7,4\n12.04.2026 15:00;0,1;9,1\n13.04.2026 15:00;0,1;\n",
+        ]),
+    ]
     #[TestWith(["2026-04-12 06:30\t5\t7.4\n2026-04-12 3:00 pm\t10\t9.1\n"])]
     #[TestWith(["date,hour,depth,soil\n2026-04-12,6.5,5,7.4\n\n2026-04-12,15:00,10,9.1\n"])]
     #[TestWith(["time,depth_cm,soil_temp_f\n2026-04-12 6:30 AM,5,45.32\n2026-04-12 15:00,10,48.38\n"])]
@@ -51,7 +58,10 @@ final class ProbeCsvTest extends TestCase
             $this->read("date,hour,temp\n2026-04-12,9,7\n")->readings[0]->depth,
             'five centimetres are meant where nothing is said',
         );
-        self::assertSame(-17.78, $this->read("date,hour,temp\n2026-04-12,9,0\n", TemperatureUnit::Fahrenheit)->readings[0]->celsius);
+        self::assertSame(
+            -17.78,
+            $this->read("date,hour,temp\n2026-04-12,9,0\n", TemperatureUnit::Fahrenheit)->readings[0]->celsius,
+        );
     }
 
     #[TestWith(['', 'The file is empty.'])]

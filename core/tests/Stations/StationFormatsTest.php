@@ -66,13 +66,13 @@ final class StationFormatsTest extends TestCase
         $text = '';
         foreach ($months as $month => $elements) {
             foreach ($elements as $element => $days) {
-                $text .= $station . str_replace('-', '', $month) . $element;
+                $text .= $station.str_replace('-', '', $month).$element;
                 for ($d = 1; $d <= 31; $d++) {
                     $text .= $days[$d] ?? '-9999   ';
                 }
                 $text .= "\n";
             }
-            $text .= $station . str_replace('-', '', $month) . 'PRCP' . str_repeat('    0   ', 31) . "\n";
+            $text .= $station.str_replace('-', '', $month).'PRCP'.str_repeat('    0   ', 31)."\n";
         }
 
         return $text;
@@ -84,47 +84,50 @@ final class StationFormatsTest extends TestCase
         fwrite($stream, $text);
         rewind($stream);
 
-        return new StationFileReader()->survey($stream, $choices);
+        return (new StationFileReader())->survey($stream, $choices);
     }
 
     /** @return array<string, array{string, RecordFormat, TemperatureUnit}> */
     public static function formats(): array
     {
         $record = self::known();
-        $number = static fn(?float $v): string => $v === null ? '' : number_format($v, 1, '.', '');
-        $fahrenheit = static fn(?float $v): string => $v === null ? '' : number_format(($v * 9) / 5 + 32, 2, '.', '');
+        $number = static fn (?float $v): string => $v === null ? '' : number_format($v, 1, '.', '');
+        $fahrenheit = static fn (?float $v): string => $v === null ? '' : number_format(($v * 9) / 5 + 32, 2, '.', '');
         $long = self::rows(
             $record,
-            static fn(Day $d, ?float $min, ?float $max): string => implode(
+            static fn (Day $d, ?float $min, ?float $max): string => implode(
                 '',
                 array_map(
-                    static fn(string $element, ?float $v): string => $v === null
+                    static fn (string $element, ?float $v): string => $v === null
                         ? ''
-                        : self::STATION . ',' . str_replace('-', '', $d->iso()) . ",{$element}," . self::tenths($v) . ",,,S,0700\n",
+                        : self::STATION.','.str_replace('-', '', $d->iso()).",{$element},".self::tenths($v).",,,S,0700\n",
                     ['TMAX', 'TMIN', 'PRCP'],
                     [$max, $min, 0.0],
                 ),
             ),
         );
-        $wide = static fn(callable $cell): string => "\"STATION\",\"NAME\",\"DATE\",\"PRCP\",\"TMAX\",\"TMIN\"\n" .
+        $wide = static fn (callable $cell): string => "\"STATION\",\"NAME\",\"DATE\",\"PRCP\",\"TMAX\",\"TMIN\"\n".
             self::rows(
                 $record,
-                static fn(Day $d, ?float $min, ?float $max): string => '"' .
-                    self::STATION .
+                static fn (Day $d, ?float $min, ?float $max): string => '"'.
+                    self::STATION.
                     "\",\"MADE UP, XX\",\"{$d->iso()}\",\"0.00\",\"{$cell($max)}\",\"{$cell($min)}\"\n",
             );
 
         return [
             'plain' => [
-                "date,tmin_c,tmax_c\n" .
-                self::rows($record, static fn(Day $d, ?float $min, ?float $max): string => "{$d->iso()},{$number($min)},{$number($max)}\n"),
+                "date,tmin_c,tmax_c\n".
+                self::rows(
+                    $record,
+                    static fn (Day $d, ?float $min, ?float $max): string => "{$d->iso()},{$number($min)},{$number($max)}\n",
+                ),
                 RecordFormat::Table,
                 TemperatureUnit::Celsius,
             ],
             'decimal commas, day first, no heading' => [
                 self::rows(
                     $record,
-                    static fn(Day $d, ?float $min, ?float $max): string => sprintf(
+                    static fn (Day $d, ?float $min, ?float $max): string => sprintf(
                         "%s.%s.%s;%s;%s\n",
                         substr($d->iso(), 8),
                         substr($d->iso(), 5, 2),
@@ -137,10 +140,10 @@ final class StationFormatsTest extends TestCase
                 TemperatureUnit::Celsius,
             ],
             'bars, month first, °F' => [
-                "Low|High|Date\n" .
+                "Low|High|Date\n".
                 self::rows(
                     $record,
-                    static fn(Day $d, ?float $min, ?float $max): string => sprintf(
+                    static fn (Day $d, ?float $min, ?float $max): string => sprintf(
                         "%s|%s|%d/%d/%s\n",
                         $fahrenheit($min),
                         $fahrenheit($max),
@@ -157,7 +160,7 @@ final class StationFormatsTest extends TestCase
             'wide, °C' => [$wide($number), RecordFormat::Table, TemperatureUnit::Celsius],
             'wide, °F' => [$wide($fahrenheit), RecordFormat::Table, TemperatureUnit::Fahrenheit],
             'wide, tenths' => [
-                $wide(static fn(?float $v): string => $v === null ? '' : self::tenths($v)),
+                $wide(static fn (?float $v): string => $v === null ? '' : self::tenths($v)),
                 RecordFormat::Table,
                 TemperatureUnit::TenthsCelsius,
             ],
@@ -192,7 +195,7 @@ final class StationFormatsTest extends TestCase
         // May is not there at all, as in files of real stations.
         $text = implode(
             "\n",
-            array_filter(explode("\n", $text), static fn(string $l): bool => !str_starts_with($l, self::STATION . '200405')),
+            array_filter(explode("\n", $text), static fn (string $l): bool => ! str_starts_with($l, self::STATION.'200405')),
         );
         $reading = Fixtures::read($text);
         self::assertSame(366, $reading->asRead->days());
@@ -200,7 +203,7 @@ final class StationFormatsTest extends TestCase
         self::assertSame($maximum, $reading->asRead->maximum);
         self::assertSame(
             ['2004-02-29 minimum source-flag', '2004-03-01 maximum source-flag'],
-            array_map(static fn(Mark $m): string => "{$m->day->iso()} {$m->element->value} {$m->rule->value}", $reading->marks),
+            array_map(static fn (Mark $m): string => "{$m->day->iso()} {$m->element->value} {$m->rule->value}", $reading->marks),
             'only the second of the three flags doubts a value',
         );
         self::assertSame(self::STATION, $reading->station);
@@ -218,13 +221,17 @@ final class StationFormatsTest extends TestCase
     public function test_of_several_stations_one_is_read_and_all_are_listed(): void
     {
         $record = self::known();
-        $text = self::months($record, 'XX000000001') . self::months($record, 'XX000000002');
+        $text = self::months($record, 'XX000000001').self::months($record, 'XX000000002');
         $survey = self::survey($text);
         self::assertSame(
             [['XX000000001', '1999-01-01', 122], ['XX000000002', '1999-01-01', 122]],
-            array_map(static fn(StationExtent $e): array => [$e->station, $e->first, $e->rows], $survey->stations),
+            array_map(static fn (StationExtent $e): array => [$e->station, $e->first, $e->rows], $survey->stations),
         );
-        self::assertSame($record->checksum(), $survey->reading?->asRead->checksum(), 'the first stands for the others until one is chosen');
+        self::assertSame(
+            $record->checksum(),
+            $survey->reading?->asRead->checksum(),
+            'the first stands for the others until one is chosen',
+        );
         self::assertSame('XX000000002', Fixtures::read($text, new ReadingChoices(station: 'XX000000002'))->station);
         $this->expectExceptionMessage('The file holds several stations, XX000000001 and XX000000002 among them.');
         Fixtures::read($text);
@@ -253,9 +260,12 @@ final class StationFormatsTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function broken(): iterable
     {
-        $dly = self::STATION . '200001TMIN' . str_repeat('  -50   ', 31) . "\n";
-        yield 'dly with a stray line' => [$dly . "hello\n", 'Line 2: this is not a line of a .dly file'];
-        yield 'dly without temperatures' => [str_replace('TMIN', 'SNOW', $dly), 'There is no daily minimum or maximum in this file.'];
+        $dly = self::STATION.'200001TMIN'.str_repeat('  -50   ', 31)."\n";
+        yield 'dly with a stray line' => [$dly."hello\n", 'Line 2: this is not a line of a .dly file'];
+        yield 'dly without temperatures' => [
+            str_replace('TMIN', 'SNOW', $dly),
+            'There is no daily minimum or maximum in this file.',
+        ];
         yield 'dly of the future' => [str_replace('200001', '203001', $dly), '2030-01-01 has not come yet'];
         yield 'station not there' => [
             "STATION,DATE,TMIN,TMAX\nA,2001-01-01,1,2\nB,2001-01-01,1,2\n",
@@ -269,7 +279,7 @@ final class StationFormatsTest extends TestCase
             "2001-01-01,1\n2001-01-02,2\n",
             'without a heading, a date and two columns of temperatures are needed.',
         ];
-        yield 'damaged gzip' => [substr((string) gzencode(str_repeat('date,min,max', 9000)), 0, 30) . 'xxxxxxxxxx', 'damaged'];
+        yield 'damaged gzip' => [substr((string) gzencode(str_repeat('date,min,max', 9000)), 0, 30).'xxxxxxxxxx', 'damaged'];
     }
 
     #[DataProvider('broken')]
@@ -282,18 +292,18 @@ final class StationFormatsTest extends TestCase
 
     public function test_values_that_are_none_are_refused_alone(): void
     {
-        $dly = self::STATION . '200001TMIN' . '  ab1   ' . str_repeat('  -50   ', 30) . "\n";
+        $dly = self::STATION.'200001TMIN'.'  ab1   '.str_repeat('  -50   ', 30)."\n";
         $reading = Fixtures::read($dly);
         self::assertSame(
             [1, '“ab1” on day 1 is not a value'],
             [$reading->refusedCount, Words::in('en')->phrase($reading->refused[0]->reason)],
         );
         $long = Fixtures::read(
-            self::STATION .
-                ",20010101,TMIN,-50,,,S,\n" .
-                self::STATION .
-                ",20010231,TMIN,-50,,,S,\n" .
-                self::STATION .
+            self::STATION.
+                ",20010101,TMIN,-50,,,S,\n".
+                self::STATION.
+                ",20010231,TMIN,-50,,,S,\n".
+                self::STATION.
                 ",20010102,TMIN,-45,,X,S,\n",
         );
         self::assertSame([-5.0, -4.5], $long->asRead->minimum);
@@ -303,8 +313,8 @@ final class StationFormatsTest extends TestCase
     /** @return array<string, array{string}> two places in one table, told apart by a column of a known name or of any */
     public static function tablesOfTwoPlaces(): array
     {
-        $days = static fn(string $place, float $by): array => array_map(
-            static fn(int $i): string => sprintf(
+        $days = static fn (string $place, float $by): array => array_map(
+            static fn (int $i): string => sprintf(
                 '%s,%s,%.1f,%.1f',
                 $place,
                 Day::of(2001, 3, 1)->plus($i)->iso(),
@@ -330,8 +340,14 @@ final class StationFormatsTest extends TestCase
     public function test_two_places_of_one_table_are_told_apart_and_never_mixed(string $text): void
     {
         $survey = self::survey($text);
-        self::assertSame(['Saddlewick', 'Upper Marl'], array_map(static fn(StationExtent $e): string => $e->station, $survey->stations));
-        self::assertSame(['Saddlewick', 30, 0], [$survey->reading?->station, $survey->reading?->rows, $survey->reading?->contradicted]);
+        self::assertSame(
+            ['Saddlewick', 'Upper Marl'],
+            array_map(static fn (StationExtent $e): string => $e->station, $survey->stations),
+        );
+        self::assertSame(
+            ['Saddlewick', 30, 0],
+            [$survey->reading?->station, $survey->reading?->rows, $survey->reading?->contradicted],
+        );
         $second = self::survey($text, new ReadingChoices(station: 'Upper Marl'))->reading;
         self::assertSame([-4.0, -3.0], array_slice($second->asRead->minimum ?? [], 0, 2));
         $this->expectExceptionMessage('The file holds several stations, Saddlewick and Upper Marl among them.');
@@ -342,7 +358,7 @@ final class StationFormatsTest extends TestCase
     {
         $rows = implode(
             '',
-            array_map(static fn(int $d): string => sprintf("2001-03-%02d,1.0,9.0\n2001-03-%02d,-4.0,5.0\n", $d, $d), range(1, 20)),
+            array_map(static fn (int $d): string => sprintf("2001-03-%02d,1.0,9.0\n2001-03-%02d,-4.0,5.0\n", $d, $d), range(1, 20)),
         );
         $reading = Fixtures::read("date,tmin_c,tmax_c\n{$rows}");
         self::assertSame([20, true], [$reading->contradicted, $reading->contradictsItself()]);
@@ -352,12 +368,15 @@ final class StationFormatsTest extends TestCase
 
     public function test_remarks_and_numbers_of_rows_are_no_places(): void
     {
-        $rows = static fn(callable $extra): string => implode(
+        $rows = static fn (callable $extra): string => implode(
             '',
-            array_map(static fn(int $d): string => sprintf("2001-03-%02d,1.0,9.0,%s\n", min($d, 20), $extra($d)), range(1, 21)),
+            array_map(static fn (int $d): string => sprintf("2001-03-%02d,1.0,9.0,%s\n", min($d, 20), $extra($d)), range(1, 21)),
         );
-        self::assertSame([], self::survey("date,tmin_c,tmax_c,id\n{$rows(static fn(int $d): string => (string) $d)}")->stations);
-        self::assertSame([], self::survey("date,tmin_c,tmax_c,remark\n{$rows(static fn(int $d): string => "seen {$d}")}")->stations);
+        self::assertSame([], self::survey("date,tmin_c,tmax_c,id\n{$rows(static fn (int $d): string => (string) $d)}")->stations);
+        self::assertSame(
+            [],
+            self::survey("date,tmin_c,tmax_c,remark\n{$rows(static fn (int $d): string => "seen {$d}")}")->stations,
+        );
     }
 
     public function test_a_refused_table_names_its_columns(): void
@@ -372,22 +391,26 @@ final class StationFormatsTest extends TestCase
 
     public function test_numbers_no_thermometer_writes_are_refused_by_their_line(): void
     {
-        $reading = Fixtures::read("date,tmin_c,tmax_c\n2001-03-01,1e400,9\n2001-03-02," . str_repeat('7', 310) . ",9\n2001-03-03,1,9\n");
+        $reading = Fixtures::read(
+            "date,tmin_c,tmax_c\n2001-03-01,1e400,9\n2001-03-02,".str_repeat('7', 310).",9\n2001-03-03,1,9\n",
+        );
         self::assertSame([2, 2], [$reading->refusedCount, $reading->refused[0]->line]);
         self::assertSame([null, null, 1.0], $reading->asRead->minimum);
     }
 
     public function test_a_mangled_line_is_told_in_text_that_can_be_sent(): void
     {
-        $line = 'XX000046800200103TMIN' . str_repeat('-9999   ', 31);
-        $reading = Fixtures::read(substr_replace($line, ' 1é2 ', 21, 5) . "\n" . str_replace('-9999   ', '   12   ', $line) . "\n");
-        self::assertNotFalse(json_encode(array_map(static fn($r): string => Words::in('en')->phrase($r->reason), $reading->refused)));
+        $line = 'XX000046800200103TMIN'.str_repeat('-9999   ', 31);
+        $reading = Fixtures::read(substr_replace($line, ' 1é2 ', 21, 5)."\n".str_replace('-9999   ', '   12   ', $line)."\n");
+        self::assertNotFalse(
+            json_encode(array_map(static fn ($r): string => Words::in('en')->phrase($r->reason), $reading->refused)),
+        );
         self::assertGreaterThan(0, $reading->refusedCount);
     }
 
     public function test_a_file_says_how_finely_it_is_written(): void
     {
-        $step = static fn(string $rows): float => round(Fixtures::read("date,min,max\n{$rows}")->step, 4);
+        $step = static fn (string $rows): float => round(Fixtures::read("date,min,max\n{$rows}")->step, 4);
         self::assertSame(1.0, $step("2001-03-01,1,9\n2001-03-02,2,11.0\n"));
         self::assertSame(0.1, $step("2001-03-01,1,9\n2001-03-02,2.3,11\n"));
         self::assertSame(0.01, $step("2001-03-01,1,9\n2001-03-02,2.3,11.27\n"));

@@ -16,7 +16,7 @@ final class CropCsvTest extends TestCase
 {
     private static function table(): string
     {
-        return (string) file_get_contents(dirname(__DIR__, 2) . '/data/crops.csv');
+        return (string) file_get_contents(dirname(__DIR__, 2).'/data/crops.csv');
     }
 
     private function read(string $text): \Anthesis\Crop\CropTable
@@ -25,7 +25,7 @@ final class CropCsvTest extends TestCase
         fwrite($stream, $text);
         rewind($stream);
 
-        return new CropCsv()->read($stream);
+        return (new CropCsv())->read($stream);
     }
 
     public function test_the_standard_table_is_whole(): void
@@ -39,7 +39,12 @@ final class CropCsvTest extends TestCase
         self::assertSame([null, null, null, 16.0, 11.0, 8.0, 6.0, 6.0, null], $bean->emergence->days);
         self::assertSame(
             [54.0, MaturityBasis::Sowing, 15.0, null],
-            [$bean->growth->maturityDays, $bean->growth->maturityBasis, $bean->convention->soilMinSowC, $bean->convention->soilMinSetOutC],
+            [
+                $bean->growth->maturityDays,
+                $bean->growth->maturityBasis,
+                $bean->convention->soilMinSowC,
+                $bean->convention->soilMinSetOutC,
+            ],
         );
         self::assertTrue($table->find('garlic-hardneck')?->isAutumnPlantedBulb());
         self::assertNull($table->find('moonflower'));
@@ -49,10 +54,10 @@ final class CropCsvTest extends TestCase
     /** @return iterable<string, array{callable(string): string, string}> */
     public static function broken(): iterable
     {
-        $cell = static fn(string $from, string $to): callable => static fn(string $text): string => str_replace($from, $to, $text);
-        yield 'empty' => [static fn(): string => '', 'The crop table is empty.'];
+        $cell = static fn (string $from, string $to): callable => static fn (string $text): string => str_replace($from, $to, $text);
+        yield 'empty' => [static fn (): string => '', 'The crop table is empty.'];
         yield 'missing column' => [
-            static fn(string $t): string => str_replace('cautions,notes', 'cautions,remarks', $t),
+            static fn (string $t): string => str_replace('cautions,notes', 'cautions,remarks', $t),
             'Line 1: the crop table lacks the column “notes”.',
         ];
         yield 'not a number' => [
@@ -64,16 +69,16 @@ final class CropCsvTest extends TestCase
             'Line 2, column “kind”: “mild” should be one of: cool, warm, cover.',
         ];
         yield 'unknown caution' => [$cell('favism', 'spooky'), 'column “cautions”: “spooky” is not a caution known here'];
-        yield 'a row too short' => [static fn(string $t): string => $t . "extra,Extra\n", 'there are 2 cells and 72 columns.'];
+        yield 'a row too short' => [static fn (string $t): string => $t."extra,Extra\n", 'there are 2 cells and 72 columns.'];
         yield 'twice' => [
-            static fn(string $t): string => $t . explode("\n", $t)[1] . "\n",
+            static fn (string $t): string => $t.explode("\n", $t)[1]."\n",
             'column “slug”: “radish” already stands on line 2.',
         ];
         yield 'no weeks under cover' => [
             $cell('25,64,transplant,4,5,6,21', '25,64,transplant,,,,21'),
             'column “seedling_weeks”: a crop that is set out needs its weeks under cover.',
         ];
-        yield 'heading only' => [static fn(string $t): string => explode("\n", $t)[0] . "\n", 'a heading and no crops'];
+        yield 'heading only' => [static fn (string $t): string => explode("\n", $t)[0]."\n", 'a heading and no crops'];
     }
 
     /** @param  callable(string): string  $break */

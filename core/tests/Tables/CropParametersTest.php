@@ -29,13 +29,13 @@ final class CropParametersTest extends TestCase
             [$alone->growth->maturityDays, $alone->growth->refC, $alone->bulb?->criticalDayHours, $alone->growth->chillDays],
         );
         self::assertEqualsWithDelta(self::tomato()['seedling_days'], 7 * ($alone->underCover->weeks->usual ?? 0), 1e-9);
-        self::assertGreaterThan(0, new Maturity($alone)->growthDays(Route::Transplant));
+        self::assertGreaterThan(0, (new Maturity($alone))->growthDays(Route::Transplant));
     }
 
     /** @return iterable<string, array{string, string}> */
     public static function refusals(): iterable
     {
-        $with = static fn(string $key, mixed $value): string => (string) json_encode([$key => $value] + self::tomato());
+        $with = static fn (string $key, mixed $value): string => (string) json_encode([$key => $value] + self::tomato());
         yield 'not JSON' => ['radish', 'This is not JSON.'];
         yield 'a key missing' => [
             (string) json_encode(array_diff_key(self::tomato(), ['dtm' => 1])),

@@ -37,7 +37,7 @@ final class LocalDaysTest extends TestCase
             $crop,
             $route,
             LightSchool::Radiation,
-            array_map(static fn(ObservedSowing $s): array => [self::tables(), $s], $sowings),
+            array_map(static fn (ObservedSowing $s): array => [self::tables(), $s], $sowings),
         );
     }
 
@@ -55,7 +55,7 @@ final class LocalDaysTest extends TestCase
         string $monthDay = '05-10',
         bool $withEmergence = true,
     ): array {
-        $runs = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround())->runs(
+        $runs = (new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround()))->runs(
             $crop->maturingIn($trueDays),
             $route,
         );
@@ -82,8 +82,8 @@ final class LocalDaysTest extends TestCase
         $growth = self::tables()->growth($crop, LightSchool::Radiation);
         [$up, $harvest] = [Day::fromIso('2010-05-20'), Day::fromIso('2010-06-14')];
         $told = self::told($crop, Route::Direct, [new ObservedSowing(Day::fromIso('2010-05-12'), $up, $harvest)]);
-        $index = static fn(Day $day): int => $day->number - self::tables()->first->number;
-        $share = ($growth[$index($harvest) + 1] - $growth[$index($up) + 1]) / new Maturity($crop)->growthDays(Route::Direct);
+        $index = static fn (Day $day): int => $day->number - self::tables()->first->number;
+        $share = ($growth[$index($harvest) + 1] - $growth[$index($up) + 1]) / (new Maturity($crop))->growthDays(Route::Direct);
         self::assertEqualsWithDelta([$share], $told?->shares, 1e-12);
         self::assertEqualsWithDelta($share ** 0.25, $told?->factor, 1e-12, 'one sowing stands against three that say nothing');
         self::assertEqualsWithDelta($crop->growth->maturityDays * $share ** 0.25, $told?->days, 1e-9);
@@ -105,14 +105,18 @@ final class LocalDaysTest extends TestCase
     public function test_what_was_not_seen_coming_up_comes_up_as_the_soil_says_and_what_was_set_out_counts_from_then(): void
     {
         $crop = self::crop('radish');
-        $of = static fn(bool $seen): ?LocalDays => self::told(
+        $of = static fn (bool $seen): ?LocalDays => self::told(
             $crop,
             Route::Direct,
             self::seen($crop, Route::Direct, 30, 4, withEmergence: $seen),
         );
         self::assertEqualsWithDelta($of(true)?->shares, $of(false)?->shares, 1e-12);
         $tomato = self::crop('tomato-main');
-        $set = self::told($tomato, Route::Transplant, self::seen($tomato, Route::Transplant, $tomato->growth->maturityDays, 3, '06-01'));
+        $set = self::told(
+            $tomato,
+            Route::Transplant,
+            self::seen($tomato, Route::Transplant, $tomato->growth->maturityDays, 3, '06-01'),
+        );
         // First harvest is the first day by which the growth has passed, so a little more of it has.
         foreach ($set->shares ?? [] as $share) {
             self::assertGreaterThanOrEqual(1.0 - 1e-9, $share);
@@ -124,19 +128,24 @@ final class LocalDaysTest extends TestCase
     public function test_sowings_the_record_does_not_hold_are_left_out(): void
     {
         $crop = self::crop('radish');
-        $sowing = static fn(string $on, string $harvest): ObservedSowing => new ObservedSowing(
+        $sowing = static fn (string $on, string $harvest): ObservedSowing => new ObservedSowing(
             Day::fromIso($on),
             null,
             Day::fromIso($harvest),
         );
         self::assertNull(self::told($crop, Route::Direct, []));
-        self::assertNull(self::told($crop, Route::Direct, [$sowing('1950-05-01', '1950-06-10'), $sowing('2100-05-01', '2100-06-10')]));
+        self::assertNull(
+            self::told($crop, Route::Direct, [$sowing('1950-05-01', '1950-06-10'), $sowing('2100-05-01', '2100-06-10')]),
+        );
         $last = self::tables()->first->plus(self::tables()->days - 1);
-        self::assertNull(self::told($crop, Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(1))]));
+        self::assertNull(
+            self::told($crop, Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(1))]),
+        );
         self::assertNotNull(self::told($crop, Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last)]));
         self::assertCount(
             1,
-            self::told($crop, Route::Direct, [$sowing('2010-05-12', '2010-06-14'), $sowing('1950-05-01', '1950-06-10')])->shares ?? [],
+            self::told($crop, Route::Direct, [$sowing('2010-05-12', '2010-06-14'), $sowing('1950-05-01', '1950-06-10')])->shares ??
+                [],
         );
     }
 
@@ -145,8 +154,7 @@ final class LocalDaysTest extends TestCase
         $day = Day::fromIso('2010-05-12');
         new ObservedSowing($day, $day, $day);
         foreach (
-            [[$day, $day->plus(-1), $day], [$day, $day->plus(3), $day->plus(2)], [$day, null, $day->plus(-1)]]
-            as [$on, $up, $harvest]
+            [[$day, $day->plus(-1), $day], [$day, $day->plus(3), $day->plus(2)], [$day, null, $day->plus(-1)]] as [$on, $up, $harvest]
         ) {
             try {
                 new ObservedSowing($on, $up, $harvest);
@@ -165,12 +173,12 @@ final class LocalDaysTest extends TestCase
         $none = new Wave('not sown', [], [], null);
         self::assertSame(
             ['a week late', 'on the day', 'a week early', 'not sown'],
-            array_map(static fn(Wave $w): string => $w->name, Wave::ranked([$early, $none, $on, $late])),
+            array_map(static fn (Wave $w): string => $w->name, Wave::ranked([$early, $none, $on, $late])),
         );
         self::assertSame([1.0, 2, 2.0], [$early->meanYield(), $early->lost(), $early->meanQuality()]);
         self::assertSame(
             [false, false, true, true],
-            array_map(static fn(Wave $w): bool => $w->isOneSeasonsWord(), [$early, $on, $late, $none]),
+            array_map(static fn (Wave $w): bool => $w->isOneSeasonsWord(), [$early, $on, $late, $none]),
         );
         self::assertSame([0.0, 0.0, 0], [$none->meanYield(), $none->meanQuality(), $none->lost()]);
     }
@@ -179,7 +187,7 @@ final class LocalDaysTest extends TestCase
     {
         $crop = self::crop('radish');
         [$a, $b] = self::seen($crop, Route::Direct, $crop->growth->maturityDays, 2);
-        $late = static fn(ObservedSowing $s, int $days): ObservedSowing => new ObservedSowing(
+        $late = static fn (ObservedSowing $s, int $days): ObservedSowing => new ObservedSowing(
             $s->on,
             $s->up,
             $s->firstHarvest->plus($days),
@@ -206,7 +214,9 @@ final class LocalDaysTest extends TestCase
         $last = self::tables()->first->plus(self::tables()->days - 1);
         $told = self::told(self::crop('kale'), Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last)]);
         self::assertSame([0.0, 1], [$told?->errorBefore, count($told->shares ?? [])]);
-        $earlier = self::told(self::crop('kale'), Route::Direct, [new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(-5))]);
+        $earlier = self::told(self::crop('kale'), Route::Direct, [
+            new ObservedSowing($last->plus(-40), $last->plus(-30), $last->plus(-5)),
+        ]);
         self::assertSame(5.0, $earlier?->errorBefore);
     }
 
@@ -230,8 +240,12 @@ final class LocalDaysTest extends TestCase
         for ($i = 0; $i < 12; $i++) {
             $minimum[$gap + $i] = $maximum[$gap + $i] = null;
         }
-        $tables = new SeasonTables(new DailyRecord($record->first, $minimum, $maximum), Fixtures::latitude('north'), Site::openGround());
-        $of = static fn(string $up, string $harvest): ?LocalDays => LocalDays::of(
+        $tables = new SeasonTables(
+            new DailyRecord($record->first, $minimum, $maximum),
+            Fixtures::latitude('north'),
+            Site::openGround(),
+        );
+        $of = static fn (string $up, string $harvest): ?LocalDays => LocalDays::of(
             self::crop('radish'),
             Route::Direct,
             LightSchool::Radiation,
@@ -245,6 +259,6 @@ final class LocalDaysTest extends TestCase
 
     public function test_only_what_gave_nothing_at_all_is_lost(): void
     {
-        self::assertSame(1, new Wave('on the day', [0.5, 0.0, 1.0], [], null)->lost());
+        self::assertSame(1, (new Wave('on the day', [0.5, 0.0, 1.0], [], null))->lost());
     }
 }

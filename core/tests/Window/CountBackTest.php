@@ -43,8 +43,7 @@ final class CountBackTest extends TestCase
     private static function windows(string $station, string $slug, Route $route, ?CountBackSettings $settings = null): RouteWindows
     {
         foreach (
-            new CountBack(self::place($station), $settings ?? CountBackSettings::conventional())->windows(self::crop($slug))
-            as $windows
+            (new CountBack(self::place($station), $settings ?? CountBackSettings::conventional()))->windows(self::crop($slug)) as $windows
         ) {
             if ($windows->route === $route) {
                 return $windows;
@@ -56,7 +55,7 @@ final class CountBackTest extends TestCase
     /** @return list<string> */
     private static function spans(RouteWindows $windows): array
     {
-        return array_map(static fn(SowingWindow $w): string => "{$w->first->iso()}..{$w->last->iso()}", $windows->windows);
+        return array_map(static fn (SowingWindow $w): string => "{$w->first->iso()}..{$w->last->iso()}", $windows->windows);
     }
 
     /** @return array<string, DerivationLine> by key */
@@ -153,7 +152,7 @@ final class CountBackTest extends TestCase
     public function test_a_season_too_short_has_no_window_and_says_by_how_much(): void
     {
         $place = Fixtures::record('north');
-        $cold = static fn(?float $v): ?float => $v === null ? null : $v - 9;
+        $cold = static fn (?float $v): ?float => $v === null ? null : $v - 9;
         $bench = new DailyRecord($place->first, array_map($cold, $place->minimum), array_map($cold, $place->maximum));
         $back = new CountBack(PlaceEvidence::of($bench, Latitude::of(46.8), Site::openGround()), CountBackSettings::conventional());
         [$pepper] = $back->windows(self::crop('pepper-sweet'));
@@ -174,9 +173,8 @@ final class CountBackTest extends TestCase
                 foreach (
                     [
                         ...$route->windows,
-                        ...array_map(static fn($r): SowingWindow => new SowingWindow($r->first, $r->last), $route->reasons),
-                    ]
-                    as $span
+                        ...array_map(static fn ($r): SowingWindow => new SowingWindow($r->first, $r->last), $route->reasons),
+                    ] as $span
                 ) {
                     for ($i = 0; $i < $span->days; $i++) {
                         $covered[$span->first->plus($i)->number]++;
@@ -193,14 +191,19 @@ final class CountBackTest extends TestCase
         // The same weather 183 days later, at the mirrored latitude. Day length is not quite symmetric: a few days of slack.
         $flipped = new DailyRecord(Day::fromNumber($north->first->number + 183), $north->minimum, $north->maximum);
         $here = new CountBack(self::place('north'), CountBackSettings::conventional());
-        $there = new CountBack(PlaceEvidence::of($flipped, Latitude::of(-46.8), Site::openGround()), CountBackSettings::conventional());
+        $there = new CountBack(
+            PlaceEvidence::of($flipped, Latitude::of(-46.8), Site::openGround()),
+            CountBackSettings::conventional(),
+        );
         $compared = 0;
         foreach (['radish', 'pea-snap', 'bush-bean', 'broccoli', 'tomato-main', 'carrot', 'garlic-hardneck'] as $slug) {
             foreach ($here->windows(self::crop($slug)) as $i => $route) {
                 $other = $there->windows(self::crop($slug))[$i];
                 self::assertCount(count($route->windows), $other->windows);
                 foreach ($route->windows as $n => $window) {
-                    foreach ([[$window->first, $other->windows[$n]->first], [$window->last, $other->windows[$n]->last]] as [$a, $b]) {
+                    foreach (
+                        [[$window->first, $other->windows[$n]->first], [$window->last, $other->windows[$n]->last]] as [$a, $b]
+                    ) {
                         $difference = $a->plus(183)->daysUntil($b);
                         self::assertLessThanOrEqual(5, min($difference, 365 - $difference), $slug);
                         $compared++;
@@ -237,8 +240,11 @@ final class CountBackTest extends TestCase
     public function test_the_freeze_that_ends_a_season_goes_by_what_kills_the_grown_plant(string $kills, string $freeze): void
     {
         $crop = CropSchema::crop(['kill_c' => $kills, 'kill_young_c' => $kills] + CropCsv::standardRows()['radish']);
-        $lines = self::lines(new CountBack(self::place('north'), CountBackSettings::conventional())->windows($crop)[0]);
-        self::assertSame("First freeze ({$freeze}), earlier in 1 year in 2", Words::in('en')->phrase($lines['first-freeze']->label));
+        $lines = self::lines((new CountBack(self::place('north'), CountBackSettings::conventional()))->windows($crop)[0]);
+        self::assertSame(
+            "First freeze ({$freeze}), earlier in 1 year in 2",
+            Words::in('en')->phrase($lines['first-freeze']->label),
+        );
     }
 
     public function test_short_days_are_allowed_for_only_where_days_are_under_twelve_hours_and_something_is_allowed(): void
@@ -261,8 +267,10 @@ final class CountBackTest extends TestCase
     #[TestWith([ProofStandard::Cautious, 10])]
     #[TestWith([ProofStandard::Reliable, 5])]
     #[TestWith([ProofStandard::Bold, 3])]
-    public function test_a_standard_can_be_told_from_so_many_years_that_one_of_them_may_fail(ProofStandard $standard, int $years): void
-    {
+    public function test_a_standard_can_be_told_from_so_many_years_that_one_of_them_may_fail(
+        ProofStandard $standard,
+        int $years,
+    ): void {
         self::assertSame([false, true], [$standard->canBeToldFrom($years - 1), $standard->canBeToldFrom($years)]);
     }
 }

@@ -28,12 +28,12 @@ final class RemediesTest extends TestCase
     {
         $latitude = Fixtures::latitude('north');
 
-        return new FromReplay(
+        return (new FromReplay(
             new Replay(Fixtures::record('north'), $latitude, Site::named($site)),
             $latitude->yearStart(),
             $site,
             $remedies,
-        )->at($crop, $share)[0];
+        ))->at($crop, $share)[0];
     }
 
     public function test_a_crop_without_a_window_is_offered_the_variety_and_the_least_cover_that_opens_one(): void
@@ -47,7 +47,16 @@ final class RemediesTest extends TestCase
         $cover = (string) array_key_first($none->openedBy);
         self::assertEquals($this->windows($muskmelon, 0.8, $cover)->windows, $none->openedBy[$cover]);
         $easier = array_slice(
-            ['straw mulch', 'dark plastic mulch', 'raised bed', 'sun-facing wall', 'shade cloth', 'row cover', 'low tunnel', 'cold frame'],
+            [
+                'straw mulch',
+                'dark plastic mulch',
+                'raised bed',
+                'sun-facing wall',
+                'shade cloth',
+                'row cover',
+                'low tunnel',
+                'cold frame',
+            ],
             0,
             (int) array_search(
                 $cover,
@@ -67,7 +76,7 @@ final class RemediesTest extends TestCase
         foreach ($easier as $site) {
             self::assertSame([], $this->windows($muskmelon, 0.8, $site)->windows, $site);
         }
-        $words = implode(' ', array_map(static fn(Phrase $p): string => Words::in('en')->phrase($p), $none->phrases()));
+        $words = implode(' ', array_map(static fn (Phrase $p): string => Words::in('en')->phrase($p), $none->phrases()));
         self::assertStringContainsString("It needs a variety of {$days} days or fewer.", $words);
         self::assertMatchesRegularExpression('/(On|In|By|Under) .* it opens: \d+ \w+ to \d+ \w+\./', $words);
     }
@@ -75,8 +84,8 @@ final class RemediesTest extends TestCase
     public function test_a_harder_standard_asks_for_more_and_an_easier_one_is_not_answered_from_it(): void
     {
         $ways = new Remedies();
-        $days = fn(float $share): ?int => $this->windows($this->crop('muskmelon'), $share, remedies: $ways)->noWindow?->longestDays;
-        $alone = fn(float $share): ?int => $this->windows($this->crop('muskmelon'), $share, remedies: new Remedies())->noWindow
+        $days = fn (float $share): ?int => $this->windows($this->crop('muskmelon'), $share, remedies: $ways)->noWindow?->longestDays;
+        $alone = fn (float $share): ?int => $this->windows($this->crop('muskmelon'), $share, remedies: new Remedies())->noWindow
             ?->longestDays;
         self::assertSame([$alone(0.9), $alone(0.8), $alone(0.95)], [$days(0.9), $days(0.8), $days(0.95)]);
         self::assertLessThanOrEqual($days(0.8), $days(0.9));

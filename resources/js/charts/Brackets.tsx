@@ -30,7 +30,11 @@ export function Brackets({
             <path
                 key={`${name}${span.first}${piece.from}`}
                 className={name}
-                d={`${piece.openLeft ? '' : `M${piece.from} ${at + drop}V${at}`}M${piece.from} ${at}H${piece.to}${piece.openRight ? '' : `V${at + drop}`}`}
+                d={[
+                    piece.openLeft ? '' : `M${piece.from} ${at + drop}V${at}`,
+                    `M${piece.from} ${at}H${piece.to}`,
+                    piece.openRight ? '' : `V${at + drop}`,
+                ].join('')}
             >
                 <title>{`${act} ${spanInWords(span)}`}</title>
             </path>

@@ -15,7 +15,8 @@ function at(path: string, referrer = '') {
 
 beforeEach(() => {
     localStorage.clear();
-    document.body.innerHTML = `<header class="top"><a class="zone">Lake</a><a data-mine href="https://x.example/zones/lake/mine">My crops</a>
+    document.body.innerHTML = `<header class="top"><a class="zone">Lake</a>
+        <a data-mine href="https://x.example/zones/lake/mine">My crops</a>
         <a data-reading="/es" href="https://x.example/es/zones/lake">Español</a></header>`;
 });
 

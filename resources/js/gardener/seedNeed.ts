@@ -14,7 +14,10 @@ export function unitOfRow(units: Units): number {
     return units === 'us' ? FOOT_M : 1;
 }
 
-/** Plants that stand in so many metres of row, and the seed for them: counted, and weighed in the reader's unit; as core/src/Ground/SeedNeed. */
+/**
+ * Plants that stand in so many metres of row, and the seed for them: counted, and weighed in the reader's unit; as
+ * core/src/Ground/SeedNeed.
+ */
 export function seedNeed({ spacing_cm, seed }: RowOf, metres: number, units: Units) {
     const plants = (100 * metres) / spacing_cm;
     const seeds = seed && (plants * seed.per_station) / seed.germination;

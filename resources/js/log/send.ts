@@ -1,7 +1,10 @@
 import { api, asForm, Refusal, unwrap } from '../api/client';
 import { changeLine, claimLines, dropLine, lineSent, waitingLines, type WaitingLine } from './store';
 
-/** How a sending ended: all went, there is no line, one has to log in, somebody else is logged in, the server cannot just now, or another sending is under way. */
+/**
+ * How a sending ended: all went, there is no line, one has to log in, somebody else is logged in, the server cannot just now, or
+ * another sending is under way.
+ */
 export type Sent = {
     ended: 'all' | 'no-line' | 'log-in' | 'somebody-else' | 'busy' | 'sending';
     kept: number;

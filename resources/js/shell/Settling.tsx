@@ -10,7 +10,8 @@ const STILL = 60;
 
 /**
  * A screen, shown once what it asks for first has come, so that nothing moves under the eyes and the pointer while it does; or after a
- * moment, whatever has come; what is still being computed then is said to be. It is there for the keyboard and for readers' aids all the while.
+ * moment, whatever has come; what is still being computed then is said to be. It is there for the keyboard and for readers' aids all
+ * the while.
  */
 export function Settling({ children }: { children: ReactNode }) {
     const waiting = useIsFetching({ predicate: (query) => query.state.status === 'pending' });

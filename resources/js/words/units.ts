@@ -1,7 +1,9 @@
 import type { Phrase } from './words';
 
-/** The units a reader is used to; what is reckoned and sent is metric. Mirrors core/src/Messages/UnitSystem.php; core/tests/fixtures/units.json
- * holds both to it. */
+/**
+ * The units a reader is used to; what is reckoned and sent is metric. Mirrors core/src/Messages/UnitSystem.php, and
+ * core/tests/fixtures/units.json holds both to it.
+ */
 export type Units = 'metric' | 'us';
 
 const INCH_CM = 2.54;

@@ -11,7 +11,8 @@ use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
 /**
- * A bulb begins to bulb once it has grown a little, had its cold days and meets days long enough, and a week warm enough. One that is not full-sized
+ * A bulb begins to bulb once it has grown a little, had its cold days and meets days long enough, and a week warm enough. One that is
+ * not full-sized
  * by then, or meets no such days, comes to nothing. Heat counts from the start of bulbing.
  */
 final readonly class Bulbing implements Step

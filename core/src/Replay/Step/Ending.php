@@ -13,7 +13,8 @@ use Anthesis\Replay\Sowings;
 /**
  * What comes first: maturity, and then a harvest until the end; or the end, and none.
  *
- * The end is a freeze, running to seed after cold or in long days, heat, or the horizon, in the order in which a tie is settled. Heat is so many hot days
+ * The end is a freeze, running to seed after cold or in long days, heat, or the horizon, in the order in which a tie is settled. Heat
+ * is so many hot days
  * late in its growth, or three weeks at its ceiling at any time.
  */
 final readonly class Ending implements Step

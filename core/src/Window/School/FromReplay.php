@@ -43,7 +43,10 @@ final class FromReplay implements School
     /** What the years of a place say, at its site. */
     public static function ofPlace(Place $place): self
     {
-        return $place->once(self::class, static fn (): self => new self(Replay::ofPlace($place), $place->yearStart(), $place->site()->name));
+        return $place->once(
+            self::class,
+            static fn (): self => new self(Replay::ofPlace($place), $place->yearStart(), $place->site()->name),
+        );
     }
 
     public static function on(Grounds $grounds): self

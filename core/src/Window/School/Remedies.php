@@ -60,7 +60,10 @@ final class Remedies
         return $noWindow->unless($this->variety($replay, $crop, $route, $share), $this->site($replay, $crop, $route, $share, $from));
     }
 
-    /** The most packet days, fewer than the crop's own, that have a week of the year. Shorter ones are only replayed when they are asked for. */
+    /**
+     * The most packet days, fewer than the crop's own, that have a week of the year. Shorter ones are only replayed when they are
+     * asked for.
+     */
     private function variety(Replay $replay, Crop $crop, Route $route, float $share): ?int
     {
         $key = $route->value;

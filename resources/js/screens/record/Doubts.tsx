@@ -118,11 +118,7 @@ function Doubt({
             <td>
                 <Around value={value} />
             </td>
-            <td>
-                {value.decision
-                    ? `${value.decision.accepted ? 'counts' : say('doubts.left-out')}: ${value.decision.note} (${value.decision.by}, ${dateInWords(value.decision.at.slice(0, 10))})`
-                    : say('doubts.left-out-by-the-rule')}
-            </td>
+            <td>{value.decision ? decided(value.decision) : say('doubts.left-out-by-the-rule')}</td>
             <td>
                 {mayDecide && value.decision && (
                     <Action onClick={() => value.decision && decide.mutate({ undo: value.decision.id })}>
@@ -308,4 +304,8 @@ function LeaveOut({
             </Group>
         </form>
     );
+}
+
+function decided({ accepted, note, by, at }: NonNullable<Value['decision']>): string {
+    return `${accepted ? 'counts' : say('doubts.left-out')}: ${note} (${by}, ${dateInWords(at.slice(0, 10))})`;
 }

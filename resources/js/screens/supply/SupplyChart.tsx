@@ -32,7 +32,10 @@ export function chartHeight(supplied: Supplied[]): number {
     return TOP + units(supplied).length * (STACK + BELOW_STACK) + supplied.length * ROW;
 }
 
-/** What is in harvest stacked week by week, and what is wanted as a line across; under it each crop with what the years gave and its sowings. */
+/**
+ * What is in harvest stacked week by week, and what is wanted as a line across; under it each crop with what the years gave and its
+ * sowings.
+ */
 export function SupplyChart(props: Shown) {
     let at = TOP;
     return units(props.supplied).map((unit) => {

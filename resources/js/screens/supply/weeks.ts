@@ -4,7 +4,10 @@ export type By = 'even' | 'fixed';
 
 const WEEK = 7;
 
-/** What is picked of a crop in each week after the first day: of sowings that were not missed, each giving what is wanted while it is picked. */
+/**
+ * What is picked of a crop in each week after the first day: of sowings that were not missed, each giving what is wanted while it is
+ * picked.
+ */
 export function weekly({ want, data }: Supplied, by: By, missed: Set<string>): number[] {
     const sowings = (data?.[by].sowings ?? []).filter((sowing) => !missed.has(keyOf(want.crop, by, sowing)));
     const last = Math.max(-1, ...sowings.map((sowing) => sowing.last));
@@ -36,7 +39,10 @@ export function keyOf(crop: string, by: By, sowing: Sowing): string {
     return `${crop} ${by} ${sowing.after}`;
 }
 
-/** Weeks between the first picking and the last of all crops, and how many of them give less than half of what is wanted, or more than half again. */
+/**
+ * Weeks between the first picking and the last of all crops, and how many of them give less than half of what is wanted, or more
+ * than half again.
+ */
 export function hungerAndGlut(totals: number[], wanted: number): { weeks: number; hunger: number; glut: number } {
     const first = totals.findIndex((amount) => amount > 0);
     const last = totals.findLastIndex((amount) => amount > 0);

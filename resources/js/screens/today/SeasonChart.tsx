@@ -105,7 +105,11 @@ function FreezePart({ freezes }: { freezes: NonNullable<TodayData['freezes']> })
                 <path
                     key={threshold.threshold}
                     className={i === 0 ? 'freeze-area' : 'freeze-line'}
-                    d={`M${x(0)} ${base}${threshold.members.map((m, day) => `L${x(day)} ${y(m)}L${x(day + 1)} ${y(m)}`).join('')}L${x(AHEAD)} ${base}`}
+                    d={[
+                        `M${x(0)} ${base}`,
+                        ...threshold.members.map((m, day) => `L${x(day)} ${y(m)}L${x(day + 1)} ${y(m)}`),
+                        `L${x(AHEAD)} ${base}`,
+                    ].join('')}
                 />
             ))}
             <line className="rule" x1={0} x2={WIDTH} y1={base} y2={base} />
