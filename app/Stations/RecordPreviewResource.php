@@ -55,11 +55,7 @@ class RecordPreviewResource extends JsonResource
             ),
             'contradicted' => $reading->contradicted,
             'doubtful' => $this->resource->isDoubtful(),
-            'cold_seasons' => FreezeStatistics::of(
-                $this->resource->report->usable,
-                $this->latitude,
-                FreezeThreshold::LightFreeze->celsius(),
-            )->count(),
+            'cold_seasons' => $this->coldSeasons(),
             'columns' => $reading->columns,
             'choices' => $reading->choices,
             'date_order' => $reading->dateOrder->value,
@@ -91,6 +87,13 @@ class RecordPreviewResource extends JsonResource
                 range(0, min(4, $record->days() - 1)),
             ),
         ];
+    }
+
+    private function coldSeasons(): int
+    {
+        $usable = $this->resource->report->usable;
+
+        return FreezeStatistics::of($usable, $this->latitude, FreezeThreshold::LightFreeze->celsius())->count();
     }
 
     /** @return list<array{year: int, days: int, complete: bool}> */

@@ -161,8 +161,8 @@ final class WordsTest extends TestCase
     private static function said(): array
     {
         preg_match_all("/(?:Phrase::of|Say::key|->say|\bsay)\(\s*'([^'\$]+[^'.\$])'/", self::source(), $found);
-        preg_match_all("/FormatError::(?:inFile\(|at\([^,]+, (?:isset\([^)]*\) \? )?)'([a-z][\w.-]*)'/", self::source(), $errors);
-        preg_match_all("/->refuse\([^;]*?, '([a-z]+\.[a-z-]+|no-temperature)'/", self::source(), $refused);
+        preg_match_all("/FormatError::(?:inFile\(\s*|at\([^,]+,\s*(?:isset\([^)]*\) \? )?)'([a-z][\w.-]*)'/", self::source(), $errors);
+        preg_match_all("/->refuse\([^;]*?,\s*'([a-z]+\.[a-z-]+|no-temperature)'/", self::source(), $refused);
 
         return array_values(
             array_unique([...$found[1], ...array_map(static fn (string $key): string => "error.{$key}", [...$errors[1], ...$refused[1]])]),
@@ -182,7 +182,7 @@ final class WordsTest extends TestCase
             $found,
             PREG_SET_ORDER,
         );
-        preg_match_all("/(?:Phrase::of|say|Say::key)\('([a-z-]+\.)'\s*\./", self::source(), $joined);
+        preg_match_all("/(?:Phrase::of|say|Say::key)\(\s*'([a-z-]+\.)'\s*\./", self::source(), $joined);
         $patterns = array_map(static fn (string $before): string => '/^'.preg_quote($before, '/').'[\w-]+$/', $joined[1]);
         foreach ($found as [, $before, $after]) {
             if (str_contains($before, '.') || str_starts_with($after, '.')) {
