@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -15,7 +16,7 @@ const ROOMS = [
     { room: 'screens', below: ['shell', 'gardener', 'log'] },
     { room: 'log', below: ['charts', 'screens', 'shell', 'gardener'] },
 ];
-const SCREENS = ['crops', 'cues', 'editions', 'ground', 'languages', 'log', 'login', 'office', 'record', 'sites', 'soil', 'supply', 'today', 'trials', 'windows', 'zones'];
+const SCREENS = readdirSync('resources/js/screens');
 
 const forbid = (folders, message) => ({
     'no-restricted-imports': ['error', { patterns: [{ group: folders, message }] }],
@@ -24,7 +25,10 @@ const forbid = (folders, message) => ({
 export default tseslint.config(
     { ignores: ['resources/js/api/schema.ts'] },
     ...tseslint.configs.recommended,
-    { plugins: { 'react-hooks': reactHooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
+    {
+        plugins: { 'react-hooks': reactHooks },
+        rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    },
     {
         files: ['resources/js/**/*.{ts,tsx}'],
         ignores: ['**/*.test.*', 'resources/js/testing.tsx', 'resources/js/ui/theme.ts'],
@@ -33,9 +37,21 @@ export default tseslint.config(
             'no-restricted-syntax': [
                 'error',
                 { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: IN_LANG },
-                { selector: 'JSXAttribute[name.name=/^(label|title|placeholder|description|alt|aria-label)$/] > Literal[value=/[A-Za-z]{2}/]', message: IN_LANG },
-                { selector: 'Literal[value=/[A-Za-z]{2,}[,;:.]? [A-Za-z]{2,}/]:not(JSXAttribute[name.name=/^(className|fill)$/] Literal):not(CallExpression[callee.property.name=/^(querySelector(All)?|closest)$/] Literal)', message: IN_LANG },
-                { selector: 'TemplateElement[value.raw=/[A-Za-z]{2,}[,;:.]? [A-Za-z]{2,}|[a-z]{3,} $/]:not(JSXAttribute[name.name="className"] TemplateElement)', message: IN_LANG },
+                {
+                    selector:
+                        'JSXAttribute[name.name=/^(label|title|placeholder|description|alt|aria-label)$/] > Literal[value=/[A-Za-z]{2}/]',
+                    message: IN_LANG,
+                },
+                {
+                    selector:
+                        'Literal[value=/[A-Za-z]{2,}[,;:.]? [A-Za-z]{2,}/]:not(JSXAttribute[name.name=/^(className|fill)$/] Literal):not(CallExpression[callee.property.name=/^(querySelector(All)?|closest)$/] Literal)',
+                    message: IN_LANG,
+                },
+                {
+                    selector:
+                        'TemplateElement[value.raw=/[A-Za-z]{2,}[,;:.]? [A-Za-z]{2,}|[a-z]{3,} $/]:not(JSXAttribute[name.name="className"] TemplateElement)',
+                    message: IN_LANG,
+                },
             ],
         },
     },
@@ -50,6 +66,9 @@ export default tseslint.config(
     ...SCREENS.map((screen) => ({
         files: [`resources/js/screens/${screen}/**/*.{ts,tsx}`],
         ignores: ['**/*.test.*'],
-        rules: forbid(['**/shell/**', '**/gardener/**', ...SCREENS.map((other) => `../${other}/**`)], 'A screen knows no other; what both need stands above.'),
+        rules: forbid(
+            ['**/shell/**', '**/gardener/**', ...SCREENS.map((other) => `../${other}/**`)],
+            'A screen knows no other; what both need stands above.',
+        ),
     })),
 );

@@ -7,6 +7,11 @@ use App\Crops\CropController;
 use App\Crops\ShippedCropController;
 use App\Crops\VarietyController;
 use App\Cues\CueController;
+use App\Desk\AttentionController;
+use App\Desk\DemoClockController;
+use App\Desk\ProfileController;
+use App\Desk\SayAsChosen;
+use App\Desk\SessionController;
 use App\Editions\EditionController;
 use App\Gardener\LabelController;
 use App\Ground\BedYieldController;
@@ -16,8 +21,6 @@ use App\Languages\TranslationController;
 use App\Letters\OutboxController;
 use App\Log\LogController;
 use App\Office\OfficeController;
-use App\People\DemoClockController;
-use App\People\SessionController;
 use App\Results\ClimateController;
 use App\Results\ZoneComparisonController;
 use App\Season\PacketController;
@@ -80,7 +83,9 @@ Route::prefix('api')->group(static function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:login');
 
-    Route::middleware('auth')->group(static function (): void {
+    Route::middleware(['auth', SayAsChosen::class])->group(static function (): void {
+        Route::put('profile', [ProfileController::class, 'update']);
+        Route::get('attention', AttentionController::class);
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::put('demo-clock', [DemoClockController::class, 'update']);
         Route::get('zones', [ZoneController::class, 'index']);
@@ -194,24 +199,24 @@ Route::prefix('api')->group(static function (): void {
 });
 
 Route::get('/desk-files/crops.csv', [CropController::class, 'csv'])
-    ->middleware('auth')
+    ->middleware(['auth', SayAsChosen::class])
     ->name('crop-table');
 Route::get('/desk-files/zones/{zone}/log.csv', [LogController::class, 'csv'])
-    ->middleware('auth')
+    ->middleware(['auth', SayAsChosen::class])
     ->name('log-table');
 Route::get('/desk-files/zones/{zone}/labels.pdf', LabelController::class)
-    ->middleware(['auth', 'throttle:paper'])
+    ->middleware(['auth', SayAsChosen::class, 'throttle:paper'])
     ->name('labels');
 Route::get('/desk-files/my-log.csv', [LogController::class, 'own'])
-    ->middleware('auth')
+    ->middleware(['auth', SayAsChosen::class])
     ->name('own-log');
 Route::get('/desk-files/log-photos/{photo}.jpg', [LogController::class, 'photo'])
     ->where('photo', '[0-9a-f]{64}')
-    ->middleware('auth')
+    ->middleware(['auth', SayAsChosen::class])
     ->name('log-photo');
 Route::get('/desk-files/zones/{zone}/record.csv', [StationController::class, 'csv'])
-    ->middleware('auth')
+    ->middleware(['auth', SayAsChosen::class])
     ->name('filled-record');
 Route::get('/desk-files/record-imports/{import}', [RecordImportController::class, 'original'])
-    ->middleware('auth')
+    ->middleware(['auth', SayAsChosen::class])
     ->name('original');

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Desk\SessionResource;
 use App\Gardener\PublicSite;
 use App\Operations\Today;
-use App\People\SessionResource;
 use App\Results\Question;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -30,6 +30,7 @@ final class HouseRules
     private const FEATURES = [
         'Operations',
         'People',
+        'Office',
         'Zones',
         'Stations',
         'Sites',
@@ -43,11 +44,11 @@ final class HouseRules
         'Cues',
         'Ground',
         'Advisories',
-        'Office',
         'Languages',
         'Editions',
         'Gardener',
         'Letters',
+        'Desk',
         'Simulation',
         'Console',
     ];

@@ -7,6 +7,7 @@ namespace App\Ground;
 use Anthesis\Publishing\ICalendarText;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
+use App\Office\Preferences;
 use App\Operations\Say;
 use App\People\User;
 use App\Zones\Zone;
@@ -31,11 +32,10 @@ class TaskFeedController
 
     public function show(string $token, Zone $zone, ZoneTasks $tasks): Response
     {
-        abort_unless(
-            User::query()->where('feed_token', $token)->exists(),
-            404,
-            'This address leads nowhere: it was made anew, or was never one.',
-        );
+        $user =
+            User::query()->where('feed_token', $token)->first() ??
+            abort(404, 'This address leads nowhere: it was made anew, or was never one.');
+        Preferences::of($user)->speak();
         $today = $zone->today();
         $lines = [
             'BEGIN:VCALENDAR',

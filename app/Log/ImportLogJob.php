@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Office\Preferences;
 use App\Operations\NamedLock;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -42,6 +43,9 @@ final class ImportLogJob implements ShouldQueue
                 ->find($this->importId);
             if ($row === null || ! in_array($row->state, [LogImportState::Queued, LogImportState::Running], true)) {
                 return;
+            }
+            if ($row->user !== null) {
+                Preferences::of($row->user)->speak();
             }
             $row->update(['state' => LogImportState::Running, 'attempts' => $row->attempts + 1]);
             $import->execute($row);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Office;
 
+use Anthesis\Messages\DateStyle;
+use Anthesis\Messages\UnitSystem;
 use App\People\Change;
 use App\People\Versioned;
 use Illuminate\Database\Eloquent\Model;
@@ -20,17 +22,27 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $hours
  * @property string|null $licence of the open data; null: none was chosen
  * @property bool $second_signature
+ * @property UnitSystem $units at the desk, of people who chose none
+ * @property DateStyle $dates the same
  */
 class Office extends Model
 {
     use Versioned;
 
-    public const FIELDS = ['name', 'mail', 'phone', 'address', 'hours', 'licence', 'second_signature'];
+    public const FIELDS = ['name', 'mail', 'phone', 'address', 'hours', 'licence', 'second_signature', 'units', 'dates'];
+
+    /** Until an office chooses. */
+    public const UNITS = UnitSystem::Us;
 
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['second_signature' => 'boolean', 'version' => 'integer'];
+    protected $casts = [
+        'second_signature' => 'boolean',
+        'version' => 'integer',
+        'units' => UnitSystem::class,
+        'dates' => DateStyle::class,
+    ];
 
     public static function theOne(): ?self
     {

@@ -13,7 +13,12 @@ class OfficeController
         $office = Office::theOne();
 
         return response()->json([
-            'data' => ($office ?? new Office(['name' => '', 'second_signature' => false]))->only(Office::FIELDS) +
+            'data' => ($office ?? new Office([
+                'name' => '',
+                'second_signature' => false,
+                'units' => Office::UNITS,
+                'dates' => Office::UNITS->dates(),
+            ]))->only(Office::FIELDS) +
                 array_fill_keys(Office::FIELDS, null) + [
                     'version' => $office->version ?? 1,
                     'signature_changed' => $office?->signatureChanged(),

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Office;
 
+use Anthesis\Messages\DateStyle;
+use Anthesis\Messages\UnitSystem;
 use App\People\Role;
 use App\People\VersionedRequest;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\Validator;
 
 class OfficeRequest extends FormRequest
@@ -16,7 +19,7 @@ class OfficeRequest extends FormRequest
         return in_array($this->user()?->role, [Role::Educator, Role::Administrator], true);
     }
 
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<string|Enum>> */
     public function rules(): array
     {
         return [
@@ -27,6 +30,8 @@ class OfficeRequest extends FormRequest
             'hours' => ['present', 'nullable', 'string', 'max:500'],
             'licence' => ['present', 'nullable', 'string', 'max:200'],
             'second_signature' => ['required', 'boolean'],
+            'units' => ['required', new Enum(UnitSystem::class)],
+            'dates' => ['required', new Enum(DateStyle::class)],
         ];
     }
 

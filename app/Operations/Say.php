@@ -8,12 +8,12 @@ use Anthesis\Messages\Words;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 
-/** Says the core's phrases in the language of the request. */
+/** Says the core's phrases in the language of the request, and in the units and dates of whoever asks. */
 final class Say
 {
     public static function phrase(Phrase $phrase): string
     {
-        return Words::in(app()->getLocale())->phrase($phrase);
+        return self::words()->phrase($phrase);
     }
 
     /** @return string "12 May 2026" */
@@ -26,5 +26,12 @@ final class Say
     public static function key(string $key, array $with = []): string
     {
         return self::phrase(Phrase::of($key, $with));
+    }
+
+    private static function words(): Words
+    {
+        $in = app(SaidIn::class);
+
+        return Words::in(app()->getLocale(), $in->units, [], $in->dates);
     }
 }

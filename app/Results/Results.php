@@ -19,6 +19,14 @@ final class Results
         return self::each($place, [$question])[0];
     }
 
+    /** @return array<string, mixed>|null the answer, where it was computed before */
+    public static function known(Place $place, Question $question): ?array
+    {
+        $fingerprint = self::fingerprints($place, [$question])[0];
+
+        return self::read([$fingerprint])[$fingerprint] ?? null;
+    }
+
     /**
      * @template K of array-key
      *

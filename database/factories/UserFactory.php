@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
+use Anthesis\Messages\DateStyle;
+use Anthesis\Messages\UnitSystem;
 use App\People\Role;
 use App\People\User;
 use Illuminate\Database\Eloquent\Factories\Factory;
 
 /**
- * People for tests: an educator, unless another role is asked for.
+ * People for tests: an educator who reads metric units, unless something else is asked for.
  *
  * @extends Factory<User>
  */
@@ -25,6 +27,8 @@ final class UserFactory extends Factory
             'email' => uniqid().'@kestrel.example',
             'role' => Role::Educator,
             'password' => 'a good long password',
+            'units' => UnitSystem::Metric,
+            'dates' => DateStyle::DayFirst,
         ];
     }
 

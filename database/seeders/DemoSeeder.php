@@ -61,6 +61,8 @@ class DemoSeeder extends Seeder
         'hours' => 'Tuesday and Thursday, 9 to 12; seed swap on the first Saturday of a month.',
         'licence' => 'CC BY 4.0',
         'second_signature' => false,
+        'units' => 'us',
+        'dates' => 'month',
     ];
 
     /** What people wrote in the demonstration, in Spanish; the crops that ship have theirs. */

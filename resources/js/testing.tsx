@@ -88,6 +88,10 @@ export const EDUCATOR = {
         name: 'Wren',
         email: 'wren@kestrel.example',
         role: 'educator',
+        units: 'metric',
+        dates: 'day',
+        chosen: { units: null, dates: null },
+        home_zone: null,
         can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'edit-office', 'read-mail'],
     },
 };
@@ -98,6 +102,10 @@ export const ADMINISTRATOR = {
         name: 'Ines',
         email: 'ines@kestrel.example',
         role: 'administrator',
+        units: 'metric',
+        dates: 'day',
+        chosen: { units: null, dates: null },
+        home_zone: null,
         can: ['edit-office', 'change-signature', 'read-mail'],
     },
 };

@@ -13,7 +13,7 @@ final class CropBookTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser
-            ->visit('/desk/crops')
+            ->visit('/desk/settings/crops')
             ->see('88 crops')
             ->fill('Find a crop', 'parsnip')
             ->follow('Parsnip')
@@ -41,7 +41,7 @@ final class CropBookTest extends BrowserTestCase
         $name = 'Marl Root '.substr(uniqid(), -4);
         $this->logIn();
         $this->browser
-            ->visit('/desk/crops/beet')
+            ->visit('/desk/settings/crops/beet')
             ->press('Add a variety')
             ->fill('Variety’s name', $name)
             ->fill('Own days', '44')

@@ -10,7 +10,7 @@ use Facebook\WebDriver\WebDriverKeys;
 /** Beds under the ruler: a gap filled, a conflict seen and mended, a season proposed around what is pinned, all of it undone. */
 final class GroundTest extends BrowserTestCase
 {
-    private const GROUND = '/desk/zones/basin-floor/ground';
+    private const GROUND = '/desk/zones/basin-floor/beds';
 
     /** @return int stays that are drawn on a bed */
     private function stays(): int
@@ -54,7 +54,7 @@ final class GroundTest extends BrowserTestCase
     public function test_a_household_of_four_is_supplied_and_a_missed_sowing_is_seen(): void
     {
         $this->browser
-            ->visit('/desk/zones/basin-floor/supply?want=radish:0.4,lettuce-leaf:1.2')
+            ->visit('/desk/zones/basin-floor/harvest-plan?want=radish:0.4,lettuce-leaf:1.2')
             ->see('Radish: ')
             ->see('Leaf lettuce: ')
             ->see('the last on');

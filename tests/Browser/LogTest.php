@@ -92,7 +92,11 @@ final class LogTest extends BrowserTestCase
         $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
         $this->browser->visit('/desk/zones/lakeshore/log')->see('Shore garden, Bed 9')->see('photograph');
         $rows = $this->js("return [...document.querySelectorAll('.log-screen tbody tr')].map((row) => row.textContent)");
-        self::assertCount(2, array_filter($rows, static fn (string $row): bool => str_contains($row, 'Leaf lettuce')), 'each line once');
+        self::assertCount(
+            2,
+            array_filter($rows, static fn (string $row): bool => str_contains($row, 'Leaf lettuce')),
+            'each line once',
+        );
     }
 
     public function test_a_trial_from_its_plan_to_its_verdict(): void
@@ -146,7 +150,7 @@ final class LogTest extends BrowserTestCase
             ->press('Close the trial')
             ->see('Early is worth it where it is not eaten. (Wren Adeyemi-Holt, 18 April 2026)');
         $this->browser
-            ->visit('/desk/zones/orchard-bench/windows/radish')
+            ->visit('/desk/zones/orchard-bench/planting-windows/radish')
             ->see('What the ground has said')
             ->see('Early is worth it where it is not eaten.');
     }
@@ -157,7 +161,10 @@ final class LogTest extends BrowserTestCase
         $this->browser->press('plant seen')->see('Which plant')->press('Lilac, first leaf');
         $this->browser->find('.keep button:not([disabled])')->click();
         $this->browser->see('Kept: plant seen.')->see('All is sent');
-        $this->browser->visit('/desk/zones/basin-floor/cues')->see('Seen this year on 18 April 2026.')->see('May be sown on it');
+        $this->browser
+            ->visit('/desk/zones/basin-floor/indicator-plants')
+            ->see('Seen this year on 18 April 2026.')
+            ->see('May be sown on it');
         $this->assertFitsTheWidth('plants');
         $this->assertAccessible('plants');
         self::assertSame([], $this->browser->errors());

@@ -56,7 +56,7 @@ final class OwnCalendarTest extends BrowserTestCase
         $this->browser->find('#mail')->sendKeys($mail);
         $this->browser->press('Pedir la carta')->see('Mire su correo');
         $this->logIn();
-        $this->browser->visit('/desk/office')->see('so nothing is sent')->see($mail);
+        $this->browser->visit('/desk/settings/office')->see('so nothing is sent')->see($mail);
         $this->browser->find('details summary')->click();
         preg_match('#(/es/letters/\S+/confirm\S*)#', $this->browser->find('details .letter')->getText(), $link);
         $this->browser->visit($link[1])->press('Sí, envíenme la carta')->see('La próxima carta de Orchard Bench es para usted.');

@@ -23,7 +23,7 @@ final class RecordTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser
-            ->visit('/desk/zones/averrin-sound/record?on=08-10')
+            ->visit('/desk/zones/averrin-sound/climate?on=08-10')
             ->see('On 10 August')
             ->see('still came on or after 10 August');
         $this->browser->keys(']')->see('On 17 August')->keys('{')->see('On 16 August');
@@ -45,7 +45,7 @@ final class RecordTest extends BrowserTestCase
     public function test_dragging_the_cursor_reads_every_threshold_without_asking_the_server_again(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/orchard-bench/record/freezes')->see('On 18 April');
+        $this->browser->visit('/desk/zones/orchard-bench/climate/freezes')->see('On 18 April');
         $asked = 'return performance.getEntriesByType("resource").length';
         $before = $this->browser->driver->executeScript($asked);
         $this->browser->driver->executeScript(
@@ -66,7 +66,7 @@ final class RecordTest extends BrowserTestCase
     public function test_a_zone_is_held_against_another_and_against_other_years_on_the_same_axes(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/orchard-bench/record/freezes')->see('Dates and how sure they are');
+        $this->browser->visit('/desk/zones/orchard-bench/climate/freezes')->see('Dates and how sure they are');
         $plum = fn (): int => count(
             $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg [stroke="var(--plum)"]')),
         );
@@ -87,7 +87,7 @@ final class RecordTest extends BrowserTestCase
     public function test_the_years_leaned_on_reach_the_dates(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/lakeshore/record/freezes')->see('29 cold seasons count.');
+        $this->browser->visit('/desk/zones/lakeshore/climate/freezes')->see('29 cold seasons count.');
         $this->choose('Years used', 'latest 15');
         $this->browser->see('15 cold seasons count.')->see('of 15');
         $this->choose('Years used', 'all');
@@ -97,7 +97,7 @@ final class RecordTest extends BrowserTestCase
     public function test_a_doubted_value_is_let_count_with_a_reason_and_that_is_undone(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/record/doubts')->see('Doubted values')->see('outside −70 to 60 °C: ');
+        $this->browser->visit('/desk/zones/high-meadow/climate/doubts')->see('Doubted values')->see('outside −70 to 60 °C: ');
         $this->browser->driver
             ->findElement(
                 WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"),
@@ -116,7 +116,7 @@ final class RecordTest extends BrowserTestCase
     public function test_a_value_nothing_doubts_is_left_out_and_comes_back(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/record/doubts')->press('Leave out another value');
+        $this->browser->visit('/desk/zones/high-meadow/climate/doubts')->press('Leave out another value');
         $this->browser->driver->executeScript('document.querySelector("input[type=date]").focus()');
         $this->browser
             ->fill('Day', '06/15/2001')
@@ -132,7 +132,7 @@ final class RecordTest extends BrowserTestCase
     public function test_stations_say_what_they_fill_in_and_are_put_in_order(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/orchard-bench/record/files')->see('from Packing Shed')->see('for height; +');
+        $this->browser->visit('/desk/zones/orchard-bench/climate/files')->see('from Packing Shed')->see('for height; +');
         $first = fn (): ?string => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value');
         $this->browser->press('up')->press('Save and compute')->see('Computed.')->see('Filled in: ');
         $this->browser->until(fn (): bool => $first() === 'Packing Shed', 'The packing shed is not first.');
@@ -149,14 +149,14 @@ final class RecordTest extends BrowserTestCase
         $name = 'school bed '.substr(uniqid(), -5);
         $this->logIn();
         $this->browser
-            ->visit('/desk/zones/basin-floor/record/readings')
+            ->visit('/desk/zones/basin-floor/climate/readings')
             ->attach($path)
             ->see('10 of 10 readings count, at 5 cm, open ground.')
             ->fill('Keep it as a site of this zone', $name)
             ->press('Keep it')
             ->see("Kept as “{$name}”.");
         unlink($path);
-        $this->browser->visit('/desk/sites')->see($name)->see('From 10 readings at 5 cm;');
+        $this->browser->visit('/desk/settings/growing-sites')->see($name)->see('From 10 readings at 5 cm;');
         $this->browser->driver
             ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Edit']"))
             ->click();

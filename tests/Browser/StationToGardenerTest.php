@@ -77,7 +77,7 @@ final class StationToGardenerTest extends BrowserTestCase
         self::assertStringContainsString('None yet.', $this->browser->text());
 
         $this->browser
-            ->visit("/desk/zones/{$slug}/record/files")
+            ->visit("/desk/zones/{$slug}/climate/files")
             ->attach($this->file('bench.csv', $celsius))
             ->see('1 January 1996 to 31 December 2025, 10958 rows')
             ->see('°C, as the file says')
@@ -91,17 +91,17 @@ final class StationToGardenerTest extends BrowserTestCase
 
         // The same record in °F, columns in another order, gives the same windows.
         $this->browser
-            ->visit("/desk/zones/{$slug}/record/files")
+            ->visit("/desk/zones/{$slug}/climate/files")
             ->attach($this->file('bench-f.csv', $this->inFahrenheit($celsius)))
             ->see('°F, as the file says')
             ->see('minimum “Low °F”')
             ->press('Import and compute')
             ->see('Computed. See the windows');
-        $this->browser->visit("/desk/zones/{$slug}/windows")->see('88 of 88 crops');
+        $this->browser->visit("/desk/zones/{$slug}/planting-windows")->see('88 of 88 crops');
         self::assertSame($first, $this->radish());
 
         $this->browser
-            ->visit("/desk/zones/{$slug}/editions")
+            ->visit("/desk/zones/{$slug}/calendars")
             ->see('Proof of edition 1')
             ->see('Warnings to explain before publishing')
             ->fill('Note to gardeners', 'The first calendar of the bench.');

@@ -14,7 +14,7 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser
-            ->visit('/desk/zones/basin-floor/windows?on=04-20')
+            ->visit('/desk/zones/basin-floor/planting-windows?on=04-20')
             ->see('On 20 April')
             ->see('a freeze still came on or after 20 April');
         $this->browser
@@ -55,7 +55,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_click_on_the_ruler_sets_the_date_and_one_on_a_name_opens_its_derivation(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/averrin-sound/windows')->see('88 of 88 crops');
+        $this->browser->visit('/desk/zones/averrin-sound/planting-windows')->see('88 of 88 crops');
         $this->browser->driver->executeScript(
             <<<'JS'
             const ruler = document.querySelector('svg.ruler');
@@ -74,7 +74,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_crop_is_found_and_the_cursor_reads_its_evidence_in_the_dossier(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/windows?on=04-03')->see('88 of 88 crops')->keys('/', 'snow');
+        $this->browser->visit('/desk/zones/basin-floor/planting-windows?on=04-03')->see('88 of 88 crops')->keys('/', 'snow');
         $this->browser->until(
             fn (): bool => $this->browser->find('.count')->getText() === '1 of 88 crops',
             'The search does not leave one crop.',
@@ -99,7 +99,7 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn();
         $this->browser
-            ->visit('/desk/zones/lakeshore/windows/dill')
+            ->visit('/desk/zones/lakeshore/planting-windows/dill')
             ->see('The calendar follows the replay.')
             ->press('Override dates')
             ->fill('From 1', '02-01')
@@ -115,9 +115,9 @@ final class WindowsTest extends BrowserTestCase
             ->see('The herb club sows early.')
             ->see('fewer than half the years on record came to a harvest');
         self::assertNotCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
-        $this->browser->visit('/desk/zones/lakeshore/windows')->see('own dates');
+        $this->browser->visit('/desk/zones/lakeshore/planting-windows')->see('own dates');
         $this->browser
-            ->visit('/desk/zones/lakeshore/windows/dill')
+            ->visit('/desk/zones/lakeshore/planting-windows/dill')
             ->see('For an even harvest')
             ->press('Undo it')
             ->see('The calendar follows the replay.');
@@ -127,7 +127,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_another_site_is_computed_when_it_is_chosen(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/windows')->see('88 of 88 crops');
+        $this->browser->visit('/desk/zones/high-meadow/planting-windows')->see('88 of 88 crops');
         $radish = fn (): string => (string) $this->browser->driver->executeScript(
             'return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""',
         );
@@ -144,7 +144,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_bolder_standard_widens_windows_and_crops_are_grouped_by_what_is_next(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/windows')->see('Brassicaceae');
+        $this->browser->visit('/desk/zones/high-meadow/planting-windows')->see('Brassicaceae');
         $brackets = fn (): string => (string) $this->browser->driver->executeScript(
             'return [...document.querySelectorAll("#row-radish path.bracket")].map((p) => p.getAttribute("d")).join()',
         );
@@ -168,12 +168,12 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn('tobias@kestrel.example');
         self::assertStringNotContainsString('Add a zone', $this->browser->text());
-        $this->browser->visit('/desk/zones/basin-floor/editions')->see('Editions');
+        $this->browser->visit('/desk/zones/basin-floor/calendars')->see('Editions');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('form')));
-        $this->browser->visit('/desk/zones/basin-floor/record/files')->see('Files brought');
+        $this->browser->visit('/desk/zones/basin-floor/climate/files')->see('Files brought');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('input[type=file]')));
         $this->browser->press('Log out')->see('Log in');
-        $this->browser->visit('/desk/zones/basin-floor/windows');
+        $this->browser->visit('/desk/zones/basin-floor/planting-windows');
         self::assertSame('/desk/login', $this->browser->path());
     }
 
@@ -194,18 +194,18 @@ final class WindowsTest extends BrowserTestCase
             [
                 '/desk' => 'Orchard Bench',
                 '/desk/zones/new' => 'Add a zone',
-                '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
-                '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
+                '/desk/zones/basin-floor/planting-windows?crop=radish' => 'Raphanus',
+                '/desk/zones/basin-floor/planting-windows/broccoli' => 'Schools side by side',
                 '/desk/zones/basin-floor/today' => 'Hold a week',
                 '/desk/zones/basin-floor/method' => 'frozen ground',
-                '/desk/crops/carrot' => 'It has never been changed.',
-                '/desk/zones/basin-floor/record' => 'Is it shifting',
-                '/desk/zones/orchard-bench/record/course' => 'low tunnel',
-                '/desk/zones/basin-floor/record/doubts' => 'Leave out another value',
-                '/desk/zones/orchard-bench/record/files' => 'Files brought',
-                '/desk/zones/basin-floor/record/readings' => 'Soil readings',
-                '/desk/sites' => 'dark plastic mulch',
-                '/desk/zones/basin-floor/editions' => 'in force',
+                '/desk/settings/crops/carrot' => 'It has never been changed.',
+                '/desk/zones/basin-floor/climate' => 'Is it shifting',
+                '/desk/zones/orchard-bench/climate/course' => 'low tunnel',
+                '/desk/zones/basin-floor/climate/doubts' => 'Leave out another value',
+                '/desk/zones/orchard-bench/climate/files' => 'Files brought',
+                '/desk/zones/basin-floor/climate/readings' => 'Soil readings',
+                '/desk/settings/growing-sites' => 'dark plastic mulch',
+                '/desk/zones/basin-floor/calendars' => 'in force',
                 '/desk/zones/basin-floor/edit' => 'Edit the zone',
             ] as $path => $text
         ) {
@@ -217,10 +217,10 @@ final class WindowsTest extends BrowserTestCase
         ]);
         foreach (
             [
-                '/desk/zones/basin-floor/windows?crop=radish' => 'Raphanus',
+                '/desk/zones/basin-floor/planting-windows?crop=radish' => 'Raphanus',
                 '/desk/zones/basin-floor/today' => 'Hold a week',
                 '/desk/zones/new' => 'Add a zone',
-                '/desk/crops/carrot' => 'It has never been changed.',
+                '/desk/settings/crops/carrot' => 'It has never been changed.',
             ] as $path => $text
         ) {
             $this->browser->visit($path)->see($text);
@@ -250,11 +250,11 @@ final class WindowsTest extends BrowserTestCase
             foreach (
                 [
                     '/desk' => 'Orchard Bench',
-                    '/desk/zones/basin-floor/windows' => '88 of 88 crops',
-                    '/desk/zones/basin-floor/windows/broccoli' => 'Schools side by side',
+                    '/desk/zones/basin-floor/planting-windows' => '88 of 88 crops',
+                    '/desk/zones/basin-floor/planting-windows/broccoli' => 'Schools side by side',
                     '/desk/zones/basin-floor/today' => 'Hold a week',
-                    '/desk/crops/carrot' => 'It has never been changed.',
-                    '/desk/sites' => 'dark plastic mulch',
+                    '/desk/settings/crops/carrot' => 'It has never been changed.',
+                    '/desk/settings/growing-sites' => 'dark plastic mulch',
                 ] as $path => $text
             ) {
                 $this->browser->visit($path)->see($text);
@@ -269,7 +269,7 @@ final class WindowsTest extends BrowserTestCase
         $this->logIn();
         $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
         $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
-        $this->browser->visit('/desk/zones/basin-floor/windows')->see('88 of 88 crops');
+        $this->browser->visit('/desk/zones/basin-floor/planting-windows')->see('88 of 88 crops');
         for ($tabs = 0; $tabs < 25 && ! str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
             $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::TAB);
         }

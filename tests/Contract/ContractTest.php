@@ -353,6 +353,9 @@ final class ContractTest extends TestCase
         $office = $this->getJson('/api/office')->assertOk()->json('data');
         $this->putJson('/api/office', ['name' => 'Office'] + $office)->assertOk();
         $this->getJson('/api/outbox')->assertOk();
+        $this->putJson('/api/profile', ['units' => 'us', 'dates' => null, 'home_zone' => 'test-basin'])->assertOk();
+        $this->getJson('/api/attention')->assertOk();
+        $this->getJson('/api/attention?zone=test-basin')->assertOk();
         $this->getJson('/api/zone-boundaries')->assertOk()->assertJsonPath('data.0.rings', []);
         $this->post('/api/zone-boundaries', ['file' => $this->textFile('{}')], ['Accept' => 'application/json'])->assertUnprocessable();
         $this->postJson('/api/zones/test-basin/editions/1/signature')->assertUnprocessable();

@@ -25,9 +25,13 @@ final class AccessTest extends TestCase
     {
         $this->zone();
         $this->get('/desk')->assertRedirect('/desk/login');
-        $this->get('/desk/zones/test-basin/windows')->assertRedirect('/desk/login?to=%2Fdesk%2Fzones%2Ftest-basin%2Fwindows');
+        $this->get('/desk/zones/test-basin/planting-windows')->assertRedirect(
+            '/desk/login?to=%2Fdesk%2Fzones%2Ftest-basin%2Fplanting-windows',
+        );
         $this->get('/desk/login')->assertOk();
-        foreach (['/api/zones', '/api/zones/test-basin', '/api/zones/test-basin/windows', '/api/zones/test-basin/editions'] as $path) {
+        foreach (
+            ['/api/zones', '/api/zones/test-basin', '/api/zones/test-basin/windows', '/api/zones/test-basin/editions'] as $path
+        ) {
             $this->getJson($path)->assertUnauthorized();
         }
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertUnauthorized();
@@ -92,7 +96,10 @@ final class AccessTest extends TestCase
         $login = $this->postJson('/api/session', ['email' => $person->email, 'password' => 'a good long password'])->assertOk();
         $id = $login->getCookie($name)?->getValue() ?? self::fail('no cookie');
         $with = fn () => $this->withCredentials()->withCookie($name, $id);
-        self::assertSame([], $cookies($with()->getJson('/api/session')->assertOk()->assertJsonPath('data.user.email', $person->email)));
+        self::assertSame(
+            [],
+            $cookies($with()->getJson('/api/session')->assertOk()->assertJsonPath('data.user.email', $person->email)),
+        );
         self::assertContains($name, $cookies($with()->get('/desk')->assertOk()));
         $changed = $with()->postJson('/api/zones', $this->zoneValues('Other'))->assertCreated();
         self::assertContains($name, $cookies($changed));

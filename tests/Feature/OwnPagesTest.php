@@ -210,6 +210,8 @@ final class OwnPagesTest extends TestCase
             'hours' => 'Tuesdays.',
             'licence' => 'CC BY 4.0',
             'second_signature' => false,
+            'units' => 'us',
+            'dates' => 'month',
         ];
         $this->putJson('/api/office', $office + ['version' => 1])
             ->assertOk()

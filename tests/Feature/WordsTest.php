@@ -101,7 +101,7 @@ final class WordsTest extends TestCase
     }
 
     /** Charts and times of the desk alone. */
-    private const AT_THE_DESK = ['common.1-year-in-2', 'common.site'];
+    private const AT_THE_DESK = ['date.of-week', 'common.1-year-in-2', 'common.site', 'behind.take-as-read', 'measure.labeled'];
 
     /** @return list<string> names of a language's files */
     private static function files(string $language): array
@@ -135,7 +135,8 @@ final class WordsTest extends TestCase
             }
         }
 
-        return array_map(strval(...), array_keys($names));
+        // How a day is written is a question in English alone.
+        return array_map(strval(...), array_keys(array_diff_key($names, ['dates' => true])));
     }
 
     /** @return list<string> keys that stand in a source as they are */

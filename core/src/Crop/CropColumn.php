@@ -9,7 +9,7 @@ use Anthesis\Words\Phrase;
 /**
  * One column of the crop table: what may stand in its cells, and where a person meets it.
  *
- * Its words are `column.<name>.label` and `column.<name>.help`.
+ * Its words are label() and `column.<name>.help`.
  */
 final readonly class CropColumn
 {
@@ -49,6 +49,14 @@ final readonly class CropColumn
         public ?string $parameter = null,
         public bool $byVariety = false,
     ) {
+    }
+
+    /** What it is called: `column.<name>.label`, or of days to emergence the soil they are counted in. */
+    public function label(): Phrase
+    {
+        return preg_match('/^em_(\d+)$/', $this->name, $soil) === 1
+            ? Phrase::of('column.em.label', ['celsius' => Phrase::celsius((float) $soil[1])])
+            : Phrase::of("column.{$this->name}.label");
     }
 
     /**

@@ -31,7 +31,9 @@ enum UnitSystem: string
     /**
      * What a message may be filled in with beside a metric value: `fahrenheit` for `celsius` (°C to whole °F), `fahrenheit_more` for
      * `celsius_more` (a difference, to a tenth), `inches` for `cm` and `depth` (cm; as text, in quarters below 4 in), `feet` for
-     * `metres` (to ten), `miles` for `km`, `pounds` for `kg` (to a tenth).
+     * `metres` (to ten), `row_feet` for `row` (m of row or bed, to a tenth), `miles` for `km`, `pounds` for `kg` (to a tenth),
+     * `fahrenheit_read` for `celsius_read` (to a tenth), `grams_a_foot` for `grams_a_metre`, `lapse_us` for `lapse` (°C per 100 m to °F
+     * per 1,000 ft).
      *
      * @param  array<string, mixed>  $values
      * @return array<string, mixed> the same, with these, and with the name of the units
@@ -42,17 +44,27 @@ enum UnitSystem: string
             if (is_int($value) || is_float($value)) {
                 $values += match ($name) {
                     'celsius' => ['fahrenheit' => self::rounded(32 + 1.8 * $value)],
+                    'celsius_read' => ['fahrenheit_read' => self::rounded(32 + 1.8 * $value, 1)],
                     'celsius_more' => ['fahrenheit_more' => self::rounded(1.8 * $value, 1)],
                     'cm', 'depth' => ['inches' => self::inches($value / self::INCH_CM)],
                     'metres' => ['feet' => 10 * self::rounded($value / self::FOOT_M / 10)],
+                    'row' => ['row_feet' => self::rounded($value / self::FOOT_M, 1)],
                     'km' => ['miles' => self::rounded($value / self::MILE_KM)],
                     'kg' => ['pounds' => self::rounded($value / self::POUND_KG, 1)],
+                    'grams_a_metre' => ['grams_a_foot' => self::rounded($value * self::FOOT_M)],
+                    'lapse' => ['lapse_us' => self::rounded($value * 1.8 * 10 * self::FOOT_M, 2)],
                     default => [],
                 };
             }
         }
 
         return $values + ['units' => $this->value];
+    }
+
+    /** How those write days who use these units. */
+    public function dates(): DateStyle
+    {
+        return $this === self::Us ? DateStyle::MonthFirst : DateStyle::DayFirst;
     }
 
     /** @return string a person's sentence with its temperatures (°C) and lengths (cm) in these units */

@@ -59,22 +59,31 @@ final class Words
         public readonly array $messages,
         private readonly UnitSystem $units = UnitSystem::Metric,
         private readonly array $own = [],
+        private readonly DateStyle $dates = DateStyle::DayFirst,
     ) {
     }
 
     /**
      * @param  array<string, string>  $own  translations of what people wrote (crop names, notes, reasons), by their text
+     * @param  DateStyle|null  $dates  null: as those write who use the units
      *
      * @throws InvalidArgumentException when there is no such language
      */
-    public static function in(string $language, UnitSystem $units = UnitSystem::Metric, array $own = []): self
-    {
+    public static function in(
+        string $language,
+        UnitSystem $units = UnitSystem::Metric,
+        array $own = [],
+        ?DateStyle $dates = null,
+    ): self {
         $words = self::$languages[$language] ??= new self(
             in_array($language, self::PSEUDO, true) ? self::SOURCE : $language,
             self::read($language),
         );
 
-        return $units === UnitSystem::Metric && $own === [] ? $words : new self($words->language, $words->messages, $units, $own);
+        $dates ??= $units->dates();
+        $isPlain = $units === UnitSystem::Metric && $dates === DateStyle::DayFirst && $own === [];
+
+        return $isPlain ? $words : new self($words->language, $words->messages, $units, $own, $dates);
     }
 
     /** @return list<string> languages there are words in */
@@ -118,7 +127,7 @@ final class Words
             return $message;
         }
 
-        $values = array_map($this->value(...), $this->units->with($values));
+        $values = array_map($this->value(...), $this->units->with($values) + ['dates' => $this->dates->value]);
 
         // A minus sign is one, not a hyphen.
         return (string) preg_replace(

@@ -16,7 +16,7 @@ final class CropColumnTable
     {
         $lines = ['| column | meaning | its cells |', '|---|---|---|'];
         foreach (CropSchema::columns() as $column) {
-            $meaning = array_filter([$words->say("column.{$column->name}.label"), $words->say("column.{$column->name}.help")]);
+            $meaning = array_filter([$words->phrase($column->label()), $words->say("column.{$column->name}.help")]);
             $lines[] =
                 '| '.$column->name.' | '.strtr(implode(': ', $meaning), ['|' => '\\|']).' | '.self::cells($column, $words).' |';
         }

@@ -75,7 +75,7 @@ final class CropSchemaTest extends TestCase
     {
         $words = Words::in('en');
         foreach (CropSchema::columns() as $column) {
-            self::assertTrue($words->has("column.{$column->name}.label") && $words->has("column.{$column->name}.help"), $column->name);
+            self::assertTrue($words->has($column->label()->key) && $words->has("column.{$column->name}.help"), $column->name);
         }
         self::assertStringContainsString(
             CropColumnTable::markdown($words),

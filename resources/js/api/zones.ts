@@ -64,3 +64,7 @@ export function useStations(zone: string) {
         queryFn: () => unwrap(api.GET('/api/zones/{zone}/stations', { params: { path: { zone } } })),
     });
 }
+
+export function useBoundaries() {
+    return useQuery({ queryKey: ['boundaries'], queryFn: () => unwrap(api.GET('/api/zone-boundaries')) });
+}

@@ -1,4 +1,4 @@
-import { say } from '../words/words';
+import { say, temperatureRange, temperatureTicks } from '../words/words';
 import { inCelsius } from '../words/units';
 import { area, line } from 'd3-shape';
 import { inRulerOrder, type YearScale } from '../time/yearScale';
@@ -15,7 +15,6 @@ export type CourseData = {
 const HEIGHT = 190;
 const TOP = 8;
 export const COURSE_HEIGHT = TOP + HEIGHT + 8;
-const STEP = 10;
 
 /** Air and soil through the year: the normal course, and one year as it was laid over it; °C. */
 export function CourseChart({
@@ -36,8 +35,7 @@ export function CourseChart({
         ...(other ? [...other.minimum, ...other.maximum, ...other.soil] : []),
         ...(year ? [...year.minimum, ...year.maximum, ...year.soil] : []),
     ].filter((value): value is number => value !== null);
-    const low = STEP * Math.floor(Math.min(...all) / STEP);
-    const high = STEP * Math.ceil(Math.max(...all) / STEP);
+    const [low, high] = temperatureRange(all, { metric: 10, us: 20 });
     const y = (celsius: number) => TOP + (HEIGHT * (high - celsius)) / (high - low);
     const x = (i: number) => (i + 0.5) * (scale.width / 365);
     const course = (values: Values) =>
@@ -54,7 +52,7 @@ export function CourseChart({
     const yearLows = inRulerOrder(year?.minimum ?? [], normal.starts);
     return (
         <g>
-            {Array.from({ length: (high - low) / STEP + 1 }, (_, i) => low + i * STEP).map((celsius) => (
+            {temperatureTicks(low, high).map((celsius) => (
                 <g key={celsius}>
                     <line
                         className={celsius === 0 ? 'ink' : 'rule'}

@@ -1,18 +1,54 @@
 import { Action } from '../ui/Action';
-import { say } from '../words/words';
+import { toUnits, type Measure, type Units } from '../words/units';
+import { say, units } from '../words/words';
+
 type Cell = string | number | null;
 
-/** A table to be taken away. */
-export function TakeCsv({ file, columns, rows }: { file: string; columns: string[]; rows: Cell[][] }) {
-    const save = () => {
-        const url = URL.createObjectURL(new Blob([csv(columns, rows)], { type: 'text/csv;charset=utf-8' }));
+/** A column by its name, and what its numbers measure, where they have a unit: they are handed over in the metric one. */
+export type Column = string | { name: string; measure: Measure };
+
+/** A table to be taken away: metric, each unit in its column's name; and as one reads it, where that is another unit. */
+export function TakeCsv({ file, columns, rows }: { file: string; columns: Column[]; rows: Cell[][] }) {
+    const save = (of: Units) => {
+        const text = csv(named(columns, of), inUnits(columns, rows, of));
+        const url = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }));
         const link = document.createElement('a');
         link.href = url;
         link.download = `${file}.csv`;
         link.click();
         URL.revokeObjectURL(url);
     };
-    return <Action onClick={save}>{say('behind.take-them-as-csv')}</Action>;
+    const isMeasured = columns.some((column) => typeof column !== 'string');
+    return (
+        <>
+            <Action onClick={() => save('metric')}>{say('behind.take-them-as-csv')}</Action>
+            {isMeasured && units() !== 'metric' && (
+                <>
+                    {' · '}
+                    <Action onClick={() => save(units())}>{say('behind.take-as-read')}</Action>
+                </>
+            )}
+        </>
+    );
+}
+
+function named(columns: Column[], of: Units): string[] {
+    return columns.map((column) =>
+        typeof column === 'string'
+            ? column
+            : say('measure.labeled', { label: column.name, unit: say(`unit.${column.measure}`, { units: of }) }),
+    );
+}
+
+function inUnits(columns: Column[], rows: Cell[][], of: Units): Cell[][] {
+    return rows.map((row) =>
+        row.map((cell, i) => {
+            const column = columns[i];
+            return typeof cell === 'number' && column && typeof column !== 'string'
+                ? toUnits(column.measure, cell, of)
+                : cell;
+        }),
+    );
 }
 
 /** The numbers behind a chart: as a table for readers who need it, as CSV for those who want it. */
@@ -24,9 +60,10 @@ export function DataTable({
 }: {
     name: string;
     file: string;
-    columns: string[];
+    columns: Column[];
     rows: Cell[][];
 }) {
+    const names = named(columns, units());
     return (
         <details className="behind">
             <summary>{say('behind.the-numbers', { name })}</summary>
@@ -37,7 +74,7 @@ export function DataTable({
                 <table className="ruled">
                     <thead>
                         <tr>
-                            {columns.map((column) => (
+                            {names.map((column) => (
                                 <th key={column} scope="col">
                                     {column}
                                 </th>
@@ -45,7 +82,7 @@ export function DataTable({
                         </tr>
                     </thead>
                     <tbody>
-                        {rows.map((row, i) => (
+                        {inUnits(columns, rows, units()).map((row, i) => (
                             <tr key={i}>
                                 {row.map((cell, j) => (
                                     <td key={j}>{cell}</td>

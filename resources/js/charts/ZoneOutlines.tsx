@@ -9,6 +9,8 @@ export type OutlinedZone = {
     /** corners, longitude and latitude in degrees */
     rings: [number, number][][];
     href: string;
+    /** whether a frost is expected there */
+    frost?: boolean;
 };
 
 /** Zones as plain lines, north up, with their names as links; those without a boundary are left out. */
@@ -41,6 +43,15 @@ export function ZoneOutlines({ zones, label }: { zones: OutlinedZone[]; label: s
                     <text x={x(zone.longitude)} y={y(zone.latitude) - 7} textAnchor="middle">
                         {zone.name}
                     </text>
+                    {zone.frost && (
+                        <line
+                            className="frost"
+                            x1={x(zone.longitude) - 30}
+                            x2={x(zone.longitude) + 30}
+                            y1={y(zone.latitude) + 8}
+                            y2={y(zone.latitude) + 8}
+                        />
+                    )}
                 </a>
             ))}
         </svg>

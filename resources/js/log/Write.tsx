@@ -3,7 +3,7 @@ import type { Schema } from '../api/client';
 import { inShort as dayInShort } from '../time/days';
 import { Action } from '../ui/Action';
 import { Problem } from '../ui/Problem';
-import { say } from '../words/words';
+import { say, usualDepth } from '../words/words';
 import {
     cropsFor,
     follows,
@@ -241,7 +241,7 @@ function begin({ act, entry, corrects }: Draft, book: LogBook, sowings: Sowing[]
         quality: entry?.quality ? String(entry.quality) : null,
         cause: entry?.cause ?? null,
         celsius: entry?.celsius ?? '',
-        depth: entry?.depth ? Math.round(entry.depth * 100) : 5,
+        depth: entry?.depth ? Math.round(entry.depth * 1e4) / 100 : usualDepth(),
         text: entry?.text ?? '',
         plot: entry?.plot ?? null,
     };

@@ -1,4 +1,6 @@
 import { useId, type ComponentProps, type ReactNode } from 'react';
+import { labeled, useTyped } from '../ui/measure';
+import type { Measure } from '../words/units';
 
 // The phone's own fields, large: what the desk's library brings would take as long to load as all the rest of the log.
 
@@ -90,4 +92,29 @@ export function Press(props: ComponentProps<'button'>) {
 /** Two fields side by side. */
 export function Pair({ children }: { children: ReactNode }) {
     return <div className="pair">{children}</div>;
+}
+
+/** A number in the person's units, handed over in the metric one; "" where there is none. */
+export function Measured({
+    measure,
+    label,
+    value,
+    onChange,
+    step,
+}: {
+    measure: Measure;
+    label: string;
+    value: number | string;
+    step?: number;
+    onChange: (metric: number | '') => void;
+}) {
+    const reads = useTyped(measure, value);
+    return (
+        <Figure
+            label={labeled(label, measure)}
+            value={reads.shown}
+            step={step}
+            onChange={(typed) => onChange(reads.type(typed))}
+        />
+    );
 }

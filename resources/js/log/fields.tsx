@@ -3,7 +3,7 @@ import { Action } from '../ui/Action';
 import { say } from '../words/words';
 import type { Act, LogBook } from './book';
 import { Choices } from './Choices';
-import { Field, Figure, Pair, Tick, Words } from './controls';
+import { Field, Figure, Measured, Pair, Tick, Words } from './controls';
 
 /** What a line may say, as it is typed. */
 export type Fields = {
@@ -47,10 +47,10 @@ export function CropFields({ book, fields, set }: Part & { book: LogBook }) {
                 />
             )}
             <Pair>
-                <Figure
+                <Measured
+                    measure="m"
                     label={say('log.metres')}
                     value={fields.metres}
-                    min={0}
                     onChange={(metres) => set({ metres })}
                 />
                 <Tick
@@ -86,10 +86,10 @@ export function Picked({ fields, set }: Part) {
     return (
         <>
             <Pair>
-                <Figure
+                <Measured
+                    measure="kg"
                     label={say('log.kilograms')}
                     value={fields.kilograms}
-                    min={0}
                     onChange={(kilograms) => set({ kilograms })}
                 />
                 <Figure
@@ -116,17 +116,17 @@ export function ReadingFields({ fields, set }: Part) {
         <>
             <p className="hint">{say('log.wait-until-it-settles')}</p>
             <Pair>
-                <Figure
+                <Measured
+                    measure="celsius"
                     label={say('log.celsius')}
                     value={fields.celsius}
                     step={0.1}
                     onChange={(celsius) => set({ celsius })}
                 />
-                <Figure
+                <Measured
+                    measure="cm"
                     label={say('log.depth')}
                     value={fields.depth}
-                    min={0}
-                    max={300}
                     onChange={(depth) => set({ depth })}
                 />
             </Pair>

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, Refusal, unwrap } from '../api/client';
 import type { KeptBook, LoggedEntry } from './book';
+import { readAsChosen } from '../words/remembered';
 import { keepForOffline } from './offline';
 import { sendWaiting, type Sent } from './send';
 import {
@@ -90,6 +91,7 @@ export function useLog() {
     const fromServer = useCallback(async () => {
         try {
             const { user } = await unwrap(api.GET('/api/session'));
+            if (user) readAsChosen(user);
             if (!user) return set({ stranger: true });
             const zones = (await unwrap(api.GET('/api/zones'))).map(({ slug, name }) => ({ slug, name }));
             await keepZones(zones);

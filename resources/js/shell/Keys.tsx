@@ -3,30 +3,19 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { keysAreOn, switchKeys } from '../ui/keyboard';
 import { say } from '../words/words';
+import { SCREENS, SETTINGS } from './places';
 
 const KEYS: [string, string][] = [
+    [say('find.key'), say('find.label')],
     ['/', say('desk.find-a-crop')],
     ['j  k', say('desk.next-previous-crop')],
     ['[  ]', say('desk.the-date-a-week-back')],
     ['{  }', say('desk.the-date-a-day-back')],
-    ['t', 'today'],
+    ['t', say('screen.today')],
     [say('desk.escape'), say('desk.let-the-crop-go')],
-    ['g z', 'zones'],
-    ['g t', say('desk.what-to-do-today')],
-    ['g o', say('desk.soil-key')],
-    ['g d', say('desk.ground-key')],
-    ['g y', say('desk.supply-key')],
-    ['g b', say('desk.log-key')],
-    ['g v', say('desk.trials-key')],
-    ['g p', say('desk.cues-key')],
-    ['g r', 'record'],
-    ['g w', 'windows'],
-    ['g e', 'editions'],
-    ['g c', say('desk.crop-book')],
-    ['g s', 'sites'],
-    ['g l', say('desk.languages-key')],
-    ['g f', say('desk.office-key')],
-    ['?', say('desk.these-keys')],
+    ['g a', say('screen.home')],
+    ...[...SCREENS, ...SETTINGS].map(({ key, name }): [string, string] => [`g ${key}`, name]),
+    ['?', say('desk.keys')],
 ];
 
 /** The keys, and what each does. */

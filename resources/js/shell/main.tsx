@@ -1,5 +1,6 @@
 import '../words/ofDesk';
 import '@mantine/core/styles.css';
+import '@mantine/spotlight/styles.css';
 import '../../css/desk.css';
 import { MantineProvider } from '@mantine/core';
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -8,8 +9,11 @@ import { RouterProvider } from 'react-router';
 import { Refusal } from '../api/client';
 import { forgetDraft } from '../ui/kept';
 import { theme } from '../ui/theme';
+import { recallReading } from '../words/remembered';
 import { router } from './routes';
 import { Unanswered, unanswered } from './Unanswered';
+
+recallReading();
 
 const queries = new QueryClient({
     queryCache: new QueryCache({

@@ -1,4 +1,4 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, Navigate, useParams } from 'react-router';
 import { restOfWords } from '../words/ofDesk';
 import { Desk } from './Desk';
 import { ScreenFailed } from './ScreenFailed';
@@ -23,6 +23,9 @@ const screens = {
     today: async () => ({ Component: (await import('../screens/today/Today')).Today }),
     trials: async () => ({ Component: (await import('../screens/trials/Trials')).Trials }),
     windows: async () => ({ Component: (await import('../screens/windows/Windows')).Windows }),
+    home: async () => ({ Component: (await import('../screens/home/Home')).Home }),
+    profile: async () => ({ Component: (await import('../screens/profile/Profile')).Profile }),
+    settings: async () => ({ Component: (await import('./Settings')).Settings }),
     zones: async () => ({ Component: (await import('../screens/zones/Zones')).Zones }),
 };
 
@@ -35,6 +38,20 @@ const screen = (path: string, load: (typeof screens)[keyof typeof screens]) => (
     errorElement: <ScreenFailed />,
 });
 
+/** Screens that were renamed: addresses that people kept lead on. */
+const RENAMED = {
+    'crops/:crop?': '/desk/settings/crops/:crop?',
+    sites: '/desk/settings/growing-sites',
+    languages: '/desk/settings/languages',
+    office: '/desk/settings/office',
+    'zones/:zone/ground': '/desk/zones/:zone/beds',
+    'zones/:zone/supply': '/desk/zones/:zone/harvest-plan',
+    'zones/:zone/cues': '/desk/zones/:zone/indicator-plants',
+    'zones/:zone/record/:part?': '/desk/zones/:zone/climate/:part?',
+    'zones/:zone/windows/:crop?': '/desk/zones/:zone/planting-windows/:crop?',
+    'zones/:zone/editions': '/desk/zones/:zone/calendars',
+};
+
 export const router = createBrowserRouter([
     { path: '/desk/login', lazy: screens.login, hydrateFallbackElement: <></>, errorElement: <ScreenFailed /> },
     {
@@ -43,27 +60,43 @@ export const router = createBrowserRouter([
         // Nothing is shown while the first screen is fetched: it takes a moment, and what flashes is worse.
         hydrateFallbackElement: <></>,
         children: [
-            { index: true, lazy: screens.zones, errorElement: <ScreenFailed /> },
-            screen('sites', screens.sites),
-            screen('languages', screens.languages),
-            screen('office', screens.office),
-            screen('crops/:crop?', screens.crops),
+            screen('', screens.home),
+            screen('profile', screens.profile),
+            {
+                ...screen('settings', screens.settings),
+                children: [
+                    { index: true, element: <Navigate to="office" replace /> },
+                    screen('office', screens.office),
+                    screen('crops/:crop?', screens.crops),
+                    screen('growing-sites', screens.sites),
+                    screen('languages', screens.languages),
+                ],
+            },
+            screen('zones', screens.zones),
             screen('zones/new', screens.editZone),
-            { path: 'zones/:zone', element: <Navigate to="windows" replace /> },
+            { path: 'zones/:zone', element: <Navigate to="today" replace /> },
             screen('zones/:zone/today', screens.today),
-            screen('zones/:zone/soil', screens.soil),
             screen('zones/:zone/log', screens.log),
-            screen('zones/:zone/ground', screens.ground),
-            screen('zones/:zone/supply', screens.supply),
+            screen('zones/:zone/soil', screens.soil),
+            screen('zones/:zone/indicator-plants', screens.cues),
             screen('zones/:zone/trials', screens.trials),
-            screen('zones/:zone/cues', screens.cues),
-            screen('zones/:zone/edit', screens.editZone),
-            screen('zones/:zone/record/:part?', screens.record),
-            screen('zones/:zone/windows', screens.windows),
-            screen('zones/:zone/windows/:crop', screens.dossier),
+            screen('zones/:zone/beds', screens.ground),
+            screen('zones/:zone/harvest-plan', screens.supply),
+            screen('zones/:zone/climate/:part?', screens.record),
+            screen('zones/:zone/planting-windows', screens.windows),
+            screen('zones/:zone/planting-windows/:crop', screens.dossier),
+            screen('zones/:zone/calendars', screens.editions),
             screen('zones/:zone/method', screens.method),
-            screen('zones/:zone/editions', screens.editions),
+            screen('zones/:zone/edit', screens.editZone),
+            ...Object.entries(RENAMED).map(([path, to]) => ({ path, element: <Moved to={to} /> })),
             { path: '*', element: <Navigate to="/desk" replace /> },
         ],
     },
 ]);
+
+/** An address under the name that a screen had before. */
+function Moved({ to }: { to: string }) {
+    const given = useParams();
+    const address = to.replace(/:(\w+)\??/g, (_, name: string) => given[name] ?? '').replace(/\/$/, '');
+    return <Navigate to={address + window.location.search} replace />;
+}

@@ -1,4 +1,4 @@
-import { say, type Phrase } from '../words/words';
+import { say, weekday, type Phrase } from '../words/words';
 
 /** Days of the year: "MM-DD" in documents, 1…365 on an axis. 29 February does not exist here. */
 
@@ -65,6 +65,11 @@ export function dateInWords(date: string): string {
 /** "2026-05-12" is "12 May 2026", "2026-09-01" is "1 Sep 2026"; for tables. */
 export function dateInShort(date: string): string {
     return say('date', { day: inShort(date.slice(5, 10)), year: date.slice(0, 4) });
+}
+
+/** "2026-04-18" is "Saturday, 18 April". */
+export function dateOfWeek(date: string): string {
+    return say('date.of-week', { weekday: weekday(date), day: inWords(date.slice(5)) });
 }
 
 /** The day of the year of a date "YYYY-MM-DD"; 29 February is the 28th. */

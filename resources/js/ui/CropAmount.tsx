@@ -1,16 +1,20 @@
-import { Button, NativeSelect, NumberInput } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { useCrops } from '../api/crops';
+import type { Measure } from '../words/units';
 import { say } from '../words/words';
+import { MeasureInput } from './MeasureInput';
 
 /** A crop and so much of it, added to a list. */
 export function CropAmount({
     label,
+    measure,
     first,
     onAdd,
 }: {
-    /** what the amount is in */
+    /** what the amount is */
     label: string;
+    measure: Measure;
     /** the amount that stands there at first */
     first: number;
     onAdd: (crop: string, amount: number) => void;
@@ -38,7 +42,15 @@ export function CropAmount({
                     ...(crops ?? []).map((one) => ({ value: one.slug, label: one.name })),
                 ]}
             />
-            <NumberInput size="xs" w={90} label={label} min={0} decimalScale={2} value={amount} onChange={setAmount} />
+            <MeasureInput
+                measure={measure}
+                size="xs"
+                w={120}
+                label={label}
+                decimalScale={2}
+                value={amount}
+                onChange={setAmount}
+            />
             <Button size="xs" type="submit" variant="default" disabled={!crop || !(Number(amount) > 0)}>
                 {say('ground.add-wish')}
             </Button>

@@ -8,7 +8,7 @@ export function NoRecord({ zone, error }: { zone: string; error: Error }) {
         <>
             <Problem error={error} />
             <p>
-                <Link to={`/desk/zones/${zone}/record/files`}>{say('common.go-to-the-record')}</Link>
+                <Link to={`/desk/zones/${zone}/climate/files`}>{say('common.go-to-the-record')}</Link>
             </p>
         </>
     );

@@ -14,7 +14,7 @@ export function Translated({ texts }: { texts: string[] }) {
             <span lang={language}>
                 {written.map((text) => known.get(text)?.[language] ?? say('languages.not-translated')).join(' · ')}
             </span>{' '}
-            <Link to="/desk/languages">{say('languages.heading')}</Link>
+            <Link to="/desk/settings/languages">{say('languages.heading')}</Link>
         </p>
     ));
 }

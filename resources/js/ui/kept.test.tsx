@@ -119,11 +119,11 @@ describe('what is typed of an indicator plant', () => {
             'GET /api/zones/bench/cues': [],
             'GET /api/zones/bench/climate': new Refused(404, { message: '' }),
         });
-        const at = '/desk/zones/bench/cues';
-        show(<Cues />, at, '/desk/zones/:zone/cues');
+        const at = '/desk/zones/bench/indicator-plants';
+        show(<Cues />, at, '/desk/zones/:zone/indicator-plants');
         fireEvent.change(await screen.findByLabelText('Plant'), { target: { value: 'Lilac' } });
         cleanup();
-        show(<Cues />, at, '/desk/zones/:zone/cues');
+        show(<Cues />, at, '/desk/zones/:zone/indicator-plants');
         expect(await text('Plant')).toBe('Lilac');
     });
 });

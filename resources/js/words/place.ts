@@ -1,4 +1,4 @@
-import { say } from './words';
+import { say, units } from './words';
 
 /** "47.45° N". */
 export function degrees(latitude: number): string {
@@ -46,7 +46,7 @@ export function readDegrees(text: string, sides: 'NS' | 'EW'): number | null {
 const FOOT = 0.3048;
 
 /**
- * Reads an elevation: "410", "410 m", "1,345 ft", "130 feet", "39.6 m".
+ * Reads an elevation: "410 m", "1,345 ft", "130 feet", "39.6 m"; a number alone is in the reader's unit.
  *
  * @return whole metres; null: it is no such thing
  */
@@ -55,7 +55,7 @@ export function readElevation(text: string): number | null {
         text.trim(),
     );
     if (!found) return null;
-    const [, sign, whole = '', decimals = '', unit = 'm'] = found;
+    const [, sign, whole = '', decimals = '', unit = units() === 'us' ? 'ft' : 'm'] = found;
     const value = Number(whole.replaceAll(',', '') + decimals) * (sign ? -1 : 1);
     return Math.round(/^m/i.test(unit) ? value : value * FOOT) || 0;
 }

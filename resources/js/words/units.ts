@@ -21,11 +21,15 @@ export function withUnits<T extends Record<string, unknown>>(values: T, units: U
     for (const [name, value] of Object.entries(values)) {
         if (typeof value !== 'number') continue;
         if (name === 'celsius') more.fahrenheit = rounded(32 + 1.8 * value);
+        if (name === 'celsius_read') more.fahrenheit_read = rounded(32 + 1.8 * value, 1);
         if (name === 'celsius_more') more.fahrenheit_more = rounded(1.8 * value, 1);
         if (name === 'cm' || name === 'depth') more.inches = inches(value / INCH_CM);
         if (name === 'metres') more.feet = 10 * rounded(value / FOOT_M / 10);
+        if (name === 'row') more.row_feet = rounded(value / FOOT_M, 1);
         if (name === 'km') more.miles = rounded(value / MILE_KM);
         if (name === 'kg') more.pounds = rounded(value / POUND_KG, 1);
+        if (name === 'grams_a_metre') more.grams_a_foot = rounded(value * FOOT_M);
+        if (name === 'lapse') more.lapse_us = rounded(value * 1.8 * 10 * FOOT_M, 2);
     }
     return { ...more, ...values };
 }
@@ -81,4 +85,70 @@ export function inCentimetres(cm: number): Phrase {
 /** A height above the sea, in m. */
 export function inMetres(metres: number): Phrase {
     return { key: 'metres', with: { metres } };
+}
+
+/** A temperature that was read, in °C, to a tenth. */
+export function asRead(celsius: number): Phrase {
+    return { key: 'celsius.read', with: { celsius_read: celsius || 0 } };
+}
+
+/** A length of row or bed, in m. */
+export function ofRow(metres: number): Phrase {
+    return { key: 'measure.row', with: { row: metres } };
+}
+
+/** A harvest, in kg. */
+export function inKilograms(kg: number): Phrase {
+    return { key: 'measure.weight', with: { kg } };
+}
+
+/**
+ * What people type and read as a bare number, by its metric unit: °C, differences of °C, cm, m, kg, kg per m of row, kg per m² and week,
+ * m above the sea, °C per 100 m (US: °F per 1,000 ft).
+ */
+export type Measure =
+    | 'celsius'
+    | 'celsius_more'
+    | 'cm'
+    | 'm'
+    | 'kg'
+    | 'kg_per_m'
+    | 'kg_per_m2'
+    | 'elevation'
+    | 'lapse'
+    | 'per_m2'
+    | 'price'
+    | 'price_per_kg';
+
+/** What a metric number is multiplied by to be a US one, and the digits it is read to: as fine as anybody types it. */
+const IN_US: Record<Measure, { times: number; plus?: number; digits: number }> = {
+    celsius: { times: 1.8, plus: 32, digits: 1 },
+    celsius_more: { times: 1.8, digits: 2 },
+    cm: { times: 1 / INCH_CM, digits: 2 },
+    m: { times: 1 / FOOT_M, digits: 2 },
+    kg: { times: 1 / POUND_KG, digits: 2 },
+    kg_per_m: { times: FOOT_M / POUND_KG, digits: 2 },
+    kg_per_m2: { times: (FOOT_M * FOOT_M) / POUND_KG, digits: 3 },
+    elevation: { times: 1 / FOOT_M, digits: 0 },
+    per_m2: { times: FOOT_M * FOOT_M, digits: 3 },
+    price: { times: 1, digits: 2 },
+    price_per_kg: { times: POUND_KG, digits: 2 },
+    lapse: { times: 1.8 * 10 * FOOT_M, digits: 2 },
+};
+
+/** Digits to which a number that was typed in US units is kept in metric ones, so that it reads the same again. */
+const KEPT_DIGITS = 4;
+
+/** A metric number as it reads in these units. */
+export function toUnits(measure: Measure, metric: number, units: Units): number {
+    if (units === 'metric') return metric;
+    const { times, plus = 0, digits } = IN_US[measure];
+    return rounded(metric * times + plus, digits);
+}
+
+/** A number that was typed in these units, in the metric one. */
+export function fromUnits(measure: Measure, typed: number, units: Units): number {
+    if (units === 'metric') return typed;
+    const { times, plus = 0 } = IN_US[measure];
+    return rounded((typed - plus) / times, KEPT_DIGITS);
 }

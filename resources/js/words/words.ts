@@ -1,5 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import { inText, withUnits, type Units } from './units';
+import { fromUnits, inText, toUnits, withUnits, type Units } from './units';
 
 /** Something to be said: a key, and what fills it in. The core and the contract speak in these. */
 export type Phrase = { key: string; with?: Values };
@@ -11,10 +11,12 @@ type Values = { [name: string]: Value };
 /** What a component may hand over: a part that is not there is said as nothing. */
 type Handed = { [name: string]: Value | null | undefined | false };
 
+export type DateStyle = 'day' | 'month';
+
 export type Messages = Record<string, string>;
 
 /** How something is read: its language, its units, and what was written in another language by its text. */
-export type Reading = { language: string; units: Units; own: Record<string, string> };
+export type Reading = { language: string; units: Units; own: Record<string, string>; dates?: DateStyle };
 
 const SOURCE = 'en';
 
@@ -32,6 +34,21 @@ const files: Record<string, Messages> = {};
 /** All that is said from now on is said so. Pages are rendered one after the other, each in its reading. */
 export function readAs(other: Reading) {
     reading = other;
+}
+
+/** How English days are read and typed: "April 18" or "18 April"; as those write who use the units, where nothing else was chosen. */
+export function dateStyle(): DateStyle {
+    return reading.dates ?? (reading.units === 'us' ? 'month' : 'day');
+}
+
+/** The reader's units. */
+export function units(): Units {
+    return reading.units;
+}
+
+/** The same with other units and dates. */
+export function readIn(units: Units, dates?: DateStyle) {
+    reading = { ...reading, units, dates };
 }
 
 /** Files of words by their paths, which each program brings with it: the desk, the log on a phone, the pages, the tests. */
@@ -66,7 +83,10 @@ export function say(what: string | Phrase, values: Handed = {}): string {
     const format = formats.get(known) ?? new IntlMessageFormat(message, locale(), undefined, { ignoreTag: true });
     formats.set(known, format);
     const said = Object.fromEntries(
-        Object.entries(withUnits(values, reading.units)).map(([name, value]) => [name, filled(value)]),
+        Object.entries({ dates: dateStyle(), ...withUnits(values, reading.units) }).map(([name, value]) => [
+            name,
+            filled(value),
+        ]),
     );
     return withMinus(format.format(said) as string);
 }
@@ -83,6 +103,45 @@ export function levels(few: boolean): number[] {
     return few ? [5, 10, 20] : [0, 5, 10, 15, 20, 25, 30];
 }
 
+/** What is given by a length of row, in m, by the reader's. */
+export function perLength(perMetre: number): number {
+    return reading.units === 'us' ? perMetre / toUnits('m', 1, 'us') : perMetre;
+}
+
+/** A length of row to begin with, in m: 4 m, or 10 ft. */
+export function usualRow(): number {
+    return reading.units === 'us' ? fromUnits('m', 10, 'us') : 4;
+}
+
+/** How deep a soil thermometer is put, in cm: 5 cm, or 2 in. */
+export function usualDepth(): number {
+    return fromUnits('cm', reading.units === 'us' ? 2 : 5, reading.units);
+}
+
+/** Degree-days of °C in the reader's units. */
+export function degreeDays(celsius: number): number {
+    return toUnits('celsius_more', celsius, reading.units);
+}
+
+/** Marks of a scale from one temperature to another, in °C: round ones in the reader's units, so many at most. */
+export function temperatureTicks(low: number, high: number, most = 8): number[] {
+    const [least, last] = [toUnits('celsius', low, reading.units), toUnits('celsius', high, reading.units)];
+    const step = [1, 2, 5, 10, 20, 50].find((one) => (last - least) / one < most) ?? 100;
+    const first = Math.ceil(least / step - 1e-9);
+    return Array.from({ length: Math.floor(last / step + 1e-9) - first + 1 }, (_, i) =>
+        fromUnits('celsius', (first + i) * step, reading.units),
+    );
+}
+
+/** The round temperatures around some, in °C: where a scale that shows them all begins and ends. */
+export function temperatureRange(values: number[], step: { metric: number; us: number }): [number, number] {
+    const by = step[reading.units];
+    const round = (value: number, to: (x: number) => number) =>
+        fromUnits('celsius', to(toUnits('celsius', value, reading.units) / by) * by, reading.units);
+    const [low, high] = [round(Math.min(...values), Math.floor), round(Math.max(...values), Math.ceil)];
+    return [low, high > low ? high : low + 5];
+}
+
 /** "a", "a and b", "a, b, and c". */
 export function listed(parts: string[]): string {
     return new Intl.ListFormat(locale(), { type: 'conjunction' }).format(parts);
@@ -91,6 +150,11 @@ export function listed(parts: string[]): string {
 /** A language by its name in the reader's: "Spanish" for "es". */
 export function languageName(language: string): string {
     return new Intl.DisplayNames([locale()], { type: 'language' }).of(language) ?? language;
+}
+
+/** "Saturday" for "2026-04-18". */
+export function weekday(date: string): string {
+    return new Intl.DateTimeFormat(locale(), { weekday: 'long', timeZone: 'UTC' }).format(new Date(date));
 }
 
 /** Whether there are words for a key. */

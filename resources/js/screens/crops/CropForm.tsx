@@ -13,7 +13,7 @@ import { Hatches } from '../../charts/Hatches';
 import { Brackets } from '../../charts/Brackets';
 import { OutcomeRibbon } from '../../charts/OutcomeRibbon';
 import { yearScale } from '../../time/yearScale';
-import { changeInWords, meaning, sections } from './columns';
+import { asKept, asRead, changeInWords, labelOf, meaning, sections, type Column } from './columns';
 import { say } from '../../words/words';
 import { Varieties } from './Varieties';
 
@@ -104,25 +104,19 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                         <div className="cells">
                             {section.columns.map((column) =>
                                 mayEdit ? (
-                                    <TextInput
+                                    <CellInput
                                         key={column.column}
-                                        size="xs"
-                                        label={say(`column.${column.column}.label`)}
-                                        description={meaning(column)}
-                                        inputWrapperOrder={['label', 'input', 'description', 'error']}
-                                        value={changes[column.column] ?? crop.cells[column.column] ?? ''}
+                                        column={column}
+                                        cell={changes[column.column] ?? crop.cells[column.column] ?? ''}
                                         error={errors[`cells.${column.column}`]?.[0]}
-                                        onChange={(event) =>
-                                            type({
-                                                ...typed,
-                                                changes: { ...changes, [column.column]: event.currentTarget.value },
-                                            })
+                                        onChange={(cell) =>
+                                            type({ ...typed, changes: { ...changes, [column.column]: cell } })
                                         }
                                     />
                                 ) : (
                                     <p key={column.column}>
-                                        <strong>{say(`column.${column.column}.label`)}</strong>{' '}
-                                        {crop.cells[column.column] || '–'}
+                                        <strong>{labelOf(column.column)}</strong>{' '}
+                                        {asRead(column.column, crop.cells[column.column] ?? '') || '–'}
                                         <br />
                                         <small className="hint">{meaning(column)}</small>
                                     </p>
@@ -135,6 +129,36 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
             <Varieties crop={crop} mayEdit={mayEdit} />
             <History crop={crop} mayEdit={mayEdit} revert={revert} />
         </>
+    );
+}
+
+/** A cell, read and typed in the person's units. */
+function CellInput({
+    column,
+    cell,
+    error,
+    onChange,
+}: {
+    column: Column;
+    cell: string;
+    error: string | undefined;
+    onChange: (cell: string) => void;
+}) {
+    const [last, setLast] = useState<{ typed: string; cell: string }>();
+    return (
+        <TextInput
+            size="xs"
+            label={labelOf(column.column)}
+            description={meaning(column)}
+            inputWrapperOrder={['label', 'input', 'description', 'error']}
+            value={last?.cell === cell ? last.typed : asRead(column.column, cell)}
+            error={error}
+            onChange={(event) => {
+                const typed = event.currentTarget.value;
+                setLast({ typed, cell: asKept(column.column, typed) });
+                onChange(asKept(column.column, typed));
+            }}
+        />
     );
 }
 

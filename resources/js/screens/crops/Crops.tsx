@@ -40,7 +40,7 @@ export function Crops() {
                                 .map((c) => (
                                     <li key={c.slug}>
                                         <Link
-                                            to={`/desk/crops/${c.slug}`}
+                                            to={`/desk/settings/crops/${c.slug}`}
                                             aria-current={c.slug === crop ? 'page' : undefined}
                                         >
                                             {c.name}

@@ -1,6 +1,7 @@
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
+import { asRead, labelOf } from './columns';
 import { useSettleShippedCrop, useShippedCrops } from './queries';
 
 /** What an update of the shipped table offers, crop by crop: unwrap, or left as it is in the book. */
@@ -27,9 +28,9 @@ export function ShippedCrops({ mayEdit }: { mayEdit: boolean }) {
                                     : offer.cells.map((cell) => (
                                           <span key={cell.column} className="line">
                                               {say('shipped.cell', {
-                                                  column: say(`column.${cell.column}.label`),
-                                                  mine: cell.mine || say('shipped.blank'),
-                                                  shipped: cell.shipped || say('shipped.blank'),
+                                                  column: labelOf(cell.column),
+                                                  mine: asRead(cell.column, cell.mine ?? '') || say('shipped.blank'),
+                                                  shipped: asRead(cell.column, cell.shipped) || say('shipped.blank'),
                                               })}
                                           </span>
                                       ))}

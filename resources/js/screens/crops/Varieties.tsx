@@ -2,6 +2,8 @@ import { Action } from '../../ui/Action';
 import { say } from '../../words/words';
 import { Button, Group, MultiSelect, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { labeled } from '../../ui/measure';
+import { asKept, asRead, labelOf } from './columns';
 import { Refusal, type Schema } from '../../api/client';
 import { useSaveVariety, useTakeOutVariety, varietyDraft } from './queries';
 import { useKept } from '../../ui/kept';
@@ -73,7 +75,7 @@ function Table({ crop, mayEdit, onEdit }: { crop: Crop; mayEdit: boolean; onEdit
                         <td>
                             {Object.entries(v.cells)
                                 .filter(([column]) => !column.startsWith('maturity'))
-                                .map(([column, cell]) => `${column} ${cell}`)
+                                .map(([column, cell]) => `${labelOf(column)} ${asRead(column, cell)}`)
                                 .join(', ')}
                         </td>
                         <td>{v.tags.join(', ')}</td>
@@ -88,7 +90,7 @@ function Table({ crop, mayEdit, onEdit }: { crop: Crop; mayEdit: boolean; onEdit
                                                 name: v.name,
                                                 days: v.cells.maturity_days ?? '',
                                                 basis: v.cells.maturity_basis ?? '',
-                                                heat: v.cells.heat_c ?? '',
+                                                heat: asRead('heat_c', v.cells.heat_c ?? ''),
                                                 tags: v.tags,
                                             })
                                         }
@@ -130,7 +132,7 @@ function Form({ crop, first, onDone }: { crop: Crop; first: Edited; onDone: () =
                             ...before,
                             maturity_days: edited.days,
                             maturity_basis: edited.basis,
-                            heat_c: edited.heat,
+                            heat_c: asKept('heat_c', edited.heat),
                         },
                         tags: edited.tags,
                     },
@@ -172,9 +174,9 @@ function Form({ crop, first, onDone }: { crop: Crop; first: Edited; onDone: () =
                 />
                 <TextInput
                     size="xs"
-                    label={say('varieties.heat-c')}
+                    label={labeled(say('varieties.heat'), 'celsius')}
                     w={80}
-                    placeholder={crop.cells.heat_c}
+                    placeholder={asRead('heat_c', crop.cells.heat_c ?? '')}
                     value={edited.heat}
                     onChange={(event) => setEdited({ ...edited, heat: event.currentTarget.value })}
                 />

@@ -1,5 +1,6 @@
 import type { Schema } from '../../api/client';
-import { say } from '../../words/words';
+import { fromUnits, inCelsius, toUnits, type Measure } from '../../words/units';
+import { say, units } from '../../words/words';
 
 export type Column = Schema['CropColumn'];
 
@@ -12,12 +13,43 @@ export function sections(columns: Column[]): { group: string; title: string; col
     }));
 }
 
+/** What the numbers of a column measure; the table is metric, and a person reads and types their own units. */
+export function measureOf(column: string): Measure | undefined {
+    if (column === 'yield_kg_per_m') return 'kg_per_m';
+    if (column.endsWith('_cm')) return 'cm';
+    return column.endsWith('_c') ? 'celsius' : undefined;
+}
+
+/** A cell as a person reads it; what is no number stays as it is. */
+export function asRead(column: string, cell: string): string {
+    const measure = measureOf(column);
+    return measure && isNumber(cell) ? String(toUnits(measure, Number(cell), units())) : cell;
+}
+
+/** What a person typed in a cell as the table has it. */
+export function asKept(column: string, typed: string): string {
+    const measure = measureOf(column);
+    return measure && isNumber(typed) ? String(fromUnits(measure, Number(typed), units())) : typed;
+}
+
+function isNumber(text: string): boolean {
+    return text.trim() !== '' && Number.isFinite(Number(text));
+}
+
+export function labelOf(column: string): string {
+    const soil = /^em_(\d+)$/.exec(column);
+    return soil ? say('column.em.label', { celsius: inCelsius(Number(soil[1])) }) : say(`column.${column}.label`);
+}
+
 /** "1 to 400 days, or blank; for a steady supply". */
 export function meaning(column: Column): string {
     const range = column.choices.length
         ? say('crop-range.choice', { choices: column.choices.join(', ') })
         : column.unit
-          ? say(`crop-range.${column.unit}`, { least: column.least, most: column.most })
+          ? say(`crop-range.${column.unit}`, {
+                least: inReaders(column, column.least),
+                most: inReaders(column, column.most),
+            })
           : '';
     const asked = range && column.optional ? say('crop-range.optional', { range }) : range;
     return [asked, say(`column.${column.column}.help`)].filter(Boolean).join('; ');
@@ -27,8 +59,13 @@ export function meaning(column: Column): string {
 export function changeInWords(column: string, before: string | undefined, after: string): string {
     const blank = say('crop-change.blank');
     return say('crop-change', {
-        label: say(`column.${column}.label`),
-        before: before || blank,
-        after: after || blank,
+        label: labelOf(column),
+        before: asRead(column, before ?? '') || blank,
+        after: asRead(column, after) || blank,
     });
+}
+
+function inReaders(column: Column, value: number | null): number | null {
+    const measure = measureOf(column.column);
+    return measure && value !== null ? Math.round(toUnits(measure, value, units())) : value;
 }

@@ -12,8 +12,8 @@ import { Action } from '../../ui/Action';
 import { CollapsedList } from '../../ui/CollapsedList';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
-import { inCelsius } from '../../words/units';
-import { say } from '../../words/words';
+import { inCelsius, moreCelsius } from '../../words/units';
+import { say, degreeDays } from '../../words/words';
 import { cueDraft, useAddCue, useRemoveCue, type Cue } from './queries';
 
 const ROW = 22;
@@ -95,9 +95,15 @@ export function Cues() {
                 <DataTable
                     name={say('cues.sightings')}
                     file={`${zone}-plants`}
-                    columns={['plant', 'stage', 'day', 'sum', 'soil'].map((column) => say(`cues.column-${column}`))}
+                    columns={[
+                        say('cues.column-plant'),
+                        say('cues.column-stage'),
+                        say('cues.column-day'),
+                        say('cues.column-sum'),
+                        { name: say('cues.column-soil'), measure: 'celsius' },
+                    ]}
                     rows={cues.flatMap((cue) =>
-                        cue.years.map((year) => [cue.plant, cue.stage, year.on, year.sum, year.soil]),
+                        cue.years.map((year) => [cue.plant, cue.stage, year.on, degreeDays(year.sum), year.soil]),
                     )}
                 />
             </main>
@@ -130,9 +136,9 @@ function OneCue({ zone, cue }: { zone: string; cue: Cue }) {
                     {say('cues.stands-for', {
                         years: cue.years.length,
                         soil: inCelsius(cue.soil),
-                        soilDeviation: inCelsius(cue.soil_deviation ?? 0),
-                        sum: Math.round(cue.sum ?? 0),
-                        sumDeviation: Math.round(cue.sum_deviation ?? 0),
+                        soilDeviation: moreCelsius(cue.soil_deviation ?? 0),
+                        sum: Math.round(degreeDays(cue.sum ?? 0)),
+                        sumDeviation: Math.round(degreeDays(cue.sum_deviation ?? 0)),
                     })}{' '}
                     {strength(cue)}
                 </p>

@@ -58,7 +58,7 @@ const answers = {
     'GET /api/zones/bench/draft': draft,
     'GET /api/translations': { languages: [], texts: [] },
 };
-const at = (): [string, string] => ['/desk/zones/bench/editions', '/desk/zones/:zone/editions'];
+const at = (): [string, string] => ['/desk/zones/bench/calendars', '/desk/zones/:zone/calendars'];
 
 describe('the proof of an edition', () => {
     it('holds the draft against the edition in force, with why, and what is objected to', async () => {

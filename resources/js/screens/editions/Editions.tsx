@@ -90,13 +90,15 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
             {hindrance ? (
                 <p>
                     {hindrance}{' '}
-                    <Link to={`/desk/zones/${zone.slug}/record/files`}>{say('common.go-to-the-record')}</Link>
+                    <Link to={`/desk/zones/${zone.slug}/climate/files`}>{say('common.go-to-the-record')}</Link>
                 </p>
             ) : (
                 <form onSubmit={submit} style={{ maxWidth: '46rem' }}>
                     <p>
                         {say('editions.the')}{' '}
-                        <Link to={`/desk/zones/${zone.slug}/windows`}>{say('editions.windows-as-computed')}</Link>{' '}
+                        <Link to={`/desk/zones/${zone.slug}/planting-windows`}>
+                            {say('editions.windows-as-computed')}
+                        </Link>{' '}
                         {say('editions.are-frozen-with-a-number')}{' '}
                         <Link to={`/desk/zones/${zone.slug}/method`}>{say('editions.what-the-method-moved')}</Link>
                     </p>

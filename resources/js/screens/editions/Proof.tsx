@@ -40,7 +40,9 @@ export function Proof({ zone, draft }: { zone: string; draft: Draft }) {
                             {draft.changes.map((change) => (
                                 <tr key={`${change.crop}.${change.route ?? ''}`}>
                                     <th scope="row">
-                                        <Link to={`/desk/zones/${zone}/windows/${change.crop}`}>{change.name}</Link>
+                                        <Link to={`/desk/zones/${zone}/planting-windows/${change.crop}`}>
+                                            {change.name}
+                                        </Link>
                                         {change.act && <small> {say(`act.${change.act}`)}</small>}
                                     </th>
                                     <td className="was">{spans(change.before)}</td>

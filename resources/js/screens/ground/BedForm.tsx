@@ -1,4 +1,5 @@
-import { Button, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { useSites } from '../../api/sites';
 import { Action } from '../../ui/Action';
 import { useKept } from '../../ui/kept';
@@ -75,13 +76,15 @@ export function BedForm({
                 data={here.map((site) => site.name)}
             />
             <Group gap="sm" grow>
-                <NumberInput
+                <MeasureInput
+                    measure="m"
                     size="xs"
                     label={say('ground.length')}
                     value={values.length_m}
                     onChange={(length_m) => set({ length_m })}
                 />
-                <NumberInput
+                <MeasureInput
+                    measure="m"
                     size="xs"
                     label={say('ground.width')}
                     value={values.width_m}

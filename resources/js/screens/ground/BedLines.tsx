@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { ofRow } from '../../words/units';
 import { say } from '../../words/words';
 import type { YearScale } from '../../time/yearScale';
 import { dateInShort, inShort } from '../../time/days';
@@ -103,8 +104,8 @@ const BedLine = memo(
 
 function measures({ length_m, width_m, site }: GroundBed): string {
     return say('ground.measures', {
-        length: length_m ?? 'none',
-        width: width_m ?? 'none',
+        length: length_m === null ? 'none' : ofRow(length_m),
+        width: width_m === null ? 'none' : ofRow(width_m),
         site: site ?? say('soil.open-ground'),
     });
 }
@@ -178,7 +179,7 @@ export function stayInWords(stay: Occupancy): string {
         from: inShort(stay.from.slice(5)),
         first: stay.first ? inShort(stay.first.slice(5)) : 'none',
         to: inShort(stay.to.slice(5)),
-        metres: stay.metres,
+        length: ofRow(stay.metres),
     });
 }
 

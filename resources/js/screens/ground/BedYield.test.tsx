@@ -32,7 +32,7 @@ function open(answers: object = {}) {
         'GET /api/zones/bench/worth': ALL,
         ...answers,
     });
-    show(<WorthOfGround zone="bench" />, '/desk/zones/bench/ground', '/desk/zones/:zone/ground');
+    show(<WorthOfGround zone="bench" />, '/desk/zones/bench/beds', '/desk/zones/:zone/beds');
     const details = document.querySelector('details') as HTMLDetailsElement;
     details.open = true;
     fireEvent(details, new Event('toggle'));
@@ -55,10 +55,12 @@ describe('worth of the ground', () => {
         open();
         await screen.findByText('Kale, set out');
         expect(names()).toEqual(['Celery', 'Kale, set out', 'Radish', 'Zinnia']);
-        fireEvent.click(screen.getByRole('button', { name: 'kg a m² and week' }));
+        fireEvent.click(screen.getByRole('button', { name: 'harvest per week, kg per m²' }));
         expect(names()).toEqual(['Radish', 'Celery', 'Kale, set out', 'Zinnia']);
         expect(
-            screen.getByRole('columnheader', { name: 'kg a m² and week', hidden: true }).getAttribute('aria-sort'),
+            screen
+                .getByRole('columnheader', { name: 'harvest per week, kg per m²', hidden: true })
+                .getAttribute('aria-sort'),
         ).toBe('descending');
         const kale = screen.getByText('Kale, set out').closest('tr') as HTMLElement;
         expect([...within(kale).getAllByRole('cell')].map((cell) => cell.textContent)).toEqual([
@@ -87,14 +89,14 @@ describe('worth of the ground', () => {
             fireEvent.change(field, { target: { value } });
             fireEvent.blur(field);
         };
-        await price('Your price of Radish, a kilogram', '3.5');
+        await price('Your price of Radish, per kilogram', '3.5');
         await waitFor(() => expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({ price: 3.5 }));
         await screen.findByText('3.31');
-        await price('Your price of Kale, a kilogram', '');
+        await price('Your price of Kale, per kilogram', '');
         await waitFor(() =>
             expect(asked.filter((a) => a.what.startsWith('PUT')).at(-1)?.body).toEqual({ price: null }),
         );
-        await price('Your price of Zinnia, a stem', '0');
+        await price('Your price of Zinnia, per stem', '0');
         await screen.findByText(/A price is 0.01 to 100000/);
         expect(asked.filter((a) => a.what.startsWith('PUT'))).toHaveLength(3);
     });

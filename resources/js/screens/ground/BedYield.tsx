@@ -1,9 +1,11 @@
 import { useState } from 'react';
-import { NumberInput } from '@mantine/core';
 import { TakeCsv } from '../../charts/DataTable';
 import { inShort } from '../../time/days';
 import { Problem } from '../../ui/Problem';
-import { say } from '../../words/words';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { labeled } from '../../ui/measure';
+import { toUnits, type Measure } from '../../words/units';
+import { say, units } from '../../words/words';
 import { useSavePrice, useBedYields, type BedYield } from './queries';
 
 /** A column to sort by: its key, and what it holds; null: not known. */
@@ -22,6 +24,18 @@ const COLUMNS = {
 type Column = keyof typeof COLUMNS;
 
 const IN_WORDS: Column[] = ['crop', 'on', 'thirst'];
+
+/** What the numbers of a column measure. */
+const MEASURES: Partial<Record<Column, Measure>> = { kilograms: 'kg_per_m2' };
+
+function heading(column: Column): string {
+    const measure = MEASURES[column];
+    return measure ? labeled(say(`worth.column-${column}`), measure) : say(`worth.column-${column}`);
+}
+
+function toReader(measure: Measure, value: number | null): number | null {
+    return value === null ? null : toUnits(measure, value, units());
+}
 
 /** What each crop gives for a square metre and a week of its ground, with one's own prices: to be sorted by, not a verdict. */
 export function WorthOfGround({ zone }: { zone: string }) {
@@ -66,7 +80,7 @@ function WorthTable({ zone }: { zone: string }) {
                                             })
                                         }
                                     >
-                                        {say(`worth.column-${column}`)}
+                                        {heading(column)}
                                     </button>
                                 </th>
                             ))}
@@ -81,8 +95,8 @@ function WorthTable({ zone }: { zone: string }) {
                                 </td>
                                 <td className="number">{row.days}</td>
                                 <td className="number">{say('worth.share', { share: row.share })}</td>
-                                <td className="number">{told(COLUMNS.kilograms(row))}</td>
-                                <td className="number">{told(COLUMNS.stems(row))}</td>
+                                <td className="number">{told(toReader('kg_per_m2', COLUMNS.kilograms(row)))}</td>
+                                <td className="number">{told(toReader('per_m2', COLUMNS.stems(row)))}</td>
                                 <td className="number">
                                     <Price
                                         key={row.price ?? 'none'}
@@ -90,7 +104,7 @@ function WorthTable({ zone }: { zone: string }) {
                                         onKeep={(price) => save.mutate({ crop: row.crop, price })}
                                     />
                                 </td>
-                                <td className="number">{told(COLUMNS.money(row))}</td>
+                                <td className="number">{told(toReader('per_m2', COLUMNS.money(row)))}</td>
                                 <td>{row.thirst && say(`worth.thirst-${row.thirst}`)}</td>
                             </tr>
                         ))}
@@ -99,7 +113,11 @@ function WorthTable({ zone }: { zone: string }) {
             </div>
             <TakeCsv
                 file={`${zone}-worth`}
-                columns={(Object.keys(COLUMNS) as Column[]).map((column) => say(`worth.column-${column}`))}
+                columns={(Object.keys(COLUMNS) as Column[]).map((column) =>
+                    MEASURES[column]
+                        ? { name: say(`worth.column-${column}`), measure: MEASURES[column] }
+                        : say(`worth.column-${column}`),
+                )}
                 rows={rows.map((row) => [
                     nameOf(row),
                     row.on,
@@ -134,13 +152,12 @@ function Price({ row, onKeep }: { row: BedYield; onKeep: (price: number | null) 
         if (price !== row.price) onKeep(price);
     };
     return (
-        <NumberInput
+        <MeasureInput
+            measure={row.unit === 'kg' ? 'price_per_kg' : 'price'}
             size="xs"
             w={80}
             hideControls
             aria-label={say('worth.price-of', { crop: row.name, unit: row.unit })}
-            min={0}
-            max={100000}
             decimalScale={2}
             value={value}
             onChange={setValue}
@@ -158,6 +175,6 @@ function rounded(value: number | null): number | null {
     return value === null ? null : Math.round(100 * value) / 100;
 }
 
-function told(value: number | null): string {
-    return value === null ? '' : say('number', { number: rounded(value) });
+function told(value: number | null, digits = units() === 'us' ? 3 : 2): string {
+    return value === null ? '' : say('number', { number: Number(value.toFixed(digits)) });
 }

@@ -1,11 +1,12 @@
 import { Button, Checkbox, Group } from '@mantine/core';
+import { ofRow } from '../../words/units';
 import { useState } from 'react';
 import { useCrops } from '../../api/crops';
 import { inShort } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { CropAmount } from '../../ui/CropAmount';
 import { Problem } from '../../ui/Problem';
-import { say } from '../../words/words';
+import { say, usualRow } from '../../words/words';
 import { useProposeSeason, type GroundBed, type SeasonPlan, type Span, type usePlantings, type Wish } from './queries';
 
 /** A season's plan proposed from beds and wishes; what is pinned stays, and the rest is proposed anew as often as one likes. */
@@ -70,14 +71,14 @@ export function FillBeds({
             <ul className="wishes">
                 {wishes.map((wish) => (
                     <li key={wish.key}>
-                        {say('ground.wish', { crop: name(wish.crop), metres: wish.metres })}{' '}
+                        {say('ground.wish', { crop: name(wish.crop), length: ofRow(wish.metres) })}{' '}
                         <Action onClick={() => setWishes(wishes.filter((one) => one.key !== wish.key))}>
                             {say('common.take-out')}
                         </Action>
                     </li>
                 ))}
             </ul>
-            <CropAmount label={say('ground.metres')} first={4} onAdd={add} />
+            <CropAmount label={say('ground.metres')} measure="m" first={usualRow()} onAdd={add} />
             <Group gap="md" mt="sm">
                 <Button
                     size="xs"

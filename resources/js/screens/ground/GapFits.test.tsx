@@ -54,10 +54,10 @@ it('lists what is eaten, then what is cut, each with its own measure, and plans 
     show(<Panel />);
     await screen.findByText('Crop 12');
     expect(screen.queryByText('Crop 13')).toBeNull();
-    expect(screen.getAllByText('harvest in 80% of years; 42 g a metre and day').length).toBe(12);
+    expect(screen.getAllByText('harvest in 80% of years; 42 g per meter of row and day').length).toBe(12);
     const [, vase] = screen.getAllByRole('list');
     expect(screen.getByRole('heading', { name: 'For the vase' })).toBeTruthy();
-    expect(within(vase!).getByText('harvest in 80% of years; 0.4 stems a metre and day')).toBeTruthy();
+    expect(within(vase!).getByText('harvest in 80% of years; 0.4 stems per meter of row and day')).toBeTruthy();
     expect(screen.getByText(/Bean/)).toBeTruthy();
     fireEvent.click(screen.getByText('and 2 more'));
     expect(screen.getByText('Crop 14')).toBeTruthy();

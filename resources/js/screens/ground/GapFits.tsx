@@ -1,8 +1,9 @@
 import { useState } from 'react';
+import { ofRow } from '../../words/units';
 import { dateInShort, inShort } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
-import { say } from '../../words/words';
+import { say, perLength } from '../../words/words';
 import { useFits, type Fit, type GroundBed, type Span, type usePlantings } from './queries';
 
 /** How many are read before the rest is asked for. */
@@ -48,7 +49,7 @@ export function GapFits({
     return (
         <>
             <h2>{say('ground.gap-of', { bed: bed.name, from: dateInShort(span.from) })}</h2>
-            <p>{say('ground.gap-until', { to: dateInShort(span.to), metres: data?.free_m ?? 0 })}</p>
+            <p>{say('ground.gap-until', { to: dateInShort(span.to), length: ofRow(data?.free_m ?? 0) })}</p>
             <Problem error={error} />
             {data && fits.length === 0 && <p>{say('ground.nothing-fits')}</p>}
             <FitList fits={fits.filter((fit) => fit.unit !== 'stems')} first={EATEN} onPlan={plan} />
@@ -116,8 +117,8 @@ function why(fit: Fit): string {
         say('ground.worth', {
             share: fit.share,
             unit: fit.unit ?? 'none',
-            grams: Math.round(1000 * fit.a_metre_and_day),
-            stems: Math.round(10 * fit.a_metre_and_day) / 10,
+            grams_a_metre: Math.round(1000 * fit.a_metre_and_day),
+            stems: Math.round(10 * perLength(fit.a_metre_and_day)) / 10,
         }),
     ]
         .filter(Boolean)

@@ -253,7 +253,11 @@ function Numbers({ zone, beds, year }: { zone: string; beds: GroundBed[]; year: 
             <DataTable
                 name={say('ground.all-stays')}
                 file={`${zone}-ground-${year.from.slice(0, 4)}`}
-                columns={columns.map((column) => say(`ground.column-${column}`))}
+                columns={columns.map((column) =>
+                    column === 'metres'
+                        ? { name: say('ground.column-metres'), measure: 'm' }
+                        : say(`ground.column-${column}`),
+                )}
                 rows={beds.flatMap((bed) =>
                     shown(bed.stays, year.from, year.to).map((stay) => [
                         `${bed.garden}, ${bed.name}`,

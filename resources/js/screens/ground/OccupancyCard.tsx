@@ -1,4 +1,6 @@
-import { Button, Checkbox, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
+import { ofRow } from '../../words/units';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { useState } from 'react';
 import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
@@ -41,7 +43,7 @@ export function OccupancyCard({
                 })}
             </p>
             {stay.height_cm !== null && stay.height_cm >= 120 && (
-                <p className="hint">{say('ground.tall', { metres: stay.height_cm / 100 })}</p>
+                <p className="hint">{say('ground.tall', { height: ofRow(stay.height_cm / 100) })}</p>
             )}
             {planting === null ? (
                 <p className="hint">{say('ground.by-the-log')}</p>
@@ -60,10 +62,10 @@ export function OccupancyCard({
                         onChange={(event) => event.currentTarget.value && setOn(event.currentTarget.value)}
                     />
                     <Group gap="sm" grow>
-                        <NumberInput
+                        <MeasureInput
+                            measure="m"
                             size="xs"
                             label={say('ground.metres')}
-                            min={0.1}
                             value={metres}
                             onChange={setMetres}
                         />

@@ -1,4 +1,5 @@
 import { inShort } from '../../time/days';
+import { ofRow } from '../../words/units';
 import { DataTable } from '../../charts/DataTable';
 import { say } from '../../words/words';
 import { shown } from './lanes';
@@ -40,7 +41,7 @@ export function SeasonList({ zone, beds, year }: { zone: string; beds: GroundBed
                             <td>
                                 {say('ground.where', {
                                     bed: bed.name,
-                                    metres: stay.metres,
+                                    length: ofRow(stay.metres),
                                     rows: stay.need?.rows ?? 1,
                                 })}
                             </td>

@@ -125,7 +125,7 @@ describe('beds under the ruler', () => {
         };
         show(<Card />);
         expect(screen.getByText(/It grows 1.5 m high/)).toBeTruthy();
-        fireEvent.change(screen.getByLabelText('Metres'), { target: { value: '2.5' } });
+        fireEvent.change(screen.getByLabelText('Length of row, m'), { target: { value: '2.5' } });
         fireEvent.click(screen.getByRole('button', { name: 'Change' }));
         await waitFor(() => expect(asked.length).toBe(1));
         expect(asked[0]?.body).toEqual({

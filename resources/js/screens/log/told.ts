@@ -1,4 +1,5 @@
 import type { Schema } from '../../api/client';
+import { asRead, inCentimetres, inKilograms, ofRow } from '../../words/units';
 import { say } from '../../words/words';
 
 type Told = Schema['ToldOfLine'];
@@ -9,14 +10,17 @@ export function toldInWords(told: Told, cues: { id: number; plant: string; stage
     const parts = [
         cue && say('log-screen.plant', { plant: cue.plant, stage: cue.stage }),
         told.under_cover && say('log.under-cover'),
-        told.metres !== undefined && say('log-screen.metres', { metres: told.metres }),
+        told.metres !== undefined && say(ofRow(told.metres)),
         told.plants !== undefined && say('log-screen.plants', { plants: told.plants }),
-        told.kilograms !== undefined && say('log-screen.kilograms', { kilograms: told.kilograms }),
+        told.kilograms !== undefined && say(inKilograms(told.kilograms)),
         told.stems !== undefined && say('log-screen.stems', { stems: told.stems }),
         told.quality !== undefined && say(`log.quality-${told.quality}`),
         told.cause !== undefined && say('log-screen.lost-to', { cause: say(`cause.${told.cause}`) }),
         told.celsius !== undefined &&
-            say('log-screen.reading', { celsius: told.celsius, depth: Math.round((told.depth ?? 0.05) * 100) }),
+            say('log-screen.reading', {
+                celsius: asRead(told.celsius),
+                depth: inCentimetres(Math.round((told.depth ?? 0.05) * 100)),
+            }),
         told.lot && say('log-screen.lot', { lot: told.lot }),
         told.text,
     ];

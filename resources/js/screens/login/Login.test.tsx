@@ -15,7 +15,10 @@ function logIn() {
 
 describe('logging in', () => {
     it.each([
-        ['/desk/login?to=%2Fdesk%2Fzones%2Fbench%2Fwindows%3Fcrop%3Dkale', '/desk/zones/bench/windows?crop=kale'],
+        [
+            '/desk/login?to=%2Fdesk%2Fzones%2Fbench%2Fplanting-windows%3Fcrop%3Dkale',
+            '/desk/zones/bench/planting-windows?crop=kale',
+        ],
         ['/desk/login?to=https%3A%2F%2Fevil.example', '/desk'],
         ['/desk/login?to=%2F%2Fevil.example', '/desk'],
         ['/desk/login?to=%2Fdesk%2Flogin', '/desk'],

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Textarea, TextInput } from '@mantine/core';
+import { Button, Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core';
 import { useCan } from '../../access/session';
 import { dateInWords } from '../../time/days';
 import { useKept } from '../../ui/kept';
@@ -63,6 +63,29 @@ function Form({ office }: { office: Office }) {
                     onChange={(event) => set(field, event.currentTarget.value)}
                 />
             ))}
+            <NativeSelect
+                mt="xs"
+                label={say('profile.units')}
+                description={say('office-settings.units-help')}
+                disabled={!mayEdit}
+                value={edited.units}
+                onChange={(event) => set('units', event.currentTarget.value)}
+                data={[
+                    { value: 'us', label: say('units.us') },
+                    { value: 'metric', label: say('units.metric') },
+                ]}
+            />
+            <NativeSelect
+                mt="xs"
+                label={say('profile.dates')}
+                disabled={!mayEdit}
+                value={edited.dates}
+                onChange={(event) => set('dates', event.currentTarget.value)}
+                data={[
+                    { value: 'month', label: say('dates.month') },
+                    { value: 'day', label: say('dates.day') },
+                ]}
+            />
             <Checkbox
                 mt="md"
                 label={say('office-settings.second-signature')}

@@ -108,9 +108,9 @@ describe('bringing a station file', () => {
             'Shed',
             'a new one, to fill in',
         ]);
-        expect(screen.queryByLabelText('Its height, m')).toBeNull();
+        expect(screen.queryByLabelText('Its elevation, m')).toBeNull();
         fireEvent.change(of, { target: { value: 'new' } });
-        expect(screen.getByLabelText('Its height, m')).toBeTruthy();
+        expect(screen.getByLabelText('Its elevation, m')).toBeTruthy();
     });
 
     it('refuses a file that is too large without sending it', () => {

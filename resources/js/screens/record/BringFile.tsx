@@ -1,5 +1,6 @@
 import { say } from '../../words/words';
-import { FileInput, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { FileInput, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Refusal, type ReadingChoices, type Schema, type Zone } from '../../api/client';
 import { useImportRecord, useRecordPreview } from './queries';
@@ -141,15 +142,16 @@ function OfStation({
                         value={choices.station_name ?? ''}
                         onChange={(event) => onChange({ ...choices, station_name: event.currentTarget.value })}
                     />
-                    <NumberInput
-                        label={say('bring-file.its-height-m')}
-                        w={120}
+                    <MeasureInput
+                        measure="elevation"
+                        label={say('bring-file.its-elevation')}
+                        w={150}
                         allowDecimal={false}
                         value={choices.station_height_m ?? ''}
                         onChange={(height) =>
                             onChange({
                                 ...choices,
-                                station_height_m: typeof height === 'number' ? height : undefined,
+                                station_height_m: height === '' ? undefined : Math.round(height),
                             })
                         }
                     />

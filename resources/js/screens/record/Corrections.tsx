@@ -3,7 +3,7 @@ import type { Schema } from '../../api/client';
 import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
-import { inCelsius } from '../../words/units';
+import { asRead } from '../../words/units';
 import { say } from '../../words/words';
 import { useCorrections, useDecideOnCorrections } from './queries';
 
@@ -44,8 +44,8 @@ export function Corrections({
                         <tr key={one.id}>
                             <th scope="row">{dateInWords(one.day)}</th>
                             <td>{say(`corrections.${one.element}`)}</td>
-                            <td>{say(inCelsius(one.was))}</td>
-                            <td>{say(inCelsius(one.value))}</td>
+                            <td>{say(asRead(one.was))}</td>
+                            <td>{say(asRead(one.value))}</td>
                             <td>
                                 {one.device}, {stations.find(({ id }) => id === one.station)?.name}
                             </td>

@@ -1,4 +1,5 @@
-import { say } from '../../words/words';
+import { degreeDays, say } from '../../words/words';
+import { inCelsius } from '../../words/units';
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
@@ -72,7 +73,12 @@ export function Course({ zone, data }: { zone: string; data: ClimateData }) {
                 <DataTable
                     name={say('course.soil-dates-of-every-site')}
                     file={`${zone}-soil-dates`}
-                    columns={['site', '°C', say('common.1-year-in-2'), say('course.4-years-in-5')]}
+                    columns={[
+                        'site',
+                        { name: say('course.temperature'), measure: 'celsius' },
+                        say('common.1-year-in-2'),
+                        say('course.4-years-in-5'),
+                    ]}
                     rows={climate.sites.flatMap((s) =>
                         s.soil_dates.map((date) => [
                             s.site,
@@ -183,7 +189,12 @@ function LightAndHeat({ climate }: { climate: Schema['Climate'] }) {
             <p>
                 {climate.degree_days
                     .filter((sum) => sum.a_year !== null)
-                    .map((sum) => say('course.degree-days-above-c-a', { a_year: sum.a_year, base: sum.base }))
+                    .map((sum) =>
+                        say('course.degree-days-above-c-a', {
+                            a_year: Math.round(degreeDays(sum.a_year ?? 0)),
+                            base: inCelsius(sum.base),
+                        }),
+                    )
                     .join(', ')}
                 .
             </p>
@@ -201,7 +212,7 @@ function LightAndHeat({ climate }: { climate: Schema['Climate'] }) {
                 <tbody>
                     {climate.heat.map((heat) => (
                         <tr key={heat.celsius}>
-                            <td>{heat.celsius} °C</td>
+                            <td>{say(inCelsius(heat.celsius))}</td>
                             <td className="number">{heat.days_a_year ?? ''}</td>
                             <td>{heat.first === null ? say('course.rare') : inShort(heat.first)}</td>
                             <td>{heat.last === null ? '' : inShort(heat.last)}</td>
@@ -220,15 +231,15 @@ function Numbers({ zone, ruler, climate, site, course }: ClimateData & { zone: s
             file={`${zone}-course`}
             columns={[
                 'day',
-                say('course.minimum-c'),
-                say('course.maximum-c'),
-                say('course.soil-c', { site: site.site }),
+                { name: say('course.minimum-normal'), measure: 'celsius' },
+                { name: say('course.maximum-normal'), measure: 'celsius' },
+                { name: say('course.soil-of-site', { site: site.site }), measure: 'celsius' },
                 say('course.day-length-h'),
                 say('course.with-twilight-h'),
                 say('course.radiation'),
-                say('course.minimum', { year: course?.year ?? '' }),
-                say('course.maximum', { year: course?.year ?? '' }),
-                say('course.soil', { year: course?.year ?? '' }),
+                { name: say('course.minimum', { year: course?.year ?? '' }), measure: 'celsius' },
+                { name: say('course.maximum', { year: course?.year ?? '' }), measure: 'celsius' },
+                { name: say('course.soil', { year: course?.year ?? '' }), measure: 'celsius' },
             ]}
             rows={ruler.day_length.map((hours, d) => [
                 monthDay(d + 1),
@@ -258,7 +269,7 @@ function SoilDates({ climate }: { climate: Schema['Climate'] }) {
                         <th scope="col">{say('course.1-year-in-2-4')}</th>
                         {SHOWN.map((celsius) => (
                             <th key={celsius} scope="col">
-                                {celsius} °C
+                                {say(inCelsius(celsius))}
                             </th>
                         ))}
                     </tr>

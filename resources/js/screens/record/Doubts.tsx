@@ -1,5 +1,6 @@
 import { Action } from '../../ui/Action';
-import { say, withMinus } from '../../words/words';
+import { toUnits } from '../../words/units';
+import { say, withMinus, units } from '../../words/words';
 import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
@@ -60,7 +61,7 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
                             <tr>
                                 <th scope="col">{say('doubts.year')}</th>
                                 <th scope="col">{say('doubts.day')}</th>
-                                <th scope="col">{say('doubts.minimum-maximum-c-with-the')}</th>
+                                <th scope="col">{say('doubts.minimum-maximum-with-the')}</th>
                                 <th scope="col">{say('doubts.decision')}</th>
                                 <th scope="col">
                                     <span className="sr-only">{say('doubts.decide')}</span>
@@ -171,7 +172,8 @@ function Doubt({
 }
 
 function Around({ value }: { value: Value }) {
-    const shown = (celsius: number | null) => (celsius === null ? '–' : withMinus(celsius.toFixed(1)));
+    const shown = (celsius: number | null) =>
+        celsius === null ? '–' : withMinus(toUnits('celsius', celsius, units()).toFixed(1));
     return (
         <span className="mono">
             {value.around.map((day, i) => (

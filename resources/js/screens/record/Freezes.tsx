@@ -141,7 +141,7 @@ function Numbers({ zone, ruler, climate }: ClimateData & { zone: string }) {
                 name={say('freezes.freezes-year-by-year')}
                 file={`${zone}-freezes`}
                 columns={[
-                    say('freezes.threshold-c'),
+                    { name: say('freezes.threshold-of'), measure: 'celsius' },
                     'season',
                     say('freezes.last-freeze'),
                     say('freezes.first-freeze'),
@@ -157,8 +157,8 @@ function Numbers({ zone, ruler, climate }: ClimateData & { zone: string }) {
                     'day',
                     'seasons',
                     ...climate.thresholds.flatMap((t) => [
-                        say('freezes.to-come-c', { celsius: t.celsius }),
-                        say('freezes.has-come-c', { celsius: t.celsius }),
+                        say('freezes.to-come-at', { limit: inCelsius(t.celsius) }),
+                        say('freezes.has-come-at', { limit: inCelsius(t.celsius) }),
                     ]),
                 ]}
                 rows={Array.from({ length: 365 }, (_, i) => [

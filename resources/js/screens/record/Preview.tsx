@@ -1,4 +1,5 @@
-import { say, withMinus } from '../../words/words';
+import { say, withMinus, units } from '../../words/words';
+import { toUnits } from '../../words/units';
 import { Button, Checkbox, Group } from '@mantine/core';
 import { useState } from 'react';
 import type { RecordPreview } from '../../api/client';
@@ -152,16 +153,16 @@ function Understood({ preview }: { preview: RecordPreview }) {
                     </td>
                 </tr>
                 <tr>
-                    <th scope="row">{say('preview.first-days-c')}</th>
-                    <td>
-                        {preview.sample
-                            .map((day) => withMinus(`${day.minimum ?? '–'} / ${day.maximum ?? '–'}`))
-                            .join(', ')}
-                    </td>
+                    <th scope="row">{say('preview.first-days-temperature')}</th>
+                    <td>{preview.sample.map((day) => `${shown(day.minimum)} / ${shown(day.maximum)}`).join(', ')}</td>
                 </tr>
             </tbody>
         </table>
     );
+}
+
+function shown(celsius: number | null): string {
+    return celsius === null ? '–' : withMinus(String(toUnits('celsius', celsius, units())));
 }
 
 /** Rows that cannot be read, and values that are kept and not used. */

@@ -1,5 +1,5 @@
-import { say } from '../../words/words';
-import { inCelsius } from '../../words/units';
+import { say, temperatureRange, temperatureTicks } from '../../words/words';
+import { asRead, inCelsius, inCentimetres, moreCelsius } from '../../words/units';
 import { Button, FileInput, Group, NativeSelect, TextInput } from '@mantine/core';
 import { line } from 'd3-shape';
 import { useState } from 'react';
@@ -59,7 +59,7 @@ export function Readings({ zone }: { zone: string }) {
                             data={found.depths.map((d) => ({
                                 value: String(d.depth),
                                 label: say('readings.cm-readings', {
-                                    depth: Math.round(d.depth * 100),
+                                    depth: inCentimetres(100 * d.depth),
                                     readings: d.readings,
                                 }),
                             }))}
@@ -79,7 +79,7 @@ export function Readings({ zone }: { zone: string }) {
 function Found({ zone, found }: { zone: string; found: Calibration }) {
     const [name, setName] = useState(`${found.site.name}, measured`);
     const save = useSaveSite();
-    const degrees = (value: number) => say(inCelsius(Math.round(10 * value) / 10));
+    const degrees = (value: number) => say(moreCelsius(Math.round(10 * value) / 10));
     const keep = () =>
         save.mutate(
             asMeasured(
@@ -88,7 +88,7 @@ function Found({ zone, found }: { zone: string; found: Calibration }) {
                 name,
                 say('readings.from-readings-at-cm-error', {
                     used: found.used,
-                    depth: Math.round(found.depth * 100),
+                    depth: inCentimetres(Math.round(found.depth * 100)),
                     error_before: degrees(found.error_before),
                     error_after: degrees(found.error_after),
                 }),
@@ -104,9 +104,9 @@ function Found({ zone, found }: { zone: string; found: Calibration }) {
                     file={`${zone}-readings`}
                     columns={[
                         'date',
-                        say('readings.reading-as-daily-mean-c'),
-                        say('readings.model-before-c'),
-                        say('readings.model-after-c'),
+                        { name: say('readings.reading-as-daily-mean'), measure: 'celsius' },
+                        { name: say('readings.model-before'), measure: 'celsius' },
+                        { name: say('readings.model-after'), measure: 'celsius' },
                     ]}
                     rows={found.points.map((p) => [p.date, p.reading, p.before, p.after])}
                 />
@@ -117,7 +117,7 @@ function Found({ zone, found }: { zone: string; found: Calibration }) {
                     {say('readings.of-readings-count-at-cm', {
                         used: found.used,
                         readings: found.readings,
-                        depth: Math.round(found.depth * 100),
+                        depth: inCentimetres(Math.round(found.depth * 100)),
                         name: found.site.name,
                     })}
                 </p>
@@ -172,7 +172,7 @@ const LEFT = 56;
 function Comparison({ points }: { points: Calibration['points'] }) {
     const days = points.map((p) => Date.parse(p.date) / 86_400_000);
     const values = points.flatMap((p) => [p.reading, p.before, p.after]);
-    const [low, high] = [Math.floor(Math.min(...values) / 5) * 5, Math.ceil(Math.max(...values) / 5) * 5];
+    const [low, high] = temperatureRange(values, { metric: 5, us: 10 });
     const from = Math.min(...days);
     const span = Math.max(1, Math.max(...days) - from);
     const x = (i: number) => LEFT + 6 + ((WIDTH - LEFT - 20) * ((days[i] ?? 0) - from)) / span;
@@ -189,7 +189,7 @@ function Comparison({ points }: { points: Calibration['points'] }) {
             role="img"
             aria-label={say('readings.readings-as-daily-means-with')}
         >
-            {Array.from({ length: (high - low) / 5 + 1 }, (_, i) => low + 5 * i).map((celsius) => (
+            {temperatureTicks(low, high).map((celsius) => (
                 <g key={celsius}>
                     <line className="rule" x1={LEFT} x2={WIDTH} y1={y(celsius)} y2={y(celsius)} />
                     <text className="quiet" x={LEFT - 8} y={y(celsius) + 4} textAnchor="end">
@@ -209,7 +209,7 @@ function Comparison({ points }: { points: Calibration['points'] }) {
                     stroke="var(--clay)"
                     strokeWidth="1.4"
                 >
-                    <title>{`${dateInWords(p.date)}: ${p.reading} °C`}</title>
+                    <title>{`${dateInWords(p.date)}: ${say(asRead(p.reading))}`}</title>
                 </circle>
             ))}
             <text className="quiet" x={LEFT} y={HEIGHT - 4}>

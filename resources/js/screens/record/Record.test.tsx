@@ -97,7 +97,7 @@ const answers = {
     'GET /api/zones/meadow/climate': climate('05-28'),
     'GET /api/zones/bench/climate?from=1996&to=2005': climate('05-02'),
 };
-const at = (part: string) => [`/desk/zones/bench/record/${part}`, '/desk/zones/:zone/record/:part?'] as const;
+const at = (part: string) => [`/desk/zones/bench/climate/${part}`, '/desk/zones/:zone/climate/:part?'] as const;
 
 describe('the record', () => {
     it('reads the freezes to come on a day at every threshold', async () => {

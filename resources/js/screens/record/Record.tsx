@@ -45,7 +45,7 @@ export function Record() {
     if (!zone) return null;
     const known = PARTS.some((p) => p.path === part);
     if (!known || (!zone.record && part !== 'files')) {
-        const to = `/desk/zones/${slug}/record/${zone.record ? 'freezes' : 'files'}`;
+        const to = `/desk/zones/${slug}/climate/${zone.record ? 'freezes' : 'files'}`;
         return <Navigate to={{ pathname: to, search: params.toString() }} replace />;
     }
     const seasons = climate?.climate.thresholds[1]?.seasons.map((season) => season.season) ?? [];
@@ -58,7 +58,7 @@ export function Record() {
                         {PARTS.map((p) => (
                             <NavLink
                                 key={p.path}
-                                to={{ pathname: `/desk/zones/${slug}/record/${p.path}`, search: params.toString() }}
+                                to={{ pathname: `/desk/zones/${slug}/climate/${p.path}`, search: params.toString() }}
                                 className={({ isActive }) => (isActive ? 'active' : '')}
                             >
                                 {p.name}
@@ -137,7 +137,7 @@ function Progressing({ zone, progress, mayEdit }: { zone: string; progress: Comp
             ) : progress.state === 'done' ? (
                 <p>
                     {say('record.computed')}{' '}
-                    <Link to={`/desk/zones/${zone}/windows`}>{say('record.see-the-windows')}</Link>
+                    <Link to={`/desk/zones/${zone}/planting-windows`}>{say('record.see-the-windows')}</Link>
                 </p>
             ) : (
                 <>

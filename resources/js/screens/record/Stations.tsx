@@ -1,6 +1,9 @@
 import { Action } from '../../ui/Action';
-import { say, withMinus } from '../../words/words';
-import { Button, Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
+import { inMetres, toUnits } from '../../words/units';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { labeled } from '../../ui/measure';
+import { say, units } from '../../words/words';
+import { Button, Checkbox, Group, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema, Zone } from '../../api/client';
 import { useSaveStations } from './queries';
@@ -36,16 +39,16 @@ export function Stations({
     return (
         <section>
             <h2>{say('stations.stations-in-the-order-they')}</h2>
-            <p className="hint">{say('stations.where-the-first-has-no', { height_m: zone.height_m })}</p>
+            <p className="hint">{say('stations.where-the-first-has-no', { height: inMetres(zone.height_m) })}</p>
             <table className="ruled dense">
                 <thead>
                     <tr>
                         <th scope="col">{say('common.station')}</th>
-                        <th scope="col">{say('common.height-m')}</th>
-                        <th scope="col">{say('stations.c-per-100-m')}</th>
+                        <th scope="col">{labeled(say('common.elevation'), 'elevation')}</th>
+                        <th scope="col">{labeled(say('stations.lapse'), 'lapse')}</th>
                         <th scope="col">{say('stations.matched')}</th>
                         <th scope="col">{say('common.record')}</th>
-                        <th scope="col">{say('stations.corrected-by-c')}</th>
+                        <th scope="col">{labeled(say('stations.corrected-by'), 'celsius_more')}</th>
                         <th scope="col" className="number">
                             {say('stations.minima-maxima-given')}
                         </th>
@@ -160,32 +163,36 @@ function Row({
             </td>
             <td>
                 {mayEdit ? (
-                    <NumberInput
+                    <MeasureInput
+                        measure="elevation"
                         size="xs"
                         w={84}
                         aria-label={say('stations.height-of-station', { i: i + 1 })}
                         placeholder={say('stations.as-zone')}
                         allowDecimal={false}
                         value={station.height_m ?? ''}
-                        onChange={(height) => onChange({ height_m: typeof height === 'number' ? height : null })}
+                        onChange={(height) => onChange({ height_m: height === '' ? null : Math.round(height) })}
                     />
+                ) : station.height_m === null ? (
+                    say('stations.as-zone')
                 ) : (
-                    (station.height_m ?? say('stations.as-zone'))
+                    say(inMetres(station.height_m))
                 )}
             </td>
             <td>
                 {mayEdit ? (
-                    <NumberInput
+                    <MeasureInput
+                        measure="lapse"
                         size="xs"
                         w={84}
-                        aria-label={say('stations.temperature-per-100-m-of', { i: i + 1 })}
+                        aria-label={say('stations.lapse-of', { i: i + 1 })}
                         step={0.05}
                         decimalScale={2}
-                        value={Math.round(station.lapse * 10000) / 100}
-                        onChange={(lapse) => typeof lapse === 'number' && onChange({ lapse: lapse / 100 })}
+                        value={Math.round(station.lapse * 1e6) / 1e4}
+                        onChange={(lapse) => lapse !== '' && onChange({ lapse: lapse / 100 })}
                     />
                 ) : (
-                    withMinus(String(Math.round(station.lapse * 10000) / 100))
+                    say('measure.lapse', { lapse: Math.round(station.lapse * 10000) / 100 })
                 )}
             </td>
             <td>
@@ -231,7 +238,8 @@ function fillings(spans: Schema['Stations']['filled_in']): string {
 }
 
 function corrections(fit: NonNullable<Station['fit']>, i: number): string {
-    const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
+    const signed = (value: number) =>
+        `${value < 0 ? '−' : '+'}${Math.abs(toUnits('celsius_more', value, units())).toFixed(1)}`;
     const height =
         fit.height === 0
             ? say('stations.nothing-for-height')

@@ -1,5 +1,7 @@
 import { Action } from '../../ui/Action';
-import { say, withMinus } from '../../words/words';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { type Measure, toUnits } from '../../words/units';
+import { say, withMinus, units } from '../../words/words';
 import { Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useEffect } from 'react';
 import type { Schema } from '../../api/client';
@@ -14,13 +16,18 @@ import { Problem } from '../../ui/Problem';
 type Site = Schema['Site'];
 type Numbers = Schema['SiteNumbers'];
 
-const NUMBERS: { key: keyof Numbers; label: string; unit: string }[] = [
-    { key: 'air', label: say('sites.air'), unit: say('sites.added-to-day-and-night') },
-    { key: 'sun', label: say('sites.sun'), unit: say('sites.soil-warmed-in-full-sun') },
-    { key: 'rate', label: say('common.rate'), unit: say('sites.how-fast-soil-follows-air') },
-    { key: 'protection', label: say('sites.protection'), unit: say('sites.against-freezing-c') },
-    { key: 'offset', label: say('sites.offset'), unit: say('sites.readings-add-to-soil-c') },
+const NUMBERS: { key: keyof Numbers; label: string; unit: string; measure?: Measure }[] = [
+    { key: 'air', label: 'sites.air', unit: 'sites.added-to-day-and-night', measure: 'celsius_more' },
+    { key: 'sun', label: 'sites.sun', unit: 'sites.soil-warmed-in-full-sun', measure: 'celsius_more' },
+    { key: 'rate', label: 'common.rate', unit: 'sites.how-fast-soil-follows-air' },
+    { key: 'protection', label: 'sites.protection', unit: 'sites.against-freezing-c', measure: 'celsius_more' },
+    { key: 'offset', label: 'sites.offset', unit: 'sites.readings-add-to-soil-c', measure: 'celsius_more' },
 ];
+
+/** A number of a site as it is read. */
+function told(value: number, measure: Measure | undefined): string {
+    return withMinus(String(measure ? toUnits(measure, value, units()) : value));
+}
 
 const EMPTY: Numbers & { name: string; note: string } = {
     name: '',
@@ -67,9 +74,9 @@ export function Sites() {
                         <th scope="col">{say('common.in')}</th>
                         {NUMBERS.map((number) => (
                             <th key={number.key} scope="col" className="number">
-                                {number.label}
+                                {say(number.label)}
                                 <br />
-                                <small>{number.unit}</small>
+                                <small>{say(number.unit)}</small>
                             </th>
                         ))}
                         <th scope="col">{say('common.note')}</th>
@@ -90,11 +97,13 @@ export function Sites() {
                                 </td>
                                 {NUMBERS.map((number) => (
                                     <td key={number.key} className="number">
-                                        {withMinus(String(site[number.key]))}
+                                        {told(site[number.key], number.measure)}
                                         {site.first_numbers && site.first_numbers[number.key] !== site[number.key] && (
                                             <small className="hint">
                                                 {' '}
-                                                {say('sites.first', { first_numbers: site.first_numbers[number.key] })}
+                                                {say('sites.first', {
+                                                    first_numbers: told(site.first_numbers[number.key], number.measure),
+                                                })}
                                             </small>
                                         )}
                                     </td>
@@ -168,19 +177,24 @@ function SiteForm({
                     value={edited.name}
                     onChange={(event) => onChange({ ...edited, name: event.currentTarget.value })}
                 />
-                {NUMBERS.map((number) => (
-                    <NumberInput
-                        key={number.key}
-                        label={number.label}
-                        description={number.unit}
-                        required
-                        w={150}
-                        step={0.1}
-                        decimalScale={2}
-                        value={edited[number.key]}
-                        onChange={(value) => typeof value === 'number' && onChange({ ...edited, [number.key]: value })}
-                    />
-                ))}
+                {NUMBERS.map((number) => {
+                    const props = {
+                        key: number.key,
+                        description: say(number.unit),
+                        required: true,
+                        w: 150,
+                        step: 0.1,
+                        decimalScale: 2,
+                        value: edited[number.key],
+                        onChange: (value: number | string) =>
+                            typeof value === 'number' && onChange({ ...edited, [number.key]: value }),
+                    };
+                    return number.measure ? (
+                        <MeasureInput {...props} measure={number.measure} label={say(number.label)} />
+                    ) : (
+                        <NumberInput {...props} label={say(number.label)} />
+                    );
+                })}
                 <TextInput
                     label={say('common.note')}
                     miw={280}

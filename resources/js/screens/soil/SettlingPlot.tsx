@@ -1,6 +1,6 @@
 import type { Schema } from '../../api/client';
 import { inCelsius } from '../../words/units';
-import { say } from '../../words/words';
+import { say, temperatureRange } from '../../words/words';
 import type { Figure } from './queries';
 
 const [WIDTH, HEIGHT] = [262, 150];
@@ -11,8 +11,10 @@ export function SettlingPlot({ figures, fit }: { figures: Figure[]; fit: Schema[
     const first = figures[0]?.[0] ?? 0;
     const last = Math.max(30, (figures.at(-1)?.[0] ?? 0) - first);
     const values = [...figures.map((figure) => figure[1]), ...(fit ? [fit.celsius] : [])];
-    const least = Math.floor(Math.min(...values) - 0.5);
-    const most = Math.ceil(Math.max(...values) + 0.5);
+    const [least, most] = temperatureRange(
+        values.flatMap((value) => [value - 0.5, value + 0.5]),
+        { metric: 1, us: 1 },
+    );
     const x = (seconds: number) => LEFT + ((seconds - first) / last) * (WIDTH - LEFT - RIGHT);
     const y = (celsius: number) => TOP + ((most - celsius) / (most - least)) * (HEIGHT - TOP - BOTTOM);
     return (

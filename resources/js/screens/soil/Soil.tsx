@@ -43,15 +43,22 @@ export function Soil() {
                         <DataTable
                             name={say('soil.readings')}
                             file={`${zone}-soil`}
-                            columns={['spot', 'on', 'hour', 'depth', 'celsius', 'within', 'by', 'state'].map((column) =>
-                                say(`soil.column-${column}`),
-                            )}
+                            columns={[
+                                say('soil.column-spot'),
+                                say('soil.column-on'),
+                                say('soil.column-hour'),
+                                { name: say('soil.column-depth'), measure: 'cm' },
+                                { name: say('soil.column-celsius'), measure: 'celsius' },
+                                { name: say('soil.column-within'), measure: 'celsius_more' },
+                                say('soil.column-by'),
+                                say('soil.column-state'),
+                            ]}
                             rows={data.spots.flatMap((one) =>
                                 one.readings.map((reading) => [
                                     one.name,
                                     reading.on,
                                     reading.hour,
-                                    reading.depth,
+                                    100 * reading.depth,
                                     reading.celsius,
                                     reading.within,
                                     reading.author,

@@ -6,7 +6,7 @@ import { dateInShort, dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { CollapsedList } from '../../ui/CollapsedList';
 import { Problem } from '../../ui/Problem';
-import { inCelsius } from '../../words/units';
+import { asRead, inCelsius, inCentimetres, moreCelsius } from '../../words/units';
 import { say } from '../../words/words';
 import { useSpotCalibration, useWithdrawReading, type Spot } from './queries';
 
@@ -103,15 +103,13 @@ function List({ zone, spot }: { zone: string; spot: Spot }) {
                         <tr key={reading.id} className={reading.withdrawn ? 'withdrawn' : undefined}>
                             <td className="nowrap">{dateInShort(reading.on)}</td>
                             <td className="number nowrap">{clock(reading.hour)}</td>
-                            <td className="number nowrap">
-                                {say('soil.depth-cm', { depth: Math.round(reading.depth * 100) })}
-                            </td>
+                            <td className="number nowrap">{say(inCentimetres(Math.round(reading.depth * 100)))}</td>
                             <td className="number nowrap">
                                 {reading.within === null
-                                    ? say(inCelsius(reading.celsius))
+                                    ? say(asRead(reading.celsius))
                                     : say('soil.within', {
-                                          celsius: inCelsius(reading.celsius),
-                                          within: inCelsius(Math.max(0.1, Math.round(10 * reading.within) / 10)),
+                                          celsius: asRead(reading.celsius),
+                                          within: moreCelsius(Math.max(0.1, Math.round(10 * reading.within) / 10)),
                                       })}
                             </td>
                             <td>{say(`soil.source-${reading.source}`)}</td>
@@ -157,9 +155,9 @@ function Calibrated({ zone, spot }: { zone: string; spot: Spot }) {
             <p>
                 {say('soil.calibrated', {
                     used: found.used,
-                    offset: inCelsius(Math.round(10 * found.offset) / 10),
-                    before: inCelsius(Math.round(10 * found.error_before) / 10),
-                    after: inCelsius(Math.round(10 * found.error_after) / 10),
+                    offset: moreCelsius(Math.round(10 * found.offset) / 10),
+                    before: moreCelsius(Math.round(10 * found.error_before) / 10),
+                    after: moreCelsius(Math.round(10 * found.error_after) / 10),
                 })}
             </p>
             {save.isSuccess ? (

@@ -1,7 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
-import { dateAfter, dateInShort, daysBetween } from '../../time/days';
+import { dateAfter, daysBetween, inShort } from '../../time/days';
 import { inCelsius } from '../../words/units';
-import { say } from '../../words/words';
+import { say, temperatureRange, temperatureTicks } from '../../words/words';
 import type { SoilData } from './queries';
 
 const HEIGHT = 230;
@@ -31,14 +31,14 @@ export function SpotPlot({ data, days }: { data: SoilData; days: NonNullable<Soi
     );
     const seen = marks.filter((mark) => mark.day >= 0);
     const known = [...days.model.filter((v) => v !== null), ...days.usual, ...seen.map((mark) => mark.celsius)];
-    const [least, most] = [Math.floor(Math.min(...known) / 5) * 5, Math.ceil(Math.max(...known) / 5) * 5];
+    const [least, most] = temperatureRange(known, { metric: 5, us: 10 });
     const x = (day: number) => LEFT + (day / days.usual.length) * (wide - LEFT - 12);
     const y = (celsius: number) => 10 + ((most - celsius) / Math.max(5, most - least)) * (HEIGHT - BOTTOM - 14);
     const path = (values: (number | null)[]) =>
         values
             .map((v, i) => (v === null ? '' : `${i === 0 || values[i - 1] === null ? 'M' : 'L'}${x(i + 0.5)} ${y(v)}`))
             .join('');
-    const ticks = Array.from({ length: (most - least) / 5 + 1 }, (_, i) => least + 5 * i);
+    const ticks = temperatureTicks(least, most);
     return (
         <div ref={ref}>
             <svg className="chart" width="100%" height={HEIGHT} role="img" aria-label={say('soil.plot')}>
@@ -54,7 +54,7 @@ export function SpotPlot({ data, days }: { data: SoilData; days: NonNullable<Soi
                     (_, i) =>
                         i % WEEK === 0 && (
                             <text key={i} className="quiet" x={x(i)} y={HEIGHT - 6} fontSize="11">
-                                {dateInShort(dateAfter(days.first, i)).replace(/ \d{4}$/, '')}
+                                {inShort(dateAfter(days.first, i).slice(5))}
                             </text>
                         ),
                 )}

@@ -1,11 +1,12 @@
-import { Button, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { Schema } from '../../api/client';
 import { useSites } from '../../api/sites';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
-import { inCelsius } from '../../words/units';
-import { say } from '../../words/words';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { asRead, moreCelsius } from '../../words/units';
+import { say, usualDepth } from '../../words/words';
 import { useAddSpot, useFit, useKeepReading, type Figure, type SoilData, type Spot } from './queries';
 import { SettlingPlot } from './SettlingPlot';
 import { useTimer } from './timer';
@@ -99,7 +100,7 @@ function Figures({ zone, data, spot }: { zone: string; data: SoilData; spot: Spo
     const timer = useTimer(spot.id);
     const { today } = data;
     const [shown, setShown] = useState<number | string>('');
-    const [depth, setDepth] = useState<number | string>(Math.round(data.depth * 100));
+    const [depth, setDepth] = useState<number | string>(usualDepth);
     const [hour, setHour] = useState(nowInHours);
     const [on, setOn] = useState(today);
     const { figures } = timer;
@@ -152,7 +153,8 @@ function Figures({ zone, data, spot }: { zone: string; data: SoilData; spot: Spo
                     type();
                 }}
             >
-                <NumberInput
+                <MeasureInput
+                    measure="celsius"
                     size="xs"
                     w={120}
                     label={say('soil.it-shows')}
@@ -173,7 +175,7 @@ function Figures({ zone, data, spot }: { zone: string; data: SoilData; spot: Spo
             <Group gap="sm">
                 {fit.data && (
                     <Button size="xs" onClick={() => save({ figures })} loading={keep.isPending}>
-                        {say('soil.keep-reading', { celsius: inCelsius(Math.round(10 * fit.data.celsius) / 10) })}
+                        {say('soil.keep-reading', { celsius: asRead(Math.round(10 * fit.data.celsius) / 10) })}
                     </Button>
                 )}
                 {only && (
@@ -183,7 +185,7 @@ function Figures({ zone, data, spot }: { zone: string; data: SoilData; spot: Spo
                         onClick={() => save({ celsius: only[1] })}
                         loading={keep.isPending}
                     >
-                        {say('soil.had-settled', { celsius: inCelsius(only[1]) })}
+                        {say('soil.had-settled', { celsius: asRead(only[1]) })}
                     </Button>
                 )}
                 {figures.length > 0 && <Action onClick={timer.clear}>{say('soil.begin-again')}</Action>}
@@ -207,13 +209,12 @@ function When(props: {
 }) {
     return (
         <Group gap="xs" align="end" mb="xs">
-            <NumberInput
+            <MeasureInput
+                measure="cm"
                 size="xs"
                 w={82}
                 label={say('soil.depth')}
                 value={props.depth}
-                min={0}
-                max={300}
                 onChange={props.setDepth}
             />
             <TextInput
@@ -241,8 +242,8 @@ function When(props: {
 function outcome(figures: number, fit: Schema['Settling'] | undefined): string {
     if (!fit) return figures === 0 ? say('soil.put-it-in') : say('soil.figures-so-far', { figures, needed: 4 });
     return say(fit.settled ? 'soil.settled-at' : 'soil.heading-for', {
-        celsius: inCelsius(Math.round(10 * fit.celsius) / 10),
-        within: fit.within === null ? '' : say(inCelsius(Math.max(0.1, Math.round(10 * fit.within) / 10))),
+        celsius: asRead(Math.round(10 * fit.celsius) / 10),
+        within: fit.within === null ? '' : say(moreCelsius(Math.max(0.1, Math.round(10 * fit.within) / 10))),
         sure: fit.within === null ? 'no' : 'yes',
     });
 }

@@ -55,11 +55,11 @@ describe('supply', () => {
             'GET /api/crops': [{ slug: 'radish', name: 'Radish' }],
             'GET /api/zones/bench/windows/radish/succession': RADISH,
         });
-        show(<Supply />, '/desk/zones/bench/supply?from=04-18&want=kale:0', '/desk/zones/:zone/supply');
+        show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18&want=kale:0', '/desk/zones/:zone/harvest-plan');
         await screen.findByText(/Say what is wanted/);
         await screen.findByRole('option', { name: 'Radish' });
         fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
-        fireEvent.change(screen.getByLabelText('a week (kg; flowers: stems)'), { target: { value: '2' } });
+        fireEvent.change(screen.getByLabelText('A week (flowers: stems), kg'), { target: { value: '2' } });
         fireEvent.click(screen.getByRole('button', { name: 'Add' }));
         await screen.findByText(/Radish: 3 sowings, the last on 20 Jun/);
         expect(screen.getByText(/4 weeks short of 10/)).toBeTruthy();
@@ -87,7 +87,7 @@ describe('supply', () => {
                 },
             },
         });
-        show(<Supply />, '/desk/zones/bench/supply?from=04-18&want=zinnia:20', '/desk/zones/:zone/supply');
+        show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18&want=zinnia:20', '/desk/zones/:zone/harvest-plan');
         const said = await screen.findByText(/^Zinnia: one sowing/);
         expect(said.textContent).toContain('No week is short of 1.');
         expect(said.textContent).toContain('This season one week is short in half of 28 ways it may go on.');

@@ -1,4 +1,5 @@
 import { NumberInput, SegmentedControl, TextInput } from '@mantine/core';
+import { inKilograms, ofRow } from '../../words/units';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useSession } from '../../access/session';
@@ -155,6 +156,7 @@ function Need({ supplied, onWants }: { supplied: Supplied[]; onWants: (wants: Wa
                         {say('supply.want', {
                             crop: name(one.want.crop),
                             amount: one.want.amount,
+                            weight: inKilograms(one.want.amount),
                             unit: unitOf(one),
                         })}{' '}
                         <Action onClick={() => onWants(wants.filter((want) => want !== one.want))}>
@@ -165,6 +167,7 @@ function Need({ supplied, onWants }: { supplied: Supplied[]; onWants: (wants: Wa
             </ul>
             <CropAmount
                 label={say('supply.amount')}
+                measure="kg"
                 first={1}
                 onAdd={(crop, amount) => onWants([...wants.filter((want) => want.crop !== crop), { crop, amount }])}
             />
@@ -185,7 +188,7 @@ function Verdict({ supplied, by, missed }: { supplied: Supplied[]; by: By; misse
                     crop: crops?.find((crop) => crop.slug === want.crop)?.name ?? want.crop,
                     sowings: sowings.length,
                     last: sowings.at(-1) ? inShort(sowings.at(-1)?.on ?? '') : '',
-                    metres: Math.max(0, ...sowings.map((sowing) => sowing.metres ?? 0)),
+                    length: ofRow(Math.max(0, ...sowings.map((sowing) => sowing.metres ?? 0))),
                     known: data.yield_per_m === null ? 'no' : 'yes',
                     weeks,
                     hunger,
@@ -210,7 +213,9 @@ function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[
             name={say('supply.sowings')}
             file={`${zone}-supply`}
             columns={['crop', 'sow', 'from', 'to', 'metres', 'seeds', 'grams'].map((column) =>
-                say(`supply.column-${column}`),
+                column === 'metres'
+                    ? { name: say('supply.column-metres'), measure: 'm' }
+                    : say(`supply.column-${column}`),
             )}
             rows={supplied.flatMap(({ want, data }) =>
                 (data?.[by].sowings ?? []).map((sowing) => [

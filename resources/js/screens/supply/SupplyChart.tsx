@@ -1,4 +1,5 @@
 import { inShort, wrap, yearDay } from '../../time/days';
+import { inKilograms } from '../../words/units';
 import type { YearScale } from '../../time/yearScale';
 import { say } from '../../words/words';
 import { unitOf, type Supplied, type Unit } from './queries';
@@ -104,7 +105,7 @@ function Stack({ scale, supplied, on, by, missed, unit }: Shown & { unit: Unit }
                 <>
                     <line className="ink" x1={0} x2={scale.width} y1={y(wanted)} y2={y(wanted)} strokeDasharray="5 3" />
                     <text x={-10} y={y(wanted) + 4} textAnchor="end" fontSize="10.5">
-                        {say('supply.wanted', { amount: wanted, unit })}
+                        {say('supply.wanted', { amount: wanted, weight: inKilograms(wanted), unit })}
                     </text>
                 </>
             )}

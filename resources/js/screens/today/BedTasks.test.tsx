@@ -28,7 +28,7 @@ describe('what the beds ask for', () => {
         expect(lines[0]).toMatch(/^28 Apr: .*Bed 3/);
         expect(lines[1]).toMatch(/^2 May: /);
         expect(asked[0]?.what).toContain('ground-tasks?from=2026-04-28&to=2026-05-05');
-        expect(screen.getByRole('link').getAttribute('href')).toBe('/desk/zones/bench/ground');
+        expect(screen.getByRole('link').getAttribute('href')).toBe('/desk/zones/bench/beds');
     });
 
     it('puts what begins before what has held for a while, and says until when that does', async () => {

@@ -34,7 +34,7 @@ export function BedTasks({ zone, today }: { zone: string; today: string }) {
             </ul>
             <p className="hint">{say('ground.tasks-care')}</p>
             <p>
-                <Link to={`/desk/zones/${zone}/ground`}>
+                <Link to={`/desk/zones/${zone}/beds`}>
                     {data.length > SHOWN
                         ? say('today.tasks-more', { more: data.length - SHOWN })
                         : say('today.tasks-ground')}

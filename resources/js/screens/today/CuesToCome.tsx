@@ -36,7 +36,7 @@ export function CuesToCome({ zone }: { zone: string }) {
                 </p>
             )}
             <p>
-                <Link to={`/desk/zones/${zone}/cues`}>{say('cues.all')}</Link>
+                <Link to={`/desk/zones/${zone}/indicator-plants`}>{say('cues.all')}</Link>
             </p>
         </section>
     );

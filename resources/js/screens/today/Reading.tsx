@@ -108,7 +108,7 @@ export function Reading({
             />
             <Problem error={save.error} />
             <p>
-                <Link to={`/desk/zones/${zone}/windows/${act.crop}?on=${data.on.slice(5)}&route=${act.route}`}>
+                <Link to={`/desk/zones/${zone}/planting-windows/${act.crop}?on=${data.on.slice(5)}&route=${act.route}`}>
                     {say('crop-panel.open-its-dossier')}
                 </Link>
             </p>

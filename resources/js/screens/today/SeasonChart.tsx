@@ -1,6 +1,6 @@
 import { inCelsius } from '../../words/units';
 import { dateInShort, daysBetween, inShort } from '../../time/days';
-import { say } from '../../words/words';
+import { say, temperatureRange, temperatureTicks } from '../../words/words';
 import { AHEAD, BACK, marks, WIDTH, x } from './seasonScale';
 import type { TodayData } from './queries';
 
@@ -47,7 +47,7 @@ export function SeasonChart({ data }: { data: TodayData }) {
 
 function SoilPart({ soil, on }: { soil: NonNullable<TodayData['soil']>; on: string }) {
     const known = [...soil.line.filter((v) => v !== null), ...soil.usual, ...soil.low, ...soil.high];
-    const [least, most] = [Math.floor(Math.min(...known) / 5) * 5, Math.ceil(Math.max(...known) / 5) * 5];
+    const [least, most] = temperatureRange(known, { metric: 5, us: 10 });
     const y = (celsius: number) => RULER + SOIL - 8 - ((celsius - least) / (most - least)) * (SOIL - 22);
     const path = (values: (number | null)[], from: number) =>
         values
@@ -57,9 +57,7 @@ function SoilPart({ soil, on }: { soil: NonNullable<TodayData['soil']>; on: stri
         .map((v, i) => `L${x(i)} ${y(v)}`)
         .reverse()
         .join('')}Z`;
-    const ticks = Array.from({ length: (most - least) / 10 + 1 }, (_, i) => Math.ceil(least / 10) * 10 + i * 10).filter(
-        (tick) => tick < most,
-    );
+    const ticks = temperatureTicks(least, most, 5).filter((tick) => tick < most);
     return (
         <g>
             {ticks.map((tick) => (

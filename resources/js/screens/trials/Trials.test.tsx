@@ -71,7 +71,7 @@ describe('trials', () => {
             within(early)
                 .getAllByRole('cell')
                 .map((cell) => cell.textContent),
-        ).toEqual(['', '0.50 kg a metre', 'good', '1 of 2', 'harvest in 80% of years']);
+        ).toEqual(['', '0.50 kg per meter', 'good', '1 of 2', 'harvest in 80% of years']);
         expect(screen.getByText(/2 plots are not done yet.*Fewer than three repeats/)).toBeTruthy();
     });
 

@@ -1,12 +1,26 @@
 import { DataTable } from '../../charts/DataTable';
-import { say } from '../../words/words';
+import { toUnits, type Measure } from '../../words/units';
+import { perLength, say, units } from '../../words/words';
 import type { Trial } from './queries';
+
+const MEASURES: Record<string, Measure> = { metres: 'm', kilograms: 'kg' };
+
+/** A yield, in kg or stems, of a plot or a metre of row, in the reader's units. */
+function inReaders(value: number, unit: string, byMetre: boolean): number {
+    const weight =
+        unit === 'stems' ? value : toUnits('kg', 1, 'us') * (units() === 'us' ? value : value / toUnits('kg', 1, 'us'));
+    return byMetre ? perLength(weight) : weight;
+}
 
 /** Which wave did best, with what was expected of it; and how much that word is worth. */
 export function Verdict({ trial }: { trial: Trial }) {
     const { verdict } = trial;
     const amount = (value: number) =>
-        say('trials.yield', { value, unit: verdict.measured_in, by: verdict.by_metre ? 'metre' : 'plot' });
+        say('trials.yield', {
+            value: inReaders(value, verdict.measured_in, verdict.by_metre),
+            unit: verdict.measured_in,
+            by: verdict.by_metre ? 'metre' : 'plot',
+        });
     return (
         <>
             {verdict.waves.length === 0 ? (
@@ -64,7 +78,11 @@ export function Verdict({ trial }: { trial: Trial }) {
                     'metres',
                     'kilograms',
                     'stems',
-                ].map((column) => say(`trials.behind-${column}`))}
+                ].map((column) => {
+                    const name = say(`trials.behind-${column}`);
+                    const measure = MEASURES[column];
+                    return measure ? { name, measure } : name;
+                })}
                 rows={trial.plots.map(({ wave, variety, repeat, bed, on, expected, sowing }) => [
                     wave,
                     variety,

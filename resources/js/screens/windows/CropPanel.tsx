@@ -34,7 +34,7 @@ export function CropPanel({
                 <em>{sheet.latin}</em>, {sheet.family}
             </p>
             <p>
-                <Link to={`/desk/zones/${zone}/windows/${crop}?on=${monthDay(day)}`}>
+                <Link to={`/desk/zones/${zone}/planting-windows/${crop}?on=${monthDay(day)}`}>
                     {say('crop-panel.open-its-dossier')}
                 </Link>
             </p>

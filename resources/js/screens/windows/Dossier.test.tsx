@@ -107,7 +107,8 @@ const answers = {
     [`GET ${base}/compared`]: compared,
     [`GET ${base}/succession`]: new Promise(() => {}),
 };
-const at = (search = '') => ['/desk/zones/bench/windows/radish' + search, '/desk/zones/:zone/windows/:crop'] as const;
+const at = (search = '') =>
+    ['/desk/zones/bench/planting-windows/radish' + search, '/desk/zones/:zone/planting-windows/:crop'] as const;
 
 describe('the dossier of a crop', () => {
     it('says whose word the calendar follows, why, and where the record disagrees', async () => {

@@ -41,18 +41,18 @@ export function Dossier() {
         const at = crops?.findIndex((c) => c.slug === crop) ?? -1;
         const next = at === -1 ? undefined : crops?.[at + to];
         const on = params.get('on');
-        if (next) navigate(`/desk/zones/${zone}/windows/${next.slug}${on ? `?on=${on}` : ''}`);
+        if (next) navigate(`/desk/zones/${zone}/planting-windows/${next.slug}${on ? `?on=${on}` : ''}`);
     };
     useKeys({
         j: () => step(1),
         k: () => step(-1),
-        Escape: () => navigate(`/desk/zones/${zone}/windows?crop=${crop}`),
+        Escape: () => navigate(`/desk/zones/${zone}/planting-windows?crop=${crop}`),
     });
     if (error) {
         return (
             <main className="page">
                 <Problem error={error} />
-                <Link to={`/desk/zones/${zone}/windows`}>{say('dossier.back-to-the-windows')}</Link>
+                <Link to={`/desk/zones/${zone}/planting-windows`}>{say('dossier.back-to-the-windows')}</Link>
             </main>
         );
     }
@@ -102,7 +102,7 @@ export function Dossier() {
                         data={STANDARDS.filter((s) => data.standards.some((known) => known === s.value))}
                     />
                 )}
-                <Link to={`/desk/zones/${zone}/windows?crop=${crop}`}>{say('dossier.all-crops')}</Link>
+                <Link to={`/desk/zones/${zone}/planting-windows?crop=${crop}`}>{say('dossier.all-crops')}</Link>
             </div>
             <p className="hint source">
                 {say('dossier.the-calendar-follows', {

@@ -30,7 +30,9 @@ export function MethodChanges() {
                         {changes.map((change) => (
                             <tr key={change.crop + change.route}>
                                 <th scope="row">
-                                    <Link to={`/desk/zones/${zone}/windows/${change.crop}?route=${change.route}`}>
+                                    <Link
+                                        to={`/desk/zones/${zone}/planting-windows/${change.crop}?route=${change.route}`}
+                                    >
                                         {change.name}
                                     </Link>
                                 </th>

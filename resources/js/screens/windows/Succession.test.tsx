@@ -61,7 +61,7 @@ describe('keeping a crop coming', () => {
         show(element);
         fireEvent.change(await screen.findByLabelText('First sowing from'), { target: { value: '2026-08-10' } });
         fireEvent.change(screen.getByLabelText('Days to sow for'), { target: { value: '60' } });
-        fireEvent.change(screen.getByLabelText('a week (kg; flowers: stems)'), { target: { value: '1.5' } });
+        fireEvent.change(screen.getByLabelText('A week (flowers: stems), kg'), { target: { value: '1.5' } });
         await waitFor(() =>
             expect(queryOf(asked.filter((a) => a.what.includes('/succession')).at(-1))).toMatchObject({
                 on: '08-10',
@@ -69,7 +69,7 @@ describe('keeping a crop coming', () => {
                 amount: '1.5',
             }),
         );
-        expect(await screen.findByText(/yield is not in the book/)).toBeTruthy();
+        expect(await screen.findByText(/yield is not in the crop book/)).toBeTruthy();
     });
 
     it('says that no day is good, and what the server refuses', async () => {

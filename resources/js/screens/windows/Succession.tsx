@@ -1,4 +1,6 @@
 import { NumberInput, TextInput } from '@mantine/core';
+import { ofRow } from '../../words/units';
+import { MeasureInput } from '../../ui/MeasureInput';
 import { useState } from 'react';
 import { useSession } from '../../access/session';
 import type { Schema } from '../../api/client';
@@ -61,12 +63,11 @@ export function Succession({
                     value={days}
                     onChange={setDays}
                 />
-                <NumberInput
+                <MeasureInput
+                    measure="kg"
                     size="xs"
-                    w={130}
+                    w={180}
                     label={say('supply.amount')}
-                    min={0}
-                    max={10000}
                     decimalScale={2}
                     value={amount}
                     onChange={setAmount}
@@ -87,9 +88,13 @@ export function Succession({
                     <DataTable
                         name={say('succession.sowings')}
                         file={`${zone}-${crop}-succession`}
-                        columns={['plan', 'sow', 'pick-from', 'pick-to', 'metres'].map((c) =>
-                            say(`succession.column-${c}`),
-                        )}
+                        columns={[
+                            say('succession.column-plan'),
+                            say('succession.column-sow'),
+                            say('succession.column-pick-from'),
+                            say('succession.column-pick-to'),
+                            { name: say('succession.column-metres'), measure: 'm' },
+                        ]}
                         rows={(['even', 'fixed'] as const).flatMap((plan) =>
                             data[plan].sowings.map((sowing) => [
                                 say(plan === 'even' ? 'succession.even' : 'succession.fixed', { days: data.interval }),
@@ -161,7 +166,7 @@ function inWords(plan: Plan, on: string): string {
     if (plan.sowings.length === 0) return say('succession.none');
     const sown = plan.sowings.map((sowing) => {
         const day = inShort(sowing.on);
-        return sowing.metres === null ? day : say('succession.metres', { day, metres: sowing.metres });
+        return sowing.metres === null ? day : say('succession.metres', { day, length: ofRow(sowing.metres) });
     });
     const spans = (some: number[][]) =>
         listed(

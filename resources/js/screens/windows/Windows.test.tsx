@@ -60,7 +60,8 @@ const answers = {
     'GET /api/zones/bench': zone,
     'GET /api/zones/bench/windows': windows,
 };
-const at = (search = '') => ['/desk/zones/bench/windows' + search, '/desk/zones/:zone/windows'] as const;
+const at = (search = '') =>
+    ['/desk/zones/bench/planting-windows' + search, '/desk/zones/:zone/planting-windows'] as const;
 const groups = () => [...document.querySelectorAll('text.group')].map((t) => t.textContent);
 
 describe('the windows of a zone', () => {
@@ -227,6 +228,6 @@ describe('the windows of a zone', () => {
         });
         show(<Windows />, ...at());
         expect(await screen.findByText('No windows yet')).toBeTruthy();
-        expect(screen.getByText('Go to the record').getAttribute('href')).toBe('/desk/zones/bench/record');
+        expect(screen.getByText('Go to the record').getAttribute('href')).toBe('/desk/zones/bench/climate');
     });
 });

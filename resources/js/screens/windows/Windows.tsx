@@ -25,7 +25,7 @@ export function Windows() {
                 <h2>{say('windows.no-windows-yet')}</h2>
                 <p role={here?.computation?.state === 'failed' ? 'alert' : undefined}>
                     {whyNone(here?.computation ?? null) ?? error.message}{' '}
-                    <Link to={`/desk/zones/${zone}/record`}>{say('common.go-to-the-record')}</Link>
+                    <Link to={`/desk/zones/${zone}/climate`}>{say('common.go-to-the-record')}</Link>
                 </p>
             </main>
         );

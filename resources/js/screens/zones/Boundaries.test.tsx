@@ -28,7 +28,7 @@ describe('boundaries', () => {
         expect(Number(high.getAttribute('x'))).toBeGreaterThan(Number(low.getAttribute('x')));
         expect(document.querySelectorAll('path')).toHaveLength(2);
         expect(screen.queryByText('Bare')).toBeNull();
-        expect(low.closest('a')?.getAttribute('href')).toBe('/desk/zones/low/windows');
+        expect(low.closest('a')?.getAttribute('href')).toBe('/desk/zones/low/planting-windows');
         const [first] = document.querySelectorAll('path');
         // Its first corner is the south-west one: below the last of the north.
         const corners = [...(first?.getAttribute('d') ?? '').matchAll(/([\d.]+) ([\d.]+)/g)].map((c) => Number(c[2]));

@@ -4,7 +4,8 @@ import { ZoneOutlines } from '../../charts/ZoneOutlines';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 import { listed, say } from '../../words/words';
-import { useBoundaries, useBringBoundaries } from './queries';
+import { useBoundaries } from '../../api/zones';
+import { useBringBoundaries } from './queries';
 
 /** Where zones begin and end, as lines, and the file they are brought in. */
 export function Boundaries({ district, zones }: { district: string; zones: string[] }) {
@@ -20,7 +21,7 @@ export function Boundaries({ district, zones }: { district: string; zones: strin
                         ...zone,
                         key: zone.zone,
                         rings: zone.rings as [number, number][][],
-                        href: `/desk/zones/${zone.zone}/windows`,
+                        href: `/desk/zones/${zone.zone}/planting-windows`,
                     }))}
             />
         </div>

@@ -1,4 +1,5 @@
-import { say } from '../../words/words';
+import { say, units } from '../../words/words';
+import { toUnits } from '../../words/units';
 import { Button, Checkbox, Group, Select, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useEffect, useRef } from 'react';
@@ -44,7 +45,7 @@ function valuesOf({ name, district, latitude, longitude, height_m, time_zone, ..
         district,
         latitude: String(latitude),
         longitude: String(longitude),
-        height: String(height_m),
+        height: toUnits('elevation', height_m, units()).toString(),
         timeZone: time_zone ?? '',
         settlements: zone.settlements.map((s) => ({ name: s.name, postcode: s.postcode ?? '' })),
     };
@@ -115,7 +116,7 @@ function ZoneForm({ slug, zone }: { slug: string | undefined; zone: Zone | undef
         saving.mutate(body, {
             onSuccess: (after) => {
                 forget();
-                return navigate(slug ? '/desk' : `/desk/zones/${after.slug}/record`);
+                return navigate(slug ? '/desk' : `/desk/zones/${after.slug}/climate`);
             },
             onError: (refusal) =>
                 refusal instanceof Refusal &&

@@ -2,6 +2,7 @@ import { say } from '../../words/words';
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { coordinates } from '../../words/place';
+import { inMetres } from '../../words/units';
 import { useCan } from '../../access/session';
 import { useZones } from '../../api/zones';
 import { dateInWords } from '../../time/days';
@@ -46,12 +47,14 @@ export function Zones() {
                                 .map((zone) => (
                                     <tr key={zone.slug}>
                                         <td>
-                                            <Link to={`/desk/zones/${zone.slug}/${zone.record ? 'windows' : 'record'}`}>
+                                            <Link
+                                                to={`/desk/zones/${zone.slug}/${zone.record ? 'planting-windows' : 'climate'}`}
+                                            >
                                                 {zone.name}
                                             </Link>
                                         </td>
                                         <td>
-                                            {coordinates(zone.latitude, zone.longitude)}, {zone.height_m} m
+                                            {coordinates(zone.latitude, zone.longitude)}, {say(inMetres(zone.height_m))}
                                         </td>
                                         <td>{zone.settlements.map((s) => s.name).join(', ')}</td>
                                         <td>

@@ -8,10 +8,6 @@ export function useZoneComparison() {
     return useQuery({ queryKey: ['zones', 'comparison'], queryFn: () => unwrap(api.GET('/api/zone-comparison')) });
 }
 
-export function useBoundaries() {
-    return useQuery({ queryKey: ['boundaries'], queryFn: () => unwrap(api.GET('/api/zone-boundaries')) });
-}
-
 export function useBringBoundaries() {
     const queries = useQueryClient();
     return useMutation({

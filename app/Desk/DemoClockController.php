@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\Desk;
 
 use Anthesis\Record\Day;
 use App\Operations\DemoClock;

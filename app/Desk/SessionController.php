@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\Desk;
 
 use App\Operations\EventLog;
 use Database\Seeders\DemoSeeder;
@@ -24,7 +24,10 @@ class SessionController
 
     public function store(Request $request): SessionResource
     {
-        $credentials = $request->validate(['email' => ['required', 'email', 'max:255'], 'password' => ['required', 'string', 'max:1000']]);
+        $credentials = $request->validate([
+            'email' => ['required', 'email', 'max:255'],
+            'password' => ['required', 'string', 'max:1000'],
+        ]);
         // Only tries that fail count, for this address from this place.
         $tries = 'login|'.mb_strtolower($credentials['email']).'|'.$request->ip();
         if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {

@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\Desk;
 
 use App\Crops\Crop;
+use App\Office\Preferences;
 use App\Operations\DemoClock;
 use App\Operations\Today;
+use App\People\Role;
+use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -28,6 +31,10 @@ class SessionResource extends JsonResource
                         'name' => $user->name,
                         'email' => $user->email,
                         'role' => $user->role->value,
+                        'units' => Preferences::of($user)->units->value,
+                        'dates' => Preferences::of($user)->dates->value,
+                        'chosen' => ['units' => $user->units?->value, 'dates' => $user->dates?->value],
+                        'home_zone' => SaveProfile::homeZone($user),
                         'can' => self::abilities($user),
                     ],
         ];

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use App\Zones\Zone;
+use App\Zones\ZoneResource;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rules\Exists;
+
+/** What needs somebody: in all zones as far as it is known, or in one, for which it is figured. */
+class AttentionController
+{
+    public function __invoke(Request $request, Attention $attention): JsonResponse
+    {
+        $slug =
+            $request->validate(
+                ['zone' => ['nullable', 'string', 'max:80', new Exists('zones', 'slug')]],
+                ['zone.exists' => 'There is no such zone. Choose another one.'],
+            )['zone'] ?? null;
+        $zones = Zone::query()
+            ->with(ZoneResource::RELATIONS)
+            ->when($slug !== null, static fn ($q) => $q->where('slug', $slug))
+            ->orderBy('name')
+            ->get();
+
+        return response()->json(['data' => $attention->of($zones, $request->user() ?? abort(401), $slug !== null)]);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use Anthesis\Words\Phrase;
+use App\Zones\Zone;
+use JsonSerializable;
+
+/** Something that needs somebody. */
+final readonly class Matter implements JsonSerializable
+{
+    /**
+     * @param  string  $kind  which screen it is seen to on, and how that is said, is the desk's affair
+     * @param  Zone|null  $zone  null: it is of no zone
+     * @param  list<Phrase>  $parts  what the sentence goes on to list
+     * @param  string|null  $since  YYYY-MM-DD; null: as long as anybody knows
+     */
+    public function __construct(
+        public string $kind,
+        public Urgency $urgency,
+        public ?Zone $zone,
+        public Phrase $says,
+        public array $parts = [],
+        public ?string $since = null,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'kind' => $this->kind,
+            'urgency' => $this->urgency->value,
+            'zone' => $this->zone?->slug,
+            'says' => $this->says->toArray(),
+            'parts' => array_map(static fn (Phrase $p): array => $p->toArray(), $this->parts),
+            'since' => $this->since,
+        ];
+    }
+}

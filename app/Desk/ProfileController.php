@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use Anthesis\Messages\DateStyle;
+use Anthesis\Messages\UnitSystem;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\Rules\Exists;
+
+/** What a person chooses for themselves. */
+class ProfileController
+{
+    public function update(Request $request, SaveProfile $save): SessionResource
+    {
+        $chosen = $request->validate(
+            [
+                'units' => ['present', 'nullable', new Enum(UnitSystem::class)],
+                'dates' => ['present', 'nullable', new Enum(DateStyle::class)],
+                'home_zone' => ['present', 'nullable', 'string', 'max:80', new Exists('zones', 'slug')],
+            ],
+            ['home_zone.exists' => 'There is no such zone. Choose another one.'],
+        );
+        $user = $request->user() ?? abort(401);
+
+        return new SessionResource($save->execute($user, $chosen['units'], $chosen['dates'], $chosen['home_zone']));
+    }
+}

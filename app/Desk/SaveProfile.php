@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use App\People\User;
+use App\Zones\Zone;
+
+/** Saves what a person chooses for themselves. */
+final class SaveProfile
+{
+    /**
+     * @param  string|null  $units  null: those of the office
+     * @param  string|null  $dates  null: as the office writes them
+     * @param  string|null  $homeZone  slug; null: none
+     */
+    public function execute(User $user, ?string $units, ?string $dates, ?string $homeZone): User
+    {
+        $user->update([
+            'units' => $units,
+            'dates' => $dates,
+            'home_zone_id' => $homeZone === null ? null : Zone::query()->where('slug', $homeZone)->value('id'),
+        ]);
+
+        return $user->refresh();
+    }
+
+    /** @return string|null slug of the zone their desk opens on; null: they chose none */
+    public static function homeZone(User $user): ?string
+    {
+        return $user->home_zone_id === null ? null : Zone::query()->whereKey($user->home_zone_id)->value('slug');
+    }
+}

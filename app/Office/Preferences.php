@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Office;
+
+use Anthesis\Messages\DateStyle;
+use Anthesis\Messages\UnitSystem;
+use App\Operations\SaidIn;
+use App\People\User;
+
+/** How a person reads and types at the desk: as they chose, else as the office does. */
+final readonly class Preferences
+{
+    private function __construct(public UnitSystem $units, public DateStyle $dates)
+    {
+    }
+
+    public static function of(User $user): self
+    {
+        $office = $user->units === null || $user->dates === null ? Office::theOne() : null;
+        $units = $user->units ?? ($office->units ?? Office::UNITS);
+
+        return new self($units, $user->dates ?? ($office->dates ?? $units->dates()));
+    }
+
+    /** Has everything that is said from now on, in this request or job, be said so. */
+    public function speak(): void
+    {
+        app()->instance(SaidIn::class, new SaidIn($this->units, $this->dates));
+    }
+}

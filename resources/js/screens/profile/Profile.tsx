@@ -1,0 +1,88 @@
+import { Button, NativeSelect } from '@mantine/core';
+import { useState } from 'react';
+import { useSession } from '../../access/session';
+import { useZones } from '../../api/zones';
+import { Problem } from '../../ui/Problem';
+import { say } from '../../words/words';
+import { useLogOut, useSaveProfile } from './queries';
+
+/** What a person chooses for themselves: units, how dates are written, and the zone the desk opens on. */
+export function Profile() {
+    const { data: session } = useSession();
+    const { data: zones } = useZones();
+    const save = useSaveProfile();
+    const logOut = useLogOut();
+    const user = session?.user;
+    const saved = {
+        units: user?.chosen.units ?? null,
+        dates: user?.chosen.dates ?? null,
+        home_zone: user?.home_zone ?? null,
+    };
+    const [edited, setEdited] = useState<typeof saved>();
+    if (!user || !zones) return null;
+    const chosen = edited ?? saved;
+    const choose = (field: keyof typeof saved) => (event: { currentTarget: { value: string } }) =>
+        setEdited({ ...chosen, [field]: event.currentTarget.value || null });
+    return (
+        <main className="page">
+            <h2>{user.name}</h2>
+            <p>
+                {user.email} · {say(`role.${user.role}`)}
+            </p>
+            <form
+                style={{ maxWidth: '24rem' }}
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    save.mutate(chosen);
+                }}
+            >
+                <NativeSelect
+                    mt="xs"
+                    label={say('profile.units')}
+                    description={say('profile.units-help')}
+                    value={chosen.units ?? ''}
+                    onChange={choose('units')}
+                    data={[
+                        { value: '', label: say('profile.as-the-office') },
+                        { value: 'us', label: say('units.us') },
+                        { value: 'metric', label: say('units.metric') },
+                    ]}
+                />
+                <NativeSelect
+                    mt="xs"
+                    label={say('profile.dates')}
+                    value={chosen.dates ?? ''}
+                    onChange={choose('dates')}
+                    data={[
+                        { value: '', label: say('profile.as-the-office') },
+                        { value: 'month', label: say('dates.month') },
+                        { value: 'day', label: say('dates.day') },
+                    ]}
+                />
+                <NativeSelect
+                    mt="xs"
+                    label={say('profile.home-zone')}
+                    description={say('profile.home-zone-help')}
+                    value={chosen.home_zone ?? ''}
+                    onChange={choose('home_zone')}
+                    data={[
+                        { value: '', label: say('profile.no-home-zone') },
+                        ...zones.map((zone) => ({ value: zone.slug, label: zone.name })),
+                    ]}
+                />
+                <Problem error={save.error} />
+                <Button
+                    type="submit"
+                    mt="md"
+                    loading={save.isPending}
+                    disabled={JSON.stringify(chosen) === JSON.stringify(saved)}
+                >
+                    {say('common.save')}
+                </Button>
+            </form>
+            <Button mt="xl" variant="default" onClick={() => logOut.mutate()} loading={logOut.isPending}>
+                {say('desk.log-out')}
+            </Button>
+        </main>
+    );
+}

@@ -1,0 +1,113 @@
+import { Spotlight, type SpotlightActionData, type SpotlightActionGroupData } from '@mantine/spotlight';
+import { useNavigate } from 'react-router';
+import { useCrops } from '../api/crops';
+import { useZones } from '../api/zones';
+import { useCan } from '../access/session';
+import { say } from '../words/words';
+import { findStore } from './find';
+import { SCREENS, SETTINGS } from './places';
+
+/** One field over zones, crops, screens, settings and what can be done; `Ctrl K` or `Cmd K` opens it. */
+export function Find({ zone, onKeys }: { zone: string | undefined; onKeys: () => void }) {
+    const navigate = useNavigate();
+    const { data: zones } = useZones();
+    const { data: crops } = useCrops();
+    const mayPublish = useCan('publish');
+    const mayEdit = useCan('edit-zones');
+    const to = (id: string, label: string, address: string, more: Partial<SpotlightActionData> = {}) => ({
+        id,
+        label,
+        onClick: () => navigate(address),
+        ...more,
+    });
+    const name = zones?.find((one) => one.slug === zone)?.name ?? '';
+    const actions: SpotlightActionGroupData[] = [
+        {
+            group: say('find.screens'),
+            actions:
+                zone === undefined
+                    ? []
+                    : SCREENS.map((screen) =>
+                          to(`screen-${screen.path}`, screen.name, `/desk/zones/${zone}/${screen.path}`, {
+                              description: name,
+                          }),
+                      ),
+        },
+        {
+            group: say('find.do'),
+            actions: [
+                ...(zones ?? []).flatMap(({ slug, name }) => [
+                    to(`log-${slug}`, say('find.log', { zone: name }), `/desk/zones/${slug}/log`),
+                    to(`measure-${slug}`, say('find.measure', { zone: name }), `/desk/zones/${slug}/soil`),
+                    ...(mayPublish
+                        ? [to(`publish-${slug}`, say('find.publish', { zone: name }), `/desk/zones/${slug}/calendars`)]
+                        : []),
+                    ...(mayEdit
+                        ? [
+                              to(`edit-${slug}`, say('find.edit-zone', { zone: name }), `/desk/zones/${slug}/edit`),
+                              to(
+                                  `upload-${slug}`,
+                                  say('find.upload', { zone: name }),
+                                  `/desk/zones/${slug}/climate/files`,
+                              ),
+                          ]
+                        : []),
+                ]),
+                ...(mayEdit ? [to('add-zone', say('common.add-a-zone'), '/desk/zones/new')] : []),
+                to('phone-log', say('find.phone-log'), '', { onClick: () => window.location.assign('/log') }),
+            ],
+        },
+        {
+            group: say('find.zones'),
+            actions: (zones ?? []).map((one) =>
+                to(`zone-${one.slug}`, one.name, `/desk/zones/${one.slug}/today`, {
+                    description: one.settlements.map((town) => town.name).join(', '),
+                }),
+            ),
+        },
+        {
+            group: say('find.crops'),
+            actions: (crops ?? []).flatMap((crop) => [
+                ...(zone === undefined
+                    ? []
+                    : [
+                          to(
+                              `crop-${crop.slug}`,
+                              say('find.crop-here', { crop: crop.name, zone: name }),
+                              `/desk/zones/${zone}/planting-windows/${crop.slug}`,
+                              { keywords: crop.names },
+                          ),
+                      ]),
+                to(
+                    `book-${crop.slug}`,
+                    say('find.crop-numbers', { crop: crop.name }),
+                    `/desk/settings/crops/${crop.slug}`,
+                ),
+            ]),
+        },
+        {
+            group: say('find.settings'),
+            actions: [
+                ...SETTINGS.map((screen) => to(screen.path, screen.name, screen.path)),
+                to('profile', say('screen.profile'), '/desk/profile'),
+                to('zones', say('screen.zones'), '/desk/zones'),
+                { id: 'keys', label: say('desk.keys'), onClick: onKeys },
+            ],
+        },
+    ];
+    return (
+        <Spotlight
+            store={findStore}
+            actions={actions}
+            shortcut={['mod + K']}
+            limit={9}
+            scrollable
+            maxHeight={460}
+            highlightQuery
+            radius={0}
+            shadow="none"
+            nothingFound={say('find.nothing')}
+            searchProps={{ placeholder: say('find.placeholder'), 'aria-label': say('find.label') }}
+        />
+    );
+}

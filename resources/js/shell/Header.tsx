@@ -1,0 +1,67 @@
+import { lazy, Suspense } from 'react';
+import { Kbd } from '@mantine/core';
+import { Link, NavLink, useLocation } from 'react-router';
+import type { Schema, Zone } from '../api/client';
+import { degrees } from '../words/place';
+import { inMetres } from '../words/units';
+import { say } from '../words/words';
+import { find } from './find';
+import { Groups } from './Groups';
+import { SETTINGS } from './places';
+import { ZoneSwitcher } from './ZoneSwitcher';
+
+const Find = lazy(async () => ({ default: (await import('./Find')).Find }));
+
+/** Where one is, the screens in their groups, one field to find or do anything, settings, oneself. */
+export function Header({
+    zone,
+    slug,
+    atHand,
+    screen,
+    user,
+    onKeys,
+}: {
+    zone: Zone | undefined;
+    /** of the zone in the address; none: a screen of no zone */
+    slug: string | undefined;
+    /** the zone whose screens are at hand */
+    atHand: string | undefined;
+    screen: string;
+    user: NonNullable<Schema['Session']['user']>;
+    onKeys: () => void;
+}) {
+    const { pathname } = useLocation();
+    const isSetting = pathname.startsWith('/desk/settings');
+    return (
+        <header className="desk-header">
+            <div className="title">
+                <ZoneSwitcher zone={slug} title={slug ? (zone?.name ?? room(slug)) : screen} />
+                {zone && (
+                    <span className="place">
+                        {degrees(zone.latitude)} · {say(inMetres(zone.height_m))}
+                    </span>
+                )}
+            </div>
+            {atHand && <Groups zone={atHand} />}
+            <div className="person">
+                <button type="button" className="find" onClick={find.open}>
+                    {say('find.placeholder')} <Kbd size="xs">{say('find.key')}</Kbd>
+                </button>
+                <NavLink to={SETTINGS[0]?.path ?? '/desk'} className={isSetting ? 'active' : ''}>
+                    {say('desk.settings')}
+                </NavLink>
+                <Link to="/desk/profile" title={say(`role.${user.role}`)}>
+                    {user.name.split(' ')[0]}
+                </Link>
+            </div>
+            <Suspense>
+                <Find zone={atHand} onKeys={onKeys} />
+            </Suspense>
+        </header>
+    );
+}
+
+/** A zone's name before it has come, about as long. */
+function room(slug: string): string {
+    return slug.replaceAll('-', ' ').replace(/^./, (letter) => letter.toUpperCase());
+}

@@ -1,0 +1,19 @@
+import { NavLink, Outlet } from 'react-router';
+import { SETTINGS } from './places';
+import { say } from '../words/words';
+
+/** What is set once and holds for every zone, with the way from one to the other. */
+export function Settings() {
+    return (
+        <>
+            <nav className="settings" aria-label={say('desk.settings')}>
+                {SETTINGS.map(({ path, name }) => (
+                    <NavLink key={path} to={path} className={({ isActive }) => (isActive ? 'active' : '')}>
+                        {name}
+                    </NavLink>
+                ))}
+            </nav>
+            <Outlet />
+        </>
+    );
+}

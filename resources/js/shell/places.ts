@@ -1,0 +1,78 @@
+import { useMatch } from 'react-router';
+import { useSession } from '../access/session';
+import { useZones } from '../api/zones';
+import { say } from '../words/words';
+
+/** A screen of a zone: where it is, what it is called, and the key after `g` that leads there. */
+export type Screen = { path: string; name: string; key: string };
+
+/** The screens of a zone as they are used: what is going on, what one plans, what one publishes. */
+export const GROUPS: { id: string; name: string; screens: Screen[] }[] = [
+    {
+        id: 'season',
+        name: say('group.season'),
+        screens: [
+            { path: 'today', name: say('screen.today'), key: 't' },
+            { path: 'log', name: say('screen.log'), key: 'l' },
+            { path: 'soil', name: say('screen.soil'), key: 'o' },
+            { path: 'indicator-plants', name: say('screen.indicator-plants'), key: 'i' },
+            { path: 'trials', name: say('screen.trials'), key: 'r' },
+        ],
+    },
+    {
+        id: 'garden',
+        name: say('group.garden'),
+        screens: [
+            { path: 'beds', name: say('screen.beds'), key: 'b' },
+            { path: 'harvest-plan', name: say('screen.harvest-plan'), key: 'h' },
+        ],
+    },
+    {
+        id: 'calendar',
+        name: say('group.calendar'),
+        screens: [
+            { path: 'climate', name: say('screen.climate'), key: 'c' },
+            { path: 'planting-windows', name: say('screen.planting-windows'), key: 'w' },
+            { path: 'calendars', name: say('screen.calendars'), key: 'p' },
+        ],
+    },
+];
+
+export const SCREENS = GROUPS.flatMap((group) => group.screens);
+
+/** What belongs to no zone and is set once. */
+export const SETTINGS: Screen[] = [
+    { path: '/desk/settings/office', name: say('screen.office'), key: 'f' },
+    { path: '/desk/settings/crops', name: say('screen.crops'), key: 'k' },
+    { path: '/desk/settings/growing-sites', name: say('screen.growing-sites'), key: 's' },
+    { path: '/desk/settings/languages', name: say('screen.languages'), key: 'g' },
+];
+
+const LAST = 'anthesis-zone';
+
+/** The zone that was looked at last in this browser. */
+function lastZone(): string | null {
+    try {
+        return localStorage.getItem(LAST);
+    } catch {
+        return null;
+    }
+}
+
+export function rememberZone(zone: string) {
+    try {
+        localStorage.setItem(LAST, zone);
+    } catch {
+        // The home zone is opened instead.
+    }
+}
+
+/** The zone that is open or, on screens of none, the one whose screens are at hand: the last, the person's own, the first. */
+export function useZoneAtHand(): string | undefined {
+    const open = useMatch('/desk/zones/:zone/*')?.params.zone;
+    const { data: session } = useSession();
+    const { data: zones } = useZones();
+    if (open !== undefined && open !== 'new') return open;
+    const is = (slug: string | null | undefined) => zones?.some((zone) => zone.slug === slug);
+    return [lastZone(), session?.user?.home_zone].find(is) ?? zones?.[0]?.slug;
+}
