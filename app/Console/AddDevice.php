@@ -31,7 +31,7 @@ class AddDevice extends Command
         $stations = Station::query()->where('zone_id', $zone->id)->orderBy('rank');
         $station = ($this->option('station') === null ? $stations : $stations->where('name', $this->option('station')))->first();
         if ($station === null) {
-            $this->error('There is no such station in this zone. Bring a first file at the desk, then add the device.');
+            $this->error('There is no such station in this zone. Upload a first file at the desk, then add the device.');
 
             return self::FAILURE;
         }

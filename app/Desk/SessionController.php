@@ -36,7 +36,7 @@ class SessionController
         if (! config('anthesis.demonstration') && $credentials['password'] === DemoSeeder::PASSWORD) {
             RateLimiter::hit($tries);
             throw ValidationException::withMessages([
-                'password' => 'The password of the demonstration is known to everybody and is not taken here. Ask your administrator for one of your own.',
+                'password' => 'The password of the demonstration is known to everybody and is not accepted here. Ask your administrator for one of your own.',
             ]);
         }
         if (! Auth::attempt($credentials)) {

@@ -148,15 +148,15 @@ final class DraftEdition
         if ($zone->isStale() && $latest !== null) {
             throw new CannotPublish(
                 match ($latest->state) {
-                    ComputationState::Failed => "The last computing failed: {$latest->error} ".
-                        'Put that right first; what the screens show is older.',
-                    ComputationState::Cancelled => 'The last computing was cancelled, so the windows are older than what is known. '.
-                        'Compute the zone again first.',
-                    default => 'The windows are being computed. Wait until that is done, look at them, then publish.',
+                    ComputationState::Failed => "The last update failed: {$latest->error} ".
+                        'Fix that first. The screens still show older results.',
+                    ComputationState::Cancelled => 'The last update was canceled, so the windows are out of date. '.
+                        'Update the zone first.',
+                    default => 'The windows are being updated. Wait until that is done, check them, then publish.',
                 },
             );
         }
 
-        return ZoneWindows::of($zone) ?? throw new CannotPublish('There is nothing to publish yet. Bring a station file first.');
+        return ZoneWindows::of($zone) ?? throw new CannotPublish('There is nothing to publish yet. Upload a station file first.');
     }
 }

@@ -147,7 +147,7 @@ final class OpenData
         $office = Office::theOne();
 
         return ($office === null ? '' : "{$office->name}: ").
-            "Sowing calendar, {$edition->zone->name}. Edition {$edition->number}, {$edition->published_on->format('Y-m-d')}. ".
+            "Planting calendar, {$edition->zone->name}. Edition {$edition->number}, {$edition->published_on->format('Y-m-d')}. ".
             url("/zones/{$edition->zone->slug}/editions/{$edition->number}").
             ". SHA-256 {$edition->checksum}.";
     }

@@ -15,7 +15,7 @@ use App\Results\Results;
 /** Every crop and variety of the book as it grows at a place, day by day: when it may go in, and how long it stays. */
 final class GrowingHere
 {
-    public const NO_RECORD = 'The zone has no record yet. Bring a station file first.';
+    public const NO_RECORD = 'The zone has no record yet. Upload a station file first.';
 
     /** @var array<string, Candidate> those that were asked for */
     private array $known = [];

@@ -38,7 +38,7 @@ final class KeepPhoto
         $path = $file->getRealPath();
         [$width, $height, $type] = @getimagesize($path) ?: [0, 0, null];
         if (! in_array($type, self::TYPES, true)) {
-            throw new EntryRefused('photo', 'This is no photograph that can be read. Bring a JPEG, PNG or WebP file.');
+            throw new EntryRefused('photo', 'This photograph cannot be read. Upload a JPEG, PNG, or WebP file.');
         }
         if ($width * $height > self::MOST_PIXELS) {
             throw new EntryRefused(

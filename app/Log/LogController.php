@@ -107,12 +107,12 @@ class LogController
 
     public function storePhoto(Request $request, KeepPhoto $keep): JsonResponse
     {
-        $tooLarge = 'The photograph is larger than '.KeepPhoto::MOST_MIB.' MiB. Take it smaller, or write the line without it.';
+        $tooLarge = 'The photograph is larger than '.KeepPhoto::MOST_MIB.' MiB. Make it smaller, or save the entry without it.';
         $file = $request->validate(
             ['photo' => ['required', 'file', 'max:'.KeepPhoto::MOST_MIB * 1024]],
             [
                 'photo.required' => 'Choose a photograph first.',
-                'photo.file' => 'The photograph did not arrive whole. Bring it again.',
+                'photo.file' => 'The photograph did not arrive whole. Upload it again.',
                 'photo.uploaded' => $tooLarge,
                 'photo.max' => $tooLarge,
             ],

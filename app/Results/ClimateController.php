@@ -19,7 +19,7 @@ class ClimateController
     {
     }
 
-    private const NOT_YET = 'The zone has not been computed yet. Bring a station file first.';
+    private const NOT_YET = 'The zone has not been computed yet. Upload a station file first.';
 
     /** The climate the zone's windows lean on, or that of another period, to hold it against. */
     public function show(Request $request, Zone $zone): ClimateResource

@@ -29,7 +29,7 @@ class TodayController
             'standard' => ['nullable', new Enum(ProofStandard::class)],
             'on' => ['nullable', 'string', 'max:5'],
         ]);
-        $place = $this->places->today($zone) ?? abort(404, 'There is no record of this zone yet. Bring a station file first.');
+        $place = $this->places->today($zone) ?? abort(404, 'There is no record of this zone yet. Upload a station file first.');
         $today = $place->today();
         $on = self::other($asked['on'] ?? null, $today);
         if ($on === null) {

@@ -71,7 +71,7 @@ final readonly class ZoneToday
         return match (ThisSeason::lacks($place)) {
             SeasonLack::RecordEnds => 'The record ends on '.
                 Say::date($place->years->last).
-                ', too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.',
+                ', too long ago to say how this season is going. Upload the days since, or choose another date to see past years.',
             SeasonLack::RecordIsShort => 'The record is too short to put past years to this season: it needs '.
                 Splice::BEFORE.
                 ' days before today.',

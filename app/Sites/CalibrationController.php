@@ -20,7 +20,7 @@ class CalibrationController
     {
         $record =
             ZoneRecord::of($zone) ??
-            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
+            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Upload a station file first.']);
         $stream =
             fopen($request->readings()->getRealPath(), 'r') ?:
             throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);

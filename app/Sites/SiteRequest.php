@@ -41,7 +41,7 @@ class SiteRequest extends FormRequest
     {
         return [
             'name.required' => 'A site needs a name.',
-            'name.unique' => 'There is a site of that name already.',
+            'name.unique' => 'There is a growing site with that name already.',
             '*.between' => 'This lies between :min and :max.',
             '*.numeric' => 'Give a number.',
             '*.required' => 'Give a number.',

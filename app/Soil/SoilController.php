@@ -112,7 +112,7 @@ class SoilController
     {
         $place =
             $this->places->zone($spot->zone) ??
-            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
+            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Upload a station file first.']);
         $log = new ProbeLog(
             array_values($spot->readings->whereNull('withdrawn_at')->map(static fn (SoilReading $r) => $r->toCore())->all()),
         );

@@ -74,6 +74,6 @@ class QualityController
         $asked = $request->integer('station');
         $station = $asked === 0 ? $zone->station : Station::query()->where('zone_id', $zone->id)->find($asked);
 
-        return $station ?? abort(404, 'The zone has no record yet. Bring a station file first.');
+        return $station ?? abort(404, 'The zone has no record yet. Upload a station file first.');
     }
 }

@@ -55,7 +55,7 @@ class StationController
     /** The filled series, each value with the station it came from. */
     public function csv(Zone $zone): StreamedResponse
     {
-        $record = ZoneRecord::of($zone) ?? abort(404, 'The zone has no record yet. Bring a station file first.');
+        $record = ZoneRecord::of($zone) ?? abort(404, 'The zone has no record yet. Upload a station file first.');
 
         return response()->streamDownload(static fn () => FilledRecordCsv::write($record), "{$zone->slug}-record.csv", [
             'Content-Type' => 'text/csv; charset=utf-8',

@@ -33,7 +33,7 @@ use App\Zones\Zone;
  */
 final readonly class ZoneWindows
 {
-    public const NOT_YET = 'The zone has not been computed yet. Bring a station file first.';
+    public const NOT_YET = 'The zone has not been computed yet. Upload a station file first.';
 
     /**
      * @param  Method  $method

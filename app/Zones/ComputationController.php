@@ -25,7 +25,7 @@ class ComputationController
             Gate::authorize('update', $zone);
         }
         if ($zone->stations()->whereNotNull('record_id')->doesntExist()) {
-            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Bring a station file first.']);
+            throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Upload a station file first.']);
         }
         $site =
             $siteId === null

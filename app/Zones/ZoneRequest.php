@@ -119,12 +119,12 @@ class ZoneRequest extends FormRequest
         return [
             'name.unique' => 'There is a zone of this name already.',
             'name.regex' => 'A name needs at least one letter.',
-            'latitude.between' => 'A latitude lies between −90 and 90 degrees; :input does not.',
-            'longitude.between' => 'A longitude lies between −180 and 180 degrees; :input does not.',
-            'height_m.between' => 'A height lies between −430 and 6000 m; :input does not.',
+            'latitude.between' => 'A latitude is between −90 and 90 degrees; :input is not.',
+            'longitude.between' => 'A longitude is between −180 and 180 degrees; :input is not.',
+            'height_m.between' => 'An elevation is between −430 and 6000 m (−1,400 and 19,700 ft); :input is not.',
             'time_zone.timezone' => 'There is no time zone “:input”. Choose one from the list.',
-            'settlements.*.name.required' => 'Settlement :position needs a name, or take its row out.',
-            'settlements.*.postcode.max' => 'The postcode of settlement :position is longer than 12 characters.',
+            'settlements.*.name.required' => 'Town :position needs a name. Enter one, or delete its row.',
+            'settlements.*.postcode.max' => 'The ZIP code of town :position is longer than 12 characters.',
         ];
     }
 

@@ -48,7 +48,7 @@ final class CropBookTest extends BrowserTestCase
             ->press('Save the variety')
             ->see('44 from sowing');
         $this->browser->driver
-            ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Take out']"))
+            ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Delete']"))
             ->click();
         $this->browser->seeNoLonger($name);
     }

@@ -19,7 +19,7 @@ final class GardenerTest extends BrowserTestCase
         $this->browser->visit('/zones/orchard-bench');
         self::assertCount(82, $this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr:not([hidden])')));
         $this->browser->visit('/zones/orchard-bench/crops/tomato-main');
-        self::assertStringContainsString('Start under cover', $this->browser->find('.derivation')->getText());
+        self::assertStringContainsString('Start indoors', $this->browser->find('.derivation')->getText());
     }
 
     public function test_with_javascript_the_page_comes_alive_without_complaint(): void

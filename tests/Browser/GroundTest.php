@@ -45,9 +45,9 @@ final class GroundTest extends BrowserTestCase
     public function test_two_on_the_same_ground_are_seen_and_mended(): void
     {
         $this->browser->see('Broccoli, Cucumber want the same ground')->press('look')->see('Family');
-        $this->browser->press('Take out');
+        $this->browser->press('Delete');
         $this->browser->see('Undo')->keys(WebDriverKeys::ESCAPE);
-        $this->browser->see('Nothing stands on anything, every rest is kept.');
+        $this->browser->see('No conflicts: nothing overlaps, and every rotation is kept.');
         $this->browser->press('Undo')->see('Broccoli, Cucumber want the same ground');
     }
 
@@ -86,7 +86,7 @@ final class GroundTest extends BrowserTestCase
         rsort($falling);
         self::assertSame($falling, $money, 'the most first');
         $this->assertAccessible('worth of the ground');
-        $this->browser->visit('/desk/zones/basin-floor/today')->see('To be done for the beds');
+        $this->browser->visit('/desk/zones/basin-floor/today')->see('Tasks for the beds');
     }
 
     public function test_beds_are_filled_with_wishes_around_what_is_pinned(): void
@@ -96,8 +96,8 @@ final class GroundTest extends BrowserTestCase
         );
         $this->browser->see('it stays when the season is planned anew');
         $this->browser->driver->executeScript("document.querySelector('aside input[type=checkbox]').click()");
-        $this->browser->see('Summer squash, pinned');
-        $this->browser->press('Fill my beds')->see('Beds to fill');
+        $this->browser->see('Summer squash, locked');
+        $this->browser->press('Plan my beds for me')->see('Beds to fill');
         foreach (['beet', 'kale'] as $crop) {
             $this->browser->find("aside select option[value={$crop}]");
             $this->browser->driver->executeScript(
@@ -105,11 +105,11 @@ final class GroundTest extends BrowserTestCase
             );
             $this->browser->press('Add');
         }
-        $this->browser->see('Beet, 4 m')->see('Kale, 4 m')->press('Propose a plan')->see('Proposed')->see('that were not pinned');
+        $this->browser->see('Beet, 4 m')->see('Kale, 4 m')->press('Suggest a plan')->see('Suggested plan')->see('that were not pinned');
         $this->assertAccessible('a proposal');
-        $this->browser->press('Take this plan')->seeNoLonger('Beds to fill');
-        $this->browser->see('Summer squash, pinned')->see('Beet')->seeNoLonger('Main-crop tomato');
+        $this->browser->press('Use this plan')->seeNoLonger('Beds to fill');
+        $this->browser->see('Summer squash, locked')->see('Beet')->seeNoLonger('Main-crop tomato');
         $this->browser->press('Undo')->see('Main-crop tomato');
-        $this->browser->press('Undo')->seeNoLonger('Summer squash, pinned');
+        $this->browser->press('Undo')->seeNoLonger('Summer squash, locked');
     }
 }

@@ -47,13 +47,13 @@ final class LogTest extends BrowserTestCase
         $this->assertFitsTheWidth('a sowing');
         $this->assertAccessible('a sowing');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
-        $this->browser->see('Kept: sown.')->see('All is sent');
+        $this->browser->see('Kept: sown.')->see('Everything is sent');
         $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
         $this->browser->visit('/desk/zones/basin-floor/log')->first('.log-screen tbody tr', '18 Apr 2026');
         self::assertStringContainsString('Radish', $this->browser->find('.log-screen tbody tr')->getText());
         $this->assertAccessible('the log at the desk');
-        $this->browser->press('take back')->see('Taken back');
-        $this->browser->visit('/desk/zones/basin-floor/today')->see('Under way')->see('What plants say');
+        $this->browser->press('Undo')->see('Taken back');
+        $this->browser->visit('/desk/zones/basin-floor/today')->see('In the ground')->see('What indicator plants say');
         self::assertSame([], $this->browser->errors());
     }
 
@@ -82,12 +82,12 @@ final class LogTest extends BrowserTestCase
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
         $this->browser->see('Kept on this phone: sown.');
         // What waits is known to what is written next.
-        $this->browser->press('came up')->see('Leaf lettuce, Bed 9');
+        $this->browser->press('emerged')->see('Leaf lettuce, Bed 9');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
         $this->browser->see('2 lines wait')->see('No signal just now');
         $this->offline(false);
         $this->js("window.dispatchEvent(new Event('online'))");
-        $this->browser->see('All is sent');
+        $this->browser->see('Everything is sent');
         unlink($picture);
         $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
         $this->browser->visit('/desk/zones/lakeshore/log')->see('Shore garden, Bed 9')->see('photograph');
@@ -105,13 +105,13 @@ final class LogTest extends BrowserTestCase
         $this->browser->phone();
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/trials')->press('Plan a trial');
-        $this->browser->fill('What is it to answer?', $question);
+        $this->browser->fill('What question should it answer?', $question);
         // A crop can be chosen once they are there.
         $this->browser->find('.plan select option[value=radish]');
         $this->js(
             "const s = [...document.querySelectorAll('.plan select')][0]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'radish'); s.dispatchEvent(new Event('change', {bubbles: true}))",
         );
-        $this->browser->press('other waves')->see('another wave');
+        $this->browser->press('other waves')->see('Add wave');
         $this->browser->press('Plan 9 plots')->see($question)->see('9 plots are still to be done');
         $this->assertFitsTheWidth('a trial');
         $this->assertAccessible('trials');
@@ -121,7 +121,7 @@ final class LogTest extends BrowserTestCase
         $this->js(
             "const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'orchard-bench'); s.dispatchEvent(new Event('change', {bubbles: true}))",
         );
-        $this->browser->see('To be done for trials');
+        $this->browser->see('Tasks for trials');
         foreach ([1, 2] as $plot) {
             $this->browser->until(
                 fn (): bool => count(
@@ -135,32 +135,32 @@ final class LogTest extends BrowserTestCase
             $this->js("[...document.querySelectorAll('.due')].find((b) => b.textContent.includes('plot {$plot}')).click()");
             $this->browser->find('.keep button:not([disabled])')->click();
             // That all is sent stood there before the line was written; that it was kept did not.
-            $this->browser->see('Kept: sown.')->see('All is sent');
+            $this->browser->see('Kept: sown.')->see('Everything is sent');
         }
-        foreach (['last picked' => null, 'lost' => 'pests'] as $act => $cause) {
-            $this->browser->press($act)->see('Which sowing');
+        foreach (['last harvest' => null, 'lost' => 'pests'] as $act => $cause) {
+            $this->browser->press($act)->see('Which planting');
             $this->js("[...document.querySelectorAll('.choices')][0].querySelector('button').click()");
             $cause === null ? $this->browser->fill('Kilograms', '1.5') : $this->browser->press($cause);
             $this->browser->find('.keep button:not([disabled])')->click();
             $this->browser->see("Kept: {$act}.");
         }
-        $this->browser->see('All is sent')->visit('/desk/zones/orchard-bench/trials')->see('1 of 2')->see('one season’s word');
+        $this->browser->see('Everything is sent')->visit('/desk/zones/orchard-bench/trials')->see('1 of 2')->see('one season’s word');
         $this->browser
             ->fill('What was learnt', 'Early is worth it where it is not eaten.')
-            ->press('Close the trial')
+            ->press('Close trial')
             ->see('Early is worth it where it is not eaten. (Wren Adeyemi-Holt, 18 April 2026)');
         $this->browser
             ->visit('/desk/zones/orchard-bench/planting-windows/radish')
-            ->see('What the ground has said')
+            ->see('What your plantings show')
             ->see('Early is worth it where it is not eaten.');
     }
 
     public function test_a_plant_is_seen_and_tells_the_season(): void
     {
         $this->openLog('Basin Floor');
-        $this->browser->press('plant seen')->see('Which plant')->press('Lilac, first leaf');
+        $this->browser->press('indicator plant seen')->see('Which plant')->press('Lilac, first leaf');
         $this->browser->find('.keep button:not([disabled])')->click();
-        $this->browser->see('Kept: plant seen.')->see('All is sent');
+        $this->browser->see('Kept: plant seen.')->see('Everything is sent');
         $this->browser
             ->visit('/desk/zones/basin-floor/indicator-plants')
             ->see('Seen this year on 18 April 2026.')

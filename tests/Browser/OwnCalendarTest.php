@@ -87,8 +87,8 @@ final class OwnCalendarTest extends BrowserTestCase
     public function test_a_zone_that_is_kept_opens_without_a_signal(): void
     {
         $this->browser->visit('/zones/high-meadow/this-week');
-        $this->browser->press('Keep for reading without a signal');
-        $this->browser->see('Kept: this zone opens without a signal.');
+        $this->browser->press('Save for reading offline');
+        $this->browser->see('Saved: this zone opens offline.');
         $this->browser->until(
             fn (): bool => (bool) $this->browser->driver->executeAsyncScript(
                 'const done = arguments[0]; navigator.serviceWorker.ready.then((r) => done(r.active !== null))',
@@ -123,8 +123,8 @@ final class OwnCalendarTest extends BrowserTestCase
                 'uploadThroughput' => -1,
             ]);
         }
-        $this->browser->visit('/zones/high-meadow/this-week')->press('Forget what is kept');
-        $this->browser->see('Keep for reading without a signal');
+        $this->browser->visit('/zones/high-meadow/this-week')->press('Delete what is saved');
+        $this->browser->see('Save for reading offline');
     }
 
     public function test_every_kind_of_public_page_is_accessible_in_both_languages_and_fits_a_phone(): void

@@ -32,7 +32,7 @@ final class RecordTest extends BrowserTestCase
         );
         self::assertMatchesRegularExpression('/^(last freeze \d+ \w+ \d{4}|no freeze before summer), /', $titles()[0]);
         $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='−4.4 °C']"))->click();
-        $this->browser->see('There are too few freezes on record to tell.');
+        $this->browser->see('There are too few freezes on record to say.');
         self::assertStringNotContainsString(
             'NaN',
             $this->browser->text().
@@ -72,12 +72,12 @@ final class RecordTest extends BrowserTestCase
         );
         self::assertSame(0, $plum());
         $this->choose('Compare with', 'High Meadow');
-        $this->browser->see('In plum: High Meadow.');
+        $this->browser->see('In purple: High Meadow.');
         $this->browser->find('.climate svg [stroke="var(--plum)"]');
         self::assertGreaterThanOrEqual(3, $plum());
         $this->choose('Compare with', '1996 to 2010');
-        $this->browser->see('In plum: 1996 to 2010.')->follow('Soil, air and light')->see('In plum: 1996 to 2010.');
-        $this->choose('Year laid over', '2012');
+        $this->browser->see('In purple: 1996 to 2010.')->follow('Soil, air, and light')->see('In purple: 1996 to 2010.');
+        $this->choose('Year to compare', '2012');
         $this->browser->see('In 2012: ');
         $this->choose('Soil of', 'cold frame');
         $this->browser->see(', cold frame; ');
@@ -97,17 +97,17 @@ final class RecordTest extends BrowserTestCase
     public function test_a_doubted_value_is_let_count_with_a_reason_and_that_is_undone(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/climate/doubts')->see('Doubted values')->see('outside −70 to 60 °C: ');
+        $this->browser->visit('/desk/zones/high-meadow/climate/doubts')->see('Questionable values')->see('outside −70 to 60 °C: ');
         $this->browser->driver
             ->findElement(
-                WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='let it count']"),
+                WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='Use value']"),
             )
             ->click();
         $this->browser
             ->fill('Why it counts', 'Two neighbours saw the same.')
             ->press('Use value')
             ->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')
-            ->see('Computed.');
+            ->see('Updated.');
         $this->browser->press('undo')->see('left out by the rule');
         $this->browser->seeNoLonger('Two neighbours');
         self::assertSame([], $this->browser->errors());
@@ -123,8 +123,8 @@ final class RecordTest extends BrowserTestCase
             ->fill('Why it does not count', 'The screen had blown open.')
             ->press('Leave out')
             ->see('left out: The screen had blown open.')
-            ->see('doubted by nothing but the person who left it out: 1')
-            ->see('Computed.');
+            ->see('questioned only by the person who left it out: 1')
+            ->see('Updated.');
         $this->browser->press('undo');
         $this->browser->seeNoLonger('blown open');
     }
@@ -134,9 +134,9 @@ final class RecordTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/climate/files')->see('from Packing Shed')->see('for height; +');
         $first = fn (): ?string => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value');
-        $this->browser->press('up')->press('Save and compute')->see('Computed.')->see('Filled in: ');
+        $this->browser->press('up')->press('Save and update')->see('Updated.')->see('Filled in: ');
         $this->browser->until(fn (): bool => $first() === 'Packing Shed', 'The packing shed is not first.');
-        $this->browser->press('up')->press('Save and compute');
+        $this->browser->press('up')->press('Save and update');
         $this->browser->until(fn (): bool => $first() === 'Orchard Bench station', 'The station is not first again.');
         self::assertSame([], $this->browser->errors());
     }
@@ -152,18 +152,18 @@ final class RecordTest extends BrowserTestCase
             ->visit('/desk/zones/basin-floor/climate/readings')
             ->attach($path)
             ->see('10 of 10 readings count, at 5 cm, open ground.')
-            ->fill('Keep it as a site of this zone', $name)
-            ->press('Keep it')
+            ->fill('Save as a growing site of this zone', $name)
+            ->press('Save growing site')
             ->see("Kept as “{$name}”.");
         unlink($path);
         $this->browser->visit('/desk/settings/growing-sites')->see($name)->see('From 10 readings at 5 cm;');
         $this->browser->driver
             ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Edit']"))
             ->click();
-        $this->browser->fill('Rate', '9')->press('Save and compute')->see('This lies between 0.1 and 3.');
+        $this->browser->fill('Rate', '9')->press('Save and update')->see('This lies between 0.1 and 3.');
         $this->browser->press('Cancel');
         $this->browser->driver
-            ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Take out']"))
+            ->findElement(WebDriverBy::xpath("//tr[td[normalize-space()='{$name}']]//button[normalize-space()='Delete']"))
             ->click();
         $this->browser->seeNoLonger($name);
     }

@@ -64,11 +64,11 @@ final class StationToGardenerTest extends BrowserTestCase
             ->fill('Latitude', '95')
             ->fill('Longitude', '98.1 W')
             ->fill('Elevation', '1,706 ft')
-            ->fill('Settlement 1', "Nettle Ford {$slug}")
-            ->fill('Postcode 1', '70199')
+            ->fill('Town 1', "Nettle Ford {$slug}")
+            ->fill('ZIP code 1', '70199')
             ->press('Save')
             ->see('Enter a latitude from 0 to 90 degrees');
-        $this->browser->fill('Latitude', '46°48′ N')->press('Save')->see('No record yet');
+        $this->browser->fill('Latitude', '46°48′ N')->press('Save')->see('No climate record yet');
 
         // A broken file is refused in words, and nothing is kept of it.
         $this->browser
@@ -83,9 +83,9 @@ final class StationToGardenerTest extends BrowserTestCase
             ->see('°C, as the file says')
             ->see('40 days from')
             ->see('Doubtful values, kept and not used: ')
-            ->press('Import and compute')
-            ->see('Computed. See the windows');
-        $this->browser->follow('See the windows')->see('88 of 88 crops');
+            ->press('Import file')
+            ->see('Computed. Show planting windows');
+        $this->browser->follow('Show planting windows')->see('88 of 88 crops');
         $first = $this->radish();
         self::assertMatchesRegularExpression('/^Sow outdoors: \d+ (March|April) to \d+ \w+(, and \d+ \w+ to \d+ \w+)*$/', $first);
 
@@ -95,20 +95,20 @@ final class StationToGardenerTest extends BrowserTestCase
             ->attach($this->file('bench-f.csv', $this->inFahrenheit($celsius)))
             ->see('°F, as the file says')
             ->see('minimum “Low °F”')
-            ->press('Import and compute')
-            ->see('Computed. See the windows');
+            ->press('Import file')
+            ->see('Computed. Show planting windows');
         $this->browser->visit("/desk/zones/{$slug}/planting-windows")->see('88 of 88 crops');
         self::assertSame($first, $this->radish());
 
         $this->browser
             ->visit("/desk/zones/{$slug}/calendars")
-            ->see('Proof of edition 1')
+            ->see('Review changes: edition 1')
             ->see('Warnings to explain before publishing')
             ->fill('Note to gardeners', 'The first calendar of the bench.');
         foreach ($this->browser->driver->findElements(WebDriverBy::cssSelector('.answers input')) as $answer) {
             $answer->sendKeys('Looked at.');
         }
-        $this->browser->press('Publish')->see('Edition 1 is published and in force.')->see('1, in force');
+        $this->browser->press('Publish')->see('Edition 1 is published and current.')->see('1, in force');
         self::assertSame([], $this->unexpected($this->browser->errors()));
 
         // A gardener, on a phone and without an account.
@@ -116,7 +116,7 @@ final class StationToGardenerTest extends BrowserTestCase
         $this->browser
             ->phone()
             ->visit('/')
-            ->fill('Your town, postcode or zone', "Nettle Ford {$slug}")
+            ->fill('Your town, ZIP code, or zone', "Nettle Ford {$slug}")
             ->press('Show its calendar')
             ->see('Sow outdoors');
         self::assertSame("/zones/{$slug}/this-week", $this->browser->path());

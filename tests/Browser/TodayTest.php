@@ -9,19 +9,19 @@ final class TodayTest extends BrowserTestCase
     public function test_the_packets_on_the_table_are_sorted_read_and_kept(): void
     {
         $this->logIn();
-        $this->browser->see('Demonstration: it is 18 April 2026');
+        $this->browser->see('Demonstration: today is 18 April 2026');
         $this->browser
             ->visit('/desk/zones/basin-floor/today')
             ->see('Soil at 5 cm')
             ->see('A freeze comes on or after 18 April in 29 of 29 years')
             ->see('Last chance')
-            ->see('Hold a week')
+            ->see('Wait a week')
             ->see('first pick')
             ->see('Simulated, as this station is.');
-        $this->browser->fill('Find a crop', 'carrot')->see('a week on');
+        $this->browser->fill('Find a crop', 'carrot')->see('One week later');
         $this->browser
             ->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')
-            ->see('Young plants stand a light freeze.')
+            ->see('Young plants survive a light freeze.')
             ->see('Basin Long')
             ->see('fits, ');
         // What comes late moves the box: it is ticked where it is.
@@ -46,7 +46,7 @@ final class TodayTest extends BrowserTestCase
             ->visit('/desk/zones/averrin-sound/today?on=09-20')
             ->see('By the record alone')
             ->see('this season so far is left out')
-            ->press('back to today')
+            ->press('Back to today')
             ->see('then as each of');
         self::assertSame([], $this->browser->errors());
     }
@@ -64,7 +64,7 @@ final class TodayTest extends BrowserTestCase
             ->see('Settled at');
         preg_match('/Settled at ([−\d.]+ °C)/u', $this->browser->text(), $found);
         $this->browser->press('Keep '.($found[1] ?? '?'));
-        $this->browser->see('The reading is kept.')->see('today; as a mean of the day');
+        $this->browser->see('Reading saved.')->see('today; as a mean of the day');
         $this->assertAccessible('the Soil screen');
         $this->browser
             ->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')
@@ -81,10 +81,10 @@ final class TodayTest extends BrowserTestCase
         $this->logIn();
         $this->browser
             ->visit('/desk/zones/lakeshore/today')
-            ->see('What gardeners are told')
-            ->press('Write one of your own')
+            ->see('Advisories to gardeners')
+            ->press('Write your own')
             ->fill('What gardeners read', 'Water seedlings before the wind of Sunday.')
-            ->press('Publish on the zone’s page')
+            ->press('Publish on zone page')
             ->see('shown until');
         // A page is kept for five minutes by who has seen it.
         $page = function (string $words): void {
@@ -94,14 +94,14 @@ final class TodayTest extends BrowserTestCase
             );
         };
         $page('Water seedlings before the wind of Sunday.');
-        $this->browser->see('This season, 18 April 2026')->see('The weather told of here is simulated.');
+        $this->browser->see('This season, 18 April 2026')->see('The weather shown here is simulated.');
         $this->assertAccessible('this week with an advisory');
         $this->browser
             ->visit('/desk/zones/lakeshore/today')
-            ->press('Withdraw')
-            ->fill('Why it is withdrawn; gardeners read it', 'The wind turned.')
-            ->press('Withdraw it')
-            ->see('Earlier ones');
+            ->press('Delete')
+            ->fill('Reason (gardeners read it)', 'The wind turned.')
+            ->press('Withdraw advisory')
+            ->see('Earlier advisories');
         $page('The wind turned.');
         self::assertSame([], $this->browser->errors());
     }

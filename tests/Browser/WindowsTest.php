@@ -66,7 +66,7 @@ final class WindowsTest extends BrowserTestCase
         );
         $this->browser->see('On 1 July')->see('seasons on record');
         $this->browser->fill('Find a crop', 'bush bean')->see('1 of 88 crops')->find('#row-bush-bean .name')->click();
-        $this->browser->see('Open its dossier')->see('(mean of 7 days)')->see('Seed may be treated');
+        $this->browser->see('Show crop evidence')->see('(mean of 7 days)')->see('Seed may be treated');
         self::assertStringContainsString('crop=bush-bean', $this->browser->driver->getCurrentURL());
         $this->browser->follow('Back to the day')->see('On 1 July');
     }
@@ -80,7 +80,7 @@ final class WindowsTest extends BrowserTestCase
             'The search does not leave one crop.',
         );
         $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')->see('On 3 April: harvest');
-        $this->browser->follow('Open its dossier')->see('Schools side by side')->see('On 3 April')->see('The replay opens');
+        $this->browser->follow('Show crop evidence')->see('Compare methods')->see('On 3 April')->see('The replay opens');
         self::assertMatchesRegularExpression('/harvest\s+\d+ of (29|30) years/', $this->browser->text());
         $asked = 'return performance.getEntriesByType("resource").length';
         $this->browser->see('low tunnel')->find('.climate svg g > title');
@@ -101,12 +101,12 @@ final class WindowsTest extends BrowserTestCase
         $this->browser
             ->visit('/desk/zones/lakeshore/planting-windows/dill')
             ->see('The calendar follows the replay.')
-            ->press('Override dates')
+            ->press('Set your own dates')
             ->fill('From 1', '02-01')
             ->fill('To 1', '02-30')
             ->fill('Why', 'The herb club sows early.')
             ->press('Save')
-            ->see('Write 4/18, Apr 18 or 18 April.');
+            ->see('Enter a date such as 4/18, Apr 18, or 18 April.');
         $this->browser
             ->fill('To 1', 'Feb 20')
             ->press('Save')
@@ -115,11 +115,11 @@ final class WindowsTest extends BrowserTestCase
             ->see('The herb club sows early.')
             ->see('fewer than half the years on record came to a harvest');
         self::assertNotCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
-        $this->browser->visit('/desk/zones/lakeshore/planting-windows')->see('own dates');
+        $this->browser->visit('/desk/zones/lakeshore/planting-windows')->see('your own dates');
         $this->browser
             ->visit('/desk/zones/lakeshore/planting-windows/dill')
             ->see('For an even harvest')
-            ->press('Undo it')
+            ->press('Undo')
             ->see('The calendar follows the replay.');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
     }
@@ -132,12 +132,12 @@ final class WindowsTest extends BrowserTestCase
             'return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""',
         );
         $open = $radish();
-        $this->choose('Site', 'cold frame');
+        $this->choose('Growing site', 'cold frame');
         $this->browser->until(
             static fn (): bool => ! in_array($radish(), ['', $open], true),
             'The windows of a cold frame differ from those of open ground.',
         );
-        $this->choose('Site', 'open ground');
+        $this->choose('Growing site', 'open ground');
         $this->browser->until(static fn (): bool => $radish() === $open, 'Open ground does not bring its windows back.');
     }
 
@@ -149,7 +149,7 @@ final class WindowsTest extends BrowserTestCase
             'return [...document.querySelectorAll("#row-radish path.bracket")].map((p) => p.getAttribute("d")).join()',
         );
         $before = $brackets();
-        $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='6 in 10']"))->click();
+        $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='6 of 10 years']"))->click();
         $this->browser->see('Use in the calendar');
         $this->browser->until(static fn (): bool => $brackets() !== $before, 'The brackets stay where they were.');
         $this->choose('Grouped', 'by what is next');
@@ -168,9 +168,9 @@ final class WindowsTest extends BrowserTestCase
     {
         $this->logIn('tobias@kestrel.example');
         self::assertStringNotContainsString('Add a zone', $this->browser->text());
-        $this->browser->visit('/desk/zones/basin-floor/calendars')->see('Editions');
+        $this->browser->visit('/desk/zones/basin-floor/calendars')->see('Published calendars');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('form')));
-        $this->browser->visit('/desk/zones/basin-floor/climate/files')->see('Files brought');
+        $this->browser->visit('/desk/zones/basin-floor/climate/files')->see('Uploaded files');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('input[type=file]')));
         $this->browser->press('Log out')->see('Log in');
         $this->browser->visit('/desk/zones/basin-floor/planting-windows');
@@ -195,14 +195,14 @@ final class WindowsTest extends BrowserTestCase
                 '/desk' => 'Orchard Bench',
                 '/desk/zones/new' => 'Add a zone',
                 '/desk/zones/basin-floor/planting-windows?crop=radish' => 'Raphanus',
-                '/desk/zones/basin-floor/planting-windows/broccoli' => 'Schools side by side',
-                '/desk/zones/basin-floor/today' => 'Hold a week',
+                '/desk/zones/basin-floor/planting-windows/broccoli' => 'Compare methods',
+                '/desk/zones/basin-floor/today' => 'Wait a week',
                 '/desk/zones/basin-floor/method' => 'frozen ground',
                 '/desk/settings/crops/carrot' => 'It has never been changed.',
                 '/desk/zones/basin-floor/climate' => 'Is it shifting',
                 '/desk/zones/orchard-bench/climate/course' => 'low tunnel',
                 '/desk/zones/basin-floor/climate/doubts' => 'Leave out another value',
-                '/desk/zones/orchard-bench/climate/files' => 'Files brought',
+                '/desk/zones/orchard-bench/climate/files' => 'Uploaded files',
                 '/desk/zones/basin-floor/climate/readings' => 'Soil readings',
                 '/desk/settings/growing-sites' => 'dark plastic mulch',
                 '/desk/zones/basin-floor/calendars' => 'in force',
@@ -218,7 +218,7 @@ final class WindowsTest extends BrowserTestCase
         foreach (
             [
                 '/desk/zones/basin-floor/planting-windows?crop=radish' => 'Raphanus',
-                '/desk/zones/basin-floor/today' => 'Hold a week',
+                '/desk/zones/basin-floor/today' => 'Wait a week',
                 '/desk/zones/new' => 'Add a zone',
                 '/desk/settings/crops/carrot' => 'It has never been changed.',
             ] as $path => $text
@@ -251,8 +251,8 @@ final class WindowsTest extends BrowserTestCase
                 [
                     '/desk' => 'Orchard Bench',
                     '/desk/zones/basin-floor/planting-windows' => '88 of 88 crops',
-                    '/desk/zones/basin-floor/planting-windows/broccoli' => 'Schools side by side',
-                    '/desk/zones/basin-floor/today' => 'Hold a week',
+                    '/desk/zones/basin-floor/planting-windows/broccoli' => 'Compare methods',
+                    '/desk/zones/basin-floor/today' => 'Wait a week',
                     '/desk/settings/crops/carrot' => 'It has never been changed.',
                     '/desk/settings/growing-sites' => 'dark plastic mulch',
                 ] as $path => $text
@@ -275,7 +275,7 @@ final class WindowsTest extends BrowserTestCase
         }
         self::assertLessThan(20, $tabs, 'one stop for all rows');
         $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_DOWN);
-        $this->browser->see('Open its dossier');
+        $this->browser->see('Show crop evidence');
         $this->browser->until(
             static fn (): bool => str_starts_with((string) $at('id'), 'stop-'),
             'The arrow takes the keyboard along.',

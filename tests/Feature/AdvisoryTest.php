@@ -68,7 +68,7 @@ class AdvisoryTest extends TestCase
         $page = $this->page();
         self::assertStringContainsString('This season, 18 April 2026', $page);
         self::assertStringContainsString(number_format($today['position']['soil'], 1), $page);
-        self::assertStringContainsString('The weather told of here is simulated.', $page);
+        self::assertStringContainsString('The weather shown here is simulated.', $page);
         $held = array_filter(
             $today['acts'],
             static fn (array $a): bool => in_array($a['pile'], ['hold', 'hold-a-week'], true) &&
@@ -223,7 +223,7 @@ class AdvisoryTest extends TestCase
             static fn (\DOMNode $n): string => $n->textContent,
             iterator_to_array($atom->query($path) ?: []),
         );
-        self::assertSame('Basin Floor: news of the sowing calendar', $all('/a:feed/a:title')[0]);
+        self::assertSame('Basin Floor: news of the planting calendar', $all('/a:feed/a:title')[0]);
         self::assertEqualsCanonicalizing(
             ['Edition 1', 'Advice for Basin Floor', 'Advice for Basin Floor, withdrawn'],
             $all('//a:entry/a:title'),

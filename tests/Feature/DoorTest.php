@@ -129,21 +129,21 @@ final class DoorTest extends TestCase
         $spinach = $this->getJson('/api/zones/test-basin/windows/spinach')->json('data');
         self::assertSame('count-back', $spinach['crop']['school']);
         self::assertMatchesRegularExpression(
-            '/^Sow outdoors: on \d+ of these \d+ days fewer than half the years on record came to a harvest\.$/',
+            '/^Sow outdoors: on \d+ of these \d+ days, fewer than half of the years on record came to a harvest\.$/',
             $this->said($spinach['disagreements'][0]),
         );
         $this->publish()->assertStatus(202);
         foreach (['', '/this-week', '/weeks/3', '/crops/radish', '/editions/1', '/editions/1/crops/kale'] as $page) {
             $this->get("/zones/test-basin{$page}")
                 ->assertOk()
-                ->assertSee('From 3 cold seasons: a first guess.');
+                ->assertSee('Only 3 winters on record: treat these dates as a rough guess.');
         }
         self::assertStringContainsString(
-            'From 3 cold seasons: a first guess.',
+            'Only 3 winters on record: treat these dates as a rough guess.',
             str_replace("\r\n ", '', (string) $this->get('/zones/test-basin/calendar.ics')->getContent()),
         );
         self::assertStringStartsWith(
-            'From 3 cold seasons: a first guess.',
+            'Only 3 winters on record: treat these dates as a rough guess.',
             $this->said(Edition::query()->firstOrFail()->open()->content['guidance'][0]),
         );
     }
@@ -213,8 +213,8 @@ final class DoorTest extends TestCase
         foreach (['Saddlewick', '70510', '7', 'xy'] as $asked) {
             self::assertContains($this->get('/?place='.urlencode($asked))->getStatusCode(), [200, 302]);
         }
-        $this->get('/?place=Saddlewick')->assertOk()->assertSee('No zone is known by that name.');
-        $this->get('/?place=70510')->assertOk()->assertSee('No zone is known by that name.');
+        $this->get('/?place=Saddlewick')->assertOk()->assertSee('We know no zone by that name.');
+        $this->get('/?place=70510')->assertOk()->assertSee('We know no zone by that name.');
     }
 
     public function test_the_demonstration_is_sown_and_its_people_let_in_only_where_it_is_asked_for(): void

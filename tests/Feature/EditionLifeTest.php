@@ -175,7 +175,7 @@ final class EditionLifeTest extends TestCase
         ])->assertOk();
         $warnings = array_column($this->getJson('/api/zones/test-basin/draft')->assertOk()->json('data.warnings'), null, 'key');
         self::assertArrayHasKey('note-radish', $warnings);
-        self::assertStringContainsString('its note speaks of winter', $this->said($warnings['note-radish']['phrase']));
+        self::assertStringContainsString('its note mentions winter', $this->said($warnings['note-radish']['phrase']));
         self::assertArrayNotHasKey('note-garlic-hardneck', $warnings, 'planted in autumn, as its note says');
     }
 

@@ -88,7 +88,7 @@ final class EditionTest extends TestCase
         $this->app['auth']->forgetGuards();
         $this->get('/zones/test-basin')
             ->assertOk()
-            ->assertSee('The sowing year in')
+            ->assertSee('The planting year in')
             ->assertSee('Radish')
             ->assertSee('1 Apr to 10 Jul')
             ->assertSee('edition')
@@ -126,7 +126,7 @@ final class EditionTest extends TestCase
         );
         $this->get('/zones/test-basin/weeks/1')
             ->assertOk()
-            ->assertSee('Nothing to sow or set out this week.')
+            ->assertSee('Nothing to sow or transplant this week.')
             ->assertSee('/weeks/52', false);
         $this->get('/zones/test-basin/weeks/53')->assertNotFound();
     }
@@ -139,10 +139,10 @@ final class EditionTest extends TestCase
         foreach (['Port Ilvane', 'port-ilvane', '70110', 'Test Basin', 'fen'] as $asked) {
             $this->get('/?place='.urlencode($asked))->assertRedirect('/zones/test-basin/this-week');
         }
-        $this->get('/?place=Atlantis')->assertOk()->assertSee('No zone is known by that name.')->assertSee('Test Basin');
+        $this->get('/?place=Atlantis')->assertOk()->assertSee('We know no zone by that name.')->assertSee('Test Basin');
         $this->get('/?place='.urlencode('<script>'))
             ->assertOk()
-            ->assertSee('No zone is known');
+            ->assertSee('We know no zone');
     }
 
     public function test_downloads_are_open_to_everyone_and_carry_the_checksum(): void
@@ -201,7 +201,7 @@ final class EditionTest extends TestCase
         }
         $muskmelon = $crops['muskmelon']['routes'][0]['no_window'] ?? self::fail('a muskmelon has a window here');
         $page = $this->get('/zones/test-basin/crops/muskmelon')->assertSee(
-            "It needs a variety of {$muskmelon['longest_days']} days or fewer.",
+            "It needs a variety that matures in {$muskmelon['longest_days']} days or fewer.",
         );
         $page->assertSee('it opens:');
     }

@@ -190,9 +190,9 @@ final class FindTest extends TestCase
         $this->publish()->assertStatus(202);
         $this->get('/find?at=46.81,-98.20')
             ->assertOk()
-            ->assertSee('Test Basin is the nearest, by distance and height.')
+            ->assertSee('Test Basin is the nearest, by distance and elevation.')
             ->assertHeader('Cache-Control', 'no-store, private');
-        $this->get('/en-f/find?at=46.81,-98.20&height=2000&unit=ft')->assertSee('this place lies 660 ft higher');
+        $this->get('/en-f/find?at=46.81,-98.20&height=2000&unit=ft')->assertSee('this place is 660 ft higher');
         $this->get('/find?at=10,10')->assertSee('No zone is near this place.');
         $this->get('/es/find?at=x')->assertSee('No se dio ninguna posición.');
         ZoneBoundary::query()->create([
@@ -200,7 +200,7 @@ final class FindTest extends TestCase
             'geometry' => self::square(-98.2, 46.8),
             'author' => 'W',
         ]);
-        $this->get('/find?at=46.81,-98.20')->assertSee('This place lies in Test Basin.');
+        $this->get('/find?at=46.81,-98.20')->assertSee('This place is in Test Basin.');
     }
 
     public function test_a_boundary_of_thousands_of_corners_is_checked_once_and_drawn_with_those_that_show(): void

@@ -40,12 +40,12 @@ final class LetterTest extends TestCase
     {
         $this->post('/zones/test-basin/letter', ['mail' => 'gardener@example.org'])
             ->assertOk()
-            ->assertSee('Look in your mail');
+            ->assertSee('Check your e-mail');
         self::assertSame(0, $this->sendLetters('2026-05-12'));
         $link = $this->link('confirm');
-        $this->get($link)->assertOk()->assertSee('Do you want the weekly letter for Test Basin?');
+        $this->get($link)->assertOk()->assertSee('Do you want the weekly newsletter for Test Basin?');
         self::assertNull(LetterReader::query()->firstOrFail()->confirmed_at, 'to look at a link does nothing');
-        $this->post($link)->assertOk()->assertSee('The next letter for Test Basin is for you.');
+        $this->post($link)->assertOk()->assertSee('You will get the next newsletter for Test Basin.');
         self::assertSame(1, $this->sendLetters('2026-05-12'));
     }
 
@@ -92,25 +92,25 @@ final class LetterTest extends TestCase
         $this->subscribe();
         $this->sendLetters('2026-05-12');
         $link = $this->link('leave');
-        $this->get($link)->assertOk()->assertSee('Do you want no more letters');
+        $this->get($link)->assertOk()->assertSee('Do you want to stop the newsletter');
         self::assertSame(1, LetterReader::query()->count());
         $this->post($link, ['List-Unsubscribe' => 'One-Click'])
             ->assertOk()
             ->assertSee('Your address is deleted.');
         self::assertSame(0, LetterReader::query()->count());
-        $this->post($link)->assertNotFound()->assertSee('Nobody is known by this link');
+        $this->post($link)->assertNotFound()->assertSee('We know nobody by this link');
     }
 
     public function test_an_address_is_asked_once_however_often_it_is_typed_and_bad_ones_are_given_back(): void
     {
         $this->post('/zones/test-basin/letter', ['mail' => 'no address', 'crops' => 'radish'])
             ->assertUnprocessable()
-            ->assertSee('This is no mail address')
+            ->assertSee('This is not an e-mail address')
             ->assertSee('value="no address"', false);
         $this->post('/zones/test-basin/letter', ['mail' => 'a@example.org'])->assertOk();
         $this->post('/zones/test-basin/letter', ['mail' => 'A@example.org'])
             ->assertOk()
-            ->assertSee('Look in your mail');
+            ->assertSee('Check your e-mail');
         self::assertSame([1, 1], [LetterReader::query()->count(), OutboxMail::query()->count()]);
         $this->travel(11)->minutes();
         $this->post('/zones/test-basin/letter', ['mail' => 'a@example.org'])->assertOk();

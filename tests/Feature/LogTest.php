@@ -196,12 +196,12 @@ class LogTest extends TestCase
                 [
                     ['key' => 'refused-5', 'act' => 'first-picked', 'on' => '2012-04-09', 'sowing' => 'radish-one'],
                     'on',
-                    '“first picked” on 9 April 2012 is earlier than “sown” on 10 April 2012. Check the day, or choose the other sowing.',
+                    '“first harvest” on 9 April 2012 is earlier than “sown” on 10 April 2012. Check the day, or choose the other sowing.',
                 ],
                 [
                     ['key' => 'refused-6', 'act' => 'up', 'on' => '2012-04-01', 'sowing' => 'radish-one'],
                     'on',
-                    '“came up” on 1 April 2012 is earlier than “sown” on 10 April 2012. Check the day, or choose the other sowing.',
+                    '“emerged” on 1 April 2012 is earlier than “sown” on 10 April 2012. Check the day, or choose the other sowing.',
                 ],
                 [
                     ['key' => 'refused-7', 'act' => 'up', 'on' => '2012-04-20'],
@@ -566,7 +566,7 @@ class LogTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath(
                 'errors.photo.0',
-                'The photograph is larger than 12 MiB. Take it smaller, or write the line without it.',
+                'The photograph is larger than 12 MiB. Make it smaller, or save the entry without it.',
             );
         self::assertCount(1, Storage::disk(LogPhoto::DISK)->allFiles());
         $this->app['auth']->forgetGuards();

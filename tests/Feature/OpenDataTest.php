@@ -123,7 +123,7 @@ final class OpenDataTest extends TestCase
     {
         $edition = Edition::query()->firstOrFail();
         self::assertSame(
-            'Sowing calendar, Test Basin. Edition 1, 2026-05-12. '.
+            'Planting calendar, Test Basin. Edition 1, 2026-05-12. '.
                 url('/zones/test-basin/editions/1').
                 ". SHA-256 {$edition->checksum}.",
             OpenData::citation($edition),

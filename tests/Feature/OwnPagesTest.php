@@ -51,13 +51,13 @@ final class OwnPagesTest extends TestCase
         $file = tempnam(sys_get_temp_dir(), 'sheet').'.pdf';
         file_put_contents($file, $response->getContent());
         $info = Process::run(['pdfinfo', $file])->output();
-        self::assertMatchesRegularExpression('/Title:\s+The sowing year in Test Basin/', $info);
+        self::assertMatchesRegularExpression('/Title:\s+The planting year in Test Basin/', $info);
         self::assertMatchesRegularExpression('/Tagged:\s+yes/', $info);
         self::assertMatchesRegularExpression('/Pages:\s+1\n/', $info);
         self::assertStringContainsString('612 x 792', $info, 'Letter');
         $text = Process::run(['pdftotext', '-layout', $file, '-'])->output();
         self::assertMatchesRegularExpression(
-            '/The sowing year in Test Basin.*Last freeze.*Radish.*Main-crop tomato.*Edition 1/s',
+            '/The planting year in Test Basin.*Last freeze.*Radish.*Main-crop tomato.*Edition 1/s',
             $text,
         );
         self::assertStringNotContainsString('Parsnip', $text);
@@ -182,7 +182,7 @@ final class OwnPagesTest extends TestCase
             'href="/zones/test-basin/this-week"',
             (string) $this->get('/search?for=Fennick')->getContent(),
         );
-        self::assertStringContainsString('Nothing is found for “qqqq”', (string) $this->get('/search?for=qqqq')->getContent());
+        self::assertStringContainsString('Nothing found for “qqqq”', (string) $this->get('/search?for=qqqq')->getContent());
     }
 
     public function test_pages_about_the_calendars_are_there_and_say_whom_to_ask(): void

@@ -153,6 +153,6 @@ class ProofTest extends TestCase
         Zone::factory()->create(['slug' => 'bare', 'name' => 'Bare']);
         $this->getJson('/api/zones/bare/draft')
             ->assertNotFound()
-            ->assertJsonPath('message', 'There is nothing to publish yet. Bring a station file first.');
+            ->assertJsonPath('message', 'There is nothing to publish yet. Upload a station file first.');
     }
 }

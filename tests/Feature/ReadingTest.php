@@ -163,7 +163,7 @@ final class ReadingTest extends TestCase
         self::assertStringContainsString('SUMMARY:Rábano: sembrar al aire libre', $this->html('/es/zones/test-basin/calendar.ics'));
         self::assertStringContainsString(',Rábano,direct,', $this->html('/es/zones/test-basin/calendar.csv'));
         $short = $this->html('/zones/test-basin/calendar.ics?crops=radish&events=short');
-        self::assertStringContainsString('SUMMARY:Radish: pick from today', $short);
+        self::assertStringContainsString('SUMMARY:Radish: harvest from today', $short);
         self::assertStringNotContainsString('lettuce', $short);
         self::assertStringContainsString('lettuce', $this->html('/zones/test-basin/calendar.ics'));
         self::assertStringContainsString(

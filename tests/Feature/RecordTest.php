@@ -323,6 +323,6 @@ final class RecordTest extends TestCase
     {
         $this->postJson('/api/zones/test-basin/computations')
             ->assertUnprocessable()
-            ->assertJsonPath('message', 'The zone has no record yet. Bring a station file first.');
+            ->assertJsonPath('message', 'The zone has no record yet. Upload a station file first.');
     }
 }

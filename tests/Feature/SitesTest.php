@@ -72,7 +72,7 @@ final class SitesTest extends TestCase
         self::assertSame(['roof', 'school bed'], array_slice(array_keys($this->soils()), -2));
         $this->postJson('/api/sites', self::ROOF)
             ->assertUnprocessable()
-            ->assertJsonPath('errors.name.0', 'There is a site of that name already.');
+            ->assertJsonPath('errors.name.0', 'There is a growing site with that name already.');
         $this->deleteJson("/api/sites/{$everywhere}")->assertNoContent();
         self::assertArrayNotHasKey('roof', $this->soils());
         $this->deleteJson('/api/sites/'.Site::query()->where('preset', true)->value('id'))->assertUnprocessable();

@@ -136,7 +136,7 @@ class TodayTest extends TestCase
         $this->actingAs($this->person());
         $this->getJson('/api/zones/test-basin/today')
             ->assertNotFound()
-            ->assertJsonPath('message', 'There is no record of this zone yet. Bring a station file first.');
+            ->assertJsonPath('message', 'There is no record of this zone yet. Upload a station file first.');
         $this->post(
             '/api/zones/test-basin/record-imports',
             ['file' => $this->stationFile()],
@@ -146,7 +146,7 @@ class TodayTest extends TestCase
             ->assertNotFound()
             ->assertJsonPath(
                 'message',
-                'The record ends on 31 December 2012, too long ago to tell of this season. Bring the days since, or choose another date and read the record alone.',
+                'The record ends on 31 December 2012, too long ago to say how this season is going. Upload the days since, or choose another date to see past years.',
             );
         $this->getJson('/api/zones/test-basin/today?on=05-01')->assertOk()->assertJsonPath('data.by', 'record');
         // Ten days without a report are bridged, eleven are not.

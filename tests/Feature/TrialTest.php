@@ -112,7 +112,7 @@ class TrialTest extends TestCase
             [null, $undone['history'][0]['undone_on'] !== '2012-06-13', 1],
             [$undone['crops'][0]['held'], $undone['history'][0]['undone_on'] !== null, count($undone['history'])],
         );
-        self::assertEquals($before, ZoneWindows::of(Zone::query()->firstOrFail())?->sheet('radish'), 'by the packet again');
+        self::assertEquals($before, ZoneWindows::of(Zone::query()->firstOrFail())?->sheet('radish'), 'Use packet days');
         $this->postJson('/api/zones/test-basin/local-days', [
             'crop' => 'kale',
             'variety' => null,
@@ -382,6 +382,6 @@ class TrialTest extends TestCase
             ->update(['begun_on' => '2011-01-01']);
         self::assertCount(2, $this->getJson('/api/zones/test-basin/under-way')->json('data'), 'what nobody tells of for long is forgotten');
         config(['anthesis.today' => '2013-01-10']);
-        self::assertNull($this->getJson('/api/zones/test-basin/under-way')->assertOk()->json('data.0.goes_on'), 'no season to tell of');
+        self::assertNull($this->getJson('/api/zones/test-basin/under-way')->assertOk()->json('data.0.goes_on'), 'this season is not known');
     }
 }

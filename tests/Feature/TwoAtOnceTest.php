@@ -318,13 +318,13 @@ final class TwoAtOnceTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath(
                 'errors.zone.0',
-                'The windows are being computed. Wait until that is done, look at them, then publish.',
+                'The windows are being updated. Wait until that is done, check them, then publish.',
             );
         $this->deleteJson('/api/computations/'.Computation::query()->max('id'))->assertOk();
         $this->publish()
             ->assertUnprocessable()
             ->assertJsonFragment([
-                'message' => 'The last computing was cancelled, so the windows are older than what is known. Compute the zone again first.',
+                'message' => 'The last update was canceled, so the windows are out of date. Update the zone first.',
             ]);
         self::assertSame(0, Edition::query()->count());
         $this->editZone(['district' => 'A name moves nothing', 'latitude' => -47.45] + $this->zoneValues())->assertOk();

@@ -105,7 +105,7 @@ final class WindowsTest extends TestCase
             'decided on the day the application stands on',
         );
         self::assertSame(
-            ['Sow outdoors: on 11 of these 22 days fewer than half the years on record came to a harvest.'],
+            ['Sow outdoors: on 11 of these 22 days, fewer than half of the years on record came to a harvest.'],
             array_map($this->said(...), $data['disagreements']),
         );
 

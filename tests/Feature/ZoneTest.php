@@ -42,17 +42,17 @@ final class ZoneTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function broken(): iterable
     {
-        yield 'latitude 95' => [['latitude' => 95], 'latitude', 'A latitude lies between −90 and 90 degrees; 95 does not.'];
+        yield 'latitude 95' => [['latitude' => 95], 'latitude', 'A latitude is between −90 and 90 degrees; 95 is not.'];
         yield 'latitude in words' => [['latitude' => 'north'], 'latitude', 'must be a number'];
-        yield 'longitude' => [['longitude' => -181], 'longitude', 'A longitude lies between −180 and 180 degrees; -181 does not.'];
-        yield 'height' => [['height_m' => 9000], 'height_m', 'A height lies between −430 and 6000 m; 9000 does not.'];
+        yield 'longitude' => [['longitude' => -181], 'longitude', 'A longitude is between −180 and 180 degrees; -181 is not.'];
+        yield 'height' => [['height_m' => 9000], 'height_m', '9000 is not.'];
         yield 'no name' => [['name' => ''], 'name', 'required'];
         yield 'no letters' => [['name' => '···'], 'name', 'A name needs at least one letter.'];
         yield 'long name' => [['name' => str_repeat('a', 81)], 'name', '80'];
         yield 'nameless settlement' => [
             ['settlements' => [['name' => 'Fennick'], ['name' => '', 'postcode' => '1']]],
             'settlements.1.name',
-            'Settlement 2 needs a name',
+            'Town 2 needs a name',
         ];
         yield 'long postcode' => [
             ['settlements' => [['name' => 'Fennick', 'postcode' => str_repeat('1', 13)]]],

@@ -51,7 +51,7 @@ final class ClimateSheetTest extends TestCase
             $sheet['thresholds'][1]['trend']['days_per_decade'],
         );
         self::assertStringStartsWith(
-            'No shift of the last freeze can be told from chance',
+            'No shift of the last freeze can be told apart from chance',
             Words::in('en')->phrase($sheet['thresholds'][1]['trend']['phrase']),
         );
         self::assertSame($expected['hardiness']['half_zone'], $sheet['hardiness']['half_zone']);

@@ -119,7 +119,7 @@ final class CropDossierTest extends TestCase
         self::assertSame(
             [],
             CropDossier::ownSheet($dossier, $this->crop('broccoli'), $this->own(), ProofStandard::Reliable)['routes'][1]['harvests'],
-            'set out in January it never came to one',
+            'transplanted in January it never came to one',
         );
     }
 
@@ -127,7 +127,7 @@ final class CropDossierTest extends TestCase
     {
         $dossier = $this->dossier('broccoli');
         self::assertSame(
-            ['Set out: on 10 of these 10 days fewer than half the years on record came to a harvest.'],
+            ['Transplant: on 10 of these 10 days, fewer than half of the years on record came to a harvest.'],
             array_map(Words::in('en')->phrase(...), CropDossier::disagreements($dossier, $this->own()->dates)),
         );
         $windows = CropDossier::sheet($dossier, FromReplay::KEY, ProofStandard::Reliable)['routes'][1]['windows'][0];

@@ -68,15 +68,15 @@ final class PhraseTest extends TestCase
     }
 
     #[TestWith(['radish', Route::Direct, '26 days from sowing'])]
-    #[TestWith(['broccoli', Route::Transplant, '58 days from setting out'])]
+    #[TestWith(['broccoli', Route::Transplant, '58 days from transplanting'])]
     #[
         TestWith([
             'broccoli',
             Route::Direct,
-            '58 days from setting out, 22 that a seedling brings from under cover, and 7 to emerge',
+            '58 days from transplanting, 22 that a seedling has grown indoors, and 7 to emerge',
         ]),
     ]
-    #[TestWith(['lettuce-head', Route::Transplant, '70 days from sowing, less 3 to emerge and 18 grown under cover'])]
+    #[TestWith(['lettuce-head', Route::Transplant, '70 days from sowing, less 3 to emerge and 18 grown indoors'])]
     public function test_days_to_maturity_follow_from_the_packet(string $slug, Route $route, string $words): void
     {
         $crop = CropCsv::standard()->find($slug);

@@ -113,7 +113,7 @@ final class EditionFormatsTest extends TestCase
             array_slice($events['Radish: sow outdoors'], 0, 2),
             'the end of an all-day event is the day after',
         );
-        self::assertSame(['20260304', '20260703'], array_slice($events['Broccoli: start under cover'], 0, 2));
+        self::assertSame(['20260304', '20260703'], array_slice($events['Broccoli: start indoors'], 0, 2));
         self::assertArrayHasKey('Garlic, hardneck: plant', $events);
         self::assertCount(count($events), array_unique(array_column($events, 2)));
         self::assertSame('Basin, Floor; “north”', (string) $calendar->select('VEVENT')[0]->LOCATION);
@@ -170,7 +170,7 @@ final class EditionFormatsTest extends TestCase
         );
         $events = $read('en');
         self::assertSame(
-            ['Radish: sow outdoors, first day', 'Radish: sow outdoors, last chance', 'Radish: pick from today'],
+            ['Radish: sow outdoors, first day', 'Radish: sow outdoors, last chance', 'Radish: harvest from today'],
             array_column($events, 1),
         );
         self::assertSame(['20260325', '20260326'], [$events[0][2], $events[0][3]]);
@@ -207,7 +207,7 @@ final class EditionFormatsTest extends TestCase
             array_slice($rows[1], 0, 8),
         );
         self::assertSame('07-03', $rows[2][5]);
-        self::assertSame(['transplant', 'set out', '04-08'], [$rows[4][3], $rows[4][4], $rows[4][5]]);
+        self::assertSame(['transplant', 'transplant', '04-08'], [$rows[4][3], $rows[4][4], $rows[4][5]]);
         self::assertCount(5, $rows);
     }
 
@@ -277,7 +277,7 @@ final class EditionFormatsTest extends TestCase
             ['Radish: sow outdoors (a fair chance)', '20261001', 'basin-floor-radish-direct-sow-outdoors-fair-1@anthesis'],
             [(string) $event->SUMMARY, (string) $event->DTSTART, (string) $event->UID],
         );
-        self::assertStringContainsString('A fair chance: it came to a harvest in 6 years in 10.', (string) $event->DESCRIPTION);
+        self::assertStringContainsString('A fair chance: harvest in 6 years in 10.', (string) $event->DESCRIPTION);
         self::assertStringEndsWith(",count-back,6,\r\n", EditionCsv::write('basin', $content['crops'], Words::in('en')));
         $tasks = array_merge(...array_column(WeekList::of($content['crops']), 'tasks'));
         self::assertSame(

@@ -338,7 +338,7 @@ final class SeasonTest extends TestCase
                 static fn (SortedActs $a): string => $a->act->value,
                 array_values(array_filter($acts, static fn (SortedActs $a): bool => $a->crop->slug === 'radish')),
             ),
-            'what is sown in place is not started under cover',
+            'what is sown in place is not started indoors',
         );
         $cover = array_values(array_filter($tomato, static fn (SortedActs $a): bool => $a->setOutAfter > 0))[0];
         $then = $season->sowing($this->crop('tomato-main'), Route::Transplant, $season->today->plus($cover->setOutAfter));

@@ -92,7 +92,7 @@ final class UnderWayTest extends TestCase
         self::assertSame(
             [$frozen->of, 0, null],
             [$frozen->cold, $frozen->harvests, $frozen->firstPick],
-            'set out on 1 April it was frozen, and that is past',
+            'transplanted on 1 April it was frozen, and that is past',
         );
         self::assertSame('freeze-young', $frozen->loss?->value);
         self::assertSame([null, null], [$frozen->up, $frozen->thin], 'nothing comes up of what is set out');

@@ -77,7 +77,7 @@ final class CountBackTest extends TestCase
         self::assertSame(['10-18', -4], [$lines['harvest']->date?->iso(), $lines['harvest']->days]);
         self::assertSame(['09-22', -26], [$lines['maturity']->date?->iso(), $lines['maturity']->days]);
         self::assertSame(['09-08', -14], [$lines['short-days']->date?->iso(), $lines['short-days']->days]);
-        self::assertStringContainsString('13 cold seasons', Words::in('en')->phrase($lines['last-freeze']->source));
+        self::assertStringContainsString('13 winters', Words::in('en')->phrase($lines['last-freeze']->source));
     }
 
     public function test_cold_soil_holds_a_tender_crop(): void

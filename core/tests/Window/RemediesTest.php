@@ -77,7 +77,7 @@ final class RemediesTest extends TestCase
             self::assertSame([], $this->windows($muskmelon, 0.8, $site)->windows, $site);
         }
         $words = implode(' ', array_map(static fn (Phrase $p): string => Words::in('en')->phrase($p), $none->phrases()));
-        self::assertStringContainsString("It needs a variety of {$days} days or fewer.", $words);
+        self::assertStringContainsString("It needs a variety that matures in {$days} days or fewer.", $words);
         self::assertMatchesRegularExpression('/(On|In|By|Under) .* it opens: \d+ \w+ to \d+ \w+\./', $words);
     }
 

@@ -286,7 +286,7 @@ final class ReplayWindowsTest extends TestCase
             [$none?->nearest->number, $none?->harvests, $none?->years, $none?->reason],
         );
         self::assertSame(
-            'At best, on 13 April, 4 of 10 years came to a harvest; most of the others: frozen before harvest.',
+            'At best, on 13 April, 4 of 10 years came to a harvest. Most of the others: killed by frost before harvest.',
             implode(' ', array_map(static fn (Phrase $p): string => Words::in('en')->phrase($p), $none?->phrases() ?? [])),
         );
     }

@@ -19,7 +19,7 @@ const KEYS: Record<string, unknown[]> = {
     soil: zoneKey('bench', 'soil'),
     stations: zoneKey('bench', 'stations'),
     today: zoneKey('bench', 'today', {}),
-    'under way': zoneKey('bench', 'log', 'under-way'),
+    'in the ground': zoneKey('bench', 'log', 'under-way'),
     windows: zoneKey('bench', 'windows', 'radish', {}),
 };
 
@@ -39,7 +39,7 @@ async function stale(change: (queries: QueryClient) => Promise<void>): Promise<s
 
 describe('what a change makes stale', () => {
     it.each<[ZoneChange, string[]]>([
-        ['logged', ['cues', 'fits', 'ground', 'log book', 'soil', 'under way']],
+        ['logged', ['cues', 'fits', 'ground', 'log book', 'soil', 'in the ground']],
         ['chosen', ['draft', 'windows']],
         ['planned', ['fits']],
         ['bed-saved', ['fits', 'log book']],

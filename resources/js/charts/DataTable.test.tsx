@@ -15,7 +15,7 @@ describe('Behind', () => {
                 ]}
             />,
         );
-        expect(screen.getByText('Freezes: the numbers')).toBeTruthy();
+        expect(screen.getByText('Freezes: table')).toBeTruthy();
         expect(screen.getAllByRole('row', { hidden: true })).toHaveLength(3);
     });
 

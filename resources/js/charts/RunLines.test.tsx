@@ -24,8 +24,8 @@ describe('runs of one sow day', () => {
 
     it('are said in words, with their dates', () => {
         const [good, lost] = runsOn(runs, 100) as [YearRun, YearRun];
-        expect(runInWords(good, 100)).toBe('2000: 10 Apr, up 18 Apr, first harvest 9 Jun, over 29 Jun');
-        expect(runInWords(lost, 100)).toBe('2001: 10 Apr, up 19 Apr, frozen while young, 24 Apr');
+        expect(runInWords(good, 100)).toBe('2000: 10 Apr, emerged 18 Apr, first harvest 9 Jun, ended 29 Jun');
+        expect(runInWords(lost, 100)).toBe('2001: 10 Apr, emerged 19 Apr, killed by frost when young, 24 Apr');
     });
 
     it('go on at the start of the ruler where they run past its end', () => {

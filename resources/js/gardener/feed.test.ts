@@ -13,8 +13,8 @@ describe('the calendar feed', () => {
         expect(events.map((event) => event.summary)).toEqual([
             'Radish: sow outdoors',
             'Broccoli: sow outdoors',
-            'Broccoli: set out',
-            'Broccoli: start under cover',
+            'Broccoli: transplant',
+            'Broccoli: start indoors',
         ]);
         expect(events.every((event) => event.startDate.isDate)).toBe(true);
         expect(events[0]?.startDate.toString()).toBe('2026-03-25');
@@ -31,6 +31,6 @@ describe('the calendar feed', () => {
 
     it('keeps its text whole through folding and escaping', () => {
         expect(events[0]?.description).toContain('25 March to 8 September.');
-        expect(events[0]?.description).toContain('Product labels, local rules and medical advice come first.');
+        expect(events[0]?.description).toContain('Product labels, local rules, and medical advice come first.');
     });
 });

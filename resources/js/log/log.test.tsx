@@ -317,8 +317,8 @@ describe('the log', () => {
         open();
         fireEvent.click(await screen.findByRole('button', { name: 'sown' }));
         fireEvent.click(screen.getByRole('button', { name: 'Radish' }));
-        fireEvent.click(screen.getByRole('button', { name: 'Keep: sown, Radish, Bed 3' }));
-        await screen.findByText(/^Kept: sown/);
+        fireEvent.click(screen.getByRole('button', { name: 'Save: sown, Radish, Bed 3' }));
+        await screen.findByText(/^Saved: sown/);
         const sent = asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => (body as Sent).entries)[0];
         expect(sent?.[0]).toMatchObject({
             act: 'sown',
@@ -342,11 +342,11 @@ describe('the log', () => {
         fireEvent.click(await screen.findByRole('button', { name: 'sown' }));
         fireEvent.click(screen.getByRole('button', { name: 'Kale' }));
         book = new Promise((resolve) => (again = resolve));
-        fireEvent.click(screen.getByRole('button', { name: 'Keep: sown, Kale, Bed 3' }));
-        await screen.findByText(/^Kept: sown/);
+        fireEvent.click(screen.getByRole('button', { name: 'Save: sown, Kale, Bed 3' }));
+        await screen.findByText(/^Saved: sown/);
         fireEvent.click(screen.getByRole('button', { name: 'lost' }));
         const sowings = () =>
-            within(screen.getByRole('group', { name: 'Which sowing' }))
+            within(screen.getByRole('group', { name: 'Which planting' }))
                 .getAllByRole('button')
                 .map(({ textContent }) => textContent);
         const before = ['Radish, Bed 1, sown on 18 Apr', 'Kale, Bed 3, sown on 18 Apr', 'Kale, Bed 1, sown on 8 Apr'];
@@ -364,12 +364,12 @@ describe('the log', () => {
         await keepBook('basin-floor', { book: BOOK, fetched: Date.now() });
         vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no line')));
         open();
-        fireEvent.click(await screen.findByRole('button', { name: 'came up' }));
-        const which = screen.getByRole('group', { name: 'Which sowing' });
+        fireEvent.click(await screen.findByRole('button', { name: 'emerged' }));
+        const which = screen.getByRole('group', { name: 'Which planting' });
         fireEvent.click(within(which).getByRole('button', { name: /^Kale/ }));
-        fireEvent.click(screen.getByRole('button', { name: 'Keep: came up, Kale, Bed 1' }));
-        await screen.findByText(/Kept on this phone: came up/);
-        await screen.findByText(/No signal just now/);
+        fireEvent.click(screen.getByRole('button', { name: 'Save: emerged, Kale, Bed 1' }));
+        await screen.findByText(/Saved on this phone: emerged/);
+        await screen.findByText(/You are offline/);
         expect((await waitingLines()).map(({ entry }) => [entry.act, entry.sowing])).toEqual([['up', 'sown-before']]);
     });
 
@@ -377,11 +377,11 @@ describe('the log', () => {
         await keepLine(line('came-back-line', { refused: { field: 'on', message: 'It has not come yet.' } }));
         const asked = fakeServer({ ...HERE, ...takes() });
         open();
-        fireEvent.click(await screen.findByRole('button', { name: /one came back/ }));
+        fireEvent.click(await screen.findByRole('button', { name: /one needs fixing/ }));
         await screen.findByText('It has not come yet.');
-        fireEvent.click(screen.getByRole('button', { name: 'put right' }));
-        expect((screen.getByLabelText('A word on it') as HTMLTextAreaElement).value).toBe('came-back-line');
-        fireEvent.click(screen.getByRole('button', { name: /^Keep/ }));
+        fireEvent.click(screen.getByRole('button', { name: 'Fix' }));
+        expect((screen.getByLabelText('Note') as HTMLTextAreaElement).value).toBe('came-back-line');
+        fireEvent.click(screen.getByRole('button', { name: /^Save/ }));
         await waitFor(() => expect(asked.some(({ what }) => what.startsWith('POST'))).toBe(true));
         expect((asked.find(({ what }) => what.startsWith('POST'))?.body as Sent).entries[0]?.key).toBe(
             'came-back-line',
@@ -392,16 +392,16 @@ describe('the log', () => {
         fakeServer({ ...HERE, ...takes() });
         open();
         fireEvent.click(await screen.findByRole('button', { name: 'note' }));
-        fireEvent.change(screen.getByLabelText('A word on it'), { target: { value: 'Flea beetles.' } });
+        fireEvent.change(screen.getByLabelText('Note'), { target: { value: 'Flea beetles.' } });
         const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
             throw new DOMException('full', 'QuotaExceededError');
         });
-        fireEvent.click(screen.getByRole('button', { name: /^Keep/ }));
-        await screen.findByText(/This phone has no room for the line/);
-        expect((screen.getByLabelText('A word on it') as HTMLTextAreaElement).value).toBe('Flea beetles.');
+        fireEvent.click(screen.getByRole('button', { name: /^Save/ }));
+        await screen.findByText(/This phone has no room for the entry/);
+        expect((screen.getByLabelText('Note') as HTMLTextAreaElement).value).toBe('Flea beetles.');
         put.mockRestore();
-        fireEvent.click(screen.getByRole('button', { name: /^Keep/ }));
-        await screen.findByText(/^Kept: note/);
+        fireEvent.click(screen.getByRole('button', { name: /^Save/ }));
+        await screen.findByText(/^Saved: note/);
     });
 
     it('asks for the log-in where it ran out, and what waits goes then', async () => {
@@ -423,13 +423,13 @@ describe('the log', () => {
                     : new Refused(401, { message: 'Nobody is logged in.' }),
         });
         open();
-        await screen.findByText(/One line waits here and goes when you are in/);
+        await screen.findByText(/One entry waits here and is sent when you log in/);
         fireEvent.change(screen.getByLabelText(/E-mail/), { target: { value: 'wren@kestrel.example' } });
         fireEvent.change(screen.getByLabelText(/Password/, { selector: 'input' }), { target: { value: 'secret' } });
         fireEvent.submit(screen.getByRole('form', { name: 'Log in' }));
-        await screen.findByText('All is sent');
+        await screen.findByText('Everything is sent');
         expect(await waitingLines()).toEqual([]);
-        await screen.findByText(/The clock of this phone is 24 hours slow/);
+        await screen.findByText(/This phone’s clock is 24 hours slow/);
     });
 });
 

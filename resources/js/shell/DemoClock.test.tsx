@@ -17,17 +17,17 @@ describe('the demonstration’s clock', () => {
             },
         });
         show(<DemoClock />);
-        fireEvent.click(await screen.findByText('a week on'));
-        expect(await screen.findByText('Demonstration: it is 25 April 2026')).toBeTruthy();
-        fireEvent.click(screen.getByText('a day on'));
-        expect(await screen.findByText('Demonstration: it is 26 April 2026')).toBeTruthy();
-        fireEvent.click(screen.getByText('another day'));
-        fireEvent.change(screen.getByLabelText(/day on which the demonstration is to stand/), {
+        fireEvent.click(await screen.findByText('One week later'));
+        expect(await screen.findByText('Demonstration: today is 25 April 2026')).toBeTruthy();
+        fireEvent.click(screen.getByText('One day later'));
+        expect(await screen.findByText('Demonstration: today is 26 April 2026')).toBeTruthy();
+        fireEvent.click(screen.getByText('Another day'));
+        fireEvent.change(screen.getByLabelText(/day to show in the demonstration/), {
             target: { value: '2027-02-01' },
         });
-        fireEvent.click(screen.getByText('Move there'));
-        expect(await screen.findByText('Demonstration: it is 1 February 2027')).toBeTruthy();
-        await waitFor(() => expect(screen.queryByText('Move there')).toBeNull());
+        fireEvent.click(screen.getByText('Go to this day'));
+        expect(await screen.findByText('Demonstration: today is 1 February 2027')).toBeTruthy();
+        await waitFor(() => expect(screen.queryByText('Go to this day')).toBeNull());
         expect(asked.filter((a) => a.what.startsWith('PUT')).map((a) => a.body)).toEqual([
             { today: '2026-04-25' },
             { today: '2026-04-26' },

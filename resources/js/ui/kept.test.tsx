@@ -37,7 +37,7 @@ const FORMS = [
     {
         name: 'the office',
         form: () => show(<OfficeSettings />),
-        field: 'Mail address',
+        field: 'E-mail address',
         typed: 'garden@kestrel.example',
         save: 'Save',
         saved: { 'PUT /api/office': { ...OFFICE, version: 4 } },
@@ -53,7 +53,7 @@ const FORMS = [
     {
         name: 'a trial',
         form: () => show(<PlanTrial zone="bench" onDone={() => {}} />),
-        field: 'What is it to answer?',
+        field: 'What question should it answer?',
         typed: 'Is early worth it?',
         save: /plots/,
         saved: { 'POST /api/zones/bench/trials': {} },

@@ -55,7 +55,7 @@ describe('seed for a row', () => {
             ['5 m', '100', '125', '1.4'],
             ['10 m', '200', '250', '2.8'],
         ]);
-        expect(screen.getByText(/^One seed where a plant is to stand; of good seed about 80% comes up/)).toBeTruthy();
+        expect(screen.getByText(/^One seed for each plant. Of good seed about 80% comes up/)).toBeTruthy();
         reckonSeed(document);
         const typed = screen.getByLabelText('metres, yours');
         expect(rows()[4]).toEqual(['metres, yours ', '', '', '']);
@@ -120,8 +120,8 @@ describe('sowing again', () => {
     it('is told day by day with what is picked when, and in a sentence on paper', () => {
         render(<SowAgain routes={[sown(again), sown([])]} />);
         expect([...document.querySelectorAll('li')].map((row) => row.textContent)).toEqual([
-            '1 Apr picked 1 May to 10 May',
-            '11 Apr picked 11 May to 20 May',
+            '1 Apr harvest 1 May to 10 May',
+            '11 Apr harvest 11 May to 20 May',
         ]);
         expect(document.querySelectorAll('ol')).toHaveLength(1);
         cleanup();

@@ -122,7 +122,7 @@ describe('gardener’s pages', () => {
 
     it('say the next step when there is nothing to do', () => {
         const html = renderToString(<GardenerPage data={week([])} />);
-        expect(html).toContain('Nothing to sow or set out this week.');
+        expect(html).toContain('Nothing to sow or transplant this week.');
         expect(html.replaceAll('<!-- -->', '')).toContain('sow outdoors, from 20 May');
         expect(html).not.toContain('Take care');
     });
@@ -141,7 +141,7 @@ describe('gardener’s pages', () => {
         expect(seen()).toEqual(['Kale']);
         fireEvent.input(screen.getByLabelText('Find a crop'), { target: { value: 'moon' } });
         expect(seen()).toEqual([]);
-        expect(screen.getByRole('status').textContent).toBe('No crop here is called that.');
+        expect(screen.getByRole('status').textContent).toBe('No crop here has that name.');
     });
 
     it('say on every page when they stand on a short record', () => {
@@ -150,8 +150,8 @@ describe('gardener’s pages', () => {
             const html = renderToString(
                 <GardenerPage data={{ ...data, props: { ...data.props, ...short } } as PageData} />,
             );
-            expect(html).toContain('From 3 cold seasons: a first guess.');
-            expect(renderToString(<GardenerPage data={data} />)).not.toContain('first guess');
+            expect(html).toContain('Only 3 winters on record: treat these dates as a rough guess.');
+            expect(renderToString(<GardenerPage data={data} />)).not.toContain('rough guess');
         }
     });
 
@@ -217,7 +217,7 @@ describe('gardener’s pages', () => {
             },
         ];
         expect(said({ chances: [], no_window: { phrases } })).toContain(
-            'There is no window to sow outdoors here. It needs a variety of 85 days or fewer. Under a low tunnel it opens: 12 April to 3 May.',
+            'There is no window to sow outdoors here. It needs a variety that matures in 85 days or fewer. Under a low tunnel it opens: 12 April to 3 May.',
         );
     });
 
@@ -286,7 +286,7 @@ describe('gardener’s pages', () => {
         render(<GardenerPage data={page} />);
         expect(screen.getByText('This season, 9 May 2026')).toBeTruthy();
         expect(
-            screen.getByText(/Soil at 5 cm 9.5 °C, 1.8 °C below usual. Warmth since midwinter 6 days behind./),
+            screen.getByText(/Soil at 5 cm is 9.5 °C, 1.8 °C below normal. Season: 6 days behind normal./),
         ).toBeTruthy();
         expect(screen.getByText('Soil of 7 °C: now. Soil of 10 °C: 13 May (11 May to 20 May).')).toBeTruthy();
         expect(screen.getByText(/A freeze is expected in the night to 10 May: −1.4 °C/)).toBeTruthy();
@@ -295,7 +295,7 @@ describe('gardener’s pages', () => {
             'this season: wait until 16 May',
         ]);
         expect(
-            screen.getByText(/29 past years went on from this day. The weather told of here is simulated./),
+            screen.getByText(/29 past years continued from this day. The weather shown here is simulated./),
         ).toBeTruthy();
     });
 
@@ -334,14 +334,14 @@ describe('gardener’s pages', () => {
         expect(screen.getByText('All 9 changes').parentElement?.textContent).toContain('Crop 8 is new.');
         expect(screen.getByText('Crop 7 is new.').closest('details')).toBeNull();
         render(<GardenerPage data={changed(0)} />);
-        expect(screen.getByText('Every window is as it was in edition 3.')).toBeTruthy();
+        expect(screen.getByText('Every window is the same as in edition 3.')).toBeTruthy();
     });
 
     it('tell a gardener whose place is not known what to do', () => {
         const html = renderToString(
             <GardenerPage data={{ page: 'home', props: { asked: true, found: false, zones: [] } }} />,
         );
-        expect(html).toContain('No zone is known by that name.');
+        expect(html).toContain('We know no zone by that name.');
         expect(html).toContain('No calendar has been published yet.');
     });
 });
@@ -388,7 +388,7 @@ describe('what a gardener chooses', () => {
         expect(seen()).toHaveLength(2);
         choose('Family', 'Brassicaceae');
         expect(seen()).toHaveLength(2);
-        fireEvent.click(screen.getByLabelText('started under cover'));
+        fireEvent.click(screen.getByLabelText('started indoors'));
         expect(seen()).toHaveLength(1);
         fireEvent.click(screen.getByLabelText(/^quick/));
         expect(seen()).toHaveLength(0);
@@ -441,9 +441,9 @@ describe('pages beside the calendar', () => {
                     }}
                 />,
             ).replaceAll('<!-- -->', '');
-        expect(said({})).toContain('This place lies between Low and High.');
-        expect(said({})).toContain('6 km, this place lies 120 m lower');
-        expect(said({})).toContain('7 km, the same height');
+        expect(said({})).toContain('This place is between Low and High.');
+        expect(said({})).toContain('6 km, this place is 120 m lower');
+        expect(said({})).toContain('7 km, the same elevation');
         expect(said({ between: false })).toContain('Low is the nearest');
         expect(said({ near: [] })).toContain('No zone is near this place.');
         expect(said({ known: false, near: [] })).toContain('No position was given.');

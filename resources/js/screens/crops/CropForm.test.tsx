@@ -125,7 +125,7 @@ describe('a crop of the book', () => {
             cells: { maturity_days: '24', maturity_basis: '', heat_c: '' },
             tags: ['quick'],
         });
-        fireEvent.click(within(varieties).getByRole('button', { name: 'Take out' }));
+        fireEvent.click(within(varieties).getByRole('button', { name: 'Delete' }));
         await waitFor(() => expect(asked.some((a) => a.what.startsWith('DELETE'))).toBe(true));
         expect(asked.some((a) => a.what === 'POST /api/crops/radish/revisions/8')).toBe(true);
     });

@@ -64,11 +64,7 @@ describe('the proof of an edition', () => {
     it('holds the draft against the edition in force, with why, and what is objected to', async () => {
         fakeServer(answers);
         show(<Editions />, ...at());
-        expect(
-            await screen.findByText(
-                '2 ways of growing are told otherwise than in edition 1, those that moved most first.',
-            ),
-        ).toBeTruthy();
+        expect(await screen.findByText('2 tasks changed since edition 1, the largest changes first.')).toBeTruthy();
         const [, carrot, radish] = screen.getAllByRole('row');
         expect(within(carrot as HTMLElement).getByText('10 Apr to 10 May')).toBeTruthy();
         expect(within(carrot as HTMLElement).getByText('15 Apr to 10 May')).toBeTruthy();
@@ -87,7 +83,7 @@ describe('the proof of an edition', () => {
             'POST /api/zones/bench/editions': { id: 1, state: 'failed', error: 'x', edition: { number: 2 } },
         });
         show(<Editions />, ...at());
-        const answer = await screen.findByLabelText(/3 values of the record are doubted/);
+        const answer = await screen.findByLabelText(/3 questionable values have not been decided on/);
         expect(screen.getByText('Write the note and explain 2 warnings to publish.')).toBeTruthy();
         fireEvent.change(screen.getByLabelText(/Note to gardeners/), { target: { value: 'A correction.' } });
         const button = screen.getByRole('button', { name: 'Publish' }) as HTMLButtonElement;
@@ -110,12 +106,12 @@ describe('the proof of an edition', () => {
         fakeServer(answers);
         const { unmount } = show(<Editions />, ...at());
         fireEvent.change(await screen.findByLabelText(/Note to gardeners/), { target: { value: 'A correction.' } });
-        fireEvent.change(await screen.findByLabelText(/3 values of the record/), { target: { value: 'Looked at.' } });
+        fireEvent.change(await screen.findByLabelText(/3 questionable values/), { target: { value: 'Looked at.' } });
         unmount();
         show(<Editions />, ...at());
         const note = (await screen.findByLabelText(/Note to gardeners/)) as HTMLTextAreaElement;
         expect(note.value).toBe('A correction.');
-        expect(((await screen.findByLabelText(/3 values of the record/)) as HTMLInputElement).value).toBe('Looked at.');
+        expect(((await screen.findByLabelText(/3 questionable values/)) as HTMLInputElement).value).toBe('Looked at.');
         const leaving = new Event('beforeunload', { cancelable: true });
         window.dispatchEvent(leaving);
         expect(leaving.defaultPrevented).toBe(true);
@@ -129,10 +125,10 @@ describe('the proof of an edition', () => {
             'POST /api/objections/7/answer': draft.objections[1],
         });
         show(<Editions />, ...at());
-        fireEvent.click(await screen.findByText('Object to one of them'));
+        fireEvent.click(await screen.findByText('Add a comment'));
         fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
-        fireEvent.change(screen.getByLabelText('What is wrong with it'), { target: { value: 'Flea beetle.' } });
-        fireEvent.submit(screen.getByLabelText('What is wrong with it'));
+        fireEvent.change(screen.getByLabelText('Your comment'), { target: { value: 'Flea beetle.' } });
+        fireEvent.submit(screen.getByLabelText('Your comment'));
         await waitFor(() =>
             expect(asked.find((a) => a.what === 'POST /api/zones/bench/objections')?.body).toMatchObject({
                 crop: 'radish',
@@ -162,7 +158,7 @@ describe('the proof of an edition', () => {
         });
         show(<Editions />, ...at());
         expect(await screen.findByText('The first edition: 81 crops.')).toBeTruthy();
-        expect(screen.queryByText('Object to one of them')).toBeNull();
+        expect(screen.queryByText('Add a comment')).toBeNull();
     });
 });
 
@@ -197,7 +193,7 @@ describe('editions that were published', () => {
     it('by oneself are not signed by oneself; one that waits for a day says which', async () => {
         fakeServer(with_({ published_by: 'Wren', waits_for: { signature: true, day: '2026-06-01' } }));
         show(<Editions />, ...at());
-        expect(await screen.findByText('Take back')).toBeTruthy();
+        expect(await screen.findByText('Undo publishing')).toBeTruthy();
         expect(screen.queryByText('Sign')).toBeNull();
     });
 
@@ -230,8 +226,8 @@ describe('editions that were published', () => {
         show(<Editions />, ...at());
         fireEvent.change(await screen.findByLabelText(/Note in Spanish/), { target: { value: 'Una nota.' } });
         fireEvent.change(screen.getByLabelText(/Note to gardeners/), { target: { value: 'A note.' } });
-        fireEvent.change(screen.getByLabelText(/In force from/), { target: { value: '2026-06-01' } });
-        fireEvent.change(screen.getByLabelText(/3 values of the record/), { target: { value: 'Seen.' } });
+        fireEvent.change(screen.getByLabelText(/Current from/), { target: { value: '2026-06-01' } });
+        fireEvent.change(screen.getByLabelText(/3 questionable values/), { target: { value: 'Seen.' } });
         fireEvent.change(screen.getByLabelText('Your explanation for all of them'), { target: { value: 'Seen.' } });
         fireEvent.click(screen.getByRole('button', { name: 'Publish' }));
         await waitFor(() =>
@@ -240,6 +236,6 @@ describe('editions that were published', () => {
                 note_in: { es: 'Una nota.' },
             }),
         );
-        expect(await screen.findByText(/is frozen and waits/)).toBeTruthy();
+        expect(await screen.findByText(/is locked and waits/)).toBeTruthy();
     });
 });

@@ -53,27 +53,27 @@ describe('worth of the ground', () => {
 
     it('is asked for when it is opened, and sorted on a word', async () => {
         open();
-        await screen.findByText('Kale, set out');
-        expect(names()).toEqual(['Celery', 'Kale, set out', 'Radish', 'Zinnia']);
+        await screen.findByText('Kale, transplanted');
+        expect(names()).toEqual(['Celery', 'Kale, transplanted', 'Radish', 'Zinnia']);
         fireEvent.click(screen.getByRole('button', { name: 'harvest per week, kg per m²' }));
-        expect(names()).toEqual(['Radish', 'Celery', 'Kale, set out', 'Zinnia']);
+        expect(names()).toEqual(['Radish', 'Celery', 'Kale, transplanted', 'Zinnia']);
         expect(
             screen
                 .getByRole('columnheader', { name: 'harvest per week, kg per m²', hidden: true })
                 .getAttribute('aria-sort'),
         ).toBe('descending');
-        const kale = screen.getByText('Kale, set out').closest('tr') as HTMLElement;
+        const kale = screen.getByText('Kale, transplanted').closest('tr') as HTMLElement;
         expect([...within(kale).getAllByRole('cell')].map((cell) => cell.textContent)).toEqual([
-            'set out 10 Apr',
+            'transplant 10 Apr',
             '50',
             '90%',
             '0.3',
             '',
             '',
             '1.2',
-            'usual',
+            'typical',
         ]);
-        expect(within(screen.getByText('Celery').closest('tr') as HTMLElement).getByText('thirsty')).toBeTruthy();
+        expect(within(screen.getByText('Celery').closest('tr') as HTMLElement).getByText('high')).toBeTruthy();
     });
 
     it('keeps a price, forgets one, and says what was wrong with it', async () => {

@@ -61,7 +61,7 @@ it('lists what is eaten, then what is cut, each with its own measure, and plans 
     expect(screen.getByText(/Bean/)).toBeTruthy();
     fireEvent.click(screen.getByText('and 2 more'));
     expect(screen.getByText('Crop 14')).toBeTruthy();
-    fireEvent.click(within(vase!).getByText('plan it'));
+    fireEvent.click(within(vase!).getByText('Plan this'));
     await screen.findByText('Zinnia');
     await expect
         .poll(() => asked.find(({ what }) => what.startsWith('PUT'))?.body)

@@ -124,9 +124,9 @@ describe('beds under the ruler', () => {
             );
         };
         show(<Card />);
-        expect(screen.getByText(/It grows 1.5 m high/)).toBeTruthy();
+        expect(screen.getByText(/It grows 1.5 m tall/)).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Length of row, m'), { target: { value: '2.5' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Change' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Save changes' }));
         await waitFor(() => expect(asked.length).toBe(1));
         expect(asked[0]?.body).toEqual({
             change: [{ id: 7, version: 2, bed: 3, on: '2026-06-11', metres: 2.5, pinned: false }],

@@ -37,7 +37,9 @@ const open = () => show(<Log />, '/desk/zones/bench/log', '/desk/zones/:zone/log
 describe('the log at the desk', () => {
     it('says a line in words', () => {
         const cues = [{ id: 4, plant: 'Lilac', stage: 'first leaf' }];
-        expect(toldInWords({ metres: 4, under_cover: true, lot: 'A 12' }, cues)).toBe('under cover, 4 m, lot A 12');
+        expect(toldInWords({ metres: 4, under_cover: true, lot: 'A 12' }, cues)).toBe(
+            'Indoors or under cover, 4 m, lot A 12',
+        );
         expect(toldInWords({ cause: 'dried-out', text: 'No rain.' }, cues)).toBe('to dried out, No rain.');
         expect(toldInWords({ celsius: 9.4, depth: 0.1 }, cues)).toBe('9.4 °C at 10 cm');
         expect(toldInWords({ cue: 4 }, cues)).toBe('Lilac, first leaf');
@@ -57,7 +59,7 @@ describe('the log at the desk', () => {
         const [first, second] = (await screen.findAllByText('Radish')).map((cell) => cell.closest('tr')!);
         expect(within(first!).getByText('Before: 20 May 2026, 15 kg (Wren)')).toBeTruthy();
         expect(within(second!).getByText('somebody no longer here')).toBeTruthy();
-        fireEvent.click(await within(first!).findByRole('button', { name: 'take back' }));
+        fireEvent.click(await within(first!).findByRole('button', { name: 'Undo' }));
         await screen.findByText('It has followers.');
         const body = asked.find(({ what }) => what.startsWith('POST'))?.body as { entries: Record<string, unknown>[] };
         expect(body.entries[0]).toMatchObject({ act: 'first-picked', corrects: 'new', taken_back: true });
@@ -69,7 +71,7 @@ describe('the log at the desk', () => {
             [`POST ${base}/log-entries`]: { kept: ['x'], refused: [], clock_minutes: 0 },
         });
         open();
-        fireEvent.click(await screen.findByRole('button', { name: 'write it again' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Redo' }));
         await waitFor(() => expect(asked.some(({ what }) => what.startsWith('POST'))).toBe(true));
         const body = asked.find(({ what }) => what.startsWith('POST'))?.body as { entries: Record<string, unknown>[] };
         expect(body.entries[0]).toMatchObject({ corrects: 'gone', crop: 'radish', kilograms: 1.5, garden: 'School' });
@@ -86,11 +88,11 @@ describe('the log at the desk', () => {
             }),
         });
         open();
-        await screen.findByText(/Nothing is logged that fits/);
+        await screen.findByText(/No entries match/);
         const file = new File(['on,act'], 'log.csv', { type: 'text/csv' });
-        fireEvent.change(screen.getByLabelText('Bring a table'), { target: { files: [file] } });
+        fireEvent.change(screen.getByLabelText('Upload table'), { target: { files: [file] } });
         await screen.findByText('Row 7, on: It has not come yet.');
-        expect(screen.getByText(/Nothing was taken/)).toBeTruthy();
+        expect(screen.getByText(/Nothing was imported/)).toBeTruthy();
     });
 
     it('follows the import of a table to its end', async () => {
@@ -110,10 +112,10 @@ describe('the log at the desk', () => {
             'GET /api/log-imports/7': () => (states.length > 1 ? states.shift() : states[0]),
         });
         open();
-        await screen.findByText(/Nothing is logged that fits/);
+        await screen.findByText(/No entries match/);
         const file = new File(['on,act'], 'log.csv', { type: 'text/csv' });
-        fireEvent.change(screen.getByLabelText('Bring a table'), { target: { files: [file] } });
+        fireEvent.change(screen.getByLabelText('Upload table'), { target: { files: [file] } });
         await screen.findByText(/250 of 900 rows checked/);
-        await screen.findByText('899 lines are new.');
+        await screen.findByText('899 new entries.');
     });
 });

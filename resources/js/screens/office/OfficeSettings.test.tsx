@@ -33,8 +33,8 @@ describe('the office', () => {
         show(<OfficeSettings />);
         const save = (await screen.findByText('Save')).closest('button') as HTMLButtonElement;
         expect(save.disabled).toBe(true);
-        fireEvent.click(screen.getByLabelText(/An edition needs a second signature/));
-        fireEvent.change(screen.getByLabelText('Mail address'), { target: { value: '' } });
+        fireEvent.click(screen.getByLabelText(/Editions need a second signature/));
+        fireEvent.change(screen.getByLabelText('E-mail address'), { target: { value: '' } });
         fireEvent.click(save);
         await waitFor(() =>
             expect(asked.find((a) => a.what === 'PUT /api/office')?.body).toEqual({
@@ -51,8 +51,8 @@ describe('the office', () => {
             'GET /api/office': { ...office, signature_changed: { by: 'Ines', at: '2026-04-12T08:00:00+00:00' } },
         });
         show(<OfficeSettings />);
-        const box = (await screen.findByLabelText(/An edition needs a second signature/)) as HTMLInputElement;
-        await waitFor(() => expect((screen.getByLabelText('Mail address') as HTMLInputElement).disabled).toBe(false));
+        const box = (await screen.findByLabelText(/Editions need a second signature/)) as HTMLInputElement;
+        await waitFor(() => expect((screen.getByLabelText('E-mail address') as HTMLInputElement).disabled).toBe(false));
         expect(box.disabled).toBe(true);
         expect(screen.getByText(/Only an administrator can change this. Last changed by Ines on/)).toBeTruthy();
     });
@@ -60,7 +60,7 @@ describe('the office', () => {
     it('shows what would have been sent to those who may read mail', async () => {
         fakeServer(answers);
         show(<OfficeSettings />);
-        expect(await screen.findByText(/2 people get the weekly letter/)).toBeTruthy();
+        expect(await screen.findByText(/2 people get the e-mail newsletter/)).toBeTruthy();
         expect(screen.getByText(/nothing is sent/)).toBeTruthy();
         expect(screen.getByText('Sow kale.')).toBeTruthy();
     });

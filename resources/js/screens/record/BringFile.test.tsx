@@ -52,16 +52,16 @@ describe('bringing a station file', () => {
         });
         show(<BringFile zone={zone} stations={[]} onComputing={computing} />);
         choose();
-        expect(await screen.findByText('What was understood of many.csv')).toBeTruthy();
+        expect(await screen.findByText('How many.csv was read')).toBeTruthy();
         expect(screen.getByText('1 January 1961 to 31 December 2025, 47482 rows')).toBeTruthy();
         expect(screen.getByText('2, of which 1 without a missing day')).toBeTruthy();
         expect(screen.getByText('40 days from 1 March 1962')).toBeTruthy();
         expect(screen.getByText('−6.8 / –')).toBeTruthy();
         expect(screen.getByText('Rows that cannot be read and will be left out: 1')).toBeTruthy();
         expect(screen.getByText('line 7')).toBeTruthy();
-        expect(screen.getByText('Doubtful values, kept and not used: 1')).toBeTruthy();
+        expect(screen.getByText('Questionable values, kept and not used: 1')).toBeTruthy();
         expect(asked).toHaveLength(1);
-        fireEvent.click(screen.getByText('Import and compute'));
+        fireEvent.click(screen.getByText('Import file'));
         await waitFor(() => expect(computing).toHaveBeenCalledWith(3));
     });
 
@@ -78,16 +78,16 @@ describe('bringing a station file', () => {
             choose();
         };
         updating(10084, 67);
-        expect(await screen.findByText(/Is this file of the same station/)).toBeTruthy();
-        const keep = () => screen.getByText('Import and compute').closest('button') as HTMLButtonElement;
+        expect(await screen.findByText(/Is this file for the same station/)).toBeTruthy();
+        const keep = () => screen.getByText('Import file').closest('button') as HTMLButtonElement;
         expect(keep().disabled, 'no idle click imports it').toBe(true);
-        fireEvent.click(screen.getByLabelText('It is of this station, and in this unit'));
+        fireEvent.click(screen.getByLabelText('It is for this station, in this unit'));
         expect(keep().disabled).toBe(false);
         expect(screen.getByText('41 values new, 10084 changed, 67 the same, 12547 only in the record')).toBeTruthy();
         cleanup();
         updating(67, 10084);
-        await screen.findByText('Doubtful values of the record so updated, kept and not used: 1');
-        expect(screen.queryByText(/Is this file of the same station/)).toBeNull();
+        await screen.findByText('Questionable values of the record so updated, kept and not used: 1');
+        expect(screen.queryByText(/Is this file for the same station/)).toBeNull();
     });
 
     it('lets one of several stations be chosen, and looks again', async () => {
@@ -102,7 +102,7 @@ describe('bringing a station file', () => {
     it('says whose file it is, or that the station is a new one', () => {
         fakeServer({});
         show(<BringFile zone={zone} stations={stations} onComputing={() => {}} />);
-        const of = screen.getByLabelText('Of station');
+        const of = screen.getByLabelText('For station');
         expect([...of.querySelectorAll('option')].map((o) => o.textContent)).toEqual([
             'Bench (primary)',
             'Shed',

@@ -26,25 +26,25 @@ describe('devices that report by themselves', () => {
             },
         });
         show(<Devices zone="bench" stations={stations} mayEdit />);
-        fireEvent.click(await screen.findByText('Let a device report'));
+        fireEvent.click(await screen.findByText('Connect a device'));
         fireEvent.change(screen.getByLabelText('What the device is called'), { target: { value: ' Mast ' } });
         fireEvent.change(screen.getByLabelText('Station'), { target: { value: '5' } });
         fireEvent.submit(screen.getByLabelText('What the device is called'));
         expect(await screen.findByText('abc-token')).toBeTruthy();
-        expect(screen.getByText('The token of “Mast”, told this once:')).toBeTruthy();
+        expect(screen.getByText('The token of “Mast”, shown only once:')).toBeTruthy();
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ station: 5, name: 'Mast' });
         expect(await screen.findByText('last heard 17 April 2026')).toBeTruthy();
         expect(screen.getByText('Shed')).toBeTruthy();
-        fireEvent.click(screen.getByText('End it'));
+        fireEvent.click(screen.getByText('Disconnect'));
         await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/station-devices/9')).toBe(true));
-        expect(await screen.findByText('None yet: days come with the files you bring.')).toBeTruthy();
+        expect(await screen.findByText('None yet: days come with the files you upload.')).toBeTruthy();
     });
 
     it('are only read by who may not edit', async () => {
         fakeServer({ [list]: [{ ...mast, reported_at: null }] });
         show(<Devices zone="bench" stations={stations} mayEdit={false} />);
         expect(await screen.findByText('not heard yet')).toBeTruthy();
-        expect(screen.queryByText('End it')).toBeNull();
-        expect(screen.queryByText('Let a device report')).toBeNull();
+        expect(screen.queryByText('Disconnect')).toBeNull();
+        expect(screen.queryByText('Connect a device')).toBeNull();
     });
 });

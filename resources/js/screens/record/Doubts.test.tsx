@@ -31,7 +31,7 @@ describe('doubted values', () => {
     it('stand by rule and year with the days around', async () => {
         serve([value('2005-07-10'), value('2005-11-02'), value('2011-01-01')]);
         show(<Doubts zone="bench" onComputing={() => {}} />);
-        const counts = await screen.findByRole('table', { name: 'Doubted values by rule and year' });
+        const counts = await screen.findByRole('table', { name: 'Questionable values by rule and year' });
         expect(within(counts).getByText('2005')).toBeTruthy();
         expect(
             within(counts)
@@ -45,7 +45,7 @@ describe('doubted values', () => {
         const computing = vi.fn();
         const asked = serve([value('2005-07-10')], { 'POST /api/zones/bench/quality': { id: 9 } });
         show(<Doubts zone="bench" onComputing={computing} />);
-        fireEvent.click(await screen.findByText('let it count'));
+        fireEvent.click(await screen.findByText('Use value'));
         fireEvent.change(screen.getByLabelText('Why it counts'), { target: { value: 'Two neighbours saw it.' } });
         fireEvent.click(screen.getByText('Use value'));
         await waitFor(() => expect(computing).toHaveBeenCalledWith(9));
@@ -63,7 +63,7 @@ describe('doubted values', () => {
         serve([value('2005-07-10', decided)], { 'DELETE /api/zones/bench/quality/4': { id: 11 } });
         show(<Doubts zone="bench" onComputing={computing} />);
         expect(await screen.findByText('counts: Seen by two. (Wren, 18 April 2026)')).toBeTruthy();
-        fireEvent.click(screen.getByText('undo'));
+        fireEvent.click(screen.getByText('Undo'));
         await waitFor(() => expect(computing).toHaveBeenCalledWith(11));
     });
 

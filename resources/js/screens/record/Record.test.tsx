@@ -116,7 +116,7 @@ describe('the record', () => {
         fakeServer({ ...answers, 'GET /api/zones/bench/climate': climate('04-25', true) });
         show(<Record />, ...at('freezes?on=04-20'));
         expect(await screen.findByText('No season on record had a freeze (0 °C).')).toBeTruthy();
-        expect(screen.getByText('There are too few freezes on record to tell.')).toBeTruthy();
+        expect(screen.getByText('There are too few freezes on record to say.')).toBeTruthy();
         expect(document.body.innerHTML).not.toContain('NaN');
         expect(document.body.innerHTML).not.toContain('undefined');
     });
@@ -141,7 +141,7 @@ describe('the record', () => {
         });
         show(<Record />, ...at('freezes'));
         fireEvent.change(await screen.findByLabelText('Years used'), { target: { value: '15' } });
-        expect(await screen.findByText('Cancelled. What was there before stays in use.')).toBeTruthy();
+        expect(await screen.findByText('Canceled. What was there before stays in use.')).toBeTruthy();
         expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toMatchObject({ years: 15 });
     });
 
@@ -165,7 +165,9 @@ describe('the record', () => {
             },
         });
         show(<Record />, ...at('course?on=04-20'));
-        expect(await screen.findByText(/Usually 4 °C at night and 16 °C by day; soil 11 °C, open ground/)).toBeTruthy();
+        expect(
+            await screen.findByText(/Normally 4 °C at night and 16 °C by day; soil 11 °C, open ground/),
+        ).toBeTruthy();
         expect(screen.getByText(/up for 13 h 30 min; with twilight it is light for 14 h 30 min/)).toBeTruthy();
         expect(await screen.findByText('In 2026: 2 °C and 12 °C; soil 9 °C in open ground.')).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Soil of'), { target: { value: 'cold frame' } });
@@ -183,8 +185,8 @@ describe('the record', () => {
             'GET /api/zones/bench/climate': new Refused(404, { message: 'not yet' }),
         });
         show(<Record />, ...at('freezes'));
-        expect(await screen.findByText('No record yet')).toBeTruthy();
+        expect(await screen.findByText('No climate record yet')).toBeTruthy();
         expect(await screen.findByText('None yet.')).toBeTruthy();
-        expect(screen.getByText('Bring a station file')).toBeTruthy();
+        expect(screen.getByText('Upload station file')).toBeTruthy();
     });
 });

@@ -39,16 +39,16 @@ describe('the stations of a zone', () => {
         expect(screen.getByText('−1.2 for height; +0.3 and −0.2 from 8041 days shared')).toBeTruthy();
         expect(screen.getAllByText('1 Jan 1995 to 19 Apr 2026').length).toBe(2);
         expect(screen.getByText(/Filled in: from Shed 13 Sep 2004 to 20 Sep 2004, 9 Oct 2008\./)).toBeTruthy();
-        expect(screen.queryByText('Save and compute')).toBeNull();
+        expect(screen.queryByText('Save and update')).toBeNull();
     });
 
     it('are put in order and saved whole', async () => {
         const computing = vi.fn();
         const asked = fakeServer({ 'PUT /api/zones/bench/stations': { id: 7 } });
         show(<Stations zone={zone} data={data} mayEdit onComputing={computing} />);
-        fireEvent.click(screen.getByText('up'));
+        fireEvent.click(screen.getByText('Move up'));
         fireEvent.change(screen.getByLabelText('Name of station 1'), { target: { value: 'Packing Shed' } });
-        fireEvent.click(screen.getByText('Save and compute'));
+        fireEvent.click(screen.getByText('Save and update'));
         await waitFor(() => expect(computing).toHaveBeenCalledWith(7));
         const sent = (asked[0]?.body as { stations: Schema['Station'][] }).stations;
         expect(sent.map((s) => [s.id, s.name])).toEqual([
@@ -63,7 +63,7 @@ describe('the stations of a zone', () => {
         });
         show(<Stations zone={zone} data={data} mayEdit onComputing={() => {}} />);
         fireEvent.change(screen.getByLabelText('Name of station 1'), { target: { value: '' } });
-        fireEvent.click(screen.getByText('Save and compute'));
+        fireEvent.click(screen.getByText('Save and update'));
         expect(await screen.findByText('A station needs a name.')).toBeTruthy();
         expect((screen.getByLabelText('Name of station 1') as HTMLInputElement).value).toBe('');
     });
@@ -71,7 +71,7 @@ describe('the stations of a zone', () => {
     it('are set aside and used again', () => {
         const aside = { ...data, stations: [station(1, 'Bench')], set_aside: [station(2, 'Shed')] };
         show(<Stations zone={zone} data={aside} mayEdit onComputing={() => {}} />);
-        fireEvent.click(screen.getByText('use again'));
+        fireEvent.click(screen.getByText('Use again'));
         expect((screen.getByLabelText('Name of station 2') as HTMLInputElement).value).toBe('Shed');
         fireEvent.click(screen.getByText('Cancel'));
         expect(screen.queryByLabelText('Name of station 2')).toBeNull();

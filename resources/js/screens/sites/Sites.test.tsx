@@ -20,10 +20,10 @@ describe('sites', () => {
         fakeServer(answers);
         show(<Sites />);
         const row = (await screen.findByText('raised bed')).closest('tr') as HTMLElement;
-        expect(within(row).getByText('first 2')).toBeTruthy();
+        expect(within(row).getByText('originally 2')).toBeTruthy();
         expect(within(row).getByText('every zone')).toBeTruthy();
         expect(await screen.findByText('Orchard Bench')).toBeTruthy();
-        expect(within(row).queryByText('Take out')).toBeNull();
+        expect(within(row).queryByText('Delete')).toBeNull();
     });
 
     it('are changed, put back to their first numbers, and saved', async () => {
@@ -32,8 +32,8 @@ describe('sites', () => {
         const row = (await screen.findByText('raised bed')).closest('tr') as HTMLElement;
         fireEvent.click(within(row).getByText('Edit'));
         expect((screen.getByLabelText(/^Name/) as HTMLInputElement).disabled).toBe(true);
-        fireEvent.click(screen.getByText('First numbers'));
-        fireEvent.click(screen.getByText('Save and compute'));
+        fireEvent.click(screen.getByText('Original numbers'));
+        fireEvent.click(screen.getByText('Save and update'));
         await waitFor(() => expect(asked.some((a) => a.what === 'PATCH /api/sites/2')).toBe(true));
         expect((asked.find((a) => a.what === 'PATCH /api/sites/2')?.body as { sun: number }).sun).toBe(2);
     });
@@ -41,20 +41,20 @@ describe('sites', () => {
     it('are added; a refusal keeps the form', async () => {
         fakeServer({
             ...answers,
-            'POST /api/sites': new Refused(422, { message: 'There is a site of that name already.' }),
+            'POST /api/sites': new Refused(422, { message: 'There is a growing site with that name already.' }),
         });
         show(<Sites />);
-        fireEvent.click(await screen.findByText('Add a site'));
+        fireEvent.click(await screen.findByText('Add growing site'));
         fireEvent.change(screen.getByLabelText(/^Name/), { target: { value: 'school bed' } });
-        fireEvent.click(screen.getByText('Save and compute'));
-        expect(await screen.findByText('There is a site of that name already.')).toBeTruthy();
+        fireEvent.click(screen.getByText('Save and update'));
+        expect(await screen.findByText('There is a growing site with that name already.')).toBeTruthy();
         expect((screen.getByLabelText(/^Name/) as HTMLInputElement).value).toBe('school bed');
     });
 
     it('of one’s own are taken out', async () => {
         const asked = fakeServer({ ...answers, 'DELETE /api/sites/3': {} });
         show(<Sites />);
-        fireEvent.click(await screen.findByText('Take out'));
+        fireEvent.click(await screen.findByText('Delete'));
         await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/sites/3')).toBe(true));
     });
 });

@@ -62,29 +62,29 @@ describe('soil', () => {
         show(<Soil />, ...at());
         expect(
             await screen.findByText(
-                '9.4 °C 17 April 2026; as a mean of the day 10.1 °C. The model says 6.2 °C; usual is 11.6 °C.',
+                '9.4 °C 17 April 2026; as a daily mean 10.1 °C. The model says 6.2 °C; normal is 11.6 °C.',
             ),
         ).toBeTruthy();
         expect(screen.getByText(/Warm enough here, though the model says it is not:/).textContent).toContain(
             'Carrot (7 °C) and Kale (7 °C)',
         );
-        expect(screen.getByText('Nothing was read here yet.')).toBeTruthy();
+        expect(screen.getByText('No readings here yet.')).toBeTruthy();
         // One reading counts; the withdrawn one is on the list, and not on the plot.
         expect(document.querySelectorAll('svg .spot-mark')).toHaveLength(1);
-        expect(await screen.findAllByText('Withdraw')).toHaveLength(1);
+        expect(await screen.findAllByText('Delete')).toHaveLength(1);
     });
 
     it('fits figures as they are typed, and keeps where they settle with when and how deep', async () => {
         const asked = fakeServer({ ...answers, 'POST /api/zones/bench/soil-readings': soil });
         show(<Soil />, ...at());
         for (const figure of ['20', '13', '10.5']) await type(figure);
-        expect(screen.getByText(/3 figures; from 4 on/)).toBeTruthy();
-        expect(screen.queryByText('Keep 9.4 °C')).toBeNull();
+        expect(screen.getByText(/3 figures so far; it takes 4/)).toBeTruthy();
+        expect(screen.queryByText('Save 9.4 °C')).toBeNull();
         await type('9.6');
-        expect(await screen.findByText('Settled at 9.4 °C, sure to within 0.1 °C.')).toBeTruthy();
+        expect(await screen.findByText('Settled at 9.4 °C, give or take 0.1 °C.')).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Hour'), { target: { value: '10:30' } });
-        fireEvent.click(screen.getByText('Keep 9.4 °C'));
-        expect(await screen.findByText('The reading is kept.')).toBeTruthy();
+        fireEvent.click(screen.getByText('Save 9.4 °C'));
+        expect(await screen.findByText('Reading saved.')).toBeTruthy();
         const sent = asked.find((a) => a.what === 'POST /api/zones/bench/soil-readings')?.body as {
             figures: [number, number][];
         };
@@ -97,7 +97,7 @@ describe('soil', () => {
         const asked = fakeServer({ ...answers, 'POST /api/zones/bench/soil-readings': soil });
         show(<Soil />, ...at());
         await type('9.4');
-        fireEvent.click(screen.getByText('It had settled: keep 9.4 °C'));
+        fireEvent.click(screen.getByText('It had settled: save 9.4 °C'));
         await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ celsius: 9.4, spot: 1 }));
     });
 
@@ -115,7 +115,7 @@ describe('soil', () => {
         });
         show(<Soil />, ...at());
         fireEvent.click(await screen.findByText('Read the simulated probe'));
-        fireEvent.click(await screen.findByText('Keep 9.4 °C'));
+        fireEvent.click(await screen.findByText('Save 9.4 °C'));
         await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ simulated: true, spot: 1 }));
     });
 
@@ -153,9 +153,9 @@ describe('soil', () => {
             'POST /api/sites': { id: 9, zone: 'bench', name: 'Bed 3' },
         });
         show(<Soil />, ...at());
-        fireEvent.click(await screen.findByText('What the reading says of the model'));
-        expect(await screen.findByText(/soil here 0.8 °C from the model/)).toBeTruthy();
-        fireEvent.submit(await screen.findByLabelText('Keep as a site of the zone, called'));
+        fireEvent.click(await screen.findByText('What this reading says about the model'));
+        expect(await screen.findByText(/soil here is 0.8 °C from the model/)).toBeTruthy();
+        fireEvent.submit(await screen.findByLabelText('Save as a growing site of the zone, called'));
         await waitFor(() =>
             expect(asked.find((a) => a.what === 'POST /api/sites')?.body).toMatchObject({
                 name: 'Bed 3',
@@ -166,10 +166,10 @@ describe('soil', () => {
             }),
         );
         const aside = within(screen.getByRole('complementary'));
-        fireEvent.click(aside.getByText('Name another spot'));
+        fireEvent.click(aside.getByText('Add another spot'));
         fireEvent.change(aside.getByLabelText('Name of the spot'), { target: { value: ' Cells ' } });
-        fireEvent.change(aside.getByLabelText('What kind of place it is'), { target: { value: '2' } });
-        fireEvent.click(aside.getByText('Add the spot'));
+        fireEvent.change(aside.getByLabelText('Growing site'), { target: { value: '2' } });
+        fireEvent.click(aside.getByText('Add spot'));
         await waitFor(() => expect((aside.getByLabelText('Spot') as HTMLSelectElement).value).toBe('3'));
         expect(asked.find((a) => a.what === 'POST /api/zones/bench/soil-spots')?.body).toEqual({
             name: 'Cells',

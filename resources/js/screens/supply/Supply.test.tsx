@@ -56,13 +56,13 @@ describe('supply', () => {
             'GET /api/zones/bench/windows/radish/succession': RADISH,
         });
         show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18&want=kale:0', '/desk/zones/:zone/harvest-plan');
-        await screen.findByText(/Say what is wanted/);
+        await screen.findByText(/Add the crops you want to harvest/);
         await screen.findByRole('option', { name: 'Radish' });
         fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
         fireEvent.change(screen.getByLabelText('A week (flowers: stems), kg'), { target: { value: '2' } });
         fireEvent.click(screen.getByRole('button', { name: 'Add' }));
-        await screen.findByText(/Radish: 3 sowings, the last on 20 Jun/);
-        expect(screen.getByText(/4 weeks short of 10/)).toBeTruthy();
+        await screen.findByText(/Radish: 3 plantings, the last on 20 Jun/);
+        expect(screen.getByText(/4 weeks fall short of 10/)).toBeTruthy();
         await waitFor(() =>
             expect(asked.some(({ what }) => what.includes('succession?on=04-18&days=180&amount=2'))).toBe(true),
         );
@@ -88,9 +88,9 @@ describe('supply', () => {
             },
         });
         show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18&want=zinnia:20', '/desk/zones/:zone/harvest-plan');
-        const said = await screen.findByText(/^Zinnia: one sowing/);
-        expect(said.textContent).toContain('No week is short of 1.');
-        expect(said.textContent).toContain('This season one week is short in half of 28 ways it may go on.');
+        const said = await screen.findByText(/^Zinnia: one planting/);
+        expect(said.textContent).toContain('No week falls short of 1.');
+        expect(said.textContent).toContain('This season one week falls short in half of 28 ways it may continue.');
         expect(said.textContent).toContain('about 12 a plant; cut fully open; keeps about 8 days in the vase.');
         expect(screen.getByText(/Zinnia, 20 stems a week/)).toBeTruthy();
         fireEvent.click(screen.getByText(/Week by week/));

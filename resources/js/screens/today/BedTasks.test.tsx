@@ -41,6 +41,6 @@ describe('what the beds ask for', () => {
     it('stops after eight and says how many more there are', async () => {
         today(Array.from({ length: 11 }, (_, i) => task('amend', '2026-04-29', i)));
         expect(await screen.findAllByRole('listitem')).toHaveLength(8);
-        expect(screen.getByText('3 more, on Ground')).toBeTruthy();
+        expect(screen.getByText('3 more, in Beds')).toBeTruthy();
     });
 });

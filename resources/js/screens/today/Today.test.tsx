@@ -124,17 +124,17 @@ describe('today', () => {
         show(<Today />, ...at());
         const row = async (name: string) =>
             (await screen.findByText(name, { selector: 'button' })).closest('tr')?.lastElementChild?.textContent;
-        expect(await row('Celery')).toBe('now 24 of 29, first pick 3 Jul; 1 day left');
-        expect(await row('Carrot')).toBe('now 29 of 29, first pick 3 Jul; a week on, 4 Jul');
-        expect(await row('Lettuce')).toBe('from 24 Apr: 26 of 29; now 0: frozen young');
-        expect(await row('Spinach')).toBe('now 22 of 29; next 31 July to 22 August');
+        expect(await row('Celery')).toBe('Harvest in 24 of 29 years · first harvest about 3 Jul · 1 day left to start');
+        expect(await row('Carrot')).toBe('Harvest in 29 of 29 years · first harvest about 3 Jul; a week later, 4 Jul');
+        expect(await row('Lettuce')).toBe('From 24 Apr: harvest in 26 of 29 years; now 0: killed by frost young');
+        expect(await row('Spinach')).toBe('Harvest in 22 of 29 years; next 31 July to 22 August');
         expect(screen.getByText('Garlic (plant): 16 September to 16 October.')).toBeTruthy();
         expect(screen.getAllByRole('rowheader').map((cell) => cell.textContent)).toEqual([
             'Last chance',
             'Celery',
             'Go',
             'Carrot',
-            'Hold a week',
+            'Wait a week',
             'Lettuce',
             'A fair chance',
             'Spinach',
@@ -146,12 +146,12 @@ describe('today', () => {
         show(<Today />, ...at());
         expect(
             await screen.findByText(
-                'Soil at 5 cm 4.6 °C, 6.6 °C below usual. Warmth since midwinter 19 days behind. A freeze comes on or after 18 April in 6 of 29 years.',
+                'Soil at 5 cm is 4.6 °C, 6.6 °C below normal. Season: 19 days behind normal. Another freeze comes on or after 18 April in 6 of 29 years like this one.',
             ),
         ).toBeTruthy();
         expect(screen.getByText('Soil of 5 °C: now.')).toBeTruthy();
         expect(screen.getByText('Soil of 10 °C: 27 Apr (25 Apr to 7 May).')).toBeTruthy();
-        expect(screen.getByText('Soil of 15 °C: not in sight (1 May or later).')).toBeTruthy();
+        expect(screen.getByText('Soil of 15 °C: not in the next weeks (1 May or later).')).toBeTruthy();
         expect(screen.getByText('−3.1 °C to 8.4 °C')).toBeTruthy();
         expect(screen.getByText('Simulated, as this station is.')).toBeTruthy();
         expect(document.querySelectorAll('circle.ready')).toHaveLength(1);
@@ -165,17 +165,17 @@ describe('today', () => {
         fireEvent.keyDown(window, { key: 'j' });
         const reading = within(screen.getByRole('complementary'));
         expect(reading.getByRole('heading', { name: 'Carrot' })).toBeTruthy();
-        expect(reading.getByText(/First harvest 3 July 2026 in half of them/).textContent).toContain(
-            'A week’s wait costs 1 day.',
+        expect(reading.getByText(/First harvest about 3 July 2026/).textContent).toContain(
+            'Waiting a week delays the harvest by 1 day.',
         );
-        expect(reading.getByText('60 days of slack.')).toBeTruthy();
-        expect(reading.getByText('Young plants stand a light freeze.')).toBeTruthy();
-        expect(reading.getByText('fits, 29 of 29')).toBeTruthy();
-        expect(await reading.findByText('By the record there is time for a variety of 85 packet days.')).toBeTruthy();
+        expect(reading.getByText('60 days to spare.')).toBeTruthy();
+        expect(reading.getByText('Young plants survive a light freeze.')).toBeTruthy();
+        expect(reading.getByText('fits, harvest in 29 of 29 years')).toBeTruthy();
+        expect(await reading.findByText('There is time for a variety of 85 days to maturity.')).toBeTruthy();
         fireEvent.keyDown(window, { key: 'k' });
         expect(reading.getByRole('heading', { name: 'Celery' })).toBeTruthy();
         fireEvent.keyDown(window, { key: 'Escape' });
-        expect(reading.getByText(/This season as it is on record to 17 April 2026/)).toBeTruthy();
+        expect(reading.getByText(/This season’s weather to 17 April 2026/)).toBeTruthy();
     });
 
     it('finds crops, and shows one kind of act alone', async () => {
@@ -183,7 +183,7 @@ describe('today', () => {
         show(<Today />, ...at('?act=plant'));
         expect(await screen.findByText(/Garlic \(plant\)/)).toBeTruthy();
         expect(screen.queryByText('Carrot', { selector: 'button' })).toBeNull();
-        fireEvent.change(screen.getByLabelText('Which acts'), { target: { value: '' } });
+        fireEvent.change(screen.getByLabelText('Tasks to show'), { target: { value: '' } });
         fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'car' } });
         expect(screen.getByText('Carrot', { selector: 'button' })).toBeTruthy();
         expect(screen.queryByText('Celery', { selector: 'button' })).toBeNull();
@@ -203,11 +203,11 @@ describe('today', () => {
         };
         const asked = fakeServer({ ...answers, 'GET /api/zones/bench/today?on=09-20': record });
         show(<Today />, ...at());
-        fireEvent.change(await screen.findByLabelText('The date it is read at'), { target: { value: '2026-09-20' } });
-        expect(await screen.findByText(/By the record alone: 29 years/)).toBeTruthy();
-        expect(screen.getByText(/this season so far is left out/)).toBeTruthy();
-        fireEvent.click(screen.getByText('back to today'));
-        expect(await screen.findByText(/6.6 °C below usual/)).toBeTruthy();
+        fireEvent.change(await screen.findByLabelText('Date shown'), { target: { value: '2026-09-20' } });
+        expect(await screen.findByText(/Based on 29 past years only/)).toBeTruthy();
+        expect(screen.getByText(/are used, not this season/)).toBeTruthy();
+        fireEvent.click(screen.getByText('Back to today'));
+        expect(await screen.findByText(/6.6 °C below normal/)).toBeTruthy();
         expect(asked.filter((a) => a.what.includes('/today')).map((a) => a.what)).toContain(
             'GET /api/zones/bench/today?on=09-20',
         );
@@ -216,9 +216,9 @@ describe('today', () => {
     it('keeps the packets one has, and shows them alone', async () => {
         const asked = fakeServer({ ...answers, 'PUT /api/packets/carrot': ['carrot', 'celery'] });
         show(<Today />, ...at('?of=carrot.direct.sow-outdoors'));
-        fireEvent.click(await screen.findByLabelText('I have seed or plants of it'));
+        fireEvent.click(await screen.findByLabelText('I have seed or plants'));
         await waitFor(() => expect(asked.at(-1)).toEqual({ what: 'PUT /api/packets/carrot', body: { has: true } }));
-        fireEvent.click(screen.getByLabelText('what I have'));
+        fireEvent.click(screen.getByLabelText('My seeds only'));
         expect(await screen.findByText('Celery', { selector: 'button' })).toBeTruthy();
         expect(screen.getByText('Carrot', { selector: 'button' })).toBeTruthy();
         expect(screen.queryByText('Lettuce', { selector: 'button' })).toBeNull();
@@ -228,13 +228,15 @@ describe('today', () => {
         fakeServer(answers);
         show(<Today />, ...at());
         expect(
-            await screen.findByText('A freeze is expected in the night to 19 April: −2.4 °C here, in 20 of 29.'),
+            await screen.findByText(
+                'A freeze is expected in the night to 19 April: −2.4 °C here, in 20 of 29 years like this one.',
+            ),
         ).toBeTruthy();
-        expect(screen.getByText(/Under a low tunnel these would stand it/).textContent).toContain(
+        expect(screen.getByText(/Under a low tunnel these would survive/).textContent).toContain(
             'Bush bean (young, to 0 °C)',
         );
-        expect(screen.getByText(/No cover keeps these/).textContent).toContain('Dill (grown, to −2 °C)');
-        expect(screen.getByText(/Carry in what stands out/).textContent).toContain('Sweet pepper');
+        expect(screen.getByText(/No cover protects these/).textContent).toContain('Dill (grown, to −2 °C)');
+        expect(screen.getByText(/Carry in what is outside/).textContent).toContain('Sweet pepper');
     });
 
     it('has a draft with its evidence edited and published until a day', async () => {
@@ -248,12 +250,12 @@ describe('today', () => {
             },
         });
         show(<Today />, ...at());
-        expect(await screen.findByText(/8 days later than usual/)).toBeTruthy();
-        expect(screen.getByText('In half the years on record it did by 19 April.')).toBeTruthy();
+        expect(await screen.findByText(/8 days later than normal/)).toBeTruthy();
+        expect(screen.getByText('In half of the years on record it did so by 19 April.')).toBeTruthy();
         fireEvent.click(await screen.findByText('Edit and publish'));
         fireEvent.change(screen.getByLabelText('What gardeners read'), { target: { value: 'Hold carrots.' } });
         fireEvent.change(screen.getByLabelText('Shown until'), { target: { value: '2026-04-24' } });
-        fireEvent.click(screen.getByText('Publish on the zone’s page'));
+        fireEvent.click(screen.getByText('Publish on zone page'));
         expect(await screen.findByText('Hold carrots.')).toBeTruthy();
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toMatchObject({
             ground: 'soil-10',
@@ -261,7 +263,7 @@ describe('today', () => {
             until: '2026-04-24',
         });
         // What is said already is no draft any more.
-        await waitFor(() => expect(screen.queryByText(/8 days later than usual/)).toBeNull());
+        await waitFor(() => expect(screen.queryByText(/8 days later than normal/)).toBeNull());
     });
 
     it('withdraws an advisory with the reason, and keeps earlier ones in sight', async () => {
@@ -277,10 +279,10 @@ describe('today', () => {
         });
         show(<Today />, ...at());
         fireEvent.click(await screen.findByText('Withdraw'));
-        fireEvent.change(screen.getByLabelText('Why it is withdrawn; gardeners read it'), {
+        fireEvent.change(screen.getByLabelText('Reason (gardeners read it)'), {
             target: { value: 'It rained.' },
         });
-        fireEvent.click(screen.getByText('Withdraw it'));
+        fireEvent.click(screen.getByText('Withdraw advisory'));
         expect(await screen.findByText(/Withdrawn on 18 April 2026 by Wren Adeyemi-Holt: It rained./)).toBeTruthy();
         expect(screen.getByText(/Shown until 10 April 2026./)).toBeTruthy();
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ reason: 'It rained.' });
@@ -306,11 +308,11 @@ describe('today', () => {
             },
         });
         show(<Today />, ...at('?of=carrot.direct.sow-outdoors'));
-        expect(await screen.findByText('It asks for soil of 7 °C.')).toBeTruthy();
-        expect(screen.getByText('Bed 3: 7 °C on 17 April 2026, as a mean of the day. Warm enough.')).toBeTruthy();
-        expect(screen.getByText(/Pots: 6.9 °C .* Hold: too cold for it there./)).toBeTruthy();
+        expect(await screen.findByText('It needs soil of 7 °C.')).toBeTruthy();
+        expect(screen.getByText('Bed 3: 7 °C on 17 April 2026, as a daily mean. Warm enough.')).toBeTruthy();
+        expect(screen.getByText(/Pots: 6.9 °C .* Wait: it is too cold there./)).toBeTruthy();
         expect(screen.queryByText(/Cells/)).toBeNull();
-        expect(screen.getByText('5 years more than the standard asks for.')).toBeTruthy();
+        expect(screen.getByText('5 years above your confidence level.')).toBeTruthy();
     });
 
     it('says what the season is told without', async () => {
@@ -320,9 +322,9 @@ describe('today', () => {
         });
         show(<Today />, ...at());
         expect((await screen.findByRole('note')).textContent).toBe(
-            'The stations have been silent since 12 April 2026: the 5 days since are bridged on a straight line, and nothing is known of them.' +
-                ' There is no outlook: the past years go on from today.' +
-                ' Only 2 past years can be put to this season: take it as a first guess.',
+            'The stations have sent nothing since 12 April 2026. The 5 days since are filled in with a straight line.' +
+                ' There is no forecast: past years continue from today.' +
+                ' Only 2 past years can be compared with this season: treat this as a rough guess.',
         );
     });
 

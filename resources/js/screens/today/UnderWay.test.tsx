@@ -80,23 +80,23 @@ describe('what stands already', () => {
             '26 Apr (24 Apr to 27 Apr)',
             '10 May',
             '24 May (19 May to 30 May)',
-            'comes to something in 20 of 29, cold takes it in 2',
+            'harvest in 20 of 29 years, lost to cold in 2',
         ]);
         expect((await row('Spinach')).slice(2)).toEqual([
             '16 Apr',
             '',
             '',
-            'by the model it is lost (frozen young): cover it, or go and look',
+            'probably lost (killed by frost young): cover it, or check it and log what you find',
         ]);
         expect((await row('Tomato')).slice(1)).toEqual([
-            'under cover 25 Mar',
+            'indoors 25 Mar',
             '',
-            'set out 6 May',
+            'transplant 6 May',
             '',
-            'set out then it is lost (frozen young): keep it in longer',
+            'if transplanted then, probably lost (killed by frost young): keep it indoors longer',
         ]);
-        expect((await row('Kale')).slice(4)).toEqual(['picked 15 Apr', 'comes to something in 0 of 29']);
-        expect((await row('Pea')).at(-1)).toBe('no season to tell of');
+        expect((await row('Kale')).slice(4)).toEqual(['harvested 15 Apr', 'harvest in 0 of 29 years']);
+        expect((await row('Pea')).at(-1)).toBe('this season is not known');
     });
 
     it('is nothing where nothing stands', async () => {

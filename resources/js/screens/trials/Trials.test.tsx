@@ -82,7 +82,9 @@ describe('trials', () => {
         });
         show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
         fireEvent.click(await screen.findByRole('button', { name: 'Plan a trial' }));
-        fireEvent.change(await screen.findByLabelText('What is it to answer?'), { target: { value: 'Early?' } });
+        fireEvent.change(await screen.findByLabelText('What question should it answer?'), {
+            target: { value: 'Early?' },
+        });
         await screen.findByRole('option', { name: 'Radish' });
         fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
         fireEvent.click(screen.getByLabelText('Harrow Red'));
@@ -104,7 +106,7 @@ describe('trials', () => {
             beds: [{ garden: 'School', name: 'Bed 1' }],
         });
         // What was typed is still there.
-        expect((screen.getByLabelText('What is it to answer?') as HTMLInputElement).value).toBe('Early?');
+        expect((screen.getByLabelText('What question should it answer?') as HTMLInputElement).value).toBe('Early?');
     });
 
     it('offers days to maturity with their evidence, and takes them on a word', async () => {
@@ -128,14 +130,14 @@ describe('trials', () => {
         show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
         const radish = (await screen.findByRole('rowheader', { name: 'Radish' })).closest('tr')!;
         expect(within(radish).getByText('3 d, then 0.3 d')).toBeTruthy();
-        fireEvent.click(await within(radish).findByRole('button', { name: 'take 28.9 days' }));
-        await waitFor(() => expect(screen.getByText(/28.9 days, taken by Wren on 18 April 2026/)).toBeTruthy());
+        fireEvent.click(await within(radish).findByRole('button', { name: 'Use 28.9 days' }));
+        await waitFor(() => expect(screen.getByText(/28.9 days, set by Wren on 18 April 2026/)).toBeTruthy());
         expect(asked.find(({ what }) => what === `POST ${base}/local-days`)?.body).toEqual({
             crop: 'radish',
             variety: null,
             route: 'direct',
             replaces: null,
         });
-        expect(screen.queryByRole('button', { name: 'take 28.9 days' })).toBeNull();
+        expect(screen.queryByRole('button', { name: 'Use 28.9 days' })).toBeNull();
     });
 });

@@ -61,10 +61,10 @@ describe('what a date means', () => {
         const lists = [...container.querySelectorAll('section')].map((s) => s.textContent);
         expect(lists).toEqual([
             'Sow outdoorsPea6 days left',
-            'Start under coverKaleto 16 Jul',
-            'Set outnothing',
+            'Start indoorsKaleto 16 Jul',
+            'Transplantnothing',
             'A fair chancenothing',
-            'HoldKaleset out 1 Mayfrozen young, 21 of 29 years',
+            'WaitKaletransplant 1 Maykilled by frost young, 21 of 29 years',
         ]);
     });
 
@@ -89,8 +89,8 @@ describe('what a date means', () => {
         } as unknown as Windows;
         const { container } = render(<DayPanel data={replayed} day={yearDay('05-20')} onChoose={() => {}} />);
         const lists = [...container.querySelectorAll('section')].map((s) => s.textContent);
-        expect(lists[2]).toBe('Set outKale26 of 29');
-        expect(lists[3]).toBe('A fair chanceBeet26 of 29set out');
+        expect(lists[2]).toBe('TransplantKale26 of 29');
+        expect(lists[3]).toBe('A fair chanceBeet26 of 29transplant');
     });
 
     it('turns to the first freeze after summer', () => {

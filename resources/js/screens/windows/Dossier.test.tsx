@@ -114,7 +114,7 @@ describe('the dossier of a crop', () => {
     it('says whose word the calendar follows, why, and where the record disagrees', async () => {
         fakeServer(answers);
         show(<Dossier />, ...at());
-        expect(await screen.findByText(/The calendar follows own dates\./)).toBeTruthy();
+        expect(await screen.findByText(/The calendar follows your own dates\./)).toBeTruthy();
         expect(screen.getByText(/Wren, 1 March 2026: The club\./)).toBeTruthy();
         expect(screen.getByText(/on 11 of these 11 days/)).toBeTruthy();
         expect(screen.getByText('Seed may be treated.')).toBeTruthy();
@@ -129,7 +129,7 @@ describe('the dossier of a crop', () => {
             await screen.findByText(/The replay opens 6 days later and closes 1 day earlier than counting/),
         ).toBeTruthy();
         expect(screen.getByText(/best 20 April to 31 May; on 27 Apr, harvest in 29 of 30 years/).textContent).toContain(
-            'First harvest of the first sowing 16 May (10 May to 21 May); of the last 1 Aug (31 Jul to 3 Aug). 11 days of slack',
+            'First harvest from the first planting 16 May (10 May to 21 May); from the last 1 Aug (31 Jul to 3 Aug). 11 days to spare',
         );
         expect(screen.getByText('27 of 30 years')).toBeTruthy();
     });
@@ -137,11 +137,13 @@ describe('the dossier of a crop', () => {
     it('reads what the date under the cursor came to, as it moves', async () => {
         const asked = fakeServer(answers);
         show(<Dossier />, ...at('?on=04-10'));
-        expect(await screen.findByText('2024: 10 Apr, up 18 Apr, first harvest 25 May, over 4 Jun.')).toBeTruthy();
+        expect(
+            await screen.findByText('2024: 10 Apr, emerged 18 Apr, first harvest 25 May, ended 4 Jun.'),
+        ).toBeTruthy();
         await screen.findByText('19 days earlier', { exact: false });
         const before = asked.length;
         fireEvent.keyDown(window, { key: ']' });
-        expect(screen.getByText('2024: 17 Apr, up 25 Apr, first harvest 1 Jun, over 11 Jun.')).toBeTruthy();
+        expect(screen.getByText('2024: 17 Apr, emerged 25 Apr, first harvest 1 Jun, ended 11 Jun.')).toBeTruthy();
         expect(asked).toHaveLength(before);
     });
 
@@ -149,11 +151,11 @@ describe('the dossier of a crop', () => {
         const asked = fakeServer(answers);
         show(<Dossier />, ...at());
         expect(await screen.findByText('19 days earlier', { exact: false })).toBeTruthy();
-        fireEvent.click(screen.getByLabelText('set out'));
-        expect(await screen.findByText('There is no convention to count back by.')).toBeTruthy();
+        fireEvent.click(screen.getByLabelText('transplant'));
+        expect(await screen.findByText('Counting back has no rule for this crop.')).toBeTruthy();
         expect(screen.queryByText('19 days earlier', { exact: false })).toBeNull();
         expect(asked.some((a) => a.what === `GET ${base}/runs?route=transplant`)).toBe(true);
-        fireEvent.change(screen.getByLabelText('Runs of'), { target: { value: '7' } });
+        fireEvent.change(screen.getByLabelText('Simulated seasons of'), { target: { value: '7' } });
         // It stands on the best day, as long as no other is asked for.
         await screen.findByText('On 27 April');
         expect(asked.some((a) => a.what === `GET ${base}/runs?route=transplant&variety=7`)).toBe(true);
@@ -187,7 +189,9 @@ describe('the dossier of a crop', () => {
             [`GET ${base}`]: { ...dossier, crop: { ...dossier.crop, school: 'replay', varieties }, replay: [none] },
         });
         show(<Dossier />, ...at());
-        expect(await screen.findByText('It needs a variety of 55 days or fewer.', { selector: 'p' })).toBeTruthy();
+        expect(
+            await screen.findByText('It needs a variety that matures in 55 days or fewer.', { selector: 'p' }),
+        ).toBeTruthy();
         expect(screen.getByText('On 2 June')).toBeTruthy();
         expect(
             screen.getByLabelText(
@@ -205,6 +209,6 @@ describe('the dossier of a crop', () => {
         fakeServer({ ...answers, [`GET ${base}`]: new Refused(404, { message: 'There is no crop “radish”.' }) });
         show(<Dossier />, ...at());
         expect(await screen.findByText('There is no crop “radish”.')).toBeTruthy();
-        expect(screen.getByText('Back to the windows')).toBeTruthy();
+        expect(screen.getByText('Back to planting windows')).toBeTruthy();
     });
 });

@@ -33,6 +33,6 @@ describe('what the second edition of the method moved', () => {
     it('says so where nothing moved', async () => {
         fakeServer({ 'GET /api/zones/bench/method-changes': [] });
         show(<MethodChanges />, ...at);
-        expect(await screen.findByText('Nothing: every window is what it was.')).toBeTruthy();
+        expect(await screen.findByText('Nothing changed: every window is the same.')).toBeTruthy();
     });
 });

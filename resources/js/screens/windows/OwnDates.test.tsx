@@ -19,7 +19,7 @@ describe('the educator’s own word', () => {
     it('starts from the dates there are and is sent with its reason', async () => {
         const asked = fakeServer({ 'POST /api/zones/bench/windows/radish/choices': dossier });
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
-        fireEvent.click(screen.getByText('Override dates'));
+        fireEvent.click(screen.getByText('Set your own dates'));
         expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('31 Mar');
         fireEvent.change(screen.getByLabelText('To 1'), { target: { value: '05-01' } });
         fireEvent.click(screen.getByText('Another window'));
@@ -43,7 +43,7 @@ describe('the educator’s own word', () => {
     it('is there again after another screen, until it is cancelled', () => {
         fakeServer({});
         const first = show(<OwnDates zone="bench" crop="radish" data={dossier} />);
-        fireEvent.click(screen.getByText('Override dates'));
+        fireEvent.click(screen.getByText('Set your own dates'));
         fireEvent.change(screen.getByLabelText('To 1'), { target: { value: 'May 1' } });
         fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'The club.' } });
         first.unmount();
@@ -52,7 +52,7 @@ describe('the educator’s own word', () => {
         expect((screen.getByLabelText(/^Why/) as HTMLTextAreaElement).value).toBe('The club.');
         fireEvent.click(screen.getByText('Cancel'));
         expect(screen.queryByLabelText(/^Why/)).toBeNull();
-        expect(screen.getByText('Override dates')).toBeTruthy();
+        expect(screen.getByText('Set your own dates')).toBeTruthy();
     });
 
     it('may be to count back, which sends no dates', async () => {
@@ -71,7 +71,7 @@ describe('the educator’s own word', () => {
             'POST /api/zones/bench/windows/radish/choices': new Refused(422, { message: '“02-30” is not a day.' }),
         });
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
-        fireEvent.click(screen.getByText('Override dates'));
+        fireEvent.click(screen.getByText('Set your own dates'));
         fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'x' } });
         fireEvent.click(screen.getByText('Save'));
         expect(await screen.findByRole('alert')).toBeTruthy();
@@ -81,7 +81,7 @@ describe('the educator’s own word', () => {
     it('is picked from a calendar as well, whatever the year', async () => {
         fakeServer({});
         show(<OwnDates zone="bench" crop="radish" data={dossier} />);
-        fireEvent.click(screen.getByText('Override dates'));
+        fireEvent.click(screen.getByText('Set your own dates'));
         fireEvent.change(screen.getByLabelText('From 1, from a calendar'), { target: { value: '2026-04-09' } });
         expect((screen.getByLabelText('From 1') as HTMLInputElement).value).toBe('9 Apr');
     });
@@ -90,7 +90,7 @@ describe('the educator’s own word', () => {
         const asked = fakeServer({ 'DELETE /api/zones/bench/choices/3': dossier });
         const chosen = { ...dossier, choice: { id: 3 } } as unknown as Schema['Dossier'];
         show(<OwnDates zone="bench" crop="radish" data={chosen} />);
-        fireEvent.click(screen.getByText('Undo it'));
+        fireEvent.click(screen.getByText('Undo'));
         await waitFor(() => expect(asked.map((a) => a.what)).toEqual(['DELETE /api/zones/bench/choices/3']));
     });
 });

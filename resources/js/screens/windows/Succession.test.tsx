@@ -45,7 +45,7 @@ describe('keeping a crop coming', () => {
         expect(even?.textContent).toContain('For an even harvest. Sow on 1 Apr (2.5 m) and 20 Apr (2.6 m).');
         expect(even?.textContent).not.toContain('Nothing to pick');
         expect(fixed?.textContent).toContain('Every 14 days.');
-        expect(fixed?.textContent).toContain('Nothing to pick from 21 May to 27 May.');
+        expect(fixed?.textContent).toContain('Nothing to harvest from 21 May to 27 May.');
         expect(fixed?.textContent).toContain('More than one sowing at once from 11 May to 12 May and on 15 May.');
         expect(even?.querySelectorAll('.sown')).toHaveLength(2);
         expect(queryOf(asked.find((a) => a.what.includes('/succession')))).toEqual({
@@ -60,7 +60,7 @@ describe('keeping a crop coming', () => {
         const asked = fakeServer({ 'GET /api/session': EDUCATOR, [`GET ${base}`]: { ...both, yield_per_m: null } });
         show(element);
         fireEvent.change(await screen.findByLabelText('First sowing from'), { target: { value: '2026-08-10' } });
-        fireEvent.change(screen.getByLabelText('Days to sow for'), { target: { value: '60' } });
+        fireEvent.change(screen.getByLabelText('Days to plan for'), { target: { value: '60' } });
         fireEvent.change(screen.getByLabelText('A week (flowers: stems), kg'), { target: { value: '1.5' } });
         await waitFor(() =>
             expect(queryOf(asked.filter((a) => a.what.includes('/succession')).at(-1))).toMatchObject({
@@ -78,12 +78,12 @@ describe('keeping a crop coming', () => {
             [`GET ${base}`]: { ...both, even: plan({ sowings: [], usual: [], middle: [], high: [] }) },
         });
         show(element);
-        expect(await screen.findByText(/No day from here on reaches the standard./)).toBeTruthy();
+        expect(await screen.findByText(/No day from here on reaches your confidence level./)).toBeTruthy();
         fakeServer({
             'GET /api/session': EDUCATOR,
             [`GET ${base}`]: new Refused(422, { message: 'A succession goes on for 1 to 364 days.' }),
         });
-        fireEvent.change(screen.getByLabelText('Days to sow for'), { target: { value: '364' } });
+        fireEvent.change(screen.getByLabelText('Days to plan for'), { target: { value: '364' } });
         expect(await screen.findByText('A succession goes on for 1 to 364 days.')).toBeTruthy();
     });
 });

@@ -80,7 +80,7 @@ describe('the windows of a zone', () => {
         const short = { ...windows, standards: [], ruler: { ...windows.ruler, seasons: 3, short_record: true } };
         fakeServer({ ...answers, 'GET /api/zones/bench/windows': short });
         show(<Windows />, ...at());
-        expect(await screen.findByText(/From 3 cold seasons: a first guess/)).toBeTruthy();
+        expect(await screen.findByText(/Only 3 winters on record: a rough guess/)).toBeTruthy();
         expect(screen.queryByText('harvest in')).toBeNull();
     });
 
@@ -100,7 +100,7 @@ describe('the windows of a zone', () => {
         });
         show(<Windows />, ...at());
         expect(
-            await screen.findByText('The last computing failed: The record is too short. These windows are older.'),
+            await screen.findByText('The last update failed: The record is too short. These windows are out of date.'),
         ).toBeTruthy();
     });
 
@@ -116,11 +116,11 @@ describe('the windows of a zone', () => {
         fakeServer({
             ...answers,
             'GET /api/zones/bench': { ...zone, computation: failed },
-            'GET /api/zones/bench/windows': new Refused(404, { message: 'Bring a station file first.' }),
+            'GET /api/zones/bench/windows': new Refused(404, { message: 'Upload a station file first.' }),
         });
         show(<Windows />, ...at());
         expect((await screen.findByRole('alert')).textContent).toContain('No cold season is complete.');
-        expect(screen.queryByText(/Bring a station file first/)).toBeNull();
+        expect(screen.queryByText(/Upload station file first/)).toBeNull();
     });
 
     it('are read by name and dates, and stand in a table behind', async () => {
@@ -152,7 +152,7 @@ describe('the windows of a zone', () => {
         fireEvent.change(await screen.findByLabelText('Find a crop'), { target: { value: 'fabac' } });
         expect(screen.getByText('1 of 4 crops')).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Find a crop'), { target: { value: 'unicorn' } });
-        expect(screen.getByText('No crop or family here is called that.')).toBeTruthy();
+        expect(screen.getByText('No crop or plant family has that name here.')).toBeTruthy();
     });
 
     it('read the day under the cursor, which keys move', async () => {
@@ -165,8 +165,8 @@ describe('the windows of a zone', () => {
         expect(screen.getByText('On 26 April')).toBeTruthy();
         const open = screen.getByText('Sow outdoors').closest('section');
         expect(open?.textContent).toBe('Sow outdoorsRadish27 of 30');
-        expect(screen.getByText('Hold').closest('section')?.textContent).toBe(
-            'HoldBush beansow outdoors 13 Mayheat, 3 of 30 years',
+        expect(screen.getByText('Wait').closest('section')?.textContent).toBe(
+            'WaitBush beansow outdoors 13 Maylost to heat, 3 of 30 years',
         );
     });
 
@@ -193,7 +193,7 @@ describe('the windows of a zone', () => {
             'GET /api/computations/4': { id: 4, state: 'done', step: 'done', done: 1, total: 1 },
         });
         show(<Windows />, ...at());
-        fireEvent.click(await screen.findByLabelText('6 in 10'));
+        fireEvent.click(await screen.findByLabelText('6 of 10 years'));
         fireEvent.click(await screen.findByText('Use in the calendar'));
         await waitFor(() => expect(asked.some((a) => a.what === 'PUT /api/zones/bench/method')).toBe(true));
         expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({
@@ -213,8 +213,8 @@ describe('the windows of a zone', () => {
             'DELETE /api/computations/6': { ...running, state: 'cancelled' },
         });
         show(<Windows />, ...at('?site=2'));
-        expect(await screen.findByText('Working out the windows: low tunnel')).toBeTruthy();
-        expect(await screen.findByText('replaying every sowing date on every year …')).toBeTruthy();
+        expect(await screen.findByText('Figuring planting windows: low tunnel')).toBeTruthy();
+        expect(await screen.findByText('simulating every planting date in every year …')).toBeTruthy();
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ site: 2 });
         fireEvent.click(screen.getByText('Cancel'));
         await waitFor(() => expect(asked.some((a) => a.what === 'DELETE /api/computations/6')).toBe(true));
@@ -224,10 +224,10 @@ describe('the windows of a zone', () => {
     it('that are not there yet lead to the record', async () => {
         fakeServer({
             ...answers,
-            'GET /api/zones/bench/windows': new Refused(404, { message: 'Bring a station file first.' }),
+            'GET /api/zones/bench/windows': new Refused(404, { message: 'Upload a station file first.' }),
         });
         show(<Windows />, ...at());
         expect(await screen.findByText('No windows yet')).toBeTruthy();
-        expect(screen.getByText('Go to the record').getAttribute('href')).toBe('/desk/zones/bench/climate');
+        expect(screen.getByText('Go to the climate record').getAttribute('href')).toBe('/desk/zones/bench/climate');
     });
 });

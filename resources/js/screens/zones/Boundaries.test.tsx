@@ -47,7 +47,7 @@ describe('boundaries', () => {
             'POST /api/zone-boundaries': new Refused(422, { message: 'Feature 2: no zone is called “Moon”.' }),
         });
         show(<BringBoundaries />);
-        expect(await screen.findByText(/Without one: Bare./)).toBeTruthy();
+        expect(await screen.findByText(/Zones without a boundary: Bare./)).toBeTruthy();
         const input = document.querySelector('input[type=file]') as HTMLInputElement;
         fireEvent.change(input, { target: { files: [new File(['{}'], 'zones.geojson')] } });
         await waitFor(() => expect(asked.some((a) => a.what === 'POST /api/zone-boundaries')).toBe(true));

@@ -33,7 +33,7 @@ describe('a zone’s form', () => {
         come(zone);
         await screen.findByDisplayValue('Bench');
         type(/^Elevation/, '540');
-        type('Postcode 1', '70199');
+        type('ZIP code 1', '70199');
         fireEvent.click(screen.getByText('Save'));
         const patch = () => asked.find(({ what }) => what === 'PATCH /api/zones/bench');
         await waitFor(() => expect(patch()).toBeTruthy());
@@ -68,7 +68,7 @@ describe('a zone’s form', () => {
         fakeServer({});
         const first = show(<EditZone />, '/desk/zones/new', '/desk/zones/new');
         type(/^Name/, 'Shelf');
-        type('Settlement 1', 'Nettle Ford');
+        type('Town 1', 'Nettle Ford');
         first.unmount();
         const second = show(<EditZone />, '/desk/zones/new', '/desk/zones/new');
         expect(screen.getByDisplayValue('Shelf')).toBeTruthy();
@@ -86,8 +86,8 @@ describe('a zone’s form', () => {
         type(/^Latitude/, '46.8');
         type(/^Longitude/, '-98');
         type(/^Elevation/, '400');
-        fireEvent.click(screen.getByText('Add a settlement'));
-        type('Settlement 2', 'Nettle Ford');
+        fireEvent.click(screen.getByText('Add town'));
+        type('Town 2', 'Nettle Ford');
         fireEvent.click(screen.getByText('Save'));
         await waitFor(() => expect(asked.at(-1)?.what).toBe('POST /api/zones'));
         expect((asked.at(-1)?.body as { settlements: unknown }).settlements).toEqual([
