@@ -22,7 +22,7 @@ final class GroundTest extends BrowserTestCase
     {
         parent::setUp();
         $this->logIn();
-        $this->browser->visit(self::GROUND)->see('Broccoli')->see('One thing that cannot be so');
+        $this->browser->visit(self::GROUND)->see('Broccoli')->see('1 conflict');
     }
 
     public function test_a_gap_is_found_by_keys_filled_and_undone(): void
@@ -44,11 +44,11 @@ final class GroundTest extends BrowserTestCase
 
     public function test_two_on_the_same_ground_are_seen_and_mended(): void
     {
-        $this->browser->see('Broccoli, Cucumber want the same ground')->press('look')->see('Family');
+        $this->browser->see('Broccoli, Cucumber overlap')->press('Show')->see('Family');
         $this->browser->press('Delete');
         $this->browser->see('Undo')->keys(WebDriverKeys::ESCAPE);
         $this->browser->see('No conflicts: nothing overlaps, and every rotation is kept.');
-        $this->browser->press('Undo')->see('Broccoli, Cucumber want the same ground');
+        $this->browser->press('Undo')->see('Broccoli, Cucumber overlap');
     }
 
     public function test_a_household_of_four_is_supplied_and_a_missed_sowing_is_seen(): void
@@ -73,7 +73,7 @@ final class GroundTest extends BrowserTestCase
         $this->browser->driver->executeScript(
             "[...document.querySelectorAll('summary')].find((s) => s.textContent === 'Worth of the ground').click()",
         );
-        $this->browser->see('kg a m² and week')->press('money a m² and week');
+        $this->browser->see('harvest per week, kg per m²')->press('money per m² and week');
         $priced = fn (): array => $this->browser->driver->executeScript(
             "return [...document.querySelectorAll('.worth tbody tr')].slice(0, 5).map((r) => [r.querySelector('input').value !== '', Number(r.cells[7].textContent)])",
         );
@@ -86,7 +86,7 @@ final class GroundTest extends BrowserTestCase
         rsort($falling);
         self::assertSame($falling, $money, 'the most first');
         $this->assertAccessible('worth of the ground');
-        $this->browser->visit('/desk/zones/basin-floor/today')->see('Tasks for the beds');
+        $this->browser->visit('/desk/zones/basin-floor/today')->see('Tasks in your beds');
     }
 
     public function test_beds_are_filled_with_wishes_around_what_is_pinned(): void
@@ -94,7 +94,7 @@ final class GroundTest extends BrowserTestCase
         $this->browser->driver->executeScript(
             "[...document.querySelectorAll('.stay')].find((s) => s.getAttribute('aria-label').startsWith('Summer squash')).dispatchEvent(new MouseEvent('click', {bubbles: true}))",
         );
-        $this->browser->see('it stays when the season is planned anew');
+        $this->browser->see('stays when beds are planned again');
         $this->browser->driver->executeScript("document.querySelector('aside input[type=checkbox]').click()");
         $this->browser->see('Summer squash, locked');
         $this->browser->press('Plan my beds for me')->see('Beds to fill');

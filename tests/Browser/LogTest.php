@@ -29,7 +29,7 @@ final class LogTest extends BrowserTestCase
     {
         $this->browser->phone();
         $this->logIn('tobias@kestrel.example');
-        $this->browser->visit('/log')->see('Came up');
+        $this->browser->visit('/log')->see('Emerged');
         $this->js(
             "const s = document.querySelector('select'); const o = [...s.options].find((o) => o.text === '{$zone}');".
                 " Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, o.value); s.dispatchEvent(new Event('change', {bubbles: true}))",
@@ -47,12 +47,12 @@ final class LogTest extends BrowserTestCase
         $this->assertFitsTheWidth('a sowing');
         $this->assertAccessible('a sowing');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
-        $this->browser->see('Kept: sown.')->see('Everything is sent');
+        $this->browser->see('Saved: sown.')->see('Everything is sent');
         $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
         $this->browser->visit('/desk/zones/basin-floor/log')->first('.log-screen tbody tr', '18 Apr 2026');
         self::assertStringContainsString('Radish', $this->browser->find('.log-screen tbody tr')->getText());
         $this->assertAccessible('the log at the desk');
-        $this->browser->press('Undo')->see('Taken back');
+        $this->browser->press('Undo')->see('Undone.');
         $this->browser->visit('/desk/zones/basin-floor/today')->see('In the ground')->see('What indicator plants say');
         self::assertSame([], $this->browser->errors());
     }
@@ -66,25 +66,25 @@ final class LogTest extends BrowserTestCase
             ),
             'The log is not kept.',
         );
-        $this->browser->visit('/log')->see('Came up');
+        $this->browser->visit('/log')->see('Emerged');
         $this->browser->until(
             fn (): bool => (bool) $this->js('return navigator.serviceWorker.controller !== null'),
             'The worker does not answer for the page.',
         );
         $this->offline(true);
         $this->browser->driver->navigate()->refresh();
-        $this->browser->see('Came up');
+        $this->browser->see('Emerged');
         $this->browser->press('sown')->see('Which crop')->press('Leaf lettuce');
         $this->browser->fill('Garden', 'Shore garden')->fill('Bed', 'Bed 9');
         $picture = tempnam(sys_get_temp_dir(), 'bed').'.jpg';
         imagejpeg(imagecreatetruecolor(400, 300) ?: self::fail('no picture'), $picture);
         $this->browser->attach($picture)->see('Photograph,');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
-        $this->browser->see('Kept on this phone: sown.');
+        $this->browser->see('Saved on this phone: sown.');
         // What waits is known to what is written next.
         $this->browser->press('emerged')->see('Leaf lettuce, Bed 9');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
-        $this->browser->see('2 lines wait')->see('No signal just now');
+        $this->browser->see('2 entries are waiting')->see('You are offline');
         $this->offline(false);
         $this->js("window.dispatchEvent(new Event('online'))");
         $this->browser->see('Everything is sent');
@@ -116,12 +116,12 @@ final class LogTest extends BrowserTestCase
         $this->assertFitsTheWidth('a trial');
         $this->assertAccessible('trials');
         // The plan asks for its plots on the phone: two are sown, one of them is lost, the other picked.
-        $this->browser->visit('/log')->see('Came up');
+        $this->browser->visit('/log')->see('Emerged');
         $this->browser->find('select option[value=orchard-bench]');
         $this->js(
             "const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'orchard-bench'); s.dispatchEvent(new Event('change', {bubbles: true}))",
         );
-        $this->browser->see('Tasks for trials');
+        $this->browser->see('Due for trials');
         foreach ([1, 2] as $plot) {
             $this->browser->until(
                 fn (): bool => count(
@@ -135,18 +135,18 @@ final class LogTest extends BrowserTestCase
             $this->js("[...document.querySelectorAll('.due')].find((b) => b.textContent.includes('plot {$plot}')).click()");
             $this->browser->find('.keep button:not([disabled])')->click();
             // That all is sent stood there before the line was written; that it was kept did not.
-            $this->browser->see('Kept: sown.')->see('Everything is sent');
+            $this->browser->see('Saved: sown.')->see('Everything is sent');
         }
         foreach (['last harvest' => null, 'lost' => 'pests'] as $act => $cause) {
             $this->browser->press($act)->see('Which planting');
             $this->js("[...document.querySelectorAll('.choices')][0].querySelector('button').click()");
-            $cause === null ? $this->browser->fill('Kilograms', '1.5') : $this->browser->press($cause);
+            $cause === null ? $this->browser->fill('Harvest, kg', '1.5') : $this->browser->press($cause);
             $this->browser->find('.keep button:not([disabled])')->click();
-            $this->browser->see("Kept: {$act}.");
+            $this->browser->see("Saved: {$act}.");
         }
-        $this->browser->see('Everything is sent')->visit('/desk/zones/orchard-bench/trials')->see('1 of 2')->see('one season’s word');
+        $this->browser->see('Everything is sent')->visit('/desk/zones/orchard-bench/trials')->see('1 of 2')->see('this is one season only');
         $this->browser
-            ->fill('What was learnt', 'Early is worth it where it is not eaten.')
+            ->fill('What you learned', 'Early is worth it where it is not eaten.')
             ->press('Close trial')
             ->see('Early is worth it where it is not eaten. (Wren Adeyemi-Holt, 18 April 2026)');
         $this->browser
@@ -160,11 +160,11 @@ final class LogTest extends BrowserTestCase
         $this->openLog('Basin Floor');
         $this->browser->press('indicator plant seen')->see('Which plant')->press('Lilac, first leaf');
         $this->browser->find('.keep button:not([disabled])')->click();
-        $this->browser->see('Kept: plant seen.')->see('Everything is sent');
+        $this->browser->see('Saved: indicator plant seen.')->see('Everything is sent');
         $this->browser
             ->visit('/desk/zones/basin-floor/indicator-plants')
             ->see('Seen this year on 18 April 2026.')
-            ->see('May be sown on it');
+            ->see('When you see it, you can sow');
         $this->assertFitsTheWidth('plants');
         $this->assertAccessible('plants');
         self::assertSame([], $this->browser->errors());

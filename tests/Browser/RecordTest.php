@@ -87,11 +87,11 @@ final class RecordTest extends BrowserTestCase
     public function test_the_years_leaned_on_reach_the_dates(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/lakeshore/climate/freezes')->see('29 cold seasons count.');
+        $this->browser->visit('/desk/zones/lakeshore/climate/freezes')->see('29 winters count.');
         $this->choose('Years used', 'latest 15');
-        $this->browser->see('15 cold seasons count.')->see('of 15');
+        $this->browser->see('15 winters count.')->see('of 15');
         $this->choose('Years used', 'all');
-        $this->browser->see('29 cold seasons count.');
+        $this->browser->see('29 winters count.');
     }
 
     public function test_a_doubted_value_is_let_count_with_a_reason_and_that_is_undone(): void
@@ -108,7 +108,7 @@ final class RecordTest extends BrowserTestCase
             ->press('Use value')
             ->see('counts: Two neighbours saw the same. (Wren Adeyemi-Holt')
             ->see('Updated.');
-        $this->browser->press('undo')->see('left out by the rule');
+        $this->browser->press('Undo')->see('left out by the rule');
         $this->browser->seeNoLonger('Two neighbours');
         self::assertSame([], $this->browser->errors());
     }
@@ -125,7 +125,7 @@ final class RecordTest extends BrowserTestCase
             ->see('left out: The screen had blown open.')
             ->see('questioned only by the person who left it out: 1')
             ->see('Updated.');
-        $this->browser->press('undo');
+        $this->browser->press('Undo');
         $this->browser->seeNoLonger('blown open');
     }
 
@@ -134,9 +134,9 @@ final class RecordTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/climate/files')->see('from Packing Shed')->see('for height; +');
         $first = fn (): ?string => $this->browser->find('input[aria-label="Name of station 1"]')->getAttribute('value');
-        $this->browser->press('up')->press('Save and update')->see('Updated.')->see('Filled in: ');
+        $this->browser->press('Move up')->press('Save and update')->see('Updated.')->see('Filled in: ');
         $this->browser->until(fn (): bool => $first() === 'Packing Shed', 'The packing shed is not first.');
-        $this->browser->press('up')->press('Save and update');
+        $this->browser->press('Move up')->press('Save and update');
         $this->browser->until(fn (): bool => $first() === 'Orchard Bench station', 'The station is not first again.');
         self::assertSame([], $this->browser->errors());
     }
@@ -154,7 +154,7 @@ final class RecordTest extends BrowserTestCase
             ->see('10 of 10 readings count, at 5 cm, open ground.')
             ->fill('Save as a growing site of this zone', $name)
             ->press('Save growing site')
-            ->see("Kept as “{$name}”.");
+            ->see("Saved as “{$name}”.");
         unlink($path);
         $this->browser->visit('/desk/settings/growing-sites')->see($name)->see('From 10 readings at 5 cm;');
         $this->browser->driver

@@ -82,9 +82,9 @@ final class StationToGardenerTest extends BrowserTestCase
             ->see('1 January 1996 to 31 December 2025, 10958 rows')
             ->see('°C, as the file says')
             ->see('40 days from')
-            ->see('Doubtful values, kept and not used: ')
+            ->see('Questionable values, kept and not used: ')
             ->press('Import file')
-            ->see('Computed. Show planting windows');
+            ->see('Updated. Show planting windows');
         $this->browser->follow('Show planting windows')->see('88 of 88 crops');
         $first = $this->radish();
         self::assertMatchesRegularExpression('/^Sow outdoors: \d+ (March|April) to \d+ \w+(, and \d+ \w+ to \d+ \w+)*$/', $first);
@@ -96,7 +96,7 @@ final class StationToGardenerTest extends BrowserTestCase
             ->see('°F, as the file says')
             ->see('minimum “Low °F”')
             ->press('Import file')
-            ->see('Computed. Show planting windows');
+            ->see('Updated. Show planting windows');
         $this->browser->visit("/desk/zones/{$slug}/planting-windows")->see('88 of 88 crops');
         self::assertSame($first, $this->radish());
 
@@ -108,7 +108,7 @@ final class StationToGardenerTest extends BrowserTestCase
         foreach ($this->browser->driver->findElements(WebDriverBy::cssSelector('.answers input')) as $answer) {
             $answer->sendKeys('Looked at.');
         }
-        $this->browser->press('Publish')->see('Edition 1 is published and current.')->see('1, in force');
+        $this->browser->press('Publish')->see('Edition 1 is published and current.')->see('1, current');
         self::assertSame([], $this->unexpected($this->browser->errors()));
 
         // A gardener, on a phone and without an account.
@@ -123,7 +123,7 @@ final class StationToGardenerTest extends BrowserTestCase
         $this->assertFitsTheWidth('this week');
         $this->browser
             ->follow('The year')
-            ->see("The sowing year in {$name}")
+            ->see("The planting year in {$name}")
             ->see('The first calendar of the bench.');
         $this->assertFitsTheWidth('the year');
         $this->browser->follow('Radish')->see('Why these dates: sow outdoors')->see(str_replace('Sow outdoors: ', '', $first));

@@ -13,12 +13,12 @@ final class TodayTest extends BrowserTestCase
         $this->browser
             ->visit('/desk/zones/basin-floor/today')
             ->see('Soil at 5 cm')
-            ->see('A freeze comes on or after 18 April in 29 of 29 years')
+            ->see('Another freeze comes on or after 18 April in 29 of 29 years like this one')
             ->see('Last chance')
             ->see('Wait a week')
-            ->see('first pick')
+            ->see('first harvest about')
             ->see('Simulated, as this station is.');
-        $this->browser->fill('Find a crop', 'carrot')->see('One week later');
+        $this->browser->fill('Find a crop', 'carrot')->see('a week later');
         $this->browser
             ->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')
             ->see('Young plants survive a light freeze.')
@@ -44,10 +44,10 @@ final class TodayTest extends BrowserTestCase
         $this->logIn();
         $this->browser
             ->visit('/desk/zones/averrin-sound/today?on=09-20')
-            ->see('By the record alone')
-            ->see('this season so far is left out')
+            ->see('past years only, not on this season')
+            ->see('are used, not this season')
             ->press('Back to today')
-            ->see('then as each of');
+            ->see('then continued as in each of');
         self::assertSame([], $this->browser->errors());
     }
 
@@ -59,19 +59,19 @@ final class TodayTest extends BrowserTestCase
             ->visit('/desk/zones/basin-floor/soil')
             ->see('Bed 3')
             ->see('Cells in the frame')
-            ->see('as a mean of the day')
+            ->see('as a daily mean')
             ->press('Read the simulated probe')
             ->see('Settled at');
         preg_match('/Settled at ([−\d.]+ °C)/u', $this->browser->text(), $found);
-        $this->browser->press('Keep '.($found[1] ?? '?'));
-        $this->browser->see('Reading saved.')->see('today; as a mean of the day');
+        $this->browser->press('Save '.($found[1] ?? '?'));
+        $this->browser->see('Reading saved.')->see('today; as a daily mean');
         $this->assertAccessible('the Soil screen');
         $this->browser
             ->visit('/desk/zones/basin-floor/today?of=carrot.direct.sow-outdoors')
             ->see('Soil as measured')
-            ->see('It asks for soil of')
+            ->see('It needs soil of')
             ->see('Bed 3:')
-            ->see('on 18 April 2026, as a mean of the day');
+            ->see('on 18 April 2026, as a daily mean');
         self::assertSame([], $this->browser->errors());
     }
 
@@ -98,7 +98,7 @@ final class TodayTest extends BrowserTestCase
         $this->assertAccessible('this week with an advisory');
         $this->browser
             ->visit('/desk/zones/lakeshore/today')
-            ->press('Delete')
+            ->press('Withdraw')
             ->fill('Reason (gardeners read it)', 'The wind turned.')
             ->press('Withdraw advisory')
             ->see('Earlier advisories');

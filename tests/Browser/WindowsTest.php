@@ -42,13 +42,13 @@ final class WindowsTest extends BrowserTestCase
             ->keys(WebDriverKeys::ENTER)
             ->see('Sown on every day of every year on record');
         $this->browser
-            ->keys('g', 'e')
+            ->keys('g', 'p')
             ->see('Publish edition')
-            ->keys('g', 'r')
+            ->keys('g', 'c')
             ->see('Dates and how sure they are')
-            ->keys('g', 'z')
+            ->keys('g', 'a')
             ->see('Orchard Bench');
-        $this->browser->keys('?')->see('a week back');
+        $this->browser->keys('?')->see('one week back');
         self::assertSame([], $this->browser->errors());
     }
 
@@ -110,10 +110,10 @@ final class WindowsTest extends BrowserTestCase
         $this->browser
             ->fill('To 1', 'Feb 20')
             ->press('Save')
-            ->see('The calendar follows own dates.')
+            ->see('The calendar follows your own dates.')
             ->see('Wren Adeyemi-Holt, ')
             ->see('The herb club sows early.')
-            ->see('fewer than half the years on record came to a harvest');
+            ->see('fewer than half of the years on record came to a harvest');
         self::assertNotCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('.climate svg path.own')));
         $this->browser->visit('/desk/zones/lakeshore/planting-windows')->see('your own dates');
         $this->browser
@@ -172,7 +172,7 @@ final class WindowsTest extends BrowserTestCase
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('form')));
         $this->browser->visit('/desk/zones/basin-floor/climate/files')->see('Uploaded files');
         self::assertCount(0, $this->browser->driver->findElements(WebDriverBy::cssSelector('input[type=file]')));
-        $this->browser->press('Log out')->see('Log in');
+        $this->browser->visit('/desk/profile')->press('Log out')->see('Log in');
         $this->browser->visit('/desk/zones/basin-floor/planting-windows');
         self::assertSame('/desk/login', $this->browser->path());
     }
@@ -192,7 +192,11 @@ final class WindowsTest extends BrowserTestCase
         $this->logIn();
         foreach (
             [
-                '/desk' => 'Orchard Bench',
+                '/desk' => 'Tonight’s work',
+                '/desk/profile' => 'Home zone',
+                '/desk/zones' => 'Compare zones',
+                '/desk/settings/office' => 'Office hours',
+                '/desk/zones/basin-floor/harvest-plan' => 'Add the crops you want',
                 '/desk/zones/new' => 'Add a zone',
                 '/desk/zones/basin-floor/planting-windows?crop=radish' => 'Raphanus',
                 '/desk/zones/basin-floor/planting-windows/broccoli' => 'Compare methods',
@@ -205,7 +209,7 @@ final class WindowsTest extends BrowserTestCase
                 '/desk/zones/orchard-bench/climate/files' => 'Uploaded files',
                 '/desk/zones/basin-floor/climate/readings' => 'Soil readings',
                 '/desk/settings/growing-sites' => 'dark plastic mulch',
-                '/desk/zones/basin-floor/calendars' => 'in force',
+                '/desk/zones/basin-floor/calendars' => 'current',
                 '/desk/zones/basin-floor/edit' => 'Edit the zone',
             ] as $path => $text
         ) {
