@@ -124,7 +124,7 @@ class StationReportTest extends TestCase
             ->assertUnprocessable()
             ->assertJsonPath(
                 'message',
-                'This is more likely a file of another place: most of its values differ from the record’s. Bring it at the desk, where it can be looked at.',
+                'This is more likely a file of another place: most of its values differ from the record’s. Upload it at the desk, where you can check it.',
             );
     }
 

@@ -76,7 +76,7 @@ final class CropCsvTest extends TestCase
         ];
         yield 'no weeks under cover' => [
             $cell('25,64,transplant,4,5,6,21', '25,64,transplant,,,,21'),
-            'column “seedling_weeks”: a crop that is set out needs its weeks under cover.',
+            'column “seedling_weeks”: a crop that is transplanted needs its weeks indoors.',
         ];
         yield 'heading only' => [static fn (string $t): string => explode("\n", $t)[0]."\n", 'a heading and no crops'];
     }

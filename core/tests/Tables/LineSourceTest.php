@@ -119,7 +119,7 @@ final class LineSourceTest extends TestCase
             }
             self::fail('It was taken.');
         } catch (FormatError $error) {
-            self::assertSame('Unpacked, the file is larger than 32 MiB. Bring one station’s daily table.', $error->getMessage());
+            self::assertSame('Unpacked, the file is larger than 32 MiB. Upload one station’s daily table.', $error->getMessage());
         }
         self::assertLessThan(40 * 1048576, memory_get_peak_usage() - $before);
     }
