@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
 import { runs } from './SeasonRibbon';
-import { Today } from './Today';
+import { again, Today } from './Today';
 
 const days = (value: number, length = 63) => Array.from({ length }, () => value);
 const act = (crop: string, pile: string, change: object = {}) => ({
@@ -129,6 +129,7 @@ describe('today', () => {
         expect(await row('Lettuce')).toBe('From 24 Apr: harvest in 26 of 29 years; now 0: killed by frost young');
         expect(await row('Spinach')).toBe('Harvest in 22 of 29 years; next 31 July to 22 August');
         expect(screen.getByText('Garlic (plant): 16 September to 16 October.')).toBeTruthy();
+        expect(screen.getByText('Later this season')).toBeTruthy();
         expect(screen.getAllByRole('rowheader').map((cell) => cell.textContent)).toEqual([
             'Last chance',
             'Celery',
@@ -344,5 +345,19 @@ describe('today', () => {
             [6, 6],
         ]);
         expect(runs([false, false])).toEqual([]);
+    });
+});
+
+describe('what is over for now', () => {
+    const act = (next: string | null) =>
+        ({ next: next && { first: next, last: next, days: 1 } }) as unknown as Parameters<typeof again>[0];
+
+    it('comes again this season, next year, or never here, by the year of the ruler', () => {
+        expect(again(act('10-14'), '2026-04-18', '01-01')).toBe('later');
+        expect(again(act('03-01'), '2026-04-18', '01-01')).toBe('next-year');
+        expect(again(act(null), '2026-04-18', '01-01')).toBe('not-here');
+        // In the south the ruler begins with July.
+        expect(again(act('03-01'), '2026-11-10', '07-01')).toBe('later');
+        expect(again(act('08-01'), '2026-11-10', '07-01')).toBe('next-year');
     });
 });

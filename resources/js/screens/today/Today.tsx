@@ -3,7 +3,17 @@ import { useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { DataTable } from '../../charts/DataTable';
 import { Hatches } from '../../charts/Hatches';
-import { dateInWords, daysBetween, inShort, inWords, monthDayOf, spanInWords } from '../../time/days';
+import {
+    dateInWords,
+    daysBetween,
+    daysUntil,
+    inShort,
+    inWords,
+    monthDayOf,
+    spanInWords,
+    yearDay,
+} from '../../time/days';
+import { useZone } from '../../api/zones';
 import { Action } from '../../ui/Action';
 import { useKeys } from '../../ui/keyboard';
 import { Problem } from '../../ui/Problem';
@@ -130,7 +140,7 @@ export function Today() {
                 {mine && packets?.length === 0 && <p>{say('today.you-have-nothing-yet')}</p>}
                 <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />
                 {data.by === 'season' && <UnderWay zone={zone} />}
-                <Over acts={acts.filter((act) => act.pile === 'over')} />
+                <Over acts={acts.filter((act) => act.pile === 'over')} on={data.on} zone={zone} />
                 <Table zone={zone} data={data} />
             </main>
             <aside aria-live="polite" aria-label={say('today.reading')}>
@@ -261,21 +271,35 @@ function Piles({
     );
 }
 
-/** What is over for now, in a line each by its next chance. */
-function Over({ acts }: { acts: SeasonAct[] }) {
-    if (acts.length === 0) return null;
+/** When a task comes again: later in the ruler's year, in the next one, or never here. */
+const AGAIN = ['later', 'next-year', 'not-here'] as const;
+
+export function again(act: SeasonAct, on: string, starts: string): (typeof AGAIN)[number] {
+    if (!act.next) return 'not-here';
+    const since = (day: string) => daysUntil(yearDay(starts), yearDay(day));
+    return since(act.next.first) > since(monthDayOf(on)) ? 'later' : 'next-year';
+}
+
+/** What is over for now, by when it comes again. */
+function Over({ acts, on, zone }: { acts: SeasonAct[]; on: string; zone: string }) {
+    const { data } = useZone(zone);
+    // The year of the ruler begins with winter.
+    const starts = data?.hemisphere === 'south' ? '07-01' : '01-01';
     const words = (act: SeasonAct) =>
-        say('today.over-of', {
-            crop: act.name,
-            act: say(`act.${act.act}`),
-            next: act.next ? spanInWords(act.next) : say('common.no-window-here'),
-        });
-    return (
-        <section>
-            <h3>{say('pile.over')}</h3>
-            <p className="over">{listed(acts.map(words))}.</p>
-        </section>
-    );
+        act.next
+            ? say('today.over-of', { crop: act.name, act: say(`act.${act.act}`), next: spanInWords(act.next) })
+            : say('today.never-of', { crop: act.name, act: say(`act.${act.act}`) });
+    return AGAIN.map((when) => {
+        const some = acts.filter((act) => again(act, on, starts) === when);
+        return (
+            some.length > 0 && (
+                <section key={when}>
+                    <h3>{say(`today.${when}`)}</h3>
+                    <p className="over">{listed(some.map(words))}.</p>
+                </section>
+            )
+        );
+    });
 }
 
 /** What this season is made of. */
