@@ -46,7 +46,7 @@ final class GardenerTest extends BrowserTestCase
             $this->browser->driver->findElements(WebDriverBy::cssSelector('ol.again li')),
         );
         self::assertGreaterThan(5, count($days));
-        self::assertMatchesRegularExpression('/^\d+ \w+\s+picked \d+ \w+ to \d+ \w+$/', $days[0]);
+        self::assertMatchesRegularExpression('/^\d+ \w+\s+harvest \d+ \w+ to \d+ \w+$/', $days[0]);
         $asked = fn (): int => (int) $this->browser->driver->executeScript("return performance.getEntriesByType('resource').length");
         $before = $asked();
         $this->browser->find('tr.typed input')->sendKeys('7.5');

@@ -71,7 +71,7 @@ final class GroundTest extends BrowserTestCase
     public function test_the_worth_of_the_ground_is_sorted_by_the_prices_of_whoever_looks(): void
     {
         $this->browser->driver->executeScript(
-            "[...document.querySelectorAll('summary')].find((s) => s.textContent === 'Worth of the ground').click()",
+            "[...document.querySelectorAll('summary')].find((s) => s.textContent === 'Value per square meter').click()",
         );
         $this->browser->see('harvest per week, kg per m²')->press('money per m² and week');
         $priced = fn (): array => $this->browser->driver->executeScript(
@@ -105,7 +105,7 @@ final class GroundTest extends BrowserTestCase
             );
             $this->browser->press('Add');
         }
-        $this->browser->see('Beet, 4 m')->see('Kale, 4 m')->press('Suggest a plan')->see('Suggested plan')->see('that were not pinned');
+        $this->browser->see('Beet, 4 m')->see('Kale, 4 m')->press('Suggest a plan')->see('Suggested plan')->see('that were not locked');
         $this->assertAccessible('a proposal');
         $this->browser->press('Use this plan')->seeNoLonger('Beds to fill');
         $this->browser->see('Summer squash, locked')->see('Beet')->seeNoLonger('Main-crop tomato');

@@ -149,7 +149,7 @@ final class WindowsTest extends BrowserTestCase
             'return [...document.querySelectorAll("#row-radish path.bracket")].map((p) => p.getAttribute("d")).join()',
         );
         $before = $brackets();
-        $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='6 of 10 years']"))->click();
+        $this->browser->driver->findElement(WebDriverBy::xpath("//label[normalize-space()='6 of 10']"))->click();
         $this->browser->see('Use in the calendar');
         $this->browser->until(static fn (): bool => $brackets() !== $before, 'The brackets stay where they were.');
         $this->choose('Grouped', 'by what is next');

@@ -105,6 +105,8 @@ export function Find({ zone, onKeys }: { zone: string | undefined; onKeys: () =>
             maxHeight={460}
             highlightQuery
             radius={0}
+            overlayProps={{ blur: 0, backgroundOpacity: 0.35 }}
+            attributes={{ content: { 'aria-label': say('find.label') } }}
             shadow="none"
             nothingFound={say('find.nothing')}
             searchProps={{ placeholder: say('find.placeholder'), 'aria-label': say('find.label') }}

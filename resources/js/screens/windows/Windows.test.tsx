@@ -193,7 +193,7 @@ describe('the windows of a zone', () => {
             'GET /api/computations/4': { id: 4, state: 'done', step: 'done', done: 1, total: 1 },
         });
         show(<Windows />, ...at());
-        fireEvent.click(await screen.findByLabelText('6 of 10 years'));
+        fireEvent.click(await screen.findByLabelText('6 of 10'));
         fireEvent.click(await screen.findByText('Use in the calendar'));
         await waitFor(() => expect(asked.some((a) => a.what === 'PUT /api/zones/bench/method')).toBe(true));
         expect(asked.find((a) => a.what.startsWith('PUT'))?.body).toEqual({
