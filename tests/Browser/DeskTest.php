@@ -34,7 +34,7 @@ class DeskTest extends BrowserTestCase
 
     private const METRIC = '/\d\s?°C|\d\s?cm\b|\d\s?kg\b|\d m\b|, (?:°C|cm|kg|m)$|\b\d{1,2} '.self::MONTH.'\b/mu';
 
-    private const US = '/\d\s?°F|\d\s?in\b|\d\s?lb\b|\d ft\b|, (?:°F|in|lb|ft)$|\b'.self::MONTH.' \d{1,2}\b/mu';
+    private const US = '/\d\s?°F|\d\s?in\b(?! \d)|\d\s?lb\b|\d ft\b|, (?:°F|in|lb|ft)$|\b'.self::MONTH.' \d{1,2}\b/mu';
 
     private function choose(string $units, string $dates): void
     {
@@ -147,10 +147,10 @@ class DeskTest extends BrowserTestCase
         $this->logIn();
         $this->browser->visit(self::ZONE.'/today')->see('Last chance');
         $this->browser->driver->getKeyboard()->sendKeys([WebDriverKeys::CONTROL, 'k', WebDriverKeys::NULL]);
-        $this->browser->find('[aria-label="Find or do anything"]')->sendKeys('publish high');
+        $this->browser->find('input[aria-label="Find or do anything"]')->sendKeys('publish high');
         $this->browser->see('Publish High Meadow');
         $this->assertAccessible('the field to find anything');
-        $this->browser->find('[aria-label="Find or do anything"]')->sendKeys(WebDriverKeys::ENTER);
+        $this->browser->find('input[aria-label="Find or do anything"]')->sendKeys(WebDriverKeys::ENTER);
         $this->browser->see('Warnings to explain');
         self::assertSame('/desk/zones/high-meadow/calendars', $this->browser->path());
     }

@@ -100,7 +100,7 @@ final class RecordTest extends BrowserTestCase
         $this->browser->visit('/desk/zones/high-meadow/climate/doubts')->see('Questionable values')->see('outside −70 to 60 °C: ');
         $this->browser->driver
             ->findElement(
-                WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='Use value']"),
+                WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='Use anyway']"),
             )
             ->click();
         $this->browser

@@ -45,7 +45,7 @@ describe('doubted values', () => {
         const computing = vi.fn();
         const asked = serve([value('2005-07-10')], { 'POST /api/zones/bench/quality': { id: 9 } });
         show(<Doubts zone="bench" onComputing={computing} />);
-        fireEvent.click(await screen.findByText('Use value'));
+        fireEvent.click(await screen.findByText('Use anyway'));
         fireEvent.change(screen.getByLabelText('Why it counts'), { target: { value: 'Two neighbours saw it.' } });
         fireEvent.click(screen.getByText('Use value'));
         await waitFor(() => expect(computing).toHaveBeenCalledWith(9));
