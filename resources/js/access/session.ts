@@ -16,6 +16,32 @@ export function useSession() {
     });
 }
 
+const LAST = 'anthesis-zone';
+
+/** The zone that was looked at last in this browser. */
+function lastZone(): string | null {
+    try {
+        return localStorage.getItem(LAST);
+    } catch {
+        return null;
+    }
+}
+
+export function rememberZone(zone: string) {
+    try {
+        localStorage.setItem(LAST, zone);
+    } catch {
+        // The home zone is opened instead.
+    }
+}
+
+/** Of some zones the one to begin with: the last that was looked at, the person's own, the first. */
+export function useZoneToBegin(zones: { slug: string }[] | undefined): string | undefined {
+    const { data: session } = useSession();
+    const is = (slug: string | null | undefined) => zones?.some((zone) => zone.slug === slug);
+    return [lastZone(), session?.user?.home_zone].find(is) ?? zones?.[0]?.slug;
+}
+
 /** Whether the one who is logged in may do something; the server decides, and refuses what it does not allow. */
 export function useCan(ability: Schema['Ability']): boolean {
     return useSession().data?.user?.can.includes(ability) ?? false;

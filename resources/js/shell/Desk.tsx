@@ -2,7 +2,7 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { loggedInAgain } from '../api/again';
-import { useSession } from '../access/session';
+import { rememberZone, useSession } from '../access/session';
 import { useCrops } from '../api/crops';
 import { useZone } from '../api/zones';
 import { useKeptFocus } from '../ui/focus';
@@ -11,7 +11,7 @@ import { Problem } from '../ui/Problem';
 import { say } from '../words/words';
 import { DemoClock } from './DemoClock';
 import { Header } from './Header';
-import { rememberZone, SCREENS, SETTINGS, useZoneAtHand } from './places';
+import { SCREENS, SETTINGS, useZoneAtHand } from './places';
 import { Settling } from './Settling';
 
 // Fetched beside the screen, and not before it.

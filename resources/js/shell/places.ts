@@ -1,5 +1,5 @@
 import { useMatch } from 'react-router';
-import { useSession } from '../access/session';
+import { useZoneToBegin } from '../access/session';
 import { useZones } from '../api/zones';
 import { say } from '../words/words';
 
@@ -48,31 +48,10 @@ export const SETTINGS: Screen[] = [
     { path: '/desk/settings/languages', name: say('screen.languages'), key: 'g' },
 ];
 
-const LAST = 'anthesis-zone';
-
-/** The zone that was looked at last in this browser. */
-function lastZone(): string | null {
-    try {
-        return localStorage.getItem(LAST);
-    } catch {
-        return null;
-    }
-}
-
-export function rememberZone(zone: string) {
-    try {
-        localStorage.setItem(LAST, zone);
-    } catch {
-        // The home zone is opened instead.
-    }
-}
-
 /** The zone that is open or, on screens of none, the one whose screens are at hand: the last, the person's own, the first. */
 export function useZoneAtHand(): string | undefined {
     const open = useMatch('/desk/zones/:zone/*')?.params.zone;
-    const { data: session } = useSession();
     const { data: zones } = useZones();
-    if (open !== undefined && open !== 'new') return open;
-    const is = (slug: string | null | undefined) => zones?.some((zone) => zone.slug === slug);
-    return [lastZone(), session?.user?.home_zone].find(is) ?? zones?.[0]?.slug;
+    const begin = useZoneToBegin(zones);
+    return open !== undefined && open !== 'new' ? open : begin;
 }

@@ -4,6 +4,7 @@ import { useDebouncedValue, useElementSize } from '@mantine/hooks';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
 import { cropDraft, useCrop, useCropColumns, useCropTrial, useRevertCrop, useSaveCrop } from './queries';
+import { useZoneToBegin } from '../../access/session';
 import { useZones } from '../../api/zones';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
@@ -31,7 +32,8 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
     const revert = useRevertCrop(slug);
     const [tried] = useDebouncedValue(changes, 300);
     const computed = (zones ?? []).filter((z) => z.record);
-    const at = zone || computed[0]?.slug || '';
+    const begin = useZoneToBegin(computed);
+    const at = zone || begin || '';
     const trial = useCropTrial(slug, at, mayEdit ? tried : {});
     if (error) return <Problem error={error} />;
     if (!crop || !columns) return null;
