@@ -93,7 +93,7 @@ class CropController
         $file = $request->validate(['file' => ['required', 'file', 'max:2048']], ['file.required' => 'Choose a crop table first.'])['file'];
         $stream =
             fopen($file->getRealPath(), 'r') ?:
-            throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
+            throw ValidationException::withMessages(['file' => 'The file cannot be opened. Upload it again.']);
         try {
             $rows = CropCsv::rows($stream);
         } catch (FormatError $error) {

@@ -23,7 +23,7 @@ class CalibrationController
             throw ValidationException::withMessages(['zone' => 'The zone has no record yet. Upload a station file first.']);
         $stream =
             fopen($request->readings()->getRealPath(), 'r') ?:
-            throw ValidationException::withMessages(['file' => 'The file cannot be opened. Bring it again.']);
+            throw ValidationException::withMessages(['file' => 'The file cannot be opened. Upload it again.']);
         try {
             $log = ProbeCsv::read($stream, $zone->today(), $request->unit());
             $depth = $request->depth() ?? $log->depths()[0]['depth'];

@@ -36,7 +36,7 @@ class CalibrationRequest extends FormRequest
     {
         return [
             'file.required' => 'Choose a file of readings first.',
-            'file.max' => 'The file is larger than 8 MiB. Bring one season of readings.',
+            'file.max' => 'The file is larger than 8 MiB. Upload one season of readings.',
         ];
     }
 

@@ -59,7 +59,7 @@ class StationFileRequest extends FormRequest
         return [
             'columns.*.different' => 'Date, minimum and maximum come from three different columns.',
             'file.required' => 'Choose a station file first.',
-            'file.file' => 'The file did not arrive whole. Bring it again.',
+            'file.file' => 'The file did not arrive whole. Upload it again.',
             'file.uploaded' => $tooLarge,
             'file.max' => $tooLarge,
         ];

@@ -52,6 +52,11 @@ final class Application
 {
     private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'left', 'season', 'succession', 'windows'];
 
+    /** Options of every command that replays a crop. */
+    private const OF_RUNS = ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light'];
+
+    private const OF_WINDOWS = ['record', 'latitude', 'crops', 'school', 'site', 'standard', 'light', 'risk', 'format'];
+
     private const RISKS = ['0.5', '0.2', '0.1'];
 
     /**
@@ -70,78 +75,11 @@ final class Application
                     'sun' => $this->sun(Options::parse($rest, ['latitude'])),
                     'freezes' => $this->freezes(Options::parse($rest, ['record', 'latitude', 'years'])),
                     'soil' => $this->soil(Options::parse($rest, ['record', 'latitude', 'site', 'depth'])),
-                    'replay' => $this->replay(
-                        Options::parse($rest, [
-                            'record',
-                            'latitude',
-                            'crop',
-                            'crop-file',
-                            'crops',
-                            'route',
-                            'site',
-                            'years',
-                            'light',
-                        ]),
-                    ),
-                    'left' => $this->left(
-                        Options::parse($rest, [
-                            'record',
-                            'latitude',
-                            'crop',
-                            'crop-file',
-                            'crops',
-                            'route',
-                            'site',
-                            'years',
-                            'light',
-                            'day',
-                            'standard',
-                        ]),
-                    ),
-                    'season' => $this->season(
-                        Options::parse($rest, [
-                            'record',
-                            'latitude',
-                            'crop',
-                            'crop-file',
-                            'crops',
-                            'route',
-                            'site',
-                            'years',
-                            'light',
-                            'sown',
-                            'outlook',
-                        ]),
-                    ),
-                    'succession' => $this->succession(
-                        Options::parse($rest, [
-                            'record',
-                            'latitude',
-                            'crop',
-                            'crop-file',
-                            'crops',
-                            'route',
-                            'site',
-                            'years',
-                            'light',
-                            'from',
-                            'until',
-                            'standard',
-                        ]),
-                    ),
-                    'windows' => $this->windows(
-                        Options::parse($rest, [
-                            'record',
-                            'latitude',
-                            'crops',
-                            'school',
-                            'site',
-                            'standard',
-                            'light',
-                            'risk',
-                            'format',
-                        ]),
-                    ),
+                    'replay' => $this->replay(Options::parse($rest, self::OF_RUNS)),
+                    'left' => $this->left(Options::parse($rest, [...self::OF_RUNS, 'day', 'standard'])),
+                    'season' => $this->season(Options::parse($rest, [...self::OF_RUNS, 'sown', 'outlook'])),
+                    'succession' => $this->succession(Options::parse($rest, [...self::OF_RUNS, 'from', 'until', 'standard'])),
+                    'windows' => $this->windows(Options::parse($rest, self::OF_WINDOWS)),
                     default => throw new UsageError(
                         ($command === '' ? 'A command is needed' : "There is no command “{$command}”").
                             '; there are: '.

@@ -105,7 +105,7 @@ export function levels(few: boolean): number[] {
 
 /** What is given by a length of row, in m, by the reader's. */
 export function perLength(perMetre: number): number {
-    return reading.units === 'us' ? perMetre / toUnits('m', 1, 'us') : perMetre;
+    return perMetre * fromUnits('m', 1, reading.units);
 }
 
 /** A length of row to begin with, in m: 4 m, or 10 ft. */

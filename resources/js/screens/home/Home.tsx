@@ -22,7 +22,7 @@ const SCREEN: Record<string, string> = {
     'record-ends': 'climate/files',
     quiet: 'climate/files',
     doubts: 'climate/doubts',
-    corrections: 'climate/doubts',
+    corrections: 'climate/files',
     failed: 'planting-windows',
     canceled: 'planting-windows',
     signature: 'calendars',

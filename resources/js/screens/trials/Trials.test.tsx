@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { readIn } from '../../words/words';
 import type { LocalDays, Plan, Trial } from './queries';
 import { Trials } from './Trials';
 
@@ -73,6 +74,20 @@ describe('trials', () => {
                 .map((cell) => cell.textContent),
         ).toEqual(['', '0.50 kg per meter', 'good', '1 of 2', 'harvest in 80% of years']);
         expect(screen.getByText(/2 plots are not done yet.*Fewer than three repeats/)).toBeTruthy();
+    });
+
+    it('tells a yield in pounds to the foot where that is how somebody reads', async () => {
+        const reader = { ...EDUCATOR.user, units: 'us', dates: 'month' };
+        fakeServer({ ...answers(), 'GET /api/session': { ...EDUCATOR, user: reader } });
+        try {
+            readIn('us');
+            show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
+            const early = (await screen.findByRole('rowheader', { name: 'early' })).closest('tr')!;
+            // Half a kilogram a meter: 1.1023 lb on 3.2808 ft.
+            expect(within(early).getByText('0.34 lb per foot')).toBeTruthy();
+        } finally {
+            readIn('metric');
+        }
     });
 
     it('plans a plot for each repeat of each variety in each wave', async () => {

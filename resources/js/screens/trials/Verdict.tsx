@@ -7,9 +7,8 @@ const MEASURES: Record<string, Measure> = { metres: 'm', kilograms: 'kg' };
 
 /** A yield, in kg or stems, of a plot or a metre of row, in the reader's units. */
 function inReaders(value: number, unit: string, byMetre: boolean): number {
-    const weight =
-        unit === 'stems' ? value : toUnits('kg', 1, 'us') * (units() === 'us' ? value : value / toUnits('kg', 1, 'us'));
-    return byMetre ? perLength(weight) : weight;
+    if (unit === 'stems') return byMetre ? perLength(value) : value;
+    return toUnits(byMetre ? 'kg_per_m' : 'kg', value, units());
 }
 
 /** Which wave did best, with what was expected of it; and how much that word is worth. */
