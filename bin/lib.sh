@@ -197,12 +197,12 @@ database_accounts() { # run by the server itself as it starts: nobody needs a pa
     echo "GRANT ALL PRIVILEGES ON *.* TO '$me'@'localhost' WITH GRANT OPTION;"
     [ "$me" = root ] || echo "DROP USER IF EXISTS 'root'@'localhost';"
     echo "DROP USER IF EXISTS 'root'@'127.0.0.1', 'root'@'::1', 'root'@'$(hostname)', ''@'localhost', ''@'$(hostname)';"
-    for name in anthesis anthesis_test anthesis_test_{1..8} anthesis_browser; do echo "CREATE DATABASE IF NOT EXISTS $name;"; done
+    for name in anthesis anthesis_test anthesis_test_{1..8} anthesis_browser anthesis_empty; do echo "CREATE DATABASE IF NOT EXISTS $name;"; done
     # The application reads and writes rows; tables are made and changed by their owner, as part of an update.
     echo "CREATE OR REPLACE USER 'anthesis'@'127.0.0.1' IDENTIFIED BY '$password';"
     echo "CREATE OR REPLACE USER 'anthesis_owner'@'127.0.0.1' IDENTIFIED BY '$owner';"
     echo "DROP USER IF EXISTS 'anthesis'@'localhost';"
-    for name in 'anthesis' 'anthesis\_browser'; do
+    for name in 'anthesis' 'anthesis\_browser' 'anthesis\_empty'; do
         echo "GRANT SELECT, INSERT, UPDATE, DELETE ON \`$name\`.* TO 'anthesis'@'127.0.0.1';"
         echo "GRANT ALL ON \`$name\`.* TO 'anthesis_owner'@'127.0.0.1';"
     done

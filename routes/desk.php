@@ -26,6 +26,7 @@ use App\Results\ZoneComparisonController;
 use App\Season\PacketController;
 use App\Season\SuccessionController;
 use App\Season\TodayController;
+use App\Simulation\SampleFileController;
 use App\Sites\CalibrationController;
 use App\Sites\SiteController;
 use App\Soil\SoilController;
@@ -217,6 +218,9 @@ Route::get('/desk-files/log-photos/{photo}.jpg', [LogController::class, 'photo']
 Route::get('/desk-files/zones/{zone}/record.csv', [StationController::class, 'csv'])
     ->middleware(['auth', SayAsChosen::class])
     ->name('filled-record');
+Route::get('/desk-files/zones/{zone}/sample-climate-file.csv', SampleFileController::class)
+    ->middleware(['auth', SayAsChosen::class])
+    ->name('sample-climate-file');
 Route::get('/desk-files/record-imports/{import}', [RecordImportController::class, 'original'])
     ->middleware(['auth', SayAsChosen::class])
     ->name('original');

@@ -49,7 +49,7 @@ class SessionResource extends JsonResource
                 'edit-sites' => $user->can('create', Zone::class),
                 'edit-crops' => $user->can('create', Crop::class),
                 'publish' => $user->can('publish', Zone::class),
-                'edit-office' => $user->role !== Role::Volunteer,
+                'edit-office' => $user->role->doesEducatorsWork(),
                 'change-signature' => $user->role === Role::Administrator,
                 'read-mail' => $user->can('readMail', Zone::class),
             ]),

@@ -7,7 +7,6 @@ namespace App\Log;
 use Anthesis\Log\LoggedAct;
 use App\Crops\Crop;
 use App\Operations\KeyReused;
-use App\People\Role;
 use App\People\User;
 use App\Sites\Site;
 use App\Soil\KeepReading;
@@ -101,7 +100,7 @@ final class RecordEntry
                     ' corrected this line meanwhile. Look at what it says now, then correct that.',
             );
         }
-        if ($entry->user_id !== $user->id && $user->role !== Role::Educator) {
+        if ($entry->user_id !== $user->id && ! $user->role->doesEducatorsWork()) {
             throw new EntryRefused('corrects', 'Only who wrote a line, or an educator, corrects it. Write a note beside it.');
         }
         if ($entry->act !== $act) {

@@ -16,7 +16,7 @@ class OfficeRequest extends FormRequest
 {
     public function authorize(): bool
     {
-        return in_array($this->user()?->role, [Role::Educator, Role::Administrator], true);
+        return $this->user()?->role->doesEducatorsWork() === true;
     }
 
     /** @return array<string, list<string|Enum>> */

@@ -13,6 +13,12 @@ enum Role: string
     /** Logs readings, sightings and trials; sees all, publishes nothing. */
     case Volunteer = 'volunteer';
 
-    /** People, backups, connections. */
+    /** All that an educator does, and people, backups, connections: in a small office there may be nobody else. */
     case Administrator = 'administrator';
+
+    /** Whether zones, crops, methods, and editions are theirs to change. */
+    public function doesEducatorsWork(): bool
+    {
+        return $this !== self::Volunteer;
+    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Sites;
 
-use App\People\Role;
 use App\People\User;
 
 /** Sites are the educator's: every sum of a zone leans on them. */
@@ -12,6 +11,6 @@ class SitePolicy
 {
     public function update(User $user, Site $site): bool
     {
-        return $user->role === Role::Educator;
+        return $user->role->doesEducatorsWork();
     }
 }

@@ -35,6 +35,9 @@ final class Browser
         '--window-size=1280,800',
     ];
 
+    /** How often somebody would have clicked so far: buttons, links, and into fields to type. */
+    public int $clicks = 0;
+
     private function __construct(
         public readonly RemoteWebDriver $driver,
         private readonly string $base,
@@ -42,9 +45,10 @@ final class Browser
     ) {
     }
 
-    public static function open(): self
+    /** @param  string  $served  the variable that holds the address: of the demonstration, or of the installation without data (BROWSER_EMPTY_URL) */
+    public static function open(string $served = 'BROWSER_BASE_URL'): self
     {
-        [$base, $driver] = [getenv('BROWSER_BASE_URL'), getenv('BROWSER_DRIVER_URL')];
+        [$base, $driver] = [getenv($served), getenv('BROWSER_DRIVER_URL')];
         if ($base === false || $driver === false) {
             throw new RuntimeException('Browser tests need a served application and ChromeDriver. Run them with: bin/test browser');
         }
@@ -171,6 +175,7 @@ final class Browser
             $field->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys([WebDriverKeys::NULL, WebDriverKeys::BACKSPACE]);
         }
         $field->sendKeys($value);
+        $this->clicks++;
 
         return $this;
     }
@@ -178,6 +183,7 @@ final class Browser
     public function press(string $text): self
     {
         $this->clickable("//button[normalize-space()='{$text}']")->click();
+        $this->clicks++;
 
         return $this;
     }
@@ -185,6 +191,7 @@ final class Browser
     public function follow(string $text): self
     {
         $this->clickable("//a[normalize-space()='{$text}']")->click();
+        $this->clicks++;
 
         return $this;
     }
@@ -192,6 +199,7 @@ final class Browser
     public function attach(string $path): self
     {
         $this->find('input[type=file]')->sendKeys($path);
+        $this->clicks++;
 
         return $this;
     }

@@ -8,6 +8,9 @@ use PHPUnit\Framework\TestCase;
 
 abstract class BrowserTestCase extends TestCase
 {
+    /** Which installation the class looks at: the variable that holds its address. */
+    protected const SERVED = 'BROWSER_BASE_URL';
+
     protected Browser $browser;
 
     /** Starting Chromium takes longer than most tests, so a class shares one; each test finds it as new. */
@@ -15,7 +18,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function setUp(): void
     {
-        $this->browser = self::$shared ??= Browser::open();
+        $this->browser = self::$shared ??= Browser::open(static::SERVED);
         $this->browser->asNew();
     }
 

@@ -1,16 +1,20 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSession } from '../access/session';
+import { useNavigate } from 'react-router';
 import { api, unwrap } from '../api/client';
 import { dateInWords, dateAfter } from '../time/days';
 import { Action } from '../ui/Action';
 import { Problem } from '../ui/Problem';
+import { STOPS, useTour } from '../way/tour';
 import { say } from '../words/words';
 
 /** The day on which the demonstration stands, and how to have it on another. */
 export function DemoClock() {
     const { data: session } = useSession();
     const queries = useQueryClient();
+    const navigate = useNavigate();
+    const [stop, goTo] = useTour();
     const [asked, setAsked] = useState<string>();
     const move = useMutation({
         mutationFn: async (today: string) => unwrap(api.PUT('/api/demo-clock', { body: { today } })),
@@ -22,6 +26,10 @@ export function DemoClock() {
     });
     if (!session?.demonstration) return null;
     const { today, demonstration } = session;
+    const beginTour = () => {
+        goTo(0);
+        void navigate(STOPS[0].address);
+    };
     const go = (to: string) => move.mutate(to < demonstration.last ? to : demonstration.last);
     return (
         <aside className="demo-clock" aria-label={say('clock.the-day')}>
@@ -52,6 +60,11 @@ export function DemoClock() {
                     </button>
                     <Action onClick={() => setAsked(undefined)}>{say('common.cancel')}</Action>
                 </form>
+            )}
+            {stop === null && (
+                <span className="end">
+                    <Action onClick={beginTour}>{say('tour.start')}</Action>
+                </span>
             )}
             <Problem error={move.error} />
         </aside>

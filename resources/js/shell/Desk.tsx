@@ -9,6 +9,9 @@ import { useKeptFocus } from '../ui/focus';
 import { useKeys } from '../ui/keyboard';
 import { Problem } from '../ui/Problem';
 import { say } from '../words/words';
+import { topicAt, type TermName, type Topic } from '../way/help';
+import { Steps } from '../way/Steps';
+import { Tour } from '../way/Tour';
 import { DemoClock } from './DemoClock';
 import { Header } from './Header';
 import { SCREENS, SETTINGS, useZoneAtHand } from './places';
@@ -16,6 +19,7 @@ import { Settling } from './Settling';
 
 // Fetched beside the screen, and not before it.
 const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
+const Help = lazy(async () => ({ default: (await import('../way/Help')).Help }));
 const LogInAgain = lazy(async () => ({ default: (await import('./LogInAgain')).LogInAgain }));
 
 /** `g` and a letter for a screen, `?` for the keys. */
@@ -47,18 +51,31 @@ function useScreenName(zone: string | undefined): string {
     );
 }
 
+/** The help panel: what it is open for. It follows the screen, until another topic or a word is asked for. */
+function useHelp() {
+    const { pathname } = useLocation();
+    const [asked, setAsked] = useState<{ at: string; topic?: Topic; term?: TermName } | null>(null);
+    const isHere = asked?.at === pathname;
+    return {
+        shown: asked && { topic: (isHere && asked.topic) || topicAt(pathname), term: isHere ? asked.term : undefined },
+        open: (topic?: Topic, term?: TermName) => setAsked({ at: pathname, topic, term }),
+        close: () => setAsked(null),
+    };
+}
+
 /** The frame of every screen at the desk: the zone, the screens, who is here, the keys. */
 export function Desk() {
     const { zone: slug, crop: of } = useParams();
     const { data: session } = useSession();
     const { data: zone, error: noZone } = useZone(slug);
-    const [help, setHelp] = useState(false);
+    const [keys, setKeys] = useState(false);
     const navigate = useNavigate();
     const location = useLocation();
     const queries = useQueryClient();
     const atHand = useZoneAtHand();
+    const help = useHelp();
     useKeptFocus();
-    useScreenKeys(atHand, () => setHelp((shown) => !shown));
+    useScreenKeys(atHand, () => setKeys((shown) => !shown));
     const { data: crops } = useCrops();
     const screen = useScreenName(slug);
     const crop = crops?.find((one) => one.slug === of)?.name;
@@ -86,7 +103,15 @@ export function Desk() {
                 <LogInAgain user={user} />
             </Suspense>
             <DemoClock />
-            <Header zone={zone} slug={slug} atHand={atHand} screen={screen} user={user} onKeys={() => setHelp(true)} />
+            <Header
+                zone={zone}
+                slug={slug}
+                atHand={atHand}
+                screen={screen}
+                user={user}
+                onKeys={() => setKeys(true)}
+                onHelp={help.open}
+            />
             {noZone ? (
                 <main className="page">
                     <Problem error={noZone} />
@@ -95,13 +120,22 @@ export function Desk() {
                     </p>
                 </main>
             ) : slug && zone === undefined ? null : (
-                <Settling key={location.pathname}>
-                    <Outlet />
-                </Settling>
+                <>
+                    <Steps zone={zone} />
+                    <Settling key={location.pathname}>
+                        <Outlet />
+                    </Settling>
+                </>
             )}
-            {help && (
+            {session?.demonstration && <Tour />}
+            {help.shown && (
                 <Suspense>
-                    <Keys onClose={() => setHelp(false)} />
+                    <Help {...help.shown} onClose={help.close} />
+                </Suspense>
+            )}
+            {keys && (
+                <Suspense>
+                    <Keys onClose={() => setKeys(false)} />
                 </Suspense>
             )}
         </>

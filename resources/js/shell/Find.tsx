@@ -4,11 +4,20 @@ import { useCrops } from '../api/crops';
 import { useZones } from '../api/zones';
 import { useCan } from '../access/session';
 import { say } from '../words/words';
+import { TERMS, TOPICS, topicName, type TermName, type Topic } from '../way/help';
 import { findStore } from './find';
 import { SCREENS, SETTINGS } from './places';
 
 /** One field over zones, crops, screens, settings and what can be done; `Ctrl K` or `Cmd K` opens it. */
-export function Find({ zone, onKeys }: { zone: string | undefined; onKeys: () => void }) {
+export function Find({
+    zone,
+    onKeys,
+    onHelp,
+}: {
+    zone: string | undefined;
+    onKeys: () => void;
+    onHelp: (topic?: Topic, term?: TermName) => void;
+}) {
     const navigate = useNavigate();
     const { data: zones } = useZones();
     const { data: crops } = useCrops();
@@ -85,6 +94,7 @@ export function Find({ zone, onKeys }: { zone: string | undefined; onKeys: () =>
                 ),
             ]),
         },
+        helpActions(onHelp),
         {
             group: say('find.settings'),
             actions: [
@@ -112,4 +122,24 @@ export function Find({ zone, onKeys }: { zone: string | undefined; onKeys: () =>
             searchProps={{ placeholder: say('find.placeholder'), 'aria-label': say('find.label') }}
         />
     );
+}
+
+/** Help on each screen, and on each word that is explained. */
+function helpActions(onHelp: (topic?: Topic, term?: TermName) => void): SpotlightActionGroupData {
+    return {
+        group: say('find.help'),
+        actions: [
+            ...TOPICS.map((topic) => ({
+                id: `help-${topic}`,
+                label: say('help.find', { topic: topicName(topic) }),
+                onClick: () => onHelp(topic),
+            })),
+            ...TERMS.map((term) => ({
+                id: `term-${term}`,
+                label: say('help.find-term', { term: say(`term.${term}`) }),
+                description: say(`term.${term}.means`),
+                onClick: () => onHelp(undefined, term),
+            })),
+        ],
+    };
 }

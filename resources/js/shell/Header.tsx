@@ -5,6 +5,7 @@ import type { Schema, Zone } from '../api/client';
 import { degrees } from '../words/place';
 import { inMetres } from '../words/units';
 import { say } from '../words/words';
+import type { TermName, Topic } from '../way/help';
 import { find } from './find';
 import { Groups } from './Groups';
 import { SETTINGS } from './places';
@@ -20,6 +21,7 @@ export function Header({
     screen,
     user,
     onKeys,
+    onHelp,
 }: {
     zone: Zone | undefined;
     /** of the zone in the address; none: a screen of no zone */
@@ -29,6 +31,8 @@ export function Header({
     screen: string;
     user: NonNullable<Schema['Session']['user']>;
     onKeys: () => void;
+    /** opens the help of a topic, or of the screen, and of a word */
+    onHelp: (topic?: Topic, term?: TermName) => void;
 }) {
     const { pathname } = useLocation();
     const isSetting = pathname.startsWith('/desk/settings');
@@ -47,6 +51,9 @@ export function Header({
                 <button type="button" className="find" onClick={find.open}>
                     {say('find.placeholder')} <Kbd size="xs">{say('find.key')}</Kbd>
                 </button>
+                <button type="button" className="plain" onClick={() => onHelp()}>
+                    {say('help.open')}
+                </button>
                 <NavLink to={SETTINGS[0]?.path ?? '/desk'} className={isSetting ? 'active' : ''}>
                     {say('desk.settings')}
                 </NavLink>
@@ -55,7 +62,7 @@ export function Header({
                 </Link>
             </div>
             <Suspense>
-                <Find zone={atHand} onKeys={onKeys} />
+                <Find zone={atHand} onKeys={onKeys} onHelp={onHelp} />
             </Suspense>
         </header>
     );

@@ -1,8 +1,9 @@
 import { Button, Group, Modal, PasswordInput } from '@mantine/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
+import { logIn } from '../access/session';
 import { whenLoggedOut } from '../api/again';
-import { api, unwrap, type Schema } from '../api/client';
+import type { Schema } from '../api/client';
 import { Problem } from '../ui/Problem';
 import { say } from '../words/words';
 
@@ -29,12 +30,9 @@ export function LogInAgain({ user }: { user: NonNullable<Schema['Session']['user
         answer.current?.(isIn);
         answer.current = null;
     };
-    const logIn = async () => {
+    const submit = async () => {
         try {
-            queries.setQueryData(
-                ['session'],
-                await unwrap(api.POST('/api/session', { body: { email: user.email, password } })),
-            );
+            await logIn(queries, { email: user.email, password });
             end(true);
         } catch (why) {
             setError(why as Error);
@@ -51,7 +49,7 @@ export function LogInAgain({ user }: { user: NonNullable<Schema['Session']['user
                 aria-label={say('login.again')}
                 onSubmit={(event) => {
                     event.preventDefault();
-                    void logIn();
+                    void submit();
                 }}
             >
                 <p>{say('login.again-why', { email: user.email })}</p>

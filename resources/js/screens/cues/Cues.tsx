@@ -1,3 +1,4 @@
+import { Term } from '../../way/Term';
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -28,7 +29,9 @@ export function Cues() {
     return (
         <div className="windows cues">
             <main className="sheet">
-                <h2>{say('cues.heading')}</h2>
+                <h2>
+                    <Term of="indicator-plant">{say('cues.heading')}</Term>
+                </h2>
                 <p className="hint">{say('cues.how')}</p>
                 {cues.length === 0 && <p>{say('cues.none-yet')}</p>}
                 {climate && cues.length > 0 && (

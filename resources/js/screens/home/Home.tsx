@@ -5,6 +5,7 @@ import { useRefusedEntries } from '../../api/device';
 import { useZones } from '../../api/zones';
 import { dateOfWeek } from '../../time/days';
 import { listed, say } from '../../words/words';
+import { Welcome } from './Welcome';
 import { ZoneMap } from './ZoneMap';
 import { useAttention, type Attention, type Matter } from './queries';
 
@@ -43,18 +44,23 @@ export function Home() {
     const unsent = useUnsent();
     if (!session || !zones || !attention) return null;
     const matters = [...unsent, ...attention.matters];
+    if (zones.length === 0) {
+        return (
+            <main className="page">
+                <Welcome />
+            </main>
+        );
+    }
     return (
         <main className="home">
             <section aria-labelledby="home-day">
                 <h2 id="home-day">{dateOfWeek(session.today)}</h2>
                 <p className="hint">
-                    {zones.length === 0
-                        ? say('home.no-zone')
-                        : say('home.summary', {
-                              matters: matters.length,
-                              frost: attention.zones.filter((zone) => zone.frost).length,
-                              zones: zones.length,
-                          })}{' '}
+                    {say('home.summary', {
+                        matters: matters.length,
+                        frost: attention.zones.filter((zone) => zone.frost).length,
+                        zones: zones.length,
+                    })}{' '}
                     {figuring > 0 && <span role="status">{say('home.figuring', { zones: figuring })}</span>}
                 </p>
                 {URGENCIES.map((urgency) => (

@@ -5,6 +5,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { asBrowser, EDUCATOR, fakeServer, Refused, show } from '../../testing';
+import { readIn, units } from '../../words/words';
 import { Login } from './Login';
 
 function logIn() {
@@ -49,6 +50,14 @@ describe('logging in', () => {
         logIn();
         await waitFor(() => expect(screen.queryByRole('form')).toBeNull());
         expect(asked[0]?.body).toEqual({ email: 'wren@kestrel.example', password: 'kestrel-demo' });
+    });
+
+    it('reads from then on in the units of the one who logged in', async () => {
+        fakeServer({ 'POST /api/session': { ...EDUCATOR, user: { ...EDUCATOR.user, units: 'us', dates: 'month' } } });
+        show(<Login />, '/desk/login', '/desk/login');
+        logIn();
+        await waitFor(() => expect(units()).toBe('us'));
+        readIn('metric', 'day');
     });
 
     it('says why it was refused', async () => {

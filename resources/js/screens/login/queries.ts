@@ -1,14 +1,14 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, unwrap } from '../../api/client';
+import { logIn } from '../../access/session';
 
 export function useLogIn() {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (who: { email: string; password: string }) => unwrap(api.POST('/api/session', { body: who })),
-        onSuccess: (session) => {
+        mutationFn: async (who: { email: string; password: string }) => {
+            const others = queries.getQueryCache().getAll();
+            await logIn(queries, who);
             // What somebody else saw is not shown to the one who logs in.
-            queries.getQueryCache().clear();
-            queries.setQueryData(['session'], session);
+            for (const query of others) if (query.queryKey[0] !== 'session') queries.getQueryCache().remove(query);
         },
     });
 }

@@ -1,11 +1,13 @@
 import { say } from '../../words/words';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { FileInput, Group, NativeSelect, TextInput } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Refusal, type ReadingChoices, type Schema, type Zone } from '../../api/client';
 import { useImportRecord, useRecordPreview } from './queries';
 import { Layout } from './Layout';
 import { Preview } from './Preview';
+import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
 
 const MOST_MIB = 240;
@@ -67,6 +69,9 @@ export function BringFile({
                     clearButtonProps={{ 'aria-label': say('common.remove-the-file') }}
                 />
             </Group>
+            {file === null && zone.record === null && (
+                <SampleFile zone={zone.slug} onFile={(sample) => bring(sample, {})} />
+            )}
             {file && (
                 <Layout
                     names={
@@ -99,6 +104,31 @@ export function BringFile({
                 />
             )}
         </section>
+    );
+}
+
+/** For whoever has no file yet: made-up temperatures, chosen as if they had been picked from the computer, or to look at first. */
+function SampleFile({ zone, onFile }: { zone: string; onFile: (file: File) => void }) {
+    const address = `/desk-files/zones/${zone}/sample-climate-file.csv`;
+    const fetching = useMutation({
+        mutationFn: async () => {
+            const answer = await fetch(address);
+            if (!answer.ok) throw new Error(say('client.the-server-answered-try-again', { status: answer.status }));
+            return new File([await answer.blob()], 'sample-climate-file.csv', { type: 'text/csv' });
+        },
+        onSuccess: onFile,
+    });
+    return (
+        <div className="sample-file">
+            <p>
+                {say('sample.no-file')} <Action onClick={() => fetching.mutate()}>{say('sample.try')}</Action>{' '}
+                <a href={address} download>
+                    {say('sample.download')}
+                </a>
+            </p>
+            <p className="hint">{say('sample.what')}</p>
+            <Problem error={fetching.error} />
+        </div>
     );
 }
 

@@ -1,3 +1,4 @@
+import { Term } from '../../way/Term';
 import { Action } from '../../ui/Action';
 import { toUnits } from '../../words/units';
 import { say, withMinus, units } from '../../words/words';
@@ -27,7 +28,9 @@ export function Doubts({ zone, onComputing }: { zone: string; onComputing: (comp
     }
     return (
         <section aria-label={say('common.doubted-values')}>
-            <h2>{say('common.doubted-values')}</h2>
+            <h2>
+                <Term of="questionable-value">{say('common.doubted-values')}</Term>
+            </h2>
             {stations && stations.stations.length > 1 && (
                 <NativeSelect
                     size="xs"

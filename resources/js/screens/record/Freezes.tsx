@@ -1,3 +1,4 @@
+import { Term } from '../../way/Term';
 import { say } from '../../words/words';
 import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
@@ -221,7 +222,9 @@ function RiskDates({
             {ends.map((end) => (
                 <tbody key={end.title}>
                     <tr>
-                        <th scope="col">{end.title}</th>
+                        <th scope="col">
+                            <Term of="one-year-in">{end.title}</Term>
+                        </th>
                         <th scope="col">{say('freezes.date')}</th>
                         <th scope="col">{name ?? say('freezes.90-sure')}</th>
                     </tr>

@@ -100,11 +100,14 @@ export function Advisories({ zone, data }: { zone: string; data: TodayData }) {
 
 function Evidence({ phrases }: { phrases: Ground['evidence'] }) {
     return (
-        <ul className="evidence">
-            {phrases.map((phrase, i) => (
-                <li key={i}>{say(phrase)}</li>
-            ))}
-        </ul>
+        <details>
+            <summary>{say('advisory.evidence')}</summary>
+            <ul className="evidence">
+                {phrases.map((phrase, i) => (
+                    <li key={i}>{say(phrase)}</li>
+                ))}
+            </ul>
+        </details>
     );
 }
 

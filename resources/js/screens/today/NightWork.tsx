@@ -1,6 +1,5 @@
-import { inWords } from '../../time/days';
+import { inShort } from '../../time/days';
 import { inCelsius } from '../../words/units';
-import { CollapsedList } from '../../ui/CollapsedList';
 import { say } from '../../words/words';
 import type { TodayData } from './queries';
 
@@ -14,39 +13,59 @@ export function NightWork({ nights }: { nights: Nights }) {
     return (
         <section className="nights">
             <h3>{say('today.night-work')}</h3>
-            {nights.expected.map((night) => (
-                <p key={night.date}>
-                    {say('today.night', {
-                        day: inWords(night.date.slice(5)),
-                        celsius: inCelsius(night.celsius),
-                        members: night.members,
-                        of: night.of,
-                    })}
-                </p>
-            ))}
-            {covers.map((cover) => (
-                <p key={cover ?? ''}>
-                    {say(cover === null ? 'today.no-cover-keeps' : 'today.cover-with', { cover: cover ?? '' })}{' '}
-                    <CollapsedList
-                        items={nights.tender
-                            .filter((one) => one.stage !== 'under-cover' && one.cover === cover)
-                            .map((one) =>
-                                say('today.tender-one', {
-                                    crop: one.name,
-                                    stage: say(`stage.${one.stage}`),
-                                    celsius: inCelsius(one.kills),
-                                }),
-                            )}
+            <p>{say('today.nights', { nights: nights.expected.length })}</p>
+            <table className="ruled dense">
+                <tbody>
+                    {nights.expected.map((night) => (
+                        <tr key={night.date}>
+                            <th scope="row">{say('today.night-to', { day: inShort(night.date.slice(5)) })}</th>
+                            <td className="number nowrap">{say(inCelsius(night.celsius))}</td>
+                            <td className="nowrap">{say('today.of', { count: night.members, of: night.of })}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            {covers.map((cover) => {
+                const kept = nights.tender.filter((one) => one.stage !== 'under-cover' && one.cover === cover);
+                return (
+                    <Folded
+                        key={cover ?? ''}
+                        title={say(cover === null ? 'today.no-cover-keeps' : 'today.cover-with', {
+                            cover: cover ?? '',
+                            crops: kept.length,
+                        })}
+                        items={kept.map((one) =>
+                            say('today.tender-one', {
+                                crop: one.name,
+                                stage: say(`stage.${one.stage}`),
+                                celsius: inCelsius(one.kills),
+                            }),
+                        )}
                     />
-                </p>
-            ))}
+                );
+            })}
             {carried.length > 0 && (
-                <p>
-                    {say('today.carry-in')} <CollapsedList items={carried.map((one) => one.name)} />
-                </p>
+                <Folded
+                    title={say('today.carry-in', { crops: carried.length })}
+                    items={carried.map((one) => one.name)}
+                />
             )}
             {nights.tender.length === 0 && <p>{say('today.nothing-tender-out')}</p>}
             <p className="hint">{say('today.night-care')}</p>
         </section>
+    );
+}
+
+/** How many, and which they are for whoever wants to know. */
+function Folded({ title, items }: { title: string; items: string[] }) {
+    return (
+        <details>
+            <summary>{title}</summary>
+            <ul className="evidence">
+                {items.map((item) => (
+                    <li key={item}>{item}</li>
+                ))}
+            </ul>
+        </details>
     );
 }

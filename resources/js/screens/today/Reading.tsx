@@ -41,12 +41,13 @@ export function Reading({
             {act.first && (
                 <p>
                     {say('today.first-harvest', {
+                        kind: act.kind,
                         usual: dateInWords(act.first[1] ?? ''),
                         early: dateInWords(act.first[0] ?? ''),
                         late: dateInWords(act.first[2] ?? ''),
                     })}
                     {act.first_a_week_on &&
-                        ` ${say('today.waiting-costs', { days: daysBetween(act.first[1] ?? '', act.first_a_week_on) })}`}
+                        ` ${say('today.waiting-costs', { kind: act.kind, days: daysBetween(act.first[1] ?? '', act.first_a_week_on) })}`}
                 </p>
             )}
             {act.slack !== null && <p>{say('today.slack', { days: act.slack })}</p>}

@@ -1,3 +1,4 @@
+import { Term } from '../../way/Term';
 import { Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
@@ -117,6 +118,9 @@ export function Today() {
                         }))}
                     />
                     <SiteChoice zone={zone} site={view.site} onSite={(site) => set('site', site)} />
+                    <span className="hint">
+                        <Term of="confidence" />
+                    </span>
                     <SegmentedControl
                         size="xs"
                         aria-label={say('common.standard-of-proof')}

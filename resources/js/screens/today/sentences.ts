@@ -24,7 +24,7 @@ export function sentence(act: SeasonAct): string {
     }
     const parts = [
         say('today.now', counts),
-        act.first?.[1] && say('today.first-pick', { day: day(act.first[1]) }),
+        act.first?.[1] && say('today.first-pick', { kind: act.kind, day: day(act.first[1]) }),
         act.pile === 'last-chance' && say('today.days-left', { days: act.slack ?? 0 }),
         act.pile !== 'last-chance' && act.first_a_week_on && say('today.a-week-on', { day: day(act.first_a_week_on) }),
     ];

@@ -1,3 +1,4 @@
+import { Term } from '../../way/Term';
 import { useCan } from '../../access/session';
 import { useLocalDays } from '../../api/log';
 import { dateInWords } from '../../time/days';
@@ -19,7 +20,9 @@ export function LocalDaysTable({ zone }: { zone: string }) {
     const past = data.history.filter((one) => one.undone_on);
     return (
         <section className="local-days">
-            <h2>{say('local-days.heading')}</h2>
+            <h2>
+                <Term of="days-to-maturity">{say('local-days.heading')}</Term>
+            </h2>
             <p className="hint">{say('local-days.how')}</p>
             <Problem error={take.error ?? undo.error} />
             {data.crops.length === 0 ? (

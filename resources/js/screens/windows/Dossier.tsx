@@ -1,3 +1,4 @@
+import { Term } from '../../way/Term';
 import { NativeSelect, SegmentedControl } from '@mantine/core';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../../api/client';
@@ -94,13 +95,18 @@ export function Dossier() {
                     />
                 )}
                 {data.standards.length > 1 && (
-                    <SegmentedControl
-                        size="xs"
-                        aria-label={say('common.standard-of-proof')}
-                        value={data.method.standard ?? 'reliable'}
-                        onChange={(value) => set('standard', value)}
-                        data={STANDARDS.filter((s) => data.standards.some((known) => known === s.value))}
-                    />
+                    <>
+                        <span className="hint">
+                            <Term of="confidence" />
+                        </span>
+                        <SegmentedControl
+                            size="xs"
+                            aria-label={say('common.standard-of-proof')}
+                            value={data.method.standard ?? 'reliable'}
+                            onChange={(value) => set('standard', value)}
+                            data={STANDARDS.filter((s) => data.standards.some((known) => known === s.value))}
+                        />
+                    </>
                 )}
                 <Link to={`/desk/zones/${zone}/planting-windows?crop=${crop}`}>{say('dossier.all-crops')}</Link>
             </div>

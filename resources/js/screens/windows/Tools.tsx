@@ -1,3 +1,4 @@
+import { Term } from '../../way/Term';
 import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
 import type { RefObject } from 'react';
 import { useCan } from '../../access/session';
@@ -114,7 +115,9 @@ function StandardChoice({ zone, data, method, set }: Props) {
         <>
             {data.standards.length > 1 && (
                 <>
-                    <span className="hint">{say('windows.harvest-in')}</span>
+                    <span className="hint">
+                        <Term of="confidence" />
+                    </span>
                     <SegmentedControl
                         size="xs"
                         aria-label={say('common.standard-of-proof')}

@@ -12,23 +12,21 @@ export function Boundaries({ district, zones }: { district: string; zones: strin
     const { data } = useBoundaries();
     if (!data) return null;
     return (
-        <div style={{ maxWidth: '19rem' }}>
-            <ZoneOutlines
-                label={say('boundaries.map', { district })}
-                zones={data
-                    .filter((zone) => zones.includes(zone.zone))
-                    .map((zone) => ({
-                        ...zone,
-                        key: zone.zone,
-                        rings: zone.rings as [number, number][][],
-                        href: `/desk/zones/${zone.zone}/planting-windows`,
-                    }))}
-            />
-        </div>
+        <ZoneOutlines
+            label={say('boundaries.map', { district })}
+            zones={data
+                .filter((zone) => zones.includes(zone.zone))
+                .map((zone) => ({
+                    ...zone,
+                    key: zone.zone,
+                    rings: zone.rings as [number, number][][],
+                    href: `/desk/zones/${zone.zone}/planting-windows`,
+                }))}
+        />
     );
 }
 
-/** Brings a GeoJSON file: the boundaries in it are unwrap, all or none. */
+/** Uploads a GeoJSON file: the boundaries in it are saved, all or none. */
 export function BringBoundaries() {
     const mayEdit = useCan('edit-zones');
     const { data } = useBoundaries();
@@ -37,8 +35,8 @@ export function BringBoundaries() {
     if (!mayEdit || !data) return null;
     const without = data.filter((zone) => zone.rings.length === 0).map((zone) => zone.name);
     return (
-        <section>
-            <h2>{say('boundaries.heading')}</h2>
+        <section className="hint">
+            <h3>{say('boundaries.heading')}</h3>
             <p>
                 {say('boundaries.what')} {without.length > 0 && say('boundaries.without', { zones: listed(without) })}{' '}
                 <Action onClick={() => input.current?.click()}>{say('boundaries.bring')}</Action>

@@ -12,9 +12,9 @@ type Row = Schema['ComparedZone'];
 const ORDERS: { name: string; of: (row: Row) => number | string }[] = [
     { name: say('comparison.longest-season'), of: (row) => -(row.free_days ?? 365) },
     { name: say('comparison.earliest-last-freeze'), of: (row) => row.last[0] ?? '00-00' },
-    { name: 'hottest', of: (row) => -(row.hot_days ?? 0) },
+    { name: say('comparison.most-hot-days'), of: (row) => -(row.hot_days ?? 0) },
     { name: say('comparison.earliest-warm-soil'), of: (row) => row.soil_10 ?? '99-99' },
-    { name: 'hardiness', of: (row) => (row.hardiness ?? '').padStart(3, '0') },
+    { name: say('comparison.hardiness'), of: (row) => (row.hardiness ?? '').padStart(3, '0') },
 ];
 
 /** Zones side by side, the longest season first; and which of them the record cannot tell apart. */
@@ -86,7 +86,7 @@ export function Comparison({ zones }: { zones: Zone[] }) {
                     {rows.map((row) => (
                         <tr key={row.zone}>
                             <td>
-                                <Link to={`/desk/zones/${row.zone}/record`}>{name(row.zone)}</Link>
+                                <Link to={`/desk/zones/${row.zone}/climate`}>{name(row.zone)}</Link>
                                 <br />
                                 <small className="hint">{settlements(row.zone)}</small>
                             </td>
@@ -108,5 +108,5 @@ export function Comparison({ zones }: { zones: Zone[] }) {
 }
 
 function shown(date: MonthDay | null | undefined): string {
-    return date ? inShort(date) : 'none';
+    return date ? inShort(date) : say('common.none');
 }

@@ -1,0 +1,34 @@
+import { Tooltip } from '@mantine/core';
+import { useState, type ReactNode } from 'react';
+import { say } from '../words/words';
+import type { TermName } from './help';
+
+/** A word of the trade that is explained where the pointer or the keyboard is on it; Escape puts the explanation away. */
+export function Term({ of, children }: { of: TermName; children?: ReactNode }) {
+    const [opened, setOpened] = useState(false);
+    const show = () => setOpened(true);
+    const hide = () => setOpened(false);
+    return (
+        <Tooltip
+            label={say(`term.${of}.means`)}
+            opened={opened}
+            multiline
+            w={280}
+            withArrow={false}
+            radius={0}
+            openDelay={150}
+        >
+            <span
+                className="term"
+                tabIndex={0}
+                onMouseEnter={show}
+                onMouseLeave={hide}
+                onFocus={show}
+                onBlur={hide}
+                onKeyDown={(event) => event.key === 'Escape' && hide()}
+            >
+                {children ?? say(`term.${of}`)}
+            </span>
+        </Tooltip>
+    );
+}
