@@ -133,6 +133,7 @@ final class SeasonPage
             $week->name,
             "{$base}/this-week",
             [
+                'on' => $day->iso(),
                 'season' => $told === null ? null : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null),
                 'advisories' => array_values($advisories->map(static fn (Advisory $a): array => $a->told())->all()),
             ] + $week->props,

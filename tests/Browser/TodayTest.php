@@ -13,7 +13,7 @@ final class TodayTest extends BrowserTestCase
         $this->browser
             ->visit('/desk/zones/basin-floor/today')
             ->see('Soil at 5 cm')
-            ->see('Another freeze comes on or after 18 April in 29 of 29 years like this one')
+            ->see('Expect another freeze: it froze again on or after 18 April in every one of 29 years like this one')
             ->see('Last chance')
             ->see('Wait a week')
             ->see('first harvest about')

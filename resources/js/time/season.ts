@@ -25,6 +25,7 @@ export function standing(at: Position, freezes: FreezeNow | null, on: string): s
     if (freezes) {
         parts.push(
             say(`season.freeze-${freezes.side}`, {
+                years: freezes.members === freezes.of ? 'all' : freezes.members === 0 ? 'none' : 'some',
                 members: freezes.members,
                 of: freezes.of,
                 day: inWords(on.slice(5)),

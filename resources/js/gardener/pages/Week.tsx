@@ -1,4 +1,4 @@
-import { dateInWords, inWords } from '../../time/days';
+import { dateInWords, daysUntil, inWords, monthDayOf, yearDay } from '../../time/days';
 import { freezeSentence } from '../../time/freezes';
 import { readiness, standing } from '../../time/season';
 import { inCelsius } from '../../words/units';
@@ -10,14 +10,16 @@ import { TaskItem, Tasks } from './Tasks';
 
 /** What can be done in one week, what closes soon first. */
 export function Week(props: WeekProps) {
-    const { week, base, freezes } = props;
-    const closing = week.tasks.filter((task) => task.last_chance);
+    const { week, base, freezes, season } = props;
+    const tasks = week.tasks.filter((task) => !isOver(task, week.first, props.on));
+    const closing = tasks.filter((task) => task.last_chance);
     return (
         <Frame common={props} here="week">
             <h1>{say('page.week.heading', { first: inWords(week.first), last: inWords(week.last) })}</h1>
-            <p className="frost">{freezeSentence(freezes.starts, week.first, freezes)}</p>
+            {/* This season's own chance takes the place of the record's: two counts of freezes would seem to contradict each other. */}
+            {!season?.freezes && <p className="frost">{freezeSentence(freezes.starts, week.first, freezes)}</p>}
             <Advice advisories={props.advisories ?? []} />
-            {props.season && <Season season={props.season} />}
+            {season && <Season season={season} />}
             <nav className="weeks" aria-label={say('page.weeks')}>
                 <a href={`${base}/weeks/${props.previous}`} rel="prev">
                     {say('page.week.before')}
@@ -26,7 +28,7 @@ export function Week(props: WeekProps) {
                     {say('page.week.after')}
                 </a>
             </nav>
-            {week.tasks.length === 0 && <NothingToDo {...props} />}
+            {tasks.length === 0 && <NothingToDo {...props} />}
             {closing.length > 0 && (
                 <section className="closing">
                     <h2>{say('page.week.last-chance')}</h2>
@@ -43,15 +45,18 @@ export function Week(props: WeekProps) {
                 </section>
             )}
             <div className="groups">
-                <Tasks
-                    tasks={week.tasks}
-                    base={base}
-                    more={(task) => <ThisSeason season={props.season} task={task} />}
-                />
+                <Tasks tasks={tasks} base={base} more={(task) => <ThisSeason season={season} task={task} />} />
             </div>
             <Cautions {...props} />
         </Frame>
     );
+}
+
+/** Whether a task's last day lies in the week, and before the day the page is for. */
+function isOver({ closes }: Task, first: string, on: string | undefined): boolean {
+    if (!closes || !on) return false;
+    const since = (day: string) => daysUntil(yearDay(first), yearDay(day));
+    return since(closes) < since(monthDayOf(on)) && since(closes) < 7;
 }
 
 function NothingToDo({ base, opens_next }: WeekProps) {

@@ -120,6 +120,16 @@ describe('gardener’s pages', () => {
         expect(html).toContain('href="/zones/test/editions/2"');
     });
 
+    it('leave out on the day it is read what closed earlier in its week', () => {
+        const page = (on: string) => {
+            const data = week([{ ...task, closes: '05-09' }]) as Extract<PageData, { page: 'week' }>;
+            return renderToString(<GardenerPage data={{ ...data, props: { ...data.props, on } }} />);
+        };
+        expect(page('2026-05-09')).toContain('Last chance');
+        expect(page('2026-05-10')).not.toContain('Last chance');
+        expect(page('2026-05-10')).toContain('Nothing to sow or transplant this week.');
+    });
+
     it('say the next step when there is nothing to do', () => {
         const html = renderToString(<GardenerPage data={week([])} />);
         expect(html).toContain('Nothing to sow or transplant this week.');

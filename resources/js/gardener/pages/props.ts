@@ -71,6 +71,8 @@ export type WeekProps = Common & {
     opens_next: (Pick<Task, 'crop' | 'name' | 'act' | 'opens'> & { week: number })[];
     previous: number;
     next: number;
+    /** the day it was made for, where it is the week of today: what closed before it is over */
+    on?: string;
     /** how this season stands, where it is told */
     season?: SeasonNow | null;
     /** what the educator tells gardeners */

@@ -35,8 +35,8 @@ export function BringBoundaries() {
     if (!mayEdit || !data) return null;
     const without = data.filter((zone) => zone.rings.length === 0).map((zone) => zone.name);
     return (
-        <section className="hint">
-            <h3>{say('boundaries.heading')}</h3>
+        <details>
+            <summary>{say('boundaries.heading')}</summary>
             <p>
                 {say('boundaries.what')} {without.length > 0 && say('boundaries.without', { zones: listed(without) })}{' '}
                 <Action onClick={() => input.current?.click()}>{say('boundaries.bring')}</Action>
@@ -55,6 +55,6 @@ export function BringBoundaries() {
             </p>
             <Problem error={bring.error} />
             {bring.isSuccess && <p role="status">{say('boundaries.taken')}</p>}
-        </section>
+        </details>
     );
 }
