@@ -38,7 +38,7 @@ class BedYieldController
                 'share' => round($worth->share, 3),
                 'amount' => round($worth->amount, 3),
                 'unit' => $crop->yieldPerMetre()[1] ?? 'kg',
-                'thirst' => $crop->thirst,
+                'thirst' => $crop->watering->thirst,
                 'price' => isset($prices[$crop->slug]) ? (float) $prices[$crop->slug] : null,
             ];
         }

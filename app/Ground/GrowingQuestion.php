@@ -9,10 +9,8 @@ use Anthesis\Crop\CropBook;
 use Anthesis\Crop\Route;
 use Anthesis\Ground\GroundDays;
 use Anthesis\Place\Place;
-use Anthesis\Replay\OutcomeRibbon;
-use Anthesis\Replay\Replay;
 use Anthesis\Window\ProofStandard;
-use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\School\FromReplay;
 use App\Results\Question;
 use App\Results\ResultKind;
 
@@ -41,12 +39,12 @@ final readonly class GrowingQuestion implements Question
     /** @return array{days: array<string, string>} JSON of the GroundDays of each, by key: most are never looked at */
     public function answer(Place $place): array
     {
-        $replay = Replay::ofPlace($place);
+        $school = FromReplay::ofPlace($place);
         $days = [];
         foreach (self::grown($place->book) as [$crop, $variety]) {
             foreach ($crop->routes as $route) {
-                $runs = $replay->runs($crop, $route);
-                $windows = new ReplayWindows($crop, $route, OutcomeRibbon::of($runs), $place->yearStart(), $place->site()->name);
+                $runs = $school->runs($crop, $route);
+                $windows = $school->of($crop, $route);
                 $days[self::key($crop->slug, $variety, $route)] = json_encode(
                     array_values(get_object_vars(GroundDays::of($runs, $windows->windows($this->standard->share())))),
                     JSON_THROW_ON_ERROR,

@@ -7,7 +7,7 @@ namespace App\Results;
 use Anthesis\Climate\FreezeStatistics;
 use Anthesis\Climate\FreezeThreshold;
 use Anthesis\Climate\RecordTooShort;
-use Anthesis\Crop\LightSchool;
+use Anthesis\Place\Place;
 use Anthesis\Replay\Replay;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\School\CountBack;
@@ -57,23 +57,24 @@ final class ComputeZone
         $this->finish(
             $computation,
             PlaceEvidence::ofPlace($here)->freeze(FreezeThreshold::LightFreeze),
-            self::method($settings, $here->light, $here->site()->name),
+            self::method($settings, $here),
             $climate,
             $hashes,
         );
     }
 
-    /** @return array{edition: int, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, site: string} */
-    private static function method(CountBackSettings $settings, LightSchool $light, string $site): array
+    /** @return array{edition: int, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil: bool, site: string} */
+    private static function method(CountBackSettings $settings, Place $place): array
     {
         return [
             'edition' => Replay::METHOD_EDITION,
-            'light' => $light->value,
+            'light' => $place->light->value,
             'spring_risk' => $settings->springRisk->chance,
             'autumn_risk' => $settings->autumnRisk->chance,
             'hold_for_soil' => $settings->holdForSoil,
             'short_day_allowance' => $settings->shortDayAllowance,
-            'site' => $site,
+            'waits_for_soil' => $place->waitsForSoil,
+            'site' => $place->site()->name,
         ];
     }
 

@@ -43,6 +43,7 @@ final readonly class PlaceOf
             LightSchool::from($zone->light),
             Site::forZone($zone),
             ZoneCrops::of($zone)->book(),
+            waitsForSoil: $zone->waits_for_soil,
         );
     }
 

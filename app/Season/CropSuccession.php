@@ -15,6 +15,7 @@ use Anthesis\Succession\FixedInterval;
 use Anthesis\Succession\HarvestDays;
 use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Succession\SupplyLine;
+use Anthesis\Window\School\FromReplay;
 use App\Windows\SowDayAsked;
 
 /**
@@ -46,7 +47,7 @@ final readonly class CropSuccession
     public static function of(SowDayAsked $asked, int $days, ?float $amount, ?ThisSeason $season): array
     {
         $self = new self($asked, $amount, $season);
-        $harvests = HarvestDays::of($self->runs);
+        $harvests = HarvestDays::of($self->runs, FromReplay::ofPlace($asked->place)->hold($asked->crop, $asked->route));
         $interval = $asked->crop->convention->successionDays ?? self::INTERVAL;
         [$yield, $unit] = $asked->crop->yieldPerMetre() ?? [null, null];
 

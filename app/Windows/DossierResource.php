@@ -34,8 +34,14 @@ class DossierResource extends JsonResource
         $dossier = $windows->dossiers[$this->crop];
         $choice = $windows->choices[$this->crop] ?? null;
         $routes = CropDossier::routes($dossier, FromReplay::KEY, $windows->standard);
+        $standard = $windows->standard->value;
         $replay = array_map(
-            static fn (array $record, array $route): array => ['ribbon' => $record['ribbon']] + $route,
+            static fn (array $record, array $route): array => [
+                'ribbon' => $record['ribbon'],
+                'raw' => $record['raw'][$standard] ?? $route['windows'],
+                'held' => $record['held'][$standard] ?? [],
+                'soil_minimum' => $record['soil_minimum'] ?? null,
+            ] + $route,
             $dossier['record'],
             $routes,
         );

@@ -9,20 +9,30 @@ use Anthesis\Window\ProofStandard;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Chooses the standard of proof and the light school a zone's calendar follows, and computes it anew. */
+/** Chooses the confidence and the light school a zone's calendar follows, and whether it waits for the soil, and computes it anew. */
 final class ChooseMethod
 {
     public function __construct(private readonly QueueComputation $queue)
     {
     }
 
-    public function execute(Zone $zone, ProofStandard $standard, LightSchool $light, int $version, User $user): Computation
-    {
-        return DB::transaction(function () use ($zone, $standard, $light, $version, $user): Computation {
+    public function execute(
+        Zone $zone,
+        ProofStandard $standard,
+        LightSchool $light,
+        bool $waitsForSoil,
+        int $version,
+        User $user,
+    ): Computation {
+        return DB::transaction(function () use ($zone, $standard, $light, $waitsForSoil, $version, $user): Computation {
             $change = $zone->editedAt(
                 $version,
                 $user,
-                static fn (Zone $z) => $z->update(['standard' => $standard->value, 'light' => $light->value]),
+                static fn (Zone $z) => $z->update([
+                    'standard' => $standard->value,
+                    'light' => $light->value,
+                    'waits_for_soil' => $waitsForSoil,
+                ]),
             );
 
             return $this->queue->changed($zone, $user, $change);

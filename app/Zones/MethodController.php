@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rules\Enum;
 
-/** The standard of proof and the light school a zone's calendar follows. */
+/** The confidence and the light school a zone's calendar follows, and whether its windows wait for the soil. */
 class MethodController
 {
     public function update(Request $request, Zone $zone, ChooseMethod $choose): JsonResponse
@@ -21,6 +21,7 @@ class MethodController
         $method = $request->validate([
             'standard' => ['required', new Enum(ProofStandard::class)],
             'light' => ['required', new Enum(LightSchool::class)],
+            'waits_for_soil' => ['sometimes', 'boolean'],
         ]);
 
         return (new ComputationResource(
@@ -28,6 +29,7 @@ class MethodController
                 $zone,
                 ProofStandard::from($method['standard']),
                 LightSchool::from($method['light']),
+                (bool) ($method['waits_for_soil'] ?? $zone->waits_for_soil),
                 VersionedRequest::of($request),
                 $request->user(),
             ),

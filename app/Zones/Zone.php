@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string|null $time_zone IANA name; null: that of the application
  * @property string $standard of proof
  * @property string $light school
+ * @property bool $waits_for_soil whether windows wait for each crop's own soil minimum
  * @property int|null $years latest years to lean on; null: all
  * @property int $input_revision how often anything was changed that its results are computed from
  * @property-read Collection<int, Settlement> $settlements
@@ -53,6 +54,7 @@ class Zone extends Model
         'longitude' => 'float',
         'height_m' => 'integer',
         'years' => 'integer',
+        'waits_for_soil' => 'boolean',
         'input_revision' => 'integer',
         'version' => 'integer',
     ];
@@ -130,7 +132,19 @@ class Zone extends Model
                 static fn (Station $s): array => $s->only(['id', 'name', 'height_m', 'lapse', 'matched']),
                 array_values($this->stations()->get()->all()),
             ),
-        ] + $this->only(['name', 'district', 'latitude', 'longitude', 'height_m', 'time_zone', 'standard', 'light', 'years']);
+        ] +
+            $this->only([
+                'name',
+                'district',
+                'latitude',
+                'longitude',
+                'height_m',
+                'time_zone',
+                'standard',
+                'light',
+                'waits_for_soil',
+                'years',
+            ]);
     }
 
     /** @return HasMany<Edition, $this> */

@@ -46,6 +46,7 @@ class ZoneResource extends JsonResource
             'short_record' => ($zone->currentComputation->method['school'] ?? null) === CountBack::KEY,
             'standard' => $zone->standard,
             'light' => $zone->light,
+            'waits_for_soil' => $zone->waits_for_soil,
             'edition' => $zone->currentEdition === null ? null : new EditionResource($zone->currentEdition->setRelation('zone', $zone)),
             'computation' => $zone->latestComputation === null ? null : new ComputationResource($zone->latestComputation),
         ];

@@ -39,9 +39,10 @@ final class Fixtures
         return (new QualityControl())->check($reading->asRead, $reading->marks)->usable;
     }
 
+    /** @param  string  $station  `north`, `south`; `north-rain` and `south-rain` lie at the same latitudes */
     public static function latitude(string $station): Latitude
     {
-        return Latitude::of(self::STATIONS[$station]);
+        return Latitude::of(self::STATIONS[explode('-', $station)[0]]);
     }
 
     public static function read(string $text, ReadingChoices $choices = new ReadingChoices()): DailyRecordReading

@@ -45,7 +45,7 @@ final class Browser
     ) {
     }
 
-    /** @param  string  $served  the variable that holds the address: of the demonstration, or of the installation without data (BROWSER_EMPTY_URL) */
+    /** @param  string  $served  the variable with the address: of the demonstration or, BROWSER_EMPTY_URL, of the empty installation */
     public static function open(string $served = 'BROWSER_BASE_URL'): self
     {
         [$base, $driver] = [getenv($served), getenv('BROWSER_DRIVER_URL')];

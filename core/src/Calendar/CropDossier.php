@@ -29,17 +29,20 @@ use Anthesis\Words\Phrase;
  *   day i+1 to the first and the last of its harvest, null: never harvested; `usual`: length 365, of a crop that is sown more than
  *   once, medians
  *   of the days from sow day i+1 to its first harvest and of the days of that, null: never harvested; empty of other crops
+ * - `record.raw`, `record.held`: by standard of proof, the windows as the replay alone has them, and the days on which the years would
+ *   do and the crop waits for the normal soil; `record.soil_minimum`: the soil it waits for, °C, null: none
  * - `varieties`: those of the crop with their own windows, `schools` as those of the crop
  * - `schools`: by key of School and by standard of proof, or under `any` where a school does not ask for proof
  *
  * @phpstan-import-type Identity from CropSheet
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type RouteSheet from CropSheet
+ * @phpstan-import-type Span from CropSheet
  * @phpstan-import-type VarietyRoute from CropSheet
  * @phpstan-import-type Words from Phrase
  *
  * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>, expected: list<float>}
- * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>, usual: list<array{int, int}|null>}
+ * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>, usual: list<array{int, int}|null>, soil_minimum?: float|null, raw?: array<string, list<Span>>, held?: array<string, list<Span>>}
  * @phpstan-type Dossier array{crop: Identity, record: list<ReplayedRoute>, schools: array<string, array<string, list<RouteSheet>>>, varieties: list<array{name: string, days: float, basis: string, tags: list<string>, schools: array<string, array<string, list<VarietyRoute>>>}>}
  */
 final class CropDossier
@@ -66,6 +69,9 @@ final class CropDossier
                 'usual' => $crop->convention->successionDays === null
                         ? []
                         : self::usual(HarvestDays::of($schools->replay->runs($crop, $route))),
+                'soil_minimum' => $windows->soilMinimum(),
+                'raw' => self::byStandard($windows->raw(...)),
+                'held' => self::byStandard($windows->held(...)),
             ];
         }
         foreach ($schools->all as $key => $school) {
@@ -78,6 +84,20 @@ final class CropDossier
             'schools' => $sheets,
             'varieties' => array_map(static fn (Variety $v): array => self::variety($v, $schools), $varieties),
         ];
+    }
+
+    /**
+     * @param  callable(float): list<SowingWindow>  $windows  at a share of the years
+     * @return array<string, list<Span>> by standard of proof
+     */
+    private static function byStandard(callable $windows): array
+    {
+        $spans = [];
+        foreach (ProofStandard::cases() as $standard) {
+            $spans[$standard->value] = array_map(CropSheet::span(...), $windows($standard->share()));
+        }
+
+        return $spans;
     }
 
     /**

@@ -10,11 +10,13 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\MethodRule;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
+use Anthesis\Window\PrintedWindows;
 use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\SoilHold;
 use Anthesis\Words\Phrase;
 
 /**
- * What the second edition of the method moved at a place, crop by crop, and by which rule: the windows on the same record with
+ * What the latest edition of the method moved at a place, crop by crop, and by which rule: the windows on the same record with
  * the same numbers, without its rules and with them; and the rules without any one of which they would be others.
  *
  * @phpstan-import-type Span from CropSheet
@@ -27,10 +29,17 @@ final class MethodChange
     /**
      * @param  YearDay  $from  where the year is cut: windows are listed from there on
      * @param  float  $share  of years, of the standard of proof
+     * @param  int  $since  the edition of the method before
      * @return list<Change> a way of growing whose windows are what they were is not in it
      */
-    public static function of(Crop $crop, Replay $replay, YearDay $from, float $share): array
-    {
+    public static function of(
+        Crop $crop,
+        Replay $replay,
+        YearDay $from,
+        float $share,
+        int $since = Replay::METHOD_EDITION - 1,
+    ): array {
+        $brought = MethodRule::since($since);
         $changes = [];
         foreach ($crop->routes as $route) {
             $windows = static fn (MethodRule ...$without): array => self::windows(
@@ -42,11 +51,11 @@ final class MethodChange
                 array_values($without),
             );
             $now = $windows();
-            $before = $windows(...MethodRule::cases());
+            $before = $windows(...$brought);
             if ($now === $before) {
                 continue;
             }
-            $rules = array_filter(MethodRule::cases(), static fn (MethodRule $rule): bool => $windows($rule) !== $now);
+            $rules = array_filter($brought, static fn (MethodRule $rule): bool => $windows($rule) !== $now);
             $changes[] = [
                 'crop' => $crop->slug,
                 'name' => $crop->name,
@@ -68,14 +77,16 @@ final class MethodChange
      */
     private static function windows(Crop $crop, Route $route, Replay $replay, YearDay $from, float $share, array $without): array
     {
+        $has = static fn (MethodRule $rule): bool => ! in_array($rule, $without, true);
         foreach ($without as $rule) {
             $crop = $rule->leftOutOf($crop);
         }
-        $ground = in_array(MethodRule::FrozenGround, $without, true) ? $replay->onAnyGround() : $replay;
+        $replay = $has(MethodRule::FrozenGround) ? $replay : $replay->onAnyGround();
+        $replay = $has(MethodRule::Snow) ? $replay : $replay->withoutSnow();
+        $hold = $has(MethodRule::SoilHold) ? SoilHold::of($replay->normalSoil(), $crop, $route) : null;
+        $windows = new ReplayWindows($crop, $route, OutcomeRibbon::of($replay->runs($crop, $route)), $from, '', $hold);
+        $printed = $has(MethodRule::Printed) ? PrintedWindows::slivers($windows->printed($share))[0] : $windows->windows($share);
 
-        return array_map(
-            CropSheet::span(...),
-            (new ReplayWindows($crop, $route, OutcomeRibbon::of($ground->runs($crop, $route)), $from, ''))->windows($share),
-        );
+        return array_map(CropSheet::span(...), $printed);
     }
 }

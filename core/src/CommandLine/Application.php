@@ -79,7 +79,7 @@ final class Application
                     'left' => $this->left(Options::parse($rest, [...self::OF_RUNS, 'day', 'standard'])),
                     'season' => $this->season(Options::parse($rest, [...self::OF_RUNS, 'sown', 'outlook'])),
                     'succession' => $this->succession(Options::parse($rest, [...self::OF_RUNS, 'from', 'until', 'standard'])),
-                    'windows' => $this->windows(Options::parse($rest, self::OF_WINDOWS)),
+                    'windows' => $this->windows(Options::parse($rest, self::OF_WINDOWS, ['raw'])),
                     default => throw new UsageError(
                         ($command === '' ? 'A command is needed' : "There is no command “{$command}”").
                             '; there are: '.
@@ -316,7 +316,7 @@ final class Application
                 $crop,
                 $school,
                 $school === FromReplay::KEY
-                    ? $schools->replay->at($crop, $standard)
+                    ? $schools->replay->at($crop, $standard, $options->has('raw'))
                     : $schools->all[$school]->windows($crop, ProofStandard::Reliable),
             ),
             $options->crops()->crops,

@@ -33,16 +33,22 @@ final readonly class Options
     /**
      * @param  list<string>  $arguments  `--name value` or `--name=value`
      * @param  list<string>  $known
+     * @param  list<string>  $flags  those that are said without a value
      */
-    public static function parse(array $arguments, array $known): self
+    public static function parse(array $arguments, array $known, array $flags = []): self
     {
         $values = [];
         for ($i = 0; $i < count($arguments); $i++) {
             if (preg_match('/^--([a-z-]+)(?:=(.*))?$/s', $arguments[$i], $found) !== 1) {
                 throw new UsageError("“{$arguments[$i]}” is not an option; options are written --name value.");
             }
+            if (in_array($found[1], $flags, true) && ! isset($found[2])) {
+                $values[$found[1]] = 'yes';
+
+                continue;
+            }
             if (! in_array($found[1], $known, true)) {
-                throw new UsageError("There is no option --{$found[1]} here; there are: --".implode(', --', $known).'.');
+                throw new UsageError("There is no option --{$found[1]} here; there are: --".implode(', --', [...$known, ...$flags]).'.');
             }
             $values[$found[1]] = $found[2] ?? ($arguments[++$i] ?? throw new UsageError("The option --{$found[1]} needs a value."));
         }
@@ -53,6 +59,11 @@ final readonly class Options
     public function get(string $name, ?string $default = null): string
     {
         return $this->values[$name] ?? ($default ?? throw new UsageError("The option --{$name} is needed."));
+    }
+
+    public function has(string $flag): bool
+    {
+        return isset($this->values[$flag]);
     }
 
     /** @param  list<string>  $choices */

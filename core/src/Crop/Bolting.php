@@ -4,15 +4,28 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
+use JsonSerializable;
+
 /** What makes a crop run to seed. */
-final readonly class Bolting
+final readonly class Bolting implements JsonSerializable
 {
     /**
      * @param  int|null  $chillDays  cold days, after which lengthening days do; null: they do not
      * @param  float|null  $dayHours  length of the days that do by themselves; null: none does
      * @param  float  $growthDays  growth-days on such days, from emergence, by which they have
+     * @param  float  $coldFromGrowthDays  growth-days from emergence after which cold days count: smaller plants do not take the cold
      */
-    public function __construct(public ?int $chillDays, public ?float $dayHours = null, public float $growthDays = 0.0)
+    public function __construct(
+        public ?int $chillDays,
+        public ?float $dayHours = null,
+        public float $growthDays = 0.0,
+        public float $coldFromGrowthDays = 0.0,
+    ) {
+    }
+
+    /** @return array<mixed> for fingerprints: a crop that asks for no size has the one it had before there was such a number */
+    public function jsonSerialize(): array
     {
+        return array_diff_key(get_object_vars($this), $this->coldFromGrowthDays > 0.0 ? [] : ['coldFromGrowthDays' => true]);
     }
 }

@@ -9,6 +9,12 @@ enum Caution: string
 {
     case TreatedSeed = 'treated_seed';
     case ToxicParts = 'toxic_parts';
+    case RawBeans = 'raw_beans';
+    case BitterFruit = 'bitter_fruit';
+    case ToxicLeaves = 'toxic_leaves';
+    case GreenTubers = 'green_tubers';
+    case ToxicSeeds = 'toxic_seeds';
+    case BurnsSkin = 'burns_skin';
     case Favism = 'favism';
     case Allergen = 'allergen';
     case Invasive = 'invasive';

@@ -22,8 +22,8 @@ final readonly class Crop
      * @param  string|null  $alsoCalled  other common names, with commas between them
      * @param  Seed|null  $seed  null: nothing is known of it
      * @param  float|null  $heightCm  as it is usually grown; null: not known
-     * @param  string|null  $thirst  how much water it takes, beside other crops: `low`, `usual`, `high`; null: not known
      * @param  CutFlower|null  $cut  null: not for the vase
+     * @param  FruitSet|null  $fruitSet  null: it sets fruit, or gives what is picked, in any weather
      */
     public function __construct(
         public string $slug,
@@ -51,8 +51,9 @@ final readonly class Crop
         public ?string $alsoCalled = null,
         public ?Seed $seed = null,
         public ?float $heightCm = null,
-        public ?string $thirst = null,
+        public Watering $watering = new Watering(),
         public ?CutFlower $cut = null,
+        public ?FruitSet $fruitSet = null,
     ) {
     }
 
@@ -111,7 +112,7 @@ final readonly class Crop
 
     /**
      * @return string a fingerprint of all that its dates hang on, SHA-256 in hexadecimal; what else it is called, its seed, height,
-     *   thirst and stems are none of it
+     *   water and stems are none of it, nor a number that came later and that it does not have
      */
     public function checksum(): string
     {
@@ -122,9 +123,9 @@ final readonly class Crop
                     'alsoCalled' => true,
                     'seed' => true,
                     'heightCm' => true,
-                    'thirst' => true,
+                    'watering' => true,
                     'cut' => true,
-                ]),
+                ] + ($this->fruitSet === null ? ['fruitSet' => true] : [])),
                 JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
             ),
         );

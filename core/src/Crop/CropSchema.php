@@ -13,7 +13,7 @@ use Anthesis\Words\Phrase;
 final class CropSchema
 {
     /** Parts of the form, in order. */
-    public const GROUPS = ['days', 'emergence', 'warmth', 'cold-and-heat', 'starting', 'spacing', 'identity'];
+    public const GROUPS = ['days', 'emergence', 'warmth', 'cold-and-heat', 'fruit-set', 'starting', 'water', 'spacing', 'identity'];
 
     private const SLUG = '/^[a-z0-9]+(-[a-z0-9]+)*$/';
 
@@ -243,10 +243,11 @@ final class CropSchema
                 new CropColumn(
                     'thirst',
                     CropColumn::CHOICE,
-                    'spacing',
+                    'water',
                     choices: ['low', 'usual', 'high'],
                     optional: true,
                     default: '',
+                    parameter: 'thirst',
                 ),
                 new CropColumn('stems_per_plant', CropColumn::NUMBER, 'identity', 'stems', 0.1, 500, optional: true, default: ''),
                 new CropColumn(
@@ -265,6 +266,118 @@ final class CropSchema
                     choices: ['bud', 'first-petals', 'third-open', 'open'],
                     optional: true,
                     default: '',
+                ),
+                new CropColumn(
+                    'set_night_low_c',
+                    CropColumn::NUMBER,
+                    'fruit-set',
+                    'celsius',
+                    -5,
+                    30,
+                    optional: true,
+                    default: '',
+                    parameter: 'set_night_low',
+                    byVariety: true,
+                    zeroCounts: true,
+                ),
+                new CropColumn(
+                    'set_night_high_c',
+                    CropColumn::NUMBER,
+                    'fruit-set',
+                    'celsius',
+                    0,
+                    40,
+                    optional: true,
+                    default: '',
+                    parameter: 'set_night_high',
+                    byVariety: true,
+                    zeroCounts: true,
+                ),
+                new CropColumn(
+                    'set_day_high_c',
+                    CropColumn::NUMBER,
+                    'fruit-set',
+                    'celsius',
+                    10,
+                    60,
+                    optional: true,
+                    default: '',
+                    parameter: 'set_day_high',
+                    byVariety: true,
+                    zeroCounts: true,
+                ),
+                new CropColumn(
+                    'set_from',
+                    CropColumn::NUMBER,
+                    'fruit-set',
+                    'share',
+                    0,
+                    1,
+                    optional: true,
+                    default: '',
+                    parameter: 'set_from',
+                    zeroCounts: true,
+                ),
+                new CropColumn(
+                    'young_heat_c',
+                    CropColumn::NUMBER,
+                    'cold-and-heat',
+                    'celsius',
+                    15,
+                    60,
+                    optional: true,
+                    default: '',
+                    parameter: 'young_heat',
+                    byVariety: true,
+                    zeroCounts: true,
+                ),
+                new CropColumn(
+                    'bolt_from_growth_days',
+                    CropColumn::NUMBER,
+                    'cold-and-heat',
+                    'days',
+                    0,
+                    365,
+                    optional: true,
+                    default: '',
+                    parameter: 'bolt_from',
+                    byVariety: true,
+                ),
+                new CropColumn(
+                    'root_cm',
+                    CropColumn::NUMBER,
+                    'water',
+                    'cm',
+                    0,
+                    300,
+                    optional: true,
+                    default: '',
+                    parameter: 'root',
+                    zeroCounts: true,
+                ),
+                new CropColumn(
+                    'depletion',
+                    CropColumn::NUMBER,
+                    'water',
+                    'share',
+                    0,
+                    1,
+                    optional: true,
+                    default: '',
+                    parameter: 'depletion',
+                    zeroCounts: true,
+                ),
+                new CropColumn(
+                    'kc_end',
+                    CropColumn::NUMBER,
+                    'water',
+                    'part',
+                    0,
+                    1.5,
+                    optional: true,
+                    default: '',
+                    parameter: 'kc_end',
+                    zeroCounts: true,
                 ),
             ],
             null,
@@ -342,7 +455,7 @@ final class CropSchema
                 $v->number('young_share'),
                 $v->optionalText('hardy_by') === 'soil',
             ),
-            new HeatLimit($v->number('heat_c'), $v->count('heat_days'), $v->number('heat_from')),
+            new HeatLimit($v->number('heat_c'), $v->count('heat_days'), $v->number('heat_from'), $v->optional('young_heat_c')),
             new Harvest($v->count('harvest_days'), $v->count('min_harvest_days')),
             new Convention(
                 $v->optional('soil_min_sow_c'),
@@ -356,6 +469,7 @@ final class CropSchema
                 $v->optionalCount('bolt_chill_days'),
                 $v->optional('bolt_day_hours'),
                 (float) $v->optional('bolt_growth_days'),
+                (float) $v->optional('bolt_from_growth_days'),
             ),
             $stockFrom === null ? null : new Stock($stockFrom, (int) $v->optionalCount('stock_to_days')),
             new Spacing(
@@ -377,12 +491,22 @@ final class CropSchema
                 $v->optional('seeds_per_gram'),
             ),
             $v->optional('height_cm'),
-            $v->optionalText('thirst'),
+            new Watering($v->optionalText('thirst'), $v->optional('root_cm'), $v->optional('depletion'), $v->optional('kc_end')),
             self::cutFlower($v),
+            self::fruitSet($v),
         );
         self::checkSense($crop);
 
         return $crop;
+    }
+
+    private static function fruitSet(CropValues $v): ?FruitSet
+    {
+        $limits = [$v->optional('set_night_low_c'), $v->optional('set_night_high_c'), $v->optional('set_day_high_c')];
+
+        return $limits === [null, null, null]
+            ? null
+            : new FruitSet(...$limits, fromShare: $v->optional('set_from') ?? FruitSet::FROM_SHARE);
     }
 
     private static function cutFlower(CropValues $v): ?CutFlower

@@ -4,15 +4,24 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-/** The heat that ends a crop: the so many-th day with a maximum at or above a temperature. */
-final readonly class HeatLimit
+use JsonSerializable;
+
+/** The heat that ends a crop: the so many-th day with a maximum at or above a temperature; and the heat seedlings die of. */
+final readonly class HeatLimit implements JsonSerializable
 {
     /**
      * @param  float  $maximumC  daily maximum, °C
      * @param  int  $days  how many of them
      * @param  float  $fromShare  share of growth from which they count
+     * @param  float|null  $youngC  daily maximum of which young plants die when it is reached again and again, °C; null: none
      */
-    public function __construct(public float $maximumC, public int $days, public float $fromShare)
+    public function __construct(public float $maximumC, public int $days, public float $fromShare, public ?float $youngC = null)
     {
+    }
+
+    /** @return array<mixed> for fingerprints: a crop whose seedlings stand any heat has the one it had before there was such a number */
+    public function jsonSerialize(): array
+    {
+        return array_diff_key(get_object_vars($this), $this->youngC !== null ? [] : ['youngC' => true]);
     }
 }

@@ -64,6 +64,14 @@ final readonly class Maturity
         return $route === Route::Direct ? $days : max(self::LEAST_JUVENILE, $days - $this->raisedDays);
     }
 
+    /** @return float growth-days from emergence, or from setting out, after which the cold of bolting counts; at least 0 */
+    public function coldFromDays(Route $route): float
+    {
+        $days = $this->crop->bolting->coldFromGrowthDays;
+
+        return $route === Route::Direct ? $days : max(0.0, $days - $this->raisedDays);
+    }
+
     /** @return float days from sowing outdoors, or from setting out, to first harvest, in weather at which packet days hold */
     public function days(Route $route): float
     {

@@ -45,12 +45,7 @@ final class KnownRecord
     {
         $days = $this->days();
         $known = $days->between($days->first, $day->plus(-1));
-        $missing = $known->last()->daysUntil($day) - 1;
-        if ($missing <= 0) {
-            return $known;
-        }
-        $none = array_fill(0, $missing, null);
 
-        return new DailyRecord($known->first, [...$known->minimum, ...$none], [...$known->maximum, ...$none]);
+        return $known->withMissing($known->last()->daysUntil($day) - 1);
     }
 }

@@ -32,6 +32,7 @@ final class Place
      * @param  KnownRecord  $whole  every day on record
      * @param  non-empty-list<Site>  $sites  the one at hand first
      * @param  Season|null  $season  null: no season is looked at
+     * @param  bool  $waitsForSoil  whether windows wait for each crop's own soil minimum
      */
     public function __construct(
         public readonly KnownRecord $years,
@@ -42,6 +43,7 @@ final class Place
         public readonly CropBook $book,
         private readonly ?Season $season = null,
         private readonly Made $made = new Made(),
+        public readonly bool $waitsForSoil = true,
     ) {
     }
 
@@ -83,46 +85,37 @@ final class Place
     /** @return self at one of its sites, or another, and no other */
     public function at(Site $site): self
     {
-        return new self($this->years, $this->whole, $this->latitude, $this->light, [$site], $this->book, $this->season, $this->made);
+        return $this->with(sites: [$site]);
     }
 
     public function growing(CropBook $book): self
     {
-        return new self($this->years, $this->whole, $this->latitude, $this->light, $this->sites, $book, $this->season, $this->made);
+        return $this->with(book: $book);
     }
 
     public function withoutSeason(): self
     {
-        return new self($this->years, $this->whole, $this->latitude, $this->light, $this->sites, $this->book, null, $this->made);
+        return $this->with(season: null);
     }
 
     public function inSeason(Day $today, ?DailyRecord $outlook): self
     {
-        return new self(
-            $this->years,
-            $this->whole,
-            $this->latitude,
-            $this->light,
-            $this->sites,
-            $this->book,
-            new Season($today, $outlook),
-            $this->made,
-        );
+        return $this->with(season: new Season($today, $outlook));
     }
 
     /** @return self whose windows are computed from other days */
     public function overYears(DailyRecord $years): self
     {
-        return new self(
-            KnownRecord::of($years),
-            $this->whole,
-            $this->latitude,
-            $this->light,
-            $this->sites,
-            $this->book,
-            $this->season,
-            $this->made,
-        );
+        return $this->with(years: KnownRecord::of($years));
+    }
+
+    /** The same place with some parts replaced, each under its own name. */
+    private function with(mixed ...$parts): self
+    {
+        $own = array_diff_key(get_object_vars($this), ['fingerprint' => true, 'grounds' => true]);
+
+        // @phpstan-ignore argument.type (PHP itself holds each part against the type it is declared with)
+        return new self(...$parts + $own);
     }
 
     /** @return string of all of it, SHA-256 in hexadecimal: places with the same are the same to every computation */
@@ -158,6 +151,7 @@ final class Place
             $this->site(),
             $this->season?->today->iso(),
             $this->season?->outlook?->checksum(),
+            $this->waitsForSoil,
         ]);
     }
 

@@ -7,23 +7,83 @@ namespace Anthesis\Record;
 use InvalidArgumentException;
 
 /**
- * One continuous daily series of minimum and maximum air temperature at screen height, °C.
+ * One continuous daily series of minimum and maximum air temperature at screen height, °C, and, of a station that measures them, the
+ * day's rain and the snow lying.
  *
- * Day i of both lists is the i-th day from the first. A missing value is null, never zero.
+ * Day i of each list is the i-th day from the first. A missing value is null, never zero.
  */
 final readonly class DailyRecord
 {
     /**
      * @param  list<float|null>  $minimum  °C
      * @param  list<float|null>  $maximum  °C, as many as minima
+     * @param  list<float|null>|null  $rain  rain and melted snow, mm, as many; null: not measured
+     * @param  list<float|null>|null  $snow  snow lying, cm, as many; null: not measured
      *
      * @throws InvalidArgumentException when the lists are empty or differ in length
      */
-    public function __construct(public Day $first, public array $minimum, public array $maximum)
-    {
+    public function __construct(
+        public Day $first,
+        public array $minimum,
+        public array $maximum,
+        public ?array $rain = null,
+        public ?array $snow = null,
+    ) {
         if ($minimum === [] || count($minimum) !== count($maximum)) {
             throw new InvalidArgumentException('A daily record needs as many maxima as minima, and at least one day.');
         }
+        foreach ([$rain, $snow] as $list) {
+            if ($list !== null && count($list) !== count($minimum)) {
+                throw new InvalidArgumentException('Rain and snow of a daily record have as many days as its temperatures.');
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, list<float|null>|null>  $values  by element; rain and snow may be left out, or null: not measured
+     */
+    public static function ofElements(Day $first, array $values): self
+    {
+        return new self(
+            $first,
+            $values[Element::Minimum->value] ?? [],
+            $values[Element::Maximum->value] ?? [],
+            $values[Element::Rain->value] ?? null,
+            $values[Element::Snow->value] ?? null,
+        );
+    }
+
+    /** @return list<float|null>|null by day; null: not measured */
+    public function of(Element $element): ?array
+    {
+        return match ($element) {
+            Element::Minimum => $this->minimum,
+            Element::Maximum => $this->maximum,
+            Element::Rain => $this->rain,
+            Element::Snow => $this->snow,
+        };
+    }
+
+    /**
+     * Each element that is measured, changed.
+     *
+     * @param  callable(list<float|null>, Element): list<float|null>  $change
+     */
+    public function map(callable $change): self
+    {
+        $values = [];
+        foreach (Element::cases() as $element) {
+            $of = $this->of($element);
+            $values[$element->value] = $of === null ? null : $change($of, $element);
+        }
+
+        return self::ofElements($this->first, $values);
+    }
+
+    /** The record followed by days on which nothing is known. */
+    public function withMissing(int $days): self
+    {
+        return $days <= 0 ? $this : $this->map(static fn (array $values): array => [...$values, ...array_fill(0, $days, null)]);
     }
 
     public function days(): int
@@ -49,11 +109,13 @@ final readonly class DailyRecord
             throw new InvalidArgumentException("The record has no day between {$from->iso()} and {$to->iso()}.");
         }
 
-        return new self(
-            $this->first->plus($start),
-            array_slice($this->minimum, $start, $length),
-            array_slice($this->maximum, $start, $length),
-        );
+        $values = [];
+        foreach (Element::cases() as $element) {
+            $of = $this->of($element);
+            $values[$element->value] = $of === null ? null : array_slice($of, $start, $length);
+        }
+
+        return self::ofElements($this->first->plus($start), $values);
     }
 
     /** @return list<Gap> runs of days on which the minimum or the maximum is missing, in order */
@@ -78,20 +140,28 @@ final readonly class DailyRecord
     }
 
     /**
-     * The record with runs of missing values bridged by a straight line, separately for minima and maxima. A run at
-     * either end has nothing to lean on and stays missing.
+     * The record with runs of missing temperatures bridged by a straight line, separately for minima and maxima. A run at
+     * either end has nothing to lean on and stays missing; so do rain and snow, which have no line between two days.
      *
      * @param  int  $longest  the longest run that is bridged, in days
      */
     public function bridged(int $longest = Gap::BRIDGED_DAYS): self
     {
-        return new self($this->first, self::bridge($this->minimum, $longest), self::bridge($this->maximum, $longest));
+        return new self(
+            $this->first,
+            self::bridge($this->minimum, $longest),
+            self::bridge($this->maximum, $longest),
+            $this->rain,
+            $this->snow,
+        );
     }
 
-    /** @return string a fingerprint of the days and values, SHA-256 in hexadecimal */
+    /** @return string a fingerprint of the days and values, SHA-256 in hexadecimal; without rain and snow the one of their temperatures */
     public function checksum(): string
     {
-        return hash('sha256', $this->first->iso().'|'.json_encode([$this->minimum, $this->maximum], JSON_THROW_ON_ERROR));
+        $values = [$this->minimum, $this->maximum, ...$this->rain === null && $this->snow === null ? [] : [$this->rain, $this->snow]];
+
+        return hash('sha256', $this->first->iso().'|'.json_encode($values, JSON_THROW_ON_ERROR));
     }
 
     /**

@@ -9,4 +9,14 @@ enum Element: string
 {
     case Minimum = 'minimum';
     case Maximum = 'maximum';
+    /** Rain and melted snow, mm. */
+    case Rain = 'rain';
+    /** Snow lying, cm. */
+    case Snow = 'snow';
+
+    /** Whether every record has it. */
+    public function isTemperature(): bool
+    {
+        return $this === self::Minimum || $this === self::Maximum;
+    }
 }

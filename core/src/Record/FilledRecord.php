@@ -10,7 +10,8 @@ use InvalidArgumentException;
  * One daily series for a place from several stations: where the first has no value the next in order gives one, brought
  * to the place's height and, from the days they share, to the level of the stations before it.
  *
- * The bias is the median difference on shared days, for minima and maxima apart; it takes a month of them.
+ * The bias is the median difference on shared days, for minima and maxima apart; it takes a month of them. Rain and snow are taken as
+ * they were measured: they fall where they fall.
  */
 final readonly class FilledRecord
 {
@@ -67,11 +68,35 @@ final readonly class FilledRecord
         }
 
         return new self(
-            new DailyRecord(Day::fromNumber($first), array_values($values['minimum']), array_values($values['maximum'])),
+            new DailyRecord(
+                Day::fromNumber($first),
+                array_values($values['minimum']),
+                array_values($values['maximum']),
+                self::firstOf(Element::Rain, $stations, $first, $days),
+                self::firstOf(Element::Snow, $stations, $first, $days),
+            ),
             array_values($from['minimum']),
             array_values($from['maximum']),
             $fits,
         );
+    }
+
+    /**
+     * @param  list<StationSeries>  $stations
+     * @return list<float|null>|null each day's value from the first station that has one; null where none measures it
+     */
+    private static function firstOf(Element $element, array $stations, int $first, int $days): ?array
+    {
+        $values = null;
+        foreach ($stations as $station) {
+            $offset = $station->usable->first->number - $first;
+            foreach ($station->usable->of($element) ?? [] as $i => $value) {
+                $values ??= array_fill(0, $days, null);
+                $values[$offset + $i] ??= $value;
+            }
+        }
+
+        return $values === null ? null : array_values($values);
     }
 
     /** @return list<array{from: Day, to: Day, station: int}> runs of days on which a station other than the first gave a value */

@@ -8,14 +8,17 @@ namespace Anthesis\Record;
  * Marks values that should not be believed. A marked value is kept in the record as read and left out of the usable one.
  *
  * Rules: maximum below minimum; outside −70…60 °C; more than 25 °C from both neighbouring days; the tenth and later day
- * of an unbroken run of equal values; a day after today; and what the reader of the file already marked (the source's
- * own flag, a day given twice with different values).
+ * of an unbroken run of equal temperatures; rain outside 0…600 mm, snow outside 0…1,000 cm; a day after today; and what the
+ * reader of the file already marked (the source's own flag, a day given twice with different values, the sum of several days).
  */
 final class QualityControl
 {
     public const LOWEST = -70.0;
 
     public const HIGHEST = 60.0;
+
+    /** The most rain of a day, mm, and the deepest snow, cm, that are believed. */
+    private const MOST = ['rain' => 600.0, 'snow' => 1000.0];
 
     public const SPIKE = 25.0;
 
@@ -47,12 +50,34 @@ final class QualityControl
                 $marks[] = new Mark($day, Element::Maximum, $broken);
             }
         }
+        $marks = [...$marks, ...$this->marksOfWater($asRead, $today)];
         usort(
             $marks,
             static fn (Mark $a, Mark $b): int => $a->day->number <=> $b->day->number ?: strcmp($a->element->value, $b->element->value),
         );
 
         return new QualityReport($marks, $this->without($asRead, $marks));
+    }
+
+    /** @return list<Mark> of rain and snow */
+    private function marksOfWater(DailyRecord $asRead, ?Day $today): array
+    {
+        $marks = [];
+        foreach ([Element::Rain, Element::Snow] as $element) {
+            foreach ($asRead->of($element) ?? [] as $i => $value) {
+                $rule = match (true) {
+                    $value === null => null,
+                    $today !== null && $asRead->first->number + $i > $today->number => QualityRule::Future,
+                    $value < 0.0 || $value > self::MOST[$element->value] => QualityRule::OutOfRange,
+                    default => null,
+                };
+                if ($rule !== null) {
+                    $marks[] = new Mark($asRead->first->plus($i), $element, $rule);
+                }
+            }
+        }
+
+        return $marks;
     }
 
     /**
@@ -86,17 +111,13 @@ final class QualityControl
     /** @param  list<Mark>  $marks */
     private function without(DailyRecord $record, array $marks): DailyRecord
     {
-        $minimum = $record->minimum;
-        $maximum = $record->maximum;
+        $out = [];
         foreach ($marks as $mark) {
-            $i = $mark->day->number - $record->first->number;
-            if ($mark->element === Element::Minimum) {
-                $minimum[$i] = null;
-            } else {
-                $maximum[$i] = null;
-            }
+            $out[$mark->element->value][$mark->day->number - $record->first->number] = null;
         }
 
-        return new DailyRecord($record->first, array_values($minimum), array_values($maximum));
+        return $record->map(
+            static fn (array $values, Element $element): array => array_values(array_replace($values, $out[$element->value] ?? [])),
+        );
     }
 }

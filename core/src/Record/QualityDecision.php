@@ -28,10 +28,12 @@ final readonly class QualityDecision
             $out[$decision->element->value][$decision->day->number] = ! $decision->accepted;
         }
 
-        return new DailyRecord(
-            $asRead->first,
-            self::without($asRead->minimum, $asRead->first->number, $out['minimum'] ?? []),
-            self::without($asRead->maximum, $asRead->first->number, $out['maximum'] ?? []),
+        return $asRead->map(
+            static fn (array $values, Element $element): array => self::without(
+                $values,
+                $asRead->first->number,
+                $out[$element->value] ?? [],
+            ),
         );
     }
 

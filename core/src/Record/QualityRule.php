@@ -14,4 +14,5 @@ enum QualityRule: string
     case SourceFlag = 'source-flag';
     case Future = 'future';
     case Duplicate = 'duplicate';
+    case SumOfDays = 'sum-of-days';
 }

@@ -62,15 +62,18 @@ final readonly class RecordUpdate
         $first = min($before->first->number, $file->first->number);
         $last = max($before->last()->number, $file->last()->number);
         $counts = ['new' => 0, 'changed' => 0, 'unchanged' => 0, 'kept' => 0];
-        $series = [Element::Minimum->value => [], Element::Maximum->value => []];
-        $replaced = [];
-        $elements = [[Element::Minimum, $before->minimum, $file->minimum], [Element::Maximum, $before->maximum, $file->maximum]];
-        foreach ($elements as [$element, $old, $new]) {
+        $series = $replaced = [];
+        foreach (Element::cases() as $element) {
+            [$old, $new] = [$before->of($element), $file->of($element)];
+            if ($old === null && $new === null) {
+                continue;
+            }
+            $within = $element->isTemperature() ? $rounding : 0.0;
             $values = [];
             for ($day = $first; $day <= $last; $day++) {
                 $was = $old[$day - $before->first->number] ?? null;
                 $is = $new[$day - $file->first->number] ?? null;
-                $same = $is !== null && $was !== null && abs($is - $was) <= $rounding;
+                $same = $is !== null && $was !== null && abs($is - $was) <= $within;
                 $values[] = $same && $coarser ? $was : $is ?? $was;
                 if ($is === null && $was === null) {
                     continue;
@@ -91,7 +94,7 @@ final readonly class RecordUpdate
         $standing = array_filter($marksBefore, static fn (Mark $m): bool => ! isset($replaced["{$m->day->number} {$m->element->value}"]));
 
         return new self(
-            new DailyRecord(Day::fromNumber($first), $series['minimum'], $series['maximum']),
+            DailyRecord::ofElements(Day::fromNumber($first), $series),
             array_merge(array_values($standing), $marksOfFile),
             ...$counts,
             tolerance: $rounding,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Replay;
 
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\FruitSet;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
@@ -26,6 +27,9 @@ final readonly class CropNeeds
     private const BULBING_TAKES = 0.4;
 
     private const AFTER_CHILL = 0.1;
+
+    /** Share of growth that is left when a fruit that sets at once is ready. */
+    private const SET_TO_HARVEST = 0.9;
 
     /** Growth-days from emergence, or setting out, to the end of youth. */
     public float $youth;
@@ -60,6 +64,15 @@ final readonly class CropNeeds
     /** Growth-days on long days, from emergence or setting out, by which it runs to seed. */
     public float $longDayBolting;
 
+    /** Growth-days from emergence, or setting out, after which fruit sets. */
+    public float $setFrom;
+
+    /** Growth-days from the set of fruit to maturity; at most 0: ripe with the set. */
+    public float $afterSet;
+
+    /** Growth-days from emergence, or setting out, after which the cold of bolting counts. */
+    public float $coldFrom;
+
     public function __construct(public Crop $crop, public Route $route, public LightSchool $light)
     {
         $maturity = new Maturity($crop);
@@ -75,6 +88,10 @@ final readonly class CropNeeds
         $this->afterChill = self::AFTER_CHILL * $days - Tolerance::SUMS;
         $this->chillDays = (int) $crop->growth->chillDays;
         $this->boltChillDays = (int) $crop->bolting->chillDays;
+        $share = $crop->fruitSet->fromShare ?? FruitSet::FROM_SHARE;
+        $this->setFrom = $share * $days - Tolerance::SUMS;
+        $this->afterSet = (self::SET_TO_HARVEST - $share) * $days - Tolerance::SUMS;
+        $this->coldFrom = $maturity->coldFromDays($route) - Tolerance::SUMS;
         $this->longDayBolting = $maturity->boltingDays($route) - Tolerance::SUMS;
     }
 

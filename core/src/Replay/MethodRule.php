@@ -8,8 +8,9 @@ use Anthesis\Crop\Bolting;
 use Anthesis\Crop\Bulb;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Hardiness;
+use Anthesis\Crop\HeatLimit;
 
-/** A rule that the second edition of the method brought. Each can be left out, to see what it moves. */
+/** A rule that an edition of the method brought. Each can be left out, to see what it moves. */
 enum MethodRule: string
 {
     case PlantingStock = 'planting-stock';
@@ -17,23 +18,53 @@ enum MethodRule: string
     case LongDayBolting = 'long-day-bolting';
     case BulbWarmth = 'bulb-warmth';
     case HardyBySoil = 'hardy-by-soil';
+    case FruitSet = 'fruit-set';
+    case YoungHeat = 'young-heat';
+    case SizeBeforeCold = 'size-before-cold';
+    case Snow = 'snow';
+    case SoilHold = 'soil-hold';
+    case Printed = 'printed';
+
+    /** @return int the edition of the method that brought it */
+    public function edition(): int
+    {
+        return match ($this) {
+            self::PlantingStock, self::FrozenGround, self::LongDayBolting, self::BulbWarmth, self::HardyBySoil => 2,
+            self::FruitSet, self::YoungHeat, self::SizeBeforeCold, self::Snow, self::SoilHold, self::Printed => 3,
+        };
+    }
+
+    /** @return list<self> those that came after an edition */
+    public static function since(int $edition): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $rule): bool => $rule->edition() > $edition));
+    }
 
     /**
-     * @return Crop the crop as the first edition, which did not know the rule, would have grown it; frozen ground is the replay's
-     *   affair
+     * @return Crop the crop as an edition that did not know the rule would have grown it; frozen ground and snow are the replay's affair,
+     *   the hold for soil and the joining for print that of the windows
      */
     public function leftOutOf(Crop $crop): Crop
     {
-        $hardiness = $crop->hardiness;
+        [$hardiness, $heat, $bolting] = [$crop->hardiness, $crop->heat, $crop->bolting];
 
         return match ($this) {
             self::PlantingStock => $crop->with(stock: null),
-            self::FrozenGround => $crop,
-            self::LongDayBolting => $crop->with(bolting: new Bolting($crop->bolting->chillDays)),
+            self::FrozenGround, self::Snow, self::SoilHold, self::Printed => $crop,
+            self::FruitSet => $crop->with(fruitSet: null),
+            self::YoungHeat => $crop->with(heat: new HeatLimit($heat->maximumC, $heat->days, $heat->fromShare)),
+            self::SizeBeforeCold => $crop->with(
+                bolting: new Bolting($bolting->chillDays, $bolting->dayHours, $bolting->growthDays),
+            ),
+            self::LongDayBolting => $crop->with(
+                bolting: new Bolting($bolting->chillDays, coldFromGrowthDays: $bolting->coldFromGrowthDays),
+            ),
             self::BulbWarmth => $crop->bulb === null
                 ? $crop
                 : $crop->with(bulb: new Bulb($crop->bulb->criticalDayHours, $crop->bulb->juvenileDays)),
-            self::HardyBySoil => $crop->with(hardiness: new Hardiness($hardiness->killYoungC, $hardiness->killC, $hardiness->youngShare)),
+            self::HardyBySoil => $crop->with(
+                hardiness: new Hardiness($hardiness->killYoungC, $hardiness->killC, $hardiness->youngShare),
+            ),
         };
     }
 }

@@ -13,6 +13,7 @@ enum Outcome: string
     case NoEmergenceCold = 'no-emergence-cold';
     case NoEmergenceHot = 'no-emergence-hot';
     case FreezeYoung = 'freeze-young';
+    case HeatYoung = 'heat-young';
     case Stunted = 'stunted';
     case DayLength = 'day-length';
     case FreezeLate = 'freeze-late';
@@ -20,6 +21,7 @@ enum Outcome: string
     case LongDayBolt = 'long-day-bolt';
     case Heat = 'heat';
     case OutOfTime = 'out-of-time';
+    case NoSet = 'no-set';
     case ShortHarvest = 'short-harvest';
 
     /** The code of a run that does not count: its season lies beyond the record, or in a gap of it. */
@@ -43,6 +45,8 @@ enum Outcome: string
             self::Heat => 12,
             self::OutOfTime => 13,
             self::ShortHarvest => 14,
+            self::HeatYoung => 15,
+            self::NoSet => 16,
         };
     }
 

@@ -54,19 +54,22 @@ final class PacketDays
     /**
      * The best of the year's weeks for each shorter variety of a crop, down to half its days: none is quicker than that.
      *
+     * @param  list<bool>  $held  length 365, days on which nobody sows; empty: none
      * @return Generator<int, float> packet days, from the longest below the crop's own on, and the share of harvests in the
      *                              week of the year in which most came to one
      */
-    public static function shorter(Replay $replay, Crop $crop, Route $route): Generator
+    public static function shorter(Replay $replay, Crop $crop, Route $route, array $held = []): Generator
     {
+        $weeks = [];
+        for ($day = 1 + self::HALF_WEEK; $day <= YearDay::YEAR; $day += 2 * self::HALF_WEEK + 1) {
+            if (! in_array(true, array_slice($held, $day - 1 - self::HALF_WEEK, 2 * self::HALF_WEEK + 1), true)) {
+                $weeks[] = YearDay::fromNumber($day);
+            }
+        }
         $longest = (int) min(self::MOST, self::STEP * (ceil($crop->growth->maturityDays / self::STEP) - 1));
         for ($days = $longest; $days >= max(self::FEWEST, $crop->growth->maturityDays / 2); $days -= self::STEP) {
             $runs = $replay->runs($crop->maturingIn($days), $route);
-            $most = 0.0;
-            for ($day = 1 + self::HALF_WEEK; $day <= YearDay::YEAR; $day += 2 * self::HALF_WEEK + 1) {
-                $most = max($most, self::shareOfHarvests($runs, YearDay::fromNumber($day)));
-            }
-            yield $days => $most;
+            yield $days => max([0.0, ...array_map(static fn (YearDay $day): float => self::shareOfHarvests($runs, $day), $weeks)]);
         }
     }
 

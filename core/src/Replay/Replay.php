@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay;
 
+use Anthesis\Climate\Normals;
+use Anthesis\Climate\RecordTooShort;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
@@ -15,10 +17,12 @@ use Anthesis\Replay\Step\Bulbing;
 use Anthesis\Replay\Step\Chill;
 use Anthesis\Replay\Step\Emergence;
 use Anthesis\Replay\Step\Ending;
+use Anthesis\Replay\Step\FruitSetting;
 use Anthesis\Replay\Step\Ground;
 use Anthesis\Replay\Step\Step;
 use Anthesis\Replay\Step\Youth;
 use Anthesis\Soil\Site;
+use Anthesis\Soil\SoilTemperature;
 
 /**
  * Sows a crop on every day of the record and runs it forward on the weather that followed; docs/method.md, "Replaying".
@@ -30,7 +34,7 @@ use Anthesis\Soil\Site;
 final class Replay
 {
     /** Edition of the method; docs/method.md, "Editions of the method". */
-    public const METHOD_EDITION = 2;
+    public const METHOD_EDITION = 3;
 
     /** Days after emergence, or setting out, in which a crop must have come to harvest. */
     public const HORIZON = 330;
@@ -38,6 +42,10 @@ final class Replay
     private readonly SeasonTables $tables;
 
     private ?self $onAnyGround = null;
+
+    private ?self $withoutSnow = null;
+
+    private ?Normals $soil = null;
 
     /**
      * @param  DailyRecord  $record  as quality control leaves it
@@ -64,10 +72,35 @@ final class Replay
         );
     }
 
+    /** @return Normals|null the normal soil of these years at the site, °C; null: too few years to say */
+    public function normalSoil(): ?Normals
+    {
+        try {
+            return $this->soil ??= SoilTemperature::of($this->record, $this->latitude, $this->tables->site)->normals();
+        } catch (RecordTooShort) {
+            return null;
+        }
+    }
+
     /** The same years, in which frozen ground keeps nobody from sowing. */
     public function onAnyGround(): self
     {
         return $this->onAnyGround ??= new self($this->record, $this->latitude, $this->tables->site, $this->light, false, $this->cache);
+    }
+
+    /** The same years, as if no snow had been measured. */
+    public function withoutSnow(): self
+    {
+        return $this->withoutSnow ??=
+            $this->record->snow === null
+                ? $this
+                : new self(
+                    new DailyRecord($this->record->first, $this->record->minimum, $this->record->maximum, $this->record->rain),
+                    $this->latitude,
+                    $this->tables->site,
+                    $this->light,
+                    cache: $this->cache,
+                );
     }
 
     /** Days of the record. */
@@ -116,6 +149,7 @@ final class Replay
             new Youth($tables, $needs),
             ...$needs->isBulb() ? [new Bulbing($tables, $needs)] : [],
             ...$needs->chillDays > 0 && ! $needs->isBulb() ? [new Chill($tables, $needs)] : [],
+            ...$needs->crop->fruitSet !== null && ! $needs->isBulb() ? [new FruitSetting($tables, $needs)] : [],
             new Ending($tables, $needs),
         ];
     }

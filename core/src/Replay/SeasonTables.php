@@ -6,6 +6,7 @@ namespace Anthesis\Replay;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Emergence;
+use Anthesis\Crop\FruitSet;
 use Anthesis\Crop\GrowthResponse;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Record\DailyRecord;
@@ -49,6 +50,9 @@ final class SeasonTables
 
     public readonly int $days;
 
+    /** Whether the record has rain or snow: the method's third edition. */
+    public readonly bool $hasRainOrSnow;
+
     /** @var list<int> sow day of each day, 1…365 */
     public readonly array $sowDay;
 
@@ -69,6 +73,9 @@ final class SeasonTables
 
     /** @var list<float> minimum as far as freezing goes: with the site's protection; INF where missing */
     private array $night = [];
+
+    /** @var list<float> minimum at the site, without its protection; INF where missing */
+    private array $minimum = [];
 
     /** @var list<float> maximum at the site; −INF where missing */
     private array $afternoon = [];
@@ -103,6 +110,7 @@ final class SeasonTables
         $soil = SoilTemperature::of($record, $latitude, $site)->dailyMean;
         $this->first = $record->first;
         $this->days = $record->days();
+        $this->hasRainOrSnow = $record->rain !== null || $record->snow !== null;
         $this->owner = $cache->owner();
         $this->hours = [0.0, ...DayLength::throughTheYear($latitude)];
         $this->radiation = [0.0, ...Radiation::throughTheYear($latitude)];
@@ -120,6 +128,7 @@ final class SeasonTables
             $mean = $known ? ($minimum + $maximum) / 2 + $site->air : 0.0;
             $this->mean[] = $mean;
             $this->night[] = $known ? $minimum + $site->air + $site->protection : INF;
+            $this->minimum[] = $known ? $minimum + $site->air : INF;
             $this->afternoon[] = $known ? $maximum + $site->air : -INF;
             $this->soil[] = $soil[$i] ?? 0.0;
             $missing[] = $gone += $known ? 0 : 1;
@@ -229,6 +238,22 @@ final class SeasonTables
     public function days(float $celsius): array
     {
         return $this->counts("mean {$celsius}", fn (): array => $this->countFrom($this->mean, $celsius));
+    }
+
+    /** @return array{list<int>, list<int>} count of days whose night and afternoon let fruit set, and those days */
+    public function settingDays(FruitSet $set): array
+    {
+        return $this->counts('set '.json_encode([$set->nightLowC, $set->nightHighC, $set->dayHighC]), function () use ($set): array {
+            $low = ($set->nightLowC ?? -INF) - Tolerance::SUMS;
+            $high = ($set->nightHighC ?? INF) + Tolerance::SUMS;
+            $day = ($set->dayHighC ?? INF) + Tolerance::SUMS;
+            $sets = [];
+            foreach ($this->minimum as $i => $night) {
+                $sets[] = $night !== INF && $night >= $low && $night <= $high && $this->afternoon[$i] <= $day ? 1.0 : 0.0;
+            }
+
+            return $this->countFrom($sets, 1.0);
+        });
     }
 
     /** @return array{list<int>, list<int>} count of days with a mean of 0…10 °C, and those days */

@@ -34,6 +34,9 @@ final class Sowings
     /** @var array<int, int> by plant: first day of harvest; NEVER */
     public array $mature = [];
 
+    /** @var array<int, int> by plant: first day of harvest if fruit had set at once; empty: nothing waits for fruit to set */
+    public array $withoutSet = [];
+
     /** @var array<int, int> by plant: day after which heat counts */
     public array $heatFrom = [];
 

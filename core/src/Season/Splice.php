@@ -6,6 +6,7 @@ namespace Anthesis\Season;
 
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
+use Anthesis\Record\Element;
 use Anthesis\Record\Gap;
 use Anthesis\Words\Phrase;
 
@@ -37,10 +38,7 @@ final class Splice
             );
         }
         $head = $record->between($record->last()->plus(1 - self::BEFORE), $record->last());
-        [$minimum, $maximum] = [$head->minimum, $head->maximum];
-        if ($outlook !== null) {
-            [$minimum, $maximum] = [[...$minimum, ...$outlook->minimum], [...$maximum, ...$outlook->maximum]];
-        }
+        $before = self::followedBy($head, $outlook);
         [, $month, $day] = Day::civil(($outlook ?? $record)->last()->number + 1);
         if ($month === 2 && $day === 29) {
             $day = 28;
@@ -56,10 +54,23 @@ final class Splice
             if (self::hasLongGap($own)) {
                 continue;
             }
-            $members[] = new Member($year, new DailyRecord($head->first, [...$minimum, ...$own->minimum], [...$maximum, ...$own->maximum]));
+            $members[] = new Member($year, self::followedBy($before, $own));
         }
 
         return $members;
+    }
+
+    /** Days that go on with others; what the former measures and the latter does not is missing there. */
+    private static function followedBy(DailyRecord $before, ?DailyRecord $after): DailyRecord
+    {
+        return $after === null
+            ? $before
+            : $before->map(
+                static fn (array $values, Element $element): array => [
+                    ...$values,
+                    ...$after->of($element) ?? array_fill(0, $after->days(), null),
+                ],
+            );
     }
 
     private static function hasLongGap(DailyRecord $record): bool

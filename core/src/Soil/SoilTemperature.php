@@ -15,7 +15,8 @@ use Anthesis\Sun\Radiation;
  *
  * After Kang, S. et al. (2000), Predicting spatial and temporal patterns of soil temperature based on topography, surface
  * cover and air temperature, Forest Ecology and Management 136, 173–184: the soil moves each day a share r of the way to
- * air plus sun. r is 0.3 of itself while the soil is frozen or under snow (soil ≤ 0.5 °C and air below 0 °C).
+ * air plus sun. r is 0.3 of itself while the soil is frozen or under snow (soil ≤ 0.5 °C and air below 0 °C). Where the depth d of
+ * the snow is on record, the soil beneath moves e^(−d/10) of that, and is drawn by 0.05·(1 − e^(−d/10)) a day to 0.5 °C.
  */
 final readonly class SoilTemperature
 {
@@ -26,6 +27,14 @@ final readonly class SoilTemperature
     private const FROZEN_SHARE = 0.3;
 
     private const START_DAYS = 10;
+
+    /** Depth of snow through which the air's pull falls to 1/e, cm. */
+    private const SNOW_DEPTH = 10.0;
+
+    /** Share a day by which soil under deep snow is drawn to where the ground holds it. */
+    private const FROM_BELOW = 0.05;
+
+    private const HELD_AT = 0.5;
 
     /** @param  list<float|null>  $dailyMean °C, day i of the record; null where the air is unknown */
     private function __construct(public Day $first, public array $dailyMean)
@@ -54,7 +63,14 @@ final readonly class SoilTemperature
             }
             $before = $soil ?? self::startFrom($air, $i);
             $share = $before <= self::FROZEN_AT && $mean < 0.0 ? $rate * self::FROZEN_SHARE : $rate;
-            $soil = $before + $share * ($mean + $sun[Day::yearDayOf($record->first->number + $i) - 1] - $before);
+            $under = 0.0;
+            $snow = $record->snow[$i] ?? 0.0;
+            if ($snow > 0.0) {
+                $through = exp(-$snow / self::SNOW_DEPTH);
+                $share *= $through;
+                $under = self::FROM_BELOW * (1 - $through) * (self::HELD_AT - $before);
+            }
+            $soil = $before + $share * ($mean + $sun[Day::yearDayOf($record->first->number + $i) - 1] - $before) + $under;
             $means[] = $soil + $site->offset;
         }
 

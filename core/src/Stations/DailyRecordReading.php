@@ -24,6 +24,7 @@ final readonly class DailyRecordReading
      * @param  int  $rows  rows read, without heading and blank lines
      * @param  float  $step  °C between two values as finely as the file writes them
      * @param  int  $contradicted  days the file gives twice with different values
+     * @param  array<string, MeasuredDepth>  $depths  how rain and snow were understood, by element; what the file does not have is not in it
      */
     public function __construct(
         public RecordFormat $format,
@@ -41,6 +42,7 @@ final readonly class DailyRecordReading
         public int $rows,
         public float $step,
         public int $contradicted,
+        public array $depths = [],
     ) {
     }
 

@@ -6,6 +6,7 @@ namespace Anthesis\Stations;
 
 use Anthesis\Record\Element;
 use Anthesis\Tables\Delimited;
+use Anthesis\Tables\DepthUnit;
 use Anthesis\Tables\FormatError;
 use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
@@ -16,7 +17,10 @@ use Anthesis\Tables\TemperatureUnit;
  * summaries (STATION, DATE, TMAX, TMIN, with columns of attributes) are such a table too.
  *
  * The unit is taken from the column names ("tmin_f", "Max (°C)") or, where they say nothing, from the values: a place where
- * ten or more days of a year are above 60 is measured in °F, above 150 in tenths of °C.
+ * ten or more days of a year are above 60 is measured in °F, above 150 in tenths of °C. Rain and the snow lying are taken along where
+ * there are columns of them; without a unit they are in what goes with the temperatures' (DepthUnit::usual). A bare "snow" is what fell.
+ *
+ * @phpstan-import-type Columns from TableLayout
  */
 final class DailyTable implements StationFormat
 {
@@ -46,7 +50,18 @@ final class DailyTable implements StationFormat
         'station' => ['station', 'station_id', 'stationid', 'station_name', 'site', 'place', 'location', 'town', 'name', 'id'],
         'minimum_flags' => ['tmin_attributes'],
         'maximum_flags' => ['tmax_attributes'],
+        'rain' => ['rain', 'prcp', 'precip', 'precipitation', 'rainfall', 'rr', 'pcp', 'total_precip', 'total_precipitation', 'precip_total'],
+        'rain_flags' => ['prcp_attributes'],
+        // Of these, and of rain's, the first that is there.
+        'snow' => ['snwd', 'snow_depth', 'depth_of_snow', 'snow_on_ground', 'snow_lying', 'snow'],
+        'snow_flags' => ['snwd_attributes'],
     ];
+
+    /** Names by which the daily summaries call rain and the snow lying: their metric form gives snow in mm. */
+    private const OF_SUMMARIES = ['prcp', 'snwd'];
+
+    /** The word of a snow column that means what fell, unless a unit says that it is a depth. */
+    private const SNOWFALL = 'snow';
 
     /** A file of which so many rows and no other could be read has another column of dates. */
     private const ENOUGH_REFUSED = 2000;
@@ -200,7 +215,27 @@ final class DailyTable implements StationFormat
             $layout->stated,
             $layout->order,
             $layout->delimiter,
+            $this->measured($layout),
         );
+    }
+
+    /** @return array<string, MeasuredDepth|array{string, bool}> how rain and snow are given, by element */
+    private function measured(TableLayout $layout): array
+    {
+        $measured = [];
+        foreach ([Element::Rain->value, Element::Snow->value] as $element) {
+            $column = $layout->columns[$element] ?? null;
+            if ($column !== null) {
+                $name = $layout->names[$column];
+                $unit = DepthUnit::inName($name);
+                $measured[$element] =
+                    $unit === null
+                        ? [$name, in_array(self::bareOfDepth($name), self::OF_SUMMARIES, true)]
+                        : new MeasuredDepth($name, $unit, true);
+            }
+        }
+
+        return $measured;
     }
 
     /** @param  list<string>  $cells */
@@ -231,6 +266,15 @@ final class DailyTable implements StationFormat
         $series->day($line, $layout->names[$columns['date']], $day);
         $series->value($line, $day, Element::Minimum, $minimum, self::flagged($cells, $columns['minimum_flags'] ?? null));
         $series->value($line, $day, Element::Maximum, $maximum, self::flagged($cells, $columns['maximum_flags'] ?? null));
+        foreach ([Element::Rain, Element::Snow] as $element) {
+            $column = $columns[$element->value] ?? null;
+            if ($column !== null) {
+                $this->depth($series, $line, $day, $element, $layout, $cells[$column] ?? '', self::flagged(
+                    $cells,
+                    $columns["{$element->value}_flags"] ?? null,
+                ));
+            }
+        }
     }
 
     /**
@@ -273,6 +317,30 @@ final class DailyTable implements StationFormat
         return (float) $found[1];
     }
 
+    /** A cell of rain or snow. One that cannot be read is told of, and the row's temperatures stay. */
+    private function depth(
+        SeriesBuilder $series,
+        int $line,
+        int $day,
+        Element $element,
+        TableLayout $layout,
+        string $text,
+        bool $flagged,
+    ): void {
+        $text = strtolower(str_replace('−', '-', $layout->delimiter === ',' ? $text : str_replace(',', '.', $text)));
+        if (in_array($text, self::MISSING, true) || $text === 's') {
+            // S: the day's rain is in a sum that comes later.
+            return;
+        }
+        if ($text === 't' || $text === 'trace') {
+            $series->depth($line, $day, $element, 0.0, $flagged);
+        } elseif (preg_match('/^([+-]?(?:\d+(?:\.\d*)?|\.\d+))\s*(a|t|mm|cm|in|")?$/', $text, $found) === 1) {
+            $series->depth($line, $day, $element, (float) $found[1], $flagged, ($found[2] ?? '') === 'a');
+        } else {
+            $series->refuse($line, $layout->names[$layout->columns[$element->value] ?? 0], 'no-depth', ['text' => Delimited::shown($text)]);
+        }
+    }
+
     /**
      * The second of a value's attributes (measurement, quality, source) is the source's own doubt.
      *
@@ -313,13 +381,13 @@ final class DailyTable implements StationFormat
     /**
      * @param  list<string>  $names
      * @param  list<list<string>>  $rows
-     * @return array{date: int, minimum: int, maximum: int, station?: int, minimum_flags?: int, maximum_flags?: int}
+     * @return Columns
      */
     private function columns(int $line, array $names, array $rows, bool $hasHeading, ReadingChoices $choices): array
     {
         if ($choices->columns !== null) {
             foreach ($choices->columns as $what => $column) {
-                if (! isset($names[$column])) {
+                if (! isset($names[$column]) && ($column !== -1 || ! in_array($what, ['rain', 'snow'], true))) {
                     throw FormatError::at($line, 'table.no-such-column', [
                         'column' => $column + 1,
                         'what' => $what,
@@ -328,7 +396,10 @@ final class DailyTable implements StationFormat
                 }
             }
 
-            return $choices->columns + $this->places($names, $choices->columns, $rows, $choices);
+            /** @var Columns $columns */
+            $columns = array_filter($choices->columns + $this->depths($hasHeading ? $names : []), static fn (int $at): bool => $at >= 0);
+
+            return $columns + $this->places($names, $columns, $rows, $choices);
         }
         if (! $hasHeading) {
             $columns = $this->guessed($rows);
@@ -337,7 +408,7 @@ final class DailyTable implements StationFormat
         }
         $columns = [];
         foreach (self::NAMES as $what => $known) {
-            foreach ($what === 'station' ? [] : $names as $i => $name) {
+            foreach (in_array($what, ['station', 'rain', 'snow'], true) ? [] : $names as $i => $name) {
                 if (in_array(Delimited::bare($name), $known, true)) {
                     if (isset($columns[$what])) {
                         throw FormatError::at($line, 'table.given-twice', [
@@ -358,8 +429,40 @@ final class DailyTable implements StationFormat
             }
         }
 
-        /** @var array{date: int, minimum: int, maximum: int, minimum_flags?: int, maximum_flags?: int} $columns */
+        $columns += array_diff($this->depths($names), $columns);
+
+        /** @var array{date: int, minimum: int, maximum: int, minimum_flags?: int, maximum_flags?: int, rain?: int, snow?: int, rain_flags?: int, snow_flags?: int} $columns */
         return $columns + $this->places($names, $columns, $rows, $choices);
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @return array{rain?: int, snow?: int} the columns of rain and of the snow lying, where there are
+     */
+    private function depths(array $names): array
+    {
+        $bare = array_map(self::bareOfDepth(...), $names);
+        $columns = [];
+        foreach ([Element::Rain->value, Element::Snow->value] as $what) {
+            foreach (self::NAMES[$what] as $known) {
+                $column = array_search($known, $bare, true);
+                if ($column !== false && ($known !== self::SNOWFALL || DepthUnit::inName($names[$column]) !== null)) {
+                    $columns[$what] = $column;
+
+                    break;
+                }
+            }
+        }
+
+        return $columns;
+    }
+
+    /** A column's name without the unit of a depth and punctuation: "Snow depth (in)" is "snow_depth". */
+    private static function bareOfDepth(string $name): string
+    {
+        $bare = trim((string) preg_replace('/[^a-z]+/', '_', mb_strtolower($name)), '_');
+
+        return (string) preg_replace('/_(?:mm|cm|in|inch|inches|millimet(?:er|re)s?|centimet(?:er|re)s?)$/', '', $bare);
     }
 
     /**

@@ -10,8 +10,8 @@ use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
 
 /**
- * GHCN-Daily as a row for each value: station, day (YYYYMMDD), element, value in tenths of °C, flags for measurement, quality
- * and source, time of observation. No heading. Rows of a station stand together, in any order of days.
+ * GHCN-Daily as a row for each value: station, day (YYYYMMDD), element, value in tenths of °C (rain in tenths of mm, snow lying in
+ * mm), flags for measurement, quality and source, time of observation. No heading. Rows of a station stand together, in any order of days.
  */
 final class GhcnLong implements StationFormat
 {
@@ -38,15 +38,19 @@ final class GhcnLong implements StationFormat
             }
             // Files of many stations have millions of such rows: those without quotes are cut in the quickest way.
             $cells = str_contains($line, '"') ? array_map('strval', str_getcsv($line, ',', '"', '')) : explode(',', $line);
-            $element = match ($cells[2] ?? '') {
-                'TMIN' => Element::Minimum,
-                'TMAX' => Element::Maximum,
-                default => null,
-            };
+            $element = StationFileReader::GHCN[$cells[2] ?? ''] ?? null;
             if ($element === null) {
                 continue;
             }
             $day = $this->day($cells[1]);
+            if (! $element->isTemperature()) {
+                $value = $cells[3] ?? '';
+                if ($day !== null && is_numeric($value) && (float) $value !== self::MISSING) {
+                    $stations->depth($cells[0], $lines->number, $day, $element, (float) $value, trim($cells[5] ?? '') !== '');
+                }
+
+                continue;
+            }
             $stations->measure($cells[0], $day);
             $series = $stations->seriesOf($cells[0]);
             if ($series !== null) {
@@ -94,6 +98,7 @@ final class GhcnLong implements StationFormat
             TemperatureUnit::TenthsCelsius,
             DateOrder::YearFirst,
             ',',
+            StationFileReader::ghcnDepths(),
         );
     }
 }

@@ -12,7 +12,8 @@ use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
 
 /**
- * GHCN-Daily in fixed width: a line for each station, month and element, with 31 values in tenths of °C, each followed by
+ * GHCN-Daily in fixed width: a line for each station, month and element, with 31 values in tenths of °C (rain in tenths of mm, snow
+ * lying in mm), each followed by
  * flags for measurement, quality and source. A quality flag doubts the value; −9999 is missing.
  *
  * Menne, M. J. et al. (2012), An overview of the Global Historical Climatology Network-Daily database, J. Atmos. Oceanic
@@ -44,15 +45,16 @@ final class GhcnMonths implements StationFormat
             if (preg_match(self::LINE, $line) !== 1) {
                 throw FormatError::at($lines->number, 'ghcn.no-line');
             }
-            $element = match (substr($line, 17, 4)) {
-                'TMIN' => Element::Minimum,
-                'TMAX' => Element::Maximum,
-                default => null,
-            };
+            $element = StationFileReader::GHCN[substr($line, 17, 4)] ?? null;
             if ($element === null) {
                 continue;
             }
             $station = substr($line, 0, 11);
+            if (! $element->isTemperature()) {
+                $this->monthOfDepths($stations, $station, $lines->number, $line, $element);
+
+                continue;
+            }
             $first = Day::numberOf((int) substr($line, 11, 4), (int) substr($line, 15, 2), 1);
             $stations->measure($station, $first);
             $series = $stations->seriesOf($station);
@@ -91,6 +93,19 @@ final class GhcnMonths implements StationFormat
         }
     }
 
+    private function monthOfDepths(StationGathering $stations, string $station, int $number, string $line, Element $element): void
+    {
+        [$year, $month] = [(int) substr($line, 11, 4), (int) substr($line, 15, 2)];
+        $first = Day::numberOf($year, $month, 1);
+        for ($i = 0, $days = Day::daysInMonth($year, $month); $i < $days; $i++) {
+            $cell = substr($line, self::FIRST_VALUE + $i * self::VALUE_WIDTH, self::VALUE_WIDTH);
+            $text = trim(substr($cell, 0, 5));
+            if (preg_match('/^-?\d+$/', $text) === 1 && (int) $text !== self::MISSING) {
+                $stations->depth($station, $number, $first + $i, $element, (float) $text, trim(substr($cell, 6, 1)) !== '');
+            }
+        }
+    }
+
     private function reading(SeriesBuilder $series, ReadingChoices $choices): DailyRecordReading
     {
         return StationFileReader::reading(
@@ -102,6 +117,7 @@ final class GhcnMonths implements StationFormat
             TemperatureUnit::TenthsCelsius,
             DateOrder::YearFirst,
             null,
+            StationFileReader::ghcnDepths(),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Stations;
 
 use Anthesis\Record\Day;
+use Anthesis\Tables\DepthUnit;
 use Anthesis\Tables\TemperatureUnit;
 
 /** What a person overrules of that which a file seems to say; null: as found. */
@@ -12,8 +13,9 @@ final readonly class ReadingChoices
 {
     /**
      * @param  Day|null  $today  a later day refuses the file; null: any day is taken
-     * @param  array{date: int, minimum: int, maximum: int}|null  $columns  counted from 0
+     * @param  array{date: int, minimum: int, maximum: int, rain?: int, snow?: int}|null  $columns  counted from 0; of rain and snow −1: there is none
      * @param  int|null  $places  the column that names places or stations, counted from 0; −1: there is none; null: as found
+     * @param  DepthUnit|null  $rain  the unit of rain, $snow: of snow lying
      * @param  string|null  $station  which station's values to take of a file with several
      */
     public function __construct(
@@ -24,11 +26,23 @@ final readonly class ReadingChoices
         public ?DateOrder $dateOrder = null,
         public ?string $station = null,
         public ?int $places = null,
+        public ?DepthUnit $rain = null,
+        public ?DepthUnit $snow = null,
     ) {
     }
 
     public function withPlaces(int $column): self
     {
-        return new self($this->today, $this->unit, $this->columns, $this->delimiter, $this->dateOrder, $this->station, $column);
+        return new self(
+            $this->today,
+            $this->unit,
+            $this->columns,
+            $this->delimiter,
+            $this->dateOrder,
+            $this->station,
+            $column,
+            $this->rain,
+            $this->snow,
+        );
     }
 }

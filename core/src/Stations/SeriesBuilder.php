@@ -44,6 +44,9 @@ final class SeriesBuilder
     /** @var array<string, array<int, float|null>> by element, then by day */
     private array $values = ['minimum' => [], 'maximum' => []];
 
+    /** @var array<string, array<int, float|null>> rain and snow by element, then by day; in the file's unit */
+    private array $depths = [];
+
     /** @var array<string, Mark> */
     private array $marks = [];
 
@@ -141,6 +144,37 @@ final class SeriesBuilder
         }
     }
 
+    /**
+     * Rain, or the snow lying. It counts on days of the temperatures' record alone, and makes that no longer.
+     *
+     * @param  float|null  $value  in the file's unit
+     * @param  bool  $flagged  the source itself doubts the value
+     * @param  bool  $ofSeveralDays  it is the sum of several days
+     */
+    public function depth(int $line, int $day, Element $element, ?float $value, bool $flagged = false, bool $ofSeveralDays = false): void
+    {
+        if ($value !== null && abs($value) > self::LARGEST) {
+            $this->refuse($line, $element->value, 'record.too-large');
+
+            return;
+        }
+        $known = $this->depths[$element->value][$day] ?? null;
+        if ($known !== null) {
+            if ($value !== null && $value !== $known) {
+                $this->mark($day, $element, QualityRule::Duplicate);
+            }
+
+            return;
+        }
+        $this->depths[$element->value][$day] = $value;
+        if ($value !== null && $flagged) {
+            $this->mark($day, $element, QualityRule::SourceFlag);
+        }
+        if ($value !== null && $ofSeveralDays) {
+            $this->mark($day, $element, QualityRule::SumOfDays);
+        }
+    }
+
     public function isEmpty(): bool
     {
         return $this->first === PHP_INT_MAX;
@@ -178,20 +212,44 @@ final class SeriesBuilder
             ]);
     }
 
-    /** The values from the first day to the last, converted to °C. */
-    public function record(TemperatureUnit $unit): DailyRecord
+    /**
+     * The values from the first day to the last, converted to °C, mm of rain and cm of snow.
+     *
+     * @param  array<string, MeasuredDepth>  $depths  of rain and snow, where the file has them
+     */
+    public function record(TemperatureUnit $unit, array $depths = []): DailyRecord
     {
         $series = [];
         foreach ($this->values as $element => $values) {
-            $list = [];
-            for ($day = $this->first; $day <= $this->last; $day++) {
-                $value = $values[$day] ?? null;
-                $list[] = $value === null ? null : $unit->toCelsius($value);
+            $series[$element] = $this->list($values, $unit->toCelsius(...));
+        }
+        foreach ($depths as $element => $depth) {
+            $values = $this->depths[$element] ?? [];
+            $perUnit = $element === Element::Snow->value ? 10 : 1;
+            $list = $this->list($values, static fn (float $value): float => round($depth->unit->toMillimetres($value) / $perUnit, 2));
+            // A column that is blank throughout measures nothing.
+            if (array_filter($list, static fn (?float $value): bool => $value !== null) !== []) {
+                $series[$element] = $list;
             }
-            $series[$element] = $list;
         }
 
-        return new DailyRecord(Day::fromNumber($this->first), $series['minimum'], $series['maximum']);
+        return DailyRecord::ofElements(Day::fromNumber($this->first), $series);
+    }
+
+    /**
+     * @param  array<int, float|null>  $values  by day
+     * @param  callable(float): float  $convert
+     * @return list<float|null>
+     */
+    private function list(array $values, callable $convert): array
+    {
+        $list = [];
+        for ($day = $this->first; $day <= $this->last; $day++) {
+            $value = $values[$day] ?? null;
+            $list[] = $value === null ? null : $convert($value);
+        }
+
+        return $list;
     }
 
     /** @return float °C between two neighbouring values, as finely as they are written: whole units, tenths or hundredths of one */
@@ -214,7 +272,7 @@ final class SeriesBuilder
     {
         $days = [];
         foreach ($this->marks as $mark) {
-            if ($mark->rule === QualityRule::Duplicate) {
+            if ($mark->rule === QualityRule::Duplicate && $mark->element->isTemperature()) {
                 $days[$mark->day->number] = true;
             }
         }
@@ -225,7 +283,10 @@ final class SeriesBuilder
     /** @return list<Mark> in order of day */
     public function marks(): array
     {
-        $marks = array_values($this->marks);
+        // Rain and snow may have days beyond those of the temperatures.
+        $marks = array_values(
+            array_filter($this->marks, fn (Mark $m): bool => $m->day->number >= $this->first && $m->day->number <= $this->last),
+        );
         usort(
             $marks,
             static fn (Mark $a, Mark $b): int => $a->day->number <=> $b->day->number ?: strcmp($a->element->value, $b->element->value),

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Anthesis\Stations;
 
 use Anthesis\Record\Day;
+use Anthesis\Record\Element;
+use Anthesis\Tables\DepthUnit;
 use Anthesis\Tables\FormatError;
 use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
@@ -17,6 +19,9 @@ use Anthesis\Tables\TemperatureUnit;
  */
 final class StationFileReader
 {
+    /** What is read of the elements of GHCN-Daily. */
+    public const GHCN = ['TMIN' => Element::Minimum, 'TMAX' => Element::Maximum, 'PRCP' => Element::Rain, 'SNWD' => Element::Snow];
+
     private const HEAD = 400;
 
     /** @return list<StationFormat> the pickiest first; a table is what is left */
@@ -84,10 +89,21 @@ final class StationFileReader
         throw FormatError::inFile('file.unknown-format');
     }
 
+    /** @return array<string, MeasuredDepth> how GHCN-Daily gives rain and snow */
+    public static function ghcnDepths(): array
+    {
+        return [
+            Element::Rain->value => new MeasuredDepth('PRCP', DepthUnit::TenthsMillimetres, true),
+            Element::Snow->value => new MeasuredDepth('SNWD', DepthUnit::Millimetres, true),
+        ];
+    }
+
     /**
      * @param  array{date: string, minimum: string, maximum: string}  $columns
      * @param  list<string>  $names
      * @param  TemperatureUnit|null  $stated  the unit the file names
+     * @param  array<string, MeasuredDepth|array{string, bool}>  $depths  by element, where the file has it: how it is given, or the column that
+     *     names no unit, and whether it is one of the daily summaries'
      *
      * @internal for the formats
      */
@@ -100,13 +116,22 @@ final class StationFileReader
         ?TemperatureUnit $stated,
         DateOrder $order,
         ?string $delimiter,
+        array $depths = [],
     ): DailyRecordReading {
         $concluded = $series->concludedUnit();
         $unit = $choices->unit ?? ($stated ?? $concluded);
+        $measured = [];
+        foreach ($depths as $element => $depth) {
+            $isSnow = $element === Element::Snow->value;
+            $chosen = $isSnow ? $choices->snow : $choices->rain;
+            $known = is_array($depth) ? new MeasuredDepth($depth[0], DepthUnit::usual($unit, $isSnow, $depth[1]), false) : $depth;
+            $measured[$element] = $chosen === null ? $known : new MeasuredDepth($known->column, $chosen, $known->isStated);
+        }
+        $record = $series->record($unit, $measured);
 
         return new DailyRecordReading(
             $format,
-            $series->record($unit),
+            $record,
             $series->marks(),
             $series->station,
             $columns,
@@ -120,6 +145,8 @@ final class StationFileReader
             $series->rows,
             $series->step($unit),
             $series->contradictedDays(),
+            // A column that was blank throughout is none.
+            array_filter($measured, static fn (string $of): bool => $record->of(Element::from($of)) !== null, ARRAY_FILTER_USE_KEY),
         );
     }
 

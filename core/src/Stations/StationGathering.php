@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Stations;
 
 use Anthesis\Record\Day;
+use Anthesis\Record\Element;
 use Anthesis\Tables\FormatError;
 
 /**
@@ -22,6 +23,9 @@ final class StationGathering
     public ?SeriesBuilder $series = null;
 
     private bool $found = false;
+
+    /** @var array{string, list<array{int, int, Element, float, bool}>} a station whose rain or snow came before its temperatures, and those */
+    private array $waiting = ['', []];
 
     /** @var array<string, array{int, int, int}> first day, last day, rows */
     private array $extents = [];
@@ -44,9 +48,30 @@ final class StationGathering
         if (! $this->found && ($this->choices->station === null || $this->choices->station === $station)) {
             $this->found = true;
             $this->series = new SeriesBuilder($station, $this->choices->today);
+            if ($this->waiting[0] === $station) {
+                foreach ($this->waiting[1] as $depth) {
+                    $this->series->depth(...$depth);
+                }
+            }
+            $this->waiting = ['', []];
         }
 
         return $this->series !== null && $this->series->station === $station ? $this->series : null;
+    }
+
+    /** Rain or snow of a station. What comes before its temperatures waits for them: a station without any is not gathered. */
+    public function depth(string $station, int $line, int $day, Element $element, float $value, bool $flagged): void
+    {
+        if ($this->series !== null) {
+            if ($this->series->station === $station) {
+                $this->series->depth($line, $day, $element, $value, $flagged);
+            }
+        } elseif ($this->choices->station === null || $this->choices->station === $station) {
+            if ($this->waiting[0] !== $station) {
+                $this->waiting = [$station, []];
+            }
+            $this->waiting[1][] = [$line, $day, $element, $value, $flagged];
+        }
     }
 
     /** @param  int|null  $day  a day of the row; null: it has none that could be read */

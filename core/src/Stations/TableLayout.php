@@ -9,13 +9,18 @@ use Anthesis\Tables\TemperatureUnit;
 /**
  * How a table with a row a day is laid out.
  *
+ * @phpstan-type Columns array{
+ *     date: int, minimum: int, maximum: int, station?: int, minimum_flags?: int, maximum_flags?: int,
+ *     rain?: int, snow?: int, rain_flags?: int, snow_flags?: int,
+ * }
+ *
  * @internal
  */
 final readonly class TableLayout
 {
     /**
      * @param  list<string>  $names  of all columns
-     * @param  array{date: int, minimum: int, maximum: int, station?: int, minimum_flags?: int, maximum_flags?: int}  $columns
+     * @param  Columns  $columns
      * @param  TemperatureUnit|null  $stated  the unit its heading names
      * @param  list<int>  $perhapsPlaces  columns that may turn out to name places
      */

@@ -10,6 +10,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Runs;
+use Anthesis\Window\SoilHold;
 use Anthesis\Window\SowingWindow;
 
 /** By day of the year, when what is sown on it is usually picked, and whether it is to be relied on. */
@@ -40,7 +41,8 @@ final readonly class HarvestDays
         return new self($days, array_map(static fn (int $day): float => $isIn($day) ? 1.0 : 0.0, range(1, YearDay::YEAR)));
     }
 
-    public static function of(Runs $runs): self
+    /** @param  SoilHold|null  $hold  days that wait for the soil, and so are not to be relied on; null: none */
+    public static function of(Runs $runs, ?SoilHold $hold = null): self
     {
         $harvest = Outcome::Harvest->code();
         $days = [];
@@ -57,7 +59,14 @@ final readonly class HarvestDays
             }
         }
 
-        return new self($days, OutcomeRibbon::of($runs)->reliability);
+        $reliability = OutcomeRibbon::of($runs)->reliability;
+
+        return new self(
+            $days,
+            $hold === null
+                ? $reliability
+                : array_map(static fn (float $r, bool $waits): float => $waits ? 0.0 : $r, $reliability, $hold->days),
+        );
     }
 
     /** @return array{int, int}|null days to first harvest, and days of harvest; null: the day never came to one */

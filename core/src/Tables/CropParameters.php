@@ -74,7 +74,9 @@ final class CropParameters
         $number = self::number($keys, $key, $column->optional ? min(0, $column->least) : $column->least, $column->most);
 
         return match (true) {
-            $column->optional => $number == 0 ? '' : (string) json_encode($number),
+            $number === null && $column->optional,
+            $number == 0 && $column->optional && ! $column->zeroCounts => '',
+            $column->optional => (string) json_encode($number),
             default => (string) json_encode($number ?? throw self::lacks($key)),
         };
     }

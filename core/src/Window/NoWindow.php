@@ -14,7 +14,8 @@ final readonly class NoWindow
     /**
      * @param  YearDay  $nearest  the sow day with the best chance; where no year came to a harvest, on which it held out longest
      * @param  int  $harvests  of $years
-     * @param  Outcome|null  $reason  what became of most of the others on that day; null: nothing is on record
+     * @param  Outcome|Reason|null  $reason  what became of most of the others on that day, or that the soil is never warm enough; null:
+     *     nothing is on record
      * @param  int|null  $longestDays  packet days of the longest variety that has a week of the year; null: none shorter does
      * @param  array<string, non-empty-list<SowingWindow>>  $openedBy  windows by the site, or cover, that opens them with the least trouble
      */
@@ -22,7 +23,7 @@ final readonly class NoWindow
         public YearDay $nearest,
         public int $harvests,
         public int $years,
-        public ?Outcome $reason,
+        public Outcome|Reason|null $reason,
         public ?int $longestDays = null,
         public array $openedBy = [],
     ) {
@@ -38,7 +39,9 @@ final readonly class NoWindow
     public function phrases(): array
     {
         $phrases = [];
-        if ($this->reason !== null) {
+        if ($this->reason instanceof Reason) {
+            $phrases[] = Phrase::of('no-window.soil');
+        } elseif ($this->reason !== null) {
             $reason = Phrase::of("outcome.{$this->reason->value}");
             $phrases[] =
                 $this->harvests === 0

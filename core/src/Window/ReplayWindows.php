@@ -14,7 +14,8 @@ use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Words\Phrase;
 
 /**
- * Sowing windows from a replay: circular runs of at least five sow days whose reliability reaches a share of the years.
+ * Sowing windows from a replay: circular runs of at least five sow days whose reliability reaches a share of the years, and on which
+ * nothing waits for the soil.
  *
  * Reckoned on the circle of the year throughout, so that no hemisphere and no climate is a special case.
  */
@@ -30,6 +31,7 @@ final readonly class ReplayWindows
         public OutcomeRibbon $ribbon,
         private YearDay $from,
         private string $site,
+        private ?SoilHold $hold = null,
     ) {
         $this->expected = $ribbon->expectedHarvest($crop->harvest->days);
     }
@@ -40,11 +42,12 @@ final readonly class ReplayWindows
         return array_map($this->harvestedOn(...), range(1, YearDay::YEAR));
     }
 
-    public function at(float $share): RouteWindows
+    /** @param  bool  $raw  whether they are what the replay alone says: not held for the soil, and not joined for print */
+    public function at(float $share, bool $raw = false): RouteWindows
     {
         $derivation = new Derivation();
-        $windows = $this->windows($share);
-        $fair = $this->windows(ProofStandard::FAIR);
+        [$windows, $slivers] = $raw ? [$this->raw($share), []] : PrintedWindows::slivers($this->printed($share));
+        $fair = $raw ? $this->raw(ProofStandard::FAIR) : $this->printed(ProofStandard::FAIR);
         $years = $this->ribbon->yearsOnRecord();
         $derivation->write(
             'replay',
@@ -60,7 +63,7 @@ final readonly class ReplayWindows
         $evidence = [];
         foreach ($windows as $window) {
             $evidence[] = $found = $this->evidence($window, $windows, $fair);
-            $this->write($derivation, $window, $found, $share, $years);
+            $this->write($derivation, $window, $found, $share, $years, $raw ? null : $this->hold);
         }
         if ($windows === []) {
             $derivation->write(
@@ -71,7 +74,7 @@ final readonly class ReplayWindows
                 Phrase::of('source.at-best', self::share(max([0.0, ...$this->ribbon->reliability]), $years)),
             );
         }
-        $reasons = $this->reasons($windows);
+        $reasons = $this->reasons($windows, $raw);
         // Days that were never harvested are no window, so every window has its harvest.
         $harvests = array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
@@ -102,41 +105,58 @@ final readonly class ReplayWindows
             $derivation->lines(),
             $fair,
             $evidence,
-            $this->chances($fair, $windows),
-            $windows === [] ? $this->nearest() : null,
+            $this->chances($fair, $windows, $slivers),
+            $windows === [] ? $this->nearest($raw) : null,
         );
     }
 
     /**
      * @param  list<SowingWindow>  $fair
      * @param  list<SowingWindow>  $windows
+     * @param  list<SowingWindow>  $slivers  windows too short to be told as one
      * @return list<FairChance>
      */
-    private function chances(array $fair, array $windows): array
+    private function chances(array $fair, array $windows, array $slivers): array
     {
-        $chances = [];
+        $apart = [];
         foreach ($fair as $days) {
-            foreach ($windows as $window) {
-                if ($days->contains($window->first)) {
-                    continue 2;
-                }
+            if (array_filter($windows, static fn (SowingWindow $window): bool => $days->contains($window->first)) === []) {
+                $apart[] = $days;
             }
+        }
+        // A sliver in days that are told as a fair chance anyway is told with them.
+        foreach ($slivers as $sliver) {
+            if (array_filter($apart, static fn (SowingWindow $days): bool => $days->contains($sliver->first)) === []) {
+                $apart[] = $sliver;
+            }
+        }
+        $since = fn (SowingWindow $days): int => $this->from->daysUntil($days->first);
+        usort($apart, static fn (SowingWindow $a, SowingWindow $b): int => $since($a) <=> $since($b));
+
+        return array_map(function (SowingWindow $days): FairChance {
             $sum = 0.0;
             for ($i = 0; $i < $days->days; $i++) {
                 $sum += $this->ribbon->reliability[($days->first->number + $i - 1) % YearDay::YEAR];
             }
-            $chances[] = new FairChance($days, (int) floor((10 * $sum) / $days->days + Tolerance::SUMS));
-        }
 
-        return $chances;
+            return new FairChance($days, (int) floor((10 * $sum) / $days->days + Tolerance::SUMS));
+        }, $apart);
     }
 
-    /** The day with the best chance; where no year ever came to a harvest, the one on which what was sown held out longest. */
-    private function nearest(): NoWindow
+    /**
+     * The day with the best chance, of those on which nothing waits for the soil; where no year ever came to a harvest, the one on
+     * which what was sown held out longest.
+     */
+    private function nearest(bool $raw): NoWindow
     {
         $chance = $this->ribbon->reliability;
         if (max([0.0, ...$chance]) === 0.0) {
             $chance = $this->ribbon->daysLived();
+        }
+        $held = $raw ? [] : $this->hold->days ?? [];
+        $always = $held !== [] && ! in_array(false, $held, true);
+        if ($held !== [] && ! $always) {
+            $chance = array_map(static fn (float $c, bool $waits): float => $waits ? -1.0 : $c, $chance, $held);
         }
         $nearest = $this->from;
         for ($i = 1; $i < YearDay::YEAR; $i++) {
@@ -150,7 +170,9 @@ final readonly class ReplayWindows
             $nearest,
             $this->ribbon->yearsOf($nearest, Outcome::Harvest),
             $this->ribbon->years[$nearest->number - 1],
-            $this->ribbon->reason($nearest),
+            $always && $this->ribbon->reliability[$nearest->number - 1] >= ProofStandard::FAIR - Tolerance::SUMS
+                ? Reason::SoilBelowMinimum
+                : $this->ribbon->reason($nearest),
         );
     }
 
@@ -168,20 +190,57 @@ final readonly class ReplayWindows
         return $window->harvestedFrom($this->ribbon->harvestSpan($window->first, $window->days));
     }
 
-    /** @return list<SowingWindow> days on which harvests reach a share of the years */
+    /** @return list<SowingWindow> days on which harvests reach a share of the years, and nothing waits for the soil */
     public function windows(float $share): array
     {
+        return self::reaching($this->ribbon->reliability, $share, $this->from, $this->hold);
+    }
+
+    /** @return list<SowingWindow> days on which harvests reach a share of the years, whatever the soil */
+    public function raw(float $share): array
+    {
         return self::reaching($this->ribbon->reliability, $share, $this->from);
+    }
+
+    /** @return list<SowingWindow> windows() as a calendar prints them, slivers and all */
+    public function printed(float $share): array
+    {
+        return PrintedWindows::joined($this->windows($share), $this->ribbon->reliability, $this->hold, $share, $this->from);
+    }
+
+    /** @return float|null the soil the crop waits for, °C; null: it never has to */
+    public function soilMinimum(): ?float
+    {
+        return $this->hold?->minimumC;
+    }
+
+    /** @return list<SowingWindow> days that wait for the soil though the years reach a share */
+    public function held(float $share): array
+    {
+        $hold = $this->hold;
+
+        return $hold === null
+            ? []
+            : WindowFinder::runs(
+                array_map(
+                    static fn (float $harvested, bool $waits): bool => $waits && $harvested >= $share - Tolerance::SUMS,
+                    $this->ribbon->reliability,
+                    $hold->days,
+                ),
+                $this->from,
+            );
     }
 
     /**
      * @param  list<float>  $reliability  length 365, share of years that sow day i+1 was harvested in
      * @return list<SowingWindow> days on which it reaches a share, listed from a day on
      */
-    public static function reaching(array $reliability, float $share, YearDay $from): array
+    public static function reaching(array $reliability, float $share, YearDay $from, ?SoilHold $hold = null): array
     {
+        $open = array_map(static fn (float $harvested): bool => $harvested >= $share - Tolerance::SUMS, $reliability);
+
         return WindowFinder::runs(
-            array_map(static fn (float $harvested): bool => $harvested >= $share - Tolerance::SUMS, $reliability),
+            $hold === null ? $open : array_map(static fn (bool $is, bool $waits): bool => $is && ! $waits, $open, $hold->days),
             $from,
             ProofStandard::LEAST_DAYS,
         );
@@ -237,8 +296,14 @@ final readonly class ReplayWindows
         return $days === null ? null : [$sown->plus($days[0]), $sown->plus($days[1]), $sown->plus($days[2])];
     }
 
-    private function write(Derivation $derivation, SowingWindow $window, WindowEvidence $evidence, float $share, int $years): void
-    {
+    private function write(
+        Derivation $derivation,
+        SowingWindow $window,
+        WindowEvidence $evidence,
+        float $share,
+        int $years,
+        ?SoilHold $hold,
+    ): void {
         $act = Phrase::of("act.{$this->crop->act($this->route)->value}");
         $asked = Phrase::of('source.asked', self::share($share, $years));
         if ($window->isAllYear()) {
@@ -249,7 +314,7 @@ final readonly class ReplayWindows
                 Phrase::of('derivation.first', ['act' => $act]),
                 $window->first,
                 null,
-                $this->lost($asked, 'before', $window->first->plus(-1)),
+                $this->lost($asked, 'before', $window->first->plus(-1), $hold),
             );
             $derivation->write(
                 'last',
@@ -258,7 +323,7 @@ final readonly class ReplayWindows
                     : Phrase::of('derivation.last', ['act' => $act]),
                 $window->last,
                 $window->days - 1,
-                $this->lost($asked, 'after', $window->last->plus(1)),
+                $this->lost($asked, 'after', $window->last->plus(1), $hold),
             );
         }
         $derivation->write(
@@ -293,8 +358,11 @@ final readonly class ReplayWindows
     }
 
     /** What is asked of a window, and what became of most sowings on the day beside it. */
-    private function lost(Phrase $asked, string $side, YearDay $day): Phrase
+    private function lost(Phrase $asked, string $side, YearDay $day, ?SoilHold $hold): Phrase
     {
+        if ($hold !== null && $hold->holds($day)) {
+            return Phrase::of("source.held-{$side}", ['asked' => $asked, 'soil' => Phrase::celsius($hold->minimumC)]);
+        }
         $reason = $this->ribbon->reason($day);
 
         return $reason === null
@@ -309,9 +377,9 @@ final readonly class ReplayWindows
 
     /**
      * @param  list<SowingWindow>  $windows
-     * @return list<Outcome|null> length 365, null inside a window
+     * @return list<Outcome|Reason|null> length 365, null inside a window
      */
-    private function reasons(array $windows): array
+    private function reasons(array $windows, bool $raw): array
     {
         $open = [];
         foreach ($windows as $window) {
@@ -321,7 +389,15 @@ final readonly class ReplayWindows
         }
         $reasons = [];
         for ($day = 1; $day <= YearDay::YEAR; $day++) {
-            $reasons[] = isset($open[$day]) ? null : $this->ribbon->reason(YearDay::fromNumber($day));
+            $waits =
+                ! $raw &&
+                $this->hold?->days[$day - 1] === true &&
+                $this->ribbon->reliability[$day - 1] >= ProofStandard::FAIR - Tolerance::SUMS;
+            $reasons[] = match (true) {
+                isset($open[$day]) => null,
+                $waits => Reason::SoilBelowMinimum,
+                default => $this->ribbon->reason(YearDay::fromNumber($day)),
+            };
         }
 
         return $reasons;

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\MethodChange;
+use Anthesis\Crop\Bolting;
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\FruitSet;
+use Anthesis\Crop\HeatLimit;
 use Anthesis\Replay\MethodRule;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
@@ -22,7 +25,7 @@ final class MethodChangeTest extends TestCase
     }
 
     /** @return list<Change> */
-    private function changes(string $slug, string $station = 'north'): array
+    private function changes(string $slug, string $station = 'north', int $since = 1): array
     {
         $latitude = Fixtures::latitude($station);
 
@@ -31,6 +34,7 @@ final class MethodChangeTest extends TestCase
             new Replay(Fixtures::record($station), $latitude, Site::openGround()),
             $latitude->yearStart(),
             0.8,
+            $since,
         );
     }
 
@@ -51,7 +55,19 @@ final class MethodChangeTest extends TestCase
 
     public function test_a_crop_that_no_rule_touches_is_not_in_it(): void
     {
-        self::assertSame([], $this->changes('tomato-main'));
+        self::assertSame([], $this->changes('garlic-hardneck', 'south', 2));
+    }
+
+    public function test_what_waits_for_the_soil_is_told_from_what_snow_moves(): void
+    {
+        [$change] = $this->changes('cucumber', 'north', 2);
+        self::assertSame(['soil-hold'], array_values(array_diff($change['rules'], ['printed'])));
+        self::assertGreaterThan($change['before'][0]['first'], $change['now'][0]['first'], 'it opens later');
+        [$change] = $this->changes('kale', 'north-rain', 2);
+        self::assertSame([['snow'], '03-24', '03-27'], [$change['rules'], $change['before'][0]['first'], $change['now'][0]['first']]);
+        self::assertSame([3, 2], [MethodRule::SoilHold->edition(), MethodRule::FrozenGround->edition()]);
+        self::assertCount(6, MethodRule::since(2));
+        self::assertSame([], MethodRule::since(3));
     }
 
     public function test_each_rule_can_be_left_out_of_a_crop_and_touches_nothing_else(): void
@@ -70,5 +86,15 @@ final class MethodChangeTest extends TestCase
         self::assertNull($first->bolting->dayHours);
         self::assertSame($spinach->bolting->chillDays, $first->bolting->chillDays);
         self::assertNotNull($spinach->bolting->dayHours);
+        $all = $spinach->with(
+            fruitSet: new FruitSet(10, null, null, 0.5),
+            heat: new HeatLimit(30, 10, 0.5, 33),
+            bolting: new Bolting(20, 14, 30, 12),
+        );
+        self::assertNull(MethodRule::FruitSet->leftOutOf($all)->fruitSet);
+        self::assertEquals(new HeatLimit(30, 10, 0.5), MethodRule::YoungHeat->leftOutOf($all)->heat);
+        self::assertEquals(new Bolting(20, 14, 30), MethodRule::SizeBeforeCold->leftOutOf($all)->bolting);
+        self::assertEquals(new Bolting(20, null, 0, 12), MethodRule::LongDayBolting->leftOutOf($all)->bolting);
+        self::assertEquals($all, MethodRule::SoilHold->leftOutOf($all));
     }
 }

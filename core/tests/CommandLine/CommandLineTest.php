@@ -75,7 +75,7 @@ final class CommandLineTest extends TestCase
     {
         $base = ['windows', '--record', Fixtures::path('station-north.csv'), '--latitude', '46.8', '--school', 'count-back'];
         $rows = $this->json(...$base);
-        self::assertCount(119, $rows);
+        self::assertCount(152, $rows);
         self::assertSame(
             ['radish', 'direct', '03-25', '09-08'],
             [$rows[0]['crop'], $rows[0]['route'], $rows[0]['windows'][0]['first'], $rows[0]['windows'][0]['last']],

@@ -438,7 +438,7 @@ final class GroundTest extends TestCase
         self::assertNull(Fit::of($bed, $radish, $from, Day::fromIso('2026-06-07')));
         $whole = Fit::of($bed, $radish, $from, Day::fromIso('2026-07-30'));
         self::assertSame('2026-06-14', $whole?->to->iso(), 'it is over then');
-        self::assertEqualsWithDelta((0.8 * 1.5) / 41, $whole->worth, 1e-12, 'kilograms a metre and day from 5 May to 14 June');
+        self::assertEqualsWithDelta((0.8 * 0.6) / 41, $whole->worth, 1e-12, 'kilograms a metre and day from 5 May to 14 June');
         self::assertNull(Fit::of($bed, $radish, Day::fromIso('2026-07-01'), Day::fromIso('2026-12-01')), 'no day is open');
     }
 
@@ -767,10 +767,10 @@ final class GroundTest extends TestCase
 
     public function test_worth_is_what_a_square_metre_gives_in_a_week_from_the_best_day_on(): void
     {
-        // Radish: 1.5 kg a metre, rows of 20 cm; 40 + 9 days and the first one on the ground.
+        // Radish: 600 g a metre, rows of 20 cm; 40 + 9 days and the first one on the ground.
         $worth = BedYield::of(self::candidate('radish', '04-01', '05-20', 30, 40, 9, 0.8)) ?? self::fail('no worth');
         self::assertSame(['04-01', 50, 0.8], [$worth->on->iso(), $worth->days, $worth->share]);
-        self::assertEqualsWithDelta((((0.8 * 1.5) / 0.2) * 7) / 50, $worth->amount, 1e-12);
+        self::assertEqualsWithDelta((((0.8 * 0.6) / 0.2) * 7) / 50, $worth->amount, 1e-12);
         // Zinnia: twelve stems a plant, four plants a metre, rows of 30 cm.
         $stems = BedYield::of(self::candidate('zinnia', '05-10', '06-01', 60, 70, 55, 1.0)) ?? self::fail('no worth');
         self::assertEqualsWithDelta(((48.0 / 0.3) * 7) / 126, $stems->amount, 1e-12);

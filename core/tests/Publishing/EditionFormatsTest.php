@@ -118,7 +118,7 @@ final class EditionFormatsTest extends TestCase
         self::assertCount(count($events), array_unique(array_column($events, 2)));
         self::assertSame('Basin, Floor; “north”', (string) $calendar->select('VEVENT')[0]->LOCATION);
         self::assertStringContainsString(
-            'poisonous',
+            'wear gloves',
             (string) array_values(
                 array_filter($calendar->select('VEVENT'), static fn ($e): bool => str_starts_with((string) $e->SUMMARY, 'Parsnip')),
             )[0]->DESCRIPTION,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Replay;
 
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\FruitSet;
 use Anthesis\Crop\GrowthResponse;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Maturity;
@@ -105,6 +106,13 @@ final class PlainReplay
                 return ['freeze-young', null, 0];
             }
         }
+        $hot = 0;
+        for ($day = $up + 1; $day <= $up + 14; $day++) {
+            $hot += $crop->heat->youngC !== null && ($this->days->maximum[$day] ?? -99) + $this->site->air >= $crop->heat->youngC ? 1 : 0;
+        }
+        if ($hot >= 5) {
+            return ['heat-young', null, 0];
+        }
         if ($bulb === null && $growth[$up + 14] < 3.0) {
             $warmth = 0.0;
             for ($day = $up + 1; $day <= $up + 14; $day++) {
@@ -142,20 +150,45 @@ final class PlainReplay
                         $chilled < $up ? $this->afterChill($growth, $up, 0.1 * $needed, $last) : $reached(0.1 * $needed, $chilled),
                     );
         }
+        $ripe = $mature;
+        if ($bulb === null && $crop->fruitSet !== null) {
+            $mature = max($mature, $this->fruit($crop->fruitSet, $reached, $needed, $up, $last));
+        }
         $stops = [
             'freeze-late' => $killed,
-            'cold-bolt' => $this->bolted($crop, $up, $last),
+            'cold-bolt' => $this->bolted($crop, $reached($maturity->coldFromDays($route), $up), $last),
             'long-day-bolt' => $this->boltedByLight($crop, $maturity->boltingDays($route), $growth, $up, $last),
             'heat' => $this->heat($crop, $up, $heatFrom, $last),
             'out-of-time' => $horizon,
         ];
         $stop = min($stops);
         if ($stop <= $mature) {
-            return [(string) array_search($stop, $stops, true), null, 0];
+            return [$ripe < $stop ? 'no-set' : (string) array_search($stop, $stops, true), null, 0];
         }
         $harvest = min($crop->harvest->days, $stop - $mature);
 
         return [$harvest < $crop->harvest->leastDays ? 'short-harvest' : 'harvest', $mature - $sown, $harvest];
+    }
+
+    /** @param  callable(float, int): int  $reached  the day on which so much has grown since another */
+    private function fruit(FruitSet $set, callable $reached, float $needed, int $up, int $last): int
+    {
+        $days = 0;
+        for ($day = $reached($set->fromShare * $needed, $up) + 1; $day <= $last; $day++) {
+            $night = ($this->days->minimum[$day] ?? NAN) + $this->site->air;
+            $noon = ($this->days->maximum[$day] ?? NAN) + $this->site->air;
+            $fits =
+                ! is_nan($night + $noon) &&
+                $night >= ($set->nightLowC ?? -99) - 1e-9 &&
+                $night <= ($set->nightHighC ?? 99) + 1e-9 &&
+                $noon <= ($set->dayHighC ?? 99) + 1e-9;
+            $days += $fits ? 1 : 0;
+            if ($days === 5) {
+                return $reached((0.9 - $set->fromShare) * $needed, $day);
+            }
+        }
+
+        return PHP_INT_MAX;
     }
 
     /** Why nothing can be sown on a day. */
@@ -218,12 +251,12 @@ final class PlainReplay
         return PHP_INT_MAX;
     }
 
-    private function bolted(Crop $crop, int $up, int $last): int
+    private function bolted(Crop $crop, int $from, int $last): int
     {
         if (! $crop->bolting->chillDays) {
             return PHP_INT_MAX;
         }
-        for ($day = $this->chillDay($up, $crop->bolting->chillDays, $last); $day <= $last; $day++) {
+        for ($day = $from > $last ? PHP_INT_MAX : $this->chillDay($from, $crop->bolting->chillDays, $last); $day <= $last; $day++) {
             if ($this->hours($day) >= 12.5) {
                 return $day;
             }

@@ -32,6 +32,44 @@ final class ReplayVectorsTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{string, int}> of records with rain and snow: fruit set, young heat, cold that counts once a plant is big */
+    public static function casesOfThirdEdition(): iterable
+    {
+        foreach (['north', 'south'] as $station) {
+            foreach (Fixtures::json("fruit-set-{$station}.json") as $i => $case) {
+                yield "{$station}: {$case['crop']}" => [$station, $i];
+            }
+        }
+    }
+
+    #[DataProvider('casesOfThirdEdition')]
+    public function test_runs_under_snow_and_with_fruit_set_are_those_of_the_reference(string $station, int $i): void
+    {
+        $case = Fixtures::json("fruit-set-{$station}.json")[$i];
+        $crop = CropParameters::fromJson((string) json_encode($case['parameters']));
+        $replay = new Replay(Fixtures::record("{$station}-rain"), Fixtures::latitude($station), Site::openGround());
+        $runs = $replay->runs($crop, Route::from($case['route']));
+        foreach ($case['sow_days'] as $day => $expected) {
+            $found = array_map(
+                static fn (Run $r): array => [$r->sown->year(), $r->outcome->value, $r->daysToHarvest, $r->harvestDays],
+                $runs->all((int) $day),
+            );
+            self::assertSame($expected, $found, "sow day {$day}");
+        }
+        $reliability = OutcomeRibbon::of($runs)->reliability;
+        foreach ($case['windows'] as $standard => $expected) {
+            $open = array_map(static fn (float $r): bool => $r >= (float) $standard - 1e-9, $reliability);
+            self::assertEqualsCanonicalizing(
+                $expected,
+                array_map(
+                    static fn (SowingWindow $w): array => [$w->first->number, $w->last->number],
+                    WindowFinder::runs($open, YearDay::fromNumber(1), 5),
+                ),
+                "windows at {$standard}",
+            );
+        }
+    }
+
     #[DataProvider('cases')]
     public function test_runs_and_windows_are_those_of_the_reference(string $station, int $i): void
     {

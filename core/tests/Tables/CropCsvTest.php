@@ -31,10 +31,10 @@ final class CropCsvTest extends TestCase
     public function test_the_standard_table_is_whole(): void
     {
         $table = CropCsv::standard();
-        self::assertCount(88, $table->crops);
+        self::assertCount(113, $table->crops);
         $bean = $table->find('bush-bean');
         self::assertNotNull($bean);
-        self::assertSame([Caution::TreatedSeed, Caution::ToxicParts], $bean->cautions);
+        self::assertSame([Caution::TreatedSeed, Caution::RawBeans], $bean->cautions);
         self::assertSame([Route::Direct], $bean->routes);
         self::assertSame([null, null, null, 16.0, 11.0, 8.0, 6.0, 6.0, null], $bean->emergence->days);
         self::assertSame(
@@ -69,7 +69,7 @@ final class CropCsvTest extends TestCase
             'Line 2, column “kind”: “mild” should be one of: cool, warm, cover.',
         ];
         yield 'unknown caution' => [$cell('favism', 'spooky'), 'column “cautions”: “spooky” is not a caution known here'];
-        yield 'a row too short' => [static fn (string $t): string => $t."extra,Extra\n", 'there are 2 cells and 72 columns.'];
+        yield 'a row too short' => [static fn (string $t): string => $t."extra,Extra\n", 'there are 2 cells and 81 columns.'];
         yield 'twice' => [
             static fn (string $t): string => $t.explode("\n", $t)[1]."\n",
             'column “slug”: “radish” already stands on line 2.',

@@ -111,11 +111,11 @@ final class LocalDaysTest extends TestCase
             self::seen($crop, Route::Direct, 30, 4, withEmergence: $seen),
         );
         self::assertEqualsWithDelta($of(true)?->shares, $of(false)?->shares, 1e-12);
-        $tomato = self::crop('tomato-main');
+        $broccoli = self::crop('broccoli');
         $set = self::told(
-            $tomato,
+            $broccoli,
             Route::Transplant,
-            self::seen($tomato, Route::Transplant, $tomato->growth->maturityDays, 3, '06-01'),
+            self::seen($broccoli, Route::Transplant, $broccoli->growth->maturityDays, 3, '06-01'),
         );
         // First harvest is the first day by which the growth has passed, so a little more of it has.
         foreach ($set->shares ?? [] as $share) {

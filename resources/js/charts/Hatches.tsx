@@ -13,6 +13,9 @@ export const HATCH: Record<string, string> = {
     'no-emergence-hot': 'url(#hatch-warm-soil)',
     'freeze-young': 'url(#hatch-freeze)',
     'freeze-late': 'url(#hatch-freeze-late)',
+    'heat-young': 'url(#hatch-heat-young)',
+    'no-set': 'url(#hatch-set)',
+    'soil-below-minimum': 'url(#hatch-held)',
     stunted: 'url(#hatch-wait)',
     'day-length': 'url(#hatch-light)',
     'cold-bolt': 'url(#hatch-bolt)',
@@ -30,12 +33,14 @@ export const OUTCOMES = [
     'harvest',
     'short-harvest',
     'heat',
+    'no-set',
     'cold-bolt',
     'long-day-bolt',
     'day-length',
     'out-of-time',
     'freeze-late',
     'freeze-young',
+    'heat-young',
     'stunted',
     'no-emergence-hot',
     'no-emergence-cold',
@@ -63,6 +68,16 @@ export function Hatches() {
                 </pattern>
                 <pattern id="hatch-heat" width="5" height="5" patternUnits="userSpaceOnUse">
                     <path d="M0 5L5 0M0 0L5 5" stroke="var(--clay)" strokeWidth="0.9" />
+                </pattern>
+                <pattern id="hatch-heat-young" width="5" height="5" patternUnits="userSpaceOnUse">
+                    <path d="M2.5 0.8V4.2M0.8 2.5H4.2" stroke="var(--clay)" strokeWidth="0.9" />
+                </pattern>
+                <pattern id="hatch-set" width="6" height="6" patternUnits="userSpaceOnUse">
+                    <circle cx="3" cy="3" r="1.7" fill="none" stroke="var(--clay)" strokeWidth="0.9" />
+                </pattern>
+                <pattern id="hatch-held" width="6" height="5" patternUnits="userSpaceOnUse">
+                    <path d="M0 4.2H6" stroke="var(--stone)" strokeWidth="0.8" />
+                    <circle cx="3" cy="1.6" r="0.9" fill="var(--frost)" />
                 </pattern>
                 <pattern id="hatch-late" width="5" height="5" patternUnits="userSpaceOnUse">
                     <path d="M-1 1L1 -1M0 5L5 0M4 6L6 4" stroke="var(--stone)" strokeWidth="1" />

@@ -15,7 +15,8 @@ use Anthesis\Replay\Sowings;
  *
  * The end is a freeze, running to seed after cold or in long days, heat, or the horizon, in the order in which a tie is settled. Heat
  * is so many hot days
- * late in its growth, or three weeks at its ceiling at any time.
+ * late in its growth, or three weeks at its ceiling at any time. What would have been harvested before that end, had its fruit set at
+ * once, was lost to fruit that did not set.
  */
 final readonly class Ending implements Step
 {
@@ -34,7 +35,8 @@ final readonly class Ending implements Step
         [$ceilingBefore, $ceilingDays] = $this->tables->days($crop->growth->ceilingC);
         [$lastHot, $lastAtCeiling] = [$crop->heat->days - 1, self::DAYS_AT_CEILING - 1];
         [$longest, $shortest] = [$crop->harvest->days, $crop->harvest->leastDays];
-        [$harvested, $short, $frozen, $seeded, $seededByLight, $heat, $late] = array_map(static fn (Outcome $o): int => $o->code(), [
+        $code = static fn (Outcome $outcome): int => $outcome->code();
+        [$harvested, $short, $frozen, $seeded, $seededByLight, $heat, $late, $unset] = array_map($code, [
             Outcome::Harvest,
             Outcome::ShortHarvest,
             Outcome::FreezeLate,
@@ -42,6 +44,7 @@ final readonly class Ending implements Step
             Outcome::LongDayBolt,
             Outcome::Heat,
             Outcome::OutOfTime,
+            Outcome::NoSet,
         ]);
         $bolted = $this->needs->boltChillDays > 0 ? $this->bolted($sowings) : [];
         $lit = $crop->bolting->dayHours === null ? [] : $this->boltedByLight($sowings, $crop->bolting->dayHours);
@@ -52,6 +55,7 @@ final readonly class Ending implements Step
             $sowings->heatFrom,
             $sowings->harvests,
         ];
+        $withoutSet = $sowings->withoutSet;
         $sowings->harvests = [];
         [$outcomes, $ends] = $sowings->ledger();
         foreach ($sowings->left as $plant) {
@@ -81,7 +85,7 @@ final readonly class Ending implements Step
             }
             $from = $mature[$plant];
             if ($stop <= $from) {
-                $outcomes[$plant] = $ended;
+                $outcomes[$plant] = $withoutSet !== [] && $withoutSet[$plant] < $stop ? $unset : $ended;
                 $ends[$plant] = $stop;
 
                 continue;
@@ -107,14 +111,43 @@ final readonly class Ending implements Step
         $asked = $this->needs->boltChillDays - 1;
         $ups = $sowings->ups;
         $bolted = array_fill(0, $days, SeasonTables::NEVER);
+        $big = $sowings->left === [] || $this->needs->crop->bolting->coldFromGrowthDays <= 0.0 ? $ups : $this->bigEnough($sowings);
         foreach ($sowings->left as $plant) {
-            $chilled = $chillDays[$chillBefore[$ups[$plant] + 1] + $asked];
+            if ($big[$plant] >= $days) {
+                continue;
+            }
+            $chilled = $chillDays[$chillBefore[$big[$plant] + 1] + $asked];
             if ($chilled < $days) {
                 $bolted[$plant] = $nextLongDay[$chilled];
             }
         }
 
         return $bolted;
+    }
+
+    /** @return array<int, int> by plant: the day after which it is big enough for cold to count; NEVER */
+    private function bigEnough(Sowings $sowings): array
+    {
+        $days = $this->tables->days;
+        $growth = $this->tables->growth($this->needs->crop, $this->needs->light);
+        $ups = $sowings->ups;
+        $big = array_fill(0, $days, SeasonTables::NEVER);
+        $day = 0;
+        foreach ($sowings->left as $plant) {
+            $up = $ups[$plant];
+            if ($day < $up) {
+                $day = $up;
+            }
+            $reached = $growth[$up + 1] + $this->needs->coldFrom;
+            while ($day < $days && $growth[$day + 1] < $reached) {
+                $day++;
+            }
+            if ($day < $days) {
+                $big[$plant] = $day;
+            }
+        }
+
+        return $big;
     }
 
     /** @return array<int, int> by plant: the day by which it has grown so much on long days; NEVER */

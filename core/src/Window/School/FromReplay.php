@@ -14,6 +14,7 @@ use Anthesis\Replay\Runs;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\ReplayWindows;
 use Anthesis\Window\RouteWindows;
+use Anthesis\Window\SoilHold;
 
 /** Windows from what every sowing on record came to. */
 final class FromReplay implements School
@@ -31,12 +32,14 @@ final class FromReplay implements School
     /**
      * @param  YearDay  $from  where the year is cut: windows are listed from there on
      * @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing
+     * @param  bool  $holds  whether windows wait for the crop's own soil minimum
      */
     public function __construct(
         private readonly Replay $replay,
         private readonly YearDay $from,
         private readonly string $site,
         private readonly ?Remedies $remedies = null,
+        private readonly bool $holds = true,
     ) {
     }
 
@@ -45,13 +48,24 @@ final class FromReplay implements School
     {
         return $place->once(
             self::class,
-            static fn (): self => new self(Replay::ofPlace($place), $place->yearStart(), $place->site()->name),
+            static fn (): self => new self(
+                Replay::ofPlace($place),
+                $place->yearStart(),
+                $place->site()->name,
+                holds: $place->waitsForSoil,
+            ),
         );
     }
 
     public static function on(Grounds $grounds): self
     {
-        return new self($grounds->replay, $grounds->place->latitude->yearStart(), $grounds->place->site->name, $grounds->remedies);
+        return new self(
+            $grounds->replay,
+            $grounds->place->latitude->yearStart(),
+            $grounds->place->site->name,
+            $grounds->remedies,
+            $grounds->waitsForSoil,
+        );
     }
 
     public function asksProof(): bool
@@ -64,15 +78,20 @@ final class FromReplay implements School
         return $this->at($crop, $standard->share());
     }
 
-    /** @return list<RouteWindows> at any share of the years */
-    public function at(Crop $crop, float $share): array
+    /**
+     * @param  bool  $raw  as the replay alone has them, neither held for the soil nor joined for print
+     * @return list<RouteWindows> at any share of the years
+     */
+    public function at(Crop $crop, float $share, bool $raw = false): array
     {
-        return array_map(function (Route $route) use ($crop, $share): RouteWindows {
-            $windows = $this->of($crop, $route)->at($share);
+        return array_map(function (Route $route) use ($crop, $share, $raw): RouteWindows {
+            $windows = $this->of($crop, $route)->at($share, $raw);
 
             return $windows->noWindow === null || $this->remedies === null
                 ? $windows
-                : $windows->without($this->remedies->of($windows->noWindow, $this->replay, $crop, $route, $share, $this->from));
+                : $windows->without(
+                    $this->remedies->of($windows->noWindow, $this->replay, $crop, $route, $share, $this->from, $this->holds),
+                );
         }, $crop->routes);
     }
 
@@ -81,7 +100,20 @@ final class FromReplay implements School
     {
         $runs = $this->runs($crop, $route);
 
-        return $this->known[$route->value] ??= new ReplayWindows($crop, $route, OutcomeRibbon::of($runs), $this->from, $this->site);
+        return $this->known[$route->value] ??= new ReplayWindows(
+            $crop,
+            $route,
+            OutcomeRibbon::of($runs),
+            $this->from,
+            $this->site,
+            $this->hold($crop, $route),
+        );
+    }
+
+    /** @return SoilHold|null the days on which a crop waits for the normal soil; null: none, or nothing waits here */
+    public function hold(Crop $crop, Route $route): ?SoilHold
+    {
+        return $this->holds ? SoilHold::of($this->replay->normalSoil(), $crop, $route) : null;
     }
 
     public function runs(Crop $crop, Route $route): Runs

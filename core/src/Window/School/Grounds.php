@@ -11,17 +11,21 @@ use Anthesis\Window\PlaceEvidence;
 /** What schools argue from: a place's normals and freezes, its replay, and the settings of the convention. */
 final readonly class Grounds
 {
-    /** @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing */
+    /**
+     * @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing
+     * @param  bool  $waitsForSoil  whether windows of a replay wait for the crop's own soil minimum
+     */
     public function __construct(
         public PlaceEvidence $place,
         public Replay $replay,
         public CountBackSettings $settings,
         public ?Remedies $remedies = null,
+        public bool $waitsForSoil = true,
     ) {
     }
 
     public static function ofPlace(Place $place, CountBackSettings $settings, ?Remedies $remedies): self
     {
-        return new self(PlaceEvidence::ofPlace($place), Replay::ofPlace($place), $settings, $remedies);
+        return new self(PlaceEvidence::ofPlace($place), Replay::ofPlace($place), $settings, $remedies, $place->waitsForSoil);
     }
 }

@@ -13,7 +13,9 @@ use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use Anthesis\Window\NoWindow;
+use Anthesis\Window\Reason;
 use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\SoilHold;
 use Anthesis\Window\SowingWindow;
 use Generator;
 
@@ -50,21 +52,33 @@ final class Remedies
     /** @var array<string, array<string, list<float>>> by route and site; the share of years by sow day */
     private array $elsewhere = [];
 
-    public function of(NoWindow $noWindow, Replay $replay, Crop $crop, Route $route, float $share, YearDay $from): NoWindow
-    {
+    /** @param  bool  $holds  whether windows wait for the crop's own soil minimum */
+    public function of(
+        NoWindow $noWindow,
+        Replay $replay,
+        Crop $crop,
+        Route $route,
+        float $share,
+        YearDay $from,
+        bool $holds = true,
+    ): NoWindow {
         $checksum = $crop->checksum();
         if ($checksum !== $this->crop) {
             [$this->crop, $this->shorter, $this->trying, $this->elsewhere] = [$checksum, [], [], []];
         }
 
-        return $noWindow->unless($this->variety($replay, $crop, $route, $share), $this->site($replay, $crop, $route, $share, $from));
+        return $noWindow->unless(
+            // A quicker variety warms no soil.
+            $noWindow->reason instanceof Reason ? null : $this->variety($replay, $crop, $route, $share, $holds),
+            $this->site($replay, $crop, $route, $share, $from, $holds),
+        );
     }
 
     /**
      * The most packet days, fewer than the crop's own, that have a week of the year. Shorter ones are only replayed when they are
      * asked for.
      */
-    private function variety(Replay $replay, Crop $crop, Route $route, float $share): ?int
+    private function variety(Replay $replay, Crop $crop, Route $route, float $share, bool $holds): ?int
     {
         $key = $route->value;
         $enough = $share - Tolerance::SUMS;
@@ -73,7 +87,12 @@ final class Remedies
                 return $days;
             }
         }
-        $trying = $this->trying[$key] ??= PacketDays::shorter($replay, $crop, $route);
+        $trying = $this->trying[$key] ??= PacketDays::shorter(
+            $replay,
+            $crop,
+            $route,
+            $holds ? SoilHold::of($replay->normalSoil(), $crop, $route)->days ?? [] : [],
+        );
         while ($trying->valid()) {
             [$days, $best] = $this->shorter[$key][] = [$trying->key(), $trying->current()];
             $trying->next();
@@ -86,13 +105,14 @@ final class Remedies
     }
 
     /** @return array<string, non-empty-list<SowingWindow>> the first site or cover that opens it, and its windows there */
-    private function site(Replay $replay, Crop $crop, Route $route, float $share, YearDay $from): array
+    private function site(Replay $replay, Crop $crop, Route $route, float $share, YearDay $from, bool $holds): array
     {
         foreach (self::SITES as $name) {
             $reliability = $this->elsewhere[$route->value][$name] ??= OutcomeRibbon::of(
                 $this->at($replay, $name)->runs($crop, $route),
             )->reliability;
-            $open = ReplayWindows::reaching($reliability, $share, $from);
+            $hold = $holds ? SoilHold::of($this->at($replay, $name)->normalSoil(), $crop, $route) : null;
+            $open = ReplayWindows::reaching($reliability, $share, $from, $hold);
             if ($open !== []) {
                 return [$name => $open];
             }

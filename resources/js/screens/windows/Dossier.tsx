@@ -13,7 +13,8 @@ import { Hatches } from '../../charts/Hatches';
 import { outcomesOn } from '../../charts/OutcomeRibbon';
 import { runInWords, runsOn } from '../../charts/RunLines';
 import { useDateCursor } from '../../time/cursor';
-import { say } from '../../words/words';
+import { inCelsius } from '../../words/units';
+import { listed, say } from '../../words/words';
 import { DossierChart, ownRoute } from './DossierChart';
 import { DossierTables } from './DossierTables';
 import { Learned } from './Learned';
@@ -202,6 +203,7 @@ function Body({
                 <DayOutcomes ribbon={route.ribbon} day={day} last={today.at(-1)} />
                 <SideBySide data={data} route={route} />
                 <Learned zone={zone} crop={crop} />
+                <HeldForSoil route={route} />
                 <Evidence route={route} />
                 <WithoutWindow route={route} />
                 <VarietyAxis
@@ -220,6 +222,20 @@ function Body({
                 )}
             </div>
         </div>
+    );
+}
+
+/** What the calendar's windows leave out of the replay's: days that wait for the soil, and short gaps that are joined. */
+function HeldForSoil({ route }: { route: ReplayedRoute }) {
+    const { raw, held = [], soil_minimum: soil } = route;
+    if (!raw || JSON.stringify(raw) === JSON.stringify(route.windows)) return null;
+    return (
+        <p>
+            {held.length > 0 &&
+                typeof soil === 'number' &&
+                say('dossier.held', { spans: listed(held.map(spanInWords)), soil: inCelsius(soil) })}{' '}
+            {raw.length === 0 ? say('dossier.raw-none') : say('dossier.raw', { spans: listed(raw.map(spanInWords)) })}
+        </p>
     );
 }
 

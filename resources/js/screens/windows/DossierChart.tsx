@@ -33,7 +33,16 @@ export function DossierChart({
     runs: ReturnType<typeof runsOn>;
 }) {
     const own = ownRoute(data, route.route);
-    const windowAt = TOP + LANE * data.schools.length;
+    // Where the calendar's windows are not the replay's own, those have a lane too.
+    const raw = route.raw && JSON.stringify(route.raw) !== JSON.stringify(route.windows) ? route.raw : null;
+    const lanes = [
+        ...data.schools.map(({ school, routes }) => ({
+            name: say(`school.${school}.lane`),
+            spans: routes.find((r) => r.route === route.route)?.windows ?? [],
+        })),
+        ...(raw ? [{ name: say('dossier-chart.raw'), spans: raw }] : []),
+    ];
+    const windowAt = TOP + LANE * lanes.length;
     const ribbonAt = windowAt + 10;
     const runsAt = ribbonAt + RIBBON_HEIGHT + 16;
     return (
@@ -47,18 +56,18 @@ export function DossierChart({
             >
                 {(scale) => (
                     <>
-                        {data.schools.map(({ school, routes }, i) => (
-                            <g key={school}>
+                        {lanes.map(({ name, spans }, i) => (
+                            <g key={name}>
                                 <text className="quiet" x={-10} y={TOP + LANE * i + 6} textAnchor="end">
-                                    {say(`school.${school}.lane`)}
+                                    {name}
                                 </text>
                                 <Brackets
                                     scale={scale}
-                                    spans={routes.find((r) => r.route === route.route)?.windows ?? []}
+                                    spans={spans}
                                     at={TOP + LANE * i}
                                     drop={5}
                                     name="other"
-                                    act={`${say(`school.${school}.lane`)}: ${say(`act.${route.act}`)}`}
+                                    act={`${name}: ${say(`act.${route.act}`)}`}
                                 />
                             </g>
                         ))}

@@ -1,5 +1,5 @@
 import { Term } from '../../way/Term';
-import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
+import { Button, Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
 import type { RefObject } from 'react';
 import { useCan } from '../../access/session';
 import type { Windows } from './queries';
@@ -77,6 +77,7 @@ export function Tools({
             <SiteChoice zone={props.zone} site={props.view.site} onSite={(site) => props.set('site', site)} />
             <LightChoice {...props} />
             <StandardChoice {...props} />
+            <SoilWait {...props} />
             {progress && !isOver(progress) && <span className="hint">{say(`step.${progress.step}`)} …</span>}
             <span className="count">{say('windows.of-crops', { crops: count, crops2: props.data.crops.length })}</span>
         </div>
@@ -103,6 +104,30 @@ function LightChoice({ zone, method }: Props) {
                 })
             }
             data={LIGHTS}
+        />
+    );
+}
+
+/** Whether windows wait until the normal soil is as warm as each crop asks. */
+function SoilWait({ zone, method }: Props) {
+    const { data: here } = useZone(zone);
+    const mayEdit = useCan('edit-zones');
+    if (!here) return null;
+    return (
+        <Checkbox
+            size="xs"
+            label={say('windows.waits-for-soil')}
+            title={say('windows.waits-for-soil-help')}
+            disabled={!mayEdit || method.isPending}
+            checked={here.waits_for_soil}
+            onChange={(event) =>
+                method.mutate({
+                    standard: here.standard,
+                    light: here.light,
+                    waits_for_soil: event.currentTarget.checked,
+                    version: here.version,
+                })
+            }
         />
     );
 }

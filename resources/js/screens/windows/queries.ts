@@ -120,8 +120,12 @@ export function useCompute(zone: string, onComputing: (computation: number) => v
 export function useChooseMethod(zone: string, onComputing: (computation: number) => void) {
     const queries = useQueryClient();
     return useMutation({
-        mutationFn: (method: { standard: Schema['Standard']; light: Schema['Light']; version: number }) =>
-            unwrap(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
+        mutationFn: (method: {
+            standard: Schema['Standard'];
+            light: Schema['Light'];
+            waits_for_soil?: boolean;
+            version: number;
+        }) => unwrap(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
         onSuccess: async (computation) => {
             await makeStale(queries, zone, 'settings');
             onComputing(computation.id);

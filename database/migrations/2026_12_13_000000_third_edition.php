@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+use Anthesis\Tables\CropCsv;
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+/**
+ * The third edition of the method: windows wait for each crop's own soil minimum unless a zone says otherwise, so all zones are computed
+ * anew; editions that are published stay as they are. Crops that ship get the numbers of their water, which move no date. What does
+ * move dates is offered crop by crop, as ever.
+ */
+return new class extends Migration
+{
+    private const WATER = ['root_cm', 'depletion', 'kc_end'];
+
+    public function up(): void
+    {
+        Schema::table('zones', static function (Blueprint $table): void {
+            $table->boolean('waits_for_soil')->default(true)->after('light');
+        });
+        DB::table('computations')
+            ->where('state', 'done')
+            ->update(['ruler_hash' => null]);
+        $shipped = CropCsv::standardRows();
+        foreach (DB::table('crops')->get(['id', 'slug', 'cells']) as $crop) {
+            $cells = (array) json_decode((string) $crop->cells, true);
+            $new = array_diff_key(array_intersect_key($shipped[$crop->slug] ?? [], array_flip(self::WATER)), $cells);
+            if ($new !== []) {
+                DB::table('crops')
+                    ->where('id', $crop->id)
+                    ->update(['cells' => json_encode($cells + $new, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]);
+            }
+        }
+    }
+
+    public function down(): void
+    {
+        Schema::table('zones', static fn (Blueprint $table) => $table->dropColumn('waits_for_soil'));
+    }
+};
