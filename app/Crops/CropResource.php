@@ -6,6 +6,8 @@ namespace App\Crops;
 
 use Anthesis\Crop\Maturity;
 use Anthesis\Crop\Route;
+use Anthesis\Tables\CropCsv;
+use Anthesis\Tables\CropSources;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -23,6 +25,7 @@ class CropResource extends JsonResource
             'slug' => $crop->slug,
             'version' => $crop->version,
             'cells' => $crop->cells,
+            'numbers' => (object) $this->numbers(),
             'days' => array_map(
                 static fn (Route $r): array => [
                     'route' => $r->value,
@@ -56,6 +59,25 @@ class CropResource extends JsonResource
                 )
                 ->all(),
         ];
+    }
+
+    /** @return array<string, array{basis: string, source: string|null, shipped: string|null}> by column, of each number */
+    private function numbers(): array
+    {
+        $crop = $this->resource;
+        $shipped = CropCsv::standardRows()[$crop->slug] ?? [];
+        $numbers = [];
+        foreach (CropSources::shipped()->ofCrop($crop->slug) as $column => [$basis, $source]) {
+            // A number the office has changed stands on the office's own word, with the reason in the history below.
+            $isShipped = ($shipped[$column] ?? null) === ($crop->cells[$column] ?? '');
+            $numbers[$column] = [
+                'basis' => $isShipped ? $basis->value : 'office',
+                'source' => $isShipped ? $source : null,
+                'shipped' => $shipped[$column] ?? null,
+            ];
+        }
+
+        return $numbers;
     }
 
     /**

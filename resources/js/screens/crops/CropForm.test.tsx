@@ -21,6 +21,10 @@ const route = (harvests: number) => ({
 const crop = {
     slug: 'radish',
     cells: { name: 'Radish', maturity_days: '26', maturity_basis: 'sowing', heat_c: '31' },
+    numbers: {
+        maturity_days: { basis: 'packet', source: null, shipped: '26' },
+        heat_c: { basis: 'office', source: null, shipped: '30' },
+    },
     days: [{ route: 'direct', days: 26, phrase: { key: 'verbatim', with: { text: '26 days from sowing' } } }],
     varieties: [{ id: 5, name: 'Harrow Red', cells: { maturity_days: '22' }, tags: ['quick'] }],
     revisions: [
@@ -67,6 +71,16 @@ describe('a crop of the book', () => {
         expect(screen.getByText('Heat: 30 to 31')).toBeTruthy();
         expect(screen.getByText('22 from sowing')).toBeTruthy();
         expect(screen.queryByText('Without a record')).toBeNull();
+    });
+
+    it('says how sure each number is, and shows the office’s own alone', async () => {
+        fakeServer(answers);
+        show(<CropForm slug="radish" mayEdit />);
+        expect((await screen.findByText(/From seed packets/)).textContent).toContain('days');
+        expect(screen.getByText(/Your office’s own number; shipped: 30/)).toBeTruthy();
+        fireEvent.click(screen.getByLabelText('Only your own numbers (1)'));
+        expect(screen.queryByLabelText('Days to maturity')).toBeNull();
+        expect(screen.getByText(/Your office’s own number; shipped: 30/)).toBeTruthy();
     });
 
     it('tries a changed number on the ribbon, and saves only what was changed, with the reason', async () => {

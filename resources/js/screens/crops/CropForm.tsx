@@ -1,5 +1,5 @@
 import { Action } from '../../ui/Action';
-import { Button, Group, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, TextInput } from '@mantine/core';
 import { useDebouncedValue, useElementSize } from '@mantine/hooks';
 import { useState } from 'react';
 import { Refusal, type Schema } from '../../api/client';
@@ -18,6 +18,8 @@ import { asKept, asRead, changeInWords, labelOf, meaning, sections, type Column 
 import { say } from '../../words/words';
 import { Varieties } from './Varieties';
 
+type CropNumber = Schema['Crop']['numbers'][string];
+
 const NOTHING = { changes: {} as Record<string, string>, note: '' };
 
 /** A crop's numbers, with what a change would do to its ribbon in a zone before it is saved. */
@@ -28,6 +30,7 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
     const [typed, type, forget] = useKept(cropDraft(slug), NOTHING);
     const { changes, note } = typed;
     const [zone, setZone] = useState('');
+    const [onlyDifferent, setOnlyDifferent] = useState(false);
     const save = useSaveCrop(slug);
     const revert = useRevertCrop(slug);
     const [tried] = useDebouncedValue(changes, 300);
@@ -41,6 +44,12 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
         ...(trial.error instanceof Refusal ? trial.error.errors : {}),
         ...(save.error instanceof Refusal ? save.error.errors : {}),
     };
+    const different = new Set(
+        Object.entries(crop.numbers)
+            .filter(([, number]) => number.basis === 'office')
+            .map(([column]) => column),
+    );
+    const isShown = (column: Column) => !onlyDifferent || different.has(column.column) || column.column in changes;
     const changed = Object.entries(changes).filter(([column, cell]) => crop.cells[column] !== cell);
     return (
         <>
@@ -73,42 +82,34 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                 }}
             >
                 {changed.length > 0 && (
-                    <div className="pending">
-                        <p>
-                            {changed
-                                .map(([column, cell]) => changeInWords(column, crop.cells[column], cell))
-                                .join('; ')}
-                        </p>
-                        <Group align="end" gap="xs">
-                            <TextInput
-                                size="xs"
-                                label={say('crop-form.why-and-where-the-number')}
-                                required
-                                miw={340}
-                                maxLength={500}
-                                value={note}
-                                error={errors.note?.[0]}
-                                onChange={(event) => type({ ...typed, note: event.currentTarget.value })}
-                            />
-                            <Button size="xs" type="submit" loading={save.isPending}>
-                                {say('common.save')}
-                            </Button>
-                            <Button size="xs" variant="subtle" color="gray" onClick={forget}>
-                                {say('common.cancel')}
-                            </Button>
-                        </Group>
-                    </div>
+                    <Pending
+                        changes={changed.map(([column, cell]) => changeInWords(column, crop.cells[column], cell))}
+                        note={note}
+                        error={errors.note?.[0]}
+                        saving={save.isPending}
+                        onNote={(text) => type({ ...typed, note: text })}
+                        onCancel={forget}
+                    />
                 )}
                 <Problem error={save.error ?? revert.error} />
-                {sections(columns).map((section) => (
+                <Checkbox
+                    mt="sm"
+                    size="xs"
+                    label={say('crop-form.only-different', { numbers: different.size })}
+                    checked={onlyDifferent}
+                    onChange={(event) => setOnlyDifferent(event.currentTarget.checked)}
+                />
+                {sections(columns.filter(isShown)).map((section) => (
                     <fieldset key={section.group}>
                         <legend>{section.title}</legend>
+                        <p className="hint">{say(`crop-group.${section.group}.what`)}</p>
                         <div className="cells">
                             {section.columns.map((column) =>
                                 mayEdit ? (
                                     <CellInput
                                         key={column.column}
                                         column={column}
+                                        from={crop.numbers[column.column]}
                                         cell={changes[column.column] ?? crop.cells[column.column] ?? ''}
                                         error={errors[`cells.${column.column}`]?.[0]}
                                         onChange={(cell) =>
@@ -120,7 +121,9 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
                                         <strong>{labelOf(column.column)}</strong>{' '}
                                         {asRead(column.column, crop.cells[column.column] ?? '') || '–'}
                                         <br />
-                                        <small className="hint">{meaning(column)}</small>
+                                        <small className="hint">
+                                            {meaning(column)}. {basisInWords(column, crop.numbers[column.column])}
+                                        </small>
                                     </p>
                                 ),
                             )}
@@ -134,14 +137,65 @@ export function CropForm({ slug, mayEdit }: { slug: string; mayEdit: boolean }) 
     );
 }
 
+/** What is about to be saved, and why. */
+function Pending({
+    changes,
+    note,
+    error,
+    saving,
+    onNote,
+    onCancel,
+}: {
+    changes: string[];
+    note: string;
+    error: string | undefined;
+    saving: boolean;
+    onNote: (note: string) => void;
+    onCancel: () => void;
+}) {
+    return (
+        <div className="pending">
+            <p>{changes.join('; ')}</p>
+            <Group align="end" gap="xs">
+                <TextInput
+                    size="xs"
+                    label={say('crop-form.why-and-where-the-number')}
+                    required
+                    miw={340}
+                    maxLength={500}
+                    value={note}
+                    error={error}
+                    onChange={(event) => onNote(event.currentTarget.value)}
+                />
+                <Button size="xs" type="submit" loading={saving}>
+                    {say('common.save')}
+                </Button>
+                <Button size="xs" variant="subtle" color="gray" onClick={onCancel}>
+                    {say('common.cancel')}
+                </Button>
+            </Group>
+        </div>
+    );
+}
+
+/** How sure a number is, and of one that the office changed what the shipped table says. */
+function basisInWords({ column }: Column, from: CropNumber | undefined): string {
+    if (!from) return '';
+    return from.basis === 'office' && from.shipped !== null
+        ? say('basis.office-instead', { shipped: asRead(column, from.shipped) || say('crop-change.blank') })
+        : say(`basis.${from.basis}`);
+}
+
 /** A cell, read and typed in the person's units. */
 function CellInput({
     column,
+    from,
     cell,
     error,
     onChange,
 }: {
     column: Column;
+    from: CropNumber | undefined;
     cell: string;
     error: string | undefined;
     onChange: (cell: string) => void;
@@ -151,7 +205,8 @@ function CellInput({
         <TextInput
             size="xs"
             label={labelOf(column.column)}
-            description={meaning(column)}
+            description={[meaning(column), basisInWords(column, from)].filter(Boolean).join('. ')}
+            title={from?.source ?? undefined}
             inputWrapperOrder={['label', 'input', 'description', 'error']}
             value={last?.cell === cell ? last.typed : asRead(column.column, cell)}
             error={error}
