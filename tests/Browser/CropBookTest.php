@@ -14,7 +14,7 @@ final class CropBookTest extends BrowserTestCase
         $this->logIn();
         $this->browser
             ->visit('/desk/settings/crops')
-            ->see('88 crops')
+            ->see('113 crops')
             ->fill('Find a crop', 'parsnip')
             ->follow('Parsnip')
             ->see('It has never been changed.');

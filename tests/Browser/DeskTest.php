@@ -136,7 +136,7 @@ class DeskTest extends BrowserTestCase
         $this->browser->see('Lakeshore station');
         self::assertSame('/desk/zones/lakeshore/climate/freezes', $this->browser->path());
         // Screens of no zone go on from the one that was looked at last.
-        $this->browser->visit('/desk')->follow('Planting windows')->see('of 88 crops');
+        $this->browser->visit('/desk')->follow('Planting windows')->see('of 113 crops');
         self::assertSame('/desk/zones/lakeshore/planting-windows', $this->browser->path());
         $this->browser->visit('/desk/zones/lakeshore/supply')->see('Add the crops you want');
         self::assertSame('/desk/zones/lakeshore/harvest-plan', $this->browser->path(), 'an address from before leads on');

@@ -64,7 +64,7 @@ final class NewcomerTest extends BrowserTestCase
         $this->assertAccessible('the second step');
 
         $this->browser->attach($file)->see('°F, as the file says')->press('Import file');
-        $this->browser->see('Next: look at the planting windows.')->follow('Planting windows')->see('88 of 88 crops');
+        $this->browser->see('Next: look at the planting windows.')->follow('Planting windows')->see('113 of 113 crops');
         self::assertDoesNotMatchRegularExpression('/\d\s?°C/u', $this->browser->text());
         $this->browser->see('Last: write a sentence to gardeners')->follow('Publish');
         $this->browser->see('Review changes: edition 1')->fill('Note to gardeners', 'Our first planting calendar.');

@@ -85,7 +85,7 @@ final class StationToGardenerTest extends BrowserTestCase
             ->see('Questionable values, kept and not used: ')
             ->press('Import file')
             ->see('Updated. Show planting windows');
-        $this->browser->follow('Show planting windows')->see('88 of 88 crops');
+        $this->browser->follow('Show planting windows')->see('113 of 113 crops');
         $first = $this->radish();
         self::assertMatchesRegularExpression('/^Sow outdoors: \d+ (March|April) to \d+ \w+(, and \d+ \w+ to \d+ \w+)*$/', $first);
 
@@ -97,7 +97,7 @@ final class StationToGardenerTest extends BrowserTestCase
             ->see('minimum “Low °F”')
             ->press('Import file')
             ->see('Updated. Show planting windows');
-        $this->browser->visit("/desk/zones/{$slug}/planting-windows")->see('88 of 88 crops');
+        $this->browser->visit("/desk/zones/{$slug}/planting-windows")->see('113 of 113 crops');
         self::assertSame($first, $this->radish());
 
         $this->browser

@@ -38,7 +38,7 @@ final class WindowsTest extends BrowserTestCase
         $this->browser->keys(WebDriverKeys::ESCAPE)->see('On 18 April');
         $this->browser
             ->keys('/', 'garlic')
-            ->see('2 of 88 crops')
+            ->see('2 of 113 crops')
             ->keys(WebDriverKeys::ENTER)
             ->see('Sown on every day of every year on record');
         $this->browser
@@ -55,7 +55,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_click_on_the_ruler_sets_the_date_and_one_on_a_name_opens_its_derivation(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/averrin-sound/planting-windows')->see('88 of 88 crops');
+        $this->browser->visit('/desk/zones/averrin-sound/planting-windows')->see('113 of 113 crops');
         $this->browser->driver->executeScript(
             <<<'JS'
             const ruler = document.querySelector('svg.ruler');
@@ -65,7 +65,7 @@ final class WindowsTest extends BrowserTestCase
             ,
         );
         $this->browser->see('On 1 July')->see('seasons on record');
-        $this->browser->fill('Find a crop', 'bush bean')->see('1 of 88 crops')->find('#row-bush-bean .name')->click();
+        $this->browser->fill('Find a crop', 'bush bean')->see('1 of 113 crops')->find('#row-bush-bean .name')->click();
         $this->browser->see('Show crop evidence')->see('(mean of 7 days)')->see('Seed may be treated');
         self::assertStringContainsString('crop=bush-bean', $this->browser->driver->getCurrentURL());
         $this->browser->follow('Back to the day')->see('On 1 July');
@@ -74,9 +74,9 @@ final class WindowsTest extends BrowserTestCase
     public function test_a_crop_is_found_and_the_cursor_reads_its_evidence_in_the_dossier(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/planting-windows?on=04-03')->see('88 of 88 crops')->keys('/', 'snow');
+        $this->browser->visit('/desk/zones/basin-floor/planting-windows?on=04-03')->see('113 of 113 crops')->keys('/', 'snow');
         $this->browser->until(
-            fn (): bool => $this->browser->find('.count')->getText() === '1 of 88 crops',
+            fn (): bool => $this->browser->find('.count')->getText() === '1 of 113 crops',
             'The search does not leave one crop.',
         );
         $this->browser->keys(WebDriverKeys::ENTER)->see('Snap and snow pea')->see('On 3 April: harvest');
@@ -127,7 +127,7 @@ final class WindowsTest extends BrowserTestCase
     public function test_another_site_is_computed_when_it_is_chosen(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/planting-windows')->see('88 of 88 crops');
+        $this->browser->visit('/desk/zones/high-meadow/planting-windows')->see('113 of 113 crops');
         $radish = fn (): string => (string) $this->browser->driver->executeScript(
             'return document.querySelector("#row-radish path.bracket")?.getAttribute("d") ?? ""',
         );
@@ -254,7 +254,7 @@ final class WindowsTest extends BrowserTestCase
             foreach (
                 [
                     '/desk' => 'Orchard Bench',
-                    '/desk/zones/basin-floor/planting-windows' => '88 of 88 crops',
+                    '/desk/zones/basin-floor/planting-windows' => '113 of 113 crops',
                     '/desk/zones/basin-floor/planting-windows/broccoli' => 'Compare methods',
                     '/desk/zones/basin-floor/today' => 'Wait a week',
                     '/desk/settings/crops/carrot' => 'It has never been changed.',
@@ -273,7 +273,7 @@ final class WindowsTest extends BrowserTestCase
         $this->logIn();
         $at = fn (string $what): mixed => $this->browser->driver->executeScript("return document.activeElement.{$what}");
         $this->browser->until(static fn (): bool => $at('tagName') === 'MAIN', 'After the log-in the keyboard is on the screen.');
-        $this->browser->visit('/desk/zones/basin-floor/planting-windows')->see('88 of 88 crops');
+        $this->browser->visit('/desk/zones/basin-floor/planting-windows')->see('113 of 113 crops');
         for ($tabs = 0; $tabs < 25 && ! str_starts_with((string) $at('id'), 'stop-'); $tabs++) {
             $this->browser->driver->switchTo()->activeElement()->sendKeys(WebDriverKeys::TAB);
         }

@@ -304,7 +304,7 @@ final class ContractTest extends TestCase
             ['Accept' => 'application/json'],
         )
             ->assertOk()
-            ->assertJsonPath('data.unchanged', 88);
+            ->assertJsonPath('data.unchanged', 113);
         $warnings = $this->getJson('/api/zones/test-basin/draft')->assertOk()->assertJsonPath('data.number', 1)->json('data.warnings');
         $objection = $this->postJson('/api/zones/test-basin/objections', [
             'key' => 'contract-walk',

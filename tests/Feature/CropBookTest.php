@@ -95,10 +95,10 @@ final class CropBookTest extends TestCase
             ['file' => $this->textFile($text, 'crops.csv')],
             ['Accept' => 'application/json'],
         );
-        self::assertSame(['new' => 0, 'changed' => 0, 'unchanged' => 88], $upload($csv)->assertOk()->json('data'));
+        self::assertSame(['new' => 0, 'changed' => 0, 'unchanged' => 113], $upload($csv)->assertOk()->json('data'));
         $changed = str_replace(['radish,Radish,', 'leek,Leek,'], ['radish,Small radish,', 'tower-leek,Tower leek,'], $csv);
-        self::assertSame(['new' => 1, 'changed' => 1, 'unchanged' => 86], $upload($changed)->assertOk()->json('data'));
-        self::assertSame(89, Crop::query()->count(), 'a crop the file does not name stays');
+        self::assertSame(['new' => 1, 'changed' => 1, 'unchanged' => 111], $upload($changed)->assertOk()->json('data'));
+        self::assertSame(114, Crop::query()->count(), 'a crop the file does not name stays');
         $upload(str_replace('radish,Small radish,', 'radish,,', $changed))
             ->assertUnprocessable()
             ->assertJsonPath('errors.file.0', 'Line 2, column “name”: this must not be blank.');

@@ -218,7 +218,7 @@ class GroundTest extends TestCase
         self::assertArrayNotHasKey('cover-rye', $worth, 'no yield is known of it');
         $radish = $worth['radish'];
         self::assertSame(['kg', 'usual', null], [$radish['unit'], $radish['thirst'], $radish['price']]);
-        self::assertEqualsWithDelta(((($radish['share'] * 1.5) / 0.2) * 7) / $radish['days'], $radish['amount'], 0.01);
+        self::assertEqualsWithDelta(((($radish['share'] * 0.6) / 0.2) * 7) / $radish['days'], $radish['amount'], 0.01);
         self::assertGreaterThan($worth['carrot']['amount'], $radish['amount'], 'quick');
         $this->putJson('/api/prices/radish', ['price' => 4.255])
             ->assertOk()

@@ -64,7 +64,7 @@ final class LetterTest extends TestCase
         $letter = OutboxMail::query()->orderByDesc('id')->firstOrFail();
         self::assertSame('Test Basin: del 7 de mayo al 13 de mayo', $letter->subject);
         self::assertStringContainsString('Rábano, hasta el', $letter->message);
-        self::assertStringContainsString('Chirivía: Algunas partes son venenosas', $letter->message);
+        self::assertStringContainsString('Chirivía: El jugo puede quemar la piel y los ojos', $letter->message);
         self::assertStringNotContainsString('Tomate', $letter->message);
         self::assertStringContainsString('/es-f/zones/test-basin/this-week', $letter->message);
         self::assertStringContainsString('/leave', $letter->message);

@@ -244,15 +244,15 @@ final class WindowsTest extends TestCase
         self::assertSame(['count-back', 'count-back', []], [$data['method']['school'], $data['crops'][0]['school'], $data['standards']]);
     }
 
-    public function test_what_the_second_edition_of_the_method_moved_is_listed_and_kept(): void
+    public function test_what_the_third_edition_of_the_method_moved_is_listed_and_kept(): void
     {
         $changes = $this->getJson('/api/zones/test-basin/method-changes')->assertOk()->json('data');
-        $spinach = array_column($changes, null, 'crop')['spinach'];
-        self::assertContains('frozen-ground', $spinach['rules']);
-        $now = array_column($this->getJson('/api/zones/test-basin/windows')->json('data.crops'), null, 'slug')['spinach']['routes'][0][
+        $bean = array_column($changes, null, 'crop')['bush-bean'];
+        self::assertContains('soil-hold', array_merge(...array_column($changes, 'rules')));
+        $now = array_column($this->getJson('/api/zones/test-basin/windows')->json('data.crops'), null, 'slug')['bush-bean']['routes'][0][
             'windows'
         ];
-        self::assertSame($now, $spinach['now'], 'the windows that are in force');
+        self::assertSame($now, $bean['now'], 'the windows of the calendar');
         Result::query()
             ->where('kind', ResultKind::MethodChanges)
             ->update(['payload' => '{"changes":[]}']);

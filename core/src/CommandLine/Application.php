@@ -31,6 +31,11 @@ use Anthesis\Succession\HarvestDays;
 use Anthesis\Succession\SuccessionSowing;
 use Anthesis\Sun\DayLength;
 use Anthesis\Sun\Radiation;
+use Anthesis\Verification\SeasonPromises;
+use Anthesis\Verification\WindowPromises;
+use Anthesis\Water\Irrigation;
+use Anthesis\Water\WaterDays;
+use Anthesis\Water\Workable;
 use Anthesis\Window\BestSpan;
 use Anthesis\Window\PlaceEvidence;
 use Anthesis\Window\ProofStandard;
@@ -50,7 +55,19 @@ use Anthesis\Words\Phrase;
  */
 final class Application
 {
-    private const COMMANDS = ['sun', 'freezes', 'soil', 'replay', 'left', 'season', 'succession', 'windows'];
+    private const COMMANDS = [
+        'sun',
+        'freezes',
+        'soil',
+        'replay',
+        'left',
+        'season',
+        'succession',
+        'windows',
+        'water',
+        'irrigation',
+        'verification',
+    ];
 
     /** Options of every command that replays a crop. */
     private const OF_RUNS = ['record', 'latitude', 'crop', 'crop-file', 'crops', 'route', 'site', 'years', 'light'];
@@ -80,6 +97,9 @@ final class Application
                     'season' => $this->season(Options::parse($rest, [...self::OF_RUNS, 'sown', 'outlook'])),
                     'succession' => $this->succession(Options::parse($rest, [...self::OF_RUNS, 'from', 'until', 'standard'])),
                     'windows' => $this->windows(Options::parse($rest, self::OF_WINDOWS, ['raw'])),
+                    'water' => $this->water(Options::parse($rest, ['record', 'latitude', 'ground', 'site'])),
+                    'irrigation' => $this->irrigation(Options::parse($rest, [...self::OF_RUNS, 'ground', 'sown'])),
+                    'verification' => $this->verification(Options::parse($rest, [...self::OF_RUNS, 'of', 'standard'])),
                     default => throw new UsageError(
                         ($command === '' ? 'A command is needed' : "There is no command “{$command}”").
                             '; there are: '.
@@ -293,6 +313,107 @@ final class Application
                 EvenSupply::of(HarvestDays::of($runs), $options->day('from'), $options->days('until'), $options->standard()),
             ),
         );
+    }
+
+    private function water(Options $options): string
+    {
+        $record = $options->recordWithRain();
+        $latitude = $options->latitude();
+        $water = WaterDays::of($record, $latitude);
+        $workable = Workable::of($water, $options->ground());
+        $site = SoilTemperature::of($record, $latitude, $options->site())->dailyMean;
+        /** @param  list<float|bool|null>  $values */
+        $by = static function (array $values) use ($water): object {
+            $dates = [];
+            foreach ($values as $i => $value) {
+                if ($value !== null) {
+                    $dates[$water->first->plus($i)->iso()] = is_float($value) ? round($value, 3) : $value;
+                }
+            }
+
+            return (object) $dates;
+        };
+        $first = [];
+        foreach ($workable->first($latitude) as $year => $day) {
+            $first[(string) $year] = $day?->iso();
+        }
+
+        return $this->json([
+            'et0' => $by($water->et0),
+            'reaching' => $by($water->reaching),
+            'pack' => $by($water->pack),
+            'dried' => $by($workable->dried),
+            'soil' => $by($site),
+            'workable' => $by($workable->days),
+            'workable_days' => $workable->count(),
+            'first_workable' => (object) $first,
+        ]);
+    }
+
+    private function irrigation(Options $options): string
+    {
+        [$crop, $route] = $this->cropAndRoute($options);
+        [$from, $to] = $options->years();
+        $record = $options->recordWithRain();
+        $replay = $options->replay($record);
+        $runs = $replay->runs($crop, $route);
+        if ($from !== null && $to !== null) {
+            $runs = $runs->sownIn($from, $to);
+        }
+        $water = WaterDays::of($record, $options->latitude());
+        $irrigation = new Irrigation($water, $options->ground(), $crop, $route, $replay->grown($crop));
+        $years = [];
+        foreach ($irrigation->of($runs->all($options->day('sown')->number)) as $year => $watered) {
+            $years[(string) $year] = [
+                $watered->waterings,
+                round($watered->millimetres, 2),
+                round($watered->thirstiestWeek, 2),
+                $watered->sprinklings,
+            ];
+        }
+
+        return $this->json(['years' => (object) $years]);
+    }
+
+    private function verification(Options $options): string
+    {
+        [$crop, $route] = $this->cropAndRoute($options);
+        [$from, $to] = $options->years();
+        $record = $options->record();
+        if ($options->choice('of', ['windows', 'season'], 'windows') === 'season') {
+            $season = SeasonPromises::of(
+                $record,
+                $options->latitude(),
+                $options->site(),
+                $options->light(),
+                $crop,
+                $route,
+                $from,
+                $to,
+            );
+
+            return $this->json([
+                'cases' => $season->cases,
+                'brier' => $this->rounded($season->brier),
+                'brier_of_record' => $this->rounded($season->brierOfRecord),
+                'skill' => $this->rounded($season->skill),
+            ]);
+        }
+        $runs = $options->replay($record)->runs($crop, $route);
+        if ($from !== null && $to !== null) {
+            $runs = $runs->sownIn($from, $to);
+        }
+        $windows = WindowPromises::of($runs, $options->standard());
+
+        return $this->json([
+            'runs' => $windows->runs,
+            'harvests' => $windows->harvests,
+            'promised' => $this->rounded($windows->promised),
+            'judged' => $windows->judged,
+            'brier' => $this->rounded($windows->brier),
+            'skill' => $this->rounded($windows->skill),
+            'bins' => array_map(fn (array $bin): array => [$bin[0], $this->rounded($bin[1]), $bin[2]], $windows->bins),
+        ]);
     }
 
     /** @return array{Crop, Route} */

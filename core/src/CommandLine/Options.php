@@ -20,6 +20,7 @@ use Anthesis\Stations\StationFileReader;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\CropParameters;
 use Anthesis\Tables\FormatError;
+use Anthesis\Water\Ground;
 use InvalidArgumentException;
 
 /** The options of one call, read into core values. */
@@ -201,6 +202,23 @@ final readonly class Options
         $reading = $this->daily('record');
 
         return (new QualityControl())->check($reading->asRead, $reading->marks)->usable;
+    }
+
+    /** The record as quality control leaves it. */
+    public function recordWithRain(): DailyRecord
+    {
+        $record = $this->record();
+
+        return $record->rain !== null
+            ? $record
+            : throw new UsageError("{$this->get('record')} has no column of rain: add the daily precipitation, for example as “rain_mm”.");
+    }
+
+    public function ground(): Ground
+    {
+        $name = $this->get('ground', Ground::DEFAULT);
+
+        return $this->checked('ground', static fn (): Ground => Ground::named($name));
     }
 
     /** The days expected after the record, as they are told; null: none. */

@@ -129,6 +129,12 @@ final class Replay
         return $sowings->runs($this->tables->first, $this->tables->daysOf);
     }
 
+    /** @return list<float> sum of the growth-days of a crop before each day of the record, at the site; days + 1 long */
+    public function grown(Crop $crop): array
+    {
+        return $this->tables->growth($crop, $this->light);
+    }
+
     /** @return Day|null when what is sown on a day comes up, in time; null: not, or not on this record */
     public function emergence(Crop $crop, Day $sown): ?Day
     {

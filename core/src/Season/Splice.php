@@ -38,8 +38,30 @@ final class Splice
             );
         }
         $head = $record->between($record->last()->plus(1 - self::BEFORE), $record->last());
-        $before = self::followedBy($head, $outlook);
-        [, $month, $day] = Day::civil(($outlook ?? $record)->last()->number + 1);
+
+        return self::continued($record, self::followedBy($head, $outlook), null);
+    }
+
+    /**
+     * The members of a day gone by, as they would have been that morning, of all years but one.
+     *
+     * @return list<Member> none where nothing is on record before the day
+     */
+    public static function onDay(DailyRecord $record, Day $day, int $without): array
+    {
+        return $day->number <= $record->first->number
+            ? []
+            : self::continued($record, $record->between($day->plus(-self::BEFORE), $day->plus(-1)), $without);
+    }
+
+    /**
+     * @param  DailyRecord  $before  the days a member begins with
+     * @param  int|null  $without  a year that is left out; null: none
+     * @return list<Member>
+     */
+    private static function continued(DailyRecord $record, DailyRecord $before, ?int $without): array
+    {
+        [, $month, $day] = Day::civil($before->last()->number + 1);
         if ($month === 2 && $day === 29) {
             $day = 28;
         }
@@ -47,7 +69,7 @@ final class Splice
         for ($year = $record->first->year(), $last = $record->last()->year(); $year <= $last; $year++) {
             $start = Day::of($year, $month, $day);
             $end = $start->plus(self::AFTER - 1);
-            if ($start->isBefore($record->first) || $end->number > $record->last()->number) {
+            if ($year === $without || $start->isBefore($record->first) || $end->number > $record->last()->number) {
                 continue;
             }
             $own = $record->between($start, $end);

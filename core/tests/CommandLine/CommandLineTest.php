@@ -242,7 +242,11 @@ final class CommandLineTest extends TestCase
     public static function refused(): iterable
     {
         $north = Fixtures::path('station-north.csv');
-        yield 'nothing' => [[], 'A command is needed; there are: sun, freezes, soil, replay, left, season, succession, windows.'];
+        yield 'nothing' => [
+            [],
+            'A command is needed; there are: sun, freezes, soil, replay, left, season, succession, windows, water, irrigation, '.
+                'verification.',
+        ];
         yield 'unknown command' => [['moon'], 'There is no command “moon”'];
         yield 'unknown option' => [['sun', '--height', '3'], 'There is no option --height here; there are: --latitude.'];
         yield 'not an option' => [['sun', '46.8'], '“46.8” is not an option'];

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Verification;
+
+use Anthesis\Record\Day;
+use Anthesis\Record\Tolerance;
+use Anthesis\Record\YearDay;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Runs;
+use Anthesis\Replay\WeekMean;
+use Anthesis\Window\ReplayWindows;
+use Anthesis\Window\SowingWindow;
+
+/**
+ * Whether windows keep their word: each year on record is judged by the reliability, and the windows, of all the others.
+ *
+ * A promise is a share of years; what came is a harvest or none. Sowings of 29 February are left out, as is a year for which some day of
+ * the year has no other one.
+ */
+final readonly class WindowPromises
+{
+    private const BINS = 5;
+
+    /**
+     * @param  int  $runs  of the judged years inside the windows of the others
+     * @param  int  $harvests  of these
+     * @param  float|null  $promised  the mean reliability they were promised; null: there is none
+     * @param  int  $judged  runs of all days of the year
+     * @param  float|null  $brier  mean of (promise − harvest)² over all of them; null: there is none
+     * @param  float|null  $skill  1 less that over the same of a constant, the other years' harvests of all days; null: the constant is
+     *     never wrong
+     * @param  list<array{int, float|null, int}>  $bins  of promises 0…0.2 … 0.8…1: runs, their mean promise (null: no run), harvests
+     */
+    private function __construct(
+        public int $runs,
+        public int $harvests,
+        public ?float $promised,
+        public int $judged,
+        public ?float $brier,
+        public ?float $skill,
+        public array $bins,
+    ) {
+    }
+
+    /** @param  float  $share  of years, of the standard of proof */
+    public static function of(Runs $runs, float $share): self
+    {
+        [$years, $all, $harvested] = self::counted($runs);
+        [$poolRuns, $poolHarvests] = [array_sum($all), array_sum($harvested)];
+        $inside = $insideHarvests = $judged = 0;
+        $promised = $brier = $constant = 0.0;
+        [$number, $mean, $kept] = [array_fill(0, self::BINS, 0), array_fill(0, self::BINS, 0.0), array_fill(0, self::BINS, 0)];
+        foreach ($years as $own) {
+            $reliability = self::reliability($own, $all, $harvested);
+            if ($reliability === null) {
+                continue;
+            }
+            $isOpen = self::open(ReplayWindows::reaching($reliability, $share, YearDay::fromNumber(1)));
+            $others = ($poolHarvests - array_sum($own)) / max(1, $poolRuns - count($own));
+            foreach ($own as $day => $harvest) {
+                $promise = $reliability[$day - 1];
+                $judged++;
+                $brier += ($promise - $harvest) ** 2;
+                $constant += ($others - $harvest) ** 2;
+                $bin = min(self::BINS - 1, (int) floor(self::BINS * ($promise + Tolerance::SUMS)));
+                $number[$bin]++;
+                $mean[$bin] += $promise;
+                $kept[$bin] += $harvest;
+                if ($isOpen[$day]) {
+                    $inside++;
+                    $insideHarvests += $harvest;
+                    $promised += $promise;
+                }
+            }
+        }
+
+        return new self(
+            $inside,
+            $insideHarvests,
+            $inside === 0 ? null : $promised / $inside,
+            $judged,
+            $judged === 0 ? null : $brier / $judged,
+            $constant > 0.0 ? 1 - $brier / $constant : null,
+            array_map(
+                static fn (int $runs, float $promise, int $harvests): array => [$runs, $runs === 0 ? null : $promise / $runs, $harvests],
+                $number,
+                $mean,
+                $kept,
+            ),
+        );
+    }
+
+    /**
+     * @return array{array<int, array<int, int>>, array<int, int>, array<int, int>} by year and day of the year, 1 for a harvest and 0
+     *   for none; runs and harvests of all years by day of the year
+     */
+    private static function counted(Runs $runs): array
+    {
+        $years = [];
+        $all = $harvested = array_fill(1, YearDay::YEAR, 0);
+        foreach ($runs->all() as $run) {
+            [$year, $month, $date] = Day::civil($run->sown->number);
+            if ($month === 2 && $date === 29) {
+                continue;
+            }
+            $day = $run->sown->yearDay()->number;
+            $years[$year][$day] = $harvest = $run->outcome === Outcome::Harvest ? 1 : 0;
+            $all[$day]++;
+            $harvested[$day] += $harvest;
+        }
+
+        return [$years, $all, $harvested];
+    }
+
+    /**
+     * @param  array<int, int>  $own  of the year that is judged
+     * @param  array<int, int>  $all
+     * @param  array<int, int>  $harvested
+     * @return list<float>|null length 365, of the other years; null: some day has none
+     */
+    private static function reliability(array $own, array $all, array $harvested): ?array
+    {
+        $shares = [];
+        for ($day = 1; $day <= YearDay::YEAR; $day++) {
+            $others = $all[$day] - (isset($own[$day]) ? 1 : 0);
+            if ($others === 0) {
+                return null;
+            }
+            $shares[] = ($harvested[$day] - ($own[$day] ?? 0)) / $others;
+        }
+
+        return WeekMean::of($shares);
+    }
+
+    /**
+     * @param  list<SowingWindow>  $windows
+     * @return array<int, bool> by day of the year
+     */
+    private static function open(array $windows): array
+    {
+        $open = array_fill(1, YearDay::YEAR, false);
+        foreach ($windows as $window) {
+            for ($i = 0; $i < $window->days; $i++) {
+                $open[$window->first->plus($i)->number] = true;
+            }
+        }
+
+        return $open;
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Water;
+
+use InvalidArgumentException;
+
+/**
+ * A kind of ground by the water it holds; FAO Irrigation and Drainage Paper 56, table 19, rounded. Each is a preset that can be argued
+ * with.
+ */
+final readonly class Ground
+{
+    /** Name => field capacity and wilting point (m³ of water in a m³), readily evaporable water of the top 10 cm (mm), share to dry. */
+    private const PRESETS = [
+        'sand' => [0.12, 0.045, 5.0, 0.10],
+        'sandy loam' => [0.23, 0.11, 8.0, 0.15],
+        'loam' => [0.25, 0.12, 10.0, 0.25],
+        'silt loam' => [0.29, 0.15, 10.0, 0.30],
+        'clay' => [0.36, 0.22, 10.0, 0.35],
+        'bed mix' => [0.30, 0.12, 8.0, 0.10],
+    ];
+
+    public const DEFAULT = 'loam';
+
+    /** Depth for which the readily evaporable water is given, m. */
+    private const TABLE_DEPTH = 0.10;
+
+    /** Of what can evaporate at all, at most so much goes readily. */
+    private const MOST_READILY = 0.9;
+
+    /**
+     * @param  float  $fieldCapacity  m³ of water in a m³ of soil
+     * @param  float  $wiltingPoint  likewise
+     * @param  float  $readilyMm  mm that evaporate from the top 10 cm as readily as from open water
+     * @param  float  $shareToDry  share of the water that can evaporate from the top that must be gone before it can be worked
+     */
+    public function __construct(
+        public string $name,
+        public float $fieldCapacity,
+        public float $wiltingPoint,
+        public float $readilyMm,
+        public float $shareToDry,
+    ) {
+    }
+
+    /** @throws InvalidArgumentException for a name that is none */
+    public static function named(string $name): self
+    {
+        return isset(self::PRESETS[$name])
+            ? new self($name, ...self::PRESETS[$name])
+            : throw new InvalidArgumentException(
+                "There is no ground “{$name}”. Use one of these: ".implode(', ', self::names()).'.',
+            );
+    }
+
+    /** @return list<string> from the lightest to the heaviest, and the mix of a bed */
+    public static function names(): array
+    {
+        return array_keys(self::PRESETS);
+    }
+
+    /** @return float mm that can evaporate from a layer of so many metres */
+    public function evaporable(float $depth): float
+    {
+        return 1000 * ($this->fieldCapacity - 0.5 * $this->wiltingPoint) * $depth;
+    }
+
+    /** @return float mm that evaporate from such a layer as readily as from open water */
+    public function readily(float $depth): float
+    {
+        return min(($this->readilyMm * $depth) / self::TABLE_DEPTH, self::MOST_READILY * $this->evaporable($depth));
+    }
+
+    /** @return float mm that roots can take from a layer of so many metres */
+    public function available(float $depth): float
+    {
+        return 1000 * ($this->fieldCapacity - $this->wiltingPoint) * $depth;
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Water;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Maturity;
+use Anthesis\Crop\Route;
+use Anthesis\Record\Tolerance;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Run;
+
+/**
+ * The water a crop needs on a ground, on the weather of a record: its roots' balance, watered back to full each time it has used what it
+ * may; FAO Irrigation and Drainage Paper 56, tables 12 and 22, rounded.
+ */
+final readonly class Irrigation
+{
+    /** Water use of a seedling, in reference evapotranspirations, and of a grown crop by its thirst. */
+    private const EARLY = 0.6;
+
+    private const MIDDLE = ['low' => 0.95, 'usual' => 1.05, 'high' => 1.15];
+
+    /** Shares of growth by which the early stage, the rise, and the middle stage end. */
+    private const STAGES = [0.25, 0.6, 0.8];
+
+    private const LEAST_ROOT = 0.10;
+
+    /** Depth that is kept moist until seedlings are up, m, and the share that may dry. */
+    private const SEEDBED = 0.025;
+
+    private const SEEDBED_MAY_DRY = 0.5;
+
+    private const WEEK = 7;
+
+    private float $middle;
+
+    private float $late;
+
+    private float $root;
+
+    private float $growthDays;
+
+    private TopSoil $seedbed;
+
+    /** @param  list<float>  $growth  sum of growth-days before each day of the record, at the site; days + 1 long */
+    public function __construct(
+        private WaterDays $water,
+        private Ground $ground,
+        private Crop $crop,
+        private Route $route,
+        private array $growth,
+    ) {
+        $this->middle = self::MIDDLE[$crop->watering->thirst ?? 'usual'];
+        $this->late = $crop->watering->lateFactor ?? $this->middle;
+        $this->root = max(self::LEAST_ROOT, $crop->watering->rootDepth());
+        $this->growthDays = (new Maturity($crop))->growthDays($route);
+        $this->seedbed = new TopSoil($ground, self::SEEDBED);
+    }
+
+    /**
+     * @param  list<Run>  $runs
+     * @return array<int, Watered> by year of sowing: of the runs that came to harvest, and whose precipitation is on record for nine of
+     *   ten days
+     */
+    public function of(array $runs): array
+    {
+        $years = [];
+        foreach ($runs as $run) {
+            if ($run->outcome !== Outcome::Harvest || $run->up === null || $run->daysToHarvest === null) {
+                continue;
+            }
+            $sown = $run->sown->number - $this->water->first->number;
+            $last = $sown + $run->daysToHarvest + $run->harvestDays - 1;
+            if ($this->water->knowsRain($sown, $last)) {
+                $years[$run->sown->year()] = $this->watered($sown, $run->up->number - $this->water->first->number, $last);
+            }
+        }
+
+        return $years;
+    }
+
+    private function watered(int $sown, int $up, int $last): Watered
+    {
+        $waterings = 0;
+        $millimetres = $gone = 0.0;
+        $used = [];
+        for ($day = $up + 1; $day <= $last; $day++) {
+            $grown = $this->growth[$day + 1] - $this->growth[$up + 1];
+            $used[] = $use = $this->factor($grown) * $this->water->et0[$day];
+            $gone = max(0.0, $gone - $this->water->reaching[$day] + $use);
+            if ($gone >= $this->mayUse($grown) - Tolerance::SUMS) {
+                $waterings++;
+                $millimetres += $gone;
+                $gone = 0.0;
+            }
+        }
+
+        return new Watered($waterings, $millimetres, self::mostInAWeek($used), $this->sprinklings($sown, $up));
+    }
+
+    /** @return float water use on a day, in reference evapotranspirations, of a crop that has grown so many growth-days */
+    public function factor(float $grown): float
+    {
+        $share = $grown / $this->growthDays;
+        [$early, $risen, $middle] = self::STAGES;
+
+        return match (true) {
+            $share <= $early => self::EARLY,
+            $share < $risen => self::EARLY + (($share - $early) / ($risen - $early)) * ($this->middle - self::EARLY),
+            $share <= $middle => $this->middle,
+            $share < 1.0 => $this->middle + (($share - $middle) / (1.0 - $middle)) * ($this->late - $this->middle),
+            default => $this->late,
+        };
+    }
+
+    /** @return float mm its roots may use before it is watered */
+    public function mayUse(float $grown): float
+    {
+        $deep = min(1.0, $grown / (self::STAGES[1] * $this->growthDays));
+        $root = self::LEAST_ROOT + ($this->root - self::LEAST_ROOT) * $deep;
+
+        return $this->crop->watering->depletion() * $this->ground->available($root);
+    }
+
+    private function sprinklings(int $sown, int $up): int
+    {
+        if ($this->route !== Route::Direct) {
+            return 0;
+        }
+        $sprinklings = 0;
+        $gone = 0.0;
+        for ($day = $sown + 1; $day < $up; $day++) {
+            $gone = $this->seedbed->dried($gone, $this->water->reaching[$day], $this->water->et0[$day]);
+            if ($gone >= self::SEEDBED_MAY_DRY * $this->seedbed->most - Tolerance::SUMS) {
+                $sprinklings++;
+                $gone = 0.0;
+            }
+        }
+
+        return $sprinklings;
+    }
+
+    /** @param  list<float>  $used */
+    private static function mostInAWeek(array $used): float
+    {
+        $sum = array_sum(array_slice($used, 0, self::WEEK));
+        $most = $sum;
+        for ($i = self::WEEK, $n = count($used); $i < $n; $i++) {
+            $sum += $used[$i] - $used[$i - self::WEEK];
+            $most = max($most, $sum);
+        }
+
+        return $most;
+    }
+}
