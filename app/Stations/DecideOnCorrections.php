@@ -53,9 +53,9 @@ final class DecideOnCorrections
         foreach ($corrections as $one) {
             $days[$one->day->format('Y-m-d')][$one->element] = $one->value;
         }
-        $rows = [['date', 'tmin_c', 'tmax_c']];
+        $rows = [['date', ...array_values(StationColumns::NAMES)]];
         foreach ($days as $day => $values) {
-            $rows[] = [$day, $values['minimum'] ?? null, $values['maximum'] ?? null];
+            $rows[] = [$day, ...array_map(static fn (string $of): ?float => $values[$of] ?? null, array_keys(StationColumns::NAMES))];
         }
         $path = (string) tempnam(sys_get_temp_dir(), 'corrections');
         file_put_contents($path, CsvText::of($rows, "\n"));

@@ -43,33 +43,41 @@ final readonly class DeviceReport
         $corrections = [];
         $isNew = false;
         $values = [];
-        $elements = [
-            [Element::Minimum, $reported->minimum, $before->minimum ?? []],
-            [Element::Maximum, $reported->maximum, $before->maximum ?? []],
-        ];
-        foreach ($elements as [$element, $own, $known]) {
+        foreach (Element::cases() as $element) {
+            $own = $reported->of($element);
+            if ($own === null) {
+                continue;
+            }
+            $known = $before?->of($element) ?? [];
+            $tolerance = $element->isTemperature() ? $file->tolerance() : 0.0;
             $values[$element->value] = $own;
             foreach ($own as $i => $value) {
                 $day = $reported->first->plus($i);
                 $was = $before === null ? null : $known[$day->number - $before->first->number] ?? null;
                 $isNew = $isNew || ($value !== null && $was === null);
-                if ($value !== null && $was !== null && abs($value - $was) > $file->tolerance()) {
+                if ($value !== null && $was !== null && abs($value - $was) > $tolerance) {
                     $corrections[] = ['day' => $day, 'element' => $element, 'was' => $was, 'value' => $value];
                     $values[$element->value][$i] = null;
                 }
             }
         }
 
-        return new self($isNew ? new DailyRecord($reported->first, $values['minimum'], $values['maximum']) : null, $corrections);
+        return new self($isNew ? DailyRecord::ofElements($reported->first, $values) : null, $corrections);
     }
 
     /** @return string what is new, as a station file; days without a value are left out */
     public static function csv(DailyRecord $record): string
     {
-        $rows = [['date', 'tmin_c', 'tmax_c']];
-        foreach ($record->minimum as $i => $minimum) {
-            if ($minimum !== null || $record->maximum[$i] !== null) {
-                $rows[] = [$record->first->plus($i)->iso(), $minimum, $record->maximum[$i]];
+        $columns = array_filter(
+            StationColumns::NAMES,
+            static fn (string $of): bool => $record->of(Element::from($of)) !== null,
+            ARRAY_FILTER_USE_KEY,
+        );
+        $rows = [['date', ...array_values($columns)]];
+        foreach (array_keys($record->minimum) as $i) {
+            $values = array_map(static fn (string $of): ?float => $record->of(Element::from($of))[$i] ?? null, array_keys($columns));
+            if (array_filter($values, static fn (?float $value): bool => $value !== null) !== []) {
+                $rows[] = [$record->first->plus($i)->iso(), ...$values];
             }
         }
 

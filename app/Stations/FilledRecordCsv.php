@@ -17,7 +17,9 @@ final class FilledRecordCsv
         }
         $names = array_map(static fn (Station $s): string => $s->name, $record->stations);
         $filled = $record->filled;
-        CsvText::write($out, [['date', 'tmin_c', 'tmax_c', 'tmin_from', 'tmax_from']], "\n");
+        // Rain and snow, where any station measures them.
+        $water = array_filter(['rain_mm' => $filled->record->rain, 'snow_cm' => $filled->record->snow]);
+        CsvText::write($out, [['date', 'tmin_c', 'tmax_c', 'tmin_from', 'tmax_from', ...array_keys($water)]], "\n");
         foreach ($filled->record->minimum as $i => $minimum) {
             $from = [$filled->minimumFrom[$i], $filled->maximumFrom[$i]];
             CsvText::write(
@@ -29,6 +31,7 @@ final class FilledRecordCsv
                         $filled->record->maximum[$i],
                         $from[0] === null ? '' : $names[$from[0]],
                         $from[1] === null ? '' : $names[$from[1]],
+                        ...array_map(static fn (array $values): ?float => $values[$i], array_values($water)),
                     ],
                 ],
                 "\n",

@@ -41,7 +41,7 @@ class QualityController
         $station = $this->station($zone, $request);
         $record = $station->record?->asRead();
         $at = $record === null ? -1 : Day::fromIso($decision['date'])->number - $record->first->number;
-        $value = ($decision['element'] === 'minimum' ? $record?->minimum : $record?->maximum)[$at] ?? null;
+        $value = $record?->of(Element::from($decision['element']))[$at] ?? null;
         if ($value === null) {
             throw ValidationException::withMessages([
                 'date' => "The record holds no {$decision['element']} for {$decision['date']}.",

@@ -55,7 +55,7 @@ class QualityResource extends JsonResource
         return ['values' => $values];
     }
 
-    /** @return list<array{date: string, minimum: float|null, maximum: float|null}> */
+    /** @return list<array{date: string, minimum: float|null, maximum: float|null, rain: float|null, snow: float|null}> */
     private function around(DailyRecord $record, string $date): array
     {
         $at = Day::fromIso($date)->number - $record->first->number;
@@ -65,6 +65,8 @@ class QualityResource extends JsonResource
                 'date' => $record->first->plus($i)->iso(),
                 Element::Minimum->value => $record->minimum[$i],
                 Element::Maximum->value => $record->maximum[$i],
+                Element::Rain->value => $record->rain[$i] ?? null,
+                Element::Snow->value => $record->snow[$i] ?? null,
             ];
         }
 

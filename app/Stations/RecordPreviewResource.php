@@ -11,6 +11,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Gap;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\Mark;
+use Anthesis\Stations\MeasuredDepth;
 use Anthesis\Stations\StationExtent;
 use Anthesis\Tables\RefusedRow;
 use Illuminate\Http\Request;
@@ -61,6 +62,10 @@ class RecordPreviewResource extends JsonResource
             'date_order' => $reading->dateOrder->value,
             'unit' => $reading->unit->value,
             'unit_stated' => $reading->unitStated,
+            'depths' => (object) array_map(
+                static fn (MeasuredDepth $d): array => ['column' => $d->column, 'unit' => $d->unit->value, 'stated' => $d->isStated],
+                $reading->depths,
+            ),
             'delimiter' => $reading->delimiter === null ? null : self::DELIMITERS[$reading->delimiter],
             'rows' => $reading->rows,
             'first' => $record->first->iso(),
@@ -83,6 +88,8 @@ class RecordPreviewResource extends JsonResource
                     'date' => $record->first->plus($i)->iso(),
                     'minimum' => $record->minimum[$i],
                     'maximum' => $record->maximum[$i],
+                    'rain' => $record->rain[$i] ?? null,
+                    'snow' => $record->snow[$i] ?? null,
                 ],
                 range(0, min(4, $record->days() - 1)),
             ),

@@ -14,6 +14,7 @@ use Anthesis\Stations\DateOrder;
 use Anthesis\Stations\ReadingChoices;
 use Anthesis\Stations\StationExtent;
 use Anthesis\Stations\StationFileReader;
+use Anthesis\Tables\DepthUnit;
 use Anthesis\Tables\FormatError;
 use Anthesis\Tables\TemperatureUnit;
 use Closure;
@@ -21,7 +22,7 @@ use Closure;
 /**
  * A station file read and checked, and not yet kept.
  *
- * @phpstan-type Choices array{unit?: string, date_order?: string, station?: string, replace?: bool, places?: int, columns?: array{date: int, minimum: int, maximum: int}}
+ * @phpstan-type Choices array{unit?: string, date_order?: string, station?: string, replace?: bool, places?: int, rain_unit?: string, snow_unit?: string, columns?: array{date: int, minimum: int, maximum: int, rain?: int, snow?: int}}
  */
 final readonly class StationFile
 {
@@ -150,6 +151,8 @@ final readonly class StationFile
             dateOrder: isset($choices['date_order']) ? DateOrder::from($choices['date_order']) : null,
             station: $choices['station'] ?? null,
             places: $choices['places'] ?? null,
+            rain: isset($choices['rain_unit']) ? DepthUnit::from($choices['rain_unit']) : null,
+            snow: isset($choices['snow_unit']) ? DepthUnit::from($choices['snow_unit']) : null,
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Stations\DateOrder;
+use Anthesis\Tables\DepthUnit;
 use Anthesis\Tables\TemperatureUnit;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\FormRequest;
@@ -35,7 +36,9 @@ class StationFileRequest extends FormRequest
             'confirmed' => ['nullable', 'boolean'],
             'key' => ['nullable', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
             'places' => ['nullable', 'integer', 'between:-1,500'],
-            'columns' => ['nullable', 'array:date,minimum,maximum'],
+            'rain_unit' => ['nullable', new Enum(DepthUnit::class)],
+            'snow_unit' => ['nullable', new Enum(DepthUnit::class)],
+            'columns' => ['nullable', 'array:date,minimum,maximum,rain,snow'],
             'columns.date' => [
                 'required_with:columns',
                 'integer',
@@ -45,6 +48,8 @@ class StationFileRequest extends FormRequest
             ],
             'columns.minimum' => ['required_with:columns', 'integer', 'between:0,500', 'different:columns.maximum'],
             'columns.maximum' => ['required_with:columns', 'integer', 'between:0,500'],
+            'columns.rain' => ['nullable', 'integer', 'between:-1,500'],
+            'columns.snow' => ['nullable', 'integer', 'between:-1,500'],
         ];
     }
 
@@ -112,7 +117,7 @@ class StationFileRequest extends FormRequest
     public function choices(): array
     {
         $chosen = array_filter(
-            $this->safe(['unit', 'date_order', 'station', 'replace', 'places', 'columns']),
+            $this->safe(['unit', 'date_order', 'station', 'replace', 'places', 'columns', 'rain_unit', 'snow_unit']),
             static fn (mixed $v): bool => $v !== null,
         );
         if (isset($chosen['replace'])) {

@@ -45,7 +45,8 @@ class StationRecord extends Model
             static fn (Mark $m): array => [$m->day->number - $asRead->first->number, $m->element->value, $m->rule->value],
             $report->marks,
         );
-        $json = json_encode([$asRead->minimum, $asRead->maximum, $marks], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        $water = $asRead->rain === null && $asRead->snow === null ? [] : [$asRead->rain, $asRead->snow];
+        $json = json_encode([$asRead->minimum, $asRead->maximum, $marks, ...$water], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
 
         return [
             'first_day' => $asRead->first->iso(),
@@ -58,9 +59,9 @@ class StationRecord extends Model
     /** The series as it was read, and the marks of quality control. */
     public function asRead(): DailyRecord
     {
-        [$minimum, $maximum] = $this->content();
+        $content = $this->content();
 
-        return new DailyRecord($this->firstDay(), $minimum, $maximum);
+        return new DailyRecord($this->firstDay(), $content[0], $content[1], $content[3] ?? null, $content[4] ?? null);
     }
 
     /** @return list<Mark> all that quality control doubted */
@@ -72,13 +73,15 @@ class StationRecord extends Model
         );
     }
 
-    /** @return list<Mark> what the readers of files marked: source flags and days given twice; the other rules are found anew */
+    private const BY_READERS = [QualityRule::SourceFlag, QualityRule::Duplicate, QualityRule::SumOfDays];
+
+    /** @return list<Mark> what the readers of files marked: source flags, days given twice, sums of days; the other rules are found anew */
     public function marksOfReaders(): array
     {
         return array_values(
             array_filter(
                 $this->marks(),
-                static fn (Mark $m): bool => in_array($m->rule, [QualityRule::SourceFlag, QualityRule::Duplicate], true),
+                static fn (Mark $m): bool => in_array($m->rule, self::BY_READERS, true),
             ),
         );
     }
@@ -102,7 +105,10 @@ class StationRecord extends Model
         return Day::fromIso($this->first_day->format('Y-m-d'));
     }
 
-    /** @return array{list<float|null>, list<float|null>, list<array{int, string, string}>} minima, maxima, marks */
+    /**
+     * @return array{0: list<float|null>, 1: list<float|null>, 2: list<array{int, string, string}>, 3?: list<float|null>|null, 4?: list<float|null>|null}
+     *   minima, maxima, marks; rain and snow, where there are
+     */
     private function content(): array
     {
         return json_decode((string) gzdecode($this->series), true, 8, JSON_THROW_ON_ERROR);

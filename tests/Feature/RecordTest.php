@@ -81,8 +81,56 @@ final class RecordTest extends TestCase
             ])
             ->assertJsonPath('data.marks_count', 2)
             ->assertJsonPath('data.marks.0.rule', 'maximum-below-minimum')
-            ->assertJsonPath('data.sample.0', ['date' => '2024-02-28', 'minimum' => -10, 'maximum' => 5]);
+            ->assertJsonPath('data.sample.0', ['date' => '2024-02-28', 'minimum' => -10, 'maximum' => 5, 'rain' => null, 'snow' => null])
+            ->assertJsonPath('data.depths', []);
         $this->assertNothingSaved();
+    }
+
+    public function test_rain_and_snow_are_taken_along_and_their_units_asked_where_the_file_does_not_say(): void
+    {
+        $file = fn () => $this->textFile("date,low_f,high_f,prcp,snow_depth_cm\n2024-02-28,50,59,1,3\n2024-02-29,50,59,T,0\n");
+        $this->bring('record-previews', $file())
+            ->assertOk()
+            ->assertJsonPath('data.depths.rain', ['column' => 'prcp', 'unit' => 'in', 'stated' => false])
+            ->assertJsonPath('data.depths.snow', ['column' => 'snow_depth_cm', 'unit' => 'cm', 'stated' => true])
+            ->assertJsonPath('data.sample.0.rain', 25.4)
+            ->assertJsonPath('data.sample.0.snow', 3)
+            ->assertJsonPath('data.sample.1.rain', 0);
+        $this->bring('record-previews', $file(), null, ['rain_unit' => 'mm'])->assertJsonPath('data.sample.0.rain', 1);
+        $this->bring('record-previews', $file(), null, ['rain_unit' => 'furlongs'])->assertUnprocessable();
+        $columns = ['columns' => ['date' => 0, 'minimum' => 1, 'maximum' => 2, 'rain' => -1]];
+        $this->bring('record-previews', $file(), null, $columns)->assertJsonPath('data.sample.0.rain', null);
+    }
+
+    public function test_a_record_keeps_its_rain_and_snow_and_a_person_decides_on_them_too(): void
+    {
+        $lines = explode("\n", trim((string) file_get_contents(base_path('core/tests/fixtures/station-north-rain.csv'))));
+        [$date, $low, $high] = explode(',', $lines[1000]);
+        $lines[1000] = "{$date},{$low},{$high},999.0,0.0";
+        $this->bring('record-imports', $this->textFile(implode("\n", $lines)."\n"))->assertStatus(202);
+        $record = StationRecord::query()->latest('id')->firstOrFail();
+        self::assertSame(999.0, $record->asRead()->rain[999] ?? null);
+        self::assertNull($record->usable()->rain[999] ?? null);
+        self::assertNotNull($record->usable()->snow);
+        $doubted = array_values(
+            array_filter(
+                $this->getJson('/api/zones/test-basin/quality')->assertOk()->json('data.values'),
+                static fn (array $v): bool => $v['element'] === 'rain',
+            ),
+        );
+        self::assertSame([[$date, ['out-of-range']]], array_map(static fn (array $v): array => [$v['date'], $v['doubts']], $doubted));
+        self::assertEquals(999, array_column($doubted[0]['around'], 'rain', 'date')[$date]);
+        $this->postJson('/api/zones/test-basin/quality', [
+            'date' => $date,
+            'element' => 'rain',
+            'accepted' => true,
+            'note' => 'A cloudburst.',
+            'replaces' => null,
+        ])->assertStatus(202);
+        self::assertSame(999.0, $record->fresh()?->usable()->rain[999] ?? null);
+        $csv = (string) $this->get('/desk-files/zones/test-basin/record.csv')->assertOk()->streamedContent();
+        self::assertStringStartsWith('date,tmin_c,tmax_c,tmin_from,tmax_from,rain_mm,snow_cm', $csv);
+        self::assertMatchesRegularExpression("/^{$date},.*,999(\\.0)?,0(\\.0)?$/m", $csv);
     }
 
     public function test_the_unit_can_be_overruled(): void
@@ -111,7 +159,7 @@ final class RecordTest extends TestCase
             ->assertJsonPath('data.format', 'table')
             ->assertJsonPath('data.choices', ['when', 'a', 'b', 'c'])
             ->assertJsonPath('data.date_order', 'day-first')
-            ->assertJsonPath('data.sample.0', ['date' => '2020-01-01', 'minimum' => 5, 'maximum' => 15]);
+            ->assertJsonPath('data.sample.0', ['date' => '2020-01-01', 'minimum' => 5, 'maximum' => 15, 'rain' => null, 'snow' => null]);
         $this->bring('record-imports', $this->textFile($text), null, $choices)->assertStatus(202);
         self::assertSame(
             [5.0, 15.0],
@@ -143,7 +191,7 @@ final class RecordTest extends TestCase
             ->assertJsonPath('data.delimiter', null)
             ->assertJsonPath('data.unit', 'tenths-celsius')
             ->assertJsonPath('data.unit_stated', true)
-            ->assertJsonPath('data.sample.0', ['date' => '2024-01-01', 'minimum' => -1.7, 'maximum' => 4.2]);
+            ->assertJsonPath('data.sample.0', ['date' => '2024-01-01', 'minimum' => -1.7, 'maximum' => 4.2, 'rain' => null, 'snow' => null]);
         $this->assertNothingSaved();
     }
 

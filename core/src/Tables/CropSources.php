@@ -17,6 +17,7 @@ final class CropSources
     /** By part of the form; the columns named first differ from the rest of theirs. */
     private const BY_COLUMN = [
         'maturity_days' => NumberBasis::Packet,
+        'max_emerge_days' => NumberBasis::Judgment,
         'harvest_days' => NumberBasis::Judgment,
         'min_harvest_days' => NumberBasis::Judgment,
         'ref_c' => NumberBasis::Judgment,

@@ -57,6 +57,12 @@ final readonly class Phrase implements JsonSerializable
         return new self('celsius', ['celsius' => round($celsius, 1) + 0.0]);
     }
 
+    /** Rain, or water given, mm to a tenth. */
+    public static function rain(float $millimetres): self
+    {
+        return new self('measure.rain', ['rain' => round($millimetres, 1) + 0.0]);
+    }
+
     /** @return Words ready for JSON */
     public function toArray(): array
     {

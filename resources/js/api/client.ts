@@ -72,6 +72,8 @@ export type ReadingChoices = {
     /** the file takes the place of the record in use; else it updates it */
     replace?: boolean;
     columns?: { date: number; minimum: number; maximum: number };
+    rain_unit?: Schema['DepthUnit'];
+    snow_unit?: Schema['DepthUnit'];
     /** the column that names places; −1: none does; left out: as found */
     places?: number;
     /** import it although most of it contradicts itself or the record in use */
@@ -89,6 +91,8 @@ export function stationFile(file: File, choices: ReadingChoices): FormData {
     form.set('file', file);
     if (choices.unit) form.set('unit', choices.unit);
     if (choices.date_order) form.set('date_order', choices.date_order);
+    if (choices.rain_unit) form.set('rain_unit', choices.rain_unit);
+    if (choices.snow_unit) form.set('snow_unit', choices.snow_unit);
     if (choices.station) form.set('station', choices.station);
     if (choices.to_station) form.set('to_station', choices.to_station);
     if (choices.to_station === 'new') {

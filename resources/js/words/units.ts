@@ -24,6 +24,7 @@ export function withUnits<T extends Record<string, unknown>>(values: T, units: U
         if (name === 'celsius_read') more.fahrenheit_read = rounded(32 + 1.8 * value, 1);
         if (name === 'celsius_more') more.fahrenheit_more = rounded(1.8 * value, 1);
         if (name === 'cm' || name === 'depth') more.inches = inches(value / INCH_CM);
+        if (name === 'rain') more.rain_inches = rounded(value / INCH_CM / 10, 2);
         if (name === 'metres') more.feet = 10 * rounded(value / FOOT_M / 10);
         if (name === 'row') more.row_feet = rounded(value / FOOT_M, 1);
         if (name === 'km') more.miles = rounded(value / MILE_KM);
@@ -80,6 +81,11 @@ export function moreCelsius(celsius: number): Phrase {
 /** A length, in cm. */
 export function inCentimetres(cm: number): Phrase {
     return { key: 'centimetres', with: { cm } };
+}
+
+/** Rain, or water given, in mm. */
+export function ofRain(mm: number): Phrase {
+    return { key: 'measure.rain', with: { rain: mm } };
 }
 
 /** A height above the sea, in m. */

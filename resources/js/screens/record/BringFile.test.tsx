@@ -18,6 +18,10 @@ const preview = {
     update: null,
     unit: 'tenths-celsius',
     unit_stated: true,
+    depths: {
+        rain: { column: 'PRCP', unit: 'tenths-mm', stated: true },
+        snow: { column: 'depth', unit: 'in', stated: false },
+    },
     delimiter: 'comma',
     rows: 47482,
     first: '1961-01-01',
@@ -31,7 +35,7 @@ const preview = {
     refused_count: 1,
     marks: [{ date: '1961-07-04', element: 'minimum', rule: 'spike' }],
     marks_count: 1,
-    sample: [{ date: '1961-01-01', minimum: -6.8, maximum: null }],
+    sample: [{ date: '1961-01-01', minimum: -6.8, maximum: null, rain: 0, snow: null }],
 };
 const zone = { slug: 'bench', record: null } as unknown as Zone;
 const stations = [
@@ -57,6 +61,9 @@ describe('bringing a station file', () => {
         expect(screen.getByText('2, of which 1 without a missing day')).toBeTruthy();
         expect(screen.getByText('40 days from 1 March 1962')).toBeTruthy();
         expect(screen.getByText('−6.8 / –')).toBeTruthy();
+        expect(screen.getByText('“PRCP”, in tenths of mm, as the file says')).toBeTruthy();
+        expect(screen.getByText('“depth”, in inches, as goes with the temperatures: check it')).toBeTruthy();
+        expect(screen.getByLabelText('Unit of snow')).toBeTruthy();
         expect(screen.getByText('Rows that cannot be read and will be left out: 1')).toBeTruthy();
         expect(screen.getByText('line 7')).toBeTruthy();
         expect(screen.getByText('Questionable values, kept and not used: 1')).toBeTruthy();

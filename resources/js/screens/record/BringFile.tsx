@@ -81,6 +81,7 @@ export function BringFile({
                     }
                     stations={understood?.stations ?? []}
                     station={understood?.station ?? null}
+                    depths={understood?.depths ?? {}}
                     hasRecord={zone.record !== null && !isNew}
                     choices={choices}
                     onChange={(changed) => bring(file, changed)}

@@ -1,6 +1,6 @@
 import { Term } from '../../way/Term';
 import { Action } from '../../ui/Action';
-import { toUnits } from '../../words/units';
+import { inCentimetres, ofRain, toUnits } from '../../words/units';
 import { say, withMinus, units } from '../../words/words';
 import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
@@ -117,7 +117,7 @@ function Doubt({
         <tr>
             <td>{year}</td>
             <td>
-                {dateInWords(value.date)}, {value.element}
+                {dateInWords(value.date)}, {say(`element.${value.element}`)}
             </td>
             <td>
                 <Around value={value} />
@@ -174,21 +174,26 @@ function Doubt({
     );
 }
 
+const ELEMENTS = (['minimum', 'maximum', 'rain', 'snow'] as const).map((element) => ({
+    value: element,
+    label: say(`element.${element}`),
+}));
+
 function Around({ value }: { value: Value }) {
-    const shown = (celsius: number | null) =>
-        celsius === null ? '–' : withMinus(toUnits('celsius', celsius, units()).toFixed(1));
+    const celsius = (read: number | null) =>
+        read === null ? '–' : withMinus(toUnits('celsius', read, units()).toFixed(1));
+    const water = (read: number | null, of: typeof ofRain) => (read === null ? '–' : say(of(read)));
+    const shown = (day: Value['around'][number]) => {
+        if (value.element === 'rain') return water(day.rain, ofRain);
+        if (value.element === 'snow') return water(day.snow, inCentimetres);
+        return `${celsius(day.minimum)} / ${celsius(day.maximum)}`;
+    };
     return (
         <span className="mono">
             {value.around.map((day, i) => (
                 <span key={day.date}>
                     {i > 0 && ', '}
-                    {day.date === value.date ? (
-                        <strong>
-                            {shown(day.minimum)} / {shown(day.maximum)}
-                        </strong>
-                    ) : (
-                        `${shown(day.minimum)} / ${shown(day.maximum)}`
-                    )}
+                    {day.date === value.date ? <strong>{shown(day)}</strong> : shown(day)}
                 </span>
             ))}
         </span>
@@ -288,7 +293,7 @@ function LeaveOut({
                 />
                 <NativeSelect
                     label={say('doubts.value')}
-                    data={['minimum', 'maximum']}
+                    data={ELEMENTS}
                     value={element}
                     onChange={(event) => setElement(event.currentTarget.value as Value['element'])}
                 />

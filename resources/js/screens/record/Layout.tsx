@@ -1,6 +1,6 @@
 import { say } from '../../words/words';
 import { Group, NativeSelect } from '@mantine/core';
-import type { ReadingChoices } from '../../api/client';
+import type { ReadingChoices, Schema } from '../../api/client';
 
 const UNITS = [
     { value: '', label: say('layout.as-found') },
@@ -16,6 +16,13 @@ const ORDERS = [
     { value: 'month-first', label: say('common.month-first') },
 ];
 
+const WATER = ['rain', 'snow'] as const;
+
+const DEPTHS = [
+    { value: '', label: say('layout.as-found') },
+    ...(['mm', 'tenths-mm', 'cm', 'in'] as const).map((unit) => ({ value: unit, label: say(`depth-unit.${unit}`) })),
+];
+
 const COLUMNS = ['date', 'minimum', 'maximum'] as const;
 
 /** Columns to choose from where the file could not be read far enough to name them. */
@@ -26,6 +33,7 @@ export function Layout({
     names,
     stations,
     station,
+    depths,
     hasRecord,
     choices,
     onChange,
@@ -34,6 +42,8 @@ export function Layout({
     /** those of the file, where it has several to choose from */
     stations: { station: string; first: string; last: string }[];
     station: string | null;
+    /** rain and snow, where the file has them */
+    depths: Schema['RecordPreview']['depths'];
     hasRecord: boolean;
     choices: ReadingChoices;
     onChange: (choices: ReadingChoices) => void;
@@ -113,6 +123,7 @@ export function Layout({
                     })
                 }
             />
+            <Depths depths={depths} choices={choices} onChange={onChange} />
             {COLUMNS.map((what) => (
                 <NativeSelect
                     key={what}
@@ -125,6 +136,28 @@ export function Layout({
             ))}
         </Group>
     );
+}
+
+/** The units of rain and snow, where the file has them: without one in its heading they follow from the temperatures'. */
+function Depths({
+    depths,
+    choices,
+    onChange,
+}: {
+    depths: Schema['RecordPreview']['depths'];
+    choices: ReadingChoices;
+    onChange: (choices: ReadingChoices) => void;
+}) {
+    return WATER.filter((what) => depths[what]).map((what) => (
+        <NativeSelect
+            key={what}
+            size="xs"
+            label={say(`layout.unit-of-${what}`)}
+            data={DEPTHS}
+            value={choices[`${what}_unit`] ?? ''}
+            onChange={(event) => onChange({ ...choices, [`${what}_unit`]: event.currentTarget.value || undefined })}
+        />
+    ));
 }
 
 function free(taken: number, what: (typeof COLUMNS)[number]): { date: number; minimum: number; maximum: number } {

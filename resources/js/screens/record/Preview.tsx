@@ -127,6 +127,26 @@ function Understood({ preview }: { preview: RecordPreview }) {
                             : say('preview.concluded-from-the-values')}
                     </td>
                 </tr>
+                {(['rain', 'snow'] as const).map((what) => {
+                    const depth = preview.depths[what];
+                    return (
+                        depth && (
+                            <tr key={what}>
+                                <th scope="row">{say(`preview.${what}`)}</th>
+                                <td>
+                                    {say('preview.depth', {
+                                        column: depth.column,
+                                        unit: say(`depth-unit.${depth.unit}`),
+                                    })}
+                                    ,{' '}
+                                    {depth.stated
+                                        ? say('preview.as-the-file-says')
+                                        : say('preview.as-goes-with-the-temperatures')}
+                                </td>
+                            </tr>
+                        )
+                    );
+                })}
                 {preview.update && (
                     <tr>
                         <th scope="row">{say('preview.against-the-record-in-use')}</th>

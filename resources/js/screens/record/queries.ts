@@ -106,7 +106,7 @@ export function useCalibration(zone: string, file: File | null, site: number | u
 type Decision =
     | {
           date: string;
-          element: 'minimum' | 'maximum';
+          element: Schema['DoubtedValue']['element'];
           accepted: boolean;
           note: string;
           replaces: number | null;

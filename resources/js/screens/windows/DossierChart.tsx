@@ -33,15 +33,7 @@ export function DossierChart({
     runs: ReturnType<typeof runsOn>;
 }) {
     const own = ownRoute(data, route.route);
-    // Where the calendar's windows are not the replay's own, those have a lane too.
-    const raw = route.raw && JSON.stringify(route.raw) !== JSON.stringify(route.windows) ? route.raw : null;
-    const lanes = [
-        ...data.schools.map(({ school, routes }) => ({
-            name: say(`school.${school}.lane`),
-            spans: routes.find((r) => r.route === route.route)?.windows ?? [],
-        })),
-        ...(raw ? [{ name: say('dossier-chart.raw'), spans: raw }] : []),
-    ];
+    const lanes = lanesOf(data, route);
     const windowAt = TOP + LANE * lanes.length;
     const ribbonAt = windowAt + 10;
     const runsAt = ribbonAt + RIBBON_HEIGHT + 16;
@@ -145,4 +137,16 @@ function legend(outcomes: Record<string, unknown>): string {
     return OUTCOMES.filter((outcome) => outcome in outcomes)
         .map((outcome) => say(`outcome.${outcome}.short`))
         .join(', ');
+}
+
+/** What is drawn above the windows: those of other schools and, where the calendar's are not the replay's own, the replay's. */
+function lanesOf(data: Dossier, route: Dossier['replay'][number]) {
+    const raw = route.raw && JSON.stringify(route.raw) !== JSON.stringify(route.windows) ? route.raw : null;
+    return [
+        ...data.schools.map(({ school, routes }) => ({
+            name: say(`school.${school}.lane`),
+            spans: routes.find((r) => r.route === route.route)?.windows ?? [],
+        })),
+        ...(raw ? [{ name: say('dossier-chart.raw'), spans: raw }] : []),
+    ];
 }
