@@ -80,7 +80,7 @@ class WindowsController
         ]);
     }
 
-    /** What the second edition of the method moved, crop by crop. */
+    /** What the latest edition of the method moved, crop by crop. */
     public function methodChanges(Zone $zone): JsonResponse
     {
         return response()->json([

@@ -15,7 +15,7 @@ const change = {
 };
 const at = ['/desk/zones/bench/method', '/desk/zones/:zone/method'] as const;
 
-describe('what the second edition of the method moved', () => {
+describe('what the latest edition of the method moved', () => {
     it('is told crop by crop, with the rules that did it', async () => {
         fakeServer({ 'GET /api/zones/bench/method-changes': [change, { ...change, name: 'Dill', rules: [] }] });
         show(<MethodChanges />, ...at);

@@ -66,7 +66,7 @@ export function useCropComparison(zone: string, crop: string, standard?: Schema[
     });
 }
 
-/** What the second edition of the method moved. */
+/** What the latest edition of the method moved. */
 export function useMethodChanges(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', '', 'method-changes'),
