@@ -99,6 +99,7 @@ final class EditionPages
             [
                 'ruler' => $content['ruler'],
                 'record' => $content['record'],
+                'waits_for_soil' => $content['method']['waits_for_soil'] ?? false,
                 'changes' => isset($content['changes'])
                     ? ['against' => $content['changes']['against'], 'phrases' => array_column($content['changes']['list'], 'phrase')]
                     : null,

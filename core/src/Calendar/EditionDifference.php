@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Calendar;
 
 use Anthesis\Record\YearDay;
+use Anthesis\Window\Reason;
 use Anthesis\Window\School\OwnDates;
 use Anthesis\Words\Phrase;
 
@@ -19,7 +20,8 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Words from Phrase
  *
  * - `size`: days by which it moved; what opened, closed, is new or gone counts as much as a year, so that it comes first; `why`: keys of
- *   the inputs that are others: own-dates, school, crop-numbers, record, method
+ *   the inputs that are others: own-dates, school, crop-numbers, record, method; and soil-hold, where windows wait for the soil that did
+ *   not, or the other way around, and the soil is what bounds them
  *
  * @phpstan-type Change array{crop: string, name: string, route: string|null, act: string|null, kind: string, size: int, before: list<Span>, now: list<Span>, why: list<string>, phrase: Words}
  */
@@ -55,7 +57,10 @@ final class EditionDifference
             foreach ($sheet['routes'] as $route) {
                 $was = array_column($old[$slug]['routes'], null, 'route')[$route['route']]['windows'] ?? [];
                 if ($was !== $route['windows']) {
-                    $changes[] = self::ofRoute($sheet, $route, $was, $why);
+                    $earlier = array_column($old[$slug]['routes'], null, 'route')[$route['route']] ?? null;
+                    $held = self::isHeld($route) || ($earlier !== null && self::isHeld($earlier));
+                    $soil = $held && self::waitsOtherwise($before, $now) ? ['soil-hold'] : [];
+                    $changes[] = self::ofRoute($sheet, $route, $was, [...$why, ...$soil]);
                 }
             }
         }
@@ -172,6 +177,31 @@ final class EditionDifference
                 'method' => $before['method'] != $now['method'],
             ]),
         );
+    }
+
+    /**
+     * @param  Document  $before
+     * @param  Document  $now
+     */
+    private static function waitsOtherwise(array $before, array $now): bool
+    {
+        return ($before['method']['waits_for_soil'] ?? false) !== ($now['method']['waits_for_soil'] ?? false);
+    }
+
+    /**
+     * Whether it is the soil that bounds a window, or leaves none.
+     *
+     * @param  RouteSheet  $route
+     */
+    private static function isHeld(array $route): bool
+    {
+        foreach ($route['derivation'] as $line) {
+            if (str_starts_with($line['source']['key'], 'source.held-')) {
+                return true;
+            }
+        }
+
+        return ($route['no_window']['reason'] ?? null) === Reason::SoilBelowMinimum->value;
     }
 
     /** @param  list<Span>  $spans */

@@ -64,6 +64,28 @@ final class EditionDifferenceTest extends TestCase
         );
     }
 
+    public function test_what_waits_for_the_soil_is_told_apart_from_the_method_and_the_crops_numbers(): void
+    {
+        $source = ['key' => 'source.held-before'];
+        $line = ['key' => 'first', 'label' => ['key' => 'x'], 'date' => '05-01', 'days' => null, 'source' => $source];
+        $now = $this->edition(['radish' => [self::SPRING], 'kale' => [self::SPRING]], ['method' => ['waits_for_soil' => true]]);
+        $now['crops'][0]['routes'][0]['derivation'] = [$line];
+        $later = $now;
+        unset($later['method']['waits_for_soil']);
+        $before = $this->edition(['radish' => [self::AUTUMN], 'kale' => [self::AUTUMN]], ['method' => ['edition' => 2]]);
+        unset($before['method']['waits_for_soil']);
+        $why = array_column(EditionDifference::between($before, $now), 'why', 'crop');
+        self::assertContains('soil-hold', $why['radish']);
+        self::assertContains('method', $why['radish']);
+        self::assertNotContains('soil-hold', $why['kale'], 'its windows are bounded by something else');
+        $same = array_column(EditionDifference::between($before, $later), 'why', 'crop');
+        self::assertNotContains('soil-hold', $same['radish'], 'neither waits');
+        $none = $now;
+        $none['crops'][1]['routes'][0]['windows'] = [];
+        $none['crops'][1]['routes'][0]['no_window'] = ['reason' => 'soil-below-minimum'];
+        self::assertContains('soil-hold', array_column(EditionDifference::between($before, $none), 'why', 'crop')['kale']);
+    }
+
     public function test_crops_come_and_go_and_windows_open_close_and_move(): void
     {
         $later = ['first' => '04-13', 'last' => '05-20', 'days' => 38];

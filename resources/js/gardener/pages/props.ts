@@ -46,6 +46,8 @@ export type CalendarCrop = Pick<Sheet, 'slug' | 'name' | 'kind' | 'family' | 'al
 export type CalendarProps = Common &
     Pick<Edition, 'ruler' | 'record'> & {
         crops: CalendarCrop[];
+        /** whether windows wait for each crop's own soil minimum */
+        waits_for_soil?: boolean;
         /** what is otherwise than in the edition before, the largest first */
         changes?: { against: number; phrases: Phrase[] } | null;
     };
