@@ -114,6 +114,7 @@ Route::prefix('api')->group(static function (): void {
         Route::patch('sites/{site}', [SiteController::class, 'update']);
         Route::delete('sites/{site}', [SiteController::class, 'destroy']);
         Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
+        Route::get('zones/{zone}/rain', [ClimateController::class, 'rain']);
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
         Route::get('zones/{zone}/today', [TodayController::class, 'show']);
         Route::get('zones/{zone}/method-changes', [WindowsController::class, 'methodChanges'])->middleware('throttle:computing');
@@ -121,6 +122,7 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/windows/{crop}', [WindowsController::class, 'show']);
         Route::get('zones/{zone}/windows/{crop}/runs', [WindowsController::class, 'runs']);
         Route::get('zones/{zone}/windows/{crop}/packet-days', [WindowsController::class, 'packetDays']);
+        Route::get('zones/{zone}/windows/{crop}/water', [WindowsController::class, 'water']);
         Route::get('zones/{zone}/windows/{crop}/succession', [SuccessionController::class, 'show']);
         Route::get('zones/{zone}/windows/{crop}/compared', [WindowsController::class, 'compared']);
         Route::post('zones/{zone}/windows/{crop}/choices', [CropChoiceController::class, 'store']);

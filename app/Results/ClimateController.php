@@ -6,6 +6,7 @@ namespace App\Results;
 
 use Anthesis\Calendar\YearCourse;
 use Anthesis\Climate\RecordYears;
+use Anthesis\Window\ProofStandard;
 use Anthesis\Words\Refused;
 use App\Operations\Say;
 use App\Zones\Zone;
@@ -42,6 +43,14 @@ class ClimateController
         abort_unless(isset($known[$hashes['ruler']], $known[$hashes['climate']]), 404, self::NOT_YET);
 
         return new ClimateResource(['ruler' => $known[$hashes['ruler']], 'climate' => $known[$hashes['climate']]]);
+    }
+
+    /** Rain, snow, and when ground can be worked; null without rain on record. */
+    public function rain(Zone $zone): JsonResponse
+    {
+        $place = $this->places->zone($zone) ?? abort(404, self::NOT_YET);
+
+        return response()->json(['data' => Results::of($place, new RainQuestion(ProofStandard::from($zone->standard)))['rain']]);
     }
 
     /** One year as it was, day by day. */

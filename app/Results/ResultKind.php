@@ -10,6 +10,7 @@ enum ResultKind: string
     case Record = 'record';
     case Ruler = 'ruler';
     case Climate = 'climate';
+    case Rain = 'rain';
     case Dossier = 'sheet';
     case Comparison = 'compared';
     case Today = 'today';
@@ -24,7 +25,7 @@ enum ResultKind: string
     {
         return match ($this) {
             self::Today, self::UnderWay, self::Cue => 2,
-            self::Ruler, self::Climate, self::Dossier, self::Comparison => 7,
+            self::Ruler, self::Climate, self::Rain, self::Dossier, self::Comparison => 7,
             self::Record, self::LocalDays, self::Ground, self::MethodChanges => 30,
         };
     }

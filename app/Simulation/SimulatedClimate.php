@@ -15,6 +15,8 @@ final readonly class SimulatedClimate
      * @param  float  $persistence  share of a day's departure that the next one keeps
      * @param  float  $trend  °C per decade
      * @param  array{year: int, from: int, to: int, by: float}|null  $cold  a cold spell of one year: its first and last day of the year, and by how much its middle is colder, °C
+     * @param  array{float, float, float}|null  $rain  share of wet days in the cold and in the warm half of the year, and mm of a wet day on the
+     *     mean; null: the station measures none
      */
     public function __construct(
         public float $mean,
@@ -26,6 +28,7 @@ final readonly class SimulatedClimate
         public float $trend,
         public int $seed,
         public ?array $cold = null,
+        public ?array $rain = null,
     ) {
     }
 

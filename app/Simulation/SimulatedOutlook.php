@@ -24,8 +24,8 @@ final class SimulatedOutlook implements OutlookSource
             return null;
         }
         // It goes through all the weather since the first year; the same morning's is asked for again and again.
-        [$minimum, $maximum] = Cache::remember(
-            "simulated-outlook {$zone->slug} {$day->iso()}",
+        [$minimum, $maximum, $rain] = Cache::remember(
+            "simulated-outlook-with-rain {$zone->slug} {$day->iso()}",
             self::KEPT_SECONDS,
             static fn (): array => (new SimulatedStation($climate))->outlook(
                 Day::of(SimulatedStations::FIRST_YEAR, 1, 1),
@@ -34,7 +34,7 @@ final class SimulatedOutlook implements OutlookSource
             ),
         );
 
-        return new DailyRecord($day, $minimum, $maximum);
+        return new DailyRecord($day, $minimum, $maximum, $rain);
     }
 
     public function name(): string

@@ -10,7 +10,8 @@ use Random\Randomizer;
 
 /**
  * A made-up weather station: the same seed gives the same weather, day for day. It has the faults real ones have, so that
- * quality control has something to find: missing values, two gaps, five wrong readings.
+ * quality control has something to find: missing values, two gaps, five wrong readings. Where its climate has rain it measures that, too,
+ * and the snow lying: from numbers of their own, so that the temperatures are the same with rain and without.
  */
 final class SimulatedStation
 {
@@ -27,7 +28,7 @@ final class SimulatedStation
         $this->random = new Randomizer(new Xoshiro256StarStar($climate->seed));
     }
 
-    /** @return string the station's file: CSV with the columns date, tmin_c, tmax_c */
+    /** @return string the station's file: CSV with the columns date, tmin_c, tmax_c and, where it measures them, rain_mm, snow_cm */
     public function file(Day $first, Day $last): string
     {
         $rows = $this->weather($first, $last);
@@ -35,7 +36,7 @@ final class SimulatedStation
         $this->gap($rows, 40, 0.58);
         $this->errors($rows);
 
-        return self::csv($first, $rows);
+        return self::csv($first, $rows, $this->water($rows, $first));
     }
 
     /**
@@ -65,35 +66,45 @@ final class SimulatedStation
      */
     public function report(Day $first, Day $from, Day $to): string
     {
-        return self::csv($from, array_slice($this->weather($first, $to), $from->number - $first->number));
+        $rows = $this->weather($first, $to);
+        $since = $from->number - $first->number;
+
+        return self::csv($from, array_slice($rows, $since), array_slice($this->water($rows, $first), $since));
     }
 
     /**
      * The weather of days to come, foretold ever less well.
      *
      * @param  Day  $first  its first day ever
-     * @return array{list<float>, list<float>} minima and maxima, °C
+     * @return array{list<float>, list<float>, list<float>|null} minima and maxima, °C, and rain, mm; null: it measures none
      */
     public function outlook(Day $first, Day $from, int $days): array
     {
-        $minimum = $maximum = [];
-        foreach (array_slice($this->weather($first, $from->plus($days - 1)), $from->number - $first->number) as $i => [$low, $high]) {
+        $minimum = $maximum = $rain = [];
+        $rows = $this->weather($first, $from->plus($days - 1));
+        $since = $from->number - $first->number;
+        $water = array_slice($this->water($rows, $first), $since);
+        foreach (array_slice($rows, $since) as $i => [$low, $high]) {
             $off = 0.35 * ($i + 1) * $this->normal();
             $middle = (($low ?? $high) + ($high ?? $low)) / 2 + $off;
             $half = max(self::LEAST_RANGE, ($high ?? 0.0) - ($low ?? 0.0)) / 2;
             $minimum[] = round($middle - $half, 1);
             $maximum[] = round($middle + $half, 1);
+            $rain[] = round(max(0.0, ($water[$i][0] ?? 0.0) * (1 + 0.12 * $i * $this->normal())), 1);
         }
 
-        return [$minimum, $maximum];
+        return [$minimum, $maximum, $this->climate->rain === null ? null : $rain];
     }
 
-    /** @param  list<array{float|null, float|null}>  $rows */
-    private static function csv(Day $first, array $rows): string
+    /**
+     * @param  list<array{float|null, float|null}>  $rows  minima and maxima, °C
+     * @param  list<array{float|null, float}>  $water  rain, mm, and snow lying, cm; empty: not measured
+     */
+    private static function csv(Day $first, array $rows, array $water = []): string
     {
-        $text = "date,tmin_c,tmax_c\n";
+        $text = $water === [] ? "date,tmin_c,tmax_c\n" : "date,tmin_c,tmax_c,rain_mm,snow_cm\n";
         foreach ($rows as $i => [$minimum, $maximum]) {
-            $text .= $first->plus($i)->iso().','.self::cell($minimum).','.self::cell($maximum)."\n";
+            $text .= implode(',', [$first->plus($i)->iso(), ...array_map(self::cell(...), [$minimum, $maximum, ...$water[$i] ?? []])])."\n";
         }
 
         return $text;
@@ -124,6 +135,36 @@ final class SimulatedStation
         }
 
         return $rows;
+    }
+
+    /**
+     * @param  list<array{float|null, float|null}>  $rows  minima and maxima, °C, from the first day ever on
+     * @return list<array{float|null, float}> rain, mm, and snow lying, cm; empty where it measures none
+     */
+    private function water(array $rows, Day $first): array
+    {
+        if ($this->climate->rain === null) {
+            return [];
+        }
+        [$cold, $warm, $wetDay] = $this->climate->rain;
+        $random = new Randomizer(new Xoshiro256StarStar($this->climate->seed + 1));
+        $share = static fn (): float => $random->getInt(0, (1 << 53) - 1) / (1 << 53);
+        $water = [];
+        $wasWet = false;
+        $pack = 0.0;
+        foreach ($rows as $i => [$minimum, $maximum]) {
+            $season = cos((2 * M_PI * (Day::yearDayOf($first->number + $i) - $this->climate->peak)) / 365.25);
+            $chance = ($cold + $warm) / 2 + (($warm - $cold) / 2) * $season;
+            // Wet days come in spells; on the mean of the year they are as many.
+            $wasWet = $share() < ($wasWet ? $chance + 0.3 * (1 - $chance) : 0.7 * $chance);
+            $rain = round(-$wetDay * log(1.0 - $share()), 1) * ($wasWet ? 1 : 0);
+            $isMissing = $share() < self::MISSING_SHARE;
+            $mean = (($minimum ?? $maximum ?? 5.0) + ($maximum ?? $minimum ?? 5.0)) / 2;
+            $pack = max(0.0, ($mean <= 1.0 ? $pack + $rain : $pack) - 3 * max(0.0, $mean));
+            $water[] = [$isMissing ? null : $rain, round(0.6 * $pack, 1)];
+        }
+
+        return $water;
     }
 
     /** @param  list<array{float|null, float|null}>  $rows */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Windows;
 
+use Anthesis\Calendar\SowingWater;
 use Anthesis\Place\Place;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
@@ -78,6 +79,14 @@ class WindowsController
                 ),
             ],
         ]);
+    }
+
+    /** The water that sowings of a day had to be given; null without rain on record. */
+    public function water(Request $request, Zone $zone, Crop $crop): JsonResponse
+    {
+        $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
+
+        return response()->json(['data' => SowingWater::of($asked->place, $asked->crop, $asked->route, $asked->day)]);
     }
 
     /** What the latest edition of the method moved, crop by crop. */

@@ -17,7 +17,7 @@ final class GardenerTest extends BrowserTestCase
         $this->browser->find('nav.weeks a[rel=next]')->click();
         self::assertStringStartsWith('/zones/orchard-bench/weeks/', $this->browser->path());
         $this->browser->visit('/zones/orchard-bench');
-        self::assertCount(82, $this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr:not([hidden])')));
+        self::assertCount(105, $this->browser->driver->findElements(WebDriverBy::cssSelector('table.calendar tbody tr:not([hidden])')));
         $this->browser->visit('/zones/orchard-bench/crops/tomato-main');
         self::assertStringContainsString('Start indoors', $this->browser->find('.derivation')->getText());
     }

@@ -97,7 +97,10 @@ final class RecordTest extends BrowserTestCase
     public function test_a_doubted_value_is_let_count_with_a_reason_and_that_is_undone(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/high-meadow/climate/doubts')->see('Questionable values')->see('outside −70 to 60 °C: ');
+        $this->browser
+            ->visit('/desk/zones/high-meadow/climate/doubts')
+            ->see('Questionable values')
+            ->see('outside what is possible (temperatures −70 to 60 °C');
         $this->browser->driver
             ->findElement(
                 WebDriverBy::xpath("//section[h3[contains(., 'more than 25')]]//button[normalize-space()='Use anyway']"),

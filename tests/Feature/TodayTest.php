@@ -170,7 +170,7 @@ class TodayTest extends TestCase
         $import = RecordImport::query()->latest('id')->firstOrFail();
         self::assertSame(['report-2026-04-10-2026-04-17.csv', 8, null], [$import->file, $import->rows, $import->user_id]);
         self::assertStringStartsWith(
-            "date,tmin_c,tmax_c\n2026-04-10,",
+            "date,tmin_c,tmax_c,rain_mm,snow_cm\n2026-04-10,",
             (string) Storage::disk('originals')->get($import->checksum),
         );
         self::assertSame(0, $collect());

@@ -23,6 +23,8 @@ enum UnitSystem: string
 
     private const POUND_KG = 0.45359237;
 
+    private const GALLON_L = 3.785411784;
+
     /** Below so many inches a length is said in quarters of one. */
     private const IN_QUARTERS = 4;
 
@@ -31,9 +33,9 @@ enum UnitSystem: string
     /**
      * What a message may be filled in with beside a metric value: `fahrenheit` for `celsius` (°C to whole °F), `fahrenheit_more`
      * for `celsius_more` (a difference, to a tenth), `inches` for `cm` and `depth` (cm; as text, in quarters below 4 in),
-     * `rain_inches` for `rain` (mm, to a hundredth), `feet` for `metres` (to ten), `row_feet` for `row` (m of row or bed, to a
-     * tenth), `miles` for `km`, `pounds` for `kg` (to a tenth), `fahrenheit_read` for `celsius_read` (to a tenth), `grams_a_foot`
-     * for `grams_a_metre`, `lapse_us` for `lapse` (°C per 100 m to °F per 1,000 ft).
+     * `rain_inches` for `rain` (mm, to a hundredth), `gallons` for `litres` (to a tenth below ten), `feet` for `metres` (to ten),
+     * `row_feet` for `row` (m of row or bed, to a tenth), `miles` for `km`, `pounds` for `kg` (to a tenth), `fahrenheit_read` for
+     * `celsius_read` (to a tenth), `grams_a_foot` for `grams_a_metre`, `lapse_us` for `lapse` (°C per 100 m to °F per 1,000 ft).
      *
      * @param  array<string, mixed>  $values
      * @return array<string, mixed> the same, with these, and with the name of the units
@@ -48,6 +50,7 @@ enum UnitSystem: string
                     'celsius_more' => ['fahrenheit_more' => self::rounded(1.8 * $value, 1)],
                     'cm', 'depth' => ['inches' => self::inches($value / self::INCH_CM)],
                     'rain' => ['rain_inches' => self::rounded($value / self::INCH_CM / 10, 2)],
+                    'litres' => ['gallons' => self::rounded($value / self::GALLON_L, $value < 10 * self::GALLON_L ? 1 : 0)],
                     'metres' => ['feet' => 10 * self::rounded($value / self::FOOT_M / 10)],
                     'row' => ['row_feet' => self::rounded($value / self::FOOT_M, 1)],
                     'km' => ['miles' => self::rounded($value / self::MILE_KM)],

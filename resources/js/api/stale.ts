@@ -12,6 +12,7 @@ type Part =
     | 'imports'
     | 'log'
     | 'quality'
+    | 'rain'
     | 'reported-corrections'
     | 'soil'
     | 'station-devices'

@@ -10,6 +10,7 @@ const INCH_CM = 2.54;
 const FOOT_M = 0.3048;
 const MILE_KM = 1.609344;
 const POUND_KG = 0.45359237;
+const GALLON_L = 3.785411784;
 
 /** Below so many inches a length is said in quarters of one. */
 const IN_QUARTERS = 4;
@@ -25,6 +26,7 @@ export function withUnits<T extends Record<string, unknown>>(values: T, units: U
         if (name === 'celsius_more') more.fahrenheit_more = rounded(1.8 * value, 1);
         if (name === 'cm' || name === 'depth') more.inches = inches(value / INCH_CM);
         if (name === 'rain') more.rain_inches = rounded(value / INCH_CM / 10, 2);
+        if (name === 'litres') more.gallons = rounded(value / GALLON_L, value < 10 * GALLON_L ? 1 : 0);
         if (name === 'metres') more.feet = 10 * rounded(value / FOOT_M / 10);
         if (name === 'row') more.row_feet = rounded(value / FOOT_M, 1);
         if (name === 'km') more.miles = rounded(value / MILE_KM);
@@ -88,6 +90,11 @@ export function ofRain(mm: number): Phrase {
     return { key: 'measure.rain', with: { rain: mm } };
 }
 
+/** Water given, in liters. */
+export function inLitres(litres: number): Phrase {
+    return { key: 'measure.volume', with: { litres } };
+}
+
 /** A height above the sea, in m. */
 export function inMetres(metres: number): Phrase {
     return { key: 'metres', with: { metres } };
@@ -109,14 +116,15 @@ export function inKilograms(kg: number): Phrase {
 }
 
 /**
- * What people type and read as a bare number, by its metric unit: °C, differences of °C, cm, m, kg, kg per m of row, kg per m² and week,
- * m above the sea, °C per 100 m (US: °F per 1,000 ft).
+ * What people type and read as a bare number, by its metric unit: °C, differences of °C, cm, m, mm of rain, kg, kg per m of row, kg per
+ * m² and week, m above the sea, °C per 100 m (US: °F per 1,000 ft).
  */
 export type Measure =
     | 'celsius'
     | 'celsius_more'
     | 'cm'
     | 'm'
+    | 'mm'
     | 'kg'
     | 'kg_per_m'
     | 'kg_per_m2'
@@ -132,6 +140,7 @@ const IN_US: Record<Measure, { times: number; plus?: number; digits: number }> =
     celsius_more: { times: 1.8, digits: 2 },
     cm: { times: 1 / INCH_CM, digits: 2 },
     m: { times: 1 / FOOT_M, digits: 2 },
+    mm: { times: 0.1 / INCH_CM, digits: 2 },
     kg: { times: 1 / POUND_KG, digits: 2 },
     kg_per_m: { times: FOOT_M / POUND_KG, digits: 2 },
     kg_per_m2: { times: (FOOT_M * FOOT_M) / POUND_KG, digits: 3 },

@@ -14,11 +14,13 @@ import { Doubts } from './Doubts';
 import { Files } from './Files';
 import { Freezes } from './Freezes';
 import { Readings } from './Readings';
+import { Rain } from './Rain';
 import { Problem } from '../../ui/Problem';
 
 const PARTS = [
     { path: 'freezes', name: say('record.freezes') },
     { path: 'course', name: say('record.soil-air-and-light') },
+    { path: 'rain', name: say('rain.title') },
     { path: 'doubts', name: say('common.doubted-values') },
     { path: 'readings', name: say('record.probe-readings') },
     { path: 'files', name: say('record.stations-and-files') },
@@ -49,7 +51,8 @@ export function Record() {
         return <Navigate to={{ pathname: to, search: params.toString() }} replace />;
     }
     const seasons = climate?.climate.thresholds[1]?.seasons.map((season) => season.season) ?? [];
-    const charts = part === 'freezes' || part === 'course';
+    const compared = part === 'freezes' || part === 'course';
+    const charts = compared || part === 'rain';
     return (
         <main className="page record">
             {zone.record && (
@@ -98,7 +101,7 @@ export function Record() {
                                     })}
                                 </span>
                             )}
-                            <Compare zone={slug} seasons={seasons} />
+                            {compared && <Compare zone={slug} seasons={seasons} />}
                         </>
                     )}
                 </div>
@@ -118,6 +121,7 @@ export function Record() {
             {charts && <h2 className="sr-only">{PARTS.find((p) => p.path === part)?.name}</h2>}
             {part === 'freezes' && climate && <Freezes zone={slug} data={climate} />}
             {part === 'course' && climate && <Course zone={slug} data={climate} />}
+            {part === 'rain' && climate && <Rain zone={slug} ruler={climate.ruler} />}
             {charts && !climate && <p>{say('record.the-zone-is-being-computed')}</p>}
             {part === 'doubts' && <Doubts zone={slug} onComputing={setComputation} />}
             {part === 'readings' && <Readings zone={slug} />}

@@ -20,6 +20,7 @@ import { DossierTables } from './DossierTables';
 import { Learned } from './Learned';
 import { OwnDates } from './OwnDates';
 import { Succession } from './Succession';
+import { WaterNeeded } from './WaterNeeded';
 import { VarietyAxis } from './VarietyAxis';
 import { isStandard, STANDARDS } from '../../words/standards';
 
@@ -206,6 +207,7 @@ function Body({
                 <HeldForSoil route={route} />
                 <Evidence route={route} />
                 <WithoutWindow route={route} />
+                <WaterNeeded zone={zone} crop={crop} route={route.route as Route} day={day} />
                 <VarietyAxis
                     varieties={data.crop.varieties ?? []}
                     route={route.route}

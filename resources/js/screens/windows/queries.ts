@@ -54,6 +54,20 @@ export function useRuns(zone: string, crop: string, route: 'direct' | 'transplan
     });
 }
 
+/** The water that what is sown on a day needs; null without rain on record. */
+export function useSowingWater(zone: string, crop: string, route: 'direct' | 'transplant', on: string) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'windows', crop, 'water', route, on),
+        placeholderData: keepPreviousData,
+        queryFn: () =>
+            unwrap(
+                api.GET('/api/zones/{zone}/windows/{crop}/water', {
+                    params: { path: { zone, crop }, query: { route, on } },
+                }),
+            ),
+    });
+}
+
 export function useCropComparison(zone: string, crop: string, standard?: Schema['Standard']) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', crop, 'compared', standard),

@@ -1,0 +1,103 @@
+import type { Schema } from '../../api/client';
+import { useDebouncedValue } from '@mantine/hooks';
+import { useState } from 'react';
+import { groundName } from '../../words/grounds';
+import { inWords, monthDay } from '../../time/days';
+import { MeasureInput } from '../../ui/MeasureInput';
+import { fromUnits, inCentimetres, inLitres, ofRain, ofRow } from '../../words/units';
+import { say, units } from '../../words/words';
+import { useSowingWater } from './queries';
+
+/** A short row: 3 m, or 10 ft. */
+const SHORT_ROW = { metric: 3, us: 10 };
+/** A pointer that passes over days asks for the one it rests on, ms. */
+const REST = 250;
+
+/** The ground whose numbers are told in words. */
+const USUAL = 'loam';
+
+/** The water that what is planted on the cursor's date needs, by kind of ground. */
+export function WaterNeeded({
+    zone,
+    crop,
+    route,
+    day,
+}: {
+    zone: string;
+    crop: string;
+    route: 'direct' | 'transplant';
+    day: number;
+}) {
+    const [on] = useDebouncedValue(monthDay(day), REST);
+    const [row, setRow] = useState<number | ''>(() => fromUnits('m', SHORT_ROW[units()], units()));
+    const { data: water } = useSowingWater(zone, crop, route, on);
+    if (water === undefined) return null;
+    if (water === null) return <p className="hint">{say('water.none')}</p>;
+    const usual = water.grounds.find((ground) => ground.ground === USUAL);
+    return (
+        <>
+            <h3>{say('water.title')}</h3>
+            <p className="hint">
+                {water.years === 0
+                    ? say('water.no-harvest')
+                    : say('water.on', { day: inWords(on), years: water.years })}
+            </p>
+            {water.years > 0 && <ByGround grounds={water.grounds} />}
+            {usual && (
+                <>
+                    <p>
+                        {say('water.week', {
+                            week: ofRain(usual.week[1] ?? 0),
+                            enough: water.enough,
+                            years: water.years,
+                        })}{' '}
+                        {route === 'direct' && say('water.sprinkle', { times: Math.round(usual.sprinklings[1] ?? 0) })}
+                    </p>
+                    <MeasureInput measure="m" size="xs" label={say('water.row')} value={row} onChange={setRow} />
+                    {row !== '' && row > 0 && (
+                        <p>
+                            {say('water.amount', {
+                                length: ofRow(row),
+                                volume: inLitres(usual.litres_per_m * row),
+                                apart: inCentimetres(water.row_cm),
+                            })}
+                        </p>
+                    )}
+                </>
+            )}
+            <p className="caution">{say('water.caution')}</p>
+        </>
+    );
+}
+
+function ByGround({ grounds }: { grounds: Schema['SowingWater']['grounds'] }) {
+    return (
+        <table className="ruled">
+            <thead>
+                <tr>
+                    <th scope="col">{say('water.ground')}</th>
+                    <th scope="col" className="number">
+                        {say('water.waterings')}
+                    </th>
+                    <th scope="col" className="number">
+                        {say('water.in-all')}
+                    </th>
+                </tr>
+            </thead>
+            <tbody>
+                {grounds.map((ground) => (
+                    <tr key={ground.ground}>
+                        <th scope="row">{groundName(ground.ground)}</th>
+                        <td className="number nowrap">{between(ground.waterings)}</td>
+                        <td className="number nowrap">{say(ofRain(ground.mm[1] ?? 0))}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    );
+}
+
+function between([low = 0, , high = 0]: number[]): string {
+    const [from, to] = [Math.round(low), Math.round(high)];
+    return from === to ? String(from) : say('water.to', { low: from, high: to });
+}
