@@ -14,6 +14,7 @@ enum ResultKind: string
     case Dossier = 'sheet';
     case Comparison = 'compared';
     case Today = 'today';
+    case Workable = 'workable';
     case UnderWay = 'under-way';
     case LocalDays = 'local-days';
     case Cue = 'cue';
@@ -24,7 +25,7 @@ enum ResultKind: string
     public function keptDays(): int
     {
         return match ($this) {
-            self::Today, self::UnderWay, self::Cue => 2,
+            self::Today, self::Workable, self::UnderWay, self::Cue => 2,
             self::Ruler, self::Climate, self::Rain, self::Dossier, self::Comparison => 7,
             self::Record, self::LocalDays, self::Ground, self::MethodChanges => 30,
         };

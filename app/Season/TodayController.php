@@ -8,6 +8,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Window\ProofStandard;
 use App\Results\PlaceOf;
+use App\Results\Results;
 use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
@@ -18,6 +19,8 @@ use InvalidArgumentException;
 
 class TodayController
 {
+    private const NO_RECORD = 'There is no record of this zone yet. Upload a station file first.';
+
     public function __construct(private readonly PlaceOf $places)
     {
     }
@@ -29,7 +32,7 @@ class TodayController
             'standard' => ['nullable', new Enum(ProofStandard::class)],
             'on' => ['nullable', 'string', 'max:5'],
         ]);
-        $place = $this->places->today($zone) ?? abort(404, 'There is no record of this zone yet. Upload a station file first.');
+        $place = $this->places->today($zone) ?? abort(404, self::NO_RECORD);
         $today = $place->today();
         $on = self::other($asked['on'] ?? null, $today);
         if ($on === null) {
@@ -51,6 +54,14 @@ class TodayController
                 'outlook' => $told['outlook'],
             ] + $told['sheet'],
         ]);
+    }
+
+    /** Whether ground can be worked today; null without rain on record of late. */
+    public function workable(Zone $zone): JsonResponse
+    {
+        $place = $this->places->today($zone) ?? abort(404, self::NO_RECORD);
+
+        return response()->json(['data' => Results::of($place, new WorkableQuestion())['workable']]);
     }
 
     /** @return Day|null the next such day of the year; null: today */

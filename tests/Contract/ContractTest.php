@@ -102,6 +102,7 @@ final class ContractTest extends TestCase
         $this->deleteJson("/api/sites/{$site['id']}")->assertNoContent();
         $this->getJson('/api/zones/test-basin/climate/years/2005')->assertOk();
         $this->getJson('/api/zones/test-basin/rain')->assertOk();
+        $this->getJson('/api/zones/test-basin/workable')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/water?on=04-20')->assertOk();
         $this->getJson('/api/zones/test-basin/climate')->assertOk()->assertJsonPath('data.climate.thresholds.1.seasons.0.season', 2000);
         $this->getJson('/api/zone-comparison')->assertOk()->assertJsonPath('data.rows.0.zone', 'test-basin');

@@ -58,6 +58,14 @@ export function useClimate(zone: string, period?: { from: number; to: number }, 
     });
 }
 
+/** A zone's rain, snow, and when its ground can be worked; null without rain on record. */
+export function useRain(zone: string) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'rain'),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/rain', { params: { path: { zone } } })),
+    });
+}
+
 export function useStations(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'stations'),

@@ -79,8 +79,7 @@ export function RainChart({
                         <text x={-10} y={13} textAnchor="end" fontSize="11">
                             {ground.name}
                         </text>
-                        <rect x={0} y={2} width={scale.width} height={LANE - 4} fill="none" stroke="var(--rule)" />
-                        <Shares scale={scale} shares={inRulerOrder(ground.share, starts)} />
+                        <YearsWorkable scale={scale} starts={starts} share={ground.share} />
                     </g>
                 ))}
             </g>
@@ -88,15 +87,31 @@ export function RainChart({
     );
 }
 
-/** A lane as tall as the share of years: full height is every year. */
-function Shares({ scale, shares }: { scale: YearScale; shares: (number | null)[] }) {
+/** A lane in which ground can be worked: as tall as the share of the years. */
+export function YearsWorkable({
+    scale,
+    starts,
+    share,
+    height = LANE,
+}: {
+    scale: YearScale;
+    starts: string;
+    /** by sow day */
+    share: (number | null)[];
+    height?: number;
+}) {
     const step = scale.width / 365;
-    const tall = LANE - 4;
-    const top = (share: number | null) => 2 + tall * (1 - (share ?? 0));
-    const path = shares.map(
-        (share, i) => `L${(i * step).toFixed(1)} ${top(share).toFixed(1)}H${((i + 1) * step).toFixed(1)}`,
+    const tall = height - 4;
+    const top = (of: number | null) => 2 + tall * (1 - (of ?? 0));
+    const path = inRulerOrder(share, starts).map(
+        (of, i) => `L${(i * step).toFixed(1)} ${top(of).toFixed(1)}H${((i + 1) * step).toFixed(1)}`,
     );
-    return <path d={`M0 ${2 + tall}${path.join('')}V${2 + tall}Z`} fill="var(--leaf)" fillOpacity="0.55" />;
+    return (
+        <g>
+            <rect x={0} y={2} width={scale.width} height={tall} fill="none" stroke="var(--rule)" />
+            <path d={`M0 ${2 + tall}${path.join('')}V${2 + tall}Z`} fill="var(--leaf)" fillOpacity="0.55" />
+        </g>
+    );
 }
 
 /** From nought to at least this many mm, at round millimeters or quarters of an inch. */

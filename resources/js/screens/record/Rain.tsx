@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../api/client';
+import { useRain } from '../../api/zones';
 import { DataTable } from '../../charts/DataTable';
 import { RainChart, rainChartHeight, weekOf } from '../../charts/RainChart';
 import { RuledChart } from '../../charts/RuledChart';
@@ -8,7 +9,6 @@ import { inShort, inWords, monthDay, monthInShort, monthInWords } from '../../ti
 import { groundName } from '../../words/grounds';
 import { ofRain } from '../../words/units';
 import { say } from '../../words/words';
-import { useRain } from './queries';
 
 type Sheet = Schema['Rain'];
 

@@ -13,14 +13,6 @@ export function useYearCourse(zone: string, year: number) {
     });
 }
 
-/** A zone's rain, snow, and when its ground can be worked; null without rain on record. */
-export function useRain(zone: string) {
-    return useQuery({
-        queryKey: zoneKey(zone, 'rain'),
-        queryFn: () => unwrap(api.GET('/api/zones/{zone}/rain', { params: { path: { zone } } })),
-    });
-}
-
 export function useRecordImports(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'imports'),

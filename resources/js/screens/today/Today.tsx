@@ -23,6 +23,7 @@ import { readiness } from '../../time/season';
 import { isStandard, STANDARDS } from '../../words/standards';
 import { inCelsius } from '../../words/units';
 import { listed, say } from '../../words/words';
+import { GroundNow } from './GroundNow';
 import { ActRow, keyOf } from './ActRow';
 import { Advisories } from './Advisories';
 import { BedTasks } from './BedTasks';
@@ -140,6 +141,7 @@ export function Today() {
                     {inWords(data.on.slice(5))} <small>{position(data)}</small>
                 </h2>
                 <Doubts data={data} />
+                {data.by === 'season' && <GroundNow zone={zone} />}
                 {data.by === 'season' && <StandsAlready zone={zone} />}
                 {mine && packets?.length === 0 && <p>{say('today.you-have-nothing-yet')}</p>}
                 <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />

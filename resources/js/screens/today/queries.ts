@@ -18,6 +18,14 @@ export function useToday(zone: string, view: View) {
     });
 }
 
+/** Whether ground can be worked today; null without rain on record of late. */
+export function useWorkable(zone: string) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'today', 'workable'),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/workable', { params: { path: { zone } } })),
+    });
+}
+
 /** The crops one has seed of. */
 export function usePackets() {
     return useQuery({ queryKey: ['packets'], queryFn: () => unwrap(api.GET('/api/packets')) });

@@ -12,7 +12,18 @@ const HOLD = 90;
 type Item = { key: string; crop: string; name: string; words: string; why?: string; order: number };
 
 /** What a date means here, in words: freeze, soil, light, and every crop: sow it, hold it, or too late. */
-export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; onChoose: (crop: string) => void }) {
+export function DayPanel({
+    data,
+    workable,
+    day,
+    onChoose,
+}: {
+    data: Windows;
+    /** share of years in which loam can be worked on the day; none without rain on record */
+    workable: number | null | undefined;
+    day: number;
+    onChoose: (crop: string) => void;
+}) {
     const { ruler } = data;
     const i = day - 1;
     const freezes = {
@@ -26,6 +37,7 @@ export function DayPanel({ data, day, onChoose }: { data: Windows; day: number; 
             <p>{freezeSentence(ruler.starts, monthDay(day), freezes)}</p>
             <p>{say('day.soil', { soil: inCelsius(Math.round(ruler.soil[i] ?? 0)) })}</p>
             <p>{say('day-panel.the-day-is-long', { day_length: hoursInWords(ruler.day_length[i] ?? 0) })}</p>
+            {typeof workable === 'number' && <p>{say('day-panel.workable', { of_ten: Math.round(10 * workable) })}</p>}
             {sort(data, day).map(({ group, items }) => (
                 <section key={group}>
                     <h3>{say(`day-panel.${group}`)}</h3>

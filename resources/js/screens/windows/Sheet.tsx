@@ -2,10 +2,11 @@ import { useElementSize } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useRef, useState, type MouseEvent, type RefObject } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Windows } from './queries';
-import { useZone } from '../../api/zones';
+import { useRain, useZone } from '../../api/zones';
 import { DataTable } from '../../charts/DataTable';
 import { Hatches } from '../../charts/Hatches';
 import { dayAt } from '../../charts/pointer';
+import { YearsWorkable } from '../../charts/RainChart';
 import { CursorLine, DateCursor, RULER_HEIGHT, YearRuler } from '../../charts/YearRuler';
 import { useDateCursor } from '../../time/cursor';
 import { monthDay, spanInWords } from '../../time/days';
@@ -20,6 +21,7 @@ import { Legend } from './Legend';
 import { useChooseMethod, type View } from './queries';
 import { grouped, layOut, type Crop, type Rows } from './rows';
 import { Tools } from './Tools';
+import { USUAL_GROUND } from '../../words/grounds';
 import { isCalled } from '../../words/search';
 import { useCrops } from '../../api/crops';
 
@@ -32,6 +34,9 @@ const AHEAD = 700;
 /** Heights of the tools over the ruler and of the legend under the rows, px. */
 const TOOLS = 44;
 const LEGEND = 56;
+
+/** Height of the line of workable ground under the ruler, px. */
+const WORKABLE = 17;
 
 /** All crops under the ruler, and beside them what the date means, or the crop that was opened. */
 export function Sheet({ zone, data, view }: { zone: string; data: Windows; view: View }) {
@@ -46,6 +51,8 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
     const chosen = params.get('crop');
     const by = params.get('by') ?? 'family';
     const { data: book } = useCrops();
+    const { data: rain } = useRain(zone);
+    const workable = rain?.grounds.find((ground) => ground.ground === USUAL_GROUND)?.share;
     const crops = useMemo(() => {
         const names = new Map(book?.map((crop) => [crop.slug, crop.names]));
         return data.crops.filter((crop) => isCalled([crop.name, crop.family, ...(names.get(crop.slug) ?? [])], asked));
@@ -88,7 +95,7 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
                 />
                 <Notes zone={zone} data={data} />
                 <Problem error={method.error} />
-                <Rows {...{ data, rows, seen, day, chosen, open, walk }} onDay={toDay} />
+                <Rows {...{ data, workable, rows, seen, day, chosen, open, walk }} onDay={toDay} />
                 {crops.length === 0 && <p role="status">{say('windows.no-crop-or-family-here')}</p>}
                 <AllWindows zone={zone} crops={crops} />
                 <Legend
@@ -108,7 +115,7 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
                         onClose={() => open(null)}
                     />
                 ) : (
-                    <DayPanel data={data} day={day} onChoose={open} />
+                    <DayPanel data={data} workable={workable?.[day - 1]} day={day} onChoose={open} />
                 )}
             </aside>
         </div>
@@ -167,8 +174,9 @@ function useInSight(sheet: RefObject<HTMLElement | null>, rows: Rows, chosen: st
     useEffect(() => {
         const box = sheet.current;
         if (!box || top === undefined || bottom === undefined) return;
-        const above = RULER_HEIGHT + TOOLS;
-        if (top + above < box.scrollTop + RULER_HEIGHT) box.scrollTop = top + above - RULER_HEIGHT - 30;
+        const head = RULER_HEIGHT + WORKABLE;
+        const above = head + TOOLS;
+        if (top + above < box.scrollTop + head) box.scrollTop = top + above - head - 30;
         else if (bottom + above > box.scrollTop + box.clientHeight - LEGEND)
             box.scrollTop = bottom + above - box.clientHeight + LEGEND + 30;
     }, [sheet, top, bottom]);
@@ -200,6 +208,7 @@ function Notes({ zone, data }: { zone: string; data: Windows }) {
 /** The ruler, and under it on the same scale every crop's row. */
 function Rows({
     data,
+    workable,
     rows,
     seen,
     day,
@@ -209,6 +218,8 @@ function Rows({
     walk,
 }: {
     data: Windows;
+    /** share of years, by sow day, in which loam can be worked; none without rain on record */
+    workable: (number | null)[] | undefined;
     rows: Rows;
     seen: { top: number; height: number };
     day: number;
@@ -218,6 +229,7 @@ function Rows({
     walk: (to: number) => void;
 }) {
     const { ref, width } = useElementSize();
+    const height = RULER_HEIGHT + (workable ? WORKABLE : 0);
     const scale = useMemo(
         () => yearScale(data.ruler.starts, Math.max(280, (width || 960) - LABELS - RIGHT)),
         [data.ruler.starts, width],
@@ -237,15 +249,28 @@ function Rows({
             <svg
                 className="chart ruler"
                 width="100%"
-                height={RULER_HEIGHT}
+                height={height}
                 onClick={point}
                 role="img"
                 aria-label={say('windows.the-year-here-chance-of')}
             >
-                <rect width="100%" height={RULER_HEIGHT} fill="var(--paper)" />
+                <rect width="100%" height={height} fill="var(--paper)" />
                 <g transform={`translate(${LABELS} 0)`}>
                     <YearRuler scale={scale} ruler={data.ruler} labels={LABELS} />
-                    <DateCursor scale={scale} day={day} height={RULER_HEIGHT} label={monthDay(day)} />
+                    {workable && (
+                        <g transform={`translate(0 ${RULER_HEIGHT - 2})`}>
+                            <text className="quiet" x={-10} y={11} textAnchor="end" fontSize="11">
+                                {say('windows.workable')}
+                            </text>
+                            <YearsWorkable
+                                scale={scale}
+                                starts={data.ruler.starts}
+                                share={workable}
+                                height={WORKABLE - 3}
+                            />
+                        </g>
+                    )}
+                    <DateCursor scale={scale} day={day} height={height} label={monthDay(day)} />
                 </g>
             </svg>
             <div className="rows" style={{ height: Math.max(rows.height, 40) }}>

@@ -1,7 +1,7 @@
 import type { Schema } from '../../api/client';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useState } from 'react';
-import { groundName } from '../../words/grounds';
+import { groundName, USUAL_GROUND } from '../../words/grounds';
 import { inWords, monthDay } from '../../time/days';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { fromUnits, inCentimetres, inLitres, ofRain, ofRow } from '../../words/units';
@@ -12,9 +12,6 @@ import { useSowingWater } from './queries';
 const SHORT_ROW = { metric: 3, us: 10 };
 /** A pointer that passes over days asks for the one it rests on, ms. */
 const REST = 250;
-
-/** The ground whose numbers are told in words. */
-const USUAL = 'loam';
 
 /** The water that what is planted on the cursor's date needs, by kind of ground. */
 export function WaterNeeded({
@@ -33,7 +30,7 @@ export function WaterNeeded({
     const { data: water } = useSowingWater(zone, crop, route, on);
     if (water === undefined) return null;
     if (water === null) return <p className="hint">{say('water.none')}</p>;
-    const usual = water.grounds.find((ground) => ground.ground === USUAL);
+    const usual = water.grounds.find((ground) => ground.ground === USUAL_GROUND);
     return (
         <>
             <h3>{say('water.title')}</h3>
