@@ -62,6 +62,18 @@ final class RainSheet
         ];
     }
 
+    /**
+     * @param  array{weeks: non-empty-list<array{first: string, rain: float, et0: float}>, ...}  $rain  a sheet
+     * @param  YearDay  $start  of the place's year
+     * @return array{rain: float, et0: float} of the week that holds a day; a year's last day or two belong to its last week
+     */
+    public static function week(array $rain, YearDay $start, YearDay $day): array
+    {
+        $week = $rain['weeks'][min(self::WEEKS - 1, intdiv($start->daysUntil($day), 7))];
+
+        return ['rain' => $week['rain'], 'et0' => $week['et0']];
+    }
+
     /** @return list<Month> */
     private static function months(DailyRecord $record): array
     {

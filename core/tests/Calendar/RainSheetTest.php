@@ -8,6 +8,7 @@ use Anthesis\Calendar\RainSheet;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
+use Anthesis\Record\YearDay;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Water\Ground;
 use Anthesis\Water\WaterDays;
@@ -78,6 +79,16 @@ final class RainSheetTest extends TestCase
         self::assertEqualsWithDelta(7.5, $weeks[0]['et0'], 0.5);
         $south = $this->sheet($rain, -45.0)['weeks'];
         self::assertSame(['07-01', 0.5], [$south[0]['first'], $south[0]['rain']]);
+    }
+
+    public function test_a_day_has_the_week_that_holds_it(): void
+    {
+        $weeks = array_map(static fn (int $i): array => ['first' => '', 'rain' => 1.0 * $i, 'et0' => 0.5], range(0, 51));
+        $of = static fn (YearDay $start, YearDay $day): float => RainSheet::week(['weeks' => $weeks], $start, $day)['rain'];
+        $january = YearDay::of(1, 1);
+        self::assertSame([0.0, 0.0, 1.0], [$of($january, $january), $of($january, YearDay::of(1, 7)), $of($january, YearDay::of(1, 8))]);
+        self::assertSame([51.0, 51.0], [$of($january, YearDay::of(12, 30)), $of($january, YearDay::of(12, 31))]);
+        self::assertSame(26.0, $of(YearDay::of(7, 1), YearDay::of(1, 3)));
     }
 
     public function test_the_longest_dry_spell_of_each_season(): void

@@ -6,6 +6,7 @@ namespace Anthesis\Tests\Crop;
 
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\GrowthResponse;
+use Anthesis\Crop\HeatLimit;
 use Anthesis\Crop\LightSchool;
 use Anthesis\Tables\CropCsv;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -44,5 +45,12 @@ final class GrowthTest extends TestCase
             ],
         );
         self::assertSame(1.0, LightSchool::None->share(0.0, 0.0));
+    }
+
+    public function test_a_limit_without_heat_on_seedlings_is_told_as_before_there_was_one(): void
+    {
+        $limit = ['maximumC' => 32.0, 'days' => 5, 'fromShare' => 0.4];
+        self::assertSame($limit, (new HeatLimit(32.0, 5, 0.4))->jsonSerialize());
+        self::assertSame($limit + ['youngC' => 30.0], (new HeatLimit(32.0, 5, 0.4, 30.0))->jsonSerialize());
     }
 }

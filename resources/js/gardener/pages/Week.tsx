@@ -1,7 +1,7 @@
 import { dateInWords, daysUntil, inWords, monthDayOf, yearDay } from '../../time/days';
 import { freezeSentence } from '../../time/freezes';
 import { readiness, standing } from '../../time/season';
-import { inCelsius } from '../../words/units';
+import { inCelsius, ofRain } from '../../words/units';
 import { own, say } from '../../words/words';
 import { Frame } from './Frame';
 import { Own } from './Own';
@@ -160,12 +160,37 @@ function Season({ season }: { season: SeasonNow }) {
                     })}
                 </p>
             ))}
+            <Ground ground={season.ground} />
+            <Water water={season.water} />
             <p>{say('page.season.rest')}</p>
             <p className="made">
                 {say('page.season.made', { ends: dateInWords(season.record_ends), members: season.members })}
                 {season.outlook === 'simulated' && ` ${say('page.season.simulated')}`}
             </p>
         </section>
+    );
+}
+
+function Ground({ ground }: { ground: SeasonNow['ground'] }) {
+    if (!ground) return null;
+    if (ground.fit) return <p>{say('page.season.ground-fit')}</p>;
+    return (
+        <p>
+            {say('page.season.ground-not')}{' '}
+            {ground.half && say('page.season.ground-by', { day: inWords(monthDayOf(ground.half)) })}
+        </p>
+    );
+}
+
+/** What gardens lose in a week now, against what rain brings. */
+function Water({ water }: { water: SeasonNow['water'] }) {
+    if (!water) return null;
+    return (
+        <p>
+            {water.et0 > water.rain
+                ? say('page.season.water', { taken: ofRain(water.et0), fallen: ofRain(water.rain) })
+                : say('page.season.rain-is-enough')}
+        </p>
     );
 }
 

@@ -288,6 +288,8 @@ describe('gardener’s pages', () => {
                 { celsius: 15, now: false, dates: ['2026-06-01', '2026-06-04', '2026-06-11'] },
             ],
             nights: { expected: [night, { ...night, date: '2026-05-11' }], tender: [] },
+            ground: { fit: false, half: '2026-05-14' },
+            water: { rain: 7.9, et0: 22.6 },
             acts: {
                 'kale.sow-outdoors': act('hold-a-week', '2026-05-16'),
                 'beet.sow-outdoors': act('go', null),
@@ -298,6 +300,10 @@ describe('gardener’s pages', () => {
         expect(
             screen.getByText(/Soil at 5 cm is 9.5 °C, 1.8 °C below normal. Season: 6 days behind normal./),
         ).toBeTruthy();
+        screen.getByText('Ground is too wet, frozen, or under snow to dig. Loam is likely fit by 14 May.');
+        screen.getByText(
+            /a garden loses about 22\.6 mm of water, and rain usually brings 7\.9 mm\. Water the difference/,
+        );
         expect(screen.getByText('Soil of 7 °C: now. Soil of 10 °C: 13 May (11 May to 20 May).')).toBeTruthy();
         expect(screen.getByText(/A freeze is expected in the night to 10 May: −1.4 °C/)).toBeTruthy();
         expect(screen.queryByText(/night to 11 May/)).toBeNull();

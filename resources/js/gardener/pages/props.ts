@@ -62,6 +62,10 @@ export type SeasonNow = {
     freezes: FreezeNow | null;
     ready: Ready[];
     nights: Schema['Today']['nights'];
+    /** whether loam can be worked, and by when in half of the years; null without rain on record */
+    ground?: { fit: boolean; half: string | null } | null;
+    /** mm of rain in a mean week at this time of the year, and what the air takes; null without rain on record */
+    water?: { rain: number; et0: number } | null;
     acts: Record<string, Pick<Schema['SeasonAct'], 'pile' | 'until' | 'harvests' | 'of'>>;
 };
 
