@@ -5,21 +5,15 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use Anthesis\Calendar\EditionDocument;
-use Anthesis\Calendar\RainSheet;
 use Anthesis\Calendar\TodaySheet;
 use Anthesis\Calendar\WeekList;
 use Anthesis\Record\Day;
-use Anthesis\Water\Ground;
-use Anthesis\Window\ProofStandard;
 use App\Advisories\Advisory;
 use App\Editions\Edition;
 use App\Languages\Translation;
 use App\Operations\Seal;
-use App\Results\PlaceOf;
-use App\Results\RainQuestion;
-use App\Results\Results;
-use App\Season\WorkableQuestion;
 use App\Season\ZoneToday;
+use App\Season\ZoneWater;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\File;
 
@@ -43,7 +37,7 @@ final class SeasonPage
         private readonly EditionPages $pages,
         private readonly PageRenderer $renderer,
         private readonly ZoneToday $today,
-        private readonly PlaceOf $places,
+        private readonly ZoneWater $water,
     ) {
     }
 
@@ -73,7 +67,7 @@ final class SeasonPage
         $told = $this->today->told($zone, $day);
         $season = $told === null
             ? null
-            : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null) + $this->water($zone, $day);
+            : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null) + $this->water->of($zone, $day);
         foreach (EditionPages::readings($document) as $reading) {
             $pages[ltrim("{$reading->prefix()}/index.html", '/')] = $this->page($zone, $document, $day, $season, $reading);
         }
@@ -188,23 +182,6 @@ final class SeasonPage
             'ready' => $sheet['soil']['ready'] ?? [],
             'nights' => $sheet['nights'],
             'acts' => (object) $acts,
-        ];
-    }
-
-    /**
-     * @return array{ground: array<string, mixed>|null, water: array<string, mixed>|null} whether loam can be worked, and the mean week's
-     *   rain against what the air takes; null without rain on record
-     */
-    private function water(Zone $zone, Day $day): array
-    {
-        $place = $this->places->today($zone, $day);
-        $workable = $place === null ? null : Results::of($place, new WorkableQuestion())['workable'];
-        $rain = $place === null ? null : Results::of($place, new RainQuestion(ProofStandard::from($zone->standard)))['rain'];
-        $loam = $workable === null ? null : array_column($workable['grounds'], null, 'ground')[Ground::DEFAULT];
-
-        return [
-            'ground' => $loam === null ? null : ['fit' => 2 * $loam['today'] > $workable['of'], 'half' => $loam['half']],
-            'water' => $place === null || $rain === null ? null : RainSheet::week($rain, $place->yearStart(), $day->yearDay()),
         ];
     }
 

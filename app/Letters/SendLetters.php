@@ -7,6 +7,7 @@ namespace App\Letters;
 use Anthesis\Record\Day;
 use App\Editions\Edition;
 use App\Operations\BrokenSeal;
+use App\Season\ZoneWater;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Mail;
@@ -15,6 +16,10 @@ use Throwable;
 /** Writes to all who are due a letter: once for each letter day, in front of the weekend, whenever this is run. */
 final class SendLetters
 {
+    public function __construct(private readonly ZoneWater $water)
+    {
+    }
+
     /** @return int letters written */
     public function execute(): int
     {
@@ -25,6 +30,7 @@ final class SendLetters
     {
         $for = self::letterDay($today);
         $sent = 0;
+        $water = null;
         foreach (
             LetterReader::query()
                 ->where('zone_id', $zone->id)
@@ -46,7 +52,8 @@ final class SendLetters
             ) {
                 continue;
             }
-            $sent += $this->send($reader, $edition, $today) ? 1 : 0;
+            $water ??= $this->water->of($zone, $today);
+            $sent += $this->send($reader, $edition, $today, $water['water']) ? 1 : 0;
         }
 
         return $sent;
@@ -59,10 +66,12 @@ final class SendLetters
         return $today->plus(-((($today->number % 7) + 7) % 7));
     }
 
-    private function send(LetterReader $reader, Edition $edition, Day $today): bool
+    /** @param  array{rain: float, et0: float}|null  $water */
+    private function send(LetterReader $reader, Edition $edition, Day $today, ?array $water): bool
     {
         try {
-            Mail::to($reader->mail)->send(new WeeklyLetter($reader, $edition->setRelation('zone', $reader->zone)->open(), $today));
+            $document = $edition->setRelation('zone', $reader->zone)->open();
+            Mail::to($reader->mail)->send(new WeeklyLetter($reader, $document, $today, $water));
 
             return true;
         } catch (BrokenSeal) {

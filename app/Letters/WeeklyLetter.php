@@ -21,10 +21,12 @@ use Illuminate\Mail\Mailables\Headers;
 /** A zone's week for one reader: advice in force, what to sow, plant and set out of their crops, with cautions, and how to leave. */
 class WeeklyLetter extends Mailable
 {
+    /** @param  array{rain: float, et0: float}|null  $water  mm in a usual week at this time of the year; null without rain on record */
     public function __construct(
         private readonly LetterReader $reader,
         private readonly EditionDocument $edition,
         private readonly Day $on,
+        private readonly ?array $water = null,
     ) {
     }
 
@@ -53,6 +55,7 @@ class WeeklyLetter extends Mailable
                 'paragraphs' => [
                     $words->say('letter.week.head', ['zone' => $zone->name] + $this->span()),
                     ...$this->advice(),
+                    ...$this->water(),
                     ...$this->acts(),
                     ...$this->cautions(),
                     implode("\n", [$words->say('letter.week.more'), "{$address}/this-week"]),
@@ -72,6 +75,20 @@ class WeeklyLetter extends Mailable
             ->words(Translation::of($this->reader->readsIn()->language, array_values($advisories->pluck('text')->all())));
 
         return array_values($advisories->map(static fn (Advisory $a): string => $words->own($a->text))->all());
+    }
+
+    /** @return list<string> one line on water, where there is rain on record */
+    private function water(): array
+    {
+        $mm = static fn (float $mm): Phrase => Phrase::of('measure.rain', ['rain' => $mm]);
+
+        return match (true) {
+            $this->water === null => [],
+            $this->water['et0'] > $this->water['rain'] => [
+                $this->words()->say('page.season.water', ['taken' => $mm($this->water['et0']), 'fallen' => $mm($this->water['rain'])]),
+            ],
+            default => [$this->words()->say('page.season.rain-is-enough')],
+        };
     }
 
     /** @return list<string> a paragraph for each act, a line for each crop */

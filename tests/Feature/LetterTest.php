@@ -8,6 +8,7 @@ use Anthesis\Record\Day;
 use App\Letters\LetterReader;
 use App\Letters\OutboxMail;
 use App\Letters\SendLetters;
+use App\Letters\WeeklyLetter;
 use App\People\Role;
 use Tests\TestCase;
 
@@ -68,6 +69,23 @@ final class LetterTest extends TestCase
         self::assertStringNotContainsString('Tomate', $letter->message);
         self::assertStringContainsString('/es-f/zones/test-basin/this-week', $letter->message);
         self::assertStringContainsString('/leave', $letter->message);
+    }
+
+    public function test_a_letter_says_what_to_water_where_there_is_rain_on_record(): void
+    {
+        $this->subscribe('/es-f');
+        $reader = LetterReader::query()->firstOrFail();
+        $edition = $reader->zone->currentEdition?->open() ?? self::fail('nothing is in print');
+        $read = static fn (?array $water): string => implode(
+            "\n",
+            (new WeeklyLetter($reader, $edition, Day::of(2026, 5, 12), $water))->content()->with['paragraphs'],
+        );
+        self::assertStringContainsString(
+            'En una semana de esta época un huerto pierde unos 0,89 in de agua, y la lluvia suele traer 0,31 in. Riegue la diferencia',
+            $read(['rain' => 7.9, 'et0' => 22.6]),
+        );
+        self::assertStringContainsString('La lluvia suele traer tanta agua', $read(['rain' => 22.6, 'et0' => 22.6]));
+        self::assertStringNotContainsString('lluvia', $read(null));
     }
 
     public function test_a_letter_goes_out_once_a_week_on_thursday_or_the_first_run_after(): void

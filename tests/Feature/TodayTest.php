@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Anthesis\Record\Day;
 use App\People\Role;
+use App\Season\ZoneWater;
 use App\Simulation\SimulatedOutlook;
 use App\Simulation\SimulatedReports;
 use App\Simulation\SimulatedStation;
@@ -108,6 +109,33 @@ class TodayTest extends TestCase
         );
         self::assertSame('2026-08-20', $season('08-20')['from'] ?? null, 'still to come');
         self::assertSame('2026-03-20', $season('03-20')['from'] ?? null, 'in the year that is under way');
+    }
+
+    public function test_water_is_told_where_there_is_rain_on_record_and_fits_the_contract(): void
+    {
+        config(['anthesis.today' => '2026-04-18']);
+        $zone = $this->basin('2026-04-17');
+        $rain = $this->getJson('/api/zones/basin-floor/rain')->assertOk()->json('data');
+        self::assertSame(
+            ['sand', 'sandy loam', 'loam', 'silt loam', 'clay', 'bed mix'],
+            array_column($rain['grounds'], 'ground'),
+        );
+        $year = array_sum(array_column($rain['months'], 'mean'));
+        self::assertEqualsWithDelta($year, array_sum(array_column($rain['weeks'], 'rain')), 0.03 * $year, 'months and weeks hold the same');
+        $workable = $this->getJson('/api/zones/basin-floor/workable')->assertOk()->json('data');
+        self::assertSame(17, $workable['of'], 'a year goes on with those of 2009 to 2025');
+        self::assertTrue($workable['grounds'][2]['half'] >= '2026-04-18' && $workable['grounds'][2]['half'] < '2026-05-18');
+        $water = $this->getJson('/api/zones/basin-floor/windows/radish/water?on=04-25&route=direct')->assertOk()->json('data');
+        [$sand, , , , $clay] = $water['grounds'];
+        self::assertGreaterThan($clay['waterings'][1], $sand['waterings'][1], 'sand is watered oftener');
+        $this->getJson('/api/zones/basin-floor/windows/radish/water?on=25%20April')->assertUnprocessable();
+
+        $told = app(ZoneWater::class)->of($zone->refresh(), Day::of(2026, 4, 18));
+        self::assertSame($rain['weeks'][15], ['first' => '04-16'] + ($told['water'] ?? []), 'the sixteenth week holds 18 April');
+        self::assertSame($workable['grounds'][2]['half'], $told['ground']['half'] ?? null);
+        $dry = Zone::factory()->create(['slug' => 'dry']);
+        self::assertSame(['ground' => null, 'water' => null], app(ZoneWater::class)->of($dry, Day::of(2026, 4, 18)));
+        $this->getJson('/api/zones/dry/workable')->assertNotFound();
     }
 
     public function test_another_date_is_the_records_word_alone_and_says_so(): void

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use Anthesis\Calendar\RainSheet;
+use Anthesis\Record\Day;
+use Anthesis\Water\Ground;
+use Anthesis\Window\ProofStandard;
+use App\Results\PlaceOf;
+use App\Results\RainQuestion;
+use App\Results\Results;
+use App\Zones\Zone;
+
+/** What gardeners are told of a zone's water on a day: whether loam can be worked, and what a usual week brings and takes. */
+final readonly class ZoneWater
+{
+    public function __construct(private PlaceOf $places)
+    {
+    }
+
+    /**
+     * @return array{ground: array{fit: bool, half: string|null}|null, water: array{rain: float, et0: float}|null} mm in the mean week; null
+     *   without rain on record, or of late
+     */
+    public function of(Zone $zone, Day $day): array
+    {
+        $place = $this->places->today($zone, $day);
+        if ($place === null) {
+            return ['ground' => null, 'water' => null];
+        }
+        $workable = Results::of($place, new WorkableQuestion())['workable'];
+        $rain = Results::of($place, new RainQuestion(ProofStandard::from($zone->standard)))['rain'];
+        $loam = $workable === null ? null : array_column($workable['grounds'], null, 'ground')[Ground::DEFAULT];
+
+        return [
+            'ground' => $loam === null ? null : ['fit' => 2 * $loam['today'] > $workable['of'], 'half' => $loam['half']],
+            'water' => $rain === null ? null : RainSheet::week($rain, $place->yearStart(), $day->yearDay()),
+        ];
+    }
+}
