@@ -22,7 +22,7 @@ final readonly class ZoneWater
 
     /**
      * @return array{ground: array{fit: bool, half: string|null}|null, water: array{rain: float, et0: float}|null} mm in the mean week; null
-     *   without rain on record, or of late
+     *   without rain on record, or while ground cannot be worked
      */
     public function of(Zone $zone, Day $day): array
     {
@@ -34,9 +34,12 @@ final readonly class ZoneWater
         $rain = Results::of($place, new RainQuestion(ProofStandard::from($zone->standard)))['rain'];
         $loam = $workable === null ? null : array_column($workable['grounds'], null, 'ground')[Ground::DEFAULT];
 
+        $isFit = $loam === null || 2 * $loam['today'] > $workable['of'];
+
         return [
-            'ground' => $loam === null ? null : ['fit' => 2 * $loam['today'] > $workable['of'], 'half' => $loam['half']],
-            'water' => $rain === null ? null : RainSheet::week($rain, $place->yearStart(), $day->yearDay()),
+            'ground' => $loam === null ? null : ['fit' => $isFit, 'half' => $loam['half']],
+            // Nobody waters ground that is wet, frozen, or under snow.
+            'water' => $rain === null || ! $isFit ? null : RainSheet::week($rain, $place->yearStart(), $day->yearDay()),
         ];
     }
 }

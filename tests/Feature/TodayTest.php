@@ -132,6 +132,7 @@ class TodayTest extends TestCase
 
         $told = app(ZoneWater::class)->of($zone->refresh(), Day::of(2026, 4, 18));
         self::assertSame($rain['weeks'][15], ['first' => '04-16'] + ($told['water'] ?? []), 'the sixteenth week holds 18 April');
+        self::assertTrue($told['ground']['fit'] ?? null);
         self::assertSame($workable['grounds'][2]['half'], $told['ground']['half'] ?? null);
         $dry = Zone::factory()->create(['slug' => 'dry']);
         self::assertSame(['ground' => null, 'water' => null], app(ZoneWater::class)->of($dry, Day::of(2026, 4, 18)));

@@ -76,6 +76,26 @@ final class PacketDaysTest extends TestCase
         self::assertLessThan(100, $left(2002, 2003));
     }
 
+    public function test_a_week_counts_when_none_of_its_seven_days_is_held(): void
+    {
+        $replay = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround());
+        $spinach = CropCsv::standard()->find('spinach') ?? self::fail('no spinach');
+        $best = static fn (int $first, int $last): float => max(
+            iterator_to_array(
+                PacketDays::shorter(
+                    $replay,
+                    $spinach,
+                    Route::Direct,
+                    array_map(static fn (int $day): bool => $day < $first || $day > $last, range(1, YearDay::YEAR)),
+                ),
+            ),
+        );
+        // The seventeenth week is that of 23 to 29 April, days 113 to 119.
+        self::assertGreaterThan(0.5, $best(113, 119));
+        self::assertSame(0.0, $best(114, 119));
+        self::assertSame(0.0, $best(113, 118));
+    }
+
     /** The best week of the year for ever quicker varieties, from below the crop's own days down. */
     public function test_a_quicker_variety_never_does_worse_in_a_season_that_ends_with_frost(): void
     {

@@ -11,6 +11,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
 use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\CropParameters;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Verification\SeasonPromises;
@@ -116,5 +117,23 @@ final class VerificationTest extends TestCase
         $sure = self::promises(3, static fn (): int => 1);
         self::assertSame([3 * YearDay::YEAR, 0.0, null], [$sure->judged, $sure->brier, $sure->skill]);
         self::assertSame([0, null, 0], $sure->bins[0]);
+    }
+
+    public function test_the_promises_of_some_years_are_those_of_each_of_them(): void
+    {
+        $of = static fn (int $from, int $to): SeasonPromises => SeasonPromises::of(
+            Fixtures::record('north'),
+            Fixtures::latitude('north'),
+            Site::openGround(),
+            LightSchool::Radiation,
+            CropCsv::standard()->find('radish') ?? self::fail('no radish'),
+            Route::Direct,
+            $from,
+            $to,
+        );
+        [$one, $two, $both] = [$of(2004, 2004), $of(2005, 2005), $of(2004, 2005)];
+        self::assertGreaterThan(6, $one->cases);
+        self::assertSame($both->cases, $one->cases + $two->cases);
+        self::assertEqualsWithDelta($both->brier * $both->cases, $one->brier * $one->cases + $two->brier * $two->cases, 1e-9);
     }
 }
