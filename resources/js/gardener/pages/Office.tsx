@@ -7,7 +7,7 @@ import { Readings, useAddress } from './reading';
 /** Pages about the calendars, and the parts of each, in order. */
 export const OFFICE_PAGES: Record<OfficeProps['which'], string[]> = {
     about: ['what', 'whose', 'lean'],
-    method: ['record', 'freeze', 'soil', 'light', 'replay', 'window', 'season', 'limits'],
+    method: ['record', 'freeze', 'soil', 'light', 'replay', 'window', 'season', 'water', 'limits'],
     glossary: [
         'window',
         'best-days',
