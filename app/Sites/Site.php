@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float $rate
  * @property float $protection
  * @property float $offset
+ * @property string $ground  a name of Anthesis\Water\Ground
  * @property string $note
  * @property bool $preset
  * @property-read Zone|null $zone
@@ -73,7 +74,7 @@ class Site extends Model
     /** @return array<string, mixed> */
     public function editedFields(): array
     {
-        return $this->only(['name', 'note', ...self::NUMBERS]);
+        return $this->only(['name', 'note', 'ground', ...self::NUMBERS]);
     }
 
     public function toCore(): SoilSite

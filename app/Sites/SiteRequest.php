@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sites;
 
+use Anthesis\Water\Ground;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\In;
 use Illuminate\Validation\Rules\Unique;
 
 class SiteRequest extends FormRequest
@@ -16,7 +18,7 @@ class SiteRequest extends FormRequest
         return $this->user()?->can('update', $this->site()) === true;
     }
 
-    /** @return array<string, list<string|Unique>> */
+    /** @return array<string, list<string|In|Unique>> */
     public function rules(): array
     {
         $zoneId = $this->zoneId();
@@ -32,6 +34,7 @@ class SiteRequest extends FormRequest
             'rate' => ['required', 'numeric', 'between:0.1,3'],
             'protection' => ['required', 'numeric', 'between:-15,15'],
             'offset' => ['required', 'numeric', 'between:-15,15'],
+            'ground' => ['sometimes', 'string', Rule::in(Ground::names())],
             'note' => ['present', 'nullable', 'string', 'max:500'],
         ];
     }
@@ -42,6 +45,7 @@ class SiteRequest extends FormRequest
         return [
             'name.required' => 'A site needs a name.',
             'name.unique' => 'There is a growing site with that name already.',
+            'ground.in' => 'Choose one of these kinds of ground: '.implode(', ', Ground::names()).'.',
             '*.between' => 'This lies between :min and :max.',
             '*.numeric' => 'Give a number.',
             '*.required' => 'Give a number.',

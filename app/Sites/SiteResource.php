@@ -24,6 +24,7 @@ class SiteResource extends JsonResource
             'zone' => $site->zone?->slug,
             'preset' => $site->preset,
             'note' => $site->note,
+            'ground' => $site->ground,
             'first_numbers' => $first === null ? null : $this->numbers($first),
         ] + $this->numbers($site);
     }

@@ -65,6 +65,22 @@ final class SitesTest extends TestCase
         self::assertSame($before, $this->soils()['raised bed'][100]);
     }
 
+    public function test_a_site_has_its_kind_of_ground(): void
+    {
+        $grounds = array_column($this->getJson('/api/sites')->assertOk()->json('data'), 'ground', 'name');
+        self::assertSame(['loam', 'bed mix', 'bed mix'], [$grounds['open ground'], $grounds['raised bed'], $grounds['container']]);
+        $roof = $this->postJson('/api/sites', ['ground' => 'sand'] + self::ROOF)
+            ->assertCreated()
+            ->assertJsonPath('data.ground', 'sand')
+            ->json('data');
+        $clay = ['ground' => 'clay', 'version' => 1] + self::ROOF;
+        $this->patchJson("/api/sites/{$roof['id']}", $clay)->assertJsonPath('data.ground', 'clay');
+        $this->patchJson("/api/sites/{$roof['id']}", ['version' => 2] + self::ROOF)->assertJsonPath('data.ground', 'clay');
+        $this->postJson('/api/sites', ['name' => 'moon', 'ground' => 'dust'] + self::ROOF)
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.ground.0', 'Choose one of these kinds of ground: sand, sandy loam, loam, silt loam, clay, bed mix.');
+    }
+
     public function test_sites_are_added_for_all_or_for_one_zone_and_taken_out(): void
     {
         $everywhere = $this->postJson('/api/sites', self::ROOF)->assertCreated()->json('data.id');

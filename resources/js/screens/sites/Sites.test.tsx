@@ -4,10 +4,30 @@ import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
 import { Sites } from './Sites';
 
 const numbers = { air: 0, sun: 2, rate: 1, protection: 0, offset: 0 };
+const ground = 'loam';
 const sites = [
-    { id: 1, name: 'open ground', zone: null, preset: true, note: '', first_numbers: numbers, ...numbers },
-    { id: 2, name: 'raised bed', zone: null, preset: true, note: '', first_numbers: numbers, ...numbers, sun: 4.5 },
-    { id: 3, name: 'school bed', zone: 'bench', preset: false, note: 'Windy.', first_numbers: null, ...numbers },
+    { id: 1, name: 'open ground', zone: null, preset: true, note: '', ground, first_numbers: numbers, ...numbers },
+    {
+        id: 2,
+        name: 'raised bed',
+        zone: null,
+        preset: true,
+        note: '',
+        ground: 'bed mix',
+        first_numbers: numbers,
+        ...numbers,
+        sun: 4.5,
+    },
+    {
+        id: 3,
+        name: 'school bed',
+        zone: 'bench',
+        preset: false,
+        note: 'Windy.',
+        ground,
+        first_numbers: null,
+        ...numbers,
+    },
 ];
 const answers = {
     'GET /api/session': EDUCATOR,
@@ -22,6 +42,7 @@ describe('sites', () => {
         const row = (await screen.findByText('raised bed')).closest('tr') as HTMLElement;
         expect(within(row).getByText('originally 2')).toBeTruthy();
         expect(within(row).getByText('every zone')).toBeTruthy();
+        expect(within(row).getByText('Bed mix')).toBeTruthy();
         expect(await screen.findByText('Orchard Bench')).toBeTruthy();
         expect(within(row).queryByText('Delete')).toBeNull();
     });
@@ -32,10 +53,11 @@ describe('sites', () => {
         const row = (await screen.findByText('raised bed')).closest('tr') as HTMLElement;
         fireEvent.click(within(row).getByText('Edit'));
         expect((screen.getByLabelText(/^Name/) as HTMLInputElement).disabled).toBe(true);
+        fireEvent.change(screen.getByLabelText('Ground'), { target: { value: 'clay' } });
         fireEvent.click(screen.getByText('Original numbers'));
         fireEvent.click(screen.getByText('Save and update'));
         await waitFor(() => expect(asked.some((a) => a.what === 'PATCH /api/sites/2')).toBe(true));
-        expect((asked.find((a) => a.what === 'PATCH /api/sites/2')?.body as { sun: number }).sun).toBe(2);
+        expect(asked.find((a) => a.what === 'PATCH /api/sites/2')?.body).toMatchObject({ sun: 2, ground: 'clay' });
     });
 
     it('are added; a refusal keeps the form', async () => {

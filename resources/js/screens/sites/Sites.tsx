@@ -1,8 +1,9 @@
 import { Action } from '../../ui/Action';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { type Measure, toUnits } from '../../words/units';
+import { GROUNDS, groundName, USUAL_GROUND } from '../../words/grounds';
 import { say, withMinus, units } from '../../words/words';
-import { Button, Group, NumberInput, TextInput } from '@mantine/core';
+import { Button, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useEffect } from 'react';
 import type { Schema } from '../../api/client';
 import { useSaveSite, useSites } from '../../api/sites';
@@ -29,9 +30,10 @@ function told(value: number, measure: Measure | undefined): string {
     return withMinus(String(measure ? toUnits(measure, value, units()) : value));
 }
 
-const EMPTY: Numbers & { name: string; note: string } = {
+const EMPTY: Numbers & Pick<Site, 'name' | 'note' | 'ground'> = {
     name: '',
     note: '',
+    ground: USUAL_GROUND,
     air: 0,
     sun: 2,
     rate: 1,
@@ -79,6 +81,7 @@ export function Sites() {
                                 <small>{say(number.unit)}</small>
                             </th>
                         ))}
+                        <th scope="col">{say('sites.ground')}</th>
                         <th scope="col">{say('common.note')}</th>
                         <th scope="col">
                             <span className="sr-only">{say('common.edit')}</span>
@@ -108,6 +111,7 @@ export function Sites() {
                                         )}
                                     </td>
                                 ))}
+                                <td>{groundName(site.ground)}</td>
                                 <td>{site.note}</td>
                                 <td className="nowrap">
                                     {mayEdit && (
@@ -195,6 +199,14 @@ function SiteForm({
                         <NumberInput {...props} label={say(number.label)} />
                     );
                 })}
+                <NativeSelect
+                    label={say('sites.ground')}
+                    description={say('sites.ground-what')}
+                    w={150}
+                    value={edited.ground}
+                    onChange={(event) => onChange({ ...edited, ground: event.currentTarget.value as Site['ground'] })}
+                    data={GROUNDS.map((ground) => ({ value: ground, label: groundName(ground) }))}
+                />
                 <TextInput
                     label={say('common.note')}
                     miw={280}

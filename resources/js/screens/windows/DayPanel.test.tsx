@@ -55,7 +55,12 @@ const data = {
 describe('what a date means', () => {
     it('is said in words, with what is open, what closes soon and what opens next', () => {
         const { container } = render(
-            <DayPanel workable={undefined} data={data} day={yearDay('04-20')} onChoose={() => {}} />,
+            <DayPanel
+                ground={{ kind: 'loam', workable: null }}
+                data={data}
+                day={yearDay('04-20')}
+                onChoose={() => {}}
+            />,
         );
         const text = container.textContent ?? '';
         expect(text).toContain('In 12 of 29 seasons on record a freeze still came on or after 20 April.');
@@ -90,7 +95,12 @@ describe('what a date means', () => {
             ],
         } as unknown as Windows;
         const { container } = render(
-            <DayPanel workable={undefined} data={replayed} day={yearDay('05-20')} onChoose={() => {}} />,
+            <DayPanel
+                ground={{ kind: 'loam', workable: null }}
+                data={replayed}
+                day={yearDay('05-20')}
+                onChoose={() => {}}
+            />,
         );
         const lists = [...container.querySelectorAll('section')].map((s) => s.textContent);
         expect(lists[2]).toBe('TransplantKale26 of 29');
@@ -99,7 +109,12 @@ describe('what a date means', () => {
 
     it('turns to the first freeze after summer', () => {
         const { container } = render(
-            <DayPanel workable={undefined} data={data} day={yearDay('09-20')} onChoose={() => {}} />,
+            <DayPanel
+                ground={{ kind: 'loam', workable: null }}
+                data={data}
+                day={yearDay('09-20')}
+                onChoose={() => {}}
+            />,
         );
         expect(container.textContent).toContain(
             'In 3 of 29 seasons on record the first freeze had come by 20 September.',
@@ -108,7 +123,9 @@ describe('what a date means', () => {
 
     it('says when it is the last day, and opens a crop', () => {
         const choose = vi.fn();
-        render(<DayPanel workable={undefined} data={data} day={yearDay('04-25')} onChoose={choose} />);
+        render(
+            <DayPanel ground={{ kind: 'loam', workable: null }} data={data} day={yearDay('04-25')} onChoose={choose} />,
+        );
         expect(screen.getByText('last day')).toBeTruthy();
         fireEvent.click(screen.getAllByText('Pea').at(-1) as HTMLElement);
         expect(choose).toHaveBeenCalledWith('pea');

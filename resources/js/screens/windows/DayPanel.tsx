@@ -2,6 +2,7 @@ import { say } from '../../words/words';
 import type { Windows } from './queries';
 import { contains, daysUntil, hoursInWords, inShort, inWords, monthDay, yearDay } from '../../time/days';
 import { freezeSentence } from '../../time/freezes';
+import { groundName } from '../../words/grounds';
 import { inCelsius } from '../../words/units';
 import { nextOpening, outcomesOn } from '../../charts/OutcomeRibbon';
 
@@ -14,13 +15,13 @@ type Item = { key: string; crop: string; name: string; words: string; why?: stri
 /** What a date means here, in words: freeze, soil, light, and every crop: sow it, hold it, or too late. */
 export function DayPanel({
     data,
-    workable,
+    ground,
     day,
     onChoose,
 }: {
     data: Windows;
-    /** share of years in which loam can be worked on the day; none without rain on record */
-    workable: number | null | undefined;
+    /** the site's, and the share of years in which it can be worked on the day; null without rain on record */
+    ground: { kind: string; workable: number | null };
     day: number;
     onChoose: (crop: string) => void;
 }) {
@@ -37,7 +38,14 @@ export function DayPanel({
             <p>{freezeSentence(ruler.starts, monthDay(day), freezes)}</p>
             <p>{say('day.soil', { soil: inCelsius(Math.round(ruler.soil[i] ?? 0)) })}</p>
             <p>{say('day-panel.the-day-is-long', { day_length: hoursInWords(ruler.day_length[i] ?? 0) })}</p>
-            {typeof workable === 'number' && <p>{say('day-panel.workable', { of_ten: Math.round(10 * workable) })}</p>}
+            {ground.workable !== null && (
+                <p>
+                    {say('day-panel.workable', {
+                        ground: groundName(ground.kind),
+                        of_ten: Math.round(10 * ground.workable),
+                    })}
+                </p>
+            )}
             {sort(data, day).map(({ group, items }) => (
                 <section key={group}>
                     <h3>{say(`day-panel.${group}`)}</h3>

@@ -2,6 +2,7 @@ import { useElementSize } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useRef, useState, type MouseEvent, type RefObject } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Windows } from './queries';
+import { useGround } from '../../api/sites';
 import { useRain, useZone } from '../../api/zones';
 import { DataTable } from '../../charts/DataTable';
 import { Hatches } from '../../charts/Hatches';
@@ -21,7 +22,6 @@ import { Legend } from './Legend';
 import { useChooseMethod, type View } from './queries';
 import { grouped, layOut, type Crop, type Rows } from './rows';
 import { Tools } from './Tools';
-import { USUAL_GROUND } from '../../words/grounds';
 import { isCalled } from '../../words/search';
 import { useCrops } from '../../api/crops';
 
@@ -51,8 +51,9 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
     const chosen = params.get('crop');
     const by = params.get('by') ?? 'family';
     const { data: book } = useCrops();
+    const kind = useGround(view.site);
     const { data: rain } = useRain(zone);
-    const workable = rain?.grounds.find((ground) => ground.ground === USUAL_GROUND)?.share;
+    const workable = rain?.grounds.find((ground) => ground.ground === kind)?.share;
     const crops = useMemo(() => {
         const names = new Map(book?.map((crop) => [crop.slug, crop.names]));
         return data.crops.filter((crop) => isCalled([crop.name, crop.family, ...(names.get(crop.slug) ?? [])], asked));
@@ -115,7 +116,12 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
                         onClose={() => open(null)}
                     />
                 ) : (
-                    <DayPanel data={data} workable={workable?.[day - 1]} day={day} onChoose={open} />
+                    <DayPanel
+                        data={data}
+                        ground={{ kind, workable: workable?.[day - 1] ?? null }}
+                        day={day}
+                        onChoose={open}
+                    />
                 )}
             </aside>
         </div>
@@ -218,7 +224,7 @@ function Rows({
     walk,
 }: {
     data: Windows;
-    /** share of years, by sow day, in which loam can be worked; none without rain on record */
+    /** share of years, by sow day, in which the site's ground can be worked; none without rain on record */
     workable: (number | null)[] | undefined;
     rows: Rows;
     seen: { top: number; height: number };

@@ -1,7 +1,8 @@
 import type { Schema } from '../../api/client';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useState } from 'react';
-import { groundName, USUAL_GROUND } from '../../words/grounds';
+import { groundName } from '../../words/grounds';
+import { useGround } from '../../api/sites';
 import { inWords, monthDay } from '../../time/days';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { fromUnits, inCentimetres, inLitres, ofRain, ofRow } from '../../words/units';
@@ -26,11 +27,12 @@ export function WaterNeeded({
     day: number;
 }) {
     const [on] = useDebouncedValue(monthDay(day), REST);
+    const kind = useGround(undefined);
     const [row, setRow] = useState<number | ''>(() => fromUnits('m', SHORT_ROW[units()], units()));
     const { data: water } = useSowingWater(zone, crop, route, on);
     if (water === undefined) return null;
     if (water === null) return <p className="hint">{say('water.none')}</p>;
-    const usual = water.grounds.find((ground) => ground.ground === USUAL_GROUND);
+    const usual = water.grounds.find((ground) => ground.ground === kind);
     return (
         <>
             <h3>{say('water.title')}</h3>
@@ -54,6 +56,7 @@ export function WaterNeeded({
                     {row !== '' && row > 0 && (
                         <p>
                             {say('water.amount', {
+                                ground: groundName(kind).toLowerCase(),
                                 length: ofRow(row),
                                 volume: inLitres(usual.litres_per_m * row),
                                 apart: inCentimetres(water.row_cm),
