@@ -100,4 +100,11 @@ final class DayTest extends TestCase
         $this->expectExceptionMessage('A latitude lies between −90 and 90 degrees; 95 does not.');
         Latitude::of(95);
     }
+
+    public function test_both_poles_are_latitudes_and_nothing_beyond(): void
+    {
+        self::assertSame([90.0, -90.0], [Latitude::of(90.0)->degrees, Latitude::of(-90.0)->degrees]);
+        $this->expectExceptionMessage('A latitude lies between −90 and 90 degrees; 90.1 does not.');
+        Latitude::of(90.1);
+    }
 }

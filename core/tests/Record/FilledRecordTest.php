@@ -75,6 +75,15 @@ final class FilledRecordTest extends TestCase
         self::assertEqualsWithDelta([-2.0, 1.0], [$filled->fits[1]->minimumBias, $filled->fits[1]->maximumBias], 1e-9);
         self::assertSame([1, 0], [$filled->minimumFrom[5], $filled->maximumFrom[5]]);
         self::assertEqualsWithDelta($wave[5], $filled->record->minimum[5], 0.011);
+
+        // A day is filled in where either of its temperatures is.
+        $maximum = $warm;
+        $maximum[7] = null;
+        $spans = FilledRecord::of([
+            new StationSeries(new DailyRecord(Day::of(2021, 1, 1), $without, $maximum)),
+            new StationSeries($second),
+        ])->filledIn();
+        self::assertSame(['2021-01-06', '2021-01-08'], array_map(static fn (array $s): string => $s['from']->iso(), $spans));
     }
 
     public function test_too_short_an_overlap_corrects_for_height_only_and_a_third_station_leans_on_both(): void
