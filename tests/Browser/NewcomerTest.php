@@ -115,7 +115,14 @@ final class NewcomerTest extends BrowserTestCase
     public function test_help_says_what_to_do_and_explains_words(): void
     {
         $this->logInFirst();
-        $this->browser->see('Help')->keys(WebDriverKeys::CONTROL.'k'.WebDriverKeys::NULL);
+        $this->browser->visit('/desk')->see('Help');
+        $field = WebDriverBy::cssSelector('input[aria-label="Find or do anything"]');
+        // The desk listens to keys from the moment it is drawn; a press before that is nobody's.
+        $this->browser->until(function () use ($field): bool {
+            $this->browser->keys(WebDriverKeys::CONTROL.'k'.WebDriverKeys::NULL);
+
+            return $this->browser->driver->findElements($field) !== [];
+        }, 'The palette does not open.');
         $this->browser->find('input[aria-label="Find or do anything"]')->sendKeys('degree-days'.WebDriverKeys::ENTER);
         $this->browser->see('What to do here')->see('A sum of warmth');
         self::assertSame(
