@@ -115,7 +115,7 @@ final class NewcomerTest extends BrowserTestCase
     public function test_help_says_what_to_do_and_explains_words(): void
     {
         $this->logInFirst();
-        $this->browser->visit('/desk')->see('Help');
+        $this->browser->see('Help');
         $field = WebDriverBy::cssSelector('input[aria-label="Find or do anything"]');
         // The desk listens to keys from the moment it is drawn; a press before that is nobody's.
         $this->browser->until(function () use ($field): bool {
