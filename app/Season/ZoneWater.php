@@ -34,7 +34,7 @@ final readonly class ZoneWater
         $rain = Results::of($place, new RainQuestion(ProofStandard::from($zone->standard)))['rain'];
         $loam = $workable === null ? null : array_column($workable['grounds'], null, 'ground')[Ground::DEFAULT];
 
-        $isFit = $loam === null || 2 * $loam['today'] > $workable['of'];
+        $isFit = $loam === null || $loam['fit'];
 
         return [
             'ground' => $loam === null ? null : ['fit' => $isFit, 'half' => $loam['half']],

@@ -16,10 +16,11 @@ use Anthesis\Water\Workable;
  * Whether ground can be worked today, and when it likely can: this season as it was measured and is foretold, gone on with as each year on
  * record went on.
  *
- * A plain document, ready for JSON: `of` years put to this season; by ground in how many of them it can be worked `today`, and the dates
+ * A plain document, ready for JSON: `of` years put to this season; by ground in how many of them it can be worked `today`, whether it is
+ * `fit` (more than half), and the dates
  * by which in half and in nine of ten of them there has been a day to work it (null: not within AHEAD days).
  *
- * @phpstan-type GroundToday array{ground: string, today: int, half: string|null, most: string|null}
+ * @phpstan-type GroundToday array{ground: string, today: int, fit: bool, half: string|null, most: string|null}
  * @phpstan-type Workables array{of: int, grounds: list<GroundToday>}
  */
 final class WorkableSheet
@@ -69,6 +70,7 @@ final class WorkableSheet
                 static fn (string $ground): array => [
                     'ground' => $ground,
                     'today' => $now[$ground],
+                    'fit' => 2 * $now[$ground] > $of,
                     'half' => self::date($since[$ground], self::HALF, $today),
                     'most' => self::date($since[$ground], self::MOST, $today),
                 ],

@@ -46,7 +46,10 @@ final class WorkableSheetTest extends TestCase
         $dry = WorkableSheet::of(self::place(self::mild(static fn (): float => 0.0), Latitude::of(45.0), $today));
         self::assertNotNull($dry);
         self::assertSame(8, $dry['of']);
-        self::assertSame(['ground' => 'sand', 'today' => 8, 'half' => '2010-05-01', 'most' => '2010-05-01'], $dry['grounds'][0]);
+        self::assertSame(
+            ['ground' => 'sand', 'today' => 8, 'fit' => true, 'half' => '2010-05-01', 'most' => '2010-05-01'],
+            $dry['grounds'][0],
+        );
 
         // A downpour the evening before, and no more rain in the years it goes on with.
         $wet = WorkableSheet::of(
@@ -54,7 +57,7 @@ final class WorkableSheetTest extends TestCase
         );
         self::assertNotNull($wet);
         [$sand, , $loam, , $clay] = $wet['grounds'];
-        self::assertSame([0, 0], [$loam['today'], $clay['today']]);
+        self::assertSame([0, false, 0], [$loam['today'], $loam['fit'], $clay['today']]);
         self::assertSame($loam['half'], $loam['most'], 'all years dry it alike');
         self::assertLessThan($clay['half'], $loam['half']);
         self::assertLessThanOrEqual($loam['half'], $sand['half']);
@@ -86,7 +89,7 @@ final class WorkableSheetTest extends TestCase
     public function test_ground_that_is_never_fit_has_no_date(): void
     {
         $told = WorkableSheet::of(self::place(self::mild(static fn (): float => 30.0), Latitude::of(45.0), Day::of(2010, 5, 1)));
-        self::assertSame([0, null, null], array_values(array_slice($told['grounds'][2] ?? [], 1)));
+        self::assertSame([0, false, null, null], array_values(array_slice($told['grounds'][2] ?? [], 1)));
     }
 
     public function test_without_rain_on_record_of_late_nothing_is_told(): void

@@ -1,5 +1,5 @@
 import { line, curveMonotoneX } from 'd3-shape';
-import { monthDay, yearDay } from '../time/days';
+import { yearDay } from '../time/days';
 import { inRulerOrder, type YearScale } from '../time/yearScale';
 import { fromUnits, ofRain } from '../words/units';
 import { say, units } from '../words/words';
@@ -125,5 +125,5 @@ function ticksTo(most: number): number[] {
 /** The week of the ruler that holds a sow day. */
 export function weekOf<W extends { first: string }>(weeks: W[], starts: string, day: number): W | undefined {
     const since = (of: number) => (of - yearDay(starts) + 365) % 365;
-    return weeks.findLast((week) => since(yearDay(week.first)) <= since(yearDay(monthDay(day))));
+    return weeks.findLast((week) => since(yearDay(week.first)) <= since(day));
 }

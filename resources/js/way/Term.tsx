@@ -17,6 +17,8 @@ export function Term({ of, children }: { of: TermName; children?: ReactNode }) {
             withArrow={false}
             radius={0}
             openDelay={150}
+            // Beside the body it would be outside every landmark.
+            portalProps={{ target: 'main' }}
         >
             <span
                 className="term"

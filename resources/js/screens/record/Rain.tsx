@@ -6,6 +6,7 @@ import { RainChart, rainChartHeight, weekOf } from '../../charts/RainChart';
 import { RuledChart } from '../../charts/RuledChart';
 import { useDateCursor } from '../../time/cursor';
 import { inShort, inWords, monthDay, monthInShort, monthInWords } from '../../time/days';
+import { RuledTable } from '../../ui/RuledTable';
 import { groundName } from '../../words/grounds';
 import { ofRain } from '../../words/units';
 import { say } from '../../words/words';
@@ -71,122 +72,68 @@ const amount = (mm: number | null) => (mm === null ? '–' : say(ofRain(mm)));
 
 function Months({ months }: { months: Sheet['months'] }) {
     return (
-        <table className="ruled">
-            <thead>
-                <tr>
-                    <th scope="col">{say('rain.month')}</th>
-                    <th scope="col" className="number">
-                        {say('rain.mean')}
-                    </th>
-                    <th scope="col" className="number">
-                        {say('rain.dry-year')}
-                    </th>
-                    <th scope="col" className="number">
-                        {say('rain.middle-year')}
-                    </th>
-                    <th scope="col" className="number">
-                        {say('rain.wet-year')}
-                    </th>
-                    <th scope="col" className="number">
-                        {say('rain.wet-days')}
-                    </th>
-                </tr>
-            </thead>
-            <tbody>
-                {months.map((month) => (
-                    <tr key={month.month}>
-                        <th scope="row">{monthInWords(month.month)}</th>
-                        <td className="number">{amount(month.mean)}</td>
-                        <td className="number">{amount(month.low)}</td>
-                        <td className="number">{amount(month.middle)}</td>
-                        <td className="number">{amount(month.high)}</td>
-                        <td className="number">{month.wet_days === null ? '–' : Math.round(month.wet_days)}</td>
-                    </tr>
-                ))}
-            </tbody>
-        </table>
+        <RuledTable
+            columns={[
+                say('rain.month'),
+                { number: say('rain.mean') },
+                { number: say('rain.dry-year') },
+                { number: say('rain.middle-year') },
+                { number: say('rain.wet-year') },
+                { number: say('rain.wet-days') },
+            ]}
+            rows={months.map(({ month, mean, low, middle, high, wet_days: wet }) => [
+                month,
+                monthInWords(month),
+                amount(mean),
+                amount(low),
+                amount(middle),
+                amount(high),
+                wet === null ? '–' : Math.round(wet),
+            ])}
+        />
     );
 }
 
 function Workable({ grounds, day }: { grounds: Sheet['grounds']; day: number }) {
+    const share = (of: number | null | undefined) =>
+        typeof of === 'number' ? say('rain.of-ten', { of_ten: Math.round(10 * of) }) : '–';
     return (
-        <table className="ruled">
-            <thead>
-                <tr>
-                    <th scope="col">{say('rain.ground')}</th>
-                    <th scope="col" className="number">
-                        {say('rain.workable-in')}
-                    </th>
-                </tr>
-            </thead>
-            <tbody>
-                {grounds.map((ground) => {
-                    const share = ground.share[day - 1] ?? null;
-                    return (
-                        <tr key={ground.ground}>
-                            <th scope="row">{groundName(ground.ground)}</th>
-                            <td className="number">
-                                {share === null ? '–' : say('rain.of-ten', { of_ten: Math.round(10 * share) })}
-                            </td>
-                        </tr>
-                    );
-                })}
-            </tbody>
-        </table>
+        <RuledTable
+            columns={[say('common.ground'), { number: say('rain.workable-in') }]}
+            rows={grounds.map((ground) => [ground.ground, groundName(ground.ground), share(ground.share[day - 1])])}
+        />
     );
 }
 
 function FirstWorkable({ grounds }: { grounds: Sheet['grounds'] }) {
     const date = (of: string | null) => (of === null ? say('rain.never') : inShort(of));
     return (
-        <table className="ruled">
-            <thead>
-                <tr>
-                    <th scope="col">{say('rain.ground')}</th>
-                    <th scope="col">{say('rain.early')}</th>
-                    <th scope="col">{say('rain.middle')}</th>
-                    <th scope="col">{say('rain.late')}</th>
-                </tr>
-            </thead>
-            <tbody>
-                {grounds.map((ground) => (
-                    <tr key={ground.ground}>
-                        <th scope="row">{groundName(ground.ground)}</th>
-                        <td>{date(ground.early)}</td>
-                        <td>{date(ground.middle)}</td>
-                        <td>{date(ground.late)}</td>
-                    </tr>
-                ))}
-            </tbody>
-        </table>
+        <RuledTable
+            columns={[say('common.ground'), say('rain.early'), say('rain.middle'), say('rain.late')]}
+            rows={grounds.map(({ ground, early, middle, late }) => [
+                ground,
+                groundName(ground),
+                date(early),
+                date(middle),
+                date(late),
+            ])}
+        />
     );
 }
 
 function DrySpells({ spells }: { spells: Sheet['dry_spells'] }) {
     const days = (of: number | null) => (of === null ? '–' : say('rain.days', { days: of }));
     return (
-        <table className="ruled">
-            <thead>
-                <tr>
-                    <th scope="col">{say('rain.season')}</th>
-                    <th scope="col">{say('common.1-year-in-2')}</th>
-                    <th scope="col">{say('rain.1-year-in-5')}</th>
-                    <th scope="col">{say('rain.1-year-in-10')}</th>
-                </tr>
-            </thead>
-            <tbody>
-                {spells.map((spell) => (
-                    <tr key={spell.months[0]}>
-                        <th scope="row">
-                            {monthInShort(spell.months[0] ?? 1)}–{monthInShort(spell.months[2] ?? 1)}
-                        </th>
-                        <td>{days(spell.one_in_2)}</td>
-                        <td>{days(spell.one_in_5)}</td>
-                        <td>{days(spell.one_in_10)}</td>
-                    </tr>
-                ))}
-            </tbody>
-        </table>
+        <RuledTable
+            columns={[say('rain.season'), say('common.1-year-in-2'), say('rain.1-year-in-5'), say('rain.1-year-in-10')]}
+            rows={spells.map(({ months: [first = 1, , last = 1], one_in_2: two, one_in_5: five, one_in_10: ten }) => [
+                first,
+                `${monthInShort(first)}–${monthInShort(last)}`,
+                days(two),
+                days(five),
+                days(ten),
+            ])}
+        />
     );
 }
 

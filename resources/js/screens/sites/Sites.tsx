@@ -81,7 +81,7 @@ export function Sites() {
                                 <small>{say(number.unit)}</small>
                             </th>
                         ))}
-                        <th scope="col">{say('sites.ground')}</th>
+                        <th scope="col">{say('common.ground')}</th>
                         <th scope="col">{say('common.note')}</th>
                         <th scope="col">
                             <span className="sr-only">{say('common.edit')}</span>
@@ -200,7 +200,7 @@ function SiteForm({
                     );
                 })}
                 <NativeSelect
-                    label={say('sites.ground')}
+                    label={say('common.ground')}
                     description={say('sites.ground-what')}
                     w={150}
                     value={edited.ground}

@@ -10,7 +10,7 @@ async function read(grounds: Told[] | null): Promise<string> {
         'GET /api/session': EDUCATOR,
         'GET /api/zones/bench/workable': grounds && {
             of: 29,
-            grounds: grounds.map(([ground, today, half, most]) => ({ ground, today, half, most })),
+            grounds: grounds.map(([ground, today, half, most]) => ({ ground, today, fit: 2 * today > 29, half, most })),
         },
     });
     const { container } = show(<GroundNow zone="bench" />);

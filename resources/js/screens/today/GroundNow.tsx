@@ -10,8 +10,7 @@ type Ground = Schema['Workable']['grounds'][number];
 export function GroundNow({ zone }: { zone: string }) {
     const { data } = useWorkable(zone);
     if (!data) return null;
-    const isFit = (ground: Ground) => 2 * ground.today > data.of;
-    const [fit, rest] = [data.grounds.filter(isFit), data.grounds.filter((ground) => !isFit(ground))];
+    const [fit, rest] = [data.grounds.filter(({ fit }) => fit), data.grounds.filter(({ fit }) => !fit)];
     // Grounds that wait as long as each other are told together.
     const waits = new Map<string, Ground[]>();
     for (const ground of rest) waits.set(wait(ground), [...(waits.get(wait(ground)) ?? []), ground]);

@@ -1,9 +1,9 @@
-import type { Schema } from '../../api/client';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useState } from 'react';
 import { groundName } from '../../words/grounds';
 import { useGround } from '../../api/sites';
 import { inWords, monthDay } from '../../time/days';
+import { RuledTable } from '../../ui/RuledTable';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { fromUnits, inCentimetres, inLitres, ofRain, ofRow } from '../../words/units';
 import { say, units } from '../../words/words';
@@ -41,7 +41,21 @@ export function WaterNeeded({
                     ? say('water.no-harvest')
                     : say('water.on', { day: inWords(on), years: water.years })}
             </p>
-            {water.years > 0 && <ByGround grounds={water.grounds} />}
+            {water.years > 0 && (
+                <RuledTable
+                    columns={[
+                        say('common.ground'),
+                        { number: say('water.waterings') },
+                        { number: say('water.in-all') },
+                    ]}
+                    rows={water.grounds.map(({ ground, waterings, mm }) => [
+                        ground,
+                        groundName(ground),
+                        between(waterings),
+                        say(ofRain(mm[1] ?? 0)),
+                    ])}
+                />
+            )}
             {usual && (
                 <>
                     <p>
@@ -67,33 +81,6 @@ export function WaterNeeded({
             )}
             <p className="caution">{say('water.caution')}</p>
         </>
-    );
-}
-
-function ByGround({ grounds }: { grounds: Schema['SowingWater']['grounds'] }) {
-    return (
-        <table className="ruled">
-            <thead>
-                <tr>
-                    <th scope="col">{say('water.ground')}</th>
-                    <th scope="col" className="number">
-                        {say('water.waterings')}
-                    </th>
-                    <th scope="col" className="number">
-                        {say('water.in-all')}
-                    </th>
-                </tr>
-            </thead>
-            <tbody>
-                {grounds.map((ground) => (
-                    <tr key={ground.ground}>
-                        <th scope="row">{groundName(ground.ground)}</th>
-                        <td className="number nowrap">{between(ground.waterings)}</td>
-                        <td className="number nowrap">{say(ofRain(ground.mm[1] ?? 0))}</td>
-                    </tr>
-                ))}
-            </tbody>
-        </table>
     );
 }
 
