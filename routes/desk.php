@@ -144,6 +144,7 @@ Route::prefix('api')->group(static function (): void {
         Route::post('zones/{zone}/log-files', [LogController::class, 'import']);
         Route::get('log-imports/{logImport}', [LogController::class, 'imported']);
         Route::get('zones/{zone}/under-way', [LogController::class, 'underWay']);
+        Route::get('zones/{zone}/water-due', [LogController::class, 'waterDue']);
         Route::get('zones/{zone}/local-days', [LocalDaysController::class, 'index']);
         Route::post('zones/{zone}/local-days', [LocalDaysController::class, 'store']);
         Route::delete('zones/{zone}/local-days/{held}', [LocalDaysController::class, 'undo']);

@@ -53,6 +53,12 @@ class LogController
         return response()->json(['data' => $underWay->of($zone, $zone->today())]);
     }
 
+    /** Which of what grows is to be watered, bed by bed. */
+    public function waterDue(Zone $zone, ZoneWaterDue $due): JsonResponse
+    {
+        return response()->json(['data' => $due->of($zone, $zone->today())]);
+    }
+
     /** Lines as they were written, in their order. What cannot stand comes back with the reason; the rest is kept. */
     public function store(Request $request, Zone $zone, RecordEntry $keep): JsonResponse
     {

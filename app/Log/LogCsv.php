@@ -28,6 +28,7 @@ final class LogCsv
         'celsius',
         'depth',
         'hour',
+        'mm',
         'plant',
         'stage',
         'text',

@@ -28,6 +28,7 @@ final readonly class LoggedEntry
         'celsius',
         'depth',
         'hour',
+        'mm',
         'under_cover',
         'cue',
         'plot',
@@ -35,7 +36,9 @@ final readonly class LoggedEntry
     ];
 
     /** Rows of it hold nothing else. */
-    private const NUMBERS = ['metres', 'kilograms', 'celsius', 'depth', 'hour'];
+    private const NUMBERS = ['metres', 'kilograms', 'celsius', 'depth', 'hour', 'mm'];
+
+    private const ALWAYS_NEEDED = ['key' => true, 'act' => true, 'on' => true];
 
     /** Fields that the act may ask for. */
     private const MAY_BE_NEEDED = [
@@ -43,8 +46,10 @@ final readonly class LoggedEntry
         'act' => true,
         'on' => true,
         'garden' => true,
+        'bed' => true,
         'cause' => true,
         'celsius' => true,
+        'mm' => true,
         'cue' => true,
         'text' => true,
     ];
@@ -133,7 +138,9 @@ final readonly class LoggedEntry
     private static function validator(array $said): \Illuminate\Validation\Validator
     {
         static $validators = [];
-        $asked = array_intersect_key(self::rules(), $said + self::MAY_BE_NEEDED);
+        // What is taken back need not be said again.
+        $needed = ($said['taken_back'] ?? false) === true ? self::ALWAYS_NEEDED : self::MAY_BE_NEEDED;
+        $asked = array_intersect_key(self::rules(), $said + $needed);
         $which = app()->getLocale().implode(' ', array_keys($asked));
         $validator = $validators[$which] ??= Validator::make([], $asked, self::messages());
 
@@ -152,7 +159,7 @@ final readonly class LoggedEntry
             'on' => ['required', 'string', 'max:10'],
             'crop' => ['nullable', 'string', 'max:60'],
             'garden' => ['nullable', 'required_with:bed', 'string', 'max:80'],
-            'bed' => ['nullable', 'string', 'max:80'],
+            'bed' => ['nullable', 'required_if:act,watered,gauge', 'string', 'max:80'],
             'sowing' => ['nullable', ...$key],
             'corrects' => ['nullable', ...$key],
             'taken_back' => ['nullable', 'boolean'],
@@ -168,6 +175,8 @@ final readonly class LoggedEntry
             'celsius' => ['nullable', 'required_if:act,reading', 'numeric', 'between:-40,80'],
             'depth' => ['nullable', 'numeric', 'between:0,3'],
             'hour' => ['nullable', 'numeric', 'between:0,24'],
+            // Water given, or caught by a gauge; one that caught nothing says so.
+            'mm' => ['nullable', 'required_if:act,gauge', 'numeric', 'between:0,500'],
             'under_cover' => ['nullable', 'boolean'],
             'cue' => ['nullable', 'required_if:act,seen', 'integer', 'between:1,1000000000'],
             'plot' => ['nullable', 'integer', 'between:1,1000000000'],
@@ -198,6 +207,9 @@ final readonly class LoggedEntry
             'celsius.required_if' => 'Give what the thermometer showed.',
             'celsius.between' => 'A soil thermometer shows −40 to 80 °C. Check the figure and its unit.',
             'depth.between' => 'The depth is given in metres, 0 to 3: five centimetres are 0.05.',
+            'bed.required_if' => 'Say which bed it was.',
+            'mm.required_if' => 'Enter what the gauge caught. If it is dry, enter 0.',
+            'mm.between' => 'Enter 0 to 500 mm (20 in). Check the number and its unit.',
             'cue.required_if' => 'Say which plant was seen, and in which stage.',
             'text.required_if' => 'A note needs words.',
             'text.max' => 'A note has at most 2000 letters. Make two of it.',

@@ -16,6 +16,7 @@ enum ResultKind: string
     case Today = 'today';
     case Workable = 'workable';
     case UnderWay = 'under-way';
+    case WaterDue = 'water-due';
     case LocalDays = 'local-days';
     case Cue = 'cue';
     case Ground = 'ground';
@@ -25,7 +26,7 @@ enum ResultKind: string
     public function keptDays(): int
     {
         return match ($this) {
-            self::Today, self::Workable, self::UnderWay, self::Cue => 2,
+            self::Today, self::Workable, self::UnderWay, self::WaterDue, self::Cue => 2,
             self::Ruler, self::Climate, self::Rain, self::Dossier, self::Comparison => 7,
             self::Record, self::LocalDays, self::Ground, self::MethodChanges => 30,
         };

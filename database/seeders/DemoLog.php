@@ -68,6 +68,14 @@ final class DemoLog
         ['lettuce-leaf', 'sown', 2, 'Bed 4', 4.0],
     ];
 
+    /** Bed, days ago, mm; null: as much as it took. */
+    private const WATERED = [['Bed 1', 5, null], ['Bed 1', 2, 8.0], ['Bed 2', 2, null]];
+
+    /** Days ago, and mm. */
+    private const GAUGE_READ = 4;
+
+    private const CAUGHT = 6.5;
+
     private const YEARS = [2024, 2025];
 
     /** plant => [stage, degree-days above 5 °C it comes at] */
@@ -173,6 +181,7 @@ final class DemoLog
             'bed' => 'Bed 1',
             'text' => 'Row cover on for three nights; radish untouched.',
         ]);
+        $this->water($zone, $volunteer);
         $this->onions($zone, $volunteer, $educator);
         $this->beet($zone, $educator);
         $this->sightings($zone, $volunteer);
@@ -273,6 +282,18 @@ final class DemoLog
             'sowing' => $sowing,
             'kilograms' => max(0.1, $kilograms(0.25)),
             'quality' => mt_rand(1, 3),
+        ]);
+    }
+
+    private function water(Zone $zone, User $by): void
+    {
+        foreach (self::WATERED as [$bed, $ago, $mm]) {
+            $this->write($zone, $by, 'watered', Today::day()->plus(-$ago), ['garden' => self::GARDEN, 'bed' => $bed, 'mm' => $mm]);
+        }
+        $this->write($zone, $by, 'gauge', Today::day()->plus(-self::GAUGE_READ), [
+            'garden' => self::GARDEN,
+            'bed' => 'Bed 1',
+            'mm' => self::CAUGHT,
         ]);
     }
 

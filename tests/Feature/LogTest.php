@@ -527,6 +527,34 @@ class LogTest extends TestCase
         );
     }
 
+    public function test_water_is_logged_for_a_bed_and_a_gauge_says_what_it_caught(): void
+    {
+        $at = ['on' => '2012-06-12', 'garden' => 'School garden', 'bed' => 'Bed 3'];
+        $this->send(
+            ['key' => 'watered-1', 'act' => 'watered'] + $at,
+            ['key' => 'watered-2', 'act' => 'watered', 'mm' => 12.5] + $at,
+            ['key' => 'gauge-dry', 'act' => 'gauge', 'mm' => 0] + $at,
+        )->assertJsonPath('data.refused', []);
+        self::assertSame([[], ['mm' => 12.5], ['mm' => 0]], LogEntry::query()->orderBy('id')->pluck('told')->all());
+        $refused = $this->send(
+            ['key' => 'watered-3', 'act' => 'watered', 'on' => '2012-06-12'],
+            ['key' => 'gauge-two', 'act' => 'gauge'] + $at,
+            ['key' => 'watered-4', 'act' => 'watered', 'mm' => 600] + $at,
+        )->json('data.refused');
+        self::assertSame(
+            [
+                'Say which bed it was.',
+                'Enter what the gauge caught. If it is dry, enter 0.',
+                'Enter 0 to 500 mm (20 in). Check the number and its unit.',
+            ],
+            array_column($refused, 'message'),
+        );
+        // What is taken back need not be said again.
+        $this->send(['key' => 'watered-5', 'act' => 'watered', 'on' => '2012-06-12', 'corrects' => 'watered-1', 'taken_back' => true])
+            ->assertJsonPath('data.refused', []);
+        self::assertSame(2, LogEntry::standing(Zone::query()->firstOrFail())->count());
+    }
+
     public function test_a_photograph_is_kept_without_its_position_and_a_disguised_file_is_none(): void
     {
         $image = imagecreatetruecolor(2000, 1000);

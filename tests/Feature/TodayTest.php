@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Anthesis\Record\Day;
+use Anthesis\Tables\CropCsv;
+use App\Log\Bed;
 use App\People\Role;
 use App\Season\ZoneWater;
 use App\Simulation\SimulatedOutlook;
@@ -18,6 +20,7 @@ use App\Stations\ReportSource;
 use App\Stations\Station;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
 /** What can be done today, on this season as it is; and the stations that report it. */
@@ -137,6 +140,56 @@ class TodayTest extends TestCase
         $dry = Zone::factory()->create(['slug' => 'dry']);
         self::assertSame(['ground' => null, 'water' => null], app(ZoneWater::class)->of($dry, Day::of(2026, 4, 18)));
         $this->getJson('/api/zones/dry/workable')->assertNotFound();
+    }
+
+    public function test_water_that_is_due_is_told_bed_by_bed_from_the_log(): void
+    {
+        config(['anthesis.today' => '2026-06-20']);
+        $this->basin('2026-06-19');
+        $bed = ['garden' => 'School garden', 'bed' => 'Bed 1'];
+        $log = fn (array ...$entries): TestResponse => $this->postJson('/api/zones/basin-floor/log-entries', [
+            'sent_at' => 1_000,
+            'by' => 'desk',
+            'entries' => array_map(static fn (array $e): array => $e + ['written_at' => 1_000], $entries),
+        ])->assertJsonPath('data.refused', []);
+        $log(
+            ['key' => 'sown-early', 'act' => 'sown', 'on' => '2026-05-10', 'crop' => 'radish', 'metres' => 4.0] + $bed,
+            ['key' => 'sown-late-1', 'act' => 'sown', 'on' => '2026-06-18', 'crop' => 'radish'] + $bed,
+            ['key' => 'under-cover', 'act' => 'sown', 'on' => '2026-06-01', 'crop' => 'radish', 'under_cover' => true] + $bed,
+        );
+        $due = fn (): array => $this->getJson('/api/zones/basin-floor/water-due')->assertOk()->json('data');
+        [$told] = $due();
+        self::assertSame(['Bed 1', 'loam', null], [$told['bed']['name'], $told['ground'], $told['last']]);
+        self::assertEqualsCanonicalizing(['sown-early', 'sown-late-1'], array_column($told['sowings'], 'key'), 'not what stands under cover');
+        $sowings = array_column($told['sowings'], null, 'key');
+        self::assertSame([true, false], [$sowings['sown-early']['water']['up'], $sowings['sown-late-1']['water']['up']]);
+        $water = $sowings['sown-early']['water'];
+        self::assertNull($sowings['sown-late-1']['litres'], 'nobody said how long its row is');
+        $row = 4.0 * (CropCsv::standard()->find('radish')?->spacing->rowCm ?? 0.0) / 100;
+        self::assertEqualsWithDelta($water['mm'] * $row, $sowings['sown-early']['litres'], 0.06);
+
+        $log(['key' => 'watered-1', 'act' => 'watered', 'on' => '2026-06-20'] + $bed);
+        $after = $due()[0];
+        self::assertSame('2026-06-20', $after['last']);
+        $watered = array_column($after['sowings'], null, 'key')['sown-early']['water'];
+        self::assertSame(0, $watered['now']);
+        self::assertGreaterThan('2026-06-20', $watered['day'] ?? '9');
+
+        // A gauge of another garden says nothing of this one; its own does.
+        $log(['key' => 'gauge-one', 'act' => 'gauge', 'on' => '2026-06-19', 'garden' => 'Other garden', 'bed' => 'A', 'mm' => 90]);
+        self::assertSame($after, $due()[0]);
+        $log(
+            ['key' => 'watered-2', 'act' => 'watered', 'on' => '2026-06-20', 'corrects' => 'watered-1', 'taken_back' => true],
+            ['key' => 'gauge-two', 'act' => 'gauge', 'on' => '2026-06-19', 'mm' => 90] + $bed,
+        );
+        $rained = array_column($due()[0]['sowings'], null, 'key')['sown-early']['water'];
+        self::assertSame([null, 0], [$due()[0]['last'], $rained['now']]);
+
+        // Sand holds less.
+        Bed::query()->where('name', 'Bed 1')->firstOrFail()->site?->update(['ground' => 'sand']);
+        self::assertSame('sand', $due()[0]['ground']);
+        Zone::factory()->create(['slug' => 'dry']);
+        self::assertSame([], $this->getJson('/api/zones/dry/water-due')->assertOk()->json('data'));
     }
 
     public function test_another_date_is_the_records_word_alone_and_says_so(): void

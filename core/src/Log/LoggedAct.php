@@ -20,6 +20,8 @@ enum LoggedAct: string
     case Covered = 'covered';
     case Uncovered = 'uncovered';
     case Amended = 'amended';
+    case Watered = 'watered';
+    case Gauge = 'gauge';
     case Reading = 'reading';
     case Seen = 'seen';
     case Note = 'note';
@@ -49,6 +51,12 @@ enum LoggedAct: string
             self::FirstPicked => 60,
             default => null,
         };
+    }
+
+    /** Whether it tells of a bed, and so needs one. */
+    public function isOfBed(): bool
+    {
+        return $this === self::Watered || $this === self::Gauge;
     }
 
     public function isPicking(): bool

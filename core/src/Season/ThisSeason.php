@@ -128,6 +128,12 @@ final class ThisSeason implements ProspectsSource
         return array_map(fn (Member $member): ?Day => $this->replay($member)->emergence($crop, $sown), $this->members);
     }
 
+    /** @return list<float> sum of the growth-days of a crop before each day of a member's record, at the site; days + 1 long */
+    public function grown(Crop $crop, Member $member): array
+    {
+        return $this->replay($member)->grown($crop);
+    }
+
     /**
      * @param  int  $days  how many, from the first on
      * @return array<int, list<float>> daily mean soil temperature by year of the member, °C

@@ -10,6 +10,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Record\Tolerance;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Run;
+use Closure;
 
 /**
  * The water a crop needs on a ground, on the weather of a record: its roots' balance, watered back to full each time it has used what it
@@ -98,6 +99,66 @@ final readonly class Irrigation
         }
 
         return new Watered($waterings, $millimetres, self::mostInAWeek($used), $this->sprinklings($sown, $up));
+    }
+
+    /**
+     * A sowing's water as it is, its waterings counted as they were given, from the evening it came up (or was set out) on, at full.
+     * Roots are never owed more than the water they can take at all.
+     *
+     * @param  int  $up  day of the record on which it came up, or was set out
+     * @param  array<int, float|null>  $given  mm by day of the record, null: as much as it took; taken off after the day's own balance
+     * @param  int  $today  day of the record from which on it may be due
+     * @param  int  $last  the last that is looked at
+     */
+    public function due(int $up, array $given, int $today, int $last): Due
+    {
+        return self::walked($up + 1, $given, $today, $last, function (int $day, float $gone) use ($up): array {
+            $grown = $this->growth[$day + 1] - $this->growth[$up + 1];
+            $limit = $this->mayUse($grown);
+            $gone += $this->factor($grown) * $this->water->et0[$day] - $this->water->reaching[$day];
+
+            return [min($limit / $this->crop->watering->depletion(), max(0.0, $gone)), $limit];
+        });
+    }
+
+    /**
+     * The same of the seedbed of a sowing that is not up: its top is sprinkled when half of what can evaporate from it is gone.
+     *
+     * @param  array<int, float|null>  $given  as of due()
+     */
+    public function seedbedDue(int $sown, array $given, int $today, int $last): Due
+    {
+        $limit = self::SEEDBED_MAY_DRY * $this->seedbed->most;
+
+        return self::walked($sown + 1, $given, $today, $last, fn (int $day, float $gone): array => [
+            $this->seedbed->dried($gone, $this->water->reaching[$day], $this->water->et0[$day]),
+            $limit,
+        ]);
+    }
+
+    /**
+     * @param  array<int, float|null>  $given
+     * @param  Closure(int, float): array{float, float}  $balance  mm gone in the evening of a day, and how much may be, of the day and
+     *   the mm gone in the evening before
+     */
+    private static function walked(int $from, array $given, int $today, int $last, Closure $balance): Due
+    {
+        $gone = 0.0;
+        $rained = $since = null;
+        for ($day = $from; $day <= $last; $day++) {
+            [$gone, $may] = $balance($day, $gone);
+            $rained = $since !== null && $gone < $may - Tolerance::SUMS && $day < $today ? $day : $rained;
+            if (array_key_exists($day, $given)) {
+                $gone = max(0.0, $gone - ($given[$day] ?? $gone));
+            }
+            $isDue = $gone >= $may - Tolerance::SUMS;
+            if ($isDue && $day >= $today) {
+                return new Due($day, $gone, $since, $rained);
+            }
+            $since = $isDue ? $since ?? $day : null;
+        }
+
+        return new Due(null, 0.0, null, $rained);
     }
 
     /** @return float water use on a day, in reference evapotranspirations, of a crop that has grown so many growth-days */

@@ -37,5 +37,6 @@ final class LoggedActTest extends TestCase
             $of(static fn (LoggedAct $a): bool => $a->follows()),
         );
         self::assertSame(['first-picked', 'picked', 'last-picked'], $of(static fn (LoggedAct $a): bool => $a->isPicking()));
+        self::assertSame(['watered', 'gauge'], $of(static fn (LoggedAct $a): bool => $a->isOfBed()));
     }
 }

@@ -17,6 +17,8 @@ export const ACTS: Schema['LoggedAct'][] = [
     'covered',
     'uncovered',
     'amended',
+    'watered',
+    'gauge',
     'reading',
     'seen',
     'note',
@@ -44,6 +46,14 @@ export function useUnderWay(zone: string) {
     return useQuery({
         queryKey: zoneKey(zone, 'log', 'under-way'),
         queryFn: () => unwrap(api.GET('/api/zones/{zone}/under-way', { params: { path: { zone } } })),
+    });
+}
+
+/** Which beds are to be watered; none without rain on record of late. */
+export function useWaterDue(zone: string) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'log', 'water-due'),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/water-due', { params: { path: { zone } } })),
     });
 }
 

@@ -7,6 +7,7 @@ import { say, usualDepth } from '../words/words';
 import {
     cropsFor,
     follows,
+    isOfBed,
     isPicking,
     sowingsFor,
     type Act,
@@ -15,7 +16,7 @@ import {
     type Sowing,
 } from './book';
 import { Choices } from './Choices';
-import { CropFields, Place, Picked, ReadingFields, When, type Fields } from './fields';
+import { CropFields, Place, Picked, ReadingFields, WaterFields, When, type Fields } from './fields';
 import { smaller } from './photo';
 import type { WaitingLine } from './store';
 import { Press } from './controls';
@@ -108,6 +109,7 @@ export function Write({
                 />
             )}
             {act === 'reading' && <ReadingFields fields={fields} set={set} />}
+            {isOfBed(act) && <WaterFields fields={fields} set={set} act={act} />}
             {!follows(act) && act !== 'seen' && <Place book={book} fields={fields} set={set} />}
             <When day={day} fields={fields} set={set} act={act} />
             <Photo photo={photo} onPhoto={setPhoto} onProblem={setProblem} />
@@ -242,6 +244,7 @@ function begin({ act, entry, corrects }: Draft, book: LogBook, sowings: Sowing[]
         cause: entry?.cause ?? null,
         celsius: entry?.celsius ?? '',
         depth: entry?.depth ? Math.round(entry.depth * 1e4) / 100 : usualDepth(),
+        mm: entry?.mm ?? '',
         text: entry?.text ?? '',
         plot: entry?.plot ?? null,
     };
@@ -254,6 +257,8 @@ function what(act: Act, fields: Fields, corrects: boolean): string | null {
     if (follows(act) && !fields.sowing && !corrects) return 'log.choose-a-sowing';
     if (act === 'lost' && !fields.cause) return 'log.choose-a-cause';
     if (act === 'seen' && fields.cue === null) return 'log.choose-a-plant';
+    if (isOfBed(act) && !fields.bed) return 'log.choose-a-bed';
+    if (act === 'gauge' && fields.mm === '') return 'log.enter-what-it-caught';
     if (act === 'reading' && fields.celsius === '') return 'log.give-the-figure';
     if (act === 'note' && !fields.text.trim()) return 'log.write-the-note';
     return null;
@@ -285,6 +290,7 @@ function lineOf({ act, corrects, line }: Draft, fields: Fields): LoggedEntry {
         plot: fields.plot,
         text: fields.text.trim() || null,
         photo: line?.entry.photo ?? null,
+        ...(isOfBed(act) && { mm: number(fields.mm) }),
         ...(act === 'reading' && {
             celsius: number(fields.celsius),
             depth: Number(fields.depth || 0) / 100,

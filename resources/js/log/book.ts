@@ -19,6 +19,11 @@ export function follows(act: Act): boolean {
     return FOLLOWS.includes(act);
 }
 
+/** Whether an act tells of a bed, and so needs one. */
+export function isOfBed(act: Act): boolean {
+    return act === 'watered' || act === 'gauge';
+}
+
 export function isPicking(act: Act): boolean {
     return act === 'first-picked' || act === 'picked' || act === 'last-picked';
 }

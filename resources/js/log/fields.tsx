@@ -24,6 +24,7 @@ export type Fields = {
     cause: string | null;
     celsius: number | string;
     depth: number | string;
+    mm: number | string;
     text: string;
     plot: number | null;
 };
@@ -130,6 +131,21 @@ export function ReadingFields({ fields, set }: Part) {
                     onChange={(depth) => set({ depth })}
                 />
             </Pair>
+        </>
+    );
+}
+
+/** Water that was given, or that a gauge caught. */
+export function WaterFields({ fields, set, act }: Part & { act: Act }) {
+    return (
+        <>
+            <Measured
+                measure="mm"
+                label={say(act === 'gauge' ? 'log.caught' : 'log.water-given')}
+                value={fields.mm}
+                onChange={(mm) => set({ mm })}
+            />
+            <p className="hint">{say(act === 'gauge' ? 'log.empty-the-gauge' : 'log.water-care')}</p>
         </>
     );
 }

@@ -334,6 +334,23 @@ describe('the log', () => {
         expect(back.entries[0]).toMatchObject({ act: 'sown', corrects: sent?.[0]?.key, taken_back: true });
     });
 
+    it('takes a watering in two touches, with the amount only where it is known', async () => {
+        const asked = fakeServer({ ...HERE, ...takes() });
+        open();
+        fireEvent.click(await screen.findByRole('button', { name: 'watered' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Save: watered, Bed 3' }));
+        await screen.findByText(/^Saved: watered/);
+        const sent = () =>
+            asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => (body as Sent).entries[0]);
+        expect(sent()[0]).toMatchObject({ act: 'watered', on: '2026-04-18', garden: 'School', bed: 'Bed 3', mm: null });
+        fireEvent.click(screen.getByRole('button', { name: 'rain gauge' }));
+        expect(screen.getByRole('button', { name: 'Enter what it caught' })).toHaveProperty('disabled', true);
+        fireEvent.change(screen.getByLabelText(/^It caught/), { target: { value: '0' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Save: rain gauge, Bed 3' }));
+        await screen.findByText(/^Saved: rain gauge/);
+        expect(sent()[1]).toMatchObject({ act: 'gauge', mm: 0 });
+    });
+
     it('knows what it sent before the book comes again, and moves nothing under a thumb when it does', async () => {
         let again: (book: LogBook) => void = () => undefined;
         let book: LogBook | Promise<LogBook> = BOOK;

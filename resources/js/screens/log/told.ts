@@ -1,5 +1,5 @@
 import type { Schema } from '../../api/client';
-import { asRead, inCentimetres, inKilograms, ofRow } from '../../words/units';
+import { asRead, inCentimetres, inKilograms, ofRain, ofRow } from '../../words/units';
 import { say } from '../../words/words';
 
 type Told = Schema['ToldOfLine'];
@@ -21,6 +21,7 @@ export function toldInWords(told: Told, cues: { id: number; plant: string; stage
                 celsius: asRead(told.celsius),
                 depth: inCentimetres(Math.round((told.depth ?? 0.05) * 100)),
             }),
+        told.mm !== undefined && say(ofRain(told.mm)),
         told.lot && say('log-screen.lot', { lot: told.lot }),
         told.text,
     ];

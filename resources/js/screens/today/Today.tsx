@@ -34,6 +34,7 @@ import { Reading } from './Reading';
 import { SeasonChart } from './SeasonChart';
 import { position } from './sentences';
 import { StandsAlready, UnderWay } from './UnderWay';
+import { WaterToday } from './WaterToday';
 import { isCalled } from '../../words/search';
 import { useCrops } from '../../api/crops';
 
@@ -146,6 +147,7 @@ export function Today() {
                 {mine && packets?.length === 0 && <p>{say('today.you-have-nothing-yet')}</p>}
                 <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />
                 {data.by === 'season' && <UnderWay zone={zone} />}
+                {data.by === 'season' && <WaterToday zone={zone} today={data.today} />}
                 <Over acts={acts.filter((act) => act.pile === 'over')} on={data.on} zone={zone} />
                 <Table zone={zone} data={data} />
             </main>

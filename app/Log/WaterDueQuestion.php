@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use Anthesis\Calendar\WaterDueSheet;
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\CropBook;
+use Anthesis\Crop\Route;
+use Anthesis\Place\Place;
+use Anthesis\Record\Day;
+use Anthesis\Soil\Site;
+use Anthesis\Water\Ground;
+use App\Results\Question;
+use App\Results\ResultKind;
+
+/** When a sowing that stands is to be watered, by the waterings and the rain that the log tells of. */
+final readonly class WaterDueQuestion implements Question
+{
+    /**
+     * @param  Site  $site  where it stands
+     * @param  string  $ground  of Ground::names()
+     * @param  Day  $on  of sowing, or of setting out
+     * @param  Day|null  $up  null: not seen
+     * @param  array<string, float|null>  $given  as WaterDueSheet::of takes them
+     * @param  array<string, float>  $gauge  likewise
+     */
+    public function __construct(
+        private Site $site,
+        private string $ground,
+        private Crop $crop,
+        private Route $route,
+        private Day $on,
+        private ?Day $up,
+        private array $given,
+        private array $gauge,
+    ) {
+    }
+
+    public function kind(): ResultKind
+    {
+        return ResultKind::WaterDue;
+    }
+
+    public function inputs(): array
+    {
+        return [$this->ground, $this->route->value, $this->on->iso(), $this->up?->iso(), $this->given, $this->gauge];
+    }
+
+    public function of(Place $place): Place
+    {
+        return $place->at($this->site)->growing(CropBook::of([$this->crop]));
+    }
+
+    /** @return array{water: array<string, mixed>|null} null without rain on record of late */
+    public function answer(Place $place): array
+    {
+        return [
+            'water' => WaterDueSheet::of(
+                $place,
+                $this->crop,
+                $this->route,
+                Ground::named($this->ground),
+                $this->on,
+                $this->up,
+                $this->given,
+                $this->gauge,
+            ),
+        ];
+    }
+}
