@@ -100,6 +100,7 @@ final class EditionPages
                 'ruler' => $content['ruler'],
                 'record' => $content['record'],
                 'waits_for_soil' => $content['method']['waits_for_soil'] ?? false,
+                'waits_for_ground' => $content['method']['waits_for_ground'] ?? false,
                 'changes' => isset($content['changes'])
                     ? ['against' => $content['changes']['against'], 'phrases' => array_column($content['changes']['list'], 'phrase')]
                     : null,

@@ -63,7 +63,7 @@ final class ComputeZone
         );
     }
 
-    /** @return array{edition: int, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil: bool, site: string} */
+    /** @return array{edition: int, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil: bool, waits_for_ground: bool, site: string} */
     private static function method(CountBackSettings $settings, Place $place): array
     {
         return [
@@ -74,6 +74,7 @@ final class ComputeZone
             'hold_for_soil' => $settings->holdForSoil,
             'short_day_allowance' => $settings->shortDayAllowance,
             'waits_for_soil' => $place->waitsForSoil,
+            'waits_for_ground' => $place->waitsForGround,
             'site' => $place->site()->name,
         ];
     }

@@ -43,6 +43,8 @@ final readonly class DossierQuestion implements Question
             json_encode([$this->settings, $this->remedies], JSON_THROW_ON_ERROR),
         );
 
-        return CropDossier::of($this->crop, $schools, $place->book->varietiesOf($this->crop->slug));
+        $dossier = CropDossier::of($this->crop, $schools, $place->book->varietiesOf($this->crop->slug));
+
+        return CropDossier::watered($dossier, $place, $this->crop);
     }
 }

@@ -44,6 +44,7 @@ final readonly class PlaceOf
             Site::forZone($zone),
             ZoneCrops::of($zone)->book(),
             waitsForSoil: $zone->waits_for_soil,
+            waitsForGround: $zone->waits_for_ground,
         );
     }
 

@@ -47,7 +47,7 @@ final readonly class CropSuccession
     public static function of(SowDayAsked $asked, int $days, ?float $amount, ?ThisSeason $season): array
     {
         $self = new self($asked, $amount, $season);
-        $harvests = HarvestDays::of($self->runs, FromReplay::ofPlace($asked->place)->hold($asked->crop, $asked->route));
+        $harvests = HarvestDays::of($self->runs, FromReplay::ofPlace($asked->place)->hold($asked->crop, $asked->route, $asked->standard));
         $interval = $asked->crop->convention->successionDays ?? self::INTERVAL;
         [$yield, $unit] = $asked->crop->yieldPerMetre() ?? [null, null];
 

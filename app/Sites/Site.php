@@ -79,6 +79,14 @@ class Site extends Model
 
     public function toCore(): SoilSite
     {
-        return new SoilSite($this->name, $this->air, $this->sun, $this->rate, $this->protection, offset: $this->offset);
+        return new SoilSite(
+            $this->name,
+            $this->air,
+            $this->sun,
+            $this->rate,
+            $this->protection,
+            offset: $this->offset,
+            ground: $this->ground,
+        );
     }
 }

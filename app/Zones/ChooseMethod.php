@@ -9,7 +9,10 @@ use Anthesis\Window\ProofStandard;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Chooses the confidence and the light school a zone's calendar follows, and whether it waits for the soil, and computes it anew. */
+/**
+ * Chooses the confidence and the light school a zone's calendar follows, and whether it waits for the soil and the ground, and computes it
+ * anew.
+ */
 final class ChooseMethod
 {
     public function __construct(private readonly QueueComputation $queue)
@@ -21,10 +24,11 @@ final class ChooseMethod
         ProofStandard $standard,
         LightSchool $light,
         bool $waitsForSoil,
+        bool $waitsForGround,
         int $version,
         User $user,
     ): Computation {
-        return DB::transaction(function () use ($zone, $standard, $light, $waitsForSoil, $version, $user): Computation {
+        return DB::transaction(function () use ($zone, $standard, $light, $waitsForSoil, $waitsForGround, $version, $user): Computation {
             $change = $zone->editedAt(
                 $version,
                 $user,
@@ -32,6 +36,7 @@ final class ChooseMethod
                     'standard' => $standard->value,
                     'light' => $light->value,
                     'waits_for_soil' => $waitsForSoil,
+                    'waits_for_ground' => $waitsForGround,
                 ]),
             );
 

@@ -26,7 +26,7 @@ use Illuminate\Support\Carbon;
  * @property int $done
  * @property int $total
  * @property string|null $error
- * @property array{school: string, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil?: bool, site: string}|null $method
+ * @property array{school: string, light: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil?: bool, waits_for_ground?: bool, site: string}|null $method
  * @property array{station: string, first: string, last: string, checksum: string}|null $record what it was computed from
  * @property string|null $ruler_hash
  * @property string|null $climate_hash

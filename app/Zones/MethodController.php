@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rules\Enum;
 
-/** The confidence and the light school a zone's calendar follows, and whether its windows wait for the soil. */
+/** The confidence and the light school a zone's calendar follows, and whether its windows wait for the soil and the ground. */
 class MethodController
 {
     public function update(Request $request, Zone $zone, ChooseMethod $choose): JsonResponse
@@ -22,6 +22,7 @@ class MethodController
             'standard' => ['required', new Enum(ProofStandard::class)],
             'light' => ['required', new Enum(LightSchool::class)],
             'waits_for_soil' => ['sometimes', 'boolean'],
+            'waits_for_ground' => ['sometimes', 'boolean'],
         ]);
 
         return (new ComputationResource(
@@ -30,6 +31,7 @@ class MethodController
                 ProofStandard::from($method['standard']),
                 LightSchool::from($method['light']),
                 (bool) ($method['waits_for_soil'] ?? $zone->waits_for_soil),
+                (bool) ($method['waits_for_ground'] ?? $zone->waits_for_ground),
                 VersionedRequest::of($request),
                 $request->user(),
             ),

@@ -30,6 +30,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $standard of proof
  * @property string $light school
  * @property bool $waits_for_soil whether windows wait for each crop's own soil minimum
+ * @property bool $waits_for_ground whether windows wait until open ground can be worked
  * @property int|null $years latest years to lean on; null: all
  * @property int $input_revision how often anything was changed that its results are computed from
  * @property-read Collection<int, Settlement> $settlements
@@ -55,6 +56,7 @@ class Zone extends Model
         'height_m' => 'integer',
         'years' => 'integer',
         'waits_for_soil' => 'boolean',
+        'waits_for_ground' => 'boolean',
         'input_revision' => 'integer',
         'version' => 'integer',
     ];
@@ -143,6 +145,7 @@ class Zone extends Model
                 'standard',
                 'light',
                 'waits_for_soil',
+                'waits_for_ground',
                 'years',
             ]);
     }

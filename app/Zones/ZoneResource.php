@@ -47,6 +47,7 @@ class ZoneResource extends JsonResource
             'standard' => $zone->standard,
             'light' => $zone->light,
             'waits_for_soil' => $zone->waits_for_soil,
+            'waits_for_ground' => $zone->waits_for_ground,
             'edition' => $zone->currentEdition === null ? null : new EditionResource($zone->currentEdition->setRelation('zone', $zone)),
             'computation' => $zone->latestComputation === null ? null : new ComputationResource($zone->latestComputation),
         ];

@@ -13,6 +13,7 @@ use App\Simulation\SimulatedOutlook;
 use App\Simulation\SimulatedReports;
 use App\Simulation\SimulatedStation;
 use App\Simulation\SimulatedStations;
+use App\Sites\Site;
 use App\Stations\CollectReports;
 use App\Stations\OutlookSource;
 use App\Stations\RecordImport;
@@ -142,6 +143,36 @@ class TodayTest extends TestCase
         $this->getJson('/api/zones/dry/workable')->assertNotFound();
     }
 
+    public function test_windows_wait_for_workable_ground_where_a_zone_asks_for_it(): void
+    {
+        config(['anthesis.today' => '2026-04-18']);
+        $zone = $this->basin('2026-04-17');
+        $this->actingAs($this->person(Role::Educator));
+        $radish = fn (): array => $this->getJson('/api/zones/basin-floor/windows/broad-bean')->assertOk()->json('data');
+        $replay = static fn (array $data): array => $data['crop']['routes'][0];
+        $first = static fn (array $data): string => $replay($data)['windows'][0]['first'];
+        $open = $radish();
+        $this->putJson('/api/zones/basin-floor/method', [
+            'standard' => $zone->refresh()->standard,
+            'light' => $zone->light,
+            'waits_for_ground' => true,
+            'version' => $zone->version,
+        ])->assertStatus(202);
+        $waits = $radish();
+        self::assertTrue($this->getJson('/api/zones/basin-floor')->assertOk()->json('data.waits_for_ground'));
+        self::assertLessThanOrEqual($first($waits), $first($open));
+        // Clay is fit later than loam; a site's ground moves dates now.
+        Site::query()->where('name', 'open ground')->update(['ground' => 'clay']);
+        $this->putJson('/api/zones/basin-floor/method', [
+            'standard' => $zone->refresh()->standard,
+            'light' => $zone->light,
+            'version' => $zone->version,
+        ])->assertStatus(202);
+        $clay = $radish();
+        self::assertGreaterThan($first($open), $first($clay));
+        self::assertContains('source.wet-before', array_column(array_column($replay($clay)['derivation'], 'source'), 'key'));
+    }
+
     public function test_water_that_is_due_is_told_bed_by_bed_from_the_log(): void
     {
         config(['anthesis.today' => '2026-06-20']);
@@ -160,7 +191,11 @@ class TodayTest extends TestCase
         $due = fn (): array => $this->getJson('/api/zones/basin-floor/water-due')->assertOk()->json('data');
         [$told] = $due();
         self::assertSame(['Bed 1', 'loam', null], [$told['bed']['name'], $told['ground'], $told['last']]);
-        self::assertEqualsCanonicalizing(['sown-early', 'sown-late-1'], array_column($told['sowings'], 'key'), 'not what stands under cover');
+        self::assertEqualsCanonicalizing(
+            ['sown-early', 'sown-late-1'],
+            array_column($told['sowings'], 'key'),
+            'not what stands under cover',
+        );
         $sowings = array_column($told['sowings'], null, 'key');
         self::assertSame([true, false], [$sowings['sown-early']['water']['up'], $sowings['sown-late-1']['water']['up']]);
         $water = $sowings['sown-early']['water'];

@@ -7,6 +7,7 @@ namespace Anthesis\Calendar;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Crop\Variety;
+use Anthesis\Place\Place;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
@@ -31,6 +32,7 @@ use Anthesis\Words\Phrase;
  *   of the days from sow day i+1 to its first harvest and of the days of that, null: never harvested; empty of other crops
  * - `record.raw`, `record.held`: by standard of proof, the windows as the replay alone has them, and the days on which the years would
  *   do and the crop waits for the normal soil; `record.soil_minimum`: the soil it waits for, °C, null: none
+ * - `record.water`: by the best day of each window, MM-DD, what SowingWater says of it; left out without rain on record
  * - `varieties`: those of the crop with their own windows, `schools` as those of the crop
  * - `schools`: by key of School and by standard of proof, or under `any` where a school does not ask for proof
  *
@@ -40,9 +42,10 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Span from CropSheet
  * @phpstan-import-type VarietyRoute from CropSheet
  * @phpstan-import-type Words from Phrase
+ * @phpstan-import-type Water from SowingWater
  *
  * @phpstan-type Ribbon array{years: int, outcomes: array<string, list<int>>, reliability: list<float>, expected: list<float>}
- * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>, usual: list<array{int, int}|null>, soil_minimum?: float|null, raw?: array<string, list<Span>>, held?: array<string, list<Span>>}
+ * @phpstan-type ReplayedRoute array{route: string, act: string, ribbon: Ribbon, harvested: list<array{int, int}|null>, usual: list<array{int, int}|null>, soil_minimum?: float|null, water?: array<string, Water>, raw?: array<string, list<Span>>, held?: array<string, list<Span>>}
  * @phpstan-type Dossier array{crop: Identity, record: list<ReplayedRoute>, schools: array<string, array<string, list<RouteSheet>>>, varieties: list<array{name: string, days: float, basis: string, tags: list<string>, schools: array<string, array<string, list<VarietyRoute>>>}>}
  */
 final class CropDossier
@@ -87,6 +90,50 @@ final class CropDossier
     }
 
     /**
+     * A dossier with the water of sowings on the best day of each window.
+     *
+     * @param  Dossier  $dossier
+     * @param  Place  $place  it is of
+     * @return Dossier as it was where no rain is on record
+     */
+    public static function watered(array $dossier, Place $place, Crop $crop): array
+    {
+        foreach ($dossier['record'] as $i => $record) {
+            $best = [];
+            foreach ($dossier['schools'][FromReplay::KEY] ?? [] as $routes) {
+                $own = array_column($routes, 'evidence', 'route')[$record['route']] ?? [];
+                array_push($best, ...array_column($own, 'best'));
+            }
+            $water = SowingWater::onDays($place, $crop, Route::from($record['route']), array_values(array_unique($best)));
+            if ($water !== []) {
+                $dossier['record'][$i]['water'] = $water;
+            }
+        }
+
+        return $dossier;
+    }
+
+    /**
+     * @param  Dossier  $dossier
+     * @param  list<RouteSheet>  $routes
+     * @return list<RouteSheet> each window's evidence with the water of its best day, where rain is on record
+     */
+    private static function withWater(array $dossier, array $routes): array
+    {
+        $water = array_column($dossier['record'], 'water', 'route');
+
+        return array_map(static function (array $route) use ($water): array {
+            $evidence = array_map(static function (array $evidence) use ($water, $route): array {
+                $told = $water[$route['route']][$evidence['best']] ?? null;
+
+                return $told === null || $told['years'] === 0 ? $evidence : $evidence + ['water' => $told];
+            }, $route['evidence']);
+
+            return ['evidence' => $evidence] + $route;
+        }, $routes);
+    }
+
+    /**
      * @param  callable(float): list<SowingWindow>  $windows  at a share of the years
      * @return array<string, list<Span>> by standard of proof
      */
@@ -122,7 +169,7 @@ final class CropDossier
 
         return [
             'school' => $school,
-            'routes' => self::sownAgain($dossier, self::routes($dossier, $school, $standard)),
+            'routes' => self::withWater($dossier, self::sownAgain($dossier, self::routes($dossier, $school, $standard))),
             'varieties' => $varieties,
         ] + $dossier['crop'];
     }

@@ -39,7 +39,8 @@ use Anthesis\Words\Phrase;
  *   harvest; `no_window`: why there is none, and what would open one, null where there is one, or no record to say it from; `evidence`:
  *   one for each window, with first harvests (10, 50, 90 % of the years) of a sowing on its first and on its last day; both empty when
  *   counting back
- * @phpstan-type Evidence array{best: string, span: Span|null, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null}
+ * @phpstan-type Evidence array{best: string, span: Span|null, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null, water?: array<string, mixed>}
+ *   `evidence.water`: of a sowing on its best day, where rain is on record
  * @phpstan-type Chance array{first: string, last: string, days: int, of_ten: int}
  * @phpstan-type Missing array{nearest: string, harvests: int, years: int, reason: string|null, longest_days: int|null, opened_by: list<array{site: string, windows: list<Span>}>, phrases: list<Words>}
  * @phpstan-type Again array{on: string, first: string, last: string}

@@ -20,13 +20,19 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Words from Phrase
  *
  * - `size`: days by which it moved; what opened, closed, is new or gone counts as much as a year, so that it comes first; `why`: keys of
- *   the inputs that are others: own-dates, school, crop-numbers, record, method; and soil-hold, where windows wait for the soil that did
- *   not, or the other way around, and the soil is what bounds them
+ *   the inputs that are others: own-dates, school, crop-numbers, record, method; and soil-hold or ground-hold, where windows wait for warm
+ *   soil, or for workable ground, that did not, or the other way around, and that is what bounds them
  *
  * @phpstan-type Change array{crop: string, name: string, route: string|null, act: string|null, kind: string, size: int, before: list<Span>, now: list<Span>, why: list<string>, phrase: Words}
  */
 final class EditionDifference
 {
+    /** What windows may wait for: the zone's choice, how a derivation says it, and why there is no window. */
+    private const HOLDS = [
+        'soil-hold' => ['choice' => 'waits_for_soil', 'source' => 'source.held-', 'reason' => Reason::SoilBelowMinimum],
+        'ground-hold' => ['choice' => 'waits_for_ground', 'source' => 'source.wet-', 'reason' => Reason::WetGround],
+    ];
+
     public const NEW = 'new';
 
     public const GONE = 'gone';
@@ -58,9 +64,12 @@ final class EditionDifference
                 $was = array_column($old[$slug]['routes'], null, 'route')[$route['route']]['windows'] ?? [];
                 if ($was !== $route['windows']) {
                     $earlier = array_column($old[$slug]['routes'], null, 'route')[$route['route']] ?? null;
-                    $held = self::isHeld($route) || ($earlier !== null && self::isHeld($earlier));
-                    $soil = $held && self::waitsOtherwise($before, $now) ? ['soil-hold'] : [];
-                    $changes[] = self::ofRoute($sheet, $route, $was, [...$why, ...$soil]);
+                    $holds = array_filter(self::HOLDS, static function (array $hold) use ($before, $now, $route, $earlier): bool {
+                        $held = self::isHeld($route, $hold) || ($earlier !== null && self::isHeld($earlier, $hold));
+
+                        return $held && self::waitsOtherwise($before, $now, $hold['choice']);
+                    });
+                    $changes[] = self::ofRoute($sheet, $route, $was, [...$why, ...array_keys($holds)]);
                 }
             }
         }
@@ -183,25 +192,26 @@ final class EditionDifference
      * @param  Document  $before
      * @param  Document  $now
      */
-    private static function waitsOtherwise(array $before, array $now): bool
+    private static function waitsOtherwise(array $before, array $now, string $choice): bool
     {
-        return ($before['method']['waits_for_soil'] ?? false) !== ($now['method']['waits_for_soil'] ?? false);
+        return ($before['method'][$choice] ?? false) !== ($now['method'][$choice] ?? false);
     }
 
     /**
-     * Whether it is the soil that bounds a window, or leaves none.
+     * Whether it is what windows wait for that bounds a window, or leaves none.
      *
      * @param  RouteSheet  $route
+     * @param  array{choice: string, source: string, reason: Reason}  $hold
      */
-    private static function isHeld(array $route): bool
+    private static function isHeld(array $route, array $hold): bool
     {
         foreach ($route['derivation'] as $line) {
-            if (str_starts_with($line['source']['key'], 'source.held-')) {
+            if (str_starts_with($line['source']['key'], $hold['source'])) {
                 return true;
             }
         }
 
-        return ($route['no_window']['reason'] ?? null) === Reason::SoilBelowMinimum->value;
+        return ($route['no_window']['reason'] ?? null) === $hold['reason']->value;
     }
 
     /** @param  list<Span>  $spans */

@@ -20,7 +20,7 @@ use Anthesis\Words\Phrase;
  * `crop_numbers`: a fingerprint of each crop's parameters; `changes`: what is otherwise than in the edition before, where there was one
  *
  * @phpstan-type RecordNote array{station: string, first: string, last: string, checksum: string}
- * @phpstan-type Method array{edition?: int, school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil?: bool, site: string}
+ * @phpstan-type Method array{edition?: int, school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil?: bool, waits_for_ground?: bool, site: string}
  * @phpstan-type Zone array{slug: string, name: string, district: string, latitude: float, longitude: float, height_m: int, hemisphere: string, settlements: list<array{name: string, postcode: string|null}>}
  * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>, translations?: array<string, array<string, string>>, crop_numbers?: array<string, string>, changes?: array{against: int, list: list<Change>}}
  */

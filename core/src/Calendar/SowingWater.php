@@ -10,6 +10,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
+use Anthesis\Replay\Run;
 use Anthesis\Water\Ground;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\WaterDays;
@@ -41,23 +42,57 @@ final class SowingWater
 
     private const CM_PER_M = 100;
 
+    /** Grounds that gardeners are told of. */
+    private const TOLD = ['sand', 'loam', 'clay'];
+
     /**
      * @param  Place  $place  at the site it is grown at
      * @return Water|null null without rain on record
      */
     public static function of(Place $place, Crop $crop, Route $route, YearDay $sown): ?array
     {
+        return self::onDays($place, $crop, $route, [$sown->iso()], Ground::names())[$sown->iso()] ?? null;
+    }
+
+    /**
+     * The same of several days, on the grounds that gardeners are told of.
+     *
+     * @param  list<string>  $days  MM-DD
+     * @param  list<string>  $grounds
+     * @return array<string, Water> by day; empty without rain on record
+     */
+    public static function onDays(Place $place, Crop $crop, Route $route, array $days, array $grounds = self::TOLD): array
+    {
         $record = $place->years->days();
-        if ($record->rain === null) {
-            return null;
+        if ($record->rain === null || $days === []) {
+            return [];
         }
         $replay = Replay::ofPlace($place);
-        $runs = $replay->runs($crop, $route)->all($sown->number);
+        $runs = $replay->runs($crop, $route);
         $water = $place->once(WaterDays::class, static fn (): WaterDays => WaterDays::of($record, $place->latitude));
         $growth = $replay->grown($crop);
+        $irrigations = array_map(
+            static fn (string $name): Irrigation => new Irrigation($water, Ground::named($name), $crop, $route, $growth),
+            array_combine($grounds, $grounds),
+        );
+        $told = [];
+        foreach ($days as $day) {
+            $told[$day] = self::onDay($runs->all(YearDay::fromIso($day)->number), $irrigations, $crop);
+        }
+
+        return $told;
+    }
+
+    /**
+     * @param  list<Run>  $runs
+     * @param  array<string, Irrigation>  $irrigations  by ground
+     * @return Water
+     */
+    private static function onDay(array $runs, array $irrigations, Crop $crop): array
+    {
         $watered = $grounds = [];
-        foreach (Ground::names() as $name) {
-            $watered = array_values((new Irrigation($water, Ground::named($name), $crop, $route, $growth))->of($runs));
+        foreach ($irrigations as $name => $irrigation) {
+            $watered = array_values($irrigation->of($runs));
             if ($watered !== []) {
                 $grounds[] = self::ground($name, $watered, $crop->spacing->rowCm / self::CM_PER_M);
             }

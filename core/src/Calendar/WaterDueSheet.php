@@ -128,7 +128,7 @@ final class WaterDueSheet
             }
         }
 
-        return new DailyRecord($record->first, $record->minimum, $record->maximum, array_values($rain), $record->snow);
+        return new DailyRecord($record->first, $record->minimum, $record->maximum, $rain, $record->snow);
     }
 
     /**

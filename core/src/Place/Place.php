@@ -33,6 +33,7 @@ final class Place
      * @param  non-empty-list<Site>  $sites  the one at hand first
      * @param  Season|null  $season  null: no season is looked at
      * @param  bool  $waitsForSoil  whether windows wait for each crop's own soil minimum
+     * @param  bool  $waitsForGround  whether windows of tasks in open ground wait until that can be worked
      */
     public function __construct(
         public readonly KnownRecord $years,
@@ -44,6 +45,7 @@ final class Place
         private readonly ?Season $season = null,
         private readonly Made $made = new Made(),
         public readonly bool $waitsForSoil = true,
+        public readonly bool $waitsForGround = false,
     ) {
     }
 
@@ -152,6 +154,7 @@ final class Place
             $this->season?->today->iso(),
             $this->season?->outlook?->checksum(),
             $this->waitsForSoil,
+            $this->waitsForGround,
         ]);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Soil;
 
+use Anthesis\Water\Ground;
 use InvalidArgumentException;
 
 /** A kind of growing place: how it shifts air, sun, soil and night cold against the weather station's. */
@@ -35,6 +36,7 @@ final readonly class Site
      * @param  float  $depth  m
      * @param  float  $diffusivity  thermal diffusivity of the soil, m² s⁻¹
      * @param  float  $offset  what readings on the spot add to the modelled soil, °C
+     * @param  string  $ground  kind of ground by the water it holds, of Ground::names(); it moves no temperature
      */
     public function __construct(
         public string $name,
@@ -45,6 +47,7 @@ final readonly class Site
         public float $depth = self::DEPTH,
         public float $diffusivity = 0.6e-6,
         public float $offset = 0.0,
+        public string $ground = Ground::DEFAULT,
     ) {
     }
 
@@ -85,12 +88,32 @@ final readonly class Site
 
     public function atDepth(float $metres): self
     {
-        return new self($this->name, $this->air, $this->sun, $this->rate, $this->protection, $metres, $this->diffusivity, $this->offset);
+        return new self(
+            $this->name,
+            $this->air,
+            $this->sun,
+            $this->rate,
+            $this->protection,
+            $metres,
+            $this->diffusivity,
+            $this->offset,
+            $this->ground,
+        );
     }
 
     public function withRate(float $rate): self
     {
-        return new self($this->name, $this->air, $this->sun, $rate, $this->protection, $this->depth, $this->diffusivity, $this->offset);
+        return new self(
+            $this->name,
+            $this->air,
+            $this->sun,
+            $rate,
+            $this->protection,
+            $this->depth,
+            $this->diffusivity,
+            $this->offset,
+            $this->ground,
+        );
     }
 
     /** The model at this site as it comes out of the formula, without what readings added. */

@@ -24,14 +24,19 @@ final readonly class ReplayWindows
     /** @var list<float> length 365, expected harvest of sow day i+1 */
     public array $expected;
 
-    /** @param  YearDay  $from  where the year is cut: windows are listed from there on */
+    /**
+     * @param  YearDay  $from  where the year is cut: windows are listed from there on
+     * @param  SoilHold|null  $cold  days that wait for the soil's temperature; null: none
+     * @param  GroundWait|null  $ground  from when on ground can be worked, where windows wait for that
+     */
     public function __construct(
         private Crop $crop,
         private Route $route,
         public OutcomeRibbon $ribbon,
         private YearDay $from,
         private string $site,
-        private ?SoilHold $hold = null,
+        private ?SoilHold $cold = null,
+        private ?GroundWait $ground = null,
     ) {
         $this->expected = $ribbon->expectedHarvest($crop->harvest->days);
     }
@@ -46,6 +51,7 @@ final readonly class ReplayWindows
     public function at(float $share, bool $raw = false): RouteWindows
     {
         $derivation = new Derivation();
+        $hold = $raw ? null : $this->hold($share);
         [$windows, $slivers] = $raw ? [$this->raw($share), []] : PrintedWindows::slivers($this->printed($share));
         $fair = $raw ? $this->raw(ProofStandard::FAIR) : $this->printed(ProofStandard::FAIR);
         $years = $this->ribbon->yearsOnRecord();
@@ -63,7 +69,7 @@ final readonly class ReplayWindows
         $evidence = [];
         foreach ($windows as $window) {
             $evidence[] = $found = $this->evidence($window, $windows, $fair);
-            $this->write($derivation, $window, $found, $share, $years, $raw ? null : $this->hold);
+            $this->write($derivation, $window, $found, $share, $years, $hold);
         }
         if ($windows === []) {
             $derivation->write(
@@ -74,7 +80,7 @@ final readonly class ReplayWindows
                 Phrase::of('source.at-best', self::share(max([0.0, ...$this->ribbon->reliability]), $years)),
             );
         }
-        $reasons = $this->reasons($windows, $raw);
+        $reasons = $this->reasons($windows, $hold);
         // Days that were never harvested are no window, so every window has its harvest.
         $harvests = array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
@@ -106,7 +112,7 @@ final readonly class ReplayWindows
             $fair,
             $evidence,
             $this->chances($fair, $windows, $slivers),
-            $windows === [] ? $this->nearest($raw) : null,
+            $windows === [] ? $this->nearest($hold) : null,
         );
     }
 
@@ -147,14 +153,14 @@ final readonly class ReplayWindows
      * The day with the best chance, of those on which nothing waits for the soil; where no year ever came to a harvest, the one on
      * which what was sown held out longest.
      */
-    private function nearest(bool $raw): NoWindow
+    private function nearest(?SoilHold $hold): NoWindow
     {
         $chance = $this->ribbon->reliability;
         if (max([0.0, ...$chance]) === 0.0) {
             $chance = $this->ribbon->daysLived();
         }
-        $held = $raw ? [] : $this->hold->days ?? [];
-        $always = $held !== [] && ! in_array(false, $held, true);
+        $held = $hold->days ?? [];
+        $always = $hold !== null && ! in_array(false, $held, true);
         if ($held !== [] && ! $always) {
             $chance = array_map(static fn (float $c, bool $waits): float => $waits ? -1.0 : $c, $chance, $held);
         }
@@ -171,7 +177,7 @@ final readonly class ReplayWindows
             $this->ribbon->yearsOf($nearest, Outcome::Harvest),
             $this->ribbon->years[$nearest->number - 1],
             $always && $this->ribbon->reliability[$nearest->number - 1] >= ProofStandard::FAIR - Tolerance::SUMS
-                ? Reason::SoilBelowMinimum
+                ? $hold->reason($nearest)
                 : $this->ribbon->reason($nearest),
         );
     }
@@ -193,7 +199,7 @@ final readonly class ReplayWindows
     /** @return list<SowingWindow> days on which harvests reach a share of the years, and nothing waits for the soil */
     public function windows(float $share): array
     {
-        return self::reaching($this->ribbon->reliability, $share, $this->from, $this->hold);
+        return self::reaching($this->ribbon->reliability, $share, $this->from, $this->hold($share));
     }
 
     /** @return list<SowingWindow> days on which harvests reach a share of the years, whatever the soil */
@@ -205,19 +211,25 @@ final readonly class ReplayWindows
     /** @return list<SowingWindow> windows() as a calendar prints them, slivers and all */
     public function printed(float $share): array
     {
-        return PrintedWindows::joined($this->windows($share), $this->ribbon->reliability, $this->hold, $share, $this->from);
+        return PrintedWindows::joined($this->windows($share), $this->ribbon->reliability, $this->hold($share), $share, $this->from);
     }
 
     /** @return float|null the soil the crop waits for, °C; null: it never has to */
     public function soilMinimum(): ?float
     {
-        return $this->hold?->minimumC;
+        return $this->cold?->minimumC;
     }
 
-    /** @return list<SowingWindow> days that wait for the soil though the years reach a share */
+    /** @return SoilHold|null the days that wait for their ground where a share of the years is asked for; null: none */
+    public function hold(float $share): ?SoilHold
+    {
+        return SoilHold::orWet($this->cold, $this->ground?->days($share));
+    }
+
+    /** @return list<SowingWindow> days that wait for their ground though the years reach a share */
     public function held(float $share): array
     {
-        $hold = $this->hold;
+        $hold = $this->hold($share);
 
         return $hold === null
             ? []
@@ -361,7 +373,9 @@ final readonly class ReplayWindows
     private function lost(Phrase $asked, string $side, YearDay $day, ?SoilHold $hold): Phrase
     {
         if ($hold !== null && $hold->holds($day)) {
-            return Phrase::of("source.held-{$side}", ['asked' => $asked, 'soil' => Phrase::celsius($hold->minimumC)]);
+            return $hold->reason($day) === Reason::WetGround
+                ? Phrase::of("source.wet-{$side}", ['asked' => $asked])
+                : Phrase::of("source.held-{$side}", ['asked' => $asked, 'soil' => Phrase::celsius($hold->minimumC ?? 0.0)]);
         }
         $reason = $this->ribbon->reason($day);
 
@@ -379,7 +393,7 @@ final readonly class ReplayWindows
      * @param  list<SowingWindow>  $windows
      * @return list<Outcome|Reason|null> length 365, null inside a window
      */
-    private function reasons(array $windows, bool $raw): array
+    private function reasons(array $windows, ?SoilHold $hold): array
     {
         $open = [];
         foreach ($windows as $window) {
@@ -390,12 +404,11 @@ final readonly class ReplayWindows
         $reasons = [];
         for ($day = 1; $day <= YearDay::YEAR; $day++) {
             $waits =
-                ! $raw &&
-                $this->hold?->days[$day - 1] === true &&
+                $hold?->days[$day - 1] === true &&
                 $this->ribbon->reliability[$day - 1] >= ProofStandard::FAIR - Tolerance::SUMS;
             $reasons[] = match (true) {
                 isset($open[$day]) => null,
-                $waits => Reason::SoilBelowMinimum,
+                $waits => $hold->reason(YearDay::fromNumber($day)),
                 default => $this->ribbon->reason(YearDay::fromNumber($day)),
             };
         }

@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Anthesis\Tests\Calendar;
 
 use Anthesis\Calendar\CropDossier;
+use Anthesis\Calendar\SowingWater;
 use Anthesis\Crop\Crop;
+use Anthesis\Crop\CropBook;
+use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
 use Anthesis\Crop\Variety;
 use Anthesis\Messages\Words;
+use Anthesis\Place\KnownRecord;
+use Anthesis\Place\Place;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
@@ -54,6 +59,37 @@ final class CropDossierTest extends TestCase
             'Wren',
             Day::of(2026, 3, 1),
         );
+    }
+
+    public function test_a_sheet_tells_the_water_of_each_windows_best_day_where_rain_is_on_record(): void
+    {
+        $crop = $this->crop('radish');
+        $of = static fn (KnownRecord $known): Place => new Place(
+            $known,
+            $known,
+            Fixtures::latitude('north'),
+            LightSchool::Radiation,
+            [Site::openGround()],
+            CropBook::of([$crop]),
+        );
+        $place = $of(KnownRecord::of(Fixtures::record('north-rain')));
+        $schools = Schools::on(Grounds::ofPlace($place, CountBackSettings::conventional(), null));
+        $plain = CropDossier::of($crop, $schools);
+        $dossier = CropDossier::watered($plain, $place, $crop);
+        $sheet = static fn (
+            array $of,
+            string $school = FromReplay::KEY,
+        ): array => CropDossier::sheet($of, $school, ProofStandard::Reliable);
+        [$evidence] = $sheet($dossier)['routes'][0]['evidence'];
+        $all = SowingWater::of($place, $crop, Route::Direct, YearDay::fromIso($evidence['best'])) ?? self::fail('no water');
+        self::assertSame(['sand', 'loam', 'clay'], array_column($evidence['water']['grounds'], 'ground'));
+        $byGround = array_column($all['grounds'], null, 'ground');
+        self::assertSame([$byGround['sand'], $byGround['loam'], $byGround['clay']], $evidence['water']['grounds']);
+        self::assertSame([$all['years'], $all['enough']], [$evidence['water']['years'], $evidence['water']['enough']]);
+        self::assertArrayNotHasKey('water', $sheet($plain)['routes'][0]['evidence'][0]);
+        self::assertSame([], $sheet($dossier, CountBack::KEY)['routes'][0]['evidence']);
+        $dry = $of(KnownRecord::of(Fixtures::record('north')));
+        self::assertSame($plain, CropDossier::watered($plain, $dry, $crop), 'no rain on record, nothing more to tell');
     }
 
     public function test_the_sheet_follows_the_school_that_is_chosen(): void

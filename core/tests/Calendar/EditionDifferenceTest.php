@@ -84,6 +84,12 @@ final class EditionDifferenceTest extends TestCase
         $none['crops'][1]['routes'][0]['windows'] = [];
         $none['crops'][1]['routes'][0]['no_window'] = ['reason' => 'soil-below-minimum'];
         self::assertContains('soil-hold', array_column(EditionDifference::between($before, $none), 'why', 'crop')['kale']);
+        // Waiting for ground that can be worked is another choice, and another source.
+        $wet = $now;
+        $wet['method'] = ['waits_for_ground' => true];
+        $wet['crops'][0]['routes'][0]['derivation'][0]['source'] = ['key' => 'source.wet-before'];
+        $why = array_column(EditionDifference::between($before, $wet), 'why', 'crop');
+        self::assertSame(['ground-hold'], array_values(array_diff($why['radish'], $why['kale'])));
     }
 
     public function test_crops_come_and_go_and_windows_open_close_and_move(): void

@@ -32,7 +32,10 @@ final class WaterDueSheetTest extends TestCase
         $first = Day::of(2001, 1, 1);
         $today = Day::fromIso(self::TODAY);
         $days = $today->number - $first->number;
-        $fallen = array_map(static fn (int $i): ?float => array_key_exists($first->plus($i)->iso(), $rain) ? $rain[$first->plus($i)->iso()] : 0.0, range(0, $days - 1));
+        $fallen = array_map(
+            static fn (int $i): ?float => array_key_exists($first->plus($i)->iso(), $rain) ? $rain[$first->plus($i)->iso()] : 0.0,
+            range(0, $days - 1),
+        );
         $record = new DailyRecord($first, array_fill(0, $days, 12.0), array_fill(0, $days, 26.0), $fallen);
         $known = KnownRecord::of($record);
 
@@ -40,8 +43,14 @@ final class WaterDueSheetTest extends TestCase
             ->inSeason($today, $outlook);
     }
 
-    private static function due(Place $place, string $on, ?string $up, array $given = [], array $gauge = [], Route $route = Route::Direct): ?array
-    {
+    private static function due(
+        Place $place,
+        string $on,
+        ?string $up,
+        array $given = [],
+        array $gauge = [],
+        Route $route = Route::Direct,
+    ): ?array {
         $bean = CropCsv::standard()->find('bush-bean') ?? self::fail('no bush bean');
 
         return WaterDueSheet::of(
@@ -81,7 +90,11 @@ final class WaterDueSheetTest extends TestCase
         self::assertSame($first->plus($day)->iso(), $told['day']);
         self::assertEqualsWithDelta($gone, $told['mm'], 0.06);
         $later = self::due($place, '2010-06-01', '2010-06-17', ['2010-06-19' => null]);
-        self::assertSame([$first->plus($day + 3)->iso(), 0], [$later['day'] ?? null, $later['now'] ?? null], 'full since yesterday evening');
+        self::assertSame(
+            [$first->plus($day + 3)->iso(), 0],
+            [$later['day'] ?? null, $later['now'] ?? null],
+            'full since yesterday evening',
+        );
         $little = self::due($place, '2010-06-01', '2010-06-17', ['2010-06-19' => 1.0]);
         self::assertSame($told['day'], $little['day'] ?? null);
         self::assertEqualsWithDelta($told['mm'] - 1.0, $little['mm'] ?? null, 0.11);

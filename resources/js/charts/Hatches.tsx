@@ -16,6 +16,7 @@ export const HATCH: Record<string, string> = {
     'heat-young': 'url(#hatch-heat-young)',
     'no-set': 'url(#hatch-set)',
     'soil-below-minimum': 'url(#hatch-held)',
+    'wet-ground': 'url(#hatch-wet)',
     stunted: 'url(#hatch-wait)',
     'day-length': 'url(#hatch-light)',
     'cold-bolt': 'url(#hatch-bolt)',
@@ -78,6 +79,10 @@ export function Hatches() {
                 <pattern id="hatch-held" width="6" height="5" patternUnits="userSpaceOnUse">
                     <path d="M0 4.2H6" stroke="var(--stone)" strokeWidth="0.8" />
                     <circle cx="3" cy="1.6" r="0.9" fill="var(--frost)" />
+                </pattern>
+                <pattern id="hatch-wet" width="5" height="6" patternUnits="userSpaceOnUse">
+                    <path d="M0 5.2H5" stroke="var(--stone)" strokeWidth="0.8" />
+                    <path d="M2.5 0.6V3" stroke="var(--frost)" strokeWidth="1.2" />
                 </pattern>
                 <pattern id="hatch-late" width="5" height="5" patternUnits="userSpaceOnUse">
                     <path d="M-1 1L1 -1M0 5L5 0M4 6L6 4" stroke="var(--stone)" strokeWidth="1" />

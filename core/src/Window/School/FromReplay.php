@@ -11,6 +11,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Runs;
+use Anthesis\Window\GroundWait;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\ReplayWindows;
 use Anthesis\Window\RouteWindows;
@@ -33,6 +34,7 @@ final class FromReplay implements School
      * @param  YearDay  $from  where the year is cut: windows are listed from there on
      * @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing
      * @param  bool  $holds  whether windows wait for the crop's own soil minimum
+     * @param  GroundWait|null  $ground  from when on ground can be worked, where they wait for that
      */
     public function __construct(
         private readonly Replay $replay,
@@ -40,6 +42,7 @@ final class FromReplay implements School
         private readonly string $site,
         private readonly ?Remedies $remedies = null,
         private readonly bool $holds = true,
+        private readonly ?GroundWait $ground = null,
     ) {
     }
 
@@ -53,6 +56,7 @@ final class FromReplay implements School
                 $place->yearStart(),
                 $place->site()->name,
                 holds: $place->waitsForSoil,
+                ground: GroundWait::ofPlace($place),
             ),
         );
     }
@@ -65,6 +69,7 @@ final class FromReplay implements School
             $grounds->place->site->name,
             $grounds->remedies,
             $grounds->waitsForSoil,
+            $grounds->ground,
         );
     }
 
@@ -90,7 +95,7 @@ final class FromReplay implements School
             return $windows->noWindow === null || $this->remedies === null
                 ? $windows
                 : $windows->without(
-                    $this->remedies->of($windows->noWindow, $this->replay, $crop, $route, $share, $this->from, $this->holds),
+                    $this->remedies->of($windows->noWindow, $this->replay, $crop, $route, $share, $this->from, $this->holds, $this->ground),
                 );
         }, $crop->routes);
     }
@@ -106,14 +111,15 @@ final class FromReplay implements School
             OutcomeRibbon::of($runs),
             $this->from,
             $this->site,
-            $this->hold($crop, $route),
+            $this->holds ? SoilHold::of($this->replay->normalSoil(), $crop, $route) : null,
+            $this->ground,
         );
     }
 
-    /** @return SoilHold|null the days on which a crop waits for the normal soil; null: none, or nothing waits here */
-    public function hold(Crop $crop, Route $route): ?SoilHold
+    /** @return SoilHold|null the days on which a crop waits for its ground at a share of the years; null: none, or nothing waits here */
+    public function hold(Crop $crop, Route $route, float $share): ?SoilHold
     {
-        return $this->holds ? SoilHold::of($this->replay->normalSoil(), $crop, $route) : null;
+        return $this->of($crop, $route)->hold($share);
     }
 
     public function runs(Crop $crop, Route $route): Runs

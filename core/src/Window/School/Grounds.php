@@ -6,6 +6,7 @@ namespace Anthesis\Window\School;
 
 use Anthesis\Place\Place;
 use Anthesis\Replay\Replay;
+use Anthesis\Window\GroundWait;
 use Anthesis\Window\PlaceEvidence;
 
 /** What schools argue from: a place's normals and freezes, its replay, and the settings of the convention. */
@@ -14,6 +15,7 @@ final readonly class Grounds
     /**
      * @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing
      * @param  bool  $waitsForSoil  whether windows of a replay wait for the crop's own soil minimum
+     * @param  GroundWait|null  $ground  from when on ground can be worked, where they wait for that
      */
     public function __construct(
         public PlaceEvidence $place,
@@ -21,11 +23,19 @@ final readonly class Grounds
         public CountBackSettings $settings,
         public ?Remedies $remedies = null,
         public bool $waitsForSoil = true,
+        public ?GroundWait $ground = null,
     ) {
     }
 
     public static function ofPlace(Place $place, CountBackSettings $settings, ?Remedies $remedies): self
     {
-        return new self(PlaceEvidence::ofPlace($place), Replay::ofPlace($place), $settings, $remedies, $place->waitsForSoil);
+        return new self(
+            PlaceEvidence::ofPlace($place),
+            Replay::ofPlace($place),
+            $settings,
+            $remedies,
+            $place->waitsForSoil,
+            GroundWait::ofPlace($place),
+        );
     }
 }

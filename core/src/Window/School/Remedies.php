@@ -12,6 +12,7 @@ use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
+use Anthesis\Window\GroundWait;
 use Anthesis\Window\NoWindow;
 use Anthesis\Window\Reason;
 use Anthesis\Window\ReplayWindows;
@@ -52,7 +53,10 @@ final class Remedies
     /** @var array<string, array<string, list<float>>> by route and site; the share of years by sow day */
     private array $elsewhere = [];
 
-    /** @param  bool  $holds  whether windows wait for the crop's own soil minimum */
+    /**
+     * @param  bool  $holds  whether windows wait for the crop's own soil minimum
+     * @param  GroundWait|null  $ground  from when on ground can be worked, where they wait for that
+     */
     public function of(
         NoWindow $noWindow,
         Replay $replay,
@@ -61,6 +65,7 @@ final class Remedies
         float $share,
         YearDay $from,
         bool $holds = true,
+        ?GroundWait $ground = null,
     ): NoWindow {
         $checksum = $crop->checksum();
         if ($checksum !== $this->crop) {
@@ -69,8 +74,8 @@ final class Remedies
 
         return $noWindow->unless(
             // A quicker variety warms no soil.
-            $noWindow->reason instanceof Reason ? null : $this->variety($replay, $crop, $route, $share, $holds),
-            $this->site($replay, $crop, $route, $share, $from, $holds),
+            $noWindow->reason instanceof Reason ? null : $this->variety($replay, $crop, $route, $share, $holds, $ground),
+            $this->site($replay, $crop, $route, $share, $from, $holds, $ground),
         );
     }
 
@@ -78,8 +83,9 @@ final class Remedies
      * The most packet days, fewer than the crop's own, that have a week of the year. Shorter ones are only replayed when they are
      * asked for.
      */
-    private function variety(Replay $replay, Crop $crop, Route $route, float $share, bool $holds): ?int
+    private function variety(Replay $replay, Crop $crop, Route $route, float $share, bool $holds, ?GroundWait $ground): ?int
     {
+        $cold = $holds ? SoilHold::of($replay->normalSoil(), $crop, $route) : null;
         $key = $route->value;
         $enough = $share - Tolerance::SUMS;
         foreach ($this->shorter[$key] ?? [] as [$days, $best]) {
@@ -91,7 +97,7 @@ final class Remedies
             $replay,
             $crop,
             $route,
-            $holds ? SoilHold::of($replay->normalSoil(), $crop, $route)->days ?? [] : [],
+            SoilHold::orWet($cold, $ground?->days($share))->days ?? [],
         );
         while ($trying->valid()) {
             [$days, $best] = $this->shorter[$key][] = [$trying->key(), $trying->current()];
@@ -105,14 +111,22 @@ final class Remedies
     }
 
     /** @return array<string, non-empty-list<SowingWindow>> the first site or cover that opens it, and its windows there */
-    private function site(Replay $replay, Crop $crop, Route $route, float $share, YearDay $from, bool $holds): array
-    {
+    private function site(
+        Replay $replay,
+        Crop $crop,
+        Route $route,
+        float $share,
+        YearDay $from,
+        bool $holds,
+        ?GroundWait $ground,
+    ): array {
         foreach (self::SITES as $name) {
             $reliability = $this->elsewhere[$route->value][$name] ??= OutcomeRibbon::of(
                 $this->at($replay, $name)->runs($crop, $route),
             )->reliability;
-            $hold = $holds ? SoilHold::of($this->at($replay, $name)->normalSoil(), $crop, $route) : null;
-            $open = ReplayWindows::reaching($reliability, $share, $from, $hold);
+            $cold = $holds ? SoilHold::of($this->at($replay, $name)->normalSoil(), $crop, $route) : null;
+            $wet = $ground === null || GroundWait::isKeptDry(Site::named($name)) ? null : $ground->days($share);
+            $open = ReplayWindows::reaching($reliability, $share, $from, SoilHold::orWet($cold, $wet));
             if ($open !== []) {
                 return [$name => $open];
             }

@@ -17,6 +17,7 @@ export function Calendar(props: CalendarProps) {
             <Hatches />
             <h1>{say('page.calendar.heading', { zone: zone.name })}</h1>
             <p className="frost">{freezesInWords(ruler)}</p>
+            {props.waits_for_ground && <p>{say('page.calendar.waits-for-ground')}</p>}
             {props.waits_for_soil && <p>{say('page.calendar.waits-for-soil')}</p>}
             <div className="year-ruler">
                 <ZoneChart ruler={ruler} routes={[]} label={say('page.calendar.chart')} />

@@ -5,6 +5,7 @@ import { chanceInWords, joined, spanInShort, spanInWords, type MonthDay, type Sp
 import { inCentimetres } from '../../words/units';
 import { listed, say } from '../../words/words';
 import { RoomAndStems, SeedTable, SowAgain } from './CropGround';
+import { CropWater } from './CropWater';
 import { Frame } from './Frame';
 import { Own } from './Own';
 import type { CropProps, Route, Variety } from './props';
@@ -34,6 +35,7 @@ export function Crop(props: CropProps) {
             <SowAgain routes={crop.routes} />
             <How crop={crop} />
             <SeedTable crop={crop} />
+            <CropWater routes={crop.routes} />
             <Why routes={crop.routes} />
             <p>
                 <a href={base}>{say('page.crop.all', { zone: props.zone.name })}</a>,{' '}

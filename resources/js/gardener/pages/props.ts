@@ -48,6 +48,7 @@ export type CalendarProps = Common &
         crops: CalendarCrop[];
         /** whether windows wait for each crop's own soil minimum */
         waits_for_soil?: boolean;
+        waits_for_ground?: boolean;
         /** what is otherwise than in the edition before, the largest first */
         changes?: { against: number; phrases: Phrase[] } | null;
     };

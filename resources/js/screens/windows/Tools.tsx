@@ -77,7 +77,8 @@ export function Tools({
             <SiteChoice zone={props.zone} site={props.view.site} onSite={(site) => props.set('site', site)} />
             <LightChoice {...props} />
             <StandardChoice {...props} />
-            <SoilWait {...props} />
+            <Wait {...props} of="waits_for_soil" />
+            <Wait {...props} of="waits_for_ground" />
             {progress && !isOver(progress) && <span className="hint">{say(`step.${progress.step}`)} …</span>}
             <span className="count">{say('windows.of-crops', { crops: count, crops2: props.data.crops.length })}</span>
         </div>
@@ -108,23 +109,24 @@ function LightChoice({ zone, method }: Props) {
     );
 }
 
-/** Whether windows wait until the normal soil is as warm as each crop asks. */
-function SoilWait({ zone, method }: Props) {
+/** Whether windows wait until the normal soil is as warm as each crop asks, or until open ground can usually be worked. */
+function Wait({ zone, method, of }: Props & { of: 'waits_for_soil' | 'waits_for_ground' }) {
     const { data: here } = useZone(zone);
     const mayEdit = useCan('edit-zones');
     if (!here) return null;
+    const key = of.replaceAll('_', '-');
     return (
         <Checkbox
             size="xs"
-            label={say('windows.waits-for-soil')}
-            title={say('windows.waits-for-soil-help')}
+            label={say(`windows.${key}`)}
+            title={say(`windows.${key}-help`)}
             disabled={!mayEdit || method.isPending}
-            checked={here.waits_for_soil}
+            checked={here[of]}
             onChange={(event) =>
                 method.mutate({
                     standard: here.standard,
                     light: here.light,
-                    waits_for_soil: event.currentTarget.checked,
+                    [of]: event.currentTarget.checked,
                     version: here.version,
                 })
             }

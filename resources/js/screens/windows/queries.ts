@@ -138,6 +138,7 @@ export function useChooseMethod(zone: string, onComputing: (computation: number)
             standard: Schema['Standard'];
             light: Schema['Light'];
             waits_for_soil?: boolean;
+            waits_for_ground?: boolean;
             version: number;
         }) => unwrap(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
         onSuccess: async (computation) => {
