@@ -36,6 +36,7 @@ use App\Stations\RecordPreviewController;
 use App\Stations\ReportedCorrectionController;
 use App\Stations\StationController;
 use App\Stations\StationDeviceController;
+use App\TrackRecord\TrackRecordController;
 use App\Trials\LocalDaysController;
 use App\Trials\TrialController;
 use App\Windows\CropChoiceController;
@@ -114,6 +115,7 @@ Route::prefix('api')->group(static function (): void {
         Route::patch('sites/{site}', [SiteController::class, 'update']);
         Route::delete('sites/{site}', [SiteController::class, 'destroy']);
         Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
+        Route::get('zones/{zone}/track-record', [TrackRecordController::class, 'show']);
         Route::get('zones/{zone}/rain', [ClimateController::class, 'rain']);
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
         Route::get('zones/{zone}/today', [TodayController::class, 'show']);

@@ -9,10 +9,12 @@ use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\NoteCheck;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
+use Anthesis\Window\School\FromReplay;
 use Anthesis\Words\Phrase;
 use App\Crops\ZoneCrops;
 use App\Languages\Translation;
 use App\Stations\Station;
+use App\TrackRecord\ZoneTrackRecord;
 use App\Windows\ZoneWindows;
 use App\Zones\Computation;
 use App\Zones\ComputationState;
@@ -24,11 +26,16 @@ use App\Zones\Zone;
  *
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Words from Phrase
+ * @phpstan-import-type Kept from EditionDocument
  *
  * @phpstan-type Warning array{key: string, cause: string, phrase: Words}
  */
 final class DraftEdition
 {
+    public function __construct(private readonly ZoneTrackRecord $promises)
+    {
+    }
+
     /**
      * @param  ZoneWindows  $windows  the zone's
      * @param  Day|null  $on  of publication; null: today
@@ -54,7 +61,32 @@ final class DraftEdition
             ),
             $before?->isSound() ? $before->open() : null,
             Translation::byLanguage(),
+            $this->trackRecord($zone, $windows),
         );
+    }
+
+    /**
+     * What the windows that are published promised, and kept; counted-back and own dates promise no share of years.
+     *
+     * @return Kept|null
+     */
+    private function trackRecord(Zone $zone, ZoneWindows $windows): ?array
+    {
+        $replayed = [];
+        foreach (self::forGardeners($windows->sheets()) as $sheet) {
+            if ($sheet['school'] === FromReplay::KEY) {
+                $replayed[] = $sheet['slug'];
+            }
+        }
+        $told = $this->promises->of($zone, $windows->standard, $replayed);
+        if ($told === null || $told['total']['promised'] === null || $told['total']['kept'] === null) {
+            return null;
+        }
+        $of = array_flip(['crop', 'route', 'runs', 'harvests', 'promised', 'years', 'low', 'high']);
+
+        return ['standard' => $windows->standard->value] + $told['total'] + [
+            'crops' => array_map(static fn (array $row): array => array_intersect_key($row, $of), $told['crops']),
+        ];
     }
 
     /** The edition it is held against: the one gardeners read, unless that was withdrawn. */
@@ -86,6 +118,7 @@ final class DraftEdition
         if ($doubts > 0) {
             $warnings[] = self::warning("doubts-{$doubts}", Phrase::of('warning.doubts', ['doubts' => $doubts]));
         }
+        array_push($warnings, ...self::short($draft));
         foreach ($draft->content['crops'] as $sheet) {
             $disagreements = $windows->disagreements($sheet['slug']);
             if ($disagreements !== []) {
@@ -116,6 +149,31 @@ final class DraftEdition
                         Phrase::of('warning.unexplained', ['crop' => $sheet['name'], 'act' => Phrase::of("act.{$route['act']}")]),
                     );
                 }
+            }
+        }
+
+        return $warnings;
+    }
+
+    /** @return list<Warning> of ways of growing whose windows kept less of their promise than chance explains */
+    private static function short(EditionDocument $draft): array
+    {
+        $sheets = array_column($draft->content['crops'], null, 'slug');
+        $warnings = [];
+        foreach ($draft->content['track_record']['crops'] ?? [] as $row) {
+            if ($row['low'] > $row['harvests'] / $row['runs'] && isset($sheets[$row['crop']])) {
+                $sheet = $sheets[$row['crop']];
+                $act = array_column($sheet['routes'], 'act', 'route')[$row['route']] ?? '';
+                $warnings[] = self::warning(
+                    "short-{$row['crop']}-{$row['route']}",
+                    Phrase::of('warning.short', [
+                        'crop' => $sheet['name'],
+                        'act' => Phrase::of("act.{$act}"),
+                        'kept' => (int) round((100 * $row['harvests']) / $row['runs']),
+                        'promised' => (int) round(100 * ($row['promised'] ?? 0.0)),
+                        'years' => $row['years'],
+                    ]),
+                );
             }
         }
 

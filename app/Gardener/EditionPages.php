@@ -104,6 +104,9 @@ final class EditionPages
                 'changes' => isset($content['changes'])
                     ? ['against' => $content['changes']['against'], 'phrases' => array_column($content['changes']['list'], 'phrase')]
                     : null,
+                'track_record' => isset($content['track_record'])
+                    ? array_intersect_key($content['track_record'], array_flip(['standard', 'promised', 'kept']))
+                    : null,
                 'crops' => $this->rows($edition),
             ],
             ['crops' => count($content['crops']), 'zone' => $content['zone']['name'], 'district' => $content['zone']['district']],

@@ -29,7 +29,7 @@ final class OpenData
     /** Tables of all zones, and tables of one. */
     public const TABLES = ['zones', 'editions', 'dictionary'];
 
-    public const ZONE_TABLES = ['windows', 'evidence', 'normals', 'method'];
+    public const ZONE_TABLES = ['windows', 'evidence', 'normals', 'method', 'verification'];
 
     /** @return array<string, mixed> where everything is, and under which licence */
     public function index(): array
@@ -85,7 +85,7 @@ final class OpenData
     {
         $document = PublishedEdition::find($zone, null)->open();
         // Of a withdrawn edition nothing is left to act on; `editions` tells that it was, and why.
-        if ($document->notice !== null && in_array($table, ['windows', 'evidence'], true)) {
+        if ($document->notice !== null && in_array($table, ['windows', 'evidence', 'verification'], true)) {
             return [];
         }
 
@@ -93,6 +93,7 @@ final class OpenData
             'windows' => self::windows($document),
             'evidence' => self::evidence($document),
             'normals' => self::normals($document),
+            'verification' => self::verification($document),
             default => self::method($document),
         };
     }
@@ -276,6 +277,28 @@ final class OpenData
         }
 
         return $rows;
+    }
+
+    /** @return list<Row> what windows promised and kept, judged by the years they were not made from; none of editions before it was told */
+    private static function verification(EditionDocument $edition): array
+    {
+        $told = $edition->content['track_record'] ?? null;
+
+        return array_map(
+            static fn (array $row): array => self::of($edition) + [
+                'standard' => $told['standard'] ?? '',
+                'crop' => $row['crop'],
+                'route' => $row['route'],
+                'plantings' => $row['runs'],
+                'harvests' => $row['harvests'],
+                'promised' => $row['promised'],
+                'kept' => round($row['harvests'] / $row['runs'], 4),
+                'years' => $row['years'],
+                'band_low' => round($row['low'], 4),
+                'band_high' => round($row['high'], 4),
+            ],
+            $told['crops'] ?? [],
+        );
     }
 
     /** @return list<Row> */

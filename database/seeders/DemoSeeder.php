@@ -133,7 +133,7 @@ class DemoSeeder extends Seeder
     /** @return array<string, string> to each warning of the draft */
     private function answers(Zone $zone): array
     {
-        $draft = new DraftEdition();
+        $draft = app(DraftEdition::class);
         $windows = $draft->windows($zone);
         $warnings = $draft->warnings($zone, $windows, $draft->document($zone, $windows, '', ''));
 

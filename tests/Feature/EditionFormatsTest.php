@@ -8,6 +8,7 @@ use Anthesis\Calendar\EditionReader;
 use Anthesis\Calendar\WeekList;
 use App\Editions\Edition;
 use App\Gardener\EditionPages;
+use App\Gardener\OpenData;
 use App\Gardener\PublicSite;
 use App\Gardener\RenderEditionJob;
 use App\Operations\Seal;
@@ -100,7 +101,7 @@ final class EditionFormatsTest extends TestCase
         }
         $this->get('/zones/high-meadow/embed')->assertOk();
         $this->get('/zones/high-meadow/news.atom')->assertOk();
-        foreach (['windows', 'evidence', 'normals', 'method'] as $table) {
+        foreach (OpenData::ZONE_TABLES as $table) {
             self::assertContains($this->get("/open/v1/zones/high-meadow/{$table}.csv")->getStatusCode(), [200, 404], $table);
         }
     }

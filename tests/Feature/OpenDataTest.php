@@ -60,6 +60,14 @@ final class OpenDataTest extends TestCase
         self::assertSame(['05-12', $content['ruler']['soil'][131]], [$normals[131]['day'], $normals[131]['soil_c']]);
         $evidence = $this->getJson('/open/v1/zones/test-basin/evidence.json')->json('data');
         self::assertSame($content['crops'][0]['routes'][0]['evidence'][0]['harvests'], $evidence[0]['harvests']);
+        $kept = $this->getJson('/open/v1/zones/test-basin/verification.json')->json('data');
+        self::assertCount(count($content['track_record']['crops']), $kept);
+        [$row] = $content['track_record']['crops'];
+        self::assertSame(
+            ['reliable', $row['crop'], $row['runs'], round($row['harvests'] / $row['runs'], 4)],
+            [$kept[0]['standard'], $kept[0]['crop'], $kept[0]['plantings'], $kept[0]['kept']],
+        );
+        self::assertSame($content['track_record']['runs'], array_sum(array_column($kept, 'plantings')));
         $this->getJson('/open/v1/zones/nowhere/windows.json')->assertNotFound();
         $this->get('/open/v1/zones/test-basin/secrets.csv')->assertNotFound();
         $geo = json_decode(

@@ -19,10 +19,14 @@ use Anthesis\Words\Phrase;
  * `translations`: of what people wrote in it (names, notes, reasons), by language and text
  * `crop_numbers`: a fingerprint of each crop's parameters; `changes`: what is otherwise than in the edition before, where there was one
  *
+ * `track_record`: what windows at the standard promised, and kept, judged by the years they were not made from; null where none could be
+ * judged
+ *
+ * @phpstan-type Kept array{standard: string, runs: int, harvests: int, promised: float, kept: float, crops: list<array{crop: string, route: string, runs: int, harvests: int, promised: float|null, years: int, low: float, high: float}>}
  * @phpstan-type RecordNote array{station: string, first: string, last: string, checksum: string}
  * @phpstan-type Method array{edition?: int, school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil?: bool, waits_for_ground?: bool, site: string}
  * @phpstan-type Zone array{slug: string, name: string, district: string, latitude: float, longitude: float, height_m: int, hemisphere: string, settlements: list<array{name: string, postcode: string|null}>}
- * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>, translations?: array<string, array<string, string>>, crop_numbers?: array<string, string>, changes?: array{against: int, list: list<Change>}}
+ * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>, translations?: array<string, array<string, string>>, crop_numbers?: array<string, string>, changes?: array{against: int, list: list<Change>}, track_record?: Kept|null}
  */
 final readonly class EditionDocument
 {
@@ -44,6 +48,7 @@ final readonly class EditionDocument
      * @param  array<string, string>  $cropNumbers  fingerprint of each crop's parameters, by slug
      * @param  self|null  $before  the edition before it
      * @param  array<string, array<string, string>>  $translations  of texts, by language; those of texts that stand in it are kept
+     * @param  Kept|null  $trackRecord  null: nothing could be judged
      */
     public static function compose(
         CalendarZone $place,
@@ -58,6 +63,7 @@ final readonly class EditionDocument
         array $cropNumbers = [],
         ?self $before = null,
         array $translations = [],
+        ?array $trackRecord = null,
     ): self {
         $content = [
             'format' => self::FORMAT,
@@ -82,6 +88,7 @@ final readonly class EditionDocument
                 array_values(array_filter([$ruler['short_record'] ? self::firstGuess($ruler['seasons']) : null, Phrase::of('guidance')])),
             ),
             'crop_numbers' => array_intersect_key($cropNumbers, array_column($sheets, null, 'slug')),
+            'track_record' => $trackRecord,
         ];
         if ($before !== null) {
             $content['changes'] = [
@@ -143,7 +150,7 @@ final readonly class EditionDocument
     /** Whether both tell gardeners the same: all but number, date, author and note, and what only explains them. */
     public function saysTheSameAs(self $other): bool
     {
-        $aside = ['edition' => true, 'crop_numbers' => true, 'changes' => true];
+        $aside = ['edition' => true, 'crop_numbers' => true, 'changes' => true, 'track_record' => true];
 
         return array_diff_key($this->content, $aside) == array_diff_key($other->content, $aside);
     }

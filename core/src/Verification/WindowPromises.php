@@ -32,6 +32,11 @@ final readonly class WindowPromises
      * @param  float|null  $skill  1 less that over the same of a constant, the other years' harvests of all days; null: the constant is
      *     never wrong
      * @param  list<array{int, float|null, int}>  $bins  of promises 0…0.2 … 0.8…1: runs, their mean promise (null: no run), harvests
+     * @param  list<int>  $binYears  of each bin, the judged years with a run in it
+     * @param  array<int, array{int, int, float}>  $years  by judged year with runs inside: these, their harvests, and the sum of what they
+     *     were promised
+     * @param  array<int, array{int, int, float}>  $months  the same by month of the sowings, 1 to 12
+     * @param  array<string, int>  $lost  runs inside by Outcome, of those that came to no harvest
      */
     private function __construct(
         public int $runs,
@@ -41,24 +46,45 @@ final readonly class WindowPromises
         public ?float $brier,
         public ?float $skill,
         public array $bins,
+        public array $binYears,
+        public array $years,
+        public array $months,
+        public array $lost,
     ) {
     }
 
     /** @param  float  $share  of years, of the standard of proof */
     public static function of(Runs $runs, float $share): self
     {
-        [$years, $all, $harvested] = self::counted($runs);
+        return self::atEach($runs, [$share])[0];
+    }
+
+    /**
+     * The same at several standards, for the price of one.
+     *
+     * @param  list<float>  $shares
+     * @return list<self> in their order
+     */
+    public static function atEach(Runs $runs, array $shares): array
+    {
+        [$years, $all, $harvested, $lostTo] = self::counted($runs);
         [$poolRuns, $poolHarvests] = [array_sum($all), array_sum($harvested)];
-        $inside = $insideHarvests = $judged = 0;
-        $promised = $brier = $constant = 0.0;
-        [$number, $mean, $kept] = [array_fill(0, self::BINS, 0), array_fill(0, self::BINS, 0.0), array_fill(0, self::BINS, 0)];
-        foreach ($years as $own) {
+        $judged = 0;
+        $brier = $constant = 0.0;
+        $number = $kept = $binYears = array_fill(0, self::BINS, 0);
+        $mean = array_fill(0, self::BINS, 0.0);
+        $inside = array_map(static fn (): PromisesInside => new PromisesInside(), $shares);
+        foreach ($years as $year => $own) {
             $reliability = self::reliability($own, $all, $harvested);
             if ($reliability === null) {
                 continue;
             }
-            $isOpen = self::open(ReplayWindows::reaching($reliability, $share, YearDay::fromNumber(1)));
+            $open = array_map(
+                static fn (float $share): array => self::open(ReplayWindows::reaching($reliability, $share, YearDay::fromNumber(1))),
+                $shares,
+            );
             $others = ($poolHarvests - array_sum($own)) / max(1, $poolRuns - count($own));
+            $seen = [];
             foreach ($own as $day => $harvest) {
                 $promise = $reliability[$day - 1];
                 $judged++;
@@ -68,37 +94,49 @@ final readonly class WindowPromises
                 $number[$bin]++;
                 $mean[$bin] += $promise;
                 $kept[$bin] += $harvest;
-                if ($isOpen[$day]) {
-                    $inside++;
-                    $insideHarvests += $harvest;
-                    $promised += $promise;
+                $seen[$bin] = true;
+                foreach ($open as $i => $isOpen) {
+                    if ($isOpen[$day]) {
+                        $inside[$i]->count($year, $day, $promise, $lostTo[$year][$day] ?? null);
+                    }
                 }
             }
+            foreach (array_keys($seen) as $bin) {
+                $binYears[$bin]++;
+            }
         }
+        $bins = array_map(
+            static fn (int $runs, float $promise, int $harvests): array => [$runs, $runs === 0 ? null : $promise / $runs, $harvests],
+            $number,
+            $mean,
+            $kept,
+        );
 
-        return new self(
-            $inside,
-            $insideHarvests,
-            $inside === 0 ? null : $promised / $inside,
-            $judged,
-            $judged === 0 ? null : $brier / $judged,
-            $constant > 0.0 ? 1 - $brier / $constant : null,
-            array_map(
-                static fn (int $runs, float $promise, int $harvests): array => [$runs, $runs === 0 ? null : $promise / $runs, $harvests],
-                $number,
-                $mean,
-                $kept,
+        return array_map(
+            static fn (PromisesInside $in): self => new self(
+                $in->runs,
+                $in->harvests,
+                $in->runs === 0 ? null : $in->promised / $in->runs,
+                $judged,
+                $judged === 0 ? null : $brier / $judged,
+                $constant > 0.0 ? 1 - $brier / $constant : null,
+                $bins,
+                array_values($binYears),
+                $in->years,
+                $in->months,
+                $in->lost,
             ),
+            $inside,
         );
     }
 
     /**
-     * @return array{array<int, array<int, int>>, array<int, int>, array<int, int>} by year and day of the year, 1 for a harvest and 0
-     *   for none; runs and harvests of all years by day of the year
+     * @return array{array<int, array<int, int>>, array<int, int>, array<int, int>, array<int, array<int, string>>} by year and day of the
+     *   year, 1 for a harvest and 0 for none; runs and harvests of all years by day of the year; what it came to where it was no harvest
      */
     private static function counted(Runs $runs): array
     {
-        $years = [];
+        $years = $lost = [];
         $all = $harvested = array_fill(1, YearDay::YEAR, 0);
         foreach ($runs->all() as $run) {
             [$year, $month, $date] = Day::civil($run->sown->number);
@@ -109,9 +147,12 @@ final readonly class WindowPromises
             $years[$year][$day] = $harvest = $run->outcome === Outcome::Harvest ? 1 : 0;
             $all[$day]++;
             $harvested[$day] += $harvest;
+            if ($harvest === 0) {
+                $lost[$year][$day] = $run->outcome->value;
+            }
         }
 
-        return [$years, $all, $harvested];
+        return [$years, $all, $harvested, $lost];
     }
 
     /**

@@ -78,7 +78,10 @@ final class WorkedMonthTest extends TestCase
             $i = $row['day']->number - $record->first->number;
             $grown = $growth[$i + 1] - $growth[$up + 1];
             $now = [$record->minimum[$i], $record->maximum[$i], $record->rain[$i] ?? null];
-            self::assertSame([$row['low'], $row['high'], $row['rain']], array_map(static fn (?float $v): float => round((float) $v, 1), $now));
+            self::assertSame(
+                [$row['low'], $row['high'], $row['rain']],
+                array_map(static fn (?float $v): float => round((float) $v, 1), $now),
+            );
             self::assertEqualsWithDelta($row['ra'], $radiation[$row['day']->yearDay()->number - 1], 0.006);
             self::assertEqualsWithDelta($row['et0'], $water->et0[$i], 0.006);
             self::assertEqualsWithDelta($row['grown'], $grown / $days, 0.0006);

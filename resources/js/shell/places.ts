@@ -34,6 +34,7 @@ export const GROUPS: { id: string; name: string; screens: Screen[] }[] = [
             { path: 'climate', name: say('screen.climate'), key: 'c' },
             { path: 'planting-windows', name: say('screen.planting-windows'), key: 'w' },
             { path: 'calendars', name: say('screen.calendars'), key: 'p' },
+            { path: 'track-record', name: say('screen.track-record'), key: 'v' },
         ],
     },
 ];

@@ -31,6 +31,7 @@ export const HELP = {
         'days-to-maturity',
     ],
     calendars: ['current-edition', 'confidence', 'simulated-season'],
+    'track-record': ['confidence', 'simulated-season'],
     method: ['simulated-season'],
     'edit-zone': ['winter'],
     office: ['confidence'],

@@ -17,6 +17,14 @@ export function Calendar(props: CalendarProps) {
             <Hatches />
             <h1>{say('page.calendar.heading', { zone: zone.name })}</h1>
             <p className="frost">{freezesInWords(ruler)}</p>
+            {props.track_record && (
+                <p>
+                    {say('page.calendar.track-record', {
+                        standard: props.track_record.standard,
+                        kept: Math.round(100 * props.track_record.kept),
+                    })}
+                </p>
+            )}
             {props.waits_for_ground && <p>{say('page.calendar.waits-for-ground')}</p>}
             {props.waits_for_soil && <p>{say('page.calendar.waits-for-soil')}</p>}
             <div className="year-ruler">

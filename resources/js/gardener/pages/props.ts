@@ -49,6 +49,7 @@ export type CalendarProps = Common &
         /** whether windows wait for each crop's own soil minimum */
         waits_for_soil?: boolean;
         waits_for_ground?: boolean;
+        track_record?: { standard: string; promised: number; kept: number } | null;
         /** what is otherwise than in the edition before, the largest first */
         changes?: { against: number; phrases: Phrase[] } | null;
     };

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\TrackRecord;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Place\Place;
+use Anthesis\Verification\CropPromises;
+use Anthesis\Verification\TrackRecord;
+use Anthesis\Window\ProofStandard;
+use App\Results\PlaceOf;
+use App\Results\Results;
+use App\Zones\Zone;
+
+/**
+ * Whether the windows of a zone kept their word: crop by crop as it was computed, and all together.
+ *
+ * @phpstan-import-type Promises from CropPromises
+ * @phpstan-import-type Sheet from TrackRecord
+ */
+final readonly class ZoneTrackRecord
+{
+    /** Crops that are computed between two looks at how far it is. */
+    private const STEP = 10;
+
+    public function __construct(private PlaceOf $places)
+    {
+    }
+
+    /** @return array{done: int, total: int}|null how many crops are judged; null without a record */
+    public function progress(Zone $zone): ?array
+    {
+        $place = $this->places->zone($zone);
+        if ($place === null) {
+            return null;
+        }
+        $questions = self::questions($place);
+
+        return [
+            'done' => count($questions) - count(Results::unknown($questions, Results::fingerprints($place, $questions))),
+            'total' => count($questions),
+        ];
+    }
+
+    /** Judges what is not judged yet. Safe to be stopped and begun again. */
+    public function keep(Zone $zone): void
+    {
+        $place = $this->places->zone($zone);
+        if ($place === null) {
+            return;
+        }
+        $questions = self::questions($place);
+        $unknown = Results::unknown($questions, Results::fingerprints($place, $questions));
+        foreach (array_chunk($unknown, self::STEP, true) as $chunk) {
+            Results::make($place, $chunk);
+        }
+    }
+
+    /**
+     * @param  list<string>|null  $only  slugs; null: all
+     * @return Sheet|null null without a record; what is not judged yet is judged now
+     */
+    public function of(Zone $zone, ProofStandard $standard, ?array $only = null): ?array
+    {
+        $place = $this->places->zone($zone);
+        if ($place === null) {
+            return null;
+        }
+        $questions = self::questions($place);
+        $questions = $only === null ? $questions : array_intersect_key($questions, array_flip($only));
+        $crops = array_column($place->book->crops(), null, 'slug');
+        $told = [];
+        foreach (Results::each($place, $questions) as $slug => $promises) {
+            /** @var list<Promises> $own */
+            $own = $promises[$standard->value];
+            $told[] = ['crop' => $slug, 'name' => $crops[$slug]->name, 'family' => $crops[$slug]->family, 'promises' => $own];
+        }
+
+        return TrackRecord::of($told);
+    }
+
+    /** @return array<string, PromisesQuestion> by crop; cover crops are for the ground, and promise no harvest */
+    private static function questions(Place $place): array
+    {
+        $questions = [];
+        foreach ($place->book->crops() as $crop) {
+            if ($crop->kind !== Crop::COVER) {
+                $questions[$crop->slug] = new PromisesQuestion($crop);
+            }
+        }
+
+        return $questions;
+    }
+}

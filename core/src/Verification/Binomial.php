@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Verification;
+
+use InvalidArgumentException;
+
+/** Exact chances of counts of kept promises. */
+final class Binomial
+{
+    /** Chance left outside a band, half on each side. */
+    private const OUTSIDE = 0.1;
+
+    /** So much more probable than what was seen still counts as no more probable, for sums of floats. */
+    private const EQUAL = 1 + 1e-9;
+
+    /**
+     * @param  int  $cases  at least 1
+     * @param  float  $promise  0 to 1, of each
+     * @return array{float, float} shares of the cases that lie in the middle 90 % when the promise holds: outside them, at most one count in
+     *   twenty falls on each side
+     *
+     * @throws InvalidArgumentException without a case
+     */
+    public static function band(int $cases, float $promise): array
+    {
+        if ($cases < 1) {
+            throw new InvalidArgumentException('A band needs at least one case.');
+        }
+        $chances = self::chances($cases, $promise);
+        $low = $high = null;
+        $sum = 0.0;
+        foreach ($chances as $kept => $chance) {
+            $sum += $chance;
+            $low ??= $sum > self::OUTSIDE / 2 ? $kept : null;
+            $high ??= $sum >= 1 - self::OUTSIDE / 2 ? $kept : null;
+        }
+
+        return [($low ?? $cases) / $cases, ($high ?? $cases) / $cases];
+    }
+
+    /**
+     * Fisher's exact test, two-sided: how probable so great a difference between two counts is where both keep their word alike.
+     *
+     * @param  array{int, int}  $one  kept, and cases
+     * @param  array{int, int}  $other  likewise
+     * @return float 0 to 1; 1 where one has no case
+     */
+    public static function differs(array $one, array $other): float
+    {
+        [$keptOne, $casesOne] = $one;
+        [$keptOther, $casesOther] = $other;
+        $kept = $keptOne + $keptOther;
+        $all = $casesOne + $casesOther;
+        $of = static fn (int $k): float => exp(
+            self::logChoose($casesOne, $k) + self::logChoose($casesOther, $kept - $k) - self::logChoose($all, $kept),
+        );
+        $seen = $of($keptOne);
+        $p = 0.0;
+        for ($k = max(0, $kept - $casesOther), $most = min($kept, $casesOne); $k <= $most; $k++) {
+            $chance = $of($k);
+            $p += $chance <= $seen * self::EQUAL ? $chance : 0.0;
+        }
+
+        return min(1.0, $p);
+    }
+
+    /** @return non-empty-list<float> of 0 to all of the cases being kept */
+    private static function chances(int $cases, float $promise): array
+    {
+        if ($promise <= 0.0 || $promise >= 1.0) {
+            return array_map(static fn (int $kept): float => $kept === ($promise >= 1.0 ? $cases : 0) ? 1.0 : 0.0, range(0, $cases));
+        }
+
+        return array_map(
+            static fn (int $kept): float => exp(
+                self::logChoose($cases, $kept) + $kept * log($promise) + ($cases - $kept) * log(1 - $promise),
+            ),
+            range(0, $cases),
+        );
+    }
+
+    private static function logChoose(int $of, int $some): float
+    {
+        $log = 0.0;
+        for ($i = 1, $few = min($some, $of - $some); $i <= $few; $i++) {
+            $log += log(($of - $few + $i) / $i);
+        }
+
+        return $log;
+    }
+}

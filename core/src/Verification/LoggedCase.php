@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Verification;
+
+use Anthesis\Record\Day;
+use Anthesis\Window\SowingWindow;
+
+/** A sowing of the log beside the windows it is judged by. */
+final readonly class LoggedCase
+{
+    /**
+     * @param  Day  $on  of sowing, or of setting out
+     * @param  list<SowingWindow>  $windows  of its crop and route
+     * @param  list<SowingWindow>  $harvests  the harvest each of them promises, in their order
+     * @param  Day|null  $firstPicked  null: not picked yet, or nobody wrote it
+     * @param  string|null  $lostTo  of LossCause; null: it was not lost
+     */
+    public function __construct(
+        public Day $on,
+        public array $windows,
+        public array $harvests,
+        public ?Day $firstPicked,
+        public ?string $lostTo,
+    ) {
+    }
+}

@@ -1,0 +1,62 @@
+import { RuledTable } from '../../ui/RuledTable';
+import { listed, say } from '../../words/words';
+import type { TrackRecordData } from './queries';
+
+type Log = NonNullable<TrackRecordData['log']>;
+type Judged = Log['in_force'];
+type Side = Judged['inside'];
+
+/** Known from fewer cases than this, it is said to be. */
+const FEW = 20;
+
+/** What became of the sowings in the log, inside the published windows and outside them. */
+export function LoggedRecord({ log }: { log: Log }) {
+    const told = ([log.in_force, log.before] as const).map((judged, i) => ({
+        judged,
+        by: i === 0 ? 'edition' : 'today',
+    }));
+    const some = told.filter(({ judged }) => count(judged.inside) + count(judged.outside) > 0);
+    if (some.length === 0) return <p>{say('promises.log-empty')}</p>;
+    return some.map(({ judged, by }) => (
+        <div key={by}>
+            <p>{say(`promises.log-by-${by}`)}</p>
+            <RuledTable
+                columns={[
+                    say('promises.log-planted'),
+                    { number: say('promises.log-harvested') },
+                    { number: say('promises.log-lost') },
+                    { number: say('promises.log-open') },
+                ]}
+                rows={(['inside', 'outside'] as const).map((side) => [
+                    side,
+                    say(`promises.log-${side}`),
+                    judged[side].harvested,
+                    judged[side].lost,
+                    judged[side].open,
+                ])}
+            />
+            {causes(judged) && <p>{causes(judged)}</p>}
+            {judged.picks.all > 0 && (
+                <p>
+                    {say('promises.log-picks', { within: judged.picks.within, all: judged.picks.all })}{' '}
+                    {judged.picks.median_miss !== null &&
+                        say('promises.log-miss', { days: Math.round(judged.picks.median_miss) })}
+                </p>
+            )}
+            {count(judged.inside) + count(judged.outside) < FEW && <p className="hint">{say('promises.log-few')}</p>}
+        </div>
+    ));
+}
+
+const count = (side: Side) => side.harvested + side.lost + side.open;
+
+function causes({ inside, outside }: Judged): string {
+    const all = new Map<string, number>();
+    for (const side of [inside, outside]) {
+        for (const [cause, n] of Object.entries(side.causes)) all.set(cause, (all.get(cause) ?? 0) + n);
+    }
+    const named = [...all]
+        .sort(([, a], [, b]) => b - a)
+        .map(([cause, n]) => say('promises.log-cause', { cause: say(`cause.${cause}`), n }));
+    return named.length === 0 ? '' : say('promises.log-lost-to', { causes: listed(named) });
+}

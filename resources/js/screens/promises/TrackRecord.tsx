@@ -1,0 +1,215 @@
+import { SegmentedControl } from '@mantine/core';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useClimate } from '../../api/zones';
+import { CalibrationPlot } from './CalibrationPlot';
+import { DataTable } from '../../charts/DataTable';
+import { monthInShort } from '../../time/days';
+import { NoRecord } from '../../ui/NoRecord';
+import { RuledTable } from '../../ui/RuledTable';
+import { isStandard, STANDARDS } from '../../words/standards';
+import { listed, say } from '../../words/words';
+import { LoggedRecord } from './LoggedRecord';
+import { useTrackRecord, type TrackRecordData } from './queries';
+
+type Kept = NonNullable<TrackRecordData['windows']>;
+type Crop = Kept['crops'][number];
+type Sum = { runs: number; promised: number | null; kept: number | null };
+
+/** Crops that are shown of those that kept their word least. */
+const SHOWN = 12;
+
+/** Whether the windows of a zone came true: promised against kept, by what and by whom, and what the log says. */
+export function TrackRecord() {
+    const { zone = '' } = useParams();
+    const [params, setParams] = useSearchParams();
+    const asked = params.get('confidence');
+    const { data, error } = useTrackRecord(zone, isStandard(asked) ? asked : undefined);
+    if (error) return <NoRecord zone={zone} error={error} />;
+    if (!data) return null;
+    return (
+        <main className="page promises">
+            <div className="tools">
+                <SegmentedControl
+                    size="xs"
+                    aria-label={say('common.standard-of-proof')}
+                    value={data.standard}
+                    onChange={(confidence) => setParams({ confidence }, { replace: true })}
+                    data={STANDARDS}
+                />
+            </div>
+            <h2>{say('promises.heading')}</h2>
+            {data.windows && data.log ? (
+                <Judged zone={zone} standard={data.standard} kept={data.windows} log={data.log} />
+            ) : (
+                <p role="status">{say('promises.being-judged', { done: data.done, total: data.total })}</p>
+            )}
+        </main>
+    );
+}
+
+function Judged({
+    zone,
+    standard,
+    kept,
+    log,
+}: {
+    zone: string;
+    standard: TrackRecordData['standard'];
+    kept: Kept;
+    log: NonNullable<TrackRecordData['log']>;
+}) {
+    const { total } = kept;
+    const short = kept.crops.filter((crop) => crop.short);
+    const turned = kept.crops.filter((crop) => crop.turned !== null);
+    return (
+        <div className="climate">
+            <div>
+                <p className="answer">
+                    {total.kept === null || total.promised === null
+                        ? say('promises.none')
+                        : say('promises.total', {
+                              standard: STANDARDS.find(({ value }) => value === standard)?.label ?? '',
+                              kept: hundred(total.kept),
+                              promised: hundred(total.promised),
+                              crops: kept.crops_judged,
+                          })}
+                </p>
+                <p className="hint">{say('promises.how')}</p>
+                <div className="plotted">
+                    <CalibrationPlot bins={kept.bins} label={say('promises.plot')} />
+                    <p className="hint">{say('promises.plot-key')}</p>
+                </div>
+                <h3>{say('promises.least')}</h3>
+                <p>{say('promises.short', { short: short.length, all: kept.crops.length })}</p>
+                <Crops zone={zone} crops={kept.crops.slice(0, SHOWN)} />
+                <DataTable
+                    name={say('promises.all-crops')}
+                    file={`${zone}-track-record`}
+                    columns={[
+                        say('promises.crop'),
+                        say('promises.act'),
+                        say('promises.plantings-inside'),
+                        say('promises.harvests'),
+                        say('promises.promised'),
+                        say('promises.kept'),
+                        say('promises.years'),
+                    ]}
+                    rows={kept.crops.map((crop) => [
+                        crop.name,
+                        say(`act.${crop.act}`),
+                        crop.runs,
+                        crop.harvests,
+                        crop.promised,
+                        crop.kept,
+                        crop.years,
+                    ])}
+                />
+            </div>
+            <div>
+                <h3>{say('promises.by-decade')}</h3>
+                <Sums
+                    of={say('promises.decade')}
+                    sums={kept.decades.map((one) => [say('promises.decade-of', { decade: String(one.decade) }), one])}
+                />
+                <FreezeTrend zone={zone} />
+                {turned.length > 0 && <Turned crops={turned} zone={zone} />}
+                <h3>{say('promises.by-season')}</h3>
+                <Sums
+                    of={say('promises.planted-in')}
+                    sums={kept.seasons.map((one) => [
+                        `${monthInShort(one.first_month)}–${monthInShort(((one.first_month + 1) % 12) + 1)}`,
+                        one,
+                    ])}
+                />
+                <h3>{say('promises.by-family')}</h3>
+                <Sums of={say('promises.family')} sums={kept.families.map((one) => [one.family, one])} />
+                <h3>{say('promises.by-log')}</h3>
+                <LoggedRecord log={log} />
+            </div>
+        </div>
+    );
+}
+
+const hundred = (share: number) => Math.round(100 * share);
+const percent = (share: number | null) => (share === null ? '–' : say('promises.share', { share }));
+
+function Sums({ of, sums }: { of: string; sums: [string, Sum][] }) {
+    return (
+        <RuledTable
+            columns={[
+                of,
+                { number: say('promises.promised') },
+                { number: say('promises.kept') },
+                { number: say('promises.plantings-inside') },
+            ]}
+            rows={sums.map(([name, { runs, promised, kept }]) => [
+                name,
+                name,
+                percent(promised),
+                percent(kept),
+                say('number', { number: runs }),
+            ])}
+        />
+    );
+}
+
+function Crops({ zone, crops }: { zone: string; crops: Crop[] }) {
+    return (
+        <RuledTable
+            columns={[
+                say('promises.crop'),
+                say('promises.act'),
+                { number: say('promises.promised') },
+                { number: say('promises.kept') },
+                { number: say('promises.would-be') },
+                say('promises.lost-to'),
+            ]}
+            rows={crops.map((crop) => [
+                `${crop.crop} ${crop.route}`,
+                <CropLink key="crop" zone={zone} crop={crop} />,
+                say(`act.${crop.act}`),
+                percent(crop.promised),
+                crop.short ? <strong key="kept">{percent(crop.kept)}</strong> : percent(crop.kept),
+                say('promises.between', { low: crop.low, high: crop.high, years: crop.years }),
+                listed(crop.lost.map(({ outcome }) => say(`outcome.${outcome}.short`))),
+            ])}
+        />
+    );
+}
+
+const CropLink = ({ zone, crop }: { zone: string; crop: Crop }) => (
+    <Link to={`/desk/zones/${zone}/planting-windows/${crop.crop}`}>{crop.name}</Link>
+);
+
+/** Crops whose last 15 years clearly differ from those before, with the years that would tell. */
+function Turned({ crops, zone }: { crops: Crop[]; zone: string }) {
+    return (
+        <>
+            <p>{say('promises.turned')}</p>
+            <ul>
+                {crops.map((crop) => (
+                    <li key={`${crop.crop} ${crop.route}`}>
+                        <CropLink zone={zone} crop={crop} />{' '}
+                        {say(`promises.turned-${crop.turned ?? 'worse'}`, {
+                            act: say(`act.${crop.act}`),
+                            lately: crop.lately.kept,
+                            lately_of: crop.lately.years,
+                            before: crop.before.kept,
+                            before_of: crop.before.years,
+                        })}
+                    </li>
+                ))}
+            </ul>
+            <p>
+                <Link to={`/desk/zones/${zone}/climate/files`}>{say('promises.choose-years')}</Link>
+            </p>
+        </>
+    );
+}
+
+/** Whether spring's last freeze has moved, beside the decades. */
+function FreezeTrend({ zone }: { zone: string }) {
+    const { data } = useClimate(zone);
+    const trend = data?.climate.thresholds[0]?.trend;
+    return trend ? <p>{say(trend.phrase)}</p> : null;
+}
