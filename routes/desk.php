@@ -119,6 +119,7 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/rain', [ClimateController::class, 'rain']);
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
         Route::get('zones/{zone}/today', [TodayController::class, 'show']);
+        Route::get('zones/{zone}/still-fits', [TodayController::class, 'stillFits']);
         Route::get('zones/{zone}/workable', [TodayController::class, 'workable']);
         Route::get('zones/{zone}/method-changes', [WindowsController::class, 'methodChanges'])->middleware('throttle:computing');
         Route::get('zones/{zone}/windows', [WindowsController::class, 'index']);

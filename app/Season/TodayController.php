@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use Anthesis\Calendar\StillFits;
 use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Window\ProofStandard;
+use App\Crops\ZoneCrops;
 use App\Results\PlaceOf;
 use App\Results\Results;
 use App\Sites\Site;
+use App\Windows\ZoneWindows;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -62,6 +65,26 @@ class TodayController
         $place = $this->places->today($zone) ?? abort(404, self::NO_RECORD);
 
         return response()->json(['data' => Results::of($place, new WorkableQuestion())['workable']]);
+    }
+
+    /** What can still be sown and come to a harvest, by days to its first harvest. */
+    public function stillFits(Request $request, Zone $zone): JsonResponse
+    {
+        $asked = $request->validate(['on' => ['nullable', 'string', 'max:5']]);
+        $windows = ZoneWindows::of($zone) ?? abort(404, ZoneWindows::NOT_YET);
+        $day = self::other($asked['on'] ?? null, $zone->today()) ?? $zone->today();
+
+        return response()->json([
+            'data' => [
+                'on' => $day->iso(),
+                'days_to_freeze' => StillFits::daysToFreeze(
+                    $windows->ruler['freeze_has_come'],
+                    $windows->ruler['seasons'],
+                    $day->yearDay(),
+                ),
+                'fits' => StillFits::of($windows->dossiers, ZoneCrops::of($zone)->book(), $windows->standard, $day->yearDay()),
+            ],
+        ]);
     }
 
     /** @return Day|null the next such day of the year; null: today */

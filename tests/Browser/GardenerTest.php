@@ -69,6 +69,23 @@ final class GardenerTest extends BrowserTestCase
         self::assertFalse($this->browser->find('tr.typed')->isDisplayed(), 'what needs a script is not offered without');
     }
 
+    public function test_a_crops_page_tells_its_water_and_the_years_page_its_track_record(): void
+    {
+        $this->browser->visit('/zones/basin-floor/crops/carrot')->see('How much water')->see('In its thirstiest week it uses about');
+        $rows = $this->browser->driver->executeScript("return [...document.querySelectorAll('.crop-water tbody tr')].map((row) => row.cells.length)");
+        self::assertNotSame([], $rows);
+        self::assertSame([5], array_values(array_unique($rows)));
+        self::assertStringContainsString(' mm', (string) $this->browser->driver->executeScript("return document.querySelector('.crop-water tbody').textContent"));
+        $this->browser->visit('/es-f/zones/basin-floor/crops/carrot')->see('Cuánta agua');
+        self::assertStringContainsString(' in', (string) $this->browser->driver->executeScript("return document.querySelector('.crop-water tbody').textContent"));
+        // A zone without rain on record says nothing of it.
+        $this->browser->visit('/zones/lakeshore/crops/carrot')->see('How much seed');
+        self::assertNull($this->browser->driver->executeScript("return document.querySelector('.crop-water')"));
+        $this->browser->visit('/zones/basin-floor')->see('Judged by the years they were not made from');
+        $this->browser->visit('/es/zones/basin-floor')->see('Juzgadas por los años con los que no se hicieron');
+        self::assertSame([], $this->browser->errors());
+    }
+
     public function test_the_south_reads_its_own_seasons(): void
     {
         $this->browser->visit('/zones/averrin-sound/crops/bush-bean')->see('Sow outdoors');

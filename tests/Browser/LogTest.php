@@ -99,6 +99,36 @@ final class LogTest extends BrowserTestCase
         );
     }
 
+    public function test_a_bed_is_watered_from_the_phone_and_today_knows_of_it(): void
+    {
+        $this->browser->phone();
+        $this->logIn();
+        $this->browser->visit('/log')->see('Emerged');
+        $this->chooseZone('basin-floor');
+        $this->browser->see('Rain gauge')->press('watered')->see('Watering rules of your district come first')->press('Bed 4');
+        $this->assertFitsTheWidth('a watering');
+        $this->assertAccessible('watered');
+        $this->browser->driver->findElement(WebDriverBy::cssSelector('.keep button'))->click();
+        $this->browser->see('Saved')->see('Everything is sent');
+        $this->browser->devTools('Emulation.clearDeviceMetricsOverride', []);
+        $this->browser->visit('/desk/zones/basin-floor/today')->see('Water today');
+        $this->browser->until(
+            fn (): bool => (bool) $this->js(
+                "return [...document.querySelectorAll('.water-today tbody tr')].some((row) => row.textContent.includes('Bed 4') && row.textContent.includes('18'))",
+            ),
+            'Today does not know that Bed 4 was watered.',
+        );
+        self::assertSame([], $this->browser->errors());
+    }
+
+    private function chooseZone(string $zone): void
+    {
+        $this->browser->find("select option[value={$zone}]");
+        $this->js(
+            "const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '{$zone}'); s.dispatchEvent(new Event('change', {bubbles: true}))",
+        );
+    }
+
     public function test_a_trial_from_its_plan_to_its_verdict(): void
     {
         $question = 'Is early worth it, '.uniqid().'?';
@@ -117,10 +147,7 @@ final class LogTest extends BrowserTestCase
         $this->assertAccessible('trials');
         // The plan asks for its plots on the phone: two are sown, one of them is lost, the other picked.
         $this->browser->visit('/log')->see('Emerged');
-        $this->browser->find('select option[value=orchard-bench]');
-        $this->js(
-            "const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'orchard-bench'); s.dispatchEvent(new Event('change', {bubbles: true}))",
-        );
+        $this->chooseZone('orchard-bench');
         $this->browser->see('Due for trials');
         foreach ([1, 2] as $plot) {
             $this->browser->until(

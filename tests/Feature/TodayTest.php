@@ -143,6 +143,23 @@ class TodayTest extends TestCase
         $this->getJson('/api/zones/dry/workable')->assertNotFound();
     }
 
+    public function test_what_still_fits_a_day_is_told_by_days_to_harvest(): void
+    {
+        config(['anthesis.today' => '2026-04-18']);
+        $this->basin('2026-04-17');
+        $told = fn (string $query = ''): array => $this->getJson("/api/zones/basin-floor/still-fits{$query}")->assertOk()->json('data');
+        $now = $told();
+        self::assertSame('2026-04-18', $now['on']);
+        self::assertGreaterThan(120, $now['days_to_freeze']);
+        self::assertContains('radish', array_column($now['fits'], 'crop'));
+        $late = $told('?on=09-05');
+        self::assertLessThan($now['days_to_freeze'], $late['days_to_freeze']);
+        self::assertLessThan(count($now['fits']), count($late['fits']));
+        $this->getJson('/api/zones/basin-floor/still-fits?on=soon')->assertUnprocessable();
+        Zone::factory()->create(['slug' => 'dry']);
+        $this->getJson('/api/zones/dry/still-fits')->assertNotFound();
+    }
+
     public function test_windows_wait_for_workable_ground_where_a_zone_asks_for_it(): void
     {
         config(['anthesis.today' => '2026-04-18']);

@@ -14,7 +14,7 @@ use Tests\TestCase;
 /** Whether windows came true: judged by the years they were not made from, and by the log. */
 class TrackRecordTest extends TestCase
 {
-    protected ?array $book = ['radish', 'kale', 'tomato-main', 'buckwheat'];
+    protected ?array $book = ['radish', 'kale', 'tomato-main', 'cover-buckwheat'];
 
     private function zone(): Zone
     {

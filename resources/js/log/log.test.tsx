@@ -334,6 +334,23 @@ describe('the log', () => {
         expect(back.entries[0]).toMatchObject({ act: 'sown', corrects: sent?.[0]?.key, taken_back: true });
     });
 
+    it('begins with the home zone of the person, where none was open before', async () => {
+        const own = { ...EDUCATOR, user: { ...EDUCATOR.user, home_zone: 'lakeshore' } };
+        const asked = fakeServer({
+            ...HERE,
+            'GET /api/session': own,
+            'GET /api/zones': [
+                { slug: 'basin-floor', name: 'Basin Floor' },
+                { slug: 'lakeshore', name: 'Lakeshore' },
+            ],
+            'GET /api/zones/lakeshore/log-book': BOOK,
+        });
+        open();
+        await screen.findByRole('button', { name: 'sown' });
+        expect(asked.some(({ what }) => what === 'GET /api/zones/lakeshore/log-book')).toBe(true);
+        expect(asked.some(({ what }) => what === 'GET /api/zones/basin-floor/log-book')).toBe(false);
+    });
+
     it('takes a watering in two touches, with the amount only where it is known', async () => {
         const asked = fakeServer({ ...HERE, ...takes() });
         open();

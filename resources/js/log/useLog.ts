@@ -95,8 +95,9 @@ export function useLog() {
             if (!user) return set({ stranger: true });
             const zones = (await unwrap(api.GET('/api/zones'))).map(({ slug, name }) => ({ slug, name }));
             await keepZones(zones);
-            const before = owner.current?.zone;
-            const zone = zones.some(({ slug }) => slug === before) ? before! : (zones[0]?.slug ?? null);
+            // The one that was open last, the person's own, the first.
+            const is = (zone: string | null | undefined) => zones.some(({ slug }) => slug === zone);
+            const zone = [owner.current?.zone, user.home_zone].find(is) ?? zones[0]?.slug ?? null;
             await keepOwner({ email: user.email, name: user.name, zone });
             if (zone) {
                 const book = await unwrap(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } }));

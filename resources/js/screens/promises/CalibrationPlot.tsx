@@ -51,13 +51,7 @@ export function CalibrationPlot({ bins, label }: { bins: Bin[]; label: string })
                     kept !== null && (
                         <g key={i}>
                             {low !== null && high !== null && (
-                                <path
-                                    d={
-                                        `M${x(promised) - 5} ${y(high)}H${x(promised) + 5}M${x(promised)} ${y(high)}V${y(low)}M${x(promised) - 5} ${y(low)}H${x(promised) + 5}`,
-                                    }
-                                    fill="none"
-                                    stroke="var(--stone-ink)"
-                                />
+                                <path d={bar(x(promised), y(high), y(low))} fill="none" stroke="var(--stone-ink)" />
                             )}
                             <circle cx={x(promised)} cy={y(kept)} r={5} fill="var(--leaf)" stroke="var(--paper)" />
                             <text
@@ -80,3 +74,6 @@ export function CalibrationPlot({ bins, label }: { bins: Bin[]; label: string })
         </svg>
     );
 }
+
+/** An upright bar with a cap on each end. */
+const bar = (x: number, top: number, foot: number) => `M${x - 5} ${top}h10m-5 0V${foot}m-5 0h10`;

@@ -33,6 +33,7 @@ import { usePackets, useToday, type SeasonAct, type TodayData } from './queries'
 import { Reading } from './Reading';
 import { SeasonChart } from './SeasonChart';
 import { position } from './sentences';
+import { StillFits } from './StillFits';
 import { StandsAlready, UnderWay } from './UnderWay';
 import { WaterToday } from './WaterToday';
 import { isCalled } from '../../words/search';
@@ -148,6 +149,7 @@ export function Today() {
                 <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />
                 {data.by === 'season' && <UnderWay zone={zone} />}
                 {data.by === 'season' && <WaterToday zone={zone} today={data.today} />}
+                <StillFits zone={zone} on={data.on} />
                 <Over acts={acts.filter((act) => act.pile === 'over')} on={data.on} zone={zone} />
                 <Table zone={zone} data={data} />
             </main>

@@ -26,6 +26,15 @@ export function useWorkable(zone: string) {
     });
 }
 
+/** What can still be sown on a day of the year and come to a harvest. */
+export function useStillFits(zone: string, on: string, enabled: boolean) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'today', 'still-fits', on),
+        enabled,
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/still-fits', { params: { path: { zone }, query: { on } } })),
+    });
+}
+
 /** The crops one has seed of. */
 export function usePackets() {
     return useQuery({ queryKey: ['packets'], queryFn: () => unwrap(api.GET('/api/packets')) });
