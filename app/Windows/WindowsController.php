@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Windows;
 
 use Anthesis\Calendar\SowingWater;
+use Anthesis\Calendar\SpareSeedlings;
 use Anthesis\Place\Place;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
@@ -87,6 +88,14 @@ class WindowsController
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
 
         return response()->json(['data' => SowingWater::of($asked->place, $asked->crop, $asked->route, $asked->day)]);
+    }
+
+    /** Seedlings to raise beside a direct sowing that often fails; null where that helps nobody. */
+    public function spares(Request $request, Zone $zone, Crop $crop): JsonResponse
+    {
+        $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
+
+        return response()->json(['data' => SpareSeedlings::of($asked->place, $asked->crop, $asked->day)]);
     }
 
     /** What the latest edition of the method moved, crop by crop. */

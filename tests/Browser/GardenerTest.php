@@ -72,12 +72,20 @@ final class GardenerTest extends BrowserTestCase
     public function test_a_crops_page_tells_its_water_and_the_years_page_its_track_record(): void
     {
         $this->browser->visit('/zones/basin-floor/crops/carrot')->see('How much water')->see('In its thirstiest week it uses about');
-        $rows = $this->browser->driver->executeScript("return [...document.querySelectorAll('.crop-water tbody tr')].map((row) => row.cells.length)");
+        $rows = $this->browser->driver->executeScript(
+            "return [...document.querySelectorAll('.crop-water tbody tr')].map((row) => row.cells.length)",
+        );
         self::assertNotSame([], $rows);
         self::assertSame([5], array_values(array_unique($rows)));
-        self::assertStringContainsString(' mm', (string) $this->browser->driver->executeScript("return document.querySelector('.crop-water tbody').textContent"));
+        self::assertStringContainsString(
+            ' mm',
+            (string) $this->browser->driver->executeScript("return document.querySelector('.crop-water tbody').textContent"),
+        );
         $this->browser->visit('/es-f/zones/basin-floor/crops/carrot')->see('Cuánta agua');
-        self::assertStringContainsString(' in', (string) $this->browser->driver->executeScript("return document.querySelector('.crop-water tbody').textContent"));
+        self::assertStringContainsString(
+            ' in',
+            (string) $this->browser->driver->executeScript("return document.querySelector('.crop-water tbody').textContent"),
+        );
         // A zone without rain on record says nothing of it.
         $this->browser->visit('/zones/lakeshore/crops/carrot')->see('How much seed');
         self::assertNull($this->browser->driver->executeScript("return document.querySelector('.crop-water')"));

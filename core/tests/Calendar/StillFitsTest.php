@@ -112,7 +112,10 @@ final class StillFitsTest extends TestCase
             ['first' => '05-01', 'last' => '05-10', 'days' => 10, 'of_ten' => 6],
         ];
         $chance = static fn (int $day): ?int => array_column(
-            array_filter(StillFits::of(...$fair, standard: ProofStandard::Reliable, on: YearDay::of(5, $day)), static fn (array $f): bool => $f['variety'] === null),
+            array_filter(
+                StillFits::of(...$fair, standard: ProofStandard::Reliable, on: YearDay::of(5, $day)),
+                static fn (array $f): bool => $f['variety'] === null,
+            ),
             'of_ten',
             'crop',
         )['radish'] ?? null;

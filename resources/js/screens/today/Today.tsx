@@ -147,7 +147,7 @@ export function Today() {
                 {data.by === 'season' && <StandsAlready zone={zone} />}
                 {mine && packets?.length === 0 && <p>{say('today.you-have-nothing-yet')}</p>}
                 <Piles data={data} acts={acts} chosen={chosen} onChoose={(act) => set('of', keyOf(act))} />
-                {data.by === 'season' && <UnderWay zone={zone} />}
+                {data.by === 'season' && <UnderWay zone={zone} today={data.today} />}
                 {data.by === 'season' && <WaterToday zone={zone} today={data.today} />}
                 <StillFits zone={zone} on={data.on} />
                 <Over acts={acts.filter((act) => act.pile === 'over')} on={data.on} zone={zone} />

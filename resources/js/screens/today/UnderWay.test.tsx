@@ -73,7 +73,7 @@ describe('what stands already', () => {
                 sowing('Pea', { sown: '2026-04-12' }, null),
             ],
         });
-        show(<UnderWay zone="bench" />);
+        show(<UnderWay zone="bench" today="2026-04-18" />);
         expect(await row('Radish')).toEqual([
             'Bed 3',
             'sown 9 Apr',
@@ -99,11 +99,27 @@ describe('what stands already', () => {
         expect((await row('Pea')).at(-1)).toBe('this season is not known');
     });
 
+    it('says how late a sowing is that should be up, and whether spares are ready', async () => {
+        const due = { up: ['2026-04-10', '2026-04-12', '2026-04-13'] };
+        fakeServer({
+            'GET /api/zones/bench/under-way': [
+                sowing('Kale', { sown: '2026-04-01' }, due),
+                { ...sowing('Carrot', { sown: '2026-04-01' }, due), bed: null },
+                { ...sowing('Beet', { sown: '2026-04-01', up: '2026-04-14' }, {}), bed: null },
+                { ...sowing('Spare', { sown: '2026-03-01' }, { set_out: '2026-04-18' }), crop: 'Kale' },
+            ],
+        });
+        show(<UnderWay zone="bench" today="2026-04-18" />);
+        expect((await row('Kale')).at(-1)).toBe('5 days late; your spare seedlings are ready to take its place');
+        expect((await row('Carrot')).at(-1)).toBe('5 days late: look, and log what you find');
+        expect((await row('Beet')).at(-1)).toBe('harvest in 20 of 29 years');
+    });
+
     it('is nothing where nothing stands', async () => {
         const asked = fakeServer({ 'GET /api/zones/bench/under-way': [] });
         const { container } = show(
             <>
-                <UnderWay zone="bench" />
+                <UnderWay zone="bench" today="2026-04-18" />
                 <StandsAlready zone="bench" />
             </>,
         );

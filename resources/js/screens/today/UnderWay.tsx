@@ -1,6 +1,6 @@
 import { useUnderWay } from '../../api/log';
 import type { Schema } from '../../api/client';
-import { inShort } from '../../time/days';
+import { daysBetween, inShort } from '../../time/days';
 import { say } from '../../words/words';
 
 type Sowing = Schema['UnderWay'];
@@ -8,7 +8,7 @@ type Sowing = Schema['UnderWay'];
 const SHOWN = 12;
 
 /** What the log says stands already, and how this season goes on for each: what was seen, else what is to be expected. */
-export function UnderWay({ zone }: { zone: string }) {
+export function UnderWay({ zone, today }: { zone: string; today: string }) {
     const { data } = useUnderWay(zone);
     if (!data || data.length === 0) return null;
     return (
@@ -33,7 +33,7 @@ export function UnderWay({ zone }: { zone: string }) {
                             <td className="nowrap">{up(sowing)}</td>
                             <td className="nowrap">{thin(sowing)}</td>
                             <td className="nowrap">{firstPick(sowing)}</td>
-                            <td>{word(sowing)}</td>
+                            <td>{late(sowing, data, today) ?? word(sowing)}</td>
                         </tr>
                     ))}
                 </tbody>
@@ -94,4 +94,14 @@ function word({ goes_on, days }: Sowing): string {
         return say('under-way.lost-by-the-model', { loss: say(`outcome.${goes_on.loss}.short`) });
     }
     return say('under-way.harvests', { harvests: goes_on.harvests, of: goes_on.of, cold: goes_on.cold });
+}
+
+/** What is sown and should be up: how late it is, and whether seedlings of the same crop wait under cover. */
+function late({ crop, days, goes_on, under_cover }: Sowing, all: Sowing[], today: string): string | null {
+    const expected = goes_on?.up?.[2];
+    if (under_cover || days.up || !expected || expected >= today) return null;
+    const isReady = ({ days, under_cover, goes_on }: Sowing) =>
+        under_cover && !days.set_out && !!goes_on?.set_out && goes_on.set_out <= today;
+    const spares = all.some((other) => other.crop === crop && isReady(other));
+    return say(spares ? 'under-way.late-spares' : 'under-way.late', { days: daysBetween(expected, today) });
 }

@@ -20,6 +20,7 @@ import { DossierTables } from './DossierTables';
 import { Learned } from './Learned';
 import { OwnDates } from './OwnDates';
 import { Succession } from './Succession';
+import { Spares } from './Spares';
 import { WaterNeeded } from './WaterNeeded';
 import { VarietyAxis } from './VarietyAxis';
 import { isStandard, STANDARDS } from '../../words/standards';
@@ -207,6 +208,7 @@ function Body({
                 <HeldForSoil route={route} />
                 <Evidence route={route} />
                 <WithoutWindow route={route} />
+                <Spares zone={zone} crop={crop} route={route.route} day={day} />
                 <WaterNeeded zone={zone} crop={crop} route={route.route as Route} day={day} />
                 <VarietyAxis
                     varieties={data.crop.varieties ?? []}

@@ -68,6 +68,21 @@ export function useSowingWater(zone: string, crop: string, route: 'direct' | 'tr
     });
 }
 
+/** Seedlings to raise beside a direct sowing that often fails; null where that helps nobody. */
+export function useSpares(zone: string, crop: string, on: string, enabled: boolean) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'windows', crop, 'spares', on),
+        enabled,
+        placeholderData: keepPreviousData,
+        queryFn: () =>
+            unwrap(
+                api.GET('/api/zones/{zone}/windows/{crop}/spares', {
+                    params: { path: { zone, crop }, query: { route: 'direct', on } },
+                }),
+            ),
+    });
+}
+
 export function useCropComparison(zone: string, crop: string, standard?: Schema['Standard']) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', crop, 'compared', standard),

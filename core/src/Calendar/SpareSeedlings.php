@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Calendar;
+
+use Anthesis\Climate\Quantile;
+use Anthesis\Crop\Crop;
+use Anthesis\Crop\Route;
+use Anthesis\Place\Place;
+use Anthesis\Record\Tolerance;
+use Anthesis\Record\YearDay;
+use Anthesis\Replay\Outcome;
+use Anthesis\Replay\Replay;
+use Anthesis\Window\ProofStandard;
+
+/**
+ * Seedlings to raise under cover beside a direct sowing that often fails to come up, or fails young: how many, from when, and until when
+ * they can take the place of what failed.
+ *
+ * A row fails as a whole or not at all, so there are as many as a row needs, and one in ten more for what does not take. They are
+ * started so that they are ready when a sowing that is not up by then is late: on the day by which nine in ten of those that come up
+ * have.
+ *
+ * A plain document, ready for JSON: of `years` on record `failed`; `start` under cover, `ready` on the day a sowing is late, `until` the
+ * last day from there on that setting out has a fair chance (null: none, so spares would not help); `per_metre` of row.
+ *
+ * @phpstan-type Spares array{years: int, failed: int, start: string, ready: string, until: string|null, per_metre: float}
+ */
+final class SpareSeedlings
+{
+    /** A sowing that fails in more than so great a share of the years has spares raised for it. */
+    private const OFTEN = 0.2;
+
+    private const LATE = 0.9;
+
+    private const MORE = 1.1;
+
+    private const CM_PER_M = 100;
+
+    private const FAILED = [
+        Outcome::NoEmergenceCold,
+        Outcome::NoEmergenceHot,
+        Outcome::FreezeYoung,
+        Outcome::HeatYoung,
+    ];
+
+    /**
+     * @param  Place  $place  at the site it is grown at
+     * @return Spares|null null where it is not both sown and set out, fails seldom, or never came up
+     */
+    public static function of(Place $place, Crop $crop, YearDay $sown): ?array
+    {
+        $weeks = $crop->underCover->weeks;
+        if ($weeks === null || array_udiff([Route::Direct, Route::Transplant], $crop->routes, self::compare(...)) !== []) {
+            return null;
+        }
+        $replay = Replay::ofPlace($place);
+        $years = $failed = 0;
+        $ups = [];
+        foreach ($replay->runs($crop, Route::Direct)->all($sown->number) as $run) {
+            $years++;
+            $failed += in_array($run->outcome, self::FAILED, true) ? 1 : 0;
+            if ($run->up !== null) {
+                $ups[] = $run->up->number - $run->sown->number;
+            }
+        }
+        if ($years === 0 || $ups === [] || $failed <= self::OFTEN * $years + Tolerance::SUMS) {
+            return null;
+        }
+        sort($ups);
+        $ready = $sown->plus((int) ceil(Quantile::of($ups, self::LATE) ?? 0.0));
+
+        return [
+            'years' => $years,
+            'failed' => $failed,
+            'start' => $ready->plus(-$weeks->days())->iso(),
+            'ready' => $ready->iso(),
+            'until' => self::until($replay, $crop, $ready)?->iso(),
+            'per_metre' => round((self::MORE * self::CM_PER_M) / $crop->spacing->spacingCm, 1),
+        ];
+    }
+
+    /** The last day, counted on from one, on which setting out has a fair chance without a break. */
+    private static function until(Replay $replay, Crop $crop, YearDay $ready): ?YearDay
+    {
+        $runs = $replay->runs($crop, Route::Transplant);
+        $last = null;
+        for ($i = 0; $i < YearDay::YEAR; $i++) {
+            $day = $ready->plus($i);
+            $all = $runs->all($day->number);
+            $harvests = array_filter($all, static fn ($run): bool => $run->outcome === Outcome::Harvest);
+            if ($all === [] || count($harvests) < ProofStandard::FAIR * count($all) - Tolerance::SUMS) {
+                break;
+            }
+            $last = $day;
+        }
+
+        return $last;
+    }
+
+    private static function compare(Route $a, Route $b): int
+    {
+        return $a->value <=> $b->value;
+    }
+}
