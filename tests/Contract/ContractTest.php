@@ -103,6 +103,10 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/climate/years/2005')->assertOk();
         $this->getJson('/api/zones/test-basin/rain')->assertOk();
         $this->getJson('/api/zones/test-basin/workable')->assertOk();
+        $this->getJson('/api/zones/test-basin/water-due')->assertOk();
+        $this->getJson('/api/zones/test-basin/still-fits')->assertOk();
+        $this->getJson('/api/zones/test-basin/track-record')->assertOk();
+        $this->getJson('/api/zones/test-basin/windows/kale/spares?on=04-01&route=direct')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/water?on=04-20')->assertOk();
         $this->getJson('/api/zones/test-basin/climate')->assertOk()->assertJsonPath('data.climate.thresholds.1.seasons.0.season', 2000);
         $this->getJson('/api/zone-comparison')->assertOk()->assertJsonPath('data.rows.0.zone', 'test-basin');
@@ -342,6 +346,7 @@ final class ContractTest extends TestCase
                 'zones/test-basin/evidence',
                 'zones/test-basin/normals',
                 'zones/test-basin/method',
+                'zones/test-basin/verification',
             ] as $table
         ) {
             $this->getJson("/open/v1/{$table}.json")->assertOk();
