@@ -116,6 +116,8 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('sites/{site}', [SiteController::class, 'destroy']);
         Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
         Route::get('zones/{zone}/track-record', [TrackRecordController::class, 'show']);
+        Route::get('zones/{zone}/track-record/season', [TrackRecordController::class, 'season']);
+        Route::post('zones/{zone}/track-record/season', [TrackRecordController::class, 'judgeSeason']);
         Route::get('zones/{zone}/rain', [ClimateController::class, 'rain']);
         Route::get('zones/{zone}/climate', [ClimateController::class, 'show']);
         Route::get('zones/{zone}/today', [TodayController::class, 'show']);

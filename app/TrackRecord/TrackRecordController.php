@@ -8,15 +8,18 @@ use Anthesis\Window\ProofStandard;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rules\Enum;
 
 /** Whether a zone's windows came true. */
 class TrackRecordController
 {
+    private const NO_RECORD = 'There is no record of this zone yet. Upload a station file first.';
+
     public function show(Request $request, Zone $zone, ZoneTrackRecord $record, ZoneLoggedPromises $logged): JsonResponse
     {
         $asked = $request->validate(['standard' => ['nullable', new Enum(ProofStandard::class)]]);
-        $progress = $record->progress($zone) ?? abort(404, 'There is no record of this zone yet. Upload a station file first.');
+        $progress = $record->progress($zone) ?? abort(404, self::NO_RECORD);
         $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
         $isDone = $progress['done'] === $progress['total'];
         if (! $isDone) {
@@ -30,5 +33,23 @@ class TrackRecordController
                 'log' => $isDone ? $logged->of($zone) : null,
             ],
         ]);
+    }
+
+    /** Whether this season's counts did better than the calendar alone, as far as that is judged. */
+    public function season(Zone $zone, ZoneHoldOrGo $record): JsonResponse
+    {
+        $progress = $record->progress($zone) ?? abort(404, self::NO_RECORD);
+
+        return response()->json(['data' => $progress + ['record' => $record->of($zone, ProofStandard::from($zone->standard))]]);
+    }
+
+    /** Has it judged in the background: it takes minutes, so it is asked for. */
+    public function judgeSeason(Zone $zone, ZoneHoldOrGo $record): JsonResponse
+    {
+        Gate::authorize('update', $zone);
+        abort_if($record->progress($zone) === null, 404, self::NO_RECORD);
+        KeepMorningsJob::dispatch($zone->id);
+
+        return $this->season($zone, $record)->setStatusCode(202);
     }
 }

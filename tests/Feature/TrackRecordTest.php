@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Editions\Edition;
+use App\People\Role;
 use App\Results\Result;
+use App\TrackRecord\KeepMorningsJob;
 use App\TrackRecord\KeepPromisesJob;
+use App\TrackRecord\ZoneHoldOrGo;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
@@ -82,5 +85,29 @@ class TrackRecordTest extends TestCase
         $after = $log();
         self::assertSame([0, 1], [$after['in_force']['inside']['harvested'], $after['in_force']['inside']['lost']], 'the one of 2 May');
         self::assertSame([1, 0], [$after['before']['inside']['harvested'], $after['before']['inside']['lost']]);
+    }
+
+    public function test_this_seasons_counts_are_judged_when_somebody_asks_for_it(): void
+    {
+        $zone = $this->zone();
+        $told = fn (): array => $this->getJson('/api/zones/test-basin/track-record/season')->assertOk()->json('data');
+        $years = $told()['total'];
+        self::assertSame([0, null], [$told()['done'], $told()['record']]);
+        $this->actingAs($this->person(Role::Volunteer));
+        $this->postJson('/api/zones/test-basin/track-record/season')->assertForbidden();
+        $this->actingAs($this->person());
+        Queue::fake([KeepMorningsJob::class]);
+        $this->postJson('/api/zones/test-basin/track-record/season')->assertStatus(202);
+        Queue::assertPushed(KeepMorningsJob::class, 1);
+        self::assertTrue(app(ZoneHoldOrGo::class)->keepOne($zone));
+        self::assertSame(1, $told()['done']);
+        app()->call([new KeepMorningsJob($zone->id), 'handle']);
+        $all = $told();
+        self::assertSame($years, $all['done']);
+        $total = $all['record']['total'];
+        self::assertGreaterThan(100, $total['cases']);
+        self::assertSame($total['cases'], array_sum(array_column($all['record']['crops'], 'cases')));
+        self::assertSame($total['right'], array_sum(array_column($all['record']['months'], 'right')));
+        self::assertEqualsWithDelta(1 - $total['brier'] / $total['brier_of_record'], $total['skill'], 0.01);
     }
 }

@@ -23,10 +23,10 @@ use Anthesis\Soil\Site;
 final readonly class SeasonPromises
 {
     /** Day of the month that is judged. */
-    private const DATE = 15;
+    public const DATE = 15;
 
     /** With fewer members than this nothing is judged. */
-    private const LEAST_MEMBERS = 5;
+    public const LEAST_MEMBERS = 5;
 
     /** Days before and after whose runs the record's own word is pooled over. */
     private const HALF_WEEK = 3;
@@ -68,9 +68,9 @@ final readonly class SeasonPromises
                 foreach (Splice::onDay($record, $day, $year) as $member) {
                     $at = $day->number - $member->record->first->number;
                     $of = (new Replay($member->record, $latitude, $site, $light))->runs($crop, $route, $at, $at);
-                    $code = $of->outcomes[$at] ?? Outcome::NONE;
-                    if ($code !== Outcome::NONE) {
-                        $shares[] = $code === Outcome::Harvest->code() ? 1 : 0;
+                    $member = self::cameOn($of, $at);
+                    if ($member !== null) {
+                        $shares[] = $member;
                     }
                 }
                 $own = self::ofOtherYears($runs, $record, $day);
@@ -92,15 +92,21 @@ final readonly class SeasonPromises
     }
 
     /** @return int|null 1 where what was sown on the day came to a harvest, 0 where it did not; null: it does not count */
-    private static function came(Runs $runs, DailyRecord $record, Day $day): ?int
+    public static function came(Runs $runs, DailyRecord $record, Day $day): ?int
     {
-        $code = $runs->outcomes[$day->number - $record->first->number] ?? Outcome::NONE;
+        return self::cameOn($runs, $day->number - $record->first->number);
+    }
+
+    /** @return int|null the same of the i-th day of a record */
+    public static function cameOn(Runs $runs, int $i): ?int
+    {
+        $code = $runs->outcomes[$i] ?? Outcome::NONE;
 
         return $code === Outcome::NONE ? null : ($code === Outcome::Harvest->code() ? 1 : 0);
     }
 
     /** @return float|null share of harvests among the other years' runs of the days within three of the date; null: there is none */
-    private static function ofOtherYears(Runs $runs, DailyRecord $record, Day $day): ?float
+    public static function ofOtherYears(Runs $runs, DailyRecord $record, Day $day): ?float
     {
         $harvest = Outcome::Harvest->code();
         $all = $harvests = 0;

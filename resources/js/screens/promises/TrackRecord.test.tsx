@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
 import { EDUCATOR, fakeServer, show } from '../../testing';
@@ -68,11 +68,12 @@ const told = (
     log: windows && { in_force: NO_LOG, before: NO_LOG, ...log },
 });
 
-function open(answer: Told) {
+function open(answer: Told, season: object = { done: 0, total: 30, record: null }) {
     const asked = fakeServer({
         'GET /api/session': EDUCATOR,
         'GET /api/zones/bench/track-record': answer,
         'GET /api/zones/bench/climate': null,
+        'GET /api/zones/bench/track-record/season': season,
     });
     show(<TrackRecord />, '/desk/zones/bench/track-record', '/desk/zones/:zone/track-record');
     return asked;
@@ -143,5 +144,22 @@ describe('The track record', () => {
         ).toBeTruthy();
         expect(screen.getByText(/These are few cases/)).toBeTruthy();
         expect(screen.queryByText(/before the first calendar/)).toBeNull();
+    });
+
+    it('judges hold or go when it is asked to, and says how often each was right', async () => {
+        const sum = { cases: 200, brier: 0.12, brier_of_record: 0.15, skill: 0.2, right: 170, right_of_record: 152 };
+        const asked = open(told({}), { done: 0, total: 30, record: null });
+        fireEvent.click(await screen.findByRole('button', { name: 'Judge hold or go' }));
+        await waitFor(() =>
+            expect(asked.some(({ what }) => what === 'POST /api/zones/bench/track-record/season')).toBe(true),
+        );
+        cleanup();
+        open(told({}), { done: 30, total: 30, record: { total: sum, months: [{ month: 4, ...sum }], crops: [] } });
+        expect(
+            await screen.findByText(
+                'Of 100 decisions to go or to hold, 85 were right by this season’s counts and 76 by the calendar alone (200 judged). So in 100 decisions this season was right 9 times more often. The counts themselves came 20.0% nearer to what happened (by the Brier score).',
+            ),
+        ).toBeTruthy();
+        expect(screen.getByRole('row', { name: 'April 85 76 0.120 0.150 200' })).toBeTruthy();
     });
 });

@@ -8,6 +8,7 @@ import { NoRecord } from '../../ui/NoRecord';
 import { RuledTable } from '../../ui/RuledTable';
 import { isStandard, STANDARDS } from '../../words/standards';
 import { listed, say } from '../../words/words';
+import { HoldOrGo } from './HoldOrGo';
 import { LoggedRecord } from './LoggedRecord';
 import { useTrackRecord, type TrackRecordData } from './queries';
 
@@ -104,6 +105,7 @@ function Judged({
                         crop.years,
                     ])}
                 />
+                <HoldOrGo zone={zone} />
             </div>
             <div>
                 <h3>{say('promises.by-decade')}</h3>

@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../../api/client';
 import { zoneKey } from '../../api/stale';
 
@@ -16,5 +16,29 @@ export function useTrackRecord(zone: string, standard: Schema['Standard'] | unde
         queryFn: () =>
             unwrap(api.GET('/api/zones/{zone}/track-record', { params: { path: { zone }, query: { standard } } })),
         refetchInterval: ({ state }) => (state.data && state.data.windows === null ? AGAIN : false),
+    });
+}
+
+const seasonKey = (zone: string) => zoneKey(zone, 'windows', 'track-record', 'season');
+
+/** Whether this season's counts did better than the calendar alone; asked again while that is being judged. */
+export function useSeasonRecord(zone: string) {
+    return useQuery({
+        queryKey: seasonKey(zone),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/track-record/season', { params: { path: { zone } } })),
+        refetchInterval: ({ state: { data } }) => (data && data.done > 0 && data.record === null ? 3 * AGAIN : false),
+    });
+}
+
+/** Has it judged: it takes minutes. */
+export function useJudgeSeason(zone: string) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: () => unwrap(api.POST('/api/zones/{zone}/track-record/season', { params: { path: { zone } } })),
+        onSuccess: (data) => {
+            queries.setQueryData(seasonKey(zone), data);
+            // The first year takes some seconds, and nothing asks before it is done.
+            window.setTimeout(() => void queries.invalidateQueries({ queryKey: seasonKey(zone) }), 10 * AGAIN);
+        },
     });
 }
