@@ -130,6 +130,7 @@ Route::prefix('api')->group(static function (): void {
         Route::get('zones/{zone}/windows/{crop}/packet-days', [WindowsController::class, 'packetDays']);
         Route::get('zones/{zone}/windows/{crop}/water', [WindowsController::class, 'water']);
         Route::get('zones/{zone}/windows/{crop}/spares', [WindowsController::class, 'spares']);
+        Route::get('zones/{zone}/windows/{crop}/sensitivity', [WindowsController::class, 'sensitivity']);
         Route::get('zones/{zone}/windows/{crop}/succession', [SuccessionController::class, 'show']);
         Route::get('zones/{zone}/windows/{crop}/compared', [WindowsController::class, 'compared']);
         Route::post('zones/{zone}/windows/{crop}/choices', [CropChoiceController::class, 'store']);

@@ -23,6 +23,7 @@ enum ResultKind: string
     case MethodChanges = 'method-changes';
     case Promises = 'promises';
     case Mornings = 'mornings';
+    case Sensitivity = 'sensitivity';
 
     /** Days. What hangs on today is another tomorrow; the rest is asked for again as long as nobody changes anything. */
     public function keptDays(): int
@@ -30,7 +31,7 @@ enum ResultKind: string
         return match ($this) {
             self::Today, self::Workable, self::UnderWay, self::WaterDue, self::Cue => 2,
             self::Ruler, self::Climate, self::Rain, self::Dossier, self::Comparison => 7,
-            self::Record, self::LocalDays, self::Ground, self::MethodChanges, self::Promises, self::Mornings => 30,
+            self::Record, self::LocalDays, self::Ground, self::MethodChanges, self::Promises, self::Mornings, self::Sensitivity => 30,
         };
     }
 }

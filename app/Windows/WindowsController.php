@@ -6,6 +6,7 @@ namespace App\Windows;
 
 use Anthesis\Calendar\SowingWater;
 use Anthesis\Calendar\SpareSeedlings;
+use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Replay;
@@ -17,6 +18,7 @@ use App\Results\Results;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rules\Enum;
 
 class WindowsController
 {
@@ -96,6 +98,22 @@ class WindowsController
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
 
         return response()->json(['data' => SpareSeedlings::of($asked->place, $asked->crop, $asked->day)]);
+    }
+
+    /** What moves a crop's windows most. */
+    public function sensitivity(Request $request, Zone $zone, Crop $crop): JsonResponse
+    {
+        $asked = $request->validate(
+            ['route' => ['nullable', new Enum(Route::class)], 'standard' => ['nullable', new Enum(ProofStandard::class)]],
+        );
+        $grown = ZoneCrops::of($zone)->crop($crop);
+        $route = isset($asked['route']) ? Route::from($asked['route']) : $grown->routes[0];
+        abort_unless(in_array($route, $grown->routes, true), 404, 'The crop is not grown in this way.');
+        $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
+
+        return response()->json([
+            'data' => Results::of($this->place($zone), new SensitivityQuestion($grown, $crop->cells, $route, $standard))['movers'],
+        ]);
     }
 
     /** What the latest edition of the method moved, crop by crop. */

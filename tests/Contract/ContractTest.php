@@ -112,6 +112,7 @@ final class ContractTest extends TestCase
         Queue::fake([KeepMorningsJob::class]);
         $this->postJson('/api/zones/test-basin/track-record/season')->assertStatus(202);
         $this->getJson('/api/zones/test-basin/windows/kale/spares?on=04-01&route=direct')->assertOk();
+        $this->getJson('/api/zones/test-basin/windows/kale/sensitivity?route=direct')->assertOk();
         $this->getJson('/api/zones/test-basin/windows/radish/water?on=04-20')->assertOk();
         $this->getJson('/api/zones/test-basin/climate')->assertOk()->assertJsonPath('data.climate.thresholds.1.seasons.0.season', 2000);
         $this->getJson('/api/zone-comparison')->assertOk()->assertJsonPath('data.rows.0.zone', 'test-basin');

@@ -20,6 +20,7 @@ import { DossierTables } from './DossierTables';
 import { Learned } from './Learned';
 import { OwnDates } from './OwnDates';
 import { Succession } from './Succession';
+import { Movers } from './Movers';
 import { Spares } from './Spares';
 import { WaterNeeded } from './WaterNeeded';
 import { VarietyAxis } from './VarietyAxis';
@@ -209,6 +210,7 @@ function Body({
                 <Evidence route={route} />
                 <WithoutWindow route={route} />
                 <Spares zone={zone} crop={crop} route={route.route} day={day} />
+                <Movers zone={zone} crop={crop} route={route.route as Route} />
                 <WaterNeeded zone={zone} crop={crop} route={route.route as Route} day={day} />
                 <VarietyAxis
                     varieties={data.crop.varieties ?? []}

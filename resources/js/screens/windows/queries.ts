@@ -83,6 +83,20 @@ export function useSpares(zone: string, crop: string, on: string, enabled: boole
     });
 }
 
+/** What moves a crop's windows most; asked for when somebody looks. */
+export function useSensitivity(zone: string, crop: string, route: 'direct' | 'transplant', enabled: boolean) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'windows', crop, 'sensitivity', route),
+        enabled,
+        queryFn: () =>
+            unwrap(
+                api.GET('/api/zones/{zone}/windows/{crop}/sensitivity', {
+                    params: { path: { zone, crop }, query: { route } },
+                }),
+            ),
+    });
+}
+
 export function useCropComparison(zone: string, crop: string, standard?: Schema['Standard']) {
     return useQuery({
         queryKey: zoneKey(zone, 'windows', crop, 'compared', standard),

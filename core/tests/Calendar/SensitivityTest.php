@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Tests\Calendar;
+
+use Anthesis\Calendar\Sensitivity;
+use Anthesis\Crop\CropBook;
+use Anthesis\Crop\CropColumn;
+use Anthesis\Crop\CropSchema;
+use Anthesis\Crop\LightSchool;
+use Anthesis\Crop\NumberBasis;
+use Anthesis\Crop\Route;
+use Anthesis\Place\KnownRecord;
+use Anthesis\Place\Place;
+use Anthesis\Soil\Site;
+use Anthesis\Tables\CropCsv;
+use Anthesis\Tests\Fixtures;
+use Anthesis\Window\School\FromReplay;
+use Anthesis\Window\SowingWindow;
+use PHPUnit\Framework\TestCase;
+
+final class SensitivityTest extends TestCase
+{
+    private static function place(): Place
+    {
+        $known = KnownRecord::of(Fixtures::record('north'));
+
+        return new Place($known, $known, Fixtures::latitude('north'), LightSchool::Radiation, [Site::openGround()], CropBook::none());
+    }
+
+    private static function cells(string $slug): array
+    {
+        return array_column(CropCsv::standardRows(), null, 'slug')[$slug] ?? self::fail("no {$slug}");
+    }
+
+    /** @return array<string, array> movers by name */
+    private static function movers(string $slug, NumberBasis $basis, ?float $days = null): array
+    {
+        return array_column(
+            Sensitivity::of(self::place(), self::cells($slug), $days, static fn (CropColumn $c): NumberBasis => $basis, Route::Direct, 0.8),
+            null,
+            'name',
+        );
+    }
+
+    /** @return int days on which one crop's windows are open and another's are not, counted by hand */
+    private static function apart(array $one, array $other): int
+    {
+        $days = static function (array $cells): array {
+            $open = [];
+            foreach (FromReplay::ofPlace(self::place())->of(CropSchema::crop($cells), Route::Direct)->printed(0.8) as $window) {
+                for ($i = 0; $i < $window->days; $i++) {
+                    $open[] = $window->first->plus($i)->number;
+                }
+            }
+
+            return $open;
+        };
+        [$a, $b] = [$days($one), $days($other)];
+
+        return count(array_diff($a, $b)) + count(array_diff($b, $a));
+    }
+
+    public function test_each_number_is_moved_by_as_much_as_it_may_be_wrong_and_the_days_counted(): void
+    {
+        $cells = self::cells('radish');
+        $told = self::movers('radish', NumberBasis::Judgment);
+        $days = (float) $cells['maturity_days'];
+        $maturity = $told['maturity_days'];
+        self::assertSame(['crop', 'judgment', 0.25, 'share'], [$maturity['of'], $maturity['basis'], $maturity['by'], $maturity['unit']]);
+        self::assertSame(self::apart($cells, ['maturity_days' => (string) ($days * 0.75)] + $cells), $maturity['less']);
+        self::assertSame(self::apart($cells, ['maturity_days' => (string) ($days * 1.25)] + $cells), $maturity['more']);
+        $heat = array_filter($told, static fn (array $m): bool => $m['unit'] === 'celsius' && $m['of'] === 'crop');
+        self::assertNotSame([], $heat);
+        self::assertSame([2.0], array_values(array_unique(array_column($heat, 'by'))));
+        foreach ($heat as $name => $mover) {
+            $less = ['less' => -2.0, 'more' => 2.0];
+            foreach ($less as $side => $by) {
+                $changed = [$name => (string) ((float) $cells[$name] + $by)] + $cells;
+                self::assertSame(self::apart($cells, $changed), $mover[$side], "{$name} {$side}");
+            }
+        }
+        self::assertNull($told['emergence']['label'], 'by soil, as one');
+        self::assertSame('column.maturity_days.label', $maturity['label']['key']);
+        self::assertCount(0, array_filter(array_keys($told), static fn (string $n): bool => str_starts_with($n, 'em_')));
+        self::assertArrayNotHasKey('spacing_cm', $told);
+    }
+
+    public function test_surer_numbers_are_moved_by_less_and_what_moves_most_comes_first(): void
+    {
+        $told = self::movers('radish', NumberBasis::Packet);
+        self::assertSame(0.1, $told['maturity_days']['by']);
+        self::assertLessThan(
+            max(self::movers('radish', NumberBasis::Judgment)['maturity_days']['less'], 1),
+            $told['maturity_days']['less'],
+        );
+        $most = array_map(static fn (array $m): int => max($m['less'], $m['more'] ?? 0), array_values($told));
+        $sorted = $most;
+        rsort($sorted);
+        self::assertSame($sorted, $most);
+        self::assertNotContains(0, $most, 'what moves nothing is left out');
+        self::assertSame(0.15, self::movers('radish', NumberBasis::Table)['maturity_days']['by']);
+    }
+
+    public function test_the_site_and_the_years_in_use_are_moved_too(): void
+    {
+        $told = self::movers('bush-bean', NumberBasis::Table);
+        self::assertSame(['site', null, 0.5, 'celsius'], [
+            $told['air']['of'],
+            $told['air']['basis'],
+            $told['air']['by'],
+            $told['air']['unit'],
+        ]);
+        $latest = array_filter($told, static fn (array $m): bool => $m['of'] === 'record');
+        self::assertNotSame([], $latest);
+        foreach ($latest as $mover) {
+            self::assertSame(['years', null], [$mover['unit'], $mover['more']]);
+            self::assertSame('latest-'.(int) $mover['by'], $mover['name']);
+        }
+        self::assertContainsOnlyInstancesOf(SowingWindow::class, FromReplay::ofPlace(self::place())->of(
+            CropSchema::crop(self::cells('bush-bean')),
+            Route::Direct,
+        )->printed(0.8));
+    }
+
+    public function test_days_measured_here_are_moved_least(): void
+    {
+        $told = self::movers('radish', NumberBasis::Judgment, 35.0);
+        self::assertSame(['measured', 0.05], [$told['maturity_days']['basis'] ?? null, $told['maturity_days']['by'] ?? null]);
+        $cells = ['maturity_days' => '35'] + self::cells('radish');
+        self::assertSame(self::apart($cells, ['maturity_days' => (string) (35 * 0.95)] + $cells), $told['maturity_days']['less']);
+    }
+}
