@@ -61,6 +61,17 @@ final class RainSheetTest extends TestCase
         self::assertSame([4, 0.0], [$months[4]['years'], $months[4]['high']]);
     }
 
+    public function test_a_day_of_the_year_that_never_has_rain_on_record_adds_none_to_its_week(): void
+    {
+        // Nothing is known of any 3 January; the other six days of the first week have a millimeter each.
+        $weeks = $this->sheet(static fn (int $year, int $month, int $day): ?float => match (true) {
+            $month === 1 && $day === 3 => null,
+            $month === 1 && $day <= 7 => 1.0,
+            default => 0.0,
+        })['weeks'];
+        self::assertSame(6.0, $weeks[0]['rain']);
+    }
+
     public function test_weeks_begin_with_the_ruler_and_hold_mean_days(): void
     {
         // Two millimeters on every eighth of January, one on every second of July, and that one only in two of four years.

@@ -66,6 +66,24 @@ final class RainAndSnowTest extends TestCase
         yield 'GHCN-Daily, months' => [$months];
     }
 
+    public function test_a_month_of_thirty_days_has_no_thirty_first_and_a_flagged_sum_is_doubted(): void
+    {
+        $month = static function (string $element, int $value, string $flag = ' '): string {
+            $text = "XX000000001200104{$element}";
+            for ($i = 0; $i < 31; $i++) {
+                // The second flag is that of quality; a column that is no day holds a value all the same.
+                $text .= str_pad((string) $value, 5, ' ', STR_PAD_LEFT).' '.($i === 4 ? $flag : ' ').' ';
+            }
+
+            return "{$text}\n";
+        };
+        $reading = Fixtures::read($month('TMAX', 120).$month('TMIN', 20).$month('PRCP', 50, 'D'));
+        self::assertSame('2001-04-30', $reading->asRead->last()->iso());
+        self::assertSame(30, $reading->asRead->days());
+        $marked = array_filter($reading->marks, static fn ($mark): bool => $mark->element === Element::Rain);
+        self::assertSame(['2001-04-05'], array_values(array_map(static fn ($mark): string => $mark->day->iso(), $marked)));
+    }
+
     private static function long(callable $temperatures): string
     {
         $text = '';

@@ -28,6 +28,15 @@ final class CropCsvTest extends TestCase
         return (new CropCsv())->read($stream);
     }
 
+    public function test_a_table_that_is_written_reads_the_same_again(): void
+    {
+        $rows = CropCsv::standardRows();
+        $stream = fopen('php://memory', 'w+') ?: self::fail();
+        fwrite($stream, CropCsv::write($rows));
+        rewind($stream);
+        self::assertSame(array_values($rows), array_values(CropCsv::rows($stream)));
+    }
+
     public function test_the_standard_table_is_whole(): void
     {
         $table = CropCsv::standard();

@@ -119,8 +119,27 @@ final class WaterTest extends TestCase
         self::assertSame([true, true, true], array_slice($workable->days, $day->number - 1, 3));
         self::assertFalse($workable->days[$day->number - 2]);
         self::assertSame([], $workable->first(Latitude::of(-45.0)), 'its half-year begins in July, and is not all on record');
-        self::assertGreaterThan(0.9, $workable->shares()[150]);
+        self::assertEquals(1.0, $workable->shares()[150], 'one year, and it can be worked on each of the seven days');
         self::assertNull($workable->shares()[300]);
+    }
+
+    public function test_a_first_workable_day_may_be_the_last_of_the_half_year_and_no_later(): void
+    {
+        $of = static function (int $dryFrom): array {
+            $rain = array_map(static fn (int $i): float => $i < $dryFrom ? 60.0 : 0.0, range(0, 199));
+            $water = WaterDays::of(
+                new DailyRecord(Day::of(2001, 1, 1), array_fill(0, 200, 12.0), array_fill(0, 200, 36.0), $rain),
+                Latitude::of(45.0),
+            );
+            $workable = Workable::of($water, Ground::named('sand'));
+
+            return [(int) array_search(true, $workable->days, true), $workable->first(Latitude::of(45.0))[2001] ?? null];
+        };
+        // Sand is fit on the day the rain ends: as the 182nd of the year it is a first day, as the 183rd it comes too late.
+        [$fit, $first] = $of(181);
+        self::assertSame([181, 182], [$fit, $first?->number]);
+        [$fit, $first] = $of(182);
+        self::assertSame([182, null], [$fit, $first]);
     }
 
     private static function crop(?string $thirst = null, ?float $root = null, ?float $depletion = null, ?float $late = null): Crop
