@@ -24,6 +24,7 @@ use Anthesis\Season\SeasonPosition;
 use Anthesis\Season\SoilReady;
 use Anthesis\Season\SortedActs;
 use Anthesis\Season\ThisSeason;
+use Anthesis\Season\WaterAdvisory;
 use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilDate;
 use Anthesis\Soil\SoilTemperature;
@@ -87,14 +88,17 @@ final class TodaySheet
         $ready = $season->members === [] ? [] : self::ready($season);
         $outside = Outside::on($on, $crops, $replay, $standard);
         $nights = NightWork::of($season, $outside, $covers);
-        $grounds = AdvisoryGround::of(
-            $season,
-            $ready,
-            SoilDate::all($soil, $season->latitude, array_slice(self::SOIL, 0, count($ready))),
-            self::sinceMidwinter($soil, $season),
-            $nights,
-            $outside,
-        );
+        $grounds = [
+            ...AdvisoryGround::of(
+                $season,
+                $ready,
+                SoilDate::all($soil, $season->latitude, array_slice(self::SOIL, 0, count($ready))),
+                self::sinceMidwinter($soil, $season),
+                $nights,
+                $outside,
+            ),
+            ...WaterAdvisory::of($record, $season->latitude),
+        ];
 
         return [
             'on' => $on->iso(),

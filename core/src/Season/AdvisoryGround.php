@@ -11,7 +11,7 @@ use Anthesis\Words\Phrase;
 
 /**
  * What this season gives reason to tell gardeners of: soil a week early or late, a freeze while tender plants are out, a heat
- * spell over seedlings. A draft with its evidence; whether it is said, and how, is the educator's.
+ * spell over seedlings; WaterAdvisory adds what its rain does. A draft with its evidence; whether it is said, and how, is the educator's.
  */
 final readonly class AdvisoryGround
 {
@@ -35,7 +35,7 @@ final readonly class AdvisoryGround
      * @param  list<Phrase>  $evidence
      * @param  Day  $until  after which it is of no use
      */
-    private function __construct(public string $key, public Phrase $says, public array $evidence, public Day $until)
+    public function __construct(public string $key, public Phrase $says, public array $evidence, public Day $until)
     {
     }
 

@@ -16,7 +16,8 @@ final readonly class Workable
 {
     private const DEPTH = 0.10;
 
-    private const FROZEN_AT = 0.5;
+    /** Ground is frozen at or below so many °C. */
+    public const FROZEN_AT = 0.5;
 
     /** Days running that make a start. */
     private const RUNNING = 3;
