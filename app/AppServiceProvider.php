@@ -15,6 +15,7 @@ use App\Gardener\RenderSeasons;
 use App\Gardener\RenderWithdrawal;
 use App\Languages\TranslationsChanged;
 use App\Log\FollowSowings;
+use App\Office\WaterRulesChanged;
 use App\Operations\DemoClockMoved;
 use App\Results\StartComputing;
 use App\Simulation\OutboxTransport;
@@ -56,6 +57,7 @@ class AppServiceProvider extends ServiceProvider
         EditionWithdrawn::class => RenderWithdrawal::class,
         BoundariesChanged::class => RenderHome::class,
         TranslationsChanged::class => RenderSeasons::class,
+        WaterRulesChanged::class => RenderSeasons::class,
         AdvisoriesChanged::class => RenderAdvisories::class,
         DemoClockMoved::class => GoOnWithTheDay::class,
     ];

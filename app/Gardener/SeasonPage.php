@@ -11,6 +11,7 @@ use Anthesis\Record\Day;
 use App\Advisories\Advisory;
 use App\Editions\Edition;
 use App\Languages\Translation;
+use App\Office\Office;
 use App\Operations\Seal;
 use App\Season\ZoneToday;
 use App\Season\ZoneWater;
@@ -67,7 +68,8 @@ final class SeasonPage
         $told = $this->today->told($zone, $day);
         $season = $told === null
             ? null
-            : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null) + $this->water->of($zone, $day);
+            : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null) + $this->water->of($zone, $day)
+                + ['water_rules' => Office::waterRulesOn($day)];
         foreach (EditionPages::readings($document) as $reading) {
             $pages[ltrim("{$reading->prefix()}/index.html", '/')] = $this->page($zone, $document, $day, $season, $reading);
         }
@@ -206,6 +208,7 @@ final class SeasonPage
                     $zone->input_revision,
                     $zone->currentComputation?->ruler_hash,
                     $advisories,
+                    Office::waterRulesOn($day),
                 ],
                 JSON_THROW_ON_ERROR,
             ),

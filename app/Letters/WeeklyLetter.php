@@ -13,6 +13,7 @@ use Anthesis\Record\YearDay;
 use Anthesis\Words\Phrase;
 use App\Advisories\Advisory;
 use App\Languages\Translation;
+use App\Office\Office;
 use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
@@ -82,12 +83,16 @@ class WeeklyLetter extends Mailable
     {
         $mm = static fn (float $mm): Phrase => Phrase::of('measure.rain', ['rain' => $mm]);
 
+        $rules = Office::waterRulesOn($this->on);
+        $told = $rules === null ? [] : ["{$this->words()->say('page.season.water-rules')} {$rules}"];
+
         return match (true) {
-            $this->water === null => [],
+            $this->water === null => $told,
             $this->water['et0'] > $this->water['rain'] => [
                 $this->words()->say('page.season.water', ['taken' => $mm($this->water['et0']), 'fallen' => $mm($this->water['rain'])]),
+                ...$told,
             ],
-            default => [$this->words()->say('page.season.rain-is-enough')],
+            default => [$this->words()->say('page.season.rain-is-enough'), ...$told],
         };
     }
 

@@ -6,6 +6,7 @@ namespace App\Office;
 
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
+use Anthesis\Record\Day;
 use App\People\Change;
 use App\People\Versioned;
 use Illuminate\Database\Eloquent\Model;
@@ -21,6 +22,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $address
  * @property string|null $hours
  * @property string|null $licence of the open data; null: none was chosen
+ * @property string|null $water_rules of the district, in its own words; null: none to tell of
+ * @property string|null $water_rules_from first day on which they hold, ISO 8601; null: they hold already
+ * @property string|null $water_rules_until the last; null: until somebody says otherwise
  * @property bool $second_signature
  * @property UnitSystem $units at the desk, of people who chose none
  * @property DateStyle $dates the same
@@ -29,7 +33,20 @@ class Office extends Model
 {
     use Versioned;
 
-    public const FIELDS = ['name', 'mail', 'phone', 'address', 'hours', 'licence', 'second_signature', 'units', 'dates'];
+    public const FIELDS = [
+        'name',
+        'mail',
+        'phone',
+        'address',
+        'hours',
+        'licence',
+        ...self::WATER_RULES,
+        'second_signature',
+        'units',
+        'dates',
+    ];
+
+    public const WATER_RULES = ['water_rules', 'water_rules_from', 'water_rules_until'];
 
     /** Until an office chooses. */
     public const UNITS = UnitSystem::Us;
@@ -43,6 +60,18 @@ class Office extends Model
         'units' => UnitSystem::class,
         'dates' => DateStyle::class,
     ];
+
+    /** @return string|null the watering rules that hold on a day; null: none */
+    public static function waterRulesOn(Day $day): ?string
+    {
+        $office = self::theOne();
+        $holds =
+            $office !== null &&
+            ($office->water_rules_from ?? '') <= $day->iso() &&
+            ($office->water_rules_until === null || $office->water_rules_until >= $day->iso());
+
+        return $holds ? $office->water_rules : null;
+    }
 
     public static function theOne(): ?self
     {

@@ -29,6 +29,9 @@ class OfficeRequest extends FormRequest
             'address' => ['present', 'nullable', 'string', 'max:500'],
             'hours' => ['present', 'nullable', 'string', 'max:500'],
             'licence' => ['present', 'nullable', 'string', 'max:200'],
+            'water_rules' => ['nullable', 'string', 'max:500'],
+            'water_rules_from' => ['nullable', 'string', 'date_format:Y-m-d'],
+            'water_rules_until' => ['nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:water_rules_from'],
             'second_signature' => ['required', 'boolean'],
             'units' => ['required', new Enum(UnitSystem::class)],
             'dates' => ['required', new Enum(DateStyle::class)],
@@ -56,6 +59,9 @@ class OfficeRequest extends FormRequest
         return [
             'name.required' => 'Say what the office is called.',
             'mail.email' => 'This is no mail address. It looks like office@example.org.',
+            'water_rules.max' => 'Say the rules in at most 500 letters, and where to read the rest.',
+            '*.date_format' => 'Give the day as YYYY-MM-DD.',
+            'water_rules_until.after_or_equal' => 'The rules end before they begin. Check both days.',
             'phone.regex' => 'A telephone number is made of digits, spaces, +, -, / and brackets.',
         ];
     }

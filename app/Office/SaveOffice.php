@@ -19,7 +19,11 @@ final class SaveOffice
                 Office::query()
                     ->create(['name' => $values['name'], 'version' => $version])
                     ->refresh();
+            $before = $office->only(Office::WATER_RULES);
             $office->editedAt($version, $user, static fn (Office $o) => $o->update($values));
+            if ($office->refresh()->only(Office::WATER_RULES) !== $before) {
+                event(new WaterRulesChanged());
+            }
 
             return $office->refresh();
         });

@@ -9,6 +9,7 @@ use App\Advisories\Advisory;
 use App\Console\TurnDay;
 use App\Editions\Edition;
 use App\Gardener\PublicSite;
+use App\Office\Office;
 use App\People\Role;
 use App\Simulation\SimulatedOutlook;
 use App\Simulation\SimulatedStation;
@@ -16,6 +17,7 @@ use App\Simulation\SimulatedStations;
 use App\Stations\OutlookSource;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
 /** What gardeners are told of this season: by the week's page each day, and by the educator. */
@@ -54,7 +56,7 @@ class AdvisoryTest extends TestCase
      * @param  array<string, mixed>  $with
      * @return \Illuminate\Testing\TestResponse<\Illuminate\Http\Response>
      */
-    private function tell(array $with = []): \Illuminate\Testing\TestResponse
+    private function tell(array $with = []): TestResponse
     {
         return $this->postJson(
             '/api/zones/basin-floor/advisories',
@@ -83,6 +85,32 @@ class AdvisoryTest extends TestCase
         );
         self::assertSame([], app(PublicSite::class)->changedFiles(Edition::query()->firstOrFail()));
         self::assertSame($page, (string) $this->get('/zones/basin-floor/this-week')->assertOk()->getContent());
+    }
+
+    public function test_watering_rules_are_told_on_the_days_they_hold(): void
+    {
+        $office = $this->getJson('/api/office')->assertOk()->json('data');
+        $rules = 'Even house numbers water on Tuesdays and Fridays before 8 a.m.';
+        $save = fn (array $with): TestResponse => $this->putJson(
+            '/api/office',
+            $with + ['name' => 'Office'] + ['version' => $this->getJson('/api/office')->json('data.version')] + $office,
+        );
+        self::assertStringNotContainsString('Watering rules here', $this->page());
+        $save(['water_rules' => $rules, 'water_rules_from' => '2026-04-18', 'water_rules_until' => '2026-04-18'])->assertOk();
+        self::assertStringContainsString($rules, $this->page());
+        self::assertStringContainsString('Watering rules here:', $this->page());
+        self::assertSame(
+            [null, $rules, null],
+            array_map(static fn (int $day): ?string => Office::waterRulesOn(Day::of(2026, 4, $day)), [17, 18, 19]),
+        );
+        $save(['water_rules' => $rules, 'water_rules_from' => '2026-05-01', 'water_rules_until' => null])->assertOk();
+        self::assertStringNotContainsString($rules, $this->page(), 'they do not hold yet');
+        $save(['water_rules' => $rules, 'water_rules_from' => null, 'water_rules_until' => null])->assertOk();
+        self::assertSame($rules, Office::waterRulesOn(Day::of(2030, 1, 1)), 'until somebody says otherwise');
+        $save(['water_rules' => $rules, 'water_rules_from' => '2026-05-02', 'water_rules_until' => '2026-05-01'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.water_rules_until.0', 'The rules end before they begin. Check both days.');
+        $save(['water_rules' => $rules, 'water_rules_from' => 'in May'])->assertUnprocessable();
     }
 
     public function test_the_page_is_made_anew_when_the_day_is_another_and_only_then(): void

@@ -9,6 +9,7 @@ use App\Letters\LetterReader;
 use App\Letters\OutboxMail;
 use App\Letters\SendLetters;
 use App\Letters\WeeklyLetter;
+use App\Office\Office;
 use App\People\Role;
 use Tests\TestCase;
 
@@ -86,6 +87,10 @@ final class LetterTest extends TestCase
         );
         self::assertStringContainsString('La lluvia suele traer tanta agua', $read(['rain' => 22.6, 'et0' => 22.6]));
         self::assertStringNotContainsString('lluvia', $read(null));
+        Office::query()->delete();
+        Office::query()->create(['name' => 'Office', 'water_rules' => 'Solo de noche.', 'units' => 'us', 'dates' => 'month']);
+        self::assertStringContainsString('Reglas de riego aquí: Solo de noche.', $read(null));
+        self::assertStringContainsString('Reglas de riego aquí: Solo de noche.', $read(['rain' => 7.9, 'et0' => 22.6]));
     }
 
     public function test_a_letter_goes_out_once_a_week_on_thursday_or_the_first_run_after(): void

@@ -162,6 +162,11 @@ function Season({ season }: { season: SeasonNow }) {
             ))}
             <Ground ground={season.ground} />
             <Water water={season.water} />
+            {season.water_rules && (
+                <p>
+                    <strong>{say('page.season.water-rules')}</strong> <Own text={season.water_rules} />
+                </p>
+            )}
             <p>{say('page.season.rest')}</p>
             <p className="made">
                 {say('page.season.made', { ends: dateInWords(season.record_ends), members: season.members })}

@@ -68,6 +68,8 @@ export type SeasonNow = {
     ground?: { fit: boolean; half: string | null } | null;
     /** mm of rain in a mean week at this time of the year, and what the air takes; null without rain on record */
     water?: { rain: number; et0: number } | null;
+    /** of the district, as the office wrote them; null: none hold */
+    water_rules?: string | null;
     acts: Record<string, Pick<Schema['SeasonAct'], 'pile' | 'until' | 'harvests' | 'of'>>;
 };
 

@@ -1,11 +1,11 @@
-import { Button, Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, NativeSelect, Textarea, TextInput } from '@mantine/core';
 import { useCan } from '../../access/session';
 import { dateInWords } from '../../time/days';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { Outbox } from './Outbox';
-import { officeDraft, useOffice, useSaveOffice, type Office } from './queries';
+import { officeDraft, useOffice, useSaveOffice, type Office } from '../../api/office';
 
 const LINES = ['name', 'mail', 'phone', 'licence'] as const;
 const TEXTS = ['address', 'hours'] as const;
@@ -63,6 +63,27 @@ function Form({ office }: { office: Office }) {
                     onChange={(event) => set(field, event.currentTarget.value)}
                 />
             ))}
+            <Textarea
+                mt="xs"
+                autosize
+                label={say('office-settings.water_rules')}
+                description={say('office-settings.water-rules-help')}
+                disabled={!mayEdit}
+                value={edited.water_rules ?? ''}
+                onChange={(event) => set('water_rules', event.currentTarget.value)}
+            />
+            <Group gap="sm" mt="xs">
+                {(['water_rules_from', 'water_rules_until'] as const).map((field) => (
+                    <TextInput
+                        key={field}
+                        type="date"
+                        label={say(`office-settings.${field}`)}
+                        disabled={!mayEdit || !edited.water_rules}
+                        value={edited[field] ?? ''}
+                        onChange={(event) => set(field, event.currentTarget.value)}
+                    />
+                ))}
+            </Group>
             <NativeSelect
                 mt="xs"
                 label={say('profile.units')}

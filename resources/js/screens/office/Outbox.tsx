@@ -1,7 +1,7 @@
 import { useCan } from '../../access/session';
 import { dateInWords } from '../../time/days';
 import { say } from '../../words/words';
-import { useOutbox } from './queries';
+import { useOutbox } from '../../api/office';
 
 /** Mail that would have gone out, for as long as no mail server is named. */
 export function Outbox() {

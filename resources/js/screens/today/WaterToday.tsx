@@ -3,6 +3,7 @@ import { useWaterDue, useWriteLine } from '../../api/log';
 import { daysBetween, inShort, monthDayOf } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
+import { WaterCaution } from '../../ui/WaterCaution';
 import { inLitres, ofRain } from '../../words/units';
 import { say } from '../../words/words';
 
@@ -56,7 +57,7 @@ export function WaterToday({ zone, today }: { zone: string; today: string }) {
                     )}
                 </tbody>
             </table>
-            <p className="caution">{say('water.caution')}</p>
+            <WaterCaution today={today} />
         </section>
     );
 }

@@ -1,8 +1,10 @@
+import { useSession } from '../../access/session';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useState } from 'react';
 import { groundName } from '../../words/grounds';
 import { useGround } from '../../api/sites';
 import { inWords, monthDay } from '../../time/days';
+import { WaterCaution } from '../../ui/WaterCaution';
 import { RuledTable } from '../../ui/RuledTable';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { fromUnits, inCentimetres, inLitres, ofRain, ofRow } from '../../words/units';
@@ -29,6 +31,7 @@ export function WaterNeeded({
     const [on] = useDebouncedValue(monthDay(day), REST);
     const kind = useGround(undefined);
     const [row, setRow] = useState<number | ''>(() => fromUnits('m', SHORT_ROW[units()], units()));
+    const { data: session } = useSession();
     const { data: water } = useSowingWater(zone, crop, route, on);
     if (water === undefined) return null;
     if (water === null) return <p className="hint">{say('water.none')}</p>;
@@ -79,7 +82,7 @@ export function WaterNeeded({
                     )}
                 </>
             )}
-            <p className="caution">{say('water.caution')}</p>
+            {session && <WaterCaution today={session.today} />}
         </>
     );
 }

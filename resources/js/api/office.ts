@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, unwrap, type Schema } from '../../api/client';
+import { api, unwrap, type Schema } from './client';
 
 export type Office = Schema['Office'];
 

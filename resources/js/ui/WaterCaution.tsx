@@ -1,0 +1,17 @@
+import { useOffice } from '../api/office';
+import { say } from '../words/words';
+
+/** What to mind where water is told: the rules of the district that hold today, then the rest. */
+export function WaterCaution({ today }: { today: string }) {
+    const { data: office } = useOffice();
+    const holds =
+        office?.water_rules &&
+        (office.water_rules_from ?? '') <= today &&
+        (office.water_rules_until === null || office.water_rules_until >= today);
+    return (
+        <p className="caution">
+            {holds && <strong>{say('water.rules', { rules: office.water_rules ?? '' })} </strong>}
+            {say('water.caution')}
+        </p>
+    );
+}
