@@ -84,6 +84,17 @@ final class RainAndSnowTest extends TestCase
         self::assertSame(['2001-04-05'], array_values(array_map(static fn ($mark): string => $mark->day->iso(), $marked)));
     }
 
+    public function test_the_mark_for_missing_is_no_value(): void
+    {
+        $row = static fn (string $day, string $element, int $value): string => "XX000000001,200103{$day},{$element},{$value},,,S,\n";
+        $reading = Fixtures::read(
+            $row('01', 'TMAX', 60).$row('01', 'TMIN', -10).$row('02', 'TMAX', -9999).$row('02', 'TMIN', -20).
+                $row('03', 'TMAX', 70).$row('03', 'TMIN', 0),
+        );
+        self::assertSame([6.0, null, 7.0], $reading->asRead->maximum);
+        self::assertSame([], $reading->marks);
+    }
+
     private static function long(callable $temperatures): string
     {
         $text = '';
