@@ -37,7 +37,7 @@ final class ProbeCsvTest extends TestCase
     #[TestWith(["timestamp,depth_cm,temperature_c\n2026-04-12 06:30,5,7.4\n2026-04-12T15:00:00,10,9.1\n"])]
     #[
         TestWith([
-            "\u{FEFF}Timestamp;Depth (m);Temp (°C)\n12.04.2026 06:30;0,05;7,4\n12.04.2026 09:00;0,1;\n12.04.2026 15:00;0,1;9,1\n",
+            "\u{FEFF}Timestamp;Depth (m);Temp (°C)\n12.04.2026 06:30;0,05;7,4\n13.04.2026 15:00;0,1;\n12.04.2026 15:00;0,1;9,1\n",
         ]),
     ]
     #[TestWith(["2026-04-12 06:30\t5\t7.4\n2026-04-12 3:00 pm\t10\t9.1\n"])]

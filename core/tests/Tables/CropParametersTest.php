@@ -43,7 +43,7 @@ final class CropParametersTest extends TestCase
         ];
         yield 'a number as text' => [$with('ref', 'warm'), '“ref” is a number from 0 to 40; "warm" is not.'];
         yield 'out of range' => [$with('young', 3), '“young” is a number from 0 to 1; 3 is not.'];
-        yield 'below its range' => [$with('young', -0.1), '“young” is a number from 0 to 1; -0.1 is not.'];
+        yield 'below its range' => [$with('young', -0.1), '“young” is a number from 0 to 1; −0.1 is not.'];
         yield 'temperatures that fall' => [
             $with('opt1', 44),
             '“opt1”: growth temperatures must rise: base, lower optimum, upper optimum, ceiling.',
