@@ -22,7 +22,7 @@ use Anthesis\Words\Phrase;
  * `track_record`: what windows at the standard promised, and kept, judged by the years they were not made from; null where none could be
  * judged
  *
- * @phpstan-type Kept array{standard: string, runs: int, harvests: int, promised: float, kept: float, crops: list<array{crop: string, route: string, runs: int, harvests: int, promised: float|null, years: int, low: float, high: float}>}
+ * @phpstan-type Kept array{standard: string, runs: int, harvests: int, promised: float, kept: float, crops: list<array{crop: string, route: string, runs: int, harvests: int, promised: float|null, years: int, low: float, high: float, short: bool}>}
  * @phpstan-type RecordNote array{station: string, first: string, last: string, checksum: string}
  * @phpstan-type Method array{edition?: int, school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil?: bool, waits_for_ground?: bool, site: string}
  * @phpstan-type Zone array{slug: string, name: string, district: string, latitude: float, longitude: float, height_m: int, hemisphere: string, settlements: list<array{name: string, postcode: string|null}>}

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Verification;
 
+use Anthesis\Record\Tolerance;
+
 /**
  * What the windows of a place promised, and what came: all crops together, by how much was promised, by season, family and decade, and
  * crop by crop, those first that kept their word least.
@@ -156,7 +158,8 @@ final class TrackRecord
             'years' => count($years),
             'low' => $low,
             'high' => $high,
-            'short' => $kept < $low,
+            // A part of a year counts as a year that was kept: a band is of whole ones.
+            'short' => ceil($kept * count($years) - Tolerance::SUMS) < $low * count($years) - Tolerance::SUMS,
             'lately' => $now,
             'before' => $then,
             'turned' => ! $isTelling

@@ -84,6 +84,13 @@ final class TrackRecordTest extends TestCase
         self::assertSame([0.65, false, 20], [$kept['low'], $kept['short'], $kept['years']]);
         [$short] = TrackRecord::of([self::crop('a', 'X', $years(6))])['crops'];
         self::assertTrue($short['short']);
+        // Next to certain, one sowing lost of 310 is not a year lost.
+        $sure = array_fill_keys(range(1990, 2020), [10, 10, 9.99]);
+        $sure[2003] = [10, 9, 9.99];
+        [$certain] = TrackRecord::of([self::crop('a', 'X', $sure)])['crops'];
+        self::assertSame([1.0, false], [$certain['low'], $certain['short']]);
+        $sure[2003] = $sure[2004] = [10, 4, 9.99];
+        self::assertTrue(TrackRecord::of([self::crop('a', 'X', $sure)])['crops'][0]['short'], 'more than a whole year is');
         $exactly = $years(6);
         foreach (range(2001, 2005) as $year) {
             $exactly[$year] = [10, 8, 8.0];
