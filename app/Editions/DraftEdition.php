@@ -82,10 +82,28 @@ final class DraftEdition
         if ($told === null || $told['total']['promised'] === null || $told['total']['kept'] === null) {
             return null;
         }
-        $of = array_flip(['crop', 'route', 'runs', 'harvests', 'promised', 'years', 'low', 'high']);
+        $total = $told['total'];
 
-        return ['standard' => $windows->standard->value] + $told['total'] + [
-            'crops' => array_map(static fn (array $row): array => array_intersect_key($row, $of), $told['crops']),
+        return [
+            'standard' => $windows->standard->value,
+            'runs' => $total['runs'],
+            'harvests' => $total['harvests'],
+            'promised' => $total['promised'],
+            'kept' => $total['kept'],
+            'crops' => array_map(
+                static fn (array $row): array => [
+                    'crop' => $row['crop'],
+                    'route' => $row['route'],
+                    'runs' => $row['runs'],
+                    'harvests' => $row['harvests'],
+                    'promised' => $row['promised'],
+                    'years' => $row['years'],
+                    'low' => $row['low'],
+                    'high' => $row['high'],
+                    'short' => $row['short'],
+                ],
+                $told['crops'],
+            ),
         ];
     }
 
@@ -161,7 +179,7 @@ final class DraftEdition
         $sheets = array_column($draft->content['crops'], null, 'slug');
         $warnings = [];
         foreach ($draft->content['track_record']['crops'] ?? [] as $row) {
-            if ($row['low'] > $row['harvests'] / $row['runs'] && isset($sheets[$row['crop']])) {
+            if ($row['short'] && isset($sheets[$row['crop']])) {
                 $sheet = $sheets[$row['crop']];
                 $act = array_column($sheet['routes'], 'act', 'route')[$row['route']] ?? '';
                 $warnings[] = self::warning(

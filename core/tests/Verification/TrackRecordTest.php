@@ -88,7 +88,7 @@ final class TrackRecordTest extends TestCase
         $sure = array_fill_keys(range(1990, 2020), [10, 10, 9.99]);
         $sure[2003] = [10, 9, 9.99];
         [$certain] = TrackRecord::of([self::crop('a', 'X', $sure)])['crops'];
-        self::assertSame([1.0, false], [$certain['low'], $certain['short']]);
+        self::assertEquals([1.0, false], [$certain['low'], $certain['short']]);
         $sure[2003] = $sure[2004] = [10, 4, 9.99];
         self::assertTrue(TrackRecord::of([self::crop('a', 'X', $sure)])['crops'][0]['short'], 'more than a whole year is');
         $exactly = $years(6);
