@@ -20,6 +20,9 @@ return new class extends Migration
 
     public function down(): void
     {
-        Schema::table('offices', static fn (Blueprint $table) => $table->dropColumn(['water_rules', 'water_rules_from', 'water_rules_until']));
+        Schema::table(
+            'offices',
+            static fn (Blueprint $table) => $table->dropColumn(['water_rules', 'water_rules_from', 'water_rules_until']),
+        );
     }
 };

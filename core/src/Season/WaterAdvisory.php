@@ -121,7 +121,9 @@ final class WaterAdvisory
     {
         $from = $end - $days + 1;
 
-        return $from < 0 || ! $water->knowsRain($from, $end) ? null : array_sum(array_map(floatval(...), array_slice($record->rain ?? [], $from, $days)));
+        return $from < 0 || ! $water->knowsRain($from, $end)
+            ? null
+            : array_sum(array_map(floatval(...), array_slice($record->rain ?? [], $from, $days)));
     }
 
     private static function sameDay(Day $day, int $year): Day
