@@ -348,7 +348,6 @@ describe('the log', () => {
         open();
         await screen.findByRole('button', { name: 'sown' });
         expect(asked.some(({ what }) => what === 'GET /api/zones/lakeshore/log-book')).toBe(true);
-        expect(asked.some(({ what }) => what === 'GET /api/zones/basin-floor/log-book')).toBe(false);
     });
 
     it('takes a watering in two touches, with the amount only where it is known', async () => {
