@@ -72,7 +72,7 @@ describe('Water today', () => {
             'POST /api/zones/bench/log-entries': { kept: [], refused: [], clock_minutes: 0 },
         });
         show(<WaterToday zone="bench" today="2026-06-18" />);
-        fireEvent.click(await screen.findByRole('button', { name: 'Log Bed 1 as watered' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Log it as watered: Bed 1' }));
         await waitFor(() => expect(asked.some(({ what }) => what.startsWith('POST'))).toBe(true));
         const sent = asked.find(({ what }) => what.startsWith('POST'))?.body as { entries: object[] };
         expect(sent.entries[0]).toMatchObject({ act: 'watered', on: '2026-06-18', garden: 'School', bed: 'Bed 1' });

@@ -1,14 +1,15 @@
-import { inShort, monthDay } from '../../time/days';
+import { inShort } from '../../time/days';
 import { fromUnits, ofRow } from '../../words/units';
 import { say, units } from '../../words/words';
-import { useSpares } from './queries';
+import { useRestingDate, useSpares } from './queries';
 
 /** A row that seedlings are counted for, in the person's units. */
 const ROW = { us: 25, metric: 5 };
 
 /** How many seedlings to raise beside a direct sowing that often fails, from when, and until when they help. */
 export function Spares({ zone, crop, route, day }: { zone: string; crop: string; route: string; day: number }) {
-    const { data: spares } = useSpares(zone, crop, monthDay(day), route === 'direct');
+    const on = useRestingDate(day);
+    const { data: spares } = useSpares(zone, crop, on, route === 'direct');
     if (!spares || route !== 'direct') return null;
     const row = fromUnits('m', ROW[units()], units());
     return (

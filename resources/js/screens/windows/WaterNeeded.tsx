@@ -1,20 +1,17 @@
 import { useSession } from '../../access/session';
-import { useDebouncedValue } from '@mantine/hooks';
 import { useState } from 'react';
 import { groundName } from '../../words/grounds';
 import { useGround } from '../../api/sites';
-import { inWords, monthDay } from '../../time/days';
+import { inWords } from '../../time/days';
 import { WaterCaution } from '../../ui/WaterCaution';
 import { RuledTable } from '../../ui/RuledTable';
 import { MeasureInput } from '../../ui/MeasureInput';
 import { fromUnits, inCentimetres, inLitres, ofRain, ofRow } from '../../words/units';
 import { say, units } from '../../words/words';
-import { useSowingWater } from './queries';
+import { useRestingDate, useSowingWater } from './queries';
 
 /** A short row: 3 m, or 10 ft. */
 const SHORT_ROW = { metric: 3, us: 10 };
-/** A pointer that passes over days asks for the one it rests on, ms. */
-const REST = 250;
 
 /** The water that what is planted on the cursor's date needs, by kind of ground. */
 export function WaterNeeded({
@@ -28,7 +25,7 @@ export function WaterNeeded({
     route: 'direct' | 'transplant';
     day: number;
 }) {
-    const [on] = useDebouncedValue(monthDay(day), REST);
+    const on = useRestingDate(day);
     const kind = useGround(undefined);
     const [row, setRow] = useState<number | ''>(() => fromUnits('m', SHORT_ROW[units()], units()));
     const { data: session } = useSession();

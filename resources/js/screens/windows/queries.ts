@@ -1,3 +1,5 @@
+import { monthDay } from '../../time/days';
+import { useDebouncedValue } from '@mantine/hooks';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../../api/client';
 import { whenStale } from '../../api/stale';
@@ -197,4 +199,13 @@ export function useSuccession(
         queryFn: () =>
             unwrap(api.GET('/api/zones/{zone}/windows/{crop}/succession', { params: { path: { zone, crop }, query } })),
     });
+}
+
+/** How long the cursor must rest before the server is asked about its date, ms. */
+const REST = 250;
+
+/** The date of the cursor where it rests, for what is asked of the server: moving through the year asks nothing. */
+export function useRestingDate(day: number): string {
+    const [on] = useDebouncedValue(monthDay(day), REST);
+    return on;
 }
