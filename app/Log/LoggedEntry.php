@@ -159,7 +159,7 @@ final readonly class LoggedEntry
             'on' => ['required', 'string', 'max:10'],
             'crop' => ['nullable', 'string', 'max:60'],
             'garden' => ['nullable', 'required_with:bed', 'string', 'max:80'],
-            'bed' => ['nullable', 'required_if:act,watered,gauge', 'string', 'max:80'],
+            'bed' => ['nullable', 'required_if:act,'.implode(',', self::actsOfBeds()), 'string', 'max:80'],
             'sowing' => ['nullable', ...$key],
             'corrects' => ['nullable', ...$key],
             'taken_back' => ['nullable', 'boolean'],
@@ -182,6 +182,12 @@ final readonly class LoggedEntry
             'plot' => ['nullable', 'integer', 'between:1,1000000000'],
             'text' => ['nullable', 'required_if:act,note', 'string', 'max:2000'],
         ];
+    }
+
+    /** @return list<string> */
+    private static function actsOfBeds(): array
+    {
+        return array_column(array_filter(LoggedAct::cases(), static fn (LoggedAct $act): bool => $act->isOfBed()), 'value');
     }
 
     /** @param  list<BackedEnum>  $cases */

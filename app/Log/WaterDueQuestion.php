@@ -20,7 +20,6 @@ final readonly class WaterDueQuestion implements Question
 {
     /**
      * @param  Site  $site  where it stands
-     * @param  string  $ground  of Ground::names()
      * @param  Day  $on  of sowing, or of setting out
      * @param  Day|null  $up  null: not seen
      * @param  array<string, float|null>  $given  as WaterDueSheet::of takes them
@@ -28,7 +27,6 @@ final readonly class WaterDueQuestion implements Question
      */
     public function __construct(
         private Site $site,
-        private string $ground,
         private Crop $crop,
         private Route $route,
         private Day $on,
@@ -45,7 +43,7 @@ final readonly class WaterDueQuestion implements Question
 
     public function inputs(): array
     {
-        return [$this->ground, $this->route->value, $this->on->iso(), $this->up?->iso(), $this->given, $this->gauge];
+        return [$this->route->value, $this->on->iso(), $this->up?->iso(), $this->given, $this->gauge];
     }
 
     public function of(Place $place): Place
@@ -61,7 +59,7 @@ final readonly class WaterDueQuestion implements Question
                 $place,
                 $this->crop,
                 $this->route,
-                Ground::named($this->ground),
+                Ground::named($this->site->ground),
                 $this->on,
                 $this->up,
                 $this->given,

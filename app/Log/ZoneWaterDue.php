@@ -46,7 +46,6 @@ final readonly class ZoneWaterDue
             $sowings
                 ->map(static fn (Sowing $s, int $i): WaterDueQuestion => new WaterDueQuestion(
                     $s->bed?->site?->toCore() ?? $place->site(),
-                    $s->bed->site->ground ?? Ground::DEFAULT,
                     $crops[$i],
                     $s->route(),
                     $s->inGroundOn() ?? $today,

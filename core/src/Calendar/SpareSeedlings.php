@@ -52,7 +52,7 @@ final class SpareSeedlings
     public static function of(Place $place, Crop $crop, YearDay $sown): ?array
     {
         $weeks = $crop->underCover->weeks;
-        if ($weeks === null || array_udiff([Route::Direct, Route::Transplant], $crop->routes, self::compare(...)) !== []) {
+        if ($weeks === null || ! in_array(Route::Direct, $crop->routes, true) || ! in_array(Route::Transplant, $crop->routes, true)) {
             return null;
         }
         $replay = Replay::ofPlace($place);
@@ -97,10 +97,5 @@ final class SpareSeedlings
         }
 
         return $last;
-    }
-
-    private static function compare(Route $a, Route $b): int
-    {
-        return $a->value <=> $b->value;
     }
 }

@@ -17,7 +17,6 @@ use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
 use Anthesis\Window\School\FromReplay;
-use Anthesis\Window\SowingWindow;
 use PHPUnit\Framework\TestCase;
 
 final class SensitivityTest extends TestCase
@@ -118,10 +117,6 @@ final class SensitivityTest extends TestCase
             self::assertSame(['years', null], [$mover['unit'], $mover['more']]);
             self::assertSame('latest-'.(int) $mover['by'], $mover['name']);
         }
-        self::assertContainsOnlyInstancesOf(SowingWindow::class, FromReplay::ofPlace(self::place())->of(
-            CropSchema::crop(self::cells('bush-bean')),
-            Route::Direct,
-        )->printed(0.8));
     }
 
     public function test_days_measured_here_are_moved_least(): void

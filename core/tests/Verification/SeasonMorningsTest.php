@@ -6,7 +6,6 @@ namespace Anthesis\Tests\Verification;
 
 use Anthesis\Crop\CropBook;
 use Anthesis\Crop\LightSchool;
-use Anthesis\Crop\Route;
 use Anthesis\Place\KnownRecord;
 use Anthesis\Place\Place;
 use Anthesis\Soil\Site;
@@ -55,7 +54,6 @@ final class SeasonMorningsTest extends TestCase
             ['kale direct', 'kale transplant'],
             array_values(array_filter(array_keys($told), static fn (string $of): bool => str_starts_with($of, 'kale'))),
         );
-        self::assertSame(Route::Direct->value, explode(' ', 'radish direct')[1]);
     }
 
     public function test_decisions_are_counted_that_were_right(): void

@@ -14,9 +14,6 @@ use Anthesis\Replay\Replay;
 use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
-use Anthesis\Water\Ground;
-use Anthesis\Water\WaterDays;
-use Anthesis\Water\Workable;
 use Anthesis\Window\GroundWait;
 use Anthesis\Window\NoWindow;
 use Anthesis\Window\ProofStandard;
@@ -142,6 +139,5 @@ final class GroundWaitTest extends TestCase
         [$site] = array_keys($found->openedBy);
         $first = $found->openedBy[$site][0]->first->number;
         self::assertTrue($first > 182 || GroundWait::isKeptDry(Site::named($site)), "{$site} from day {$first}");
-        self::assertNotEmpty(Workable::of(WaterDays::of($place->years->days(), $place->latitude), Ground::named('loam'))->days);
     }
 }
