@@ -32,14 +32,12 @@ function ToJudge({ zone, done, total }: { zone: string; done: number; total: num
         <>
             <p>{say('hold-or-go.what')}</p>
             <Problem error={judge.error} />
-            {done > 0 || judge.isSuccess ? (
-                <p role="status">{say('hold-or-go.being-judged', { done, total })}</p>
-            ) : (
-                mayJudge && (
-                    <Button size="xs" variant="default" loading={judge.isPending} onClick={() => judge.mutate()}>
-                        {say('hold-or-go.judge')}
-                    </Button>
-                )
+            {(done > 0 || judge.isSuccess) && <p role="status">{say('hold-or-go.being-judged', { done, total })}</p>}
+            {/* Judging that was stopped half way goes on; one that is under way is not begun twice. */}
+            {mayJudge && !judge.isSuccess && (
+                <Button size="xs" variant="default" loading={judge.isPending} onClick={() => judge.mutate()}>
+                    {say('hold-or-go.judge')}
+                </Button>
             )}
         </>
     );

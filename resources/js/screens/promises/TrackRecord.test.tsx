@@ -154,6 +154,11 @@ describe('The track record', () => {
             expect(asked.some(({ what }) => what === 'POST /api/zones/bench/track-record/season')).toBe(true),
         );
         cleanup();
+        // Stopped half way, it can be gone on with.
+        open(told({}), { done: 15, total: 30, record: null });
+        expect(await screen.findByText(/^Judging year by year: 15 of 30/)).toBeTruthy();
+        expect(screen.getByRole('button', { name: 'Judge hold or go' })).toBeTruthy();
+        cleanup();
         open(told({}), { done: 30, total: 30, record: { total: sum, months: [{ month: 4, ...sum }], crops: [] } });
         expect(
             await screen.findByText(
