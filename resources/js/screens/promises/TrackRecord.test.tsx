@@ -157,7 +157,7 @@ describe('The track record', () => {
         // Stopped half way, it can be gone on with.
         open(told({}), { done: 15, total: 30, record: null });
         expect(await screen.findByText(/^Judging year by year: 15 of 30/)).toBeTruthy();
-        expect(screen.getByRole('button', { name: 'Judge hold or go' })).toBeTruthy();
+        expect(await screen.findByRole('button', { name: 'Judge hold or go' })).toBeTruthy();
         cleanup();
         open(told({}), { done: 30, total: 30, record: { total: sum, months: [{ month: 4, ...sum }], crops: [] } });
         expect(
