@@ -116,6 +116,7 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('sites/{site}', [SiteController::class, 'destroy']);
         Route::get('zones/{zone}/climate/years/{year}', [ClimateController::class, 'year'])->where('year', '\d{4}');
         Route::get('zones/{zone}/track-record', [TrackRecordController::class, 'show']);
+        Route::get('zones/{zone}/track-record/turned', [TrackRecordController::class, 'turned']);
         Route::get('zones/{zone}/track-record/season', [TrackRecordController::class, 'season']);
         Route::post('zones/{zone}/track-record/season', [TrackRecordController::class, 'judgeSeason']);
         Route::get('zones/{zone}/rain', [ClimateController::class, 'rain']);

@@ -9,6 +9,7 @@ use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\NoteCheck;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
+use Anthesis\Verification\TrackRecord;
 use Anthesis\Window\School\FromReplay;
 use Anthesis\Words\Phrase;
 use App\Crops\ZoneCrops;
@@ -26,6 +27,7 @@ use App\Zones\Zone;
  *
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Words from Phrase
+ * @phpstan-import-type Sheet from TrackRecord as Judged
  * @phpstan-import-type Kept from EditionDocument
  *
  * @phpstan-type Warning array{key: string, cause: string, phrase: Words}
@@ -72,13 +74,7 @@ final class DraftEdition
      */
     private function trackRecord(Zone $zone, ZoneWindows $windows): ?array
     {
-        $replayed = [];
-        foreach (self::forGardeners($windows->sheets()) as $sheet) {
-            if ($sheet['school'] === FromReplay::KEY) {
-                $replayed[] = $sheet['slug'];
-            }
-        }
-        $told = $this->promises->of($zone, $windows->standard, $replayed);
+        $told = $this->judged($zone, $windows);
         if ($told === null || $told['total']['promised'] === null || $told['total']['kept'] === null) {
             return null;
         }
@@ -105,6 +101,19 @@ final class DraftEdition
                 $told['crops'],
             ),
         ];
+    }
+
+    /** @return Judged|null the track record of the crops whose dates come from the replay; null without a record */
+    private function judged(Zone $zone, ZoneWindows $windows): ?array
+    {
+        $replayed = [];
+        foreach (self::forGardeners($windows->sheets()) as $sheet) {
+            if ($sheet['school'] === FromReplay::KEY) {
+                $replayed[] = $sheet['slug'];
+            }
+        }
+
+        return $this->promises->of($zone, $windows->standard, $replayed);
     }
 
     /** The edition it is held against: the one gardeners read, unless that was withdrawn. */
@@ -136,7 +145,7 @@ final class DraftEdition
         if ($doubts > 0) {
             $warnings[] = self::warning("doubts-{$doubts}", Phrase::of('warning.doubts', ['doubts' => $doubts]));
         }
-        array_push($warnings, ...self::short($draft));
+        array_push($warnings, ...self::short($draft), ...$this->turned($zone, $windows));
         foreach ($draft->content['crops'] as $sheet) {
             $disagreements = $windows->disagreements($sheet['slug']);
             if ($disagreements !== []) {
@@ -190,6 +199,29 @@ final class DraftEdition
                         'kept' => (int) round((100 * $row['harvests']) / $row['runs']),
                         'promised' => (int) round(100 * ($row['promised'] ?? 0.0)),
                         'years' => $row['years'],
+                    ]),
+                );
+            }
+        }
+
+        return $warnings;
+    }
+
+    /** @return list<Warning> of ways of growing that came to harvest clearly more or less often in the last 15 years than before */
+    private function turned(Zone $zone, ZoneWindows $windows): array
+    {
+        $warnings = [];
+        foreach ($this->judged($zone, $windows)['crops'] ?? [] as $row) {
+            if ($row['turned'] !== null) {
+                $warnings[] = self::warning(
+                    "turned-{$row['crop']}-{$row['route']}",
+                    Phrase::of('warning.turned', [
+                        'crop' => $row['name'],
+                        'act' => Phrase::of("act.{$row['act']}"),
+                        'lately' => $row['lately']['kept'],
+                        'lately_of' => $row['lately']['years'],
+                        'before' => $row['before']['kept'],
+                        'before_of' => $row['before']['years'],
                     ]),
                 );
             }

@@ -22,6 +22,7 @@ enum ResultKind: string
     case Ground = 'ground';
     case MethodChanges = 'method-changes';
     case Promises = 'promises';
+    case TrackRecord = 'track-record';
     case Mornings = 'mornings';
     case Sensitivity = 'sensitivity';
 
@@ -30,7 +31,7 @@ enum ResultKind: string
     {
         return match ($this) {
             self::Today, self::Workable, self::UnderWay, self::WaterDue, self::Cue => 2,
-            self::Ruler, self::Climate, self::Rain, self::Dossier, self::Comparison => 7,
+            self::Ruler, self::Climate, self::Rain, self::Dossier, self::Comparison, self::TrackRecord => 7,
             self::Record, self::LocalDays, self::Ground, self::MethodChanges, self::Promises, self::Mornings, self::Sensitivity => 30,
         };
     }

@@ -27,10 +27,33 @@ final readonly class ZoneRecord
     /** @return self|null null without a station that has a record */
     public static function of(Zone $zone): ?self
     {
-        $stations = array_values(Station::usedBy($zone)->get()->filter(static fn (Station $s): bool => $s->record !== null)->all());
-        if ($stations === []) {
-            return null;
+        $stations = self::withRecord($zone);
+
+        return $stations === [] ? null : self::inOrder($zone, $stations);
+    }
+
+    /** @return array<string, DailyRecord> the days in use as they would be with another of the zone's stations first, by its name */
+    public static function ledByOthers(Zone $zone): array
+    {
+        $stations = self::withRecord($zone);
+        $led = [];
+        foreach (array_slice($stations, 1) as $first) {
+            $rest = array_filter($stations, static fn (Station $s): bool => $s->id !== $first->id);
+            $led[$first->name] = self::inOrder($zone, [$first, ...array_values($rest)])->used;
         }
+
+        return $led;
+    }
+
+    /** @return list<Station> in order */
+    private static function withRecord(Zone $zone): array
+    {
+        return array_values(Station::usedBy($zone)->get()->filter(static fn (Station $s): bool => $s->record !== null)->all());
+    }
+
+    /** @param  non-empty-list<Station>  $stations */
+    private static function inOrder(Zone $zone, array $stations): self
+    {
         $filled = FilledRecord::of(array_map(static fn (Station $s): StationSeries => $s->toCore($zone), $stations));
         $record = RecordYears::atMost($filled->record);
         $used = $zone->years === null ? $record : RecordYears::latest($record, Latitude::of($zone->latitude), $zone->years);

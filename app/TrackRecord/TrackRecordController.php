@@ -35,6 +35,21 @@ class TrackRecordController
         ]);
     }
 
+    /** The crops whose last 15 years clearly differ from those before; none until all are judged, which is done when nothing else waits. */
+    public function turned(Request $request, Zone $zone, ZoneTrackRecord $record): JsonResponse
+    {
+        $asked = $request->validate(['standard' => ['nullable', new Enum(ProofStandard::class)]]);
+        $progress = $record->progress($zone) ?? abort(404, self::NO_RECORD);
+        if ($progress['done'] < $progress['total']) {
+            KeepPromisesJob::dispatch($zone->id)->onQueue('sites');
+
+            return response()->json(['data' => []]);
+        }
+        $crops = $record->of($zone, ProofStandard::from($asked['standard'] ?? $zone->standard))['crops'] ?? [];
+
+        return response()->json(['data' => array_values(array_filter($crops, static fn (array $crop): bool => $crop['turned'] !== null))]);
+    }
+
     /** Whether this season's counts did better than the calendar alone, as far as that is judged. */
     public function season(Zone $zone, ZoneHoldOrGo $record): JsonResponse
     {

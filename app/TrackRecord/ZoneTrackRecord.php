@@ -10,6 +10,7 @@ use Anthesis\Verification\CropPromises;
 use Anthesis\Verification\TrackRecord;
 use Anthesis\Window\ProofStandard;
 use App\Results\PlaceOf;
+use App\Results\ResultKind;
 use App\Results\Results;
 use App\Zones\Zone;
 
@@ -69,11 +70,29 @@ final readonly class ZoneTrackRecord
         }
         $questions = self::questions($place);
         $questions = $only === null ? $questions : array_intersect_key($questions, array_flip($only));
+        $fingerprints = Results::keep($place, $questions);
+        /** @var Sheet $sheet */
+        $sheet = Results::before(ResultKind::TrackRecord, [$standard->value, $fingerprints], static fn (): array => self::told(
+            $place,
+            $fingerprints,
+            $standard,
+        ));
+
+        return $sheet;
+    }
+
+    /**
+     * @param  array<string, string>  $fingerprints  of each crop's promises
+     * @return Sheet
+     */
+    private static function told(Place $place, array $fingerprints, ProofStandard $standard): array
+    {
         $crops = array_column($place->book->crops(), null, 'slug');
+        $judged = Results::read(array_values($fingerprints));
         $told = [];
-        foreach (Results::each($place, $questions) as $slug => $promises) {
+        foreach ($fingerprints as $slug => $fingerprint) {
             /** @var list<Promises> $own */
-            $own = $promises[$standard->value];
+            $own = $judged[$fingerprint][$standard->value];
             $told[] = ['crop' => $slug, 'name' => $crops[$slug]->name, 'family' => $crops[$slug]->family, 'promises' => $own];
         }
 

@@ -11,6 +11,7 @@ use Anthesis\Crop\CropColumn;
 use Anthesis\Crop\NumberBasis;
 use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
+use Anthesis\Record\DailyRecord;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\CropSources;
 use Anthesis\Window\ProofStandard;
@@ -23,9 +24,15 @@ final readonly class SensitivityQuestion implements Question
     /**
      * @param  Crop  $crop  as it is grown in the zone
      * @param  array<string, string>  $cells  of the crop in the office's book
+     * @param  array<string, DailyRecord>  $others  the record with another station first, by its name
      */
-    public function __construct(private Crop $crop, private array $cells, private Route $route, private ProofStandard $standard)
-    {
+    public function __construct(
+        private Crop $crop,
+        private array $cells,
+        private Route $route,
+        private ProofStandard $standard,
+        private array $others,
+    ) {
     }
 
     public function kind(): ResultKind
@@ -35,7 +42,9 @@ final readonly class SensitivityQuestion implements Question
 
     public function inputs(): array
     {
-        return [$this->cells, $this->route->value, $this->standard->value];
+        $others = array_map(static fn (DailyRecord $record): string => $record->checksum(), $this->others);
+
+        return [$this->cells, $this->route->value, $this->standard->value, $others];
     }
 
     public function of(Place $place): Place
@@ -61,6 +70,7 @@ final readonly class SensitivityQuestion implements Question
                     : NumberBasis::Packet,
                 $this->route,
                 $this->standard->share(),
+                $this->others,
             ),
         ];
     }

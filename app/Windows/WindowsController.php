@@ -15,6 +15,7 @@ use App\Crops\Crop;
 use App\Crops\ZoneCrops;
 use App\Results\PlaceOf;
 use App\Results\Results;
+use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -111,9 +112,9 @@ class WindowsController
         abort_unless(in_array($route, $grown->routes, true), 404, 'The crop is not grown in this way.');
         $standard = ProofStandard::from($asked['standard'] ?? $zone->standard);
 
-        return response()->json([
-            'data' => Results::of($this->place($zone), new SensitivityQuestion($grown, $crop->cells, $route, $standard))['movers'],
-        ]);
+        $question = new SensitivityQuestion($grown, $crop->cells, $route, $standard, ZoneRecord::ledByOthers($zone));
+
+        return response()->json(['data' => Results::of($this->place($zone), $question)['movers']]);
     }
 
     /** What the latest edition of the method moved, crop by crop. */

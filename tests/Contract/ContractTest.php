@@ -108,6 +108,7 @@ final class ContractTest extends TestCase
         $this->getJson('/api/zones/test-basin/water-due')->assertOk();
         $this->getJson('/api/zones/test-basin/still-fits')->assertOk();
         $this->getJson('/api/zones/test-basin/track-record')->assertOk();
+        $this->getJson('/api/zones/test-basin/track-record/turned')->assertOk();
         $this->getJson('/api/zones/test-basin/track-record/season')->assertOk();
         Queue::fake([KeepMorningsJob::class]);
         $this->postJson('/api/zones/test-basin/track-record/season')->assertStatus(202);

@@ -8,6 +8,7 @@ use App\Editions\Edition;
 use App\Editions\Objection;
 use App\Gardener\PublicSite;
 use App\People\Role;
+use App\Results\Result;
 use App\Zones\Zone;
 use Tests\TestCase;
 
@@ -122,6 +123,23 @@ class ProofTest extends TestCase
             'doubts-1',
             array_column($this->getJson('/api/zones/young/draft')->json('data.warnings'), 'key'),
             'decided on, it is no doubt',
+        );
+    }
+
+    public function test_crops_that_turned_in_the_last_15_years_are_answered_for(): void
+    {
+        $draft = fn (): array => $this->getJson('/api/zones/test-basin/draft')->assertOk()->json('data.warnings');
+        self::assertNotContains('turned', array_column($draft(), 'cause'));
+        $judged = Result::query()->where('kind', 'track-record')->firstOrFail();
+        $sheet = $judged->content();
+        $row = ['turned' => 'worse', 'lately' => ['kept' => 7, 'years' => 15], 'before' => ['kept' => 14, 'years' => 14]];
+        $sheet['crops'][0] = $row + $sheet['crops'][0];
+        Result::query()->where('hash', $judged->hash)->update(['payload' => json_encode($sheet)]);
+        $told = array_column($draft(), null, 'cause')['turned'];
+        self::assertSame("turned-{$sheet['crops'][0]['crop']}-{$sheet['crops'][0]['route']}", $told['key']);
+        self::assertStringContainsString(
+            'came to harvest in 7 of the last 15 years, before in 14 of 14. Are all the years on record still the right ones?',
+            $this->said($told['phrase']),
         );
     }
 

@@ -39,10 +39,14 @@ class TrackRecordTest extends TestCase
             'a cover crop promises nothing',
         );
         Queue::assertPushed(KeepPromisesJob::class, 1);
+        $turned = fn (): array => $this->getJson('/api/zones/test-basin/track-record/turned')->assertOk()->json('data');
+        self::assertSame([], $turned(), 'nothing is known yet');
         app()->call([new KeepPromisesJob(Zone::query()->firstOrFail()->id), 'handle']);
         self::assertSame(3, Result::query()->where('kind', 'promises')->count());
         $reliable = $told();
         self::assertSame([3, 'reliable'], [$reliable['done'], $reliable['standard']]);
+        $clearly = array_values(array_filter($reliable['windows']['crops'], static fn (array $crop): bool => $crop['p'] < 0.05));
+        self::assertSame($clearly, $turned());
         $total = $reliable['windows']['total'];
         self::assertGreaterThan(0.8, $total['promised']);
         self::assertEqualsWithDelta($total['harvests'] / $total['runs'], $total['kept'], 1e-4);

@@ -13,6 +13,7 @@ use Anthesis\Crop\CropSchema;
 use Anthesis\Crop\NumberBasis;
 use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
+use Anthesis\Record\DailyRecord;
 use Anthesis\Record\YearDay;
 use Anthesis\Soil\Site;
 use Anthesis\Window\School\FromReplay;
@@ -20,12 +21,12 @@ use Anthesis\Words\Phrase;
 
 /**
  * What moves a crop's windows most: each of its numbers, and of the site's, made smaller and larger by as much as it may well be wrong,
- * and the record cut to its latest years; so that one knows what to measure next.
+ * and the record cut to its latest years or led by another station; so that one knows what to measure next.
  *
  * A plain document, ready for JSON: `label` of a crop's number in words, null of its emergence in all soils, of the site, and of the
  * record, which go by their names; `basis` of a crop's number, null of others; `by`: the amount, in `unit` (`celsius`,
- * `share` of the number itself, `rate`, or `years`); `less` and `more`: sow days that a window then opens or closes on; what moves none
- * is left out.
+ * `share` of the number itself, `rate`, `years`, or `station`, which goes by its name); `less` and `more`: sow days that a window then
+ * opens or closes on; what moves none is left out.
  *
  * @phpstan-import-type Words from Phrase
  *
@@ -54,10 +55,18 @@ final class Sensitivity
      * @param  array<string, string>  $cells  of the crop, by column
      * @param  float|null  $measuredDays  local days to maturity, in place of the cell's; null: none
      * @param  callable(CropColumn): NumberBasis  $basis  of a number
+     * @param  array<string, DailyRecord>  $others  the record as it would be with another station first, by that station's name
      * @return list<Mover> what moves most first
      */
-    public static function of(Place $place, array $cells, ?float $measuredDays, callable $basis, Route $route, float $share): array
-    {
+    public static function of(
+        Place $place,
+        array $cells,
+        ?float $measuredDays,
+        callable $basis,
+        Route $route,
+        float $share,
+        array $others = [],
+    ): array {
         $cells = CropSchema::complete($cells);
         $here = FromReplay::ofPlace($place);
         $crop = self::grown($cells, $cells, $measuredDays);
@@ -97,6 +106,7 @@ final class Sensitivity
             ...$movers,
             ...self::ofSite($place, $crop, $route, $share, $open),
             ...self::ofRecord($place, $crop, $route, $share, $open),
+            ...self::ofStations($place, $others, $crop, $route, $share, $open),
         ]);
     }
 
@@ -233,6 +243,30 @@ final class Sensitivity
                 'basis' => null,
                 'by' => (float) $years,
                 'unit' => 'years',
+                'less' => self::difference($open, self::open(FromReplay::ofPlace($place->overYears($record)), $crop, $route, $share)),
+                'more' => null,
+            ];
+        }
+
+        return $movers;
+    }
+
+    /**
+     * @param  array<string, DailyRecord>  $others
+     * @param  list<bool>  $open
+     * @return list<Mover>
+     */
+    private static function ofStations(Place $place, array $others, Crop $crop, Route $route, float $share, array $open): array
+    {
+        $movers = [];
+        foreach ($others as $station => $record) {
+            $movers[] = [
+                'of' => 'record',
+                'name' => (string) $station,
+                'label' => null,
+                'basis' => null,
+                'by' => 1.0,
+                'unit' => 'station',
                 'less' => self::difference($open, self::open(FromReplay::ofPlace($place->overYears($record)), $crop, $route, $share)),
                 'more' => null,
             ];

@@ -13,6 +13,7 @@ use Anthesis\Crop\NumberBasis;
 use Anthesis\Crop\Route;
 use Anthesis\Place\KnownRecord;
 use Anthesis\Place\Place;
+use Anthesis\Record\DailyRecord;
 use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
@@ -117,6 +118,45 @@ final class SensitivityTest extends TestCase
             self::assertSame(['years', null], [$mover['unit'], $mover['more']]);
             self::assertSame('latest-'.(int) $mover['by'], $mover['name']);
         }
+    }
+
+    public function test_another_station_in_the_first_place_is_told_by_its_name(): void
+    {
+        $place = self::place();
+        $record = $place->years->days();
+        $warmer = new DailyRecord(
+            $record->first,
+            array_map(static fn (?float $t): ?float => $t === null ? null : $t + 3.0, $record->minimum),
+            array_map(static fn (?float $t): ?float => $t === null ? null : $t + 3.0, $record->maximum),
+        );
+        $told = array_column(
+            Sensitivity::of(
+                $place,
+                self::cells('radish'),
+                null,
+                static fn (CropColumn $c): NumberBasis => NumberBasis::Table,
+                Route::Direct,
+                0.8,
+                ['Hill' => $warmer, 'Its twin' => $record],
+            ),
+            null,
+            'name',
+        );
+        $open = static function (DailyRecord $of): array {
+            $days = [];
+            $there = FromReplay::ofPlace(self::place()->overYears($of));
+            foreach ($there->of(CropSchema::crop(self::cells('radish')), Route::Direct)->printed(0.8) as $window) {
+                for ($i = 0; $i < $window->days; $i++) {
+                    $days[] = $window->first->plus($i)->number;
+                }
+            }
+
+            return $days;
+        };
+        [$here, $there] = [$open($record), $open($warmer)];
+        self::assertSame(['record', 'station', null], [$told['Hill']['of'], $told['Hill']['unit'], $told['Hill']['more']]);
+        self::assertSame(count(array_diff($here, $there)) + count(array_diff($there, $here)), $told['Hill']['less']);
+        self::assertArrayNotHasKey('Its twin', $told, 'it moves nothing');
     }
 
     public function test_days_measured_here_are_moved_least(): void

@@ -124,6 +124,7 @@ function Publish({ zone, draft, next }: { zone: Zone; draft: Draft | undefined; 
                     />
                     {draft && (
                         <Warnings
+                            zone={zone.slug}
                             draft={draft}
                             answers={answers}
                             onAnswer={(cause, answer) => type({ ...typed, answers: { ...answers, [cause]: answer } })}

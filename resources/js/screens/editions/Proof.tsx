@@ -5,6 +5,7 @@ import { useCan } from '../../access/session';
 import { spanInShort, type Span } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
+import { OtherYears } from '../../ui/Turned';
 import { listed, say } from '../../words/words';
 import { useAnswer, useObject, type Draft, type Objection } from './queries';
 
@@ -200,10 +201,12 @@ export function unexplained(draft: Draft, answers: Record<string, string>): stri
 
 /** What has to be explained before it is published: once for each cause, however many crops it concerns. */
 export function Warnings({
+    zone,
     draft,
     answers,
     onAnswer,
 }: {
+    zone: string;
     draft: Draft;
     answers: Record<string, string>;
     onAnswer: (cause: string, answer: string) => void;
@@ -232,6 +235,7 @@ export function Warnings({
                         maxLength={1000}
                         onChange={(event) => onAnswer(cause, event.currentTarget.value)}
                     />
+                    {cause === 'turned' && <OtherYears zone={zone} />}
                 </div>
             ))}
         </fieldset>

@@ -22,7 +22,7 @@ export function CalibrationPlot({ bins, label }: { bins: Bin[]; label: string })
     const y = (share: number) => TOP + SIDE * (1 - share);
     return (
         <svg
-            className="calibration"
+            className="chart"
             width={LEFT + SIDE + RIGHT}
             height={TOP + SIDE + BOTTOM}
             viewBox={`0 0 ${LEFT + SIDE + RIGHT} ${TOP + SIDE + BOTTOM}`}
@@ -36,10 +36,10 @@ export function CalibrationPlot({ bins, label }: { bins: Bin[]; label: string })
                         d={`M${x(tick)} ${y(0)}V${y(1)}M${x(0)} ${y(tick)}H${x(1)}`}
                         fill="none"
                     />
-                    <text className="quiet" x={x(tick)} y={y(0) + 16} textAnchor="middle" fontSize="11">
+                    <text className="quiet" x={x(tick)} y={y(0) + 16} textAnchor="middle">
                         {say('promises.share', { share: tick })}
                     </text>
-                    <text className="quiet" x={x(0) - 8} y={y(tick) + 4} textAnchor="end" fontSize="11">
+                    <text className="quiet" x={x(0) - 8} y={y(tick) + 4} textAnchor="end">
                         {say('promises.share', { share: tick })}
                     </text>
                 </g>
@@ -58,17 +58,16 @@ export function CalibrationPlot({ bins, label }: { bins: Bin[]; label: string })
                                 x={x(promised) + (promised > 0.5 ? -12 : 12)}
                                 y={y(kept) + (promised > 0.5 ? -4 : -6)}
                                 textAnchor={promised > 0.5 ? 'end' : 'start'}
-                                fontSize="11"
                             >
                                 {say('promises.plantings', { runs })}
                             </text>
                         </g>
                     ),
             )}
-            <text x={x(0.5)} y={y(0) + 36} textAnchor="middle" fontSize="12">
+            <text x={x(0.5)} y={y(0) + 36} textAnchor="middle">
                 {say('promises.axis-promised')}
             </text>
-            <text x={14} y={y(0.5)} textAnchor="middle" fontSize="12" transform={`rotate(-90 14 ${y(0.5)})`}>
+            <text x={14} y={y(0.5)} textAnchor="middle" transform={`rotate(-90 14 ${y(0.5)})`}>
                 {say('promises.axis-kept')}
             </text>
         </svg>

@@ -6,6 +6,7 @@ import { DataTable } from '../../charts/DataTable';
 import { monthInShort } from '../../time/days';
 import { NoRecord } from '../../ui/NoRecord';
 import { RuledTable } from '../../ui/RuledTable';
+import { Turned } from '../../ui/Turned';
 import { isStandard, STANDARDS } from '../../words/standards';
 import { listed, say } from '../../words/words';
 import { HoldOrGo } from './HoldOrGo';
@@ -114,7 +115,7 @@ function Judged({
                     sums={kept.decades.map((one) => [say('promises.decade-of', { decade: String(one.decade) }), one])}
                 />
                 <FreezeTrend zone={zone} />
-                {turned.length > 0 && <Turned crops={turned} zone={zone} />}
+                {turned.length > 0 && <Turned zone={zone} crops={turned} />}
                 <h3>{say('promises.by-season')}</h3>
                 <Sums
                     of={say('promises.planted-in')}
@@ -168,7 +169,9 @@ function Crops({ zone, crops }: { zone: string; crops: Crop[] }) {
             ]}
             rows={crops.map((crop) => [
                 `${crop.crop} ${crop.route}`,
-                <CropLink key="crop" zone={zone} crop={crop} />,
+                <Link key="crop" to={`/desk/zones/${zone}/planting-windows/${crop.crop}`}>
+                    {crop.name}
+                </Link>,
                 say(`act.${crop.act}`),
                 percent(crop.promised),
                 crop.short ? <strong key="kept">{percent(crop.kept)}</strong> : percent(crop.kept),
@@ -176,36 +179,6 @@ function Crops({ zone, crops }: { zone: string; crops: Crop[] }) {
                 listed(crop.lost.map(({ outcome }) => say(`outcome.${outcome}.short`))),
             ])}
         />
-    );
-}
-
-const CropLink = ({ zone, crop }: { zone: string; crop: Crop }) => (
-    <Link to={`/desk/zones/${zone}/planting-windows/${crop.crop}`}>{crop.name}</Link>
-);
-
-/** Crops whose last 15 years clearly differ from those before, with the years that would tell. */
-function Turned({ crops, zone }: { crops: Crop[]; zone: string }) {
-    return (
-        <>
-            <p>{say('promises.turned')}</p>
-            <ul>
-                {crops.map((crop) => (
-                    <li key={`${crop.crop} ${crop.route}`}>
-                        <CropLink zone={zone} crop={crop} />{' '}
-                        {say(`promises.turned-${crop.turned ?? 'worse'}`, {
-                            act: say(`act.${crop.act}`),
-                            lately: crop.lately.kept,
-                            lately_of: crop.lately.years,
-                            before: crop.before.kept,
-                            before_of: crop.before.years,
-                        })}
-                    </li>
-                ))}
-            </ul>
-            <p>
-                <Link to={`/desk/zones/${zone}/climate/files`}>{say('promises.choose-years')}</Link>
-            </p>
-        </>
     );
 }
 

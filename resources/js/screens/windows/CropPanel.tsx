@@ -1,6 +1,7 @@
 import { say } from '../../words/words';
 import { Link } from 'react-router';
 import type { Windows } from './queries';
+import { LastYears } from './LastYears';
 import { useDossier, type View } from './queries';
 import { Problem } from '../../ui/Problem';
 import { chanceInWords, inWords, monthDay, spanInWords } from '../../time/days';
@@ -44,6 +45,7 @@ export function CropPanel({
                     {say(caution.phrase)}
                 </p>
             ))}
+            <LastYears zone={zone} crop={crop} standard={view.standard} />
             {sheet.routes.map((route) => {
                 const ribbon = row?.routes.find((r) => r.route === route.route)?.ribbon;
                 return (

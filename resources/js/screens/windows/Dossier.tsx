@@ -17,6 +17,7 @@ import { inCelsius } from '../../words/units';
 import { listed, say } from '../../words/words';
 import { DossierChart, ownRoute } from './DossierChart';
 import { DossierTables } from './DossierTables';
+import { LastYears } from './LastYears';
 import { Learned } from './Learned';
 import { OwnDates } from './OwnDates';
 import { Succession } from './Succession';
@@ -205,6 +206,7 @@ function Body({
             <div>
                 <DayOutcomes ribbon={route.ribbon} day={day} last={today.at(-1)} />
                 <SideBySide data={data} route={route} />
+                <LastYears zone={zone} crop={crop} route={route.route} standard={data.method.standard} />
                 <Learned zone={zone} crop={crop} />
                 <HeldForSoil route={route} />
                 <Evidence route={route} />

@@ -48,14 +48,15 @@ export function Movers({ zone, crop, route }: { zone: string; crop: string; rout
     );
 }
 
-function called({ of, name, label, by }: Mover): string {
+function called({ of, name, label, by, unit }: Mover): string {
     if (label) return say(label);
+    if (unit === 'station') return say('sensitivity.station', { station: name });
     return of === 'record' ? say('sensitivity.latest-years', { years: by }) : say(`sensitivity.${name}`);
 }
 
 const most = ({ less, more }: Mover) => Math.max(less, more ?? 0);
 
 function amount({ by, unit }: Mover): string {
-    if (unit === 'years') return '';
+    if (unit === 'years' || unit === 'station') return '';
     return unit === 'celsius' ? say('movers.by', { amount: moreCelsius(by) }) : say('movers.by-share', { share: by });
 }

@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useRef, useState, type MouseEvent, type RefObject } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { Windows } from './queries';
 import { useGround } from '../../api/sites';
 import { useRain, useZone } from '../../api/zones';
@@ -14,12 +14,12 @@ import { monthDay, spanInWords } from '../../time/days';
 import { yearScale, type YearScale } from '../../time/yearScale';
 import { useKeys } from '../../ui/keyboard';
 import { Problem } from '../../ui/Problem';
-import { say } from '../../words/words';
+import { listed, say } from '../../words/words';
 import { CropPanel } from './CropPanel';
 import { CropRow, LABELS } from './CropRow';
 import { DayPanel } from './DayPanel';
 import { Legend } from './Legend';
-import { useChooseMethod, type View } from './queries';
+import { useChooseMethod, useTurned, type View } from './queries';
 import { grouped, layOut, type Crop, type Rows } from './rows';
 import { Tools } from './Tools';
 import { isCalled } from '../../words/search';
@@ -94,7 +94,7 @@ export function Sheet({ zone, data, view }: { zone: string; data: Windows; view:
                     onFirst={() => open(rows.crops[0]?.crop.slug ?? null)}
                     count={crops.length}
                 />
-                <Notes zone={zone} data={data} />
+                <Notes zone={zone} data={data} standard={view.standard} />
                 <Problem error={method.error} />
                 <Rows {...{ data, workable, rows, seen, day, chosen, open, walk }} onDay={toDay} />
                 {crops.length === 0 && <p role="status">{say('windows.no-crop-or-family-here')}</p>}
@@ -189,8 +189,9 @@ function useInSight(sheet: RefObject<HTMLElement | null>, rows: Rows, chosen: st
 }
 
 /** What has to be known before the dates are read. */
-function Notes({ zone, data }: { zone: string; data: Windows }) {
+function Notes({ zone, data, standard }: { zone: string; data: Windows; standard: View['standard'] }) {
     const { data: here } = useZone(zone);
+    const { data: turned } = useTurned(zone, standard);
     return (
         <>
             {data.ruler.short_record && (
@@ -205,6 +206,12 @@ function Notes({ zone, data }: { zone: string; data: Windows }) {
                     {here?.computation?.state === 'failed'
                         ? say('windows.the-last-computing-failed-these', { error: here.computation.error })
                         : say('windows.something-was-changed-since-these')}
+                </p>
+            )}
+            {turned && turned.length > 0 && (
+                <p className="hint">
+                    {say('windows.turned', { crops: listed([...new Set(turned.map((crop) => crop.name))]) })}{' '}
+                    <Link to={`/desk/zones/${zone}/track-record`}>{say('windows.turned-how')}</Link>
                 </p>
             )}
         </>

@@ -76,6 +76,26 @@ describe('the windows of a zone', () => {
         expect(groups()).toEqual(['Open now', 'Opens within four weeks', 'Later', 'No window here']);
     });
 
+    it('name the crops whose last 15 years clearly differ, with a way to other years', async () => {
+        const turned = {
+            crop: 'bean',
+            name: 'Bush bean',
+            route: 'direct',
+            act: 'sow-outdoors',
+            lately: { kept: 7, years: 15 },
+            before: { kept: 14, years: 14 },
+            turned: 'worse',
+        };
+        fakeServer({ ...answers, 'GET /api/zones/bench/track-record/turned': [turned] });
+        show(<Windows />, ...at());
+        expect(
+            await screen.findByText(/^The last 15 years clearly differ from the years before in Bush bean\./),
+        ).toBeTruthy();
+        expect(screen.getByRole('link', { name: 'See how, and choose other years' }).getAttribute('href')).toBe(
+            '/desk/zones/bench/track-record',
+        );
+    });
+
     it('from a short record say so, and offer no standard that makes no difference', async () => {
         const short = { ...windows, standards: [], ruler: { ...windows.ruler, seasons: 3, short_record: true } };
         fakeServer({ ...answers, 'GET /api/zones/bench/windows': short });

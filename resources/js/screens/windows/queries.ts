@@ -56,6 +56,18 @@ export function useRuns(zone: string, crop: string, route: 'direct' | 'transplan
     });
 }
 
+/** Crops whose last 15 years clearly differ from those before; none until all are judged. */
+export function useTurned(zone: string, standard: Schema['Standard'] | undefined) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'windows', 'turned', standard),
+        retry: false,
+        queryFn: () =>
+            unwrap(
+                api.GET('/api/zones/{zone}/track-record/turned', { params: { path: { zone }, query: { standard } } }),
+            ),
+    });
+}
+
 /** The water that what is sown on a day needs; null without rain on record. */
 export function useSowingWater(zone: string, crop: string, route: 'direct' | 'transplant', on: string) {
     return useQuery({
