@@ -124,6 +124,13 @@ class AppServiceProvider extends ServiceProvider
         RateLimiter::for('letter-links', static fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
         // A sheet takes the press a second or two; once made it is kept.
         RateLimiter::for('paper', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
+        // A link by mail is followed once or twice; each guess at one, or at a password, costs time.
+        RateLimiter::for('links', static fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
+        // Each is a mail to somebody.
+        RateLimiter::for(
+            'invitations',
+            static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()),
+        );
         // However many addresses are tried from one place; SessionController counts the tries for one address.
         RateLimiter::for('login', static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
     }

@@ -12,10 +12,14 @@ use App\Operations\EventLog;
 use App\Operations\KeyReused;
 use App\Operations\SecurityHeaders;
 use App\Operations\SessionCookie;
+use App\People\Invitation;
+use App\People\KnownLogin;
 use App\People\StaleEdit;
+use App\People\User;
 use App\Stations\FileRefused;
 use App\Zones\Zone;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -48,6 +52,9 @@ return Application::configure(basePath: dirname(__DIR__))
         // Before anything trims or turns what came in; its refusals carry the headers too.
         $middleware->prepend([SecurityHeaders::class, EventLog::class, CleanInput::class]);
         $middleware->prependToGroup('web', SessionCookie::class);
+        // Whoever may no longer be here is a guest before anything asks who is here.
+        $middleware->appendToGroup('web', KnownLogin::class);
+        $middleware->prependToPriorityList(AuthenticatesRequests::class, KnownLogin::class);
         // Back to where they wanted to go, once it is known who they are.
         $middleware->redirectGuestsTo(static fn (Request $request): string => '/desk/login'.($request->is('desk') || ! $request->is('desk/*') ? '' : '?to='.rawurlencode($request->getRequestUri())));
     })
@@ -61,6 +68,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->map(ModelNotFoundException::class, static fn (ModelNotFoundException $e): NotFoundHttpException => new NotFoundHttpException(match ($e->getModel()) {
             Zone::class => 'There is no zone at this address. Choose one from the list of zones.',
             Crop::class => 'There is no such crop in the crop book. Choose one from the list.',
+            User::class, Invitation::class => 'There is no such person, or no longer. Reload the page.',
             default => 'What this address means is not here, or no longer. Reload the page.',
         }));
         $exceptions->map(NotFoundHttpException::class, static fn (NotFoundHttpException $e): NotFoundHttpException => str_starts_with($e->getMessage(), 'The route ') ? new NotFoundHttpException('There is nothing at this address.') : $e);

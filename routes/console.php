@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\Schedule;
 Schedule::command('anthesis:resume')->everyFiveSeconds();
 Schedule::command('anthesis:collect')->everyMinute();
 Schedule::command('anthesis:turn-day')->everyMinute();
+Schedule::command('anthesis:seal-changes')->everyMinute();
 Schedule::command('anthesis:letters')->hourly();
 Schedule::command('anthesis:prune')->hourly();
 Schedule::command('anthesis:verify')->dailyAt('03:10');

@@ -21,6 +21,11 @@ use App\Languages\TranslationController;
 use App\Letters\OutboxController;
 use App\Log\LogController;
 use App\Office\OfficeController;
+use App\People\AccountController;
+use App\People\InvitationController;
+use App\People\PasswordController;
+use App\People\PeopleController;
+use App\People\TrailController;
 use App\Results\ClimateController;
 use App\Results\ZoneComparisonController;
 use App\Season\PacketController;
@@ -71,6 +76,9 @@ foreach (
         'cue',
         'bed',
         'logImport',
+        'person',
+        'invitation',
+        'login',
     ] as $numbered
 ) {
     Route::pattern($numbered, '[0-9]{1,18}');
@@ -79,13 +87,42 @@ foreach (
 // Its page is everybody's, so that it opens where nobody can be asked who is there; what it holds is not.
 Route::view('/log', 'log')->name('log');
 Route::view('/desk/login', 'desk')->name('login');
+// Where links in mails lead, and where one is asked for.
+foreach (['forgot-password', 'invitation/{secret}', 'new-password/{secret}', 'new-address/{secret}'] as $path) {
+    Route::view("/desk/{$path}", 'desk');
+}
+Route::pattern('secret', '[A-Za-z0-9]{40,64}');
 Route::view('/desk/{path?}', 'desk')->where('path', '.*')->middleware('auth')->name('desk');
 
 Route::prefix('api')->group(static function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:login');
 
+    Route::post('session/code', [SessionController::class, 'code'])->middleware('throttle:login');
+    // Those who cannot log in yet, or not any more: a link by mail brings them here.
+    Route::middleware('throttle:links')->group(static function (): void {
+        Route::get('invited/{secret}', [InvitationController::class, 'show']);
+        Route::post('invited/{secret}', [InvitationController::class, 'accept']);
+        Route::post('password-links', [PasswordController::class, 'ask']);
+        Route::post('new-password', [PasswordController::class, 'store']);
+        Route::post('new-address/{secret}', [AccountController::class, 'confirmEmail']);
+    });
+
     Route::middleware(['auth', SayAsChosen::class])->group(static function (): void {
+        Route::get('changes', [TrailController::class, 'index']);
+        Route::get('people', [PeopleController::class, 'index']);
+        Route::patch('people/{person}', [PeopleController::class, 'update']);
+        Route::delete('people/{person}', [PeopleController::class, 'destroy']);
+        Route::post('invitations', [InvitationController::class, 'store'])->middleware('throttle:invitations');
+        Route::delete('invitations/{invitation}', [InvitationController::class, 'destroy']);
+        Route::get('profile/account', [AccountController::class, 'show']);
+        Route::put('profile/name', [AccountController::class, 'name']);
+        Route::put('profile/email', [AccountController::class, 'email'])->middleware('throttle:invitations');
+        Route::put('profile/password', [AccountController::class, 'password'])->middleware('throttle:links');
+        Route::post('profile/second-factor', [AccountController::class, 'beginSecondFactor']);
+        Route::put('profile/second-factor', [AccountController::class, 'confirmSecondFactor'])->middleware('throttle:links');
+        Route::delete('profile/second-factor', [AccountController::class, 'endSecondFactor'])->middleware('throttle:links');
+        Route::delete('profile/logins/{login}', [AccountController::class, 'endLogin']);
         Route::put('profile', [ProfileController::class, 'update']);
         Route::get('attention', AttentionController::class);
         Route::delete('session', [SessionController::class, 'destroy']);
@@ -211,6 +248,9 @@ Route::prefix('api')->group(static function (): void {
     });
 });
 
+Route::get('/desk-files/changes.csv', [TrailController::class, 'csv'])
+    ->middleware(['auth', SayAsChosen::class])
+    ->name('changes-table');
 Route::get('/desk-files/crops.csv', [CropController::class, 'csv'])
     ->middleware(['auth', SayAsChosen::class])
     ->name('crop-table');

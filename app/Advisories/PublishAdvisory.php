@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Advisories;
 
 use Anthesis\Record\Day;
+use App\People\Change;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
@@ -37,6 +38,9 @@ final class PublishAdvisory
                     'until' => $until->iso(),
                 ],
             );
+            if ($advisory->wasRecentlyCreated) {
+                Change::record('published', $advisory, $user, [], ['text' => $text, 'until' => $until->iso()]);
+            }
             event(new AdvisoriesChanged($zone->id));
 
             return $advisory;
@@ -47,10 +51,13 @@ final class PublishAdvisory
     {
         return DB::transaction(static function () use ($advisory, $reason, $on, $user): Advisory {
             // The first word stands, should two withdraw it at once.
-            Advisory::query()
+            $first = Advisory::query()
                 ->whereKey($advisory->id)
                 ->whereNull('withdrawn_on')
                 ->update(['withdrawn_on' => $on->iso(), 'withdrawn_by' => $user->name, 'withdrawn_why' => $reason]);
+            if ($first === 1) {
+                Change::record('withdrawn', $advisory, $user, ['text' => $advisory->text], why: $reason);
+            }
             event(new AdvisoriesChanged($advisory->zone_id));
 
             return $advisory->refresh();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\People\PasswordRule;
 use App\People\Role;
 use App\People\User;
 use Illuminate\Console\Command;
@@ -44,7 +45,7 @@ class AddPerson extends Command
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:190', 'unique:users'],
             'role' => ['required', 'in:'.implode(',', array_column(Role::cases(), 'value'))],
-            'password' => ['required', 'string', 'min:12', 'max:200'],
+            'password' => ['required', 'string', new PasswordRule()],
         ]);
         if ($checked->fails()) {
             foreach ($checked->errors()->all() as $words) {

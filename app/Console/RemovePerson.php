@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\People\Role;
+use App\People\SavePerson;
 use App\People\User;
 use Illuminate\Console\Command;
+use Illuminate\Validation\ValidationException;
 
-/** Removes a person: what they wrote stays, without their name. */
+/** Removes a person: what they wrote stays, without their name unless it is kept. */
 class RemovePerson extends Command
 {
-    protected $signature = 'anthesis:remove-person {email}';
+    protected $signature = 'anthesis:remove-person {email} {--keep-name : what they did still names them}';
 
-    protected $description = 'Remove a person who may log in; what they wrote stays, without their name';
+    protected $description = 'Remove a person who may log in; what they wrote stays';
 
-    public function handle(): int
+    public function handle(SavePerson $save): int
     {
         $user = User::query()->where('email', $this->argument('email'))->first();
         if ($user === null) {
@@ -23,13 +24,14 @@ class RemovePerson extends Command
 
             return self::FAILURE;
         }
-        if ($user->role === Role::Administrator && User::query()->where('role', Role::Administrator)->count() === 1) {
-            $this->error("{$user->name} is the only administrator. Add another one first.");
+        try {
+            $save->remove($user, (bool) $this->option('keep-name'), null);
+        } catch (ValidationException $e) {
+            $this->error($e->getMessage());
 
             return self::FAILURE;
         }
-        $user->delete();
-        $this->info('Removed. What they wrote in the log and measured stays, without the name.');
+        $this->info('Removed. What they wrote in the log and measured stays, with'.($this->option('keep-name') ? '' : 'out').' the name.');
 
         return self::SUCCESS;
     }

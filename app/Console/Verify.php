@@ -13,23 +13,24 @@ use App\Log\LogImport;
 use App\Log\LogPhoto;
 use App\Operations\FileStore;
 use App\Operations\Heartbeat;
+use App\People\ChangeChain;
 use App\Stations\RecordImport;
 use Illuminate\Console\Command;
 use Illuminate\Support\Collection;
 
-/** Holds everything that must not change unnoticed against its fingerprint and seal: editions, their pages and originals. */
+/** Holds everything that must not change unnoticed against its fingerprint and seal: editions, their pages, originals, and changes. */
 class Verify extends Command
 {
     private const TOLD = 20;
 
     protected $signature = 'anthesis:verify';
 
-    protected $description = 'Check the seals of editions, their pages, and the originals of station files';
+    protected $description = 'Check the seals of editions, their pages, the originals of station files, and the chain of changes';
 
     /** @var list<string> */
     private array $faults = [];
 
-    public function handle(PublicSite $site): int
+    public function handle(PublicSite $site, ChangeChain $chain): int
     {
         $this->faults = [];
         $looked = ['editions' => 0];
@@ -70,8 +71,10 @@ class Verify extends Command
             'original',
         );
         $looked['photographs'] = $this->files(FileStore::on(LogPhoto::DISK), LogPhoto::query()->pluck('checksum'), '.jpg', 'photograph');
+        array_push($this->faults, ...$chain->faults());
         $words =
-            "{$looked['editions']} editions with their pages, {$looked['originals']} originals, {$looked['photographs']} photographs: ".
+            "{$looked['editions']} editions with their pages, {$looked['originals']} originals, {$looked['photographs']} photographs, ".
+            "{$chain->length()} changes: ".
             ($this->faults === []
                 ? 'all as they were'
                 : count($this->faults).' faults. '.implode(' ', array_slice($this->faults, 0, self::TOLD)));

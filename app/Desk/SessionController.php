@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Operations\EventLog;
+use App\People\Login;
+use App\People\SaveSecondFactor;
+use App\People\SessionLogin;
+use App\People\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -16,6 +20,11 @@ use Illuminate\Validation\ValidationException;
 class SessionController
 {
     private const TRIES_A_MINUTE = 5;
+
+    /** What a session knows whoever gave the right password and not yet the code by. */
+    private const WAITING = 'waits-for-code';
+
+    private const CODE_WITHIN_MIN = 5;
 
     public function show(Request $request): SessionResource
     {
@@ -39,21 +48,57 @@ class SessionController
                 'password' => 'The password of the demonstration is known to everybody and is not accepted here. Ask your administrator for one of your own.',
             ]);
         }
-        if (! Auth::attempt($credentials)) {
+        $credentials['email'] = mb_strtolower($credentials['email']);
+        // Takes as long for an address that nobody here has.
+        $user = Auth::validate($credentials) ? Auth::getLastAttempted() : null;
+        if (! $user instanceof User || ! $user->isActive()) {
             RateLimiter::hit($tries);
             Log::notice('log-in refused', EventLog::told($request));
             throw ValidationException::withMessages(['email' => 'E-mail or password is wrong.']);
         }
         RateLimiter::clear($tries);
-        $request->session()->regenerate();
-        Log::info('logged in', EventLog::told($request));
+        if ($user->hasSecondFactor()) {
+            $until = now()->addMinutes(self::CODE_WITHIN_MIN)->getTimestamp();
+            $request->session()->put(self::WAITING, ['user' => $user->id, 'until' => $until]);
 
-        return new SessionResource($request->user());
+            return new SessionResource(null, true);
+        }
+
+        SessionLogin::enter($request, $user);
+
+        return new SessionResource($user);
+    }
+
+    /** The second step: the code of the phone, or one of those for when it is lost. */
+    public function code(Request $request, SaveSecondFactor $factor): SessionResource
+    {
+        $code = $request->validate(['code' => ['required', 'string', 'max:20']])['code'];
+        $waiting = $request->session()->get(self::WAITING);
+        $user = is_array($waiting) && $waiting['until'] > now()->getTimestamp() ? User::active()->find($waiting['user']) : null;
+        if ($user === null) {
+            throw ValidationException::withMessages(['code' => 'That took too long. Log in with your password again.']);
+        }
+        // Of a person, wherever they try from: whoever tries codes knows the password already.
+        $tries = "code|{$user->id}";
+        if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
+            abort(429, 'Too many tries. Wait '.RateLimiter::availableIn($tries).' seconds and try again.');
+        }
+        if (! $factor->takes($user, str_replace([' ', '-'], '', $code))) {
+            RateLimiter::hit($tries);
+            Log::notice('second step refused', EventLog::told($request, $user->id));
+            throw ValidationException::withMessages(['code' => 'This code is wrong or was used already. Wait for the next one.']);
+        }
+        $request->session()->forget(self::WAITING);
+
+        SessionLogin::enter($request, $user);
+
+        return new SessionResource($user);
     }
 
     public function destroy(Request $request): Response
     {
         Log::info('logged out', EventLog::told($request));
+        Login::query()->find(SessionLogin::here($request))?->end();
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

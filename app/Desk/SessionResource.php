@@ -17,6 +17,12 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** @property User|null $resource */
 class SessionResource extends JsonResource
 {
+    /** @param  bool  $waitsForCode  whether the password was right and the second step is asked for */
+    public function __construct(?User $user, private readonly bool $waitsForCode = false)
+    {
+        parent::__construct($user);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
@@ -25,6 +31,7 @@ class SessionResource extends JsonResource
         return [
             'today' => Today::day()->iso(),
             'demonstration' => config('anthesis.demonstration') ? ['first' => DemoClock::FIRST, 'last' => DemoClock::LAST] : null,
+            'waits_for_code' => $this->waitsForCode,
             'user' => $user === null
                     ? null
                     : [
@@ -35,6 +42,7 @@ class SessionResource extends JsonResource
                         'dates' => Preferences::of($user)->dates->value,
                         'chosen' => ['units' => $user->units?->value, 'dates' => $user->dates?->value],
                         'home_zone' => SaveProfile::homeZone($user),
+                        'must_set_second_factor' => $user->mustSetSecondFactor(),
                         'can' => self::abilities($user),
                     ],
         ];
@@ -50,6 +58,8 @@ class SessionResource extends JsonResource
                 'edit-crops' => $user->can('create', Crop::class),
                 'publish' => $user->can('publish', Zone::class),
                 'edit-office' => $user->role->doesEducatorsWork(),
+                'sign' => $user->can('sign', Zone::class),
+                'manage-people' => $user->can('manage', User::class),
                 'change-signature' => $user->role === Role::Administrator,
                 'read-mail' => $user->can('readMail', Zone::class),
             ]),

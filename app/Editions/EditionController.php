@@ -71,7 +71,7 @@ class EditionController
 
     public function sign(Request $request, Zone $zone, int $number, SignEdition $sign): EditionResource
     {
-        Gate::authorize('publish', $zone);
+        Gate::authorize('sign', $zone);
         $edition = self::edition($zone, $number);
         try {
             $sign->execute($edition, $request->user());

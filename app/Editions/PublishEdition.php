@@ -9,6 +9,7 @@ use Anthesis\Record\Day;
 use App\Languages\SaveTranslation;
 use App\Languages\Translation;
 use App\Office\Office;
+use App\People\Change;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
@@ -100,6 +101,7 @@ final class PublishEdition
                 'state' => $waits ? PublicationState::Waiting : PublicationState::Queued,
                 'answers' => $answered,
             ]);
+            Change::record('published', $edition, $user, [], ['from' => $on->iso()], $note);
             if (! $waits) {
                 event(new EditionFrozen($edition->id));
             }

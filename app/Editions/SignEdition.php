@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\People\Change;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
@@ -29,6 +30,7 @@ final class SignEdition
             }
             if ($locked->signed_at === null) {
                 $locked->update(['signed_by' => $user->name, 'signed_at' => now()]);
+                Change::record('signed', $locked, $user);
                 $this->release->execute();
             }
         });

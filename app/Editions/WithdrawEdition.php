@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\People\Change;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
@@ -34,6 +35,7 @@ final class WithdrawEdition
                 'withdrawn_by' => $user->name,
                 'withdrawn_why' => $reason,
             ]);
+            Change::record('withdrawn', $locked, $user, why: $reason);
             $publication?->update(['state' => PublicationState::Done]);
             if ($locked->in_force_at !== null) {
                 event(new EditionWithdrawn($locked->id, $locked->zone->currentEdition()->value('id')));

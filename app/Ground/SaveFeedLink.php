@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Ground;
 
+use App\People\Change;
 use App\People\User;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Makes a person a new secret address for their feeds of tasks; the one before leads nowhere from then on. */
@@ -13,7 +15,10 @@ final class SaveFeedLink
     public function execute(User $user): string
     {
         $token = Str::random(48);
-        $user->forceFill(['feed_token' => $token])->save();
+        DB::transaction(static function () use ($user, $token): void {
+            $user->forceFill(['feed_token' => $token])->save();
+            Change::record('feed-renewed', $user, $user);
+        });
 
         return $token;
     }

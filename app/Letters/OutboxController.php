@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Letters;
 
+use App\People\User;
 use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
 
@@ -22,6 +24,7 @@ class OutboxController
                 'simulated' => config('mail.default') === 'outbox',
                 'readers' => LetterReader::query()->whereNotNull('confirmed_at')->count(),
                 'mails' => OutboxMail::query()
+                    ->when(Gate::denies('manage', User::class), static fn (Builder $q) => $q->where('to_person', false))
                     ->orderByDesc('id')
                     ->limit(self::SHOWN)
                     ->get()

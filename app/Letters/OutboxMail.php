@@ -14,6 +14,7 @@ use Illuminate\Support\Carbon;
  * @property string $recipient
  * @property string $subject
  * @property string $message
+ * @property bool $to_person whether it went to somebody of the office, with a link that logs in: for administrators alone
  * @property Carbon $created_at
  */
 class OutboxMail extends Model
@@ -26,4 +27,7 @@ class OutboxMail extends Model
     protected $table = 'outbox';
 
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['to_person' => 'boolean'];
 }

@@ -26,6 +26,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $water_rules_from first day on which they hold, ISO 8601; null: they hold already
  * @property string|null $water_rules_until the last; null: until somebody says otherwise
  * @property bool $second_signature
+ * @property bool $second_factor whether everybody needs a second step to log in
  * @property UnitSystem $units at the desk, of people who chose none
  * @property DateStyle $dates the same
  */
@@ -42,6 +43,7 @@ class Office extends Model
         'licence',
         ...self::WATER_RULES,
         'second_signature',
+        'second_factor',
         'units',
         'dates',
     ];
@@ -56,6 +58,7 @@ class Office extends Model
     /** @var array<string, string> */
     protected $casts = [
         'second_signature' => 'boolean',
+        'second_factor' => 'boolean',
         'version' => 'integer',
         'units' => UnitSystem::class,
         'dates' => DateStyle::class,

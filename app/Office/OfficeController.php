@@ -16,6 +16,7 @@ class OfficeController
             'data' => ($office ?? new Office([
                 'name' => '',
                 'second_signature' => false,
+                'second_factor' => false,
                 'units' => Office::UNITS,
                 'dates' => Office::UNITS->dates(),
             ]))->only(Office::FIELDS) +

@@ -14,6 +14,12 @@ use Illuminate\Validation\Validator;
 
 class OfficeRequest extends FormRequest
 {
+    /** What is an administrator's to change, and what others are told. */
+    private const ADMINISTRATORS = [
+        'second_signature' => 'Only an administrator changes whether editions need a second signature.',
+        'second_factor' => 'Only an administrator changes whether everybody needs a second step to log in.',
+    ];
+
     public function authorize(): bool
     {
         return $this->user()?->role->doesEducatorsWork() === true;
@@ -33,6 +39,7 @@ class OfficeRequest extends FormRequest
             'water_rules_from' => ['nullable', 'string', 'date_format:Y-m-d'],
             'water_rules_until' => ['nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:water_rules_from'],
             'second_signature' => ['required', 'boolean'],
+            'second_factor' => ['sometimes', 'boolean'],
             'units' => ['required', new Enum(UnitSystem::class)],
             'dates' => ['required', new Enum(DateStyle::class)],
         ];
@@ -43,11 +50,11 @@ class OfficeRequest extends FormRequest
     {
         return [
             function (Validator $validator): void {
-                $changes = (bool) $this->input('second_signature') !== (bool) Office::theOne()?->second_signature;
-                if ($changes && $this->user()?->role !== Role::Administrator) {
-                    $validator
-                        ->errors()
-                        ->add('second_signature', 'Only an administrator changes whether editions need a second signature.');
+                foreach (self::ADMINISTRATORS as $field => $words) {
+                    $changes = $this->has($field) && $this->boolean($field) !== (bool) Office::theOne()?->{$field};
+                    if ($changes && $this->user()?->role !== Role::Administrator) {
+                        $validator->errors()->add($field, $words);
+                    }
                 }
             },
         ];

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Crops\Crop;
 use App\Operations\DatedByToday;
+use App\Stations\Station;
+use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use LogicException;
 
@@ -15,15 +19,20 @@ use LogicException;
  * why. It is written by the action that makes the change, in its transaction, and never edited: a change that is undone is another one.
  *
  * @property int $id
+ * @property int|null $person number of who did it, which stays when they are removed; null: a station, or the command line
  * @property int|null $zone_id null: of every zone, or of none
+ * @property string|null $crop slug; null: of no crop
  * @property string $act what was done: `edited`, `added`, `removed`, `chosen`, `undone` …
  * @property string $subject table of the row
  * @property int $subject_id
+ * @property string|null $about what the row was called then; null: nothing
  * @property int|null $version that the row had afterwards; null: it has none
  * @property array<string, array{was: mixed, is: mixed}> $fields what it changed, by name
  * @property string|null $why in the person's words
  * @property Carbon $created_at
  * @property-read User|null $user
+ * @property-read Zone|null $zone
+ * @property-read ChangeSeal|null $seal
  *
  * @phpstan-type Told array{field: string, was: mixed, is: mixed, by: string, at: string}
  */
@@ -48,6 +57,24 @@ class Change extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** @return HasOne<ChangeSeal, $this> none until it is sealed */
+    public function seal(): HasOne
+    {
+        return $this->hasOne(ChangeSeal::class);
+    }
+
+    /** @return string|null name of who did it; null: a station by itself, the command line, or somebody no longer here */
+    public function by(): ?string
+    {
+        return $this->user?->name;
     }
 
     /**
@@ -76,8 +103,11 @@ class Change extends Model
             'act' => $act,
             'subject' => $of->getTable(),
             'subject_id' => $of->getKey(),
+            'about' => self::nameOf($of),
             'zone_id' => self::zoneOf($of),
+            'crop' => self::cropOf($of),
             'user_id' => $user?->id,
+            'person' => $user?->id,
             'fields' => $fields,
             'why' => $why,
             'version' => $version,
@@ -115,6 +145,33 @@ class Change extends Model
     {
         $columns = $row->getAttributes();
 
-        return $row->getTable() === 'zones' ? (int) $row->getKey() : (isset($columns['zone_id']) ? (int) $columns['zone_id'] : null);
+        $zone = match (true) {
+            $row->getTable() === 'zones' => $row->getKey(),
+            isset($columns['station_id']) => Station::query()->whereKey($columns['station_id'])->value('zone_id'),
+            default => $columns['zone_id'] ?? null,
+        };
+
+        return $zone === null ? null : (int) $zone;
+    }
+
+    /** @return string|null slug of the crop that a row is, or is of */
+    private static function cropOf(Model $row): ?string
+    {
+        $columns = $row->getAttributes();
+
+        return match (true) {
+            $row->getTable() === 'crops' => $columns['slug'],
+            is_string($columns['crop'] ?? null) => $columns['crop'],
+            isset($columns['crop_id']) => Crop::query()->whereKey($columns['crop_id'])->value('slug'),
+            default => null,
+        };
+    }
+
+    /** What people call the row: by its name, or an edition by its number; a crop is called by its own name wherever it is shown. */
+    private static function nameOf(Model $row): ?string
+    {
+        $name = $row->getAttributes()['name'] ?? ($row->getAttributes()['number'] ?? null);
+
+        return $name === null ? null : mb_substr((string) $name, 0, 200);
     }
 }

@@ -6,9 +6,12 @@ namespace App\People;
 
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
+use App\Office\Office;
 use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
 
 /**
  * @property int $id
@@ -19,6 +22,15 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property UnitSystem|null $units null: those of the office
  * @property DateStyle|null $dates null: as the office writes them
  * @property int|null $home_zone_id the zone their desk opens on; null: the first one
+ * @property Carbon|null $deactivated_at since when they cannot log in; null: they can
+ * @property Carbon|null $removed_at since when they are gone for good, and only their name is left
+ * @property string|null $new_email an address that waits to be confirmed
+ * @property string|null $new_email_token SHA-256 of the secret in the link that confirms it
+ * @property Carbon|null $new_email_until
+ * @property string|null $totp_secret base32; null: no second factor was begun
+ * @property Carbon|null $totp_since since when it is asked for; null: it is not
+ * @property int $totp_step the last step whose code was used
+ * @property list<string>|null $recovery_codes SHA-256 of those that were not used yet
  */
 class User extends Authenticatable
 {
@@ -27,13 +39,69 @@ class User extends Authenticatable
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token', 'feed_token'];
+    protected $hidden = ['password', 'remember_token', 'feed_token', 'new_email_token', 'totp_secret', 'recovery_codes'];
 
-    /** @var array<string, null> */
-    protected $attributes = ['units' => null, 'dates' => null, 'home_zone_id' => null];
+    /** @var array<string, null|int> */
+    protected $attributes = [
+        'units' => null,
+        'dates' => null,
+        'home_zone_id' => null,
+        'remember_token' => null,
+        'deactivated_at' => null,
+        'removed_at' => null,
+        'totp_secret' => null,
+        'totp_since' => null,
+        'totp_step' => 0,
+        'recovery_codes' => null,
+    ];
 
     /** @var array<string, string> */
-    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'units' => UnitSystem::class, 'dates' => DateStyle::class];
+    protected $casts = [
+        'password' => 'hashed',
+        'role' => Role::class,
+        'units' => UnitSystem::class,
+        'dates' => DateStyle::class,
+        'deactivated_at' => 'datetime',
+        'removed_at' => 'datetime',
+        'new_email_until' => 'datetime',
+        'totp_secret' => 'encrypted',
+        'totp_since' => 'datetime',
+        'totp_step' => 'integer',
+        'recovery_codes' => 'encrypted:array',
+    ];
+
+    public function isActive(): bool
+    {
+        return $this->deactivated_at === null && $this->removed_at === null;
+    }
+
+    /** @return bool whether a code is asked for when they log in */
+    public function hasSecondFactor(): bool
+    {
+        return $this->totp_since !== null;
+    }
+
+    /** @return bool whether the office demands a second factor that they have not set up yet */
+    public function mustSetSecondFactor(): bool
+    {
+        return ! $this->hasSecondFactor() && Office::theOne()?->second_factor === true;
+    }
+
+    /** @return Builder<self> those who may log in */
+    public static function active(): Builder
+    {
+        $active = self::query();
+        $active->whereNull('deactivated_at')->whereNull('removed_at');
+
+        return $active;
+    }
+
+    /** @return bool whether nobody but them could look after people */
+    public function isLastAdministrator(): bool
+    {
+        return $this->role === Role::Administrator &&
+            self::active()->where('role', Role::Administrator)->whereKeyNot($this->id)->doesntExist();
+    }
 
     protected static function newFactory(): UserFactory
     {

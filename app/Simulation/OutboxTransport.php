@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Simulation;
 
 use App\Letters\OutboxMail;
+use App\People\PlainMail;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
 use Symfony\Component\Mime\Address;
@@ -26,6 +27,7 @@ final class OutboxTransport extends AbstractTransport
             ),
             'subject' => mb_substr((string) $mail->getSubject(), 0, 250),
             'message' => (string) $mail->getTextBody(),
+            'to_person' => $mail->getHeaders()->has(PlainMail::HEADER),
         ]);
         $newest = OutboxMail::query()->orderByDesc('id')->skip(OutboxMail::KEPT)->value('id');
         if ($newest !== null) {

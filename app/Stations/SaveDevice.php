@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\People\Change;
+use App\People\User;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Lets a device report for a station, and ends one. */
@@ -11,21 +14,32 @@ final class SaveDevice
 {
     private const TOKEN_LENGTH = 40;
 
-    /** @return array{StationDevice, string} the device, and its token: told this once */
-    public function add(Station $station, string $name): array
+    /**
+     * @param  User|null  $user  null: on the command line
+     * @return array{StationDevice, string} the device, and its token: told this once
+     */
+    public function add(Station $station, string $name, ?User $user = null): array
     {
         $token = Str::random(self::TOKEN_LENGTH);
+        $device = DB::transaction(static function () use ($station, $name, $token, $user): StationDevice {
+            $device = StationDevice::query()->create([
+                'station_id' => $station->id,
+                'name' => $name,
+                'token_hash' => hash('sha256', $token),
+            ]);
+            Change::record('connected', $device, $user);
 
-        return [
-            StationDevice::query()
-                ->create(['station_id' => $station->id, 'name' => $name, 'token_hash' => hash('sha256', $token)])
-                ->refresh(),
-            $token,
-        ];
+            return $device->refresh();
+        });
+
+        return [$device, $token];
     }
 
-    public function end(StationDevice $device): void
+    public function end(StationDevice $device, User $user): void
     {
-        $device->delete();
+        DB::transaction(static function () use ($device, $user): void {
+            Change::record('disconnected', $device, $user);
+            $device->delete();
+        });
     }
 }

@@ -33,7 +33,7 @@ class StationDeviceController
         $station =
             Station::query()->where('zone_id', $zone->id)->find((int) $asked['station']) ??
             throw ValidationException::withMessages(['station' => 'There is no such station in this zone. Choose another one.']);
-        [$device, $token] = $save->add($station, $asked['name']);
+        [$device, $token] = $save->add($station, $asked['name'], $request->user());
 
         return response()->json(
             ['data' => ['device' => self::told($device), 'token' => $token, 'address' => url('/api/station-reports')]],
@@ -41,11 +41,11 @@ class StationDeviceController
         );
     }
 
-    public function destroy(StationDevice $device, SaveDevice $save): JsonResponse
+    public function destroy(Request $request, StationDevice $device, SaveDevice $save): JsonResponse
     {
         $zone = $device->station->zone;
         Gate::authorize('update', $zone);
-        $save->end($device);
+        $save->end($device, $request->user() ?? abort(401));
 
         return $this->index($zone);
     }

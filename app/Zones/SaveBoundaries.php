@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\People\Change;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
@@ -66,6 +67,7 @@ final class SaveBoundaries
         return DB::transaction(static function () use ($found, $user): array {
             foreach ($found as [$zone, $boundary]) {
                 ZoneBoundary::query()->create(['zone_id' => $zone->id, 'geometry' => $boundary->toGeoJson(), 'author' => $user->name]);
+                Change::record('boundary-set', $zone, $user);
             }
             event(new BoundariesChanged());
 

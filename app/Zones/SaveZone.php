@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
@@ -24,16 +25,20 @@ final class SaveZone
     {
     }
 
-    /** @param  ZoneValues  $values */
-    public function create(array $values): Zone
+    /**
+     * @param  ZoneValues  $values
+     * @param  User|null  $user  null: the demonstration
+     */
+    public function create(array $values, ?User $user = null): Zone
     {
-        return DB::transaction(static function () use ($values): Zone {
+        return DB::transaction(static function () use ($values, $user): Zone {
             $zone = new Zone(array_diff_key($values, ['settlements' => true]));
             $zone->slug = self::freeSlug($zone->name);
             $zone->save();
             self::settle($zone, $values['settlements']);
+            Change::record('added', $zone, $user, [], $zone->refresh()->editedFields());
 
-            return $zone->refresh();
+            return $zone;
         });
     }
 

@@ -17,7 +17,9 @@ class ZoneController
 
     public function store(ZoneRequest $request, SaveZone $save): JsonResponse
     {
-        return (new ZoneResource($save->create($request->values())->load(ZoneResource::RELATIONS)))->response()->setStatusCode(201);
+        $zone = $save->create($request->values(), $request->user());
+
+        return (new ZoneResource($zone->load(ZoneResource::RELATIONS)))->response()->setStatusCode(201);
     }
 
     public function show(Zone $zone): ZoneResource

@@ -25,6 +25,12 @@ class ZonePolicy
         return $user->role->doesEducatorsWork();
     }
 
+    /** As the second, what another has drafted. */
+    public function sign(User $user, ?Zone $zone = null): bool
+    {
+        return $user->role->signs();
+    }
+
     public function publish(User $user, ?Zone $zone = null): bool
     {
         return $user->role->doesEducatorsWork();

@@ -104,7 +104,7 @@ class DemoSeeder extends Seeder
         }
         $this->varieties();
         foreach ($this->zones() as [$values, $note]) {
-            $zone = $save->create($values);
+            $zone = $save->create($values, $educator);
             $climate = SimulatedStations::climate($zone->slug) ?? throw new RuntimeException("{$zone->name} has no weather.");
             $this->bringRecord($keep, $zone, $climate, $educator);
             if ($zone->slug === self::WITH_OWN_DATES) {

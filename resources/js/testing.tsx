@@ -84,6 +84,7 @@ export function show(element: ReactElement, at = '/desk', path = '*') {
 export const EDUCATOR = {
     today: '2026-04-20',
     demonstration: null,
+    waits_for_code: false,
     user: {
         name: 'Wren',
         email: 'wren@kestrel.example',
@@ -92,7 +93,8 @@ export const EDUCATOR = {
         dates: 'day',
         chosen: { units: null, dates: null },
         home_zone: null,
-        can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'edit-office', 'read-mail'],
+        must_set_second_factor: false,
+        can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'sign', 'edit-office', 'read-mail'],
     },
 };
 
@@ -106,6 +108,7 @@ export const ADMINISTRATOR = {
         dates: 'day',
         chosen: { units: null, dates: null },
         home_zone: null,
-        can: ['edit-office', 'change-signature', 'read-mail'],
+        must_set_second_factor: false,
+        can: ['edit-office', 'change-signature', 'read-mail', 'manage-people'],
     },
 };

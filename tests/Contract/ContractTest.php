@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Tests\Contract;
 
 use App\Log\LogImport;
+use App\People\Login;
 use App\People\Role;
+use App\People\Totp;
+use App\People\User;
 use App\Stations\RecordImport;
 use App\TrackRecord\KeepMorningsJob;
 use Illuminate\Routing\Route as LaravelRoute;
@@ -16,6 +19,15 @@ use Tests\TestCase;
 
 final class ContractTest extends TestCase
 {
+    /** Operations of the walk whose answer has no content to hold against the contract. */
+    private const WITHOUT_CONTENT = [
+        'DELETE /api/session',
+        'DELETE /api/sites/{site}',
+        'POST /api/password-links',
+        'DELETE /api/people/{person}',
+        'DELETE /api/invitations/{invitation}',
+    ];
+
     protected ?array $book = null;
 
     public function test_every_route_that_answers_in_json_is_in_the_contract_and_the_other_way_round(): void
@@ -46,6 +58,7 @@ final class ContractTest extends TestCase
             ->assertOk()
             ->assertJsonPath('data.user.role', 'educator')
             ->assertJsonPath('data.today', '2026-05-12');
+        $this->people($educator);
         $this->putJson('/api/demo-clock', ['today' => '2026-05-13'])->assertNotFound();
         $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
         $this->patchJson('/api/zones/test-basin', ['version' => 1] + $this->zoneValues('Renamed Basin'))
@@ -376,7 +389,7 @@ final class ContractTest extends TestCase
         $this->postJson('/api/zones/test-basin/editions/1/signature')->assertUnprocessable();
         $this->postJson('/api/zones/test-basin/editions/1/withdrawal', ['reason' => 'A walk.'])->assertOk();
         $this->deleteJson('/api/session')->assertNoContent();
-        $seen = [...array_keys(Contract::read()->seen), 'DELETE /api/session', 'DELETE /api/sites/{site}'];
+        $seen = [...array_keys(Contract::read()->seen), ...self::WITHOUT_CONTENT];
         self::assertSame([], array_values(array_diff(Contract::read()->operations(), $seen)));
     }
 
@@ -384,14 +397,47 @@ final class ContractTest extends TestCase
     {
         $this->expectException(AssertionFailedError::class);
         $this->expectExceptionMessage('breaks the contract');
-        Contract::read()->assertFits('GET', '/api/session', 200, '{"data":{"user":null,"demonstration":null,"today":"yesterday"}}');
+        $told = '{"data":{"user":null,"demonstration":null,"waits_for_code":false,"today":"yesterday"}}';
+        Contract::read()->assertFits('GET', '/api/session', 200, $told);
     }
 
     public function test_roles_are_those_of_the_contract(): void
     {
-        $roles = Contract::read()->document['components']['schemas']['Session']['properties']['user']['oneOf'][1]['properties']['role'][
-            'enum'
-        ];
-        self::assertSame(array_column(Role::cases(), 'value'), $roles);
+        $roles = Contract::read()->document['components']['schemas']['Role']['enum'];
+        self::assertEqualsCanonicalizing(array_column(Role::cases(), 'value'), $roles);
+    }
+
+    /** Everything that is asked of people, their accounts, and the links in their mails. */
+    private function people(User $educator): void
+    {
+        $this->getJson('/api/changes')->assertOk();
+        $this->getJson('/api/people')->assertForbidden();
+        $this->getJson('/api/profile/account')->assertOk();
+        $this->putJson('/api/profile/name', ['name' => 'Wren'])->assertOk();
+        $this->putJson('/api/profile/email', ['email' => 'w@kestrel.example', 'current_password' => 'a good long password'])->assertOk();
+        $this->putJson('/api/profile/password', ['password' => 'another good password', 'current_password' => 'x'])->assertUnprocessable();
+        $secret = $this->postJson('/api/profile/second-factor')->assertCreated()->json('data.secret');
+        $this->putJson('/api/profile/second-factor', ['code' => Totp::code($secret, intdiv(now()->getTimestamp(), 30))])->assertOk();
+        $this->deleteJson('/api/profile/second-factor', ['current_password' => 'a good long password'])->assertOk();
+        $elsewhere = Login::beginOn('', $educator);
+        $this->deleteJson("/api/profile/logins/{$elsewhere->id}")->assertOk();
+        $this->postJson('/api/session/code', ['code' => '123456'])->assertUnprocessable();
+        $none = str_repeat('x', 48);
+        $this->postJson("/api/new-address/{$none}")->assertUnprocessable();
+        $this->getJson("/api/invited/{$none}")->assertNotFound();
+        $this->postJson("/api/invited/{$none}", ['name' => 'x', 'password' => 'another good password'])->assertUnprocessable();
+        $this->postJson('/api/password-links', ['email' => 'nobody@kestrel.example'])->assertStatus(202);
+        $this->postJson('/api/new-password', ['email' => 'x@kestrel.example', 'token' => 'x', 'password' => 'another good password'])
+            ->assertUnprocessable();
+        $this->actingAs($this->person(Role::Administrator));
+        $made = $this->postJson('/api/invitations', ['name' => 'N', 'email' => 'n@kestrel.example', 'role' => 'reviewer'])
+            ->assertCreated()
+            ->json('data.id');
+        $this->getJson('/api/people')->assertOk();
+        $this->deleteJson("/api/invitations/{$made}")->assertNoContent();
+        $leaving = $this->person(Role::Volunteer);
+        $this->patchJson("/api/people/{$leaving->id}", ['role' => 'reviewer', 'active' => false])->assertOk();
+        $this->deleteJson("/api/people/{$leaving->id}", ['keep_name' => false])->assertNoContent();
+        $this->actingAs($educator->refresh());
     }
 }

@@ -17,9 +17,19 @@ function asChosen(session: Schema['Session']): Schema['Session'] {
     return session;
 }
 
-/** Logs in; who is here, and how they read, is known at once. */
-export async function logIn(queries: QueryClient, who: { email: string; password: string }) {
-    queries.setQueryData(['session'], asChosen(await unwrap(api.POST('/api/session', { body: who }))));
+/** Logs in; who is here, and how they read, is known at once. Tells whether the second step is asked for first. */
+export async function logIn(queries: QueryClient, who: { email: string; password: string }): Promise<boolean> {
+    return entered(queries, await unwrap(api.POST('/api/session', { body: who })));
+}
+
+/** The second step: a code of the phone, or a recovery code. */
+export async function logInWithCode(queries: QueryClient, code: string): Promise<boolean> {
+    return entered(queries, await unwrap(api.POST('/api/session/code', { body: { code } })));
+}
+
+function entered(queries: QueryClient, session: Schema['Session']): boolean {
+    if (!session.waits_for_code) queries.setQueryData(['session'], asChosen(session));
+    return session.waits_for_code;
 }
 
 const LAST = 'anthesis-zone';

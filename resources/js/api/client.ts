@@ -44,6 +44,16 @@ type Answer<T> = { data?: T; error?: unknown; response: Response };
 export async function unwrap<T>(answer: Promise<Answer<{ data: T }>>): Promise<T> {
     const { data, error, response } = await answer;
     if (data !== undefined) return data.data;
+    throw refusal(error, response);
+}
+
+/** For acts that are answered without data: nothing, or the refusal thrown. */
+export async function done(answer: Promise<Answer<unknown>>): Promise<void> {
+    const { error, response } = await answer;
+    if (!response.ok) throw refusal(error, response);
+}
+
+function refusal(error: unknown, response: Response): Refusal {
     const body = (typeof error === 'object' && error !== null ? error : {}) as {
         message?: string;
         errors?: Record<string, string[]>;
@@ -51,7 +61,7 @@ export async function unwrap<T>(answer: Promise<Answer<{ data: T }>>): Promise<T
         changed?: Change[];
     };
     const words = response.status === 419 ? say('client.the-page-was-open-too') : body.message;
-    throw new Refusal(
+    return new Refusal(
         words || say('client.the-server-answered-try-again', { status: response.status }),
         response.status,
         body.errors,

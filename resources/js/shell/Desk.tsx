@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
-import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { loggedInAgain } from '../api/again';
 import { rememberZone, useSession } from '../access/session';
 import { useCrops } from '../api/crops';
@@ -97,6 +97,9 @@ export function Desk() {
         if (isOut) void loggedInAgain().then((isIn) => isIn || toLogIn());
     }, [isOut, navigate, queries]);
     if (!user) return null;
+    // Nothing else is open until the second step is set up; the server refuses it too.
+    if (user.must_set_second_factor && location.pathname !== '/desk/profile')
+        return <Navigate to="/desk/profile" replace />;
     return (
         <>
             <Suspense>

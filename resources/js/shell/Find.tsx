@@ -6,7 +6,7 @@ import { useCan } from '../access/session';
 import { say } from '../words/words';
 import { TERMS, TOPICS, topicName, type TermName, type Topic } from '../way/help';
 import { findStore } from './find';
-import { SCREENS, SETTINGS } from './places';
+import { SCREENS, useSettings } from './places';
 
 /** One field over zones, crops, screens, settings and what can be done; `Ctrl K` or `Cmd K` opens it. */
 export function Find({
@@ -22,6 +22,7 @@ export function Find({
     const { data: zones } = useZones();
     const { data: crops } = useCrops();
     const mayPublish = useCan('publish');
+    const settings = useSettings();
     const mayEdit = useCan('edit-zones');
     const to = (id: string, label: string, address: string, more: Partial<SpotlightActionData> = {}) => ({
         id,
@@ -98,7 +99,7 @@ export function Find({
         {
             group: say('find.settings'),
             actions: [
-                ...SETTINGS.map((screen) => to(screen.path, screen.name, screen.path)),
+                ...settings.map((screen) => to(screen.path, screen.name, screen.path)),
                 to('profile', say('screen.profile'), '/desk/profile'),
                 to('zones', say('screen.zones'), '/desk/zones'),
                 { id: 'keys', label: say('desk.keys'), onClick: onKeys },

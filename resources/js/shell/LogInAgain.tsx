@@ -1,7 +1,7 @@
-import { Button, Group, Modal, PasswordInput } from '@mantine/core';
+import { Button, Group, Modal, PasswordInput, TextInput } from '@mantine/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
-import { logIn } from '../access/session';
+import { logIn, logInWithCode } from '../access/session';
 import { whenLoggedOut } from '../api/again';
 import type { Schema } from '../api/client';
 import { Problem } from '../ui/Problem';
@@ -12,6 +12,7 @@ export function LogInAgain({ user }: { user: NonNullable<Schema['Session']['user
     const queries = useQueryClient();
     const [open, setOpen] = useState(false);
     const [password, setPassword] = useState('');
+    const [code, setCode] = useState<string | null>(null);
     const [error, setError] = useState<Error | null>(null);
     const answer = useRef<((isIn: boolean) => void) | null>(null);
     const ask = useCallback(
@@ -26,14 +27,18 @@ export function LogInAgain({ user }: { user: NonNullable<Schema['Session']['user
     const end = (isIn: boolean) => {
         setOpen(false);
         setPassword('');
+        setCode(null);
         setError(null);
         answer.current?.(isIn);
         answer.current = null;
     };
     const submit = async () => {
         try {
-            await logIn(queries, { email: user.email, password });
-            end(true);
+            const waits = await (code === null
+                ? logIn(queries, { email: user.email, password })
+                : logInWithCode(queries, code));
+            if (waits) setCode('');
+            else end(true);
         } catch (why) {
             setError(why as Error);
         }
@@ -61,6 +66,18 @@ export function LogInAgain({ user }: { user: NonNullable<Schema['Session']['user
                     value={password}
                     onChange={(event) => setPassword(event.currentTarget.value)}
                 />
+                {code !== null && (
+                    <TextInput
+                        mt="xs"
+                        label={say('login.code')}
+                        description={say('login.code-help')}
+                        autoComplete="one-time-code"
+                        required
+                        autoFocus
+                        value={code}
+                        onChange={(event) => setCode(event.currentTarget.value)}
+                    />
+                )}
                 <Problem error={error} />
                 <Group mt="md" gap="sm">
                     <Button type="submit">{say('login.log-in')}</Button>

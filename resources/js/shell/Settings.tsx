@@ -1,5 +1,5 @@
 import { NavLink, Outlet } from 'react-router';
-import { SETTINGS } from './places';
+import { useSettings } from './places';
 import { say } from '../words/words';
 
 /** What is set once and holds for every zone, with the way from one to the other. */
@@ -7,7 +7,7 @@ export function Settings() {
     return (
         <>
             <nav className="settings" aria-label={say('desk.settings')}>
-                {SETTINGS.map(({ path, name }) => (
+                {useSettings().map(({ path, name }) => (
                     <NavLink key={path} to={path} className={({ isActive }) => (isActive ? 'active' : '')}>
                         {name}
                     </NavLink>

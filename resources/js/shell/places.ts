@@ -1,5 +1,5 @@
 import { useMatch } from 'react-router';
-import { useZoneToBegin } from '../access/session';
+import { useCan, useZoneToBegin } from '../access/session';
 import { useZones } from '../api/zones';
 import { say } from '../words/words';
 
@@ -47,7 +47,15 @@ export const SETTINGS: Screen[] = [
     { path: '/desk/settings/crops', name: say('screen.crops'), key: 'k' },
     { path: '/desk/settings/growing-sites', name: say('screen.growing-sites'), key: 's' },
     { path: '/desk/settings/languages', name: say('screen.languages'), key: 'g' },
+    { path: '/desk/settings/changes', name: say('screen.changes'), key: 'n' },
+    { path: '/desk/settings/people', name: say('screen.people'), key: 'e' },
 ];
+
+/** The settings that the one who is logged in may look at. */
+export function useSettings(): Screen[] {
+    const mayManage = useCan('manage-people');
+    return SETTINGS.filter(({ path }) => mayManage || !path.endsWith('/people'));
+}
 
 /** The zone that is open or, on screens of none, the one whose screens are at hand: the last, the person's own, the first. */
 export function useZoneAtHand(): string | undefined {

@@ -5,6 +5,7 @@ import { ScreenFailed } from './ScreenFailed';
 
 // Each screen is fetched when it is first looked at; one that fails leaves the others, and the way to them, as they are.
 const screens = {
+    changes: async () => ({ Component: (await import('../screens/changes/Changes')).Changes }),
     crops: async () => ({ Component: (await import('../screens/crops/Crops')).Crops }),
     cues: async () => ({ Component: (await import('../screens/cues/Cues')).Cues }),
     dossier: async () => ({ Component: (await import('../screens/windows/Dossier')).Dossier }),
@@ -12,6 +13,11 @@ const screens = {
     editZone: async () => ({ Component: (await import('../screens/zones/EditZone')).EditZone }),
     ground: async () => ({ Component: (await import('../screens/ground/Ground')).Ground }),
     languages: async () => ({ Component: (await import('../screens/languages/Languages')).Languages }),
+    forgotPassword: async () => ({ Component: (await import('../screens/login/ForgotPassword')).ForgotPassword }),
+    join: async () => ({ Component: (await import('../screens/login/Join')).Join }),
+    newAddress: async () => ({ Component: (await import('../screens/login/NewAddress')).NewAddress }),
+    newPassword: async () => ({ Component: (await import('../screens/login/NewPassword')).NewPassword }),
+    people: async () => ({ Component: (await import('../screens/people/People')).People }),
     login: async () => ({ Component: (await import('../screens/login/Login')).Login }),
     log: async () => ({ Component: (await import('../screens/log/Log')).Log }),
     method: async () => ({ Component: (await import('../screens/windows/MethodChanges')).MethodChanges }),
@@ -39,6 +45,15 @@ const screen = (path: string, load: (typeof screens)[keyof typeof screens]) => (
     errorElement: <ScreenFailed />,
 });
 
+/** What is open to those who are not logged in: the log-in, and where links in mails lead. */
+const DOORS = {
+    '/desk/login': screens.login,
+    '/desk/forgot-password': screens.forgotPassword,
+    '/desk/invitation/:secret': screens.join,
+    '/desk/new-password/:secret': screens.newPassword,
+    '/desk/new-address/:secret': screens.newAddress,
+};
+
 /** Screens that were renamed: addresses that people kept lead on. */
 const RENAMED = {
     'crops/:crop?': '/desk/settings/crops/:crop?',
@@ -54,7 +69,10 @@ const RENAMED = {
 };
 
 export const router = createBrowserRouter([
-    { path: '/desk/login', lazy: screens.login, hydrateFallbackElement: <></>, errorElement: <ScreenFailed /> },
+    ...Object.entries(DOORS).map(([path, load]) => ({
+        ...screen(path, load),
+        hydrateFallbackElement: <></>,
+    })),
     {
         path: '/desk',
         element: <Desk />,
@@ -71,6 +89,8 @@ export const router = createBrowserRouter([
                     screen('crops/:crop?', screens.crops),
                     screen('growing-sites', screens.sites),
                     screen('languages', screens.languages),
+                    screen('people', screens.people),
+                    screen('changes', screens.changes),
                 ],
             },
             screen('zones', screens.zones),

@@ -1,5 +1,6 @@
 import { say } from '../words/words';
 import { Refusal } from '../api/client';
+import { shown } from './shown';
 
 /**
  * What went wrong, said where the act is: a refusal in the server's words, with what others changed meanwhile where that is why;
@@ -29,17 +30,4 @@ export function Problem({
             )}
         </div>
     );
-}
-
-/** A value of any field, short enough for a line. */
-function shown(value: unknown): string {
-    if (value === null || value === undefined || value === '') return 'nothing';
-    if (Array.isArray(value)) return value.map(shown).join('; ') || 'nothing';
-    if (typeof value === 'object') {
-        return Object.values(value)
-            .filter((part) => part !== null && part !== '')
-            .map(shown)
-            .join(' ');
-    }
-    return String(value);
 }

@@ -14,6 +14,7 @@ const OFFICE = {
     hours: null,
     licence: null,
     second_signature: false,
+    second_factor: false,
     version: 3,
     signature_changed: null,
 };

@@ -38,6 +38,8 @@ export const HELP = {
     crops: ['days-to-maturity', 'simulated-season'],
     'growing-sites': ['growing-site', 'normal'],
     languages: ['current-edition'],
+    changes: ['current-edition'],
+    people: ['current-edition'],
     profile: ['normal'],
 } as const;
 

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { create } from 'qrcode';
 import { Hatches } from '../../charts/Hatches';
+import { SquareCode } from '../../charts/SquareCode';
 import { dateInWords, inWords } from '../../time/days';
 import { yearScale } from '../../time/yearScale';
 import { inMetres } from '../../words/units';
@@ -27,7 +27,7 @@ export function Paper(props: PaperProps) {
             </header>
             {props.withdrawn ? <Withdrawn notice={props.withdrawn} number={edition.number} /> : <Body {...props} />}
             <footer>
-                <Code text={props.url} />
+                <SquareCode name={say('sheet.code')} text={props.url} />
                 <div>
                     <p>
                         <a href={props.url}>{props.url}</a>
@@ -191,21 +191,5 @@ function Leaflet({ week, base, ruler, zone }: PaperProps) {
             <h2>{say('sheet.leaflet.how')}</h2>
             <p>{say('sheet.leaflet.reading')}</p>
         </>
-    );
-}
-
-/** An address as a code that a telephone reads, drawn as one path; the address stands beside it. */
-function Code({ text }: { text: string }) {
-    const { modules } = create(text, { errorCorrectionLevel: 'M' });
-    const quiet = 4;
-    const dark = Array.from(modules.data).flatMap((on, i) =>
-        on ? [`M${(i % modules.size) + quiet} ${Math.floor(i / modules.size) + quiet}h1v1h-1z`] : [],
-    );
-    const size = modules.size + 2 * quiet;
-    return (
-        <svg className="code" viewBox={`0 0 ${size} ${size}`} role="img" aria-label={say('sheet.code')}>
-            <rect width={size} height={size} fill="#fff" />
-            <path d={dark.join('')} fill="#000" shapeRendering="crispEdges" />
-        </svg>
     );
 }

@@ -122,7 +122,7 @@ export type PaperProps = Common &
 
 export type OfficeProps = {
     which: 'about' | 'method' | 'glossary' | 'contact' | 'privacy' | 'accessibility';
-    office: Omit<Schema['Office'], 'version' | 'second_signature' | 'signature_changed'> | null;
+    office: Omit<Schema['Office'], 'version' | 'second_signature' | 'second_factor' | 'signature_changed'> | null;
 };
 
 export type SearchProps = {

@@ -1,7 +1,7 @@
 import { Button, Group, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import type { Schema, Zone } from '../../api/client';
-import { useSession } from '../../access/session';
+import { useCan, useSession } from '../../access/session';
 import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { Problem } from '../../ui/Problem';
@@ -13,6 +13,7 @@ type Edition = Schema['Edition'];
 /** The editions there are, with what becomes of them: one waits, one is in force, one was withdrawn. */
 export function Published({ zone, editions, mayPublish }: { zone: Zone; editions: Edition[]; mayPublish: boolean }) {
     const me = useSession().data?.user?.name;
+    const maySign = useCan('sign');
     const sign = useSign(zone.slug);
     const [withdrawing, setWithdrawing] = useState<number | null>(null);
     return (
@@ -54,7 +55,7 @@ export function Published({ zone, editions, mayPublish }: { zone: Zone; editions
                             </td>
                             <td>
                                 {edition.in_force && <a href={edition.url}>{say('editions.as-gardeners-do')}</a>}{' '}
-                                {mayPublish && edition.waits_for?.signature && edition.published_by !== me && (
+                                {maySign && edition.waits_for?.signature && edition.published_by !== me && (
                                     <Action onClick={() => sign.mutate(edition.number)}>{say('editions.sign')}</Action>
                                 )}{' '}
                                 {mayPublish && !edition.withdrawn && (edition.in_force || edition.waits_for) && (

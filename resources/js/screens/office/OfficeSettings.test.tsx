@@ -11,6 +11,7 @@ const office = {
     hours: null,
     licence: 'CC BY 4.0',
     second_signature: false,
+    second_factor: false,
     version: 3,
     signature_changed: null,
 };

@@ -125,6 +125,14 @@ function Form({ office }: { office: Office }) {
                 checked={edited.second_signature}
                 onChange={(event) => set('second_signature', event.currentTarget.checked)}
             />
+            <Checkbox
+                mt="md"
+                label={say('office-settings.second-factor')}
+                description={say('office-settings.second-factor-help')}
+                disabled={!mayChangeSignature}
+                checked={edited.second_factor}
+                onChange={(event) => set('second_factor', event.currentTarget.checked)}
+            />
             <Problem error={save.error} />
             {mayEdit && (
                 <Button type="submit" mt="md" loading={save.isPending} disabled={!changed}>

@@ -4,6 +4,7 @@ import { useSession } from '../../access/session';
 import { useZones } from '../../api/zones';
 import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
+import { Account } from './Account';
 import { useLogOut, useSaveProfile } from './queries';
 
 /** What a person chooses for themselves: units, how dates are written, and the zone the desk opens on. */
@@ -80,6 +81,7 @@ export function Profile() {
                     {say('common.save')}
                 </Button>
             </form>
+            <Account />
             <Button mt="xl" variant="default" onClick={() => logOut.mutate()} loading={logOut.isPending}>
                 {say('desk.log-out')}
             </Button>

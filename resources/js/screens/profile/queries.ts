@@ -1,5 +1,5 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, unwrap } from '../../api/client';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, unwrap, type Schema } from '../../api/client';
 import type { paths } from '../../api/schema';
 import { forgetDrafts } from '../../ui/kept';
 import { readAsChosen } from '../../words/remembered';
@@ -28,5 +28,64 @@ export function useLogOut() {
             queries.clear();
             window.location.assign('/desk/login');
         },
+    });
+}
+
+export type AccountData = Schema['Account'];
+
+const ACCOUNT = ['account'];
+
+export function useAccount() {
+    return useQuery({ queryKey: ACCOUNT, queryFn: () => unwrap(api.GET('/api/profile/account')) });
+}
+
+/** An act on one's account; what it is like afterwards is known at once. */
+function useAccountAct<T>(act: (with_: T) => Promise<AccountData>) {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: act,
+        onSuccess: (account) => {
+            queries.setQueryData(ACCOUNT, account);
+            void queries.invalidateQueries({ queryKey: ['session'] });
+        },
+    });
+}
+
+export const useSaveName = () =>
+    useAccountAct((name: string) => unwrap(api.PUT('/api/profile/name', { body: { name } })));
+
+export const useAskForAddress = () =>
+    useAccountAct((body: { email: string; current_password: string }) =>
+        unwrap(api.PUT('/api/profile/email', { body })),
+    );
+
+export const useSavePassword = () =>
+    useAccountAct((body: { password: string; current_password: string }) =>
+        unwrap(api.PUT('/api/profile/password', { body })),
+    );
+
+export const useEndLogin = () =>
+    useAccountAct((login: number) =>
+        unwrap(api.DELETE('/api/profile/logins/{login}', { params: { path: { login } } })),
+    );
+
+export const useEndSecondFactor = () =>
+    useAccountAct((current_password: string) =>
+        unwrap(api.DELETE('/api/profile/second-factor', { body: { current_password } })),
+    );
+
+export function useBeginSecondFactor() {
+    return useMutation({ mutationFn: () => unwrap(api.POST('/api/profile/second-factor')) });
+}
+
+export function useConfirmSecondFactor() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (code: string) => unwrap(api.PUT('/api/profile/second-factor', { body: { code } })),
+        onSuccess: () =>
+            Promise.all([
+                queries.invalidateQueries({ queryKey: ACCOUNT }),
+                queries.invalidateQueries({ queryKey: ['session'] }),
+            ]),
     });
 }

@@ -38,6 +38,8 @@ export function CropPanel({
                 <Link to={`/desk/zones/${zone}/planting-windows/${crop}?on=${monthDay(day)}`}>
                     {say('crop-panel.open-its-dossier')}
                 </Link>
+                <br />
+                <Link to={`/desk/settings/changes?zone=${zone}&crop=${crop}`}>{say('changes.why')}</Link>
             </p>
             {sheet.notes && <p>{sheet.notes}</p>}
             {sheet.cautions.map((caution) => (

@@ -121,7 +121,8 @@ export function Dossier() {
                     choice:
                         data.choice &&
                         `${data.choice.by}, ${inWords(data.choice.at.slice(5, 10))} ${data.choice.at.slice(0, 4)}: ${data.choice.reason}`,
-                })}
+                })}{' '}
+                <Link to={`/desk/settings/changes?zone=${zone}&crop=${crop}`}>{say('changes.why')}</Link>
             </p>
             {data.crop.cautions.map((caution) => (
                 <p key={caution.code} className="caution">

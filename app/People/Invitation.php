@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A place at the desk that waits for somebody, for a week and once. Its link holds a secret of which only the hash is kept.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property Role $role
+ * @property string $token SHA-256 of the secret
+ * @property Carbon $expires_at
+ * @property Carbon|null $used_at
+ * @property Carbon|null $withdrawn_at
+ * @property-read User|null $inviter
+ */
+class Invitation extends Model
+{
+    protected $guarded = [];
+
+    protected $hidden = ['token'];
+
+    /** @var array<string, string> */
+    protected $casts = ['role' => Role::class, 'expires_at' => 'datetime', 'used_at' => 'datetime', 'withdrawn_at' => 'datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function inviter(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'invited_by');
+    }
+
+    /** @return Builder<self> those that can still be used */
+    public static function open(): Builder
+    {
+        $open = self::query();
+        $open->whereNull('used_at')->whereNull('withdrawn_at')->where('expires_at', '>', now());
+
+        return $open;
+    }
+
+    /** @return self|null the open one that a link's secret belongs to */
+    public static function of(string $secret): ?self
+    {
+        return self::open()->where('token', hash('sha256', $secret))->first();
+    }
+}

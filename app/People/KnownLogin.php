@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Whoever is logged in still may be: their login was not ended from elsewhere, and they were not deactivated. Where the office demands a
+ * second factor, nothing but setting it up is open to those who have none.
+ */
+final class KnownLogin
+{
+    /** What is open without a second factor: who is here, their profile, and logging out. */
+    private const OPEN = ['api/session', 'api/profile/*', 'desk', 'desk/*', 'log'];
+
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        $user = $request->user();
+        if ($user instanceof User && ! $this->isKnown($request, $user)) {
+            Auth::logout();
+            $request->session()->invalidate();
+            $request->session()->regenerateToken();
+        } elseif ($user instanceof User && $user->mustSetSecondFactor() && ! $request->is(...self::OPEN)) {
+            abort(403, 'Your office asks for a second step when logging in. Set it up in your profile first.');
+        }
+
+        return $next($request);
+    }
+
+    private function isKnown(Request $request, User $user): bool
+    {
+        if (! $user->isActive()) {
+            return false;
+        }
+        $id = SessionLogin::here($request);
+        $login = $id === null ? null : Login::query()->find($id);
+        if ($login === null ? $id !== null : $login->ended_at !== null && $login->user_id === $user->id) {
+            return false;
+        }
+        // A session that was there before logins were kept, or that was somebody else's before, gets one of its own.
+        $login = $login?->user_id === $user->id ? $login : SessionLogin::begin($request, $user);
+        $login->seen();
+
+        return true;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Office\Office;
+use App\Operations\Say;
+use Illuminate\Mail\Mailable;
+use Illuminate\Mail\Mailables\Content;
+use Illuminate\Mail\Mailables\Envelope;
+use Illuminate\Mail\Mailables\Headers;
+
+/** A mail to a person of the office: what it is about, a link, and what to do if they did not ask for it. */
+class PlainMail extends Mailable
+{
+    /** Tells it from mail to readers: its link lets somebody in. */
+    public const HEADER = 'X-To-Person';
+
+    /**
+     * @param  string  $about  what it is about: `invitation`, `password`, or `new-address`
+     * @param  string  $path  of the link, from this service's address
+     * @param  array<string, string>  $with  what fills the words in
+     */
+    public function __construct(private readonly string $about, private readonly string $path, private readonly array $with = [])
+    {
+    }
+
+    public function envelope(): Envelope
+    {
+        return new Envelope(subject: $this->words('subject'));
+    }
+
+    public function headers(): Headers
+    {
+        return new Headers(text: [self::HEADER => 'yes']);
+    }
+
+    public function content(): Content
+    {
+        return new Content(
+            text: 'letters.plain',
+            with: ['paragraphs' => [$this->words('text'), url($this->path), $this->words('else')]],
+        );
+    }
+
+    private function words(string $part): string
+    {
+        $office = (string) Office::theOne()?->name;
+
+        return Say::key("mail.{$this->about}.{$part}", $this->with + ['office' => $office === '' ? 'Anthesis' : $office]);
+    }
+}

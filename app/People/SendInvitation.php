@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/** Invites a person by mail. Whoever is invited again gets a new link, and the old one is good for nothing. */
+final class SendInvitation
+{
+    private const GOOD_FOR_DAYS = 7;
+
+    /** @throws ValidationException where somebody here has that address already */
+    public function execute(string $name, string $email, Role $role, User $by): Invitation
+    {
+        $email = mb_strtolower($email);
+        $secret = Str::random(48);
+
+        return DB::transaction(static function () use ($name, $email, $role, $by, $secret): Invitation {
+            if (User::query()->where('email', $email)->exists()) {
+                throw ValidationException::withMessages(['email' => 'Somebody here has this address already. Look for them in the list.']);
+            }
+            Invitation::open()
+                ->where('email', $email)
+                ->update(['withdrawn_at' => now()]);
+            $invitation = Invitation::query()->create([
+                'name' => $name,
+                'email' => $email,
+                'role' => $role,
+                'token' => hash('sha256', $secret),
+                'invited_by' => $by->id,
+                'expires_at' => now()->addDays(self::GOOD_FOR_DAYS),
+            ]);
+            Change::record('invited', $invitation, $by, [], ['name' => $name, 'role' => $role->value]);
+            Mail::to($email)->send(new PlainMail('invitation', "/desk/invitation/{$secret}", ['name' => $name, 'by' => $by->name]));
+
+            return $invitation;
+        });
+    }
+
+    public function withdraw(Invitation $invitation, User $by): void
+    {
+        DB::transaction(static function () use ($invitation, $by): void {
+            $invitation->update(['withdrawn_at' => now()]);
+            Change::record('withdrawn', $invitation, $by, ['name' => $invitation->name, 'role' => $invitation->role->value]);
+        });
+    }
+}

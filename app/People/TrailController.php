@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Anthesis\Tables\CsvText;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Validation\Rules\Exists;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** The trail of changes, to be read and exported; nothing edits it. */
+class TrailController
+{
+    private const PAGE = 50;
+
+    private const COLUMNS = ['change', 'at', 'by', 'zone', 'crop', 'what', 'name', 'act', 'field', 'was', 'is', 'why', 'seal'];
+
+    public function index(Request $request): JsonResponse
+    {
+        $before = $request->validate(['before' => ['nullable', 'integer', 'min:1', 'max:999999999999']])['before'] ?? null;
+        $changes = self::trail($request)
+            ->query()
+            ->when($before !== null, static fn ($q) => $q->where('id', '<', (int) $before))
+            ->limit(self::PAGE + 1)
+            ->get();
+
+        return response()->json([
+            'data' => [
+                'changes' => $changes
+                    ->take(self::PAGE)
+                    ->map(self::shape(...))
+                    ->values()
+                    ->all(),
+                'more' => $changes->count() > self::PAGE,
+                'people' => User::query()
+                    ->orderBy('name')
+                    ->get()
+                    ->map(static fn (User $user): array => $user->only(['id', 'name']))
+                    ->all(),
+            ],
+        ]);
+    }
+
+    /** All that is asked for, a row for each field. */
+    public function csv(Request $request): StreamedResponse
+    {
+        $trail = self::trail($request);
+
+        return response()->streamDownload(
+            static function () use ($trail): void {
+                echo CsvText::of([self::COLUMNS], "\r\n");
+                foreach ($trail->query()->with('seal')->lazy(500) as $change) {
+                    echo CsvText::of(self::rows($change), "\r\n");
+                }
+            },
+            'changes.csv',
+            ['Content-Type' => 'text/csv; charset=utf-8'],
+        );
+    }
+
+    private static function trail(Request $request): Trail
+    {
+        $asked = $request->validate(
+            [
+                'zone' => ['nullable', 'string', 'max:80', new Exists('zones', 'slug')],
+                'crop' => ['nullable', 'string', 'max:60'],
+                'person' => ['nullable', 'integer', 'min:1', 'max:999999999999'],
+                'from' => ['nullable', 'string', 'date_format:Y-m-d'],
+                'until' => ['nullable', 'string', 'date_format:Y-m-d'],
+            ],
+            ['zone.exists' => 'There is no such zone. Choose another one.', '*.date_format' => 'Give the day as YYYY-MM-DD.'],
+        );
+
+        return new Trail(
+            $request->user() ?? abort(401),
+            isset($asked['zone']) ? Zone::query()->where('slug', $asked['zone'])->firstOrFail() : null,
+            $asked['crop'] ?? null,
+            isset($asked['person']) ? (int) $asked['person'] : null,
+            isset($asked['from']) ? Carbon::parse($asked['from'])->startOfDay() : null,
+            isset($asked['until']) ? Carbon::parse($asked['until'])->addDay()->startOfDay() : null,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function shape(Change $change): array
+    {
+        return [
+            'id' => $change->id,
+            'at' => $change->created_at->toIso8601String(),
+            'by' => $change->by(),
+            'zone' => $change->zone?->slug,
+            'zone_name' => $change->zone?->name,
+            'crop' => $change->crop,
+            'subject' => $change->subject,
+            'about' => $change->about,
+            'act' => $change->act,
+            'fields' => array_map(
+                static fn (string $field, array $values): array => ['field' => $field, ...$values],
+                array_keys($change->fields),
+                $change->fields,
+            ),
+            'why' => $change->why,
+        ];
+    }
+
+    /** @return list<list<string|int|null>> */
+    private static function rows(Change $change): array
+    {
+        $fields = $change->fields === [] ? ['' => ['was' => null, 'is' => null]] : $change->fields;
+        $text = static fn (mixed $value): ?string => match (true) {
+            $value === null => null,
+            is_string($value) => $value,
+            default => json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+        };
+
+        return array_map(
+            static fn (string $field, array $values): array => [
+                $change->id,
+                $change->created_at->toIso8601String(),
+                $change->by(),
+                $change->zone?->slug,
+                $change->crop,
+                $change->subject,
+                $change->about,
+                $change->act,
+                $field,
+                $text($values['was']),
+                $text($values['is']),
+                $change->why,
+                $change->seal?->hash,
+            ],
+            array_map(strval(...), array_keys($fields)),
+            $fields,
+        );
+    }
+}

@@ -1,0 +1,151 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Link, useSearchParams } from 'react-router';
+import { useCrops } from '../../api/crops';
+import { useZones } from '../../api/zones';
+import { dateInShort } from '../../time/days';
+import { Problem } from '../../ui/Problem';
+import { shown } from '../../ui/shown';
+import { hasWords, say } from '../../words/words';
+import { useChanges, type Asked, type Change } from './queries';
+
+/** Who changed what, when, from what to what, and why: of everything, or of what one window hangs on. */
+export function Changes() {
+    const [params, setParams] = useSearchParams();
+    const asked: Asked = {
+        zone: params.get('zone') || undefined,
+        crop: params.get('crop') || undefined,
+        person: Number(params.get('person')) || undefined,
+        from: params.get('from') || undefined,
+        until: params.get('until') || undefined,
+    };
+    const { data, error, fetchNextPage, hasNextPage, isFetchingNextPage } = useChanges(asked);
+    const { data: zones } = useZones();
+    const { data: crops } = useCrops();
+    const zone = zones?.find((one) => one.slug === asked.zone);
+    const crop = crops?.find((one) => one.slug === asked.crop);
+    const set = (part: keyof Asked) => (event: { currentTarget: { value: string } }) => {
+        const after = new URLSearchParams(params);
+        if (event.currentTarget.value === '') after.delete(part);
+        else after.set(part, event.currentTarget.value);
+        setParams(after, { replace: true });
+    };
+    const changes = data?.pages.flatMap((page) => page.changes) ?? [];
+    const any = { value: '', label: say('changes.any') };
+    return (
+        <main className="page changes">
+            <h2>{say('screen.changes')}</h2>
+            <p>
+                {zone && crop ? (
+                    <>
+                        {say('changes.behind', { crop: crop.name, zone: zone.name })}{' '}
+                        <Link to={`/desk/zones/${zone.slug}/planting-windows/${crop.slug}`}>
+                            {say('changes.to-evidence')}
+                        </Link>
+                    </>
+                ) : (
+                    say('changes.what')
+                )}
+            </p>
+            <div className="asking">
+                <NativeSelect
+                    label={say('changes.zone')}
+                    value={asked.zone ?? ''}
+                    onChange={set('zone')}
+                    data={[any, ...(zones ?? []).map(({ slug, name }) => ({ value: slug, label: name }))]}
+                />
+                <NativeSelect
+                    label={say('changes.crop')}
+                    value={asked.crop ?? ''}
+                    onChange={set('crop')}
+                    data={[any, ...(crops ?? []).map(({ slug, name }) => ({ value: slug, label: name }))]}
+                />
+                <NativeSelect
+                    label={say('changes.person')}
+                    value={String(asked.person ?? '')}
+                    onChange={set('person')}
+                    data={[
+                        any,
+                        ...(data?.pages[0]?.people ?? []).map(({ id, name }) => ({ value: String(id), label: name })),
+                    ]}
+                />
+                <TextInput type="date" label={say('changes.from')} value={asked.from ?? ''} onChange={set('from')} />
+                <TextInput type="date" label={say('changes.until')} value={asked.until ?? ''} onChange={set('until')} />
+                <a href={`/desk-files/changes.csv?${params.toString()}`} download>
+                    {say('changes.export')}
+                </a>
+            </div>
+            <Problem error={error} />
+            {data && changes.length === 0 && <p role="status">{say('changes.none')}</p>}
+            {changes.length > 0 && (
+                <table className="ruled">
+                    <thead>
+                        <tr>
+                            <th scope="col">{say('changes.when')}</th>
+                            <th scope="col">{say('changes.who')}</th>
+                            <th scope="col">{say('changes.thing')}</th>
+                            <th scope="col">{say('changes.change')}</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {changes.map((change) => (
+                            <tr key={change.id}>
+                                <td className="nowrap">
+                                    {say('changes.at', { day: dateInShort(change.at), time: change.at.slice(11, 16) })}
+                                </td>
+                                <td>{change.by ?? say('changes.by-nobody')}</td>
+                                <td>
+                                    <What change={change} crop={crops?.find((one) => one.slug === change.crop)?.name} />
+                                </td>
+                                <td>
+                                    <Fields change={change} />
+                                </td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            )}
+            {hasNextPage && (
+                <Button mt="md" variant="default" loading={isFetchingNextPage} onClick={() => void fetchNextPage()}>
+                    {say('changes.earlier')}
+                </Button>
+            )}
+        </main>
+    );
+}
+
+function What({ change, crop }: { change: Change; crop: string | undefined }) {
+    const name = [change.about, crop].filter(Boolean).filter((one, i, all) => all.indexOf(one) === i);
+    return (
+        <>
+            {say('changes.act', { thing: say(`changed.${change.subject}`), act: say(`act-of-change.${change.act}`) })}
+            {name.length > 0 && <strong> {name.join(', ')}</strong>}
+            {change.zone_name && change.subject !== 'zones' && (
+                <small className="line">{say('changes.in', { zone: change.zone_name })}</small>
+            )}
+        </>
+    );
+}
+
+function Fields({ change }: { change: Change }) {
+    return (
+        <>
+            {change.fields.length > 0 && (
+                <ul>
+                    {change.fields.map(({ field, was, is }) => (
+                        <li key={field}>
+                            {named(change, field)}: {was === null || was === undefined ? null : <del>{shown(was)}</del>}{' '}
+                            {is === null || is === undefined ? null : <ins>{shown(is)}</ins>}
+                        </li>
+                    ))}
+                </ul>
+            )}
+            {change.why && <q>{change.why}</q>}
+        </>
+    );
+}
+
+/** A field as the screens call it, where they have a word for it. */
+function named({ subject }: Change, field: string): string {
+    const column = `column.${field}.label`;
+    return ['crops', 'varieties'].includes(subject) && hasWords(column) ? say(column) : field.replaceAll('_', ' ');
+}

@@ -1,0 +1,69 @@
+import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import type { Schema } from '../../api/client';
+import { Problem } from '../../ui/Problem';
+import { say } from '../../words/words';
+import { useInvited, useJoin } from './queries';
+
+/** Where the link of an invitation leads: a name, a password, and in. */
+export function Join() {
+    const { secret = '' } = useParams();
+    const { data, error } = useInvited(secret);
+    return (
+        <main className="login">
+            <h1>{say('login.anthesis')}</h1>
+            <Problem error={error} />
+            {data && <JoinForm secret={secret} invited={data} />}
+        </main>
+    );
+}
+
+function JoinForm({ secret, invited }: { secret: string; invited: Schema['Invited'] }) {
+    const [name, setName] = useState(invited.name);
+    const [password, setPassword] = useState('');
+    const join = useJoin(secret);
+    return (
+        <>
+            <p>{say('login.invited', { office: invited.office, role: say(`role.${invited.role}`) })}</p>
+            <p className="hint">{say(`role.${invited.role}.may`)}</p>
+            <form
+                aria-label={say('login.join')}
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    join.mutate({ name, password });
+                }}
+            >
+                <Stack gap="sm">
+                    <TextInput
+                        label={say('account.name')}
+                        autoComplete="name"
+                        required
+                        maxLength={120}
+                        value={name}
+                        onChange={(event) => setName(event.currentTarget.value)}
+                    />
+                    {/* For password managers: what the password belongs to. */}
+                    <TextInput
+                        label={say('login.e-mail-address')}
+                        autoComplete="username"
+                        readOnly
+                        value={invited.email}
+                    />
+                    <PasswordInput
+                        label={say('login.password')}
+                        description={say('account.password-help')}
+                        autoComplete="new-password"
+                        required
+                        value={password}
+                        onChange={(event) => setPassword(event.currentTarget.value)}
+                    />
+                    <Problem error={join.error} />
+                    <Button type="submit" loading={join.isPending}>
+                        {say('login.join')}
+                    </Button>
+                </Stack>
+            </form>
+        </>
+    );
+}

@@ -1,0 +1,28 @@
+import { Button } from '@mantine/core';
+import { Link, useParams } from 'react-router';
+import { Problem } from '../../ui/Problem';
+import { say } from '../../words/words';
+import { useNewAddress } from './queries';
+
+/** Where the link leads that confirms a new mail address; it takes a press, because mail programs follow links by themselves. */
+export function NewAddress() {
+    const { secret = '' } = useParams();
+    const confirm = useNewAddress(secret);
+    return (
+        <main className="login">
+            <h1>{say('login.anthesis')}</h1>
+            <h2>{say('login.address-heading')}</h2>
+            <Problem error={confirm.error} />
+            {confirm.isSuccess ? (
+                <p role="status">{say('login.address-confirmed')}</p>
+            ) : (
+                <Button loading={confirm.isPending} onClick={() => confirm.mutate()}>
+                    {say('login.confirm-address')}
+                </Button>
+            )}
+            <p>
+                <Link to="/desk">{say('login.to-the-desk')}</Link>
+            </p>
+        </main>
+    );
+}

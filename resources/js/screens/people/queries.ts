@@ -1,0 +1,35 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, done, unwrap, type Schema } from '../../api/client';
+
+export type Person = Schema['People']['people'][number];
+export type Role = Schema['Role'];
+
+const PEOPLE = ['people'];
+
+export function usePeople() {
+    return useQuery({ queryKey: PEOPLE, retry: false, queryFn: () => unwrap(api.GET('/api/people')) });
+}
+
+/** An act on people; the list is asked for again after it, whether it was done or refused. */
+function usePeopleAct<T>(act: (with_: T) => Promise<unknown>) {
+    const queries = useQueryClient();
+    return useMutation({ mutationFn: act, onSettled: () => queries.invalidateQueries({ queryKey: PEOPLE }) });
+}
+
+export const useInvite = () =>
+    usePeopleAct((body: { name: string; email: string; role: Role }) => unwrap(api.POST('/api/invitations', { body })));
+
+export const useWithdrawInvitation = () =>
+    usePeopleAct((invitation: number) =>
+        done(api.DELETE('/api/invitations/{invitation}', { params: { path: { invitation } } })),
+    );
+
+export const useChangePerson = () =>
+    usePeopleAct(({ id, ...body }: { id: number; role?: Role; active?: boolean; second_factor?: false }) =>
+        unwrap(api.PATCH('/api/people/{person}', { params: { path: { person: id } }, body })),
+    );
+
+export const useRemovePerson = () =>
+    usePeopleAct(({ id, keep_name }: { id: number; keep_name: boolean }) =>
+        done(api.DELETE('/api/people/{person}', { params: { path: { person: id } }, body: { keep_name } })),
+    );
