@@ -2,11 +2,14 @@ import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
 import { useCrops } from '../../api/crops';
 import { useZones } from '../../api/zones';
-import { dateInShort } from '../../time/days';
+import { dateInShort, inShort } from '../../time/days';
 import { Problem } from '../../ui/Problem';
 import { shown } from '../../ui/shown';
 import { hasWords, say } from '../../words/words';
 import { useChanges, type Asked, type Change } from './queries';
+
+/** Letters of a fingerprint that are shown. */
+const FINGERPRINT = 12;
 
 /** Who changed what, when, from what to what, and why: of everything, or of what one window hangs on. */
 export function Changes() {
@@ -117,8 +120,8 @@ function What({ change, crop }: { change: Change; crop: string | undefined }) {
     const name = [change.about, crop].filter(Boolean).filter((one, i, all) => all.indexOf(one) === i);
     return (
         <>
+            {name.length > 0 && <strong>{name.join(', ')}: </strong>}
             {say('changes.act', { thing: say(`changed.${change.subject}`), act: say(`act-of-change.${change.act}`) })}
-            {name.length > 0 && <strong> {name.join(', ')}</strong>}
             {change.zone_name && change.subject !== 'zones' && (
                 <small className="line">{say('changes.in', { zone: change.zone_name })}</small>
             )}
@@ -127,14 +130,16 @@ function What({ change, crop }: { change: Change; crop: string | undefined }) {
 }
 
 function Fields({ change }: { change: Change }) {
+    // What the row says of itself elsewhere, and what was and is nothing, is not said again.
+    const fields = change.fields.filter(({ field, was, is }) => field !== 'crop' && !(isNothing(was) && isNothing(is)));
     return (
         <>
-            {change.fields.length > 0 && (
+            {fields.length > 0 && (
                 <ul>
-                    {change.fields.map(({ field, was, is }) => (
+                    {fields.map(({ field, was, is }) => (
                         <li key={field}>
-                            {named(change, field)}: {was === null || was === undefined ? null : <del>{shown(was)}</del>}{' '}
-                            {is === null || is === undefined ? null : <ins>{shown(is)}</ins>}
+                            {named(change, field)}: {!isNothing(was) && <del>{valueOf(field, was)}</del>}{' '}
+                            {!isNothing(is) && <ins>{valueOf(field, is)}</ins>}
                         </li>
                     ))}
                 </ul>
@@ -144,8 +149,22 @@ function Fields({ change }: { change: Change }) {
     );
 }
 
+const isNothing = (value: unknown) =>
+    value === null || value === undefined || value === '' || (Array.isArray(value) && value.length === 0);
+
 /** A field as the screens call it, where they have a word for it. */
 function named({ subject }: Change, field: string): string {
     const column = `column.${field}.label`;
-    return ['crops', 'varieties'].includes(subject) && hasWords(column) ? say(column) : field.replaceAll('_', ' ');
+    if (['crops', 'varieties'].includes(subject) && hasWords(column)) return say(column);
+    return hasWords(`field.${field}`) ? say(`field.${field}`) : field.replaceAll('_', ' ');
+}
+
+/** A value as a person would say it: days as days, a method by its name, a fingerprint by its beginning. */
+function valueOf(field: string, value: unknown): string {
+    if (field === 'checksum') return String(value).slice(0, FINGERPRINT);
+    if (field === 'school' && hasWords(`school.${String(value)}.by`)) return say(`school.${String(value)}.by`);
+    if (typeof value === 'boolean') return say(value ? 'changes.yes' : 'changes.no');
+    return shown(value)
+        .replace(/\b\d{4}-\d{2}-\d{2}\b/g, dateInShort)
+        .replace(/(?<![\d-])\d{2}-\d{2}(?![\d-])/g, inShort);
 }

@@ -60,6 +60,20 @@ describe('logging in', () => {
         readIn('metric', 'day');
     });
 
+    it('asks for the code where there is a second step, and leads on after it', async () => {
+        const asked = fakeServer({
+            'POST /api/session': { ...EDUCATOR, user: null, waits_for_code: true },
+            'POST /api/session/code': EDUCATOR,
+        });
+        show(<Login />, '/desk/login', '/desk/login');
+        logIn();
+        fireEvent.change(await screen.findByLabelText(/^Code/), { target: { value: '123456' } });
+        expect(screen.queryByLabelText(/^Password/)).toBeNull();
+        fireEvent.submit(screen.getByRole('form'));
+        await waitFor(() => expect(screen.queryByRole('form')).toBeNull());
+        expect(asked[1]).toEqual({ what: 'POST /api/session/code', body: { code: '123456' } });
+    });
+
     it('says why it was refused', async () => {
         fakeServer({
             'POST /api/session': new Refused(422, { message: 'E-mail address and password do not belong together.' }),
