@@ -17,6 +17,7 @@ use App\Languages\TranslationsChanged;
 use App\Log\FollowSowings;
 use App\Office\WaterRulesChanged;
 use App\Operations\DemoClockMoved;
+use App\People\User;
 use App\Results\StartComputing;
 use App\Simulation\OutboxTransport;
 use App\Simulation\SimulatedOutlook;
@@ -42,6 +43,8 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\PersonalAccessToken;
+use Laravel\Sanctum\Sanctum;
 use PDO;
 
 /** Puts the features together: who listens to what, what is limited, and how Laravel is set. */
@@ -97,6 +100,12 @@ class AppServiceProvider extends ServiceProvider
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.ltrim($path, '/'));
         Model::shouldBeStrict(! $this->app->environment('production'));
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
+        // A token lets in nobody who may not log in.
+        Sanctum::authenticateAccessTokensUsing(
+            static fn (PersonalAccessToken $token, bool $isValid): bool => $isValid &&
+                $token->tokenable instanceof User &&
+                $token->tokenable->isActive(),
+        );
         // A policy stands beside its model.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
         foreach (self::LISTENERS as $event => $listener) {
@@ -108,6 +117,10 @@ class AppServiceProvider extends ServiceProvider
         RateLimiter::for(
             'computing',
             static fn (Request $request): Limit => Limit::perMinute(12)->by((string) $request->user()?->getAuthIdentifier()),
+        );
+        RateLimiter::for(
+            'programs',
+            static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()),
         );
         // A station reports a few times a day. Who tries tokens is stopped by StationReportController.
         RateLimiter::for(

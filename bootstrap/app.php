@@ -28,9 +28,13 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Validation\ValidationException;
+use Laravel\Sanctum\Exceptions\MissingAbilityException;
+use Laravel\Sanctum\Http\Middleware\CheckForAnyAbility;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\MethodNotAllowedHttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -41,6 +45,7 @@ return Application::configure(basePath: dirname(__DIR__))
         then: static function (): void {
             Route::middleware('web')->group(base_path('routes/desk.php'));
             Route::group([], base_path('routes/stations.php'));
+            Route::group([], base_path('routes/programs.php'));
             // Calendars are the same for everyone: no session, so that they can be cached anywhere.
             Route::group([], base_path('routes/gardener.php'));
         },
@@ -51,6 +56,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         // Before anything trims or turns what came in; its refusals carry the headers too.
         $middleware->prepend([SecurityHeaders::class, EventLog::class, CleanInput::class]);
+        $middleware->alias(['ability' => CheckForAnyAbility::class, 'bindings' => SubstituteBindings::class]);
         $middleware->prependToGroup('web', SessionCookie::class);
         // Whoever may no longer be here is a guest before anything asks who is here.
         $middleware->appendToGroup('web', KnownLogin::class);
@@ -72,6 +78,7 @@ return Application::configure(basePath: dirname(__DIR__))
             default => 'What this address means is not here, or no longer. Reload the page.',
         }));
         $exceptions->map(NotFoundHttpException::class, static fn (NotFoundHttpException $e): NotFoundHttpException => str_starts_with($e->getMessage(), 'The route ') ? new NotFoundHttpException('There is nothing at this address.') : $e);
+        $exceptions->map(MissingAbilityException::class, static fn (MissingAbilityException $e): AccessDeniedHttpException => new AccessDeniedHttpException('This token may not do that. Make one that may in your profile.'));
         $exceptions->map(MethodNotAllowedHttpException::class, static fn (MethodNotAllowedHttpException $e): MethodNotAllowedHttpException => new MethodNotAllowedHttpException(
             explode(', ', (string) ($e->getHeaders()['Allow'] ?? 'GET')), 'This address takes no such request.'));
         $exceptions->respond(static fn (Response $response, Throwable $e, Request $request): Response => $response->getStatusCode() < 400 || $e instanceof ValidationException ? $response

@@ -4,4 +4,5 @@ declare(strict_types=1);
 
 return [
     App\AppServiceProvider::class,
+    Laravel\Sanctum\SanctumServiceProvider::class,
 ];

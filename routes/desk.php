@@ -25,6 +25,7 @@ use App\People\AccountController;
 use App\People\InvitationController;
 use App\People\PasswordController;
 use App\People\PeopleController;
+use App\People\TokenController;
 use App\People\TrailController;
 use App\Results\ClimateController;
 use App\Results\ZoneComparisonController;
@@ -122,6 +123,9 @@ Route::prefix('api')->group(static function (): void {
         Route::post('profile/second-factor', [AccountController::class, 'beginSecondFactor']);
         Route::put('profile/second-factor', [AccountController::class, 'confirmSecondFactor'])->middleware('throttle:links');
         Route::delete('profile/second-factor', [AccountController::class, 'endSecondFactor'])->middleware('throttle:links');
+        Route::get('profile/tokens', [TokenController::class, 'index']);
+        Route::post('profile/tokens', [TokenController::class, 'store'])->middleware('throttle:links');
+        Route::delete('profile/tokens/{token}', [TokenController::class, 'destroy'])->where('token', '[0-9]{1,18}');
         Route::delete('profile/logins/{login}', [AccountController::class, 'endLogin']);
         Route::put('profile', [ProfileController::class, 'update']);
         Route::get('attention', AttentionController::class);

@@ -48,6 +48,7 @@ final class SavePerson
             self::keepOne($person, 'keep_name');
             Login::endAll($person);
             Change::record('removed', $person, $by, ['role' => $person->role->value]);
+            $person->tokens()->delete();
             if (! $keepsName) {
                 $person->delete();
 

@@ -44,6 +44,9 @@ class DemoSeeder extends Seeder
         ['Wren Adeyemi-Holt', 'wren@kestrel.example', Role::Educator],
         ['Tobias Marchetti', 'tobias@kestrel.example', Role::Volunteer],
         ['Ines Okonkwo-Reyes', 'ines@kestrel.example', Role::Administrator],
+        ['Odalys Brandvold', 'odalys@kestrel.example', Role::Reviewer],
+        ['Corwin Hale-Sato', 'corwin@kestrel.example', Role::Educator],
+        ['Jun Hartsock', 'jun@kestrel.example', Role::Volunteer],
     ];
 
     private const WITH_NEIGHBOUR = 'orchard-bench';

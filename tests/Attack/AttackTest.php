@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract\Contract;
+use Tests\Populated;
 use Tests\TestCase;
 
 /**
@@ -17,6 +18,8 @@ use Tests\TestCase;
  */
 final class AttackTest extends TestCase
 {
+    use Populated;
+
     private const SEED = 20261125;
 
     private const REQUESTS = 5200;
@@ -54,6 +57,9 @@ final class AttackTest extends TestCase
         'local_days',
         'plantings',
         'prices',
+        'users',
+        'invitations',
+        'personal_access_tokens',
     ];
 
     private Hostile $hostile;
@@ -62,58 +68,7 @@ final class AttackTest extends TestCase
     {
         parent::setUp();
         $this->hostile = new Hostile((int) (getenv('ATTACK_SEED') ?: self::SEED));
-        $this->zoneWithRecord();
-        $this->postJson('/api/crops/radish/varieties', ['name' => 'Harrow Red', 'cells' => [], 'tags' => []])->assertCreated();
-        $this->postJson('/api/zones/test-basin/windows/radish/choices', [
-            'school' => 'count-back',
-            'reason' => 'x',
-            'replaces' => null,
-        ])->assertCreated();
-        $this->publish()->assertStatus(202);
-        $spot = $this->postJson('/api/zones/test-basin/soil-spots', ['name' => 'Bed 3', 'site' => DB::table('sites')->value('id')])
-            ->assertCreated()
-            ->json('data.spots.0.id');
-        $this->postJson('/api/zones/test-basin/soil-readings', [
-            'key' => 'before-the-attack',
-            'spot' => $spot,
-            'on' => '2012-04-12',
-            'hour' => 9.5,
-            'depth' => 0.05,
-            'celsius' => 9.4,
-        ])->assertCreated();
-        $line = [
-            'key' => 'before-the-attack',
-            'act' => 'sown',
-            'on' => '2012-04-12',
-            'crop' => 'radish',
-            'garden' => 'School',
-            'bed' => 'Bed 3',
-            'written_at' => 1,
-        ];
-        $this->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [$line]])->assertOk();
-        $this->postJson('/api/zones/test-basin/trials', [
-            'key' => 'before-the-attack',
-            'crop' => 'radish',
-            'route' => 'direct',
-            'measured_in' => 'stems',
-            'question' => 'x',
-            'waves' => [['name' => 'x', 'on' => '2012-04-01']],
-            'varieties' => [null],
-            'repeats' => 1,
-        ])->assertCreated();
-        $this->postJson('/api/zones/test-basin/cues', ['plant' => 'Lilac', 'stage' => 'first leaf'])->assertCreated();
-        $this->putJson('/api/zones/test-basin/plantings', [
-            'add' => [
-                [
-                    'key' => 'before-the-attack',
-                    'crop' => 'radish',
-                    'route' => 'direct',
-                    'bed' => DB::table('beds')->value('id'),
-                    'on' => '2012-05-10',
-                    'metres' => 2,
-                ],
-            ],
-        ])->assertOk();
+        $this->populate();
         Queue::fake();
     }
 

@@ -419,6 +419,16 @@ final class ContractTest extends TestCase
         $secret = $this->postJson('/api/profile/second-factor')->assertCreated()->json('data.secret');
         $this->putJson('/api/profile/second-factor', ['code' => Totp::code($secret, intdiv(now()->getTimestamp(), 30))])->assertOk();
         $this->deleteJson('/api/profile/second-factor', ['current_password' => 'a good long password'])->assertOk();
+        $this->postJson('/api/profile/tokens', ['name' => 'x', 'scopes' => ['read-zones'], 'days' => 30])->assertCreated();
+        $this->getJson('/api/profile/tokens')->assertOk();
+        $this->deleteJson('/api/profile/tokens/'.$educator->tokens()->value('id'))->assertOk();
+        // TokenTest walks through these with a token.
+        foreach (['', '/test-basin', '/test-basin/today', '/test-basin/windows', '/test-basin/windows/kale'] as $path) {
+            $this->getJson("/api/programs/zones{$path}")->assertUnauthorized();
+        }
+        foreach (['log-entries', 'soil-readings'] as $path) {
+            $this->postJson("/api/programs/zones/test-basin/{$path}")->assertUnauthorized();
+        }
         $elsewhere = Login::beginOn('', $educator);
         $this->deleteJson("/api/profile/logins/{$elsewhere->id}")->assertOk();
         $this->postJson('/api/session/code', ['code' => '123456'])->assertUnprocessable();

@@ -48,7 +48,7 @@ export function People() {
                             say('login.e-mail-address'),
                             say('people.role'),
                             say('people.link'),
-                            '',
+                            say('people.actions'),
                         ]}
                         rows={data.invitations.map((one) => [
                             one.id,
@@ -91,7 +91,7 @@ function Everybody({ people }: { people: Person[] }) {
                     say('people.role'),
                     say('people.last-seen'),
                     say('people.second-step'),
-                    '',
+                    say('people.actions'),
                 ]}
                 rows={people.map((person) => [
                     person.id,

@@ -6,6 +6,7 @@ import { Problem } from '../../ui/Problem';
 import { say } from '../../words/words';
 import { useAccount, useAskForAddress, useEndLogin, useSaveName, useSavePassword, type AccountData } from './queries';
 import { SecondFactor } from './SecondFactor';
+import { Tokens } from './Tokens';
 
 /** A person's own name, address, password, second step, and the places where they are logged in. */
 export function Account() {
@@ -18,6 +19,7 @@ export function Account() {
             <Address account={account} />
             <Password />
             <Logins account={account} />
+            <Tokens />
         </>
     );
 }
@@ -190,7 +192,7 @@ function Logins({ account }: { account: AccountData }) {
                                 name={say('account.end-login-on', { device: login.device })}
                                 onClick={() => end.mutate(login.id)}
                             >
-                                {say('desk.log-out')}
+                                {say('account.end-login')}
                             </Action>
                         )}
                     </li>

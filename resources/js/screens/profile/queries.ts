@@ -89,3 +89,29 @@ export function useConfirmSecondFactor() {
             ]),
     });
 }
+
+export type Scope = Schema['Scope'];
+
+const TOKENS = ['tokens'];
+
+export function useTokens() {
+    return useQuery({ queryKey: TOKENS, queryFn: () => unwrap(api.GET('/api/profile/tokens')) });
+}
+
+export function useMakeToken() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (body: { name: string; scopes: Scope[]; days: 30 | 90 | 365 }) =>
+            unwrap(api.POST('/api/profile/tokens', { body })),
+        onSuccess: () => queries.invalidateQueries({ queryKey: TOKENS }),
+    });
+}
+
+export function useEndToken() {
+    const queries = useQueryClient();
+    return useMutation({
+        mutationFn: (token: number) =>
+            unwrap(api.DELETE('/api/profile/tokens/{token}', { params: { path: { token } } })),
+        onSuccess: (tokens) => queries.setQueryData(TOKENS, tokens),
+    });
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Enum;
+use Laravel\Sanctum\PersonalAccessToken;
+
+/** A person's tokens for programs: made, shown once, listed, and ended. */
+class TokenController
+{
+    /** Days for which a token can be good. */
+    private const DAYS = [30, 90, 365];
+
+    public function index(Request $request): JsonResponse
+    {
+        return response()->json([
+            'data' => self::user($request)
+                ->tokens()
+                ->orderByDesc('id')
+                ->get()
+                ->map(
+                    static fn (PersonalAccessToken $token): array => [
+                        'id' => $token->id,
+                        'name' => $token->name,
+                        'scopes' => $token->abilities,
+                        'until' => $token->expires_at?->toIso8601String(),
+                        'used' => $token->last_used_at?->toIso8601String(),
+                    ],
+                )
+                ->all(),
+        ]);
+    }
+
+    public function store(Request $request, SaveToken $save): JsonResponse
+    {
+        $asked = $request->validate(
+            [
+                'name' => ['required', 'string', 'max:80'],
+                'scopes' => ['required', 'array', 'min:1', 'max:3'],
+                'scopes.*' => ['required', 'distinct', new Enum(Scope::class)],
+                'days' => ['required', 'integer', Rule::in(self::DAYS)],
+            ],
+            ['name.required' => 'Say what the token is for.', 'scopes.required' => 'Choose what the program may do.'],
+        );
+        $scopes = array_map(Scope::from(...), array_values($asked['scopes']));
+        $token = $save->make(self::user($request), $asked['name'], $scopes ?: abort(422), (int) $asked['days']);
+
+        return response()->json(['data' => ['token' => $token]], 201);
+    }
+
+    public function destroy(Request $request, int $token, SaveToken $save): JsonResponse
+    {
+        $save->end(self::user($request), $token);
+
+        return $this->index($request);
+    }
+
+    private static function user(Request $request): User
+    {
+        return $request->user() ?? abort(401);
+    }
+}
