@@ -11,6 +11,8 @@ Schedule::command('anthesis:resume')->everyFiveSeconds();
 Schedule::command('anthesis:collect')->everyMinute();
 Schedule::command('anthesis:turn-day')->everyMinute();
 Schedule::command('anthesis:seal-changes')->everyMinute();
+// Hourly, so that a machine that slept through the morning still tells; each person once a day.
+Schedule::command('anthesis:digests')->hourly()->between('6:00', '20:00');
 Schedule::command('anthesis:letters')->hourly();
 Schedule::command('anthesis:prune')->hourly();
 Schedule::command('anthesis:verify')->dailyAt('03:10');

@@ -9,6 +9,7 @@ use App\Gardener\PdfPress;
 use App\Gardener\PublicSite;
 use App\Log\LogPhoto;
 use App\Operations\FileStore;
+use App\People\Login;
 use App\Results\Result;
 use App\Results\ResultKind;
 use App\Zones\Computation;
@@ -43,6 +44,7 @@ class Prune extends Command
         $folders = $this->folders();
         $sheets = $this->sheets();
         $this->unfinished();
+        Login::forgetOld();
         $this->line("put away: {$computations} computations, {$results} results, {$folders} folders, {$sheets} sheets");
 
         return self::SUCCESS;

@@ -12,6 +12,7 @@ use App\Results\Results;
 use App\Season\TodayQuestion;
 use App\Season\ZoneToday;
 use App\Zones\Zone;
+use App\Zones\ZoneResource;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -22,8 +23,18 @@ final readonly class Attention
     {
     }
 
+    /** @return Collection<int, Zone> all, by name, or one, with what is asked of them */
+    public static function zones(?string $slug = null): Collection
+    {
+        return Zone::query()
+            ->with(ZoneResource::RELATIONS)
+            ->when($slug !== null, static fn ($q) => $q->where('slug', $slug))
+            ->orderBy('name')
+            ->get();
+    }
+
     /**
-     * @param  Collection<int, Zone>  $zones  with ZoneResource::RELATIONS
+     * @param  Collection<int, Zone>  $zones  as `zones` gives them
      * @param  bool  $figure  whether a season that is not figured yet is figured now, which takes seconds a zone
      * @return array{matters: list<Matter>, zones: list<array{zone: string, figured: bool, days_ahead: int|null, frost: bool}>}
      */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
-use App\Zones\Zone;
-use App\Zones\ZoneResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rules\Exists;
@@ -20,12 +18,8 @@ class AttentionController
                 ['zone' => ['nullable', 'string', 'max:80', new Exists('zones', 'slug')]],
                 ['zone.exists' => 'There is no such zone. Choose another one.'],
             )['zone'] ?? null;
-        $zones = Zone::query()
-            ->with(ZoneResource::RELATIONS)
-            ->when($slug !== null, static fn ($q) => $q->where('slug', $slug))
-            ->orderBy('name')
-            ->get();
+        $attends = $attention->of(Attention::zones($slug), $request->user() ?? abort(401), $slug !== null);
 
-        return response()->json(['data' => $attention->of($zones, $request->user() ?? abort(401), $slug !== null)]);
+        return response()->json(['data' => $attends]);
     }
 }

@@ -19,12 +19,15 @@ class ProfileController
             [
                 'units' => ['present', 'nullable', new Enum(UnitSystem::class)],
                 'dates' => ['present', 'nullable', new Enum(DateStyle::class)],
+                'digest' => ['sometimes', 'boolean'],
                 'home_zone' => ['present', 'nullable', 'string', 'max:80', new Exists('zones', 'slug')],
             ],
             ['home_zone.exists' => 'There is no such zone. Choose another one.'],
         );
         $user = $request->user() ?? abort(401);
 
-        return new SessionResource($save->execute($user, $chosen['units'], $chosen['dates'], $chosen['home_zone']));
+        return new SessionResource(
+            $save->execute($user, $chosen['units'], $chosen['dates'], $chosen['home_zone'], (bool) ($chosen['digest'] ?? $user->digest)),
+        );
     }
 }

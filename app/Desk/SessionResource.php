@@ -41,6 +41,7 @@ class SessionResource extends JsonResource
                         'units' => Preferences::of($user)->units->value,
                         'dates' => Preferences::of($user)->dates->value,
                         'chosen' => ['units' => $user->units?->value, 'dates' => $user->dates?->value],
+                        'digest' => $user->digest,
                         'home_zone' => SaveProfile::homeZone($user),
                         'must_set_second_factor' => $user->mustSetSecondFactor(),
                         'can' => self::abilities($user),

@@ -23,7 +23,7 @@ use App\Zones\Zone;
 final readonly class ZoneMatters
 {
     /** A station that reports is missed after so many days without a value. */
-    private const QUIET_DAYS = 3;
+    private const QUIET_DAYS = 2;
 
     /** A plan is looked through so many days ahead. */
     private const AHEAD_DAYS = 365;
@@ -50,9 +50,8 @@ final readonly class ZoneMatters
                         self::results($zone),
                     ]
                     : [],
-                ...$user->can('publish', $zone)
-                    ? [self::signature($zone, $user), self::comments($zone), self::unpublished($zone)]
-                    : [],
+                $user->can('sign', $zone) ? self::signature($zone, $user) : null,
+                ...$user->can('publish', $zone) ? [self::comments($zone), self::unpublished($zone)] : [],
                 $this->conflicts($zone, $today),
                 self::tables($zone, $user),
             ]),

@@ -29,7 +29,7 @@ class AccountController
                     'demanded' => Office::theOne()?->second_factor === true,
                     'recovery_codes' => count($user->recovery_codes ?? []),
                 ],
-                'logins' => Login::ofPerson($user)
+                'logins' => Login::alive($user)
                     ->get()
                     ->map(
                         static fn (Login $login): array => [

@@ -27,6 +27,8 @@ class Login extends Model
 
     private const SEEN_AFTER_MIN = 5;
 
+    private const KEPT_DAYS = 90;
+
     private const BROWSERS = ['Edg' => 'Edge', 'Firefox' => 'Firefox', 'Chrome' => 'Chrome', 'Safari' => 'Safari'];
 
     private const SYSTEMS = [
@@ -50,6 +52,15 @@ class Login extends Model
         $open->whereNull('ended_at')->orderByDesc('seen_at');
 
         return $open;
+    }
+
+    /** @return Builder<self> the same, without those whose session ran out long ago */
+    public static function alive(User $user): Builder
+    {
+        $alive = self::ofPerson($user);
+        $alive->where('seen_at', '>', (new self())->freshTimestamp()->subMinutes((int) config('session.lifetime') + self::SEEN_AFTER_MIN));
+
+        return $alive;
     }
 
     /** @return string what it is used on, as a person would call it: "Firefox on Windows" */
@@ -79,6 +90,16 @@ class Login extends Model
             'started_at' => $now,
             'seen_at' => $now,
         ]);
+    }
+
+    /** Forgets those of long ago; the latest of each person tells when they were seen last. */
+    public static function forgetOld(): void
+    {
+        $latest = self::query()->selectRaw('MAX(id)')->groupBy('user_id')->pluck('MAX(id)');
+        self::query()
+            ->where('seen_at', '<', (new self())->freshTimestamp()->subDays(self::KEPT_DAYS))
+            ->whereNotIn('id', $latest)
+            ->delete();
     }
 
     /** Logs the person out there. */

@@ -7,6 +7,7 @@ namespace App\People;
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
 use App\Office\Office;
+use App\Operations\Today;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -23,6 +24,8 @@ use Laravel\Sanctum\PersonalAccessToken;
  * @property string|null $feed_token the secret in the address of their tasks
  * @property UnitSystem|null $units null: those of the office
  * @property DateStyle|null $dates null: as the office writes them
+ * @property bool $digest whether they are told each morning by mail what needs them
+ * @property string|null $digest_for the day they were told for last, YYYY-MM-DD
  * @property int|null $home_zone_id the zone their desk opens on; null: the first one
  * @property Carbon|null $deactivated_at since when they cannot log in; null: they can
  * @property Carbon|null $removed_at since when they are gone for good, and only their name is left
@@ -46,12 +49,14 @@ class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token', 'feed_token', 'new_email_token', 'totp_secret', 'recovery_codes'];
 
-    /** @var array<string, null|int> */
+    /** @var array<string, null|int|bool> */
     protected $attributes = [
         'units' => null,
         'dates' => null,
         'home_zone_id' => null,
         'remember_token' => null,
+        'digest' => false,
+        'digest_for' => null,
         'deactivated_at' => null,
         'removed_at' => null,
         'totp_secret' => null,
@@ -66,6 +71,7 @@ class User extends Authenticatable
         'role' => Role::class,
         'units' => UnitSystem::class,
         'dates' => DateStyle::class,
+        'digest' => 'boolean',
         'deactivated_at' => 'datetime',
         'removed_at' => 'datetime',
         'new_email_until' => 'datetime',
@@ -106,6 +112,17 @@ class User extends Authenticatable
     {
         return $this->role === Role::Administrator &&
             self::active()->where('role', Role::Administrator)->whereKeyNot($this->id)->doesntExist();
+    }
+
+    /** @return bool whether they are still to be told of today; whoever asks first is the one who tells them */
+    public function digestIsNext(): bool
+    {
+        $today = Today::day()->iso();
+
+        return self::query()
+            ->whereKey($this->id)
+            ->where(static fn (Builder $q) => $q->whereNull('digest_for')->orWhere('digest_for', '<', $today))
+            ->update(['digest_for' => $today]) === 1;
     }
 
     protected static function newFactory(): UserFactory

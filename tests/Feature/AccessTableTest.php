@@ -133,7 +133,10 @@ final class AccessTableTest extends TestCase
             'token' => hash('sha256', 'x'),
             'expires_at' => now()->addDay(),
         ]);
-        $this->postJson('/api/zones/test-basin/objections', ['key' => 'an-objection', 'crop' => 'kale', 'text' => 'Late.'])->assertCreated();
+        $this->postJson(
+            '/api/zones/test-basin/objections',
+            ['key' => 'an-objection', 'crop' => 'kale', 'text' => 'Late.'],
+        )->assertCreated();
         $this->postJson('/api/zones/test-basin/advisories', [
             'key' => 'an-advisory-1',
             'text' => 'Cover tender plants.',

@@ -153,6 +153,13 @@ final class LetterTest extends TestCase
             ->assertJsonPath('data.simulated', true)
             ->assertJsonPath('data.readers', 1)
             ->assertJsonPath('data.mails.0.recipient', 'gardener@example.org');
+        $this->actingAs($this->person(Role::Administrator))
+            ->postJson('/api/invitations', ['name' => 'Nell', 'email' => 'nell@kestrel.example', 'role' => 'volunteer'])
+            ->assertCreated();
+        $subjects = fn (): array => array_column($this->getJson('/api/outbox')->assertOk()->json('data.mails'), 'recipient');
+        self::assertContains('nell@kestrel.example', $subjects());
+        $this->actingAs($this->person(Role::Educator));
+        self::assertNotContains('nell@kestrel.example', $subjects(), 'a link that lets somebody in is for administrators alone');
         $this->actingAs($this->person(Role::Volunteer))->getJson('/api/outbox')->assertForbidden();
     }
 

@@ -290,6 +290,21 @@ final class PeopleTest extends TestCase
         self::assertSame('password-changed', Change::query()->orderByDesc('id')->value('act'));
     }
 
+    public function test_a_login_that_ran_out_is_not_shown_and_forgotten_in_the_end(): void
+    {
+        $nell = $this->person(Role::Volunteer);
+        [$old, $latest] = [Login::beginOn('', $nell), Login::beginOn('', $nell)];
+        self::assertSame(2, Login::alive($nell)->count());
+        $old->update(['seen_at' => $old->seen_at->subMinutes(500)]);
+        self::assertSame([$latest->id], Login::alive($nell)->pluck('id')->all());
+        $old->update(['seen_at' => $old->seen_at->subDays(89)]);
+        Login::forgetOld();
+        self::assertNotNull($old->fresh());
+        Login::query()->update(['seen_at' => $old->seen_at->subDays(2)]);
+        Login::forgetOld();
+        self::assertSame([null, $latest->id], [$old->fresh(), $latest->fresh()?->id], 'the latest tells when they were seen');
+    }
+
     public function test_the_second_step_is_set_up_asked_for_and_takes_each_code_once(): void
     {
         Carbon::setTestNow('2026-05-12 08:00:00');

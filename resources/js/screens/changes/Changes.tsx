@@ -117,11 +117,17 @@ export function Changes() {
 }
 
 function What({ change, crop }: { change: Change; crop: string | undefined }) {
-    const name = [change.about, crop].filter(Boolean).filter((one, i, all) => all.indexOf(one) === i);
+    const edition = change.subject === 'editions' ? change.about : null;
+    const name = [edition === null ? change.about : null, crop]
+        .filter(Boolean)
+        .filter((one, i, all) => all.indexOf(one) === i);
     return (
         <>
             {name.length > 0 && <strong>{name.join(', ')}: </strong>}
-            {say('changes.act', { thing: say(`changed.${change.subject}`), act: say(`act-of-change.${change.act}`) })}
+            {say('changes.act', {
+                thing: [say(`changed.${change.subject}`), edition].filter(Boolean).join(' '),
+                act: say(`act-of-change.${change.act}`),
+            })}
             {change.zone_name && change.subject !== 'zones' && (
                 <small className="line">{say('changes.in', { zone: change.zone_name })}</small>
             )}
@@ -156,7 +162,8 @@ const isNothing = (value: unknown) =>
 function named({ subject }: Change, field: string): string {
     const column = `column.${field}.label`;
     if (['crops', 'varieties'].includes(subject) && hasWords(column)) return say(column);
-    return hasWords(`field.${field}`) ? say(`field.${field}`) : field.replaceAll('_', ' ');
+    const plain = field.replaceAll('_', ' ');
+    return hasWords(`field.${field}`) ? say(`field.${field}`) : plain.charAt(0).toUpperCase() + plain.slice(1);
 }
 
 /** A value as a person would say it: days as days, a method by its name, a fingerprint by its beginning. */

@@ -13,14 +13,14 @@ export function Account() {
     const { data: account } = useAccount();
     if (!account) return null;
     return (
-        <>
+        <div className="account">
             <SecondFactor account={account} />
             <Name account={account} />
             <Address account={account} />
             <Password />
             <Logins account={account} />
             <Tokens />
-        </>
+        </div>
     );
 }
 

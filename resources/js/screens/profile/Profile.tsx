@@ -1,4 +1,4 @@
-import { Button, NativeSelect } from '@mantine/core';
+import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { useSession } from '../../access/session';
 import { useZones } from '../../api/zones';
@@ -18,11 +18,12 @@ export function Profile() {
         units: user?.chosen.units ?? null,
         dates: user?.chosen.dates ?? null,
         home_zone: user?.home_zone ?? null,
+        digest: user?.digest ?? false,
     };
     const [edited, setEdited] = useState<typeof saved>();
     if (!user || !zones) return null;
     const chosen = edited ?? saved;
-    const choose = (field: keyof typeof saved) => (event: { currentTarget: { value: string } }) =>
+    const choose = (field: 'units' | 'dates' | 'home_zone') => (event: { currentTarget: { value: string } }) =>
         setEdited({ ...chosen, [field]: event.currentTarget.value || null });
     return (
         <main className="page">
@@ -70,6 +71,13 @@ export function Profile() {
                         { value: '', label: say('profile.no-home-zone') },
                         ...zones.map((zone) => ({ value: zone.slug, label: zone.name })),
                     ]}
+                />
+                <Checkbox
+                    mt="md"
+                    label={say('profile.digest')}
+                    description={say('profile.digest-help')}
+                    checked={chosen.digest}
+                    onChange={(event) => setEdited({ ...chosen, digest: event.currentTarget.checked })}
                 />
                 <Problem error={save.error} />
                 <Button

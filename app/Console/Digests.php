@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Desk\SendDigests;
+use Illuminate\Console\Command;
+
+/** Tells those who want it by mail what needs them today. */
+class Digests extends Command
+{
+    protected $signature = 'anthesis:digests';
+
+    protected $description = 'Tell those who want it by mail what needs them today';
+
+    public function handle(SendDigests $digests): int
+    {
+        $this->line("digests written: {$digests->execute()}");
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use App\Office\Preferences;
+use App\People\User;
+use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Mail;
+use Throwable;
+
+/** Tells everybody who wants it by mail, once a day, what needs them; nobody whom nothing needs. */
+final readonly class SendDigests
+{
+    public function __construct(private Attention $attention)
+    {
+    }
+
+    /** @return int mails sent */
+    public function execute(): int
+    {
+        $sent = 0;
+        foreach (User::active()->where('digest', true)->orderBy('id')->get() as $user) {
+            $sent += $user->digestIsNext() && $this->send($user) ? 1 : 0;
+        }
+
+        return $sent;
+    }
+
+    private function send(User $user): bool
+    {
+        try {
+            Preferences::of($user)->speak();
+            $matters = $this->attention->of(Attention::zones(), $user, false)['matters'];
+            if ($matters === []) {
+                return false;
+            }
+            Mail::to($user->email)->send(new DigestMail($user->name, $matters));
+
+            return true;
+        } catch (Throwable $error) {
+            // One address that cannot be reached keeps nobody else waiting.
+            Log::warning('A digest could not be sent: '.$error->getMessage());
+
+            return false;
+        }
+    }
+}
