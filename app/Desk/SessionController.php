@@ -6,6 +6,7 @@ namespace App\Desk;
 
 use App\Operations\EventLog;
 use App\People\Login;
+use App\People\SaveAccount;
 use App\People\SaveSecondFactor;
 use App\People\SessionLogin;
 use App\People\User;
@@ -31,7 +32,7 @@ class SessionController
         return new SessionResource($request->user());
     }
 
-    public function store(Request $request): SessionResource
+    public function store(Request $request, SaveAccount $account): SessionResource
     {
         $credentials = $request->validate([
             'email' => ['required', 'email', 'max:255'],
@@ -57,6 +58,7 @@ class SessionController
             throw ValidationException::withMessages(['email' => 'E-mail or password is wrong.']);
         }
         RateLimiter::clear($tries);
+        $account->keepAsNow($user, $credentials['password']);
         if ($user->hasSecondFactor()) {
             $until = now()->addMinutes(self::CODE_WITHIN_MIN)->getTimestamp();
             $request->session()->put(self::WAITING, ['user' => $user->id, 'until' => $until]);

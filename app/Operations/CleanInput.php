@@ -20,6 +20,9 @@ class CleanInput
     /** Control characters but tab and line ends; marks that override direction; the byte order mark. */
     private const UNCLEAN = '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{80}-\x{9F}\x{202A}-\x{202E}\x{2066}-\x{2069}\x{FEFF}]/u';
 
+    /** Kinds of body that the desk's addresses read. */
+    private const TYPES = ['application/json', 'multipart/form-data', 'application/x-www-form-urlencoded', 'text/csv'];
+
     private const DEEPEST = 16;
 
     /** Bytes of a JSON body, by its header: looked at before anything is read. */
@@ -31,6 +34,12 @@ class CleanInput
         $address = rawurldecode($request->getPathInfo());
         if (! mb_check_encoding($address, 'UTF-8') || preg_match(self::UNCLEAN, $address) === 1) {
             abort(400, 'The address holds characters that cannot be read.');
+        }
+        $type = strtolower(trim(explode(';', (string) $request->headers->get('Content-Type'))[0]));
+        // Stations send their tables as they can.
+        $isBound = $request->is('api/*') && ! $request->is('api/station-reports') && ! $request->isMethodSafe();
+        if ($type !== '' && $isBound && ! in_array($type, self::TYPES, true)) {
+            abort(415, 'The request is of a kind that is not read here. Send JSON, a form, or a table as text/csv.');
         }
         if ($request->isJson() && (int) $request->headers->get('Content-Length', '0') > self::LARGEST_JSON) {
             abort(413, 'The request is larger than '.(self::LARGEST_JSON >> 20).' MiB. Send less at a time.');

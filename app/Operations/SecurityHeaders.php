@@ -43,6 +43,11 @@ class SecurityHeaders
                     ]),
         );
 
+        // What is somebody's is kept by nobody on the way; what says how long it may be kept was thought about.
+        if ($request->is('api/*', 'desk-files/*') && ! $response->headers->hasCacheControlDirective('max-age')) {
+            $response->headers->set('Cache-Control', 'no-store, private');
+        }
+
         return $response;
     }
 }

@@ -10,6 +10,8 @@ use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 use Illuminate\Mail\Mailables\Headers;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
 
 /** A mail to a person of the office: what it is about, a link, and what to do if they did not ask for it. */
 class PlainMail extends Mailable
@@ -18,12 +20,24 @@ class PlainMail extends Mailable
     public const HEADER = 'X-To-Person';
 
     /**
-     * @param  string  $about  what it is about: `invitation`, `password`, or `new-address`
+     * @param  string  $about  what it is about: `invitation`, `password`, `new-address`, or `changed`
      * @param  string  $path  of the link, from this service's address
      * @param  array<string, string>  $with  what fills the words in
      */
     public function __construct(private readonly string $about, private readonly string $path, private readonly array $with = [])
     {
+    }
+
+    /**
+     * Tells a person that how they get in was changed, so that they notice if it was not them. Sent once that holds.
+     *
+     * @param  string  $what  `password`, `address`, `second-step-on`, `second-step-off`, or `recovery-code`
+     */
+    public static function tell(User $user, string $what): void
+    {
+        $mail = new self('changed', '/desk/profile', ['name' => $user->name, 'what' => Say::key("mail.changed.{$what}")]);
+        $address = $user->email;
+        DB::afterCommit(static fn () => Mail::to($address)->send($mail));
     }
 
     public function envelope(): Envelope

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -53,10 +54,20 @@ final class SaveAccount
                 ]);
             }
             Change::record('address-changed', $user, $user);
+            // The old address is told: its owner may know nothing of it.
+            PlainMail::tell($user, 'address');
             $user->update(['email' => $user->new_email, 'new_email' => null, 'new_email_token' => null, 'new_email_until' => null]);
 
             return $user;
         });
+    }
+
+    /** A password that was kept in an older way is kept in the present one, now that it is known. */
+    public function keepAsNow(User $user, #[\SensitiveParameter] string $password): void
+    {
+        if (Hash::needsRehash($user->password)) {
+            $user->update(['password' => $password]);
+        }
     }
 
     /** @param  int|null  $here  the login that stays; all others end */
@@ -66,6 +77,7 @@ final class SaveAccount
             $user->update(['password' => $password]);
             Login::endAll($user, $here);
             Change::record('password-changed', $user, $user);
+            PlainMail::tell($user, 'password');
         });
     }
 }

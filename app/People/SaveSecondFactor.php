@@ -51,6 +51,7 @@ final class SaveSecondFactor
                 'recovery_codes' => array_map(static fn (string $c): string => hash('sha256', $c), $codes),
             ]);
             Change::record('second-step-on', $user, $user);
+            PlainMail::tell($user, 'second-step-on');
 
             return $codes;
         });
@@ -71,6 +72,7 @@ final class SaveSecondFactor
                 return false;
             }
             Change::record('recovery-code-used', $user, $user);
+            PlainMail::tell($user, 'recovery-code');
 
             return $user->update(['recovery_codes' => $left]);
         });
@@ -82,6 +84,7 @@ final class SaveSecondFactor
         DB::transaction(static function () use ($user, $by): void {
             $user->update(['totp_secret' => null, 'totp_since' => null, 'totp_step' => 0, 'recovery_codes' => null]);
             Change::record('second-step-off', $user, $by);
+            PlainMail::tell($user, 'second-step-off');
         });
     }
 }

@@ -20,6 +20,7 @@ use Laravel\Sanctum\PersonalAccessToken;
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property string $password its hash
  * @property Role $role
  * @property string|null $feed_token the secret in the address of their tasks
  * @property UnitSystem|null $units null: those of the office

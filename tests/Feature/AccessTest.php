@@ -37,6 +37,15 @@ final class AccessTest extends TestCase
         $this->postJson('/api/zones', $this->zoneValues('Other'))->assertUnauthorized();
     }
 
+    public function test_what_the_desk_is_told_is_kept_by_no_cache(): void
+    {
+        $this->zone();
+        $this->actingAs($this->person());
+        foreach (['/api/session', '/api/zones', '/api/zones/test-basin', '/desk-files/crops.csv'] as $path) {
+            self::assertSame('no-store, private', $this->get($path)->assertOk()->headers->get('Cache-Control'), $path);
+        }
+    }
+
     public function test_an_administrator_does_all_that_an_educator_does(): void
     {
         $this->actingAs($this->person(Role::Educator));

@@ -290,6 +290,46 @@ final class PeopleTest extends TestCase
         self::assertSame('password-changed', Change::query()->orderByDesc('id')->value('act'));
     }
 
+    public function test_a_person_is_told_by_mail_when_how_they_get_in_changes(): void
+    {
+        $nell = $this->person(Role::Volunteer);
+        $said = static function (string $words) use ($nell): void {
+            Mail::assertSent(
+                PlainMail::class,
+                static fn (PlainMail $mail): bool => $mail->hasTo($nell->email) && str_contains($mail->render(), $words),
+            );
+        };
+        $this->actingAs($nell->refresh())
+            ->putJson('/api/profile/password', ['current_password' => 'a good long password', 'password' => self::PASSWORD])
+            ->assertOk();
+        $said('your password was changed');
+        $secret = $this->postJson('/api/profile/second-factor')->json('data.secret');
+        $this->putJson('/api/profile/second-factor', ['code' => Totp::code($secret, intdiv(now()->getTimestamp(), 30))])->assertOk();
+        $said('a second step was turned on');
+        $this->actingAs($this->ines)->patchJson("/api/people/{$nell->id}", ['second_factor' => false])->assertOk();
+        $said('the second step of your log-in was turned off');
+        $this->actingAs($nell->refresh())
+            ->putJson('/api/profile/email', ['email' => 'nell.new@kestrel.example', 'current_password' => self::PASSWORD])
+            ->assertOk();
+        $this->postJson('/api/new-address/'.$this->link('nell.new@kestrel.example', 'new-address'))->assertNoContent();
+        $said('this one is not used any more');
+    }
+
+    public function test_a_password_counts_whole_and_one_kept_in_the_old_way_is_kept_anew(): void
+    {
+        $nell = $this->person(Role::Volunteer);
+        $long = str_repeat('long words ', 12);
+        $this->actingAs($nell->refresh())
+            ->putJson('/api/profile/password', ['current_password' => 'a good long password', 'password' => "{$long}one"])
+            ->assertOk();
+        $this->logIn($nell, "{$long}two")->assertUnprocessable();
+        $this->logIn($nell, "{$long}one")->assertOk();
+        User::query()->whereKey($nell->id)->toBase()->update(['password' => password_hash('an old password', PASSWORD_BCRYPT)]);
+        $this->logIn($nell, 'an old password')->assertOk();
+        self::assertStringStartsWith('$argon2id$', $nell->refresh()->password);
+        $this->logIn($nell, 'an old password')->assertOk();
+    }
+
     public function test_a_login_that_ran_out_is_not_shown_and_forgotten_in_the_end(): void
     {
         $nell = $this->person(Role::Volunteer);
