@@ -6,9 +6,13 @@ namespace App\Operations;
 
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Vite;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Everything comes from here and nothing runs inline. Styles may: the interface library writes them into the page. */
+/**
+ * Everything comes from here and nothing runs inline. Styles stand inline on public pages, so that they are drawn at once on a slow line;
+ * at the desk only those that carry the nonce of the page, which the interface library writes.
+ */
 class SecurityHeaders
 {
     private const POLICY =
@@ -25,6 +29,7 @@ class SecurityHeaders
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
+        $nonce = $request->is('desk', 'desk/*') ? Vite::useCspNonce() : null;
         $response = $next($request);
         $framed = $response->headers->get('Content-Security-Policy') === self::FRAMED;
         $response->headers->add(
@@ -37,7 +42,9 @@ class SecurityHeaders
                 ($framed
                     ? []
                     : [
-                        'Content-Security-Policy' => self::POLICY,
+                        'Content-Security-Policy' => $nonce === null
+                                ? self::POLICY
+                                : str_replace("'unsafe-inline'", "'nonce-{$nonce}'", self::POLICY),
                         'X-Frame-Options' => 'DENY',
                         'Cross-Origin-Opener-Policy' => 'same-origin',
                     ]),

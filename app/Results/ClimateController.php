@@ -6,6 +6,7 @@ namespace App\Results;
 
 use Anthesis\Calendar\YearCourse;
 use Anthesis\Climate\RecordYears;
+use Anthesis\Place\Place;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Words\Refused;
 use App\Operations\Say;
@@ -25,15 +26,11 @@ class ClimateController
     /** The climate the zone's windows lean on, or that of another period, to hold it against. */
     public function show(Request $request, Zone $zone): ClimateResource
     {
-        $period = $request->validate(
-            [
-                'from' => ['required_with:to', 'integer', 'between:1700,2200'],
-                'to' => ['required_with:from', 'integer', 'between:1700,2200', 'gte:from'],
-            ],
-            ['to.gte' => 'The period ends before it begins.'],
-        );
-        if ($period !== []) {
-            return new ClimateResource($this->ofPeriod($zone, (int) $period['from'], (int) $period['to']));
+        $period = self::period($request);
+        if ($period !== null) {
+            $then = $this->over($zone, $period);
+
+            return new ClimateResource(Results::each($then, ['ruler' => new RulerQuestion(), 'climate' => ClimateQuestion::for($then)]));
         }
         $hashes = [
             'ruler' => (string) $zone->currentComputation?->ruler_hash,
@@ -45,10 +42,11 @@ class ClimateController
         return new ClimateResource(['ruler' => $known[$hashes['ruler']], 'climate' => $known[$hashes['climate']]]);
     }
 
-    /** Rain, snow, and when ground can be worked; null without rain on record. */
-    public function rain(Zone $zone): JsonResponse
+    /** Rain, snow, and when ground can be worked, of the years in use or of another period; null without rain on record. */
+    public function rain(Request $request, Zone $zone): JsonResponse
     {
-        $place = $this->places->zone($zone) ?? abort(404, self::NOT_YET);
+        $period = self::period($request);
+        $place = $period === null ? $this->places->zone($zone) ?? abort(404, self::NOT_YET) : $this->over($zone, $period);
 
         return response()->json(['data' => Results::of($place, new RainQuestion(ProofStandard::from($zone->standard)))['rain']]);
     }
@@ -61,14 +59,26 @@ class ClimateController
         return response()->json(['data' => YearCourse::of($place->whole->days(), $place->latitude, $place->site(), $year)]);
     }
 
-    /** @return array{ruler: array<string, mixed>, climate: array<string, mixed>} */
-    private function ofPeriod(Zone $zone, int $from, int $to): array
+    /** @return array{int, int}|null first and last cold season that is asked for; null: none is */
+    private static function period(Request $request): ?array
+    {
+        $asked = $request->validate(
+            [
+                'from' => ['required_with:to', 'integer', 'between:1700,2200'],
+                'to' => ['required_with:from', 'integer', 'between:1700,2200', 'gte:from'],
+            ],
+            ['to.gte' => 'The period ends before it begins.'],
+        );
+
+        return $asked === [] ? null : [(int) $asked['from'], (int) $asked['to']];
+    }
+
+    /** @param  array{int, int}  $period */
+    private function over(Zone $zone, array $period): Place
     {
         $place = $this->places->zone($zone) ?? abort(404, self::NOT_YET);
         try {
-            $then = $place->overYears(RecordYears::period($place->whole->days(), $place->latitude, $from, $to));
-
-            return Results::each($then, ['ruler' => new RulerQuestion(), 'climate' => ClimateQuestion::for($then)]);
+            return $place->overYears(RecordYears::period($place->whole->days(), $place->latitude, ...$period));
         } catch (Refused $error) {
             throw ValidationException::withMessages(['from' => Say::phrase($error->why)]);
         }

@@ -5,6 +5,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="robots" content="noindex">
     <title>Anthesis</title>
+    <meta name="style-nonce" content="{{ Vite::cspNonce() }}">
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite('resources/js/shell/main.tsx')
 </head>

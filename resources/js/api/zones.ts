@@ -59,10 +59,10 @@ export function useClimate(zone: string, period?: { from: number; to: number }, 
 }
 
 /** A zone's rain, snow, and when its ground can be worked; null without rain on record. */
-export function useRain(zone: string) {
+export function useRain(zone: string, period?: { from: number; to: number }) {
     return useQuery({
-        queryKey: zoneKey(zone, 'rain'),
-        queryFn: () => unwrap(api.GET('/api/zones/{zone}/rain', { params: { path: { zone } } })),
+        queryKey: zoneKey(zone, 'rain', period),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/rain', { params: { path: { zone }, query: period } })),
     });
 }
 

@@ -20,18 +20,21 @@ export function RainChart({
     scale,
     starts,
     weeks,
+    others,
     grounds,
     title,
 }: {
     scale: YearScale;
     starts: string;
     weeks: Week[];
+    /** that they are held against, drawn as steps; none: nothing */
+    others: Week[] | undefined;
     /** by ground, the share of years by sow day in which it can be worked */
     grounds: { name: string; share: (number | null)[] }[];
     /** of the grounds */
     title: string;
 }) {
-    const ticks = ticksTo(Math.max(1, ...weeks.flatMap((week) => [week.rain, week.et0])));
+    const ticks = ticksTo(Math.max(1, ...[...weeks, ...(others ?? [])].flatMap((week) => [week.rain, week.et0])));
     const high = ticks.at(-1) ?? 1;
     const y = (mm: number) => TOP + HEIGHT * (1 - mm / high);
     const width = (7 * scale.width) / 365;
@@ -69,6 +72,14 @@ export function RainChart({
                     strokeWidth="0.6"
                 />
             ))}
+            {others && (
+                <path
+                    d={others.map((week) => `M${scale.x(yearDay(week.first))} ${y(week.rain)}h${width}`).join('')}
+                    fill="none"
+                    stroke="var(--plum)"
+                    strokeWidth="1.8"
+                />
+            )}
             <path d={taken(weeks) ?? ''} fill="none" stroke="var(--clay)" strokeWidth="1.8" strokeDasharray="5 3" />
             <g transform={`translate(0 ${TOP + HEIGHT + TITLE})`}>
                 <text className="quiet" x={0} y={-6} fontSize="11">

@@ -4,6 +4,7 @@ import '@mantine/spotlight/styles.css';
 import '../../css/desk.css';
 import { MantineProvider } from '@mantine/core';
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Refusal } from '../api/client';
@@ -35,10 +36,14 @@ const queries = new QueryClient({
     },
 });
 
+// What the page lets its styles be told by: of the interface library, and of what keeps the page still behind a dialog.
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '';
+setNonce(nonce);
+
 const root = document.getElementById('desk');
 if (root) {
     createRoot(root).render(
-        <MantineProvider theme={theme} defaultColorScheme="auto">
+        <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce}>
             <Unanswered />
             <QueryClientProvider client={queries}>
                 <RouterProvider router={router} />

@@ -1,27 +1,37 @@
 import { say } from '../../words/words';
 import { NativeSelect } from '@mantine/core';
 import { useSearchParams } from 'react-router';
-import { useClimate, useZones } from '../../api/zones';
+import { useClimate, useRain, useZones } from '../../api/zones';
 
-/** What a zone's climate is held against: another zone, or other years of the same; none. Kept in the address. */
-export function useCompared(zone: string) {
+/** What a zone is held against, as the address has it: another zone, or other years of the same; no name: nothing. */
+function useAgainst(zone: string) {
     const [params] = useSearchParams();
     const { data: zones } = useZones();
     const against = params.get('against') ?? '';
-    const period = /^(\d{4})-(\d{4})$/.exec(against);
-    const other = period ? zone : against;
-    const { data, error } = useClimate(
-        other || zone,
-        period ? { from: Number(period[1]), to: Number(period[2]) } : undefined,
-    );
-    if (against === '') return { name: null, data: undefined, error: null };
+    const years = /^(\d{4})-(\d{4})$/.exec(against);
     return {
-        name: period
-            ? say('compare.to', { period: period[1], period2: period[2] })
-            : (zones?.find((z) => z.slug === against)?.name ?? against),
-        data,
-        error,
+        other: years || against === '' ? zone : against,
+        period: years ? { from: Number(years[1]), to: Number(years[2]) } : undefined,
+        name: years
+            ? say('compare.to', { period: years[1], period2: years[2] })
+            : against === ''
+              ? null
+              : (zones?.find((z) => z.slug === against)?.name ?? against),
     };
+}
+
+/** The climate that a zone's is held against; none where it is held against nothing. */
+export function useCompared(zone: string) {
+    const { other, period, name } = useAgainst(zone);
+    const { data, error } = useClimate(other, period);
+    return name === null ? { name, data: undefined, error: null } : { name, data, error };
+}
+
+/** The rain that a zone's is held against; the same. Null where nobody measured it there. */
+export function useRainCompared(zone: string) {
+    const { other, period, name } = useAgainst(zone);
+    const { data, error } = useRain(other, period);
+    return name === null ? { name, data: undefined, error: null } : { name, data, error };
 }
 
 /** Chooses it; periods are halves of the record and its latest fifteen years. */

@@ -66,6 +66,31 @@ describe('Rain of a zone', () => {
         await screen.findByText('No rain on record');
         expect(screen.getByRole('link').getAttribute('href')).toBe('/desk/zones/basin/climate/files');
     });
+
+    it('is held against other years or another zone', async () => {
+        const wetter = {
+            ...sheet,
+            months: sheet.months.map((month) => ({ ...month, mean: 100 })),
+            grounds: sheet.grounds.map((ground) => ({ ...ground, middle: '03-30' })),
+        };
+        const asked = fakeServer({
+            'GET /api/session': EDUCATOR,
+            'GET /api/zones/basin/rain': sheet,
+            'GET /api/zones/basin/rain?from=1996&to=2010': wetter,
+            'GET /api/zones': [{ slug: 'bench', name: 'Bench', record: {} }],
+            'GET /api/zones/bench/rain': null,
+        });
+        const { unmount } = show(<Rain zone="basin" ruler={ruler} />, '/?date=07-01&against=1996-2010');
+        const march = await screen.findByRole('row', { name: /^March.*100/ });
+        expect(within(march).getAllByRole('cell').at(-1)?.textContent).toBe('100.0 mm');
+        expect(screen.getAllByRole('row', { name: /^Sandy loam/ })[1]?.textContent).toContain('30 Mar');
+        expect(screen.getByText(/Purple steps: rain of/)).toBeTruthy();
+        expect(asked.some(({ what }) => what === 'GET /api/zones/basin/rain?from=1996&to=2010')).toBe(true);
+        unmount();
+        show(<Rain zone="basin" ruler={ruler} />, '/?against=bench');
+        expect(await screen.findByText('There is no rain on record for Bench.')).toBeTruthy();
+        expect(screen.queryByText(/Purple steps/)).toBeNull();
+    });
 });
 
 it('A week holds its days, the last one those that are left of the year, in either hemisphere', () => {

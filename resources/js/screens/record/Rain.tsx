@@ -6,16 +6,19 @@ import { RainChart, rainChartHeight, weekOf } from '../../charts/RainChart';
 import { RuledChart } from '../../charts/RuledChart';
 import { useDateCursor } from '../../time/cursor';
 import { inShort, inWords, monthDay, monthInShort, monthInWords } from '../../time/days';
+import { Problem } from '../../ui/Problem';
 import { RuledTable } from '../../ui/RuledTable';
 import { groundName } from '../../words/grounds';
 import { ofRain } from '../../words/units';
 import { say } from '../../words/words';
+import { useRainCompared } from './Compare';
 
 type Sheet = Schema['Rain'];
 
 /** Rain, snow, what the air takes, and when ground can be worked. */
 export function Rain({ zone, ruler }: { zone: string; ruler: Schema['Ruler'] }) {
     const { data: rain } = useRain(zone);
+    const compared = useRainCompared(zone);
     const { day, set } = useDateCursor();
     if (rain === undefined) return <p>{say('record.the-zone-is-being-computed')}</p>;
     if (rain === null) {
@@ -44,14 +47,19 @@ export function Rain({ zone, ruler }: { zone: string; ruler: Schema['Ruler'] }) 
                             scale={scale}
                             starts={ruler.starts}
                             weeks={rain.weeks}
+                            others={compared.data?.weeks}
                             grounds={grounds}
                             title={say('rain.how-often-workable')}
                         />
                     )}
                 </RuledChart>
-                <p className="hint">{say('rain.key')}</p>
+                <p className="hint">
+                    {say('rain.key')} {compared.data && compared.name && say('rain.in-plum', { name: compared.name })}
+                </p>
+                <Problem error={compared.error} />
+                {compared.data === null && <p>{say('rain.none-there', { name: compared.name ?? '' })}</p>}
                 <h3>{say('rain.by-month')}</h3>
-                <Months months={rain.months} />
+                <Months months={rain.months} others={compared.data?.months} name={compared.name} />
                 <Numbers zone={zone} rain={rain} />
             </div>
             <div>
@@ -59,7 +67,7 @@ export function Rain({ zone, ruler }: { zone: string; ruler: Schema['Ruler'] }) 
                 {week && <p>{say('rain.of-week', { fallen: ofRain(week.rain), taken: ofRain(week.et0) })}</p>}
                 <Workable grounds={rain.grounds} day={day} />
                 <h3>{say('rain.first-workable')}</h3>
-                <FirstWorkable grounds={rain.grounds} />
+                <FirstWorkable grounds={rain.grounds} others={compared.data?.grounds} name={compared.name} />
                 <h3>{say('rain.dry-spells')}</h3>
                 <DrySpells spells={rain.dry_spells} />
                 {rain.snow_days !== null && <p>{say('rain.snow-days', { days: Math.round(rain.snow_days) })}</p>}
@@ -70,7 +78,10 @@ export function Rain({ zone, ruler }: { zone: string; ruler: Schema['Ruler'] }) 
 
 const amount = (mm: number | null) => (mm === null ? '–' : say(ofRain(mm)));
 
-function Months({ months }: { months: Sheet['months'] }) {
+/** What is held against the zone's own: the same part of another sheet, and what that is called. */
+type Against<Part extends keyof Sheet> = { others: Sheet[Part] | undefined; name: string | null };
+
+function Months({ months, others, name }: { months: Sheet['months'] } & Against<'months'>) {
     return (
         <RuledTable
             columns={[
@@ -80,6 +91,7 @@ function Months({ months }: { months: Sheet['months'] }) {
                 { number: say('rain.middle-year') },
                 { number: say('rain.wet-year') },
                 { number: say('rain.wet-days') },
+                ...(others ? [{ number: say('rain.mean-of', { name: name ?? '' }) }] : []),
             ]}
             rows={months.map(({ month, mean, low, middle, high, wet_days: wet }) => [
                 month,
@@ -89,6 +101,7 @@ function Months({ months }: { months: Sheet['months'] }) {
                 amount(middle),
                 amount(high),
                 wet === null ? '–' : Math.round(wet),
+                ...(others ? [amount(others[month - 1]?.mean ?? null)] : []),
             ])}
         />
     );
@@ -105,17 +118,24 @@ function Workable({ grounds, day }: { grounds: Sheet['grounds']; day: number }) 
     );
 }
 
-function FirstWorkable({ grounds }: { grounds: Sheet['grounds'] }) {
+function FirstWorkable({ grounds, others, name }: { grounds: Sheet['grounds'] } & Against<'grounds'>) {
     const date = (of: string | null) => (of === null ? say('rain.never') : inShort(of));
     return (
         <RuledTable
-            columns={[say('common.ground'), say('rain.early'), say('rain.middle'), say('rain.late')]}
+            columns={[
+                say('common.ground'),
+                say('rain.early'),
+                say('rain.middle'),
+                say('rain.late'),
+                ...(others ? [say('rain.middle-of', { name: name ?? '' })] : []),
+            ]}
             rows={grounds.map(({ ground, early, middle, late }) => [
                 ground,
                 groundName(ground),
                 date(early),
                 date(middle),
                 date(late),
+                ...(others ? [date(others.find((other) => other.ground === ground)?.middle ?? null)] : []),
             ])}
         />
     );

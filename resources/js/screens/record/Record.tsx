@@ -51,8 +51,7 @@ export function Record() {
         return <Navigate to={{ pathname: to, search: params.toString() }} replace />;
     }
     const seasons = climate?.climate.thresholds[1]?.seasons.map((season) => season.season) ?? [];
-    const compared = part === 'freezes' || part === 'course';
-    const charts = compared || part === 'rain';
+    const charts = part === 'freezes' || part === 'course' || part === 'rain';
     return (
         <main className="page record">
             {zone.record && (
@@ -101,7 +100,7 @@ export function Record() {
                                     })}
                                 </span>
                             )}
-                            {compared && <Compare zone={slug} seasons={seasons} />}
+                            {charts && <Compare zone={slug} seasons={seasons} />}
                         </>
                     )}
                 </div>
