@@ -40,11 +40,14 @@ final class KnownLogin
         }
         $id = SessionLogin::here($request);
         $login = $id === null ? null : Login::query()->find($id);
-        if ($login === null ? $id !== null : $login->ended_at !== null && $login->user_id === $user->id) {
+        // A session that was there before logins were kept, or that was somebody else's before, gets one of its own. One that was ended is
+        // over at its next request, long before it is forgotten.
+        if ($login?->user_id !== $user->id) {
+            $login = SessionLogin::begin($request, $user);
+        }
+        if ($login->ended_at !== null) {
             return false;
         }
-        // A session that was there before logins were kept, or that was somebody else's before, gets one of its own.
-        $login = $login?->user_id === $user->id ? $login : SessionLogin::begin($request, $user);
         $login->seen();
 
         return true;

@@ -89,6 +89,7 @@ class Login extends Model
             'device' => self::device($agent),
             'started_at' => $now,
             'seen_at' => $now,
+            'ended_at' => null,
         ]);
     }
 

@@ -28,18 +28,6 @@ final class DoorTest extends TestCase
     }
 
     #[DataProvider('addresses')]
-    public function test_a_body_of_another_kind_is_refused_before_it_is_read(): void
-    {
-        $this->actingAs($this->person());
-        foreach (['application/xml', 'text/plain', 'application/x-php'] as $type) {
-            $this->call('POST', '/api/zones', [], [], [], ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json'], '{"name":"x"}')
-                ->assertStatus(415)
-                ->assertJsonPath('message', 'The request is of a kind that is not read here. Send JSON, a form, or a table as text/csv.');
-        }
-        $json = ['CONTENT_TYPE' => 'application/json; charset=utf-8', 'HTTP_ACCEPT' => 'application/json'];
-        $this->call('POST', '/api/zones', [], [], [], $json, '{"name":"x"}')->assertUnprocessable();
-    }
-
     public function test_an_address_that_cannot_be_is_a_page_that_says_so(string $address, int $status): void
     {
         Zone::factory()->create();
@@ -258,5 +246,17 @@ final class DoorTest extends TestCase
         if ($refusal === null) {
             $this->artisan('anthesis:add-person', ['--only-first' => true])->assertSuccessful();
         }
+    }
+
+    public function test_a_body_of_another_kind_is_refused_before_it_is_read(): void
+    {
+        $this->actingAs($this->person());
+        foreach (['application/xml', 'text/plain', 'application/x-php'] as $type) {
+            $this->call('POST', '/api/zones', [], [], [], ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json'], '{"name":"x"}')
+                ->assertStatus(415)
+                ->assertJsonPath('message', 'The request is of a kind that is not read here. Send JSON, a form, or a table as text/csv.');
+        }
+        $json = ['CONTENT_TYPE' => 'application/json; charset=utf-8', 'HTTP_ACCEPT' => 'application/json'];
+        $this->call('POST', '/api/zones', [], [], [], $json, '{"name":"x"}')->assertUnprocessable();
     }
 }
