@@ -131,8 +131,9 @@ final class AttackTest extends TestCase
 
     public function test_a_volunteer_changes_nothing_that_is_the_educators(): void
     {
-        $this->actingAs($this->person(Role::Volunteer));
-        // What a volunteer measures, logs and plans is their own work.
+        $volunteer = $this->person(Role::Volunteer);
+        $this->actingAs($volunteer);
+        // What a volunteer measures, logs and plans is their own work, and so are their tokens.
         $own = [
             'computations',
             'soil_spots',
@@ -144,6 +145,8 @@ final class AttackTest extends TestCase
             'trial_plots',
             'plantings',
             'prices',
+            'personal_access_tokens',
+            'changes',
         ];
         $before = $this->fingerprint($own);
         foreach (range(1, 400) as $i) {
@@ -156,6 +159,9 @@ final class AttackTest extends TestCase
             $this->assertRefusedInWordsOrDone($response, $shown);
         }
         self::assertSame($before, $this->fingerprint($own));
+        $changed = DB::table('changes')->where('person', $volunteer->id)->distinct()->pluck('subject')->all();
+        $others = array_values(array_diff($changed, ['users', 'beds', 'plantings']));
+        self::assertSame([], $others, 'of themselves, their beds, and their plans alone');
     }
 
     public function test_mangled_station_files_are_refused_in_words_or_understood_and_nothing_is_saved_unasked(): void
