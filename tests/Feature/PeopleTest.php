@@ -125,6 +125,17 @@ final class PeopleTest extends TestCase
             ->assertJsonPath('errors.email.0', 'Somebody here has this address already. Look for them in the list.');
     }
 
+    public function test_links_cannot_be_guessed_by_trying(): void
+    {
+        $this->leave();
+        $guess = fn (): int => $this->getJson('/api/invited/'.bin2hex(random_bytes(24)))->getStatusCode();
+        $answers = array_map($guess, range(1, 21));
+        self::assertSame([...array_fill(0, 20, 404), 429], $answers);
+        self::assertSame(429, $this->postJson('/api/password-links', ['email' => 'x@kestrel.example'])->getStatusCode());
+        $this->travel(61)->seconds();
+        self::assertSame(404, $guess());
+    }
+
     public function test_only_administrators_look_after_people(): void
     {
         $other = $this->person(Role::Volunteer);

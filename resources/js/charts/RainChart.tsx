@@ -39,6 +39,8 @@ export function RainChart({
     const y = (mm: number) => TOP + HEIGHT * (1 - mm / high);
     const width = (7 * scale.width) / 365;
     const middle = (week: Week) => scale.x(yearDay(week.first)) + width / 2;
+    // The last week of another hemisphere may run past the end of this year.
+    const step = (x: number, top: number) => `M${x} ${top}h${Math.min(width, scale.width - x)}`;
     const taken = line<Week>()
         .x(middle)
         .y((week) => y(week.et0))
@@ -74,7 +76,7 @@ export function RainChart({
             ))}
             {others && (
                 <path
-                    d={others.map((week) => `M${scale.x(yearDay(week.first))} ${y(week.rain)}h${width}`).join('')}
+                    d={others.map((week) => step(scale.x(yearDay(week.first)), y(week.rain))).join('')}
                     fill="none"
                     stroke="var(--plum)"
                     strokeWidth="1.8"

@@ -119,7 +119,8 @@ function Workable({ grounds, day }: { grounds: Sheet['grounds']; day: number }) 
 }
 
 function FirstWorkable({ grounds, others, name }: { grounds: Sheet['grounds'] } & Against<'grounds'>) {
-    const date = (of: string | null) => (of === null ? say('rain.never') : inShort(of));
+    const date = (of: string | null) =>
+        of === null ? say('rain.never') : <span className="nowrap">{inShort(of)}</span>;
     return (
         <RuledTable
             columns={[
