@@ -62,7 +62,7 @@ final class PeopleTest extends BrowserTestCase
         $code = static fn (int $ahead): string => Totp::code($secret, intdiv(time(), 30) + $ahead);
         $this->browser->fill('Code the app shows', $code(0))->press('Turn on')->see('They are not shown again.');
         $recovery = $this->browser->find('.codes code')->getText();
-        $this->browser->press('Log out')->see('Forgot your password?');
+        $this->browser->visit('/desk/profile')->see('You have 8 recovery codes left')->press('Log out')->see('Forgot your password?');
         $this->browser->fill('E-mail address', 'corwin@kestrel.example')->fill('Password', 'kestrel-demo')->press('Log in');
         $this->browser->see('or one of your recovery codes');
         $this->assertAccessible('the second step');

@@ -31,6 +31,9 @@ export function Profile() {
             <p>
                 {user.email} · {say(`role.${user.role}`)}
             </p>
+            <Button size="xs" variant="default" onClick={() => logOut.mutate()} loading={logOut.isPending}>
+                {say('desk.log-out')}
+            </Button>
             <form
                 style={{ maxWidth: '24rem' }}
                 onSubmit={(event) => {
@@ -90,9 +93,6 @@ export function Profile() {
                 </Button>
             </form>
             <Account />
-            <Button mt="xl" variant="default" onClick={() => logOut.mutate()} loading={logOut.isPending}>
-                {say('desk.log-out')}
-            </Button>
         </main>
     );
 }
