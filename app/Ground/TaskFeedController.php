@@ -33,7 +33,7 @@ class TaskFeedController
     public function show(string $token, Zone $zone, ZoneTasks $tasks): Response
     {
         $user =
-            User::query()->where('feed_token', $token)->first() ??
+            User::active()->where('feed_token', $token)->first() ??
             abort(404, 'This address leads nowhere: it was made anew, or was never one.');
         Preferences::of($user)->speak();
         $today = $zone->today();

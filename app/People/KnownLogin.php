@@ -15,8 +15,8 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class KnownLogin
 {
-    /** What is open without a second factor: who is here, their profile, and logging out. */
-    private const OPEN = ['api/session', 'api/profile/*', 'desk', 'desk/*', 'log'];
+    /** What is open without a second factor: who is here, setting it up, and logging out. */
+    private const OPEN = ['api/session', 'api/profile/account', 'api/profile/second-factor', 'desk', 'desk/*', 'log'];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

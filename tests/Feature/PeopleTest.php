@@ -164,6 +164,17 @@ final class PeopleTest extends TestCase
         $this->logIn($nell)->assertOk();
     }
 
+    public function test_the_task_feed_of_a_deactivated_person_leads_nowhere(): void
+    {
+        $this->zoneWithRecord();
+        $nell = $this->person(Role::Educator);
+        $token = str_repeat('f', 48);
+        $nell->update(['feed_token' => $token]);
+        $this->get("/tasks/{$token}/test-basin.ics")->assertOk();
+        $nell->update(['deactivated_at' => now()]);
+        $this->get("/tasks/{$token}/test-basin.ics")->assertNotFound();
+    }
+
     public function test_somebody_is_always_left_to_look_after_people(): void
     {
         $words = "{$this->ines->name} is the only administrator. Make somebody else an administrator first.";
@@ -407,6 +418,9 @@ final class PeopleTest extends TestCase
         $this->getJson('/api/people')
             ->assertForbidden()
             ->assertJsonPath('message', 'Your office asks for a second step when logging in. Set it up in your profile first.');
+        // Nor is there a way around by a token.
+        $this->postJson('/api/profile/tokens', ['name' => 'x', 'scopes' => ['read-zones'], 'days' => 30])->assertForbidden();
+        $this->getJson('/api/profile/account')->assertOk()->assertJsonPath('data.second_factor.demanded', true);
         $secret = $this->postJson('/api/profile/second-factor')->assertCreated()->json('data.secret');
         $this->putJson('/api/profile/second-factor', ['code' => Totp::code($secret, intdiv(time(), 30))])->assertOk();
         $this->actingAs($this->ines->refresh())->getJson('/api/people')->assertOk();

@@ -12,14 +12,19 @@ import { Tokens } from './Tokens';
 export function Account() {
     const { data: account } = useAccount();
     if (!account) return null;
+    const mustSetUp = account.second_factor.demanded && !account.second_factor.on;
     return (
         <div className="account">
             <SecondFactor account={account} />
-            <Name account={account} />
-            <Address account={account} />
-            <Password />
-            <Logins account={account} />
-            <Tokens />
+            {!mustSetUp && (
+                <>
+                    <Name account={account} />
+                    <Address account={account} />
+                    <Password />
+                    <Logins account={account} />
+                    <Tokens />
+                </>
+            )}
         </div>
     );
 }

@@ -21,7 +21,7 @@ export function Profile() {
         digest: user?.digest ?? false,
     };
     const [edited, setEdited] = useState<typeof saved>();
-    if (!user || !zones) return null;
+    if (!user) return null;
     const chosen = edited ?? saved;
     const choose = (field: 'units' | 'dates' | 'home_zone') => (event: { currentTarget: { value: string } }) =>
         setEdited({ ...chosen, [field]: event.currentTarget.value || null });
@@ -34,64 +34,67 @@ export function Profile() {
             <Button size="xs" variant="default" onClick={() => logOut.mutate()} loading={logOut.isPending}>
                 {say('desk.log-out')}
             </Button>
-            <form
-                style={{ maxWidth: '24rem' }}
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    save.mutate(chosen);
-                }}
-            >
-                <NativeSelect
-                    mt="xs"
-                    label={say('profile.units')}
-                    description={say('profile.units-help')}
-                    value={chosen.units ?? ''}
-                    onChange={choose('units')}
-                    data={[
-                        { value: '', label: say('profile.as-the-office') },
-                        { value: 'us', label: say('units.us') },
-                        { value: 'metric', label: say('units.metric') },
-                    ]}
-                />
-                <NativeSelect
-                    mt="xs"
-                    label={say('profile.dates')}
-                    value={chosen.dates ?? ''}
-                    onChange={choose('dates')}
-                    data={[
-                        { value: '', label: say('profile.as-the-office') },
-                        { value: 'month', label: say('dates.month') },
-                        { value: 'day', label: say('dates.day') },
-                    ]}
-                />
-                <NativeSelect
-                    mt="xs"
-                    label={say('profile.home-zone')}
-                    description={say('profile.home-zone-help')}
-                    value={chosen.home_zone ?? ''}
-                    onChange={choose('home_zone')}
-                    data={[
-                        { value: '', label: say('profile.no-home-zone') },
-                        ...zones.map((zone) => ({ value: zone.slug, label: zone.name })),
-                    ]}
-                />
-                <Checkbox
-                    mt="md"
-                    label={say('profile.digest')}
-                    description={say('profile.digest-help')}
-                    checked={chosen.digest}
-                    onChange={(event) => setEdited({ ...chosen, digest: event.currentTarget.checked })}
-                />
-                <Problem error={save.error} />
-                <Button
-                    type="submit"
-                    mt="md"
-                    loading={save.isPending}
-                    disabled={JSON.stringify(chosen) === JSON.stringify(saved)}
+            {/* Until the second step that the office asks for is set up, nothing else is open. */}
+            {!user.must_set_second_factor && (
+                <form
+                    style={{ maxWidth: '24rem' }}
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        save.mutate(chosen);
+                    }}
                 >
-                    {say('common.save')}
-                </Button>
-            </form>
+                    <NativeSelect
+                        mt="xs"
+                        label={say('profile.units')}
+                        description={say('profile.units-help')}
+                        value={chosen.units ?? ''}
+                        onChange={choose('units')}
+                        data={[
+                            { value: '', label: say('profile.as-the-office') },
+                            { value: 'us', label: say('units.us') },
+                            { value: 'metric', label: say('units.metric') },
+                        ]}
+                    />
+                    <NativeSelect
+                        mt="xs"
+                        label={say('profile.dates')}
+                        value={chosen.dates ?? ''}
+                        onChange={choose('dates')}
+                        data={[
+                            { value: '', label: say('profile.as-the-office') },
+                            { value: 'month', label: say('dates.month') },
+                            { value: 'day', label: say('dates.day') },
+                        ]}
+                    />
+                    <NativeSelect
+                        mt="xs"
+                        label={say('profile.home-zone')}
+                        description={say('profile.home-zone-help')}
+                        value={chosen.home_zone ?? ''}
+                        onChange={choose('home_zone')}
+                        data={[
+                            { value: '', label: say('profile.no-home-zone') },
+                            ...(zones ?? []).map((zone) => ({ value: zone.slug, label: zone.name })),
+                        ]}
+                    />
+                    <Checkbox
+                        mt="md"
+                        label={say('profile.digest')}
+                        description={say('profile.digest-help')}
+                        checked={chosen.digest}
+                        onChange={(event) => setEdited({ ...chosen, digest: event.currentTarget.checked })}
+                    />
+                    <Problem error={save.error} />
+                    <Button
+                        type="submit"
+                        mt="md"
+                        loading={save.isPending}
+                        disabled={JSON.stringify(chosen) === JSON.stringify(saved)}
+                    >
+                        {say('common.save')}
+                    </Button>
+                </form>
+            )}
             <Account />
         </main>
     );
