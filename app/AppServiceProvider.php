@@ -17,6 +17,7 @@ use App\Languages\TranslationsChanged;
 use App\Log\FollowSowings;
 use App\Office\WaterRulesChanged;
 use App\Operations\DemoClockMoved;
+use App\People\Membership;
 use App\People\User;
 use App\Results\StartComputing;
 use App\Simulation\OutboxTransport;
@@ -40,6 +41,7 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -106,6 +108,8 @@ class AppServiceProvider extends ServiceProvider
                 $token->tokenable instanceof User &&
                 $token->tokenable->isActive(),
         );
+        // People are looked after where they work.
+        Route::bind('person', static fn (string $id): User => Membership::query()->with('user')->where('user_id', $id)->firstOrFail()->user);
         // A policy stands beside its model.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
         foreach (self::LISTENERS as $event => $listener) {

@@ -10,10 +10,13 @@ use App\Operations\Clash;
 use App\Operations\CleanInput;
 use App\Operations\EventLog;
 use App\Operations\KeyReused;
+use App\Operations\ReadsEveryOffice;
 use App\Operations\SecurityHeaders;
 use App\Operations\SessionCookie;
 use App\People\Invitation;
 use App\People\KnownLogin;
+use App\People\Membership;
+use App\People\OfficeOfPerson;
 use App\People\StaleEdit;
 use App\People\User;
 use App\Stations\FileRefused;
@@ -61,6 +64,10 @@ return Application::configure(basePath: dirname(__DIR__))
         // Whoever may no longer be here is a guest before anything asks who is here.
         $middleware->appendToGroup('web', KnownLogin::class);
         $middleware->prependToPriorityList(AuthenticatesRequests::class, KnownLogin::class);
+        // Whose rows a request is about is settled before the first of them is looked up.
+        foreach ([ReadsEveryOffice::class, OfficeOfPerson::class] as $door) {
+            $middleware->prependToPriorityList(SubstituteBindings::class, $door);
+        }
         // Back to where they wanted to go, once it is known who they are.
         $middleware->redirectGuestsTo(static fn (Request $request): string => '/desk/login'.($request->is('desk') || ! $request->is('desk/*') ? '' : '?to='.rawurlencode($request->getRequestUri())));
     })
@@ -74,7 +81,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->map(ModelNotFoundException::class, static fn (ModelNotFoundException $e): NotFoundHttpException => new NotFoundHttpException(match ($e->getModel()) {
             Zone::class => 'There is no zone at this address. Choose one from the list of zones.',
             Crop::class => 'There is no such crop in the crop book. Choose one from the list.',
-            User::class, Invitation::class => 'There is no such person, or no longer. Reload the page.',
+            User::class, Membership::class, Invitation::class => 'There is no such person, or no longer. Reload the page.',
             default => 'What this address means is not here, or no longer. Reload the page.',
         }));
         $exceptions->map(NotFoundHttpException::class, static fn (NotFoundHttpException $e): NotFoundHttpException => str_starts_with($e->getMessage(), 'The route ') ? new NotFoundHttpException('There is nothing at this address.') : $e);

@@ -21,6 +21,7 @@ use App\Languages\TranslationController;
 use App\Letters\OutboxController;
 use App\Log\LogController;
 use App\Office\OfficeController;
+use App\Operations\ReadsEveryOffice;
 use App\People\AccountController;
 use App\People\InvitationController;
 use App\People\PasswordController;
@@ -97,11 +98,10 @@ Route::view('/desk/{path?}', 'desk')->where('path', '.*')->middleware('auth')->n
 
 Route::prefix('api')->group(static function (): void {
     Route::get('session', [SessionController::class, 'show']);
-    Route::post('session', [SessionController::class, 'store'])->middleware('throttle:login');
-
-    Route::post('session/code', [SessionController::class, 'code'])->middleware('throttle:login');
+    Route::post('session', [SessionController::class, 'store'])->middleware(['throttle:login', ReadsEveryOffice::class]);
+    Route::post('session/code', [SessionController::class, 'code'])->middleware(['throttle:login', ReadsEveryOffice::class]);
     // Those who cannot log in yet, or not any more: a link by mail brings them here.
-    Route::middleware('throttle:links')->group(static function (): void {
+    Route::middleware(['throttle:links', ReadsEveryOffice::class])->group(static function (): void {
         Route::get('invited/{secret}', [InvitationController::class, 'show']);
         Route::post('invited/{secret}', [InvitationController::class, 'accept']);
         Route::post('password-links', [PasswordController::class, 'ask']);
@@ -129,6 +129,7 @@ Route::prefix('api')->group(static function (): void {
         Route::delete('profile/logins/{login}', [AccountController::class, 'endLogin']);
         Route::put('profile', [ProfileController::class, 'update']);
         Route::get('attention', AttentionController::class);
+        Route::put('session/office', [SessionController::class, 'office']);
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::put('demo-clock', [DemoClockController::class, 'update']);
         Route::get('zones', [ZoneController::class, 'index']);

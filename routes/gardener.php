@@ -8,6 +8,7 @@ use App\Gardener\DownloadController;
 use App\Gardener\EditionPages;
 use App\Gardener\EmbedController;
 use App\Gardener\FindController;
+use App\Gardener\FrontPageController;
 use App\Gardener\HomeController;
 use App\Gardener\NewsController;
 use App\Gardener\OfficePageController;
@@ -22,6 +23,7 @@ use App\Gardener\Reading;
 use App\Gardener\SearchController;
 use App\Ground\TaskFeedController;
 use App\Letters\LetterController;
+use App\Operations\ReadsEveryOffice;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
 
@@ -33,13 +35,14 @@ Route::get(
 );
 Route::get('/tasks/{token}/{zone}.ics', [TaskFeedController::class, 'show'])
     ->where('token', '[A-Za-z0-9]{48}')
-    ->middleware(['throttle:pages', SubstituteBindings::class]);
-Route::get('/up', HealthController::class)->name('up');
+    ->middleware(['throttle:pages', ReadsEveryOffice::class, SubstituteBindings::class]);
+Route::get('/up', HealthController::class)->middleware(ReadsEveryOffice::class)->name('up');
 
 Route::prefix('/open/'.OpenData::VERSION)
-    ->middleware(SubstituteBindings::class)
+    ->middleware([ReadsEveryOffice::class, SubstituteBindings::class])
     ->group(static function (): void {
         Route::get('/index.json', [OpenDataController::class, 'index']);
+        Route::get('/offices/{office:slug}/index.json', [OpenDataController::class, 'office']);
         Route::get('/zones.geojson', [OpenDataController::class, 'boundaries']);
         Route::get('/check-edition.txt', [OpenDataController::class, 'check']);
         Route::get('/zones/{zone}/{table}.{format}', [OpenDataController::class, 'zoneTable'])
@@ -54,11 +57,12 @@ foreach (Reading::served() as $reading) {
     // An edition's own document is in no language.
     $formats = $reading->name() === '' ? PublicSite::DOWNLOADS : PublicSite::TOLD;
     Route::prefix($reading->prefix())
-        ->middleware([ReadAs::class.":{$reading->name()}", SubstituteBindings::class])
+        ->middleware([ReadAs::class.":{$reading->name()}", ReadsEveryOffice::class, SubstituteBindings::class])
         ->group(static function () use ($formats): void {
             Route::get('/', HomeController::class);
             Route::get('/search', SearchController::class)->middleware('throttle:pages');
             Route::get('/find', FindController::class)->middleware('throttle:pages');
+            Route::get('/offices/{office}', FrontPageController::class)->middleware('throttle:pages');
             Route::get('/{which}', OfficePageController::class)->whereIn('which', OfficePages::ALL)->middleware('throttle:pages');
             Route::get('/zones/{zone}/embed', EmbedController::class)->middleware('throttle:pages');
             Route::post('/zones/{zone}/letter', [LetterController::class, 'ask'])->middleware('throttle:letters');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Desk\SayAsChosen;
 use App\Log\LogController;
+use App\People\OfficeOfPerson;
 use App\People\Scope;
 use App\Season\TodayController;
 use App\Soil\SoilController;
@@ -13,7 +14,7 @@ use Illuminate\Support\Facades\Route;
 
 // People's programs, by token and without a session: what each may do stands here and nowhere else. The answers are those of the desk.
 Route::prefix('api/programs')
-    ->middleware(['auth:sanctum', 'throttle:programs', SayAsChosen::class, 'bindings'])
+    ->middleware(['auth:sanctum', 'throttle:programs', OfficeOfPerson::class, SayAsChosen::class, 'bindings'])
     ->group(static function (): void {
         Route::middleware('ability:'.Scope::ReadZones->value)->group(static function (): void {
             Route::get('zones', [ZoneController::class, 'index']);

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Operations\ReadsEveryOffice;
 use App\Stations\StationReportController;
 use Illuminate\Support\Facades\Route;
 
 // What stations send by themselves: no account and no session, a device's token.
 
 Route::post('/api/station-reports', [StationReportController::class, 'store'])
-    ->middleware('throttle:reports')
+    ->middleware(['throttle:reports', ReadsEveryOffice::class])
     ->name('station-reports');

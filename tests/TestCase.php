@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests;
 
 use Anthesis\Messages\Words;
+use App\Operations\OfficeInUse;
 use App\People\Role;
 use App\People\User;
 use App\Zones\Zone;
@@ -16,6 +17,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Tests\Contract\Contract;
 
 /** Every JSON response a test gets is held against docs/openapi.yaml. */
@@ -50,6 +52,34 @@ abstract class TestCase extends FrameworkTestCase
         Storage::fake('originals');
         Storage::fake('photos');
         Storage::fake('published');
+    }
+
+    /**
+     * A request begins in no office, as it does outside of tests, and leaves this test in all of them. What is streamed is streamed before
+     * that, in the office of whoever asked.
+     *
+     * @param  string  $method
+     * @param  string  $uri
+     * @param  array<string, mixed>  $parameters
+     * @param  array<string, mixed>  $cookies
+     * @param  array<string, mixed>  $files
+     * @param  array<string, mixed>  $server
+     * @param  string|null  $content
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
+    {
+        OfficeInUse::leave();
+        try {
+            $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+            if ($response->baseResponse instanceof StreamedResponse) {
+                $response->streamedContent();
+            }
+
+            return $response;
+        } finally {
+            OfficeInUse::enterEvery();
+        }
     }
 
     /** @param  array{key: string, with?: array<string, mixed>}  $phrase */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Advisories;
 
 use Anthesis\Record\Day;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\SentOnce;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -30,8 +32,10 @@ use Illuminate\Support\Carbon;
  * @property string|null $withdrawn_why
  * @property-read Zone $zone
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Advisory extends Model
 {
+    use OfOffice;
     use SentOnce;
 
     protected $guarded = [];

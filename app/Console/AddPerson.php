@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Office\Office;
 use App\People\PasswordRule;
 use App\People\Role;
 use App\People\User;
 use Illuminate\Console\Command;
+use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
 
 use function Laravel\Prompts\password;
@@ -24,6 +27,7 @@ class AddPerson extends Command
         {--name=}
         {--email=}
         {--role=}
+        {--office= : address of the office, where there are several}
         {--only-first : do nothing where there is somebody already}
         {--password-stdin : read the password from the first line of standard input}';
 
@@ -54,9 +58,25 @@ class AddPerson extends Command
 
             return self::FAILURE;
         }
-        User::query()->create($checked->validated());
+        $office = $this->office();
+        if ($office === null) {
+            $this->error('There are several offices: say which with --office, by its address: '.Office::query()->pluck('slug')->implode(', ').'.');
+
+            return self::FAILURE;
+        }
+        DB::transaction(static function () use ($checked, $office): void {
+            $user = User::query()->create(Arr::except($checked->validated(), 'role'));
+            $user->memberships()->create(['office_id' => $office->id, 'role' => $checked->validated()['role']]);
+        });
         $this->info("{$name} may log in as {$role}.");
 
         return self::SUCCESS;
+    }
+
+    private function office(): ?Office
+    {
+        $slug = $this->option('office');
+
+        return $slug === null ? Office::theOnly() : Office::query()->where('slug', $slug)->first();
     }
 }

@@ -48,9 +48,9 @@ class BenchJob extends Command
             $user = User::query()->create([
                 'name' => 'Bench',
                 'email' => "bench{$i}@kestrel.example",
-                'role' => Role::Educator,
                 'password' => 'bench',
             ]);
+            $user->memberships()->create(['role' => Role::Educator]);
             // A latitude of its own each time, so that no result is known already.
             $zone = $save->create([
                 'name' => "Bench {$i}",
@@ -100,9 +100,9 @@ class BenchJob extends Command
         $user = User::query()->create([
             'name' => 'Bench',
             'email' => 'bench-edit@kestrel.example',
-            'role' => Role::Educator,
             'password' => 'bench',
         ]);
+        $user->memberships()->create(['role' => Role::Educator]);
         $zone = $save->create([
             'name' => 'Bench',
             'district' => 'Bench',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Operations\OfficeInUse;
 use App\People\SavePerson;
 use App\People\User;
 use Illuminate\Console\Command;
@@ -25,7 +26,9 @@ class RemovePerson extends Command
             return self::FAILURE;
         }
         try {
-            $save->remove($user, (bool) $this->option('keep-name'), null);
+            foreach ($user->memberships()->pluck('office_id') as $office) {
+                OfficeInUse::within($office, fn () => $save->remove($user, (bool) $this->option('keep-name'), null));
+            }
         } catch (ValidationException $e) {
             $this->error($e->getMessage());
 

@@ -7,6 +7,7 @@ namespace App\Crops;
 use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\CropSchema;
 use Anthesis\Tables\CropCsv;
+use App\Operations\OfOffice;
 use App\People\Versioned;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Collection;
@@ -18,6 +19,7 @@ use Illuminate\Support\Carbon;
  * A crop of the crop book: the cells of its row in the crop table.
  *
  * @property int $id
+ * @property int $office_id
  * @property string $slug
  * @property int $position
  * @property array<string, string> $cells one for every column of CropSchema
@@ -27,6 +29,7 @@ use Illuminate\Support\Carbon;
  */
 class Crop extends Model
 {
+    use OfOffice;
     use Versioned;
 
     protected $guarded = [];

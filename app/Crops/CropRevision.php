@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Crops;
 
 use App\Operations\DatedByToday;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -20,9 +22,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User|null $user
  */
+#[OfficeThrough('crop_id', Crop::class)]
 class CropRevision extends Model
 {
     use DatedByToday;
+    use OfOffice;
 
     protected $guarded = [];
 

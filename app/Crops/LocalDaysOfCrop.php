@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Crops;
 
 use App\Operations\DatedByToday;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -33,9 +35,11 @@ use Illuminate\Support\Carbon;
  * @property-read Crop $crop
  * @property-read User|null $user
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class LocalDaysOfCrop extends Model
 {
     use DatedByToday;
+    use OfOffice;
 
     protected $table = 'local_days';
 

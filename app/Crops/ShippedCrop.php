@@ -4,23 +4,21 @@ declare(strict_types=1);
 
 namespace App\Crops;
 
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 
 /**
  * A row of the shipped crop table as it was when it was last taken or left.
  *
+ * @property int $id
  * @property string $slug
  * @property array<string, string> $cells
  */
 class ShippedCrop extends Model
 {
-    public $incrementing = false;
+    use OfOffice;
 
     public $timestamps = false;
-
-    protected $primaryKey = 'slug';
-
-    protected $keyType = 'string';
 
     protected $guarded = [];
 

@@ -6,6 +6,8 @@ namespace App\Crops;
 
 use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Tables\CropCsv;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\People\Versioned;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -20,8 +22,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property list<string> $tags
  * @property-read Crop $crop
  */
+#[OfficeThrough('crop_id', Crop::class)]
 class Variety extends Model
 {
+    use OfOffice;
     use Versioned;
 
     /** What varieties are told apart by. */

@@ -13,7 +13,7 @@ use App\Zones\Zone;
 final readonly class ZoneCrops
 {
     /** @param  array<string, float>  $days  local ones, by id of the crop and, after a line's end, name of the variety */
-    private function __construct(private array $days)
+    private function __construct(private array $days, private int $office)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class ZoneCrops
             $days[self::key($own->crop_id, $own->variety)] = $own->days;
         }
 
-        return new self($days);
+        return new self($days, $zone->office_id);
     }
 
     public function crop(Crop $crop): CropParameters
@@ -50,7 +50,7 @@ final readonly class ZoneCrops
     {
         return CropBook::from(function (): array {
             $crops = $varieties = [];
-            foreach (Crop::query()->with('varieties')->get()->sortBy('position') as $crop) {
+            foreach (Crop::query()->where('office_id', $this->office)->with('varieties')->get()->sortBy('position') as $crop) {
                 $crops[] = $this->crop($crop);
                 foreach ($crop->varieties as $variety) {
                     $varieties[$crop->slug][] = new CoreVariety($variety->name, $variety->tags, $this->variety($variety, $crop));

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
+use App\Operations\SeenHere;
+use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rules\Exists;
 
 /** What needs somebody: in all zones as far as it is known, or in one, for which it is figured. */
 class AttentionController
@@ -15,8 +16,7 @@ class AttentionController
     {
         $slug =
             $request->validate(
-                ['zone' => ['nullable', 'string', 'max:80', new Exists('zones', 'slug')]],
-                ['zone.exists' => 'There is no such zone. Choose another one.'],
+                ['zone' => ['nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')]]
             )['zone'] ?? null;
         $attends = $attention->of(Attention::zones($slug), $request->user() ?? abort(401), $slug !== null);
 

@@ -6,9 +6,10 @@ namespace App\Desk;
 
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
+use App\Operations\SeenHere;
+use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rules\Enum;
-use Illuminate\Validation\Rules\Exists;
 
 /** What a person chooses for themselves. */
 class ProfileController
@@ -20,9 +21,8 @@ class ProfileController
                 'units' => ['present', 'nullable', new Enum(UnitSystem::class)],
                 'dates' => ['present', 'nullable', new Enum(DateStyle::class)],
                 'digest' => ['sometimes', 'boolean'],
-                'home_zone' => ['present', 'nullable', 'string', 'max:80', new Exists('zones', 'slug')],
-            ],
-            ['home_zone.exists' => 'There is no such zone. Choose another one.'],
+                'home_zone' => ['present', 'nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')],
+            ]
         );
         $user = $request->user() ?? abort(401);
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Office\Preferences;
+use App\Operations\OfficeInUse;
+use App\People\Membership;
 use App\People\User;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Mail;
@@ -31,8 +33,18 @@ final readonly class SendDigests
     private function send(User $user): bool
     {
         try {
-            Preferences::of($user)->speak();
-            $matters = $this->attention->of(Attention::zones(), $user, false)['matters'];
+            $matters = [];
+            foreach (Membership::openTo($user)->get() as $in) {
+                $matters = [
+                    ...$matters,
+                    ...OfficeInUse::within($in->office_id, function () use ($user, $in): array {
+                        $user->setRelation('membership', $in);
+                        Preferences::of($user)->speak();
+
+                        return $this->attention->of(Attention::zones(), $user, false)['matters'];
+                    }),
+                ];
+            }
             if ($matters === []) {
                 return false;
             }

@@ -6,6 +6,8 @@ namespace App\Desk;
 
 use App\Operations\EventLog;
 use App\People\Login;
+use App\People\Membership;
+use App\People\OfficeOfPerson;
 use App\People\SaveAccount;
 use App\People\SaveSecondFactor;
 use App\People\SessionLogin;
@@ -93,6 +95,20 @@ class SessionController
         $request->session()->forget(self::WAITING);
 
         SessionLogin::enter($request, $user);
+
+        return new SessionResource($user);
+    }
+
+    /** Has the desk show another of the offices open to a person. */
+    public function office(Request $request): SessionResource
+    {
+        $user = $request->user();
+        $slug = $request->validate(['office' => ['required', 'string', 'max:80']])['office'];
+        $office = $user instanceof User ? Membership::openTo($user)->whereRelation('office', 'slug', $slug)->value('office_id') : null;
+        if (! $user instanceof User || $office === null) {
+            throw ValidationException::withMessages(['office' => 'This office is not open to you. Choose one from the list.']);
+        }
+        OfficeOfPerson::choose($request, $user, (int) $office);
 
         return new SessionResource($user);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Crops\Crop;
+use App\Office\Office;
 use App\Office\Preferences;
 use App\Operations\DemoClock;
 use App\Operations\Today;
@@ -45,6 +46,8 @@ class SessionResource extends JsonResource
                         'home_zone' => SaveProfile::homeZone($user),
                         'must_set_second_factor' => $user->mustSetSecondFactor(),
                         'can' => self::abilities($user),
+                        'office' => Office::inUse()->only(['slug', 'name']),
+                        'offices' => $user->offices(),
                     ],
         ];
     }

@@ -64,6 +64,7 @@ final class DraftEdition
             $before?->isSound() ? $before->open() : null,
             Translation::byLanguage(),
             $this->trackRecord($zone, $windows),
+            $zone->office->isOneOfSeveral() ? ['mark' => $zone->office->mark->value] + $zone->office->only(['slug', 'name']) : null,
         );
     }
 

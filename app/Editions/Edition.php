@@ -8,6 +8,8 @@ use Anthesis\Calendar\EditionDocument;
 use Anthesis\Calendar\EditionReader;
 use Anthesis\Record\Day;
 use App\Operations\BrokenSeal;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\Seal;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -39,8 +41,11 @@ use LogicException;
  * @property string|null $withdrawn_why
  * @property-read Zone $zone
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Edition extends Model
 {
+    use OfOffice;
+
     /** All but the document itself, which is large. */
     public const TOLD = [
         'id',

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Anthesis\Record\Day;
+use App\Crops\Crop;
 use App\Languages\Translation;
+use App\Operations\SeenHere;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 class EditionController
@@ -135,11 +136,10 @@ class EditionController
         $asked = $request->validate(
             [
                 'key' => ['required', 'string', 'min:8', 'max:64', 'regex:/^[A-Za-z0-9-]+$/'],
-                'crop' => ['required', 'string', 'max:60', Rule::exists('crops', 'slug')],
+                'crop' => ['required', 'string', 'max:60', new SeenHere(Crop::class, 'slug', 'There is no such crop in the book. Choose another one.')],
                 'text' => ['required', 'string', 'max:1000'],
             ],
             [
-                'crop.exists' => 'There is no such crop in the book. Choose another one.',
                 'text.required' => 'Say in a sentence what is wrong with it.',
             ],
         );

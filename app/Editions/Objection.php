@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\SentOnce;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -27,8 +29,10 @@ use Illuminate\Support\Carbon;
  * @property int|null $edition_id null: of the draft
  * @property-read Zone $zone
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Objection extends Model
 {
+    use OfOffice;
     use SentOnce;
 
     protected $guarded = [];

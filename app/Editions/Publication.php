@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\SentOnce;
+use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\Relation;
@@ -23,8 +26,10 @@ use Illuminate\Database\Eloquent\Relations\Relation;
  * @property list<array{phrase: array<string, mixed>, answer: string}>|null $answers to the draft's warnings
  * @property-read Edition $edition
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Publication extends Model
 {
+    use OfOffice;
     use SentOnce;
 
     /** For a second signature, or for its day. */

@@ -8,7 +8,6 @@ use Anthesis\Messages\Words;
 use Anthesis\Record\Day;
 use App\Languages\SaveTranslation;
 use App\Languages\Translation;
-use App\Office\Office;
 use App\People\Change;
 use App\People\User;
 use App\Zones\Zone;
@@ -88,7 +87,7 @@ final class PublishEdition
                 $note,
                 $document,
                 $from,
-                (bool) Office::theOne()?->second_signature,
+                $zone->office->second_signature,
             );
             $waits = $edition->isWaiting($zone->today());
             Objection::toDraftOf($zone)->update(['edition_id' => $edition->id]);

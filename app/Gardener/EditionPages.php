@@ -309,6 +309,7 @@ final class EditionPages
             'edition' => $content['edition'] + ['checksum' => $edition->checksum],
             'method_edition' => $content['method']['edition'] ?? 1,
             'lasting' => url("/zones/{$content['zone']['slug']}/editions/{$content['edition']['number']}"),
+            'office' => $content['office'] ?? null,
             'guidance' => $content['guidance'],
             'withdrawn' => $edition->notice,
             'first_guess' => $content['ruler']['short_record'] ? EditionDocument::firstGuess($content['ruler']['seasons']) : null,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use App\Languages\Translation;
+use App\Office\Office;
 use App\Zones\Settlement;
 use App\Zones\Zone;
 use App\Zones\ZoneBoundary;
@@ -89,15 +90,20 @@ final class HomePage
         return false;
     }
 
-    /** @param  Collection<int, Zone>  $zones */
-    public static function page(Collection $zones, bool $asked, bool $found, Reading $reading): Page
+    /**
+     * @param  Collection<int, Zone>  $zones
+     * @param  Office|null  $office  whose front page it is; null: of all that publish here
+     */
+    public static function page(Collection $zones, bool $asked, bool $found, Reading $reading, ?Office $office = null): Page
     {
+        $severalOffices = $office !== null || $zones->pluck('office_id')->unique()->count() > 1;
         $boundaries = ZoneBoundary::byZone();
 
         return new Page(
             'home',
-            '/',
+            $office === null ? '/' : "/offices/{$office->slug}",
             [
+                'office' => $office?->told(),
                 'asked' => $asked,
                 'found' => $found,
                 'zones' => $zones
@@ -106,6 +112,7 @@ final class HomePage
                             'slug' => $zone->slug,
                             'name' => $zone->name,
                             'district' => $zone->district,
+                            'office' => $severalOffices ? ['mark' => $zone->office->mark->value] + $zone->office->only(['slug', 'name']) : null,
                             'height_m' => $zone->height_m,
                             'latitude' => $zone->latitude,
                             'longitude' => $zone->longitude,
@@ -115,11 +122,11 @@ final class HomePage
                     )
                     ->all(),
             ],
-            $reading->say('page.home.head'),
+            $office === null ? $reading->say('page.home.head') : $reading->say('page.home.head-of', ['office' => $office->name]),
             $reading->say('page.home.description'),
             null,
             $reading,
-            Translation::of($reading->language, array_values($zones->pluck('district')->unique()->all())),
+            Translation::of($reading->language, [...$zones->pluck('district')->unique()->values()->all(), ...$office?->texts() ?? []]),
         );
     }
 }

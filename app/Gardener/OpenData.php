@@ -14,6 +14,7 @@ use App\Operations\OpenSeal;
 use App\Zones\Settlement;
 use App\Zones\Zone;
 use App\Zones\ZoneBoundary;
+use Illuminate\Support\Collection;
 
 /**
  * What the calendars hold, as data for anyone: tables with the same columns as JSON and as CSV, and what each column means. Units are
@@ -31,16 +32,31 @@ final class OpenData
 
     public const ZONE_TABLES = ['windows', 'evidence', 'normals', 'method', 'verification'];
 
-    /** @return array<string, mixed> where everything is, and under which licence */
-    public function index(): array
+    /**
+     * @param  Office|null  $office  null: of every office
+     * @return array<string, mixed> where everything is, and under which licence
+     */
+    public function index(?Office $office = null): array
     {
-        $office = Office::theOne();
+        $zones = PublicSite::zones();
+        $offices = $zones->pluck('office')->unique('id')->values();
+        $office ??= $offices->count() === 1 ? $offices->first() : null;
         $at = static fn (string $path): string => url('/open/'.self::VERSION."/{$path}");
 
         return [
             'version' => self::VERSION,
+            // Of several, each says its own.
             'office' => $office?->name,
             'licence' => $office?->licence,
+            'offices' => array_map(
+                static fn (Office $o): array => [
+                    'office' => $o->slug,
+                    'name' => $o->name,
+                    'licence' => $o->licence,
+                    'index' => $at("offices/{$o->slug}/index.json"),
+                ],
+                array_values($offices->all()),
+            ),
             'tables' => array_combine(
                 self::TABLES,
                 array_map(static fn (string $t): array => ['json' => $at("{$t}.json"), 'csv' => $at("{$t}.csv")], self::TABLES),
@@ -49,7 +65,8 @@ final class OpenData
             'seal_key' => OpenSeal::key(),
             'check' => $at('check-edition.txt'),
             'zones' => array_values(
-                PublicSite::zones()
+                $zones
+                    ->when($office !== null, static fn (Collection $z): Collection => $z->where('office_id', $office?->id))
                     ->map(
                         static fn (Zone $z): array => [
                             'zone' => $z->slug,
@@ -145,9 +162,9 @@ final class OpenData
     /** @return string how an edition is cited, so that it is found again and known to be the one */
     public static function citation(Edition $edition): string
     {
-        $office = Office::theOne();
+        $office = $edition->zone->office->name;
 
-        return ($office === null ? '' : "{$office->name}: ").
+        return ($office === '' ? '' : "{$office}: ").
             "Planting calendar, {$edition->zone->name}. Edition {$edition->number}, {$edition->published_on->format('Y-m-d')}. ".
             url("/zones/{$edition->zone->slug}/editions/{$edition->number}").
             ". SHA-256 {$edition->checksum}.";
@@ -161,6 +178,7 @@ final class OpenData
                 ->map(
                     static fn (Zone $z): array => [
                         'zone' => $z->slug,
+                        'office' => $z->office->slug,
                         'name' => $z->name,
                         'district' => $z->district,
                         'latitude' => $z->latitude,
@@ -184,7 +202,7 @@ final class OpenData
         foreach (
             Edition::query()
                 ->select([...Edition::TOLD, 'seal'])
-                ->with('zone')
+                ->with('zone.office')
                 ->whereNotNull('in_force_at')
                 ->orderBy('zone_id')
                 ->orderBy('number')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardener;
 
+use App\Office\Office;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -18,6 +19,11 @@ class OpenDataController
     public function index(Request $request): Response
     {
         return $this->json($request, $this->data->index());
+    }
+
+    public function office(Request $request, Office $office): Response
+    {
+        return $this->json($request, $this->data->index($office));
     }
 
     public function table(Request $request, string $table, string $format): Response

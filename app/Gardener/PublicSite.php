@@ -12,6 +12,7 @@ use Anthesis\Publishing\EditionICalendar;
 use Anthesis\Publishing\FeedChoice;
 use Anthesis\Record\Day;
 use App\Editions\Edition;
+use App\Operations\OfficeInUse;
 use App\Operations\Seal;
 use App\Operations\Today;
 use App\Zones\Zone;
@@ -244,7 +245,7 @@ final class PublicSite
                     ),
                 ).
                 "<lastmod>{$today}</lastmod></url>",
-            ['/', ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all()],
+            ['/', ...self::frontPages($zones), ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all()],
         );
         self::keep(
             self::root().'/sitemap.xml',
@@ -256,10 +257,28 @@ final class PublicSite
         );
     }
 
+    /**
+     * @param  Collection<int, Zone>  $zones
+     * @return list<string> addresses of the offices' own, where there are several
+     */
+    private static function frontPages(Collection $zones): array
+    {
+        $slugs = array_values($zones->pluck('office.slug')->unique()->all());
+
+        return count($slugs) < 2 ? [] : array_map(static fn (string $slug): string => "/offices/{$slug}", $slugs);
+    }
+
     /** @return Collection<int, Zone> those gardeners can read, in the order they are listed */
     public static function zones(): Collection
     {
-        return Zone::query()->with('settlements')->has('currentEdition')->orderBy('district')->orderBy('name')->get();
+        return OfficeInUse::everywhere(
+            static fn (): Collection => Zone::query()
+                ->with(['settlements', 'office'])
+                ->has('currentEdition')
+                ->orderBy('district')
+                ->orderBy('name')
+                ->get(),
+        );
     }
 
     /** Has every zone's "this week" lead to the week of today: to what is said of this season on this day, or to the edition's own. */

@@ -8,6 +8,7 @@ use App\Editions\Edition;
 use App\Editions\Publication;
 use App\Editions\PublicationState;
 use App\Operations\NamedLock;
+use App\Operations\OfficeInUse;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use RuntimeException;
@@ -41,27 +42,7 @@ final class RenderEditionJob implements ShouldQueue
         }
         try {
             $edition = Edition::query()->with('zone')->findOrFail($this->editionId);
-            $publication = $this->publication();
-            $publication?->update(['state' => PublicationState::Running]);
-            $failed = $site->build($edition, static function (int $done, int $total) use ($publication): void {
-                $publication?->update(['done' => $done, 'total' => $total]);
-            });
-            if ($edition->in_force_at === null && $failed !== []) {
-                // Nothing is published by halves. Of an edition that is in force the other pages stay, and anthesis:verify tells of these.
-                throw new RuntimeException(
-                    count($failed).
-                        ' pages of the edition cannot be made, '.
-                        array_key_first($failed).
-                        ' among them: '.
-                        array_values($failed)[0],
-                );
-            }
-            if ($edition->in_force_at === null) {
-                $edition->putInForce();
-            }
-            $site->turnTo($edition->zone->refresh());
-            RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
-            $publication?->update(['state' => PublicationState::Done]);
+            OfficeInUse::within($edition->zone->office_id, fn () => $this->render($edition, $site));
         } finally {
             $lock->release();
         }
@@ -73,6 +54,31 @@ final class RenderEditionJob implements ShouldQueue
             'state' => PublicationState::Failed,
             'error' => 'The pages could not be made, so the edition is not in force. Tell the administrator; it is tried again when the application starts.',
         ]);
+    }
+
+    private function render(Edition $edition, PublicSite $site): void
+    {
+        $publication = $this->publication();
+        $publication?->update(['state' => PublicationState::Running]);
+        $failed = $site->build($edition, static function (int $done, int $total) use ($publication): void {
+            $publication?->update(['done' => $done, 'total' => $total]);
+        });
+        if ($edition->in_force_at === null && $failed !== []) {
+            // Nothing is published by halves. Of an edition that is in force the other pages stay, and anthesis:verify tells of these.
+            throw new RuntimeException(
+                count($failed).
+                    ' pages of the edition cannot be made, '.
+                    array_key_first($failed).
+                    ' among them: '.
+                    array_values($failed)[0],
+            );
+        }
+        if ($edition->in_force_at === null) {
+            $edition->putInForce();
+        }
+        $site->turnTo($edition->zone->refresh());
+        RenderSeasonJob::dispatch($edition->zone_id)->onQueue('sites');
+        $publication?->update(['state' => PublicationState::Done]);
     }
 
     private function publication(): ?Publication

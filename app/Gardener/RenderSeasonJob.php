@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gardener;
 
 use App\Operations\NamedLock;
+use App\Zones\InOfficeOfZone;
 use App\Zones\Zone;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -22,6 +23,12 @@ final class RenderSeasonJob implements ShouldQueue
 
     public function __construct(private readonly int $zoneId)
     {
+    }
+
+    /** @return list<object> */
+    public function middleware(): array
+    {
+        return [new InOfficeOfZone($this->zoneId)];
     }
 
     public function handle(SeasonPage $page): void

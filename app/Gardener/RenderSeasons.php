@@ -6,13 +6,14 @@ namespace App\Gardener;
 
 use App\Languages\TranslationsChanged;
 use App\Office\WaterRulesChanged;
+use App\Zones\Zone;
 
-/** Has "this week" of every zone say what was translated anew, or what rules of watering hold. */
+/** Has "this week" of every zone of the office say what was translated anew, or what rules of watering hold. */
 final class RenderSeasons
 {
     public function handle(TranslationsChanged|WaterRulesChanged $event): void
     {
-        foreach (PublicSite::zones() as $zone) {
+        foreach (Zone::query()->has('currentEdition')->get() as $zone) {
             RenderSeasonJob::dispatch($zone->id)->afterCommit();
         }
     }

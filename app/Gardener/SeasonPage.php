@@ -11,7 +11,6 @@ use Anthesis\Record\Day;
 use App\Advisories\Advisory;
 use App\Editions\Edition;
 use App\Languages\Translation;
-use App\Office\Office;
 use App\Operations\Seal;
 use App\Season\ZoneToday;
 use App\Season\ZoneWater;
@@ -69,7 +68,7 @@ final class SeasonPage
         $season = $told === null
             ? null
             : self::season($told['sheet'], $told['record_ends'], $told['outlook']['source'] ?? null) + $this->water->of($zone, $day)
-                + ['water_rules' => Office::waterRulesOn($day)];
+                + ['water_rules' => $zone->office->waterRulesOn($day)];
         foreach (EditionPages::readings($document) as $reading) {
             $pages[ltrim("{$reading->prefix()}/index.html", '/')] = $this->page($zone, $document, $day, $season, $reading);
         }
@@ -208,7 +207,7 @@ final class SeasonPage
                     $zone->input_revision,
                     $zone->currentComputation?->ruler_hash,
                     $advisories,
-                    Office::waterRulesOn($day),
+                    $zone->office->waterRulesOn($day),
                 ],
                 JSON_THROW_ON_ERROR,
             ),

@@ -6,8 +6,11 @@ namespace App\Ground;
 
 use App\Crops\Crop;
 use App\Log\Bed;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\SentOnce;
 use App\People\Versioned;
+use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -29,8 +32,10 @@ use Illuminate\Support\Carbon;
  * @property-read Crop $crop
  * @property-read Bed $bed
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Planting extends Model
 {
+    use OfOffice;
     use SentOnce;
     use Versioned;
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Ground;
 
+use App\Crops\Crop;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -14,8 +17,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $crop_id
  * @property float $price in whatever money they count in
  */
+#[OfficeThrough('crop_id', Crop::class)]
 class Price extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -8,6 +8,7 @@ use Anthesis\Publishing\ICalendarText;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 use App\Office\Preferences;
+use App\Operations\OfficeInUse;
 use App\Operations\Say;
 use App\People\User;
 use App\Zones\Zone;
@@ -33,8 +34,9 @@ class TaskFeedController
     public function show(string $token, Zone $zone, ZoneTasks $tasks): Response
     {
         $user =
-            User::active()->where('feed_token', $token)->first() ??
+            OfficeInUse::within($zone->office_id, static fn (): ?User => User::active()->where('feed_token', $token)->first()) ??
             abort(404, 'This address leads nowhere: it was made anew, or was never one.');
+        OfficeInUse::enter($zone->office_id);
         Preferences::of($user)->speak();
         $today = $zone->today();
         $lines = [

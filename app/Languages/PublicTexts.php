@@ -30,7 +30,7 @@ final class PublicTexts
         foreach (CropChoice::query()->whereNull('undone_at')->whereNotNull('windows')->orderBy('id')->get() as $choice) {
             $texts[] = self::text($choice->reason, 'own-dates', $choice->crop);
         }
-        foreach (Office::theOne()?->texts() ?? [] as $text) {
+        foreach (Office::inUse()->texts() as $text) {
             $texts[] = self::text($text, 'office', '');
         }
         foreach (Site::query()->orderBy('id')->pluck('name') as $name) {

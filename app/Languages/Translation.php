@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Languages;
 
 use Anthesis\Messages\Words;
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -24,6 +25,8 @@ use Illuminate\Support\Carbon;
  */
 class Translation extends Model
 {
+    use OfOffice;
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

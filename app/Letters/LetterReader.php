@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Letters;
 
 use App\Gardener\Reading;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -24,8 +26,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon $updated_at
  * @property-read Zone $zone
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class LetterReader extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

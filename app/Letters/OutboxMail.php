@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Letters;
 
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -19,6 +20,8 @@ use Illuminate\Support\Carbon;
  */
 class OutboxMail extends Model
 {
+    use OfOffice;
+
     public const UPDATED_AT = null;
 
     /** No more is kept of it. */

@@ -7,6 +7,7 @@ namespace App\Letters;
 use Anthesis\Record\Day;
 use App\Editions\Edition;
 use App\Operations\BrokenSeal;
+use App\Operations\OfficeInUse;
 use App\Season\ZoneWater;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\Log;
@@ -23,7 +24,7 @@ final class SendLetters
     /** @return int letters written */
     public function execute(): int
     {
-        return array_sum(Zone::query()->get()->map(fn (Zone $zone): int => $this->ofZone($zone, $zone->today()))->all());
+        return array_sum(Zone::query()->get()->map(fn (Zone $zone): int => OfficeInUse::within($zone->office_id, fn (): int => $this->ofZone($zone, $zone->today())))->all());
     }
 
     private function ofZone(Zone $zone, Day $today): int

@@ -13,7 +13,6 @@ use Anthesis\Record\YearDay;
 use Anthesis\Words\Phrase;
 use App\Advisories\Advisory;
 use App\Languages\Translation;
-use App\Office\Office;
 use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
@@ -83,7 +82,7 @@ class WeeklyLetter extends Mailable
     {
         $mm = static fn (float $mm): Phrase => Phrase::of('measure.rain', ['rain' => $mm]);
 
-        $rules = Office::waterRulesOn($this->on);
+        $rules = $this->reader->zone->office->waterRulesOn($this->on);
         $told = $rules === null ? [] : ["{$this->words()->say('page.season.water-rules')} {$rules}"];
 
         return match (true) {

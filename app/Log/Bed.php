@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\People\Versioned;
 use App\Sites\Site;
 use App\Zones\Zone;
@@ -23,8 +25,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property-read Zone $zone
  * @property-read Site|null $site
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Bed extends Model
 {
+    use OfOffice;
     use Versioned;
 
     protected $guarded = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -16,5 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 class CuePlant extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 }

@@ -61,7 +61,7 @@ final class EntryChecks
         }
         if (
             $entry->photo !== null &&
-            ! $this->exists("photo {$entry->photo}", static fn (): bool => LogPhoto::query()->whereKey($entry->photo)->exists())
+            ! $this->exists("photo {$entry->photo}", static fn (): bool => LogPhoto::query()->where('checksum', $entry->photo)->exists())
         ) {
             throw new EntryRefused('photo', 'The photograph did not arrive. Send it first.');
         }

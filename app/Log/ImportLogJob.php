@@ -6,6 +6,7 @@ namespace App\Log;
 
 use App\Office\Preferences;
 use App\Operations\NamedLock;
+use App\Operations\OfficeInUse;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
@@ -44,11 +45,14 @@ final class ImportLogJob implements ShouldQueue
             if ($row === null || ! in_array($row->state, [LogImportState::Queued, LogImportState::Running], true)) {
                 return;
             }
-            if ($row->user !== null) {
-                Preferences::of($row->user)->speak();
-            }
             $row->update(['state' => LogImportState::Running, 'attempts' => $row->attempts + 1]);
-            $import->execute($row);
+            // Who changes another's line is asked for their role in this office.
+            OfficeInUse::within($row->zone->office_id, static function () use ($row, $import): void {
+                if ($row->user !== null) {
+                    Preferences::of($row->user)->speak();
+                }
+                $import->execute($row);
+            });
         } finally {
             $lock->release();
         }

@@ -139,7 +139,8 @@ class LogController
     {
         $photos = FileStore::on(LogPhoto::DISK);
 
-        return $photos->has($photo, '.jpg')
+        // The same picture may lie there for another office.
+        return LogPhoto::query()->where('checksum', $photo)->exists() && $photos->has($photo, '.jpg')
             ? response((string) file_get_contents($photos->path($photo, '.jpg')))->withHeaders([
                 'Content-Type' => 'image/jpeg',
                 'Cache-Control' => 'private, max-age=31536000, immutable',

@@ -7,6 +7,8 @@ namespace App\Log;
 use Anthesis\Log\LoggedAct;
 use Anthesis\Log\StandingEntry;
 use App\Crops\Crop;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\SentOnce;
 use App\People\User;
 use App\Zones\Zone;
@@ -42,8 +44,10 @@ use Illuminate\Support\Carbon;
  * @property-read Sowing|null $sowing
  * @property-read self|null $corrects
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class LogEntry extends Model
 {
+    use OfOffice;
     use SentOnce;
 
     public const SOURCES = ['phone', 'desk', 'file'];

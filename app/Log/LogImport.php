@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -28,8 +30,11 @@ use Illuminate\Support\Carbon;
  * @property-read Zone $zone
  * @property-read User|null $user
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class LogImport extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
  * A photograph of the log, kept under the checksum of what is left of it when its position and all else beside the picture is gone.
  *
+ * @property int $id
  * @property string $checksum
  * @property int $width px
  * @property int $height px
@@ -19,15 +21,11 @@ use Illuminate\Support\Carbon;
  */
 class LogPhoto extends Model
 {
+    use OfOffice;
+
     public const DISK = 'photos';
 
     public const UPDATED_AT = null;
-
-    public $incrementing = false;
-
-    protected $primaryKey = 'checksum';
-
-    protected $keyType = 'string';
 
     protected $guarded = [];
 }

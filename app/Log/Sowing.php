@@ -10,6 +10,8 @@ use Anthesis\Log\LossCause;
 use Anthesis\Record\Day;
 use Anthesis\Trial\ObservedSowing;
 use App\Crops\Crop;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -47,8 +49,11 @@ use Illuminate\Support\Carbon;
  * @property-read Crop $crop
  * @property-read Bed|null $bed
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Sowing extends Model
 {
+    use OfOffice;
+
     /** A sowing nobody has told of for so many days is no longer under way. */
     public const FORGOTTEN_DAYS = 400;
 

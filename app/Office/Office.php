@@ -7,16 +7,22 @@ namespace App\Office;
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
 use Anthesis\Record\Day;
+use App\Operations\OfficeInUse;
 use App\People\Change;
 use App\People\Versioned;
+use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * The office behind the calendars: whom gardeners ask, under which licence its data may be used, and whether an edition needs the
- * signature of a second educator. There is one.
+ * An office that makes calendars, with its own zones, people, crop book, and sites: whom gardeners ask, under which licence its data may
+ * be used, and whether an edition needs the signature of a second educator. One is there from the beginning, without a name until
+ * somebody gives it one; `anthesis:add-office` adds others.
  *
  * @property int $id
- * @property string $name
+ * @property string $slug its address on the public pages
+ * @property string $name empty until it was given one
+ * @property MarkColor $mark its color on the public pages
  * @property string|null $mail
  * @property string|null $phone
  * @property string|null $address
@@ -36,6 +42,7 @@ class Office extends Model
 
     public const FIELDS = [
         'name',
+        'mark',
         'mail',
         'phone',
         'address',
@@ -60,25 +67,48 @@ class Office extends Model
         'second_signature' => 'boolean',
         'second_factor' => 'boolean',
         'version' => 'integer',
+        'mark' => MarkColor::class,
         'units' => UnitSystem::class,
         'dates' => DateStyle::class,
     ];
 
     /** @return string|null the watering rules that hold on a day; null: none */
-    public static function waterRulesOn(Day $day): ?string
+    public function waterRulesOn(Day $day): ?string
     {
-        $office = self::theOne();
         $holds =
-            $office !== null &&
-            ($office->water_rules_from ?? '') <= $day->iso() &&
-            ($office->water_rules_until === null || $office->water_rules_until >= $day->iso());
+            ($this->water_rules_from ?? '') <= $day->iso() &&
+            ($this->water_rules_until === null || $this->water_rules_until >= $day->iso());
 
-        return $holds ? $office->water_rules : null;
+        return $holds ? $this->water_rules : null;
     }
 
-    public static function theOne(): ?self
+    /** The one that is worked in. */
+    public static function inUse(): self
     {
-        return self::query()->first();
+        return self::query()->findOrFail(OfficeInUse::one());
+    }
+
+    /** @return self|null null: there are several */
+    public static function theOnly(): ?self
+    {
+        $offices = self::query()->limit(2)->get();
+
+        return $offices->count() === 1 ? $offices->first() : null;
+    }
+
+    /** @return bool whether others share the installation, so that its calendars say whose they are */
+    public function isOneOfSeveral(): bool
+    {
+        return self::query()->whereKeyNot($this->id)->exists();
+    }
+
+    /** @return HasMany<Zone, $this> */
+    public function zones(): HasMany
+    {
+        $zones = $this->hasMany(Zone::class);
+        $zones->orderBy('name');
+
+        return $zones;
     }
 
     /** @return array{by: string|null, at: string}|null who last changed whether a second signature is needed; null: nobody ever did */
@@ -99,6 +129,12 @@ class Office extends Model
     public function editedFields(): array
     {
         return $this->only(self::FIELDS);
+    }
+
+    /** @return array<string, string|null> what everybody may know of it */
+    public function told(): array
+    {
+        return $this->only(['slug', 'name', 'mail', 'phone', 'address', 'hours', 'licence']) + ['mark' => $this->mark->value];
     }
 
     /** @return list<string> what a person wrote in it, for translators */

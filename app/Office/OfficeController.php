@@ -10,20 +10,10 @@ class OfficeController
 {
     public function show(): JsonResponse
     {
-        $office = Office::theOne();
+        $office = Office::inUse();
 
         return response()->json([
-            'data' => ($office ?? new Office([
-                'name' => '',
-                'second_signature' => false,
-                'second_factor' => false,
-                'units' => Office::UNITS,
-                'dates' => Office::UNITS->dates(),
-            ]))->only(Office::FIELDS) +
-                array_fill_keys(Office::FIELDS, null) + [
-                    'version' => $office->version ?? 1,
-                    'signature_changed' => $office?->signatureChanged(),
-                ],
+            'data' => $office->only([...Office::FIELDS, 'slug', 'version']) + ['signature_changed' => $office->signatureChanged()],
         ]);
     }
 

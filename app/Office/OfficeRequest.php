@@ -30,6 +30,7 @@ class OfficeRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:200'],
+            'mark' => ['sometimes', new Enum(MarkColor::class)],
             'mail' => ['present', 'nullable', 'email', 'max:200'],
             'phone' => ['present', 'nullable', 'string', 'max:60', 'regex:/^[0-9+() .\/-]+$/'],
             'address' => ['present', 'nullable', 'string', 'max:500'],
@@ -51,7 +52,7 @@ class OfficeRequest extends FormRequest
         return [
             function (Validator $validator): void {
                 foreach (self::ADMINISTRATORS as $field => $words) {
-                    $changes = $this->has($field) && $this->boolean($field) !== (bool) Office::theOne()?->{$field};
+                    $changes = $this->has($field) && $this->boolean($field) !== (bool) Office::inUse()->{$field};
                     if ($changes && $this->user()?->role !== Role::Administrator) {
                         $validator->errors()->add($field, $words);
                     }

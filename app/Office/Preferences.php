@@ -18,10 +18,12 @@ final readonly class Preferences
 
     public static function of(User $user): self
     {
-        $office = $user->units === null || $user->dates === null ? Office::theOne() : null;
-        $units = $user->units ?? ($office->units ?? Office::UNITS);
+        if ($user->units !== null && $user->dates !== null) {
+            return new self($user->units, $user->dates);
+        }
+        $office = $user->membership()->with('office')->firstOrFail()->office;
 
-        return new self($units, $user->dates ?? ($office->dates ?? $units->dates()));
+        return new self($user->units ?? $office->units, $user->dates ?? $office->dates);
     }
 
     /** Has everything that is said from now on, in this request or job, be said so. */

@@ -14,11 +14,7 @@ final class SaveOffice
     public function execute(array $values, int $version, User $user): Office
     {
         return DB::transaction(static function () use ($values, $version, $user): Office {
-            $office =
-                Office::query()->lockForUpdate()->first() ??
-                Office::query()
-                    ->create(['name' => $values['name'], 'version' => $version])
-                    ->refresh();
+            $office = Office::query()->lockForUpdate()->findOrFail(Office::inUse()->id);
             $before = $office->only(Office::WATER_RULES);
             $office->editedAt($version, $user, static fn (Office $o) => $o->update($values));
             if ($office->refresh()->only(Office::WATER_RULES) !== $before) {

@@ -13,13 +13,13 @@ final class Clash
 {
     /** Names that people give, by unique key: the field and what is wrong with it. */
     public const NAMES = [
-        'zones_name_unique' => ['name', 'There is a zone of this name already. Give this one another.'],
+        'zones_office_id_name_unique' => ['name', 'There is a zone of this name already. Give this one another.'],
         'beds_zone_id_garden_name_unique' => ['name', 'There is a bed of this name in this garden already. Give this one another.'],
-        'sites_scope_name_unique' => ['name', 'There is a site of this name already. Give this one another.'],
+        'sites_office_id_scope_name_unique' => ['name', 'There is a site of this name already. Give this one another.'],
         'sites_zone_id_name_unique' => ['name', 'There is a site of this name already. Give this one another.'],
         'soil_spots_zone_id_name_unique' => ['name', 'There is a spot of this name already. Give this one another.'],
         'varieties_crop_id_name_unique' => ['name', 'The crop has a variety of this name already. Give this one another.'],
-        'crops_slug_unique' => ['slug', 'There is a crop with this slug already. Load the crop book again.'],
+        'crops_office_id_slug_unique' => ['slug', 'There is a crop with this slug already. Load the crop book again.'],
         'users_email_unique' => ['email', 'Somebody has this mail address already.'],
     ];
 

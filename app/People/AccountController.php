@@ -26,7 +26,7 @@ class AccountController
                 'new_email' => $user->new_email_until?->isFuture() === true ? $user->new_email : null,
                 'second_factor' => [
                     'on' => $user->hasSecondFactor(),
-                    'demanded' => Office::theOne()?->second_factor === true,
+                    'demanded' => Office::inUse()->second_factor,
                     'recovery_codes' => count($user->recovery_codes ?? []),
                 ],
                 'logins' => Login::alive($user)
@@ -88,7 +88,7 @@ class AccountController
         $secret = $save->begin($user);
 
         return response()->json(
-            ['data' => ['secret' => $secret, 'address' => Totp::address($secret, Office::theOne()->name ?? 'Anthesis', $user->email)]],
+            ['data' => ['secret' => $secret, 'address' => Totp::address($secret, Office::inUse()->name ?: 'Anthesis', $user->email)]],
             201,
         );
     }

@@ -6,6 +6,8 @@ namespace App\People;
 
 use App\Crops\Crop;
 use App\Operations\DatedByToday;
+use App\Operations\OfficeInUse;
+use App\Operations\OfOffice;
 use App\Stations\Station;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -20,6 +22,7 @@ use LogicException;
  *
  * @property int $id
  * @property int|null $person number of who did it, which stays when they are removed; null: a station, or the command line
+ * @property int|null $office_id null: of none
  * @property int|null $zone_id null: of every zone, or of none
  * @property string|null $crop slug; null: of no crop
  * @property string $act what was done: `edited`, `added`, `removed`, `chosen`, `undone` …
@@ -39,6 +42,7 @@ use LogicException;
 class Change extends Model
 {
     use DatedByToday;
+    use OfOffice;
 
     public const UPDATED_AT = null;
 
@@ -105,6 +109,7 @@ class Change extends Model
             'subject_id' => $of->getKey(),
             'about' => self::nameOf($of),
             'zone_id' => self::zoneOf($of),
+            'office_id' => self::officeOf($of),
             'crop' => self::cropOf($of),
             'user_id' => $user?->id,
             'person' => $user?->id,
@@ -152,6 +157,19 @@ class Change extends Model
         };
 
         return $zone === null ? null : (int) $zone;
+    }
+
+    /** Of the row's zone, else of the row, else the one in use: what a job or a command changes is some office's too. */
+    private static function officeOf(Model $row): ?int
+    {
+        $zone = self::zoneOf($row);
+
+        return match (true) {
+            $zone !== null => (int) Zone::query()->whereKey($zone)->value('office_id'),
+            isset($row->getAttributes()['office_id']) => (int) $row->getAttributes()['office_id'],
+            $row->getTable() === 'offices' => (int) $row->getKey(),
+            default => OfficeInUse::id() ?? ($row instanceof User ? $row->membership()->value('office_id') : OfficeInUse::only()),
+        };
     }
 
     /** @return string|null slug of the crop that a row is, or is of */

@@ -31,7 +31,13 @@ final class ChangeChain
         'fields',
         'why',
         'created_at',
+        'office_id',
     ];
+
+    /** How many of these a seal covers, by its form: the first was made before there were several offices. */
+    private const FORMS = [1 => 12, 2 => 13];
+
+    private const FORM = 2;
 
     /** @return int how many were sealed; none where somebody else is at it */
     public function seal(): int
@@ -62,12 +68,12 @@ final class ChangeChain
         $seals = DB::table('change_seals')
             ->leftJoin('changes', 'changes.id', '=', 'change_seals.change_id')
             ->orderBy('change_seals.id')
-            ->select(['change_seals.id AS seal', 'change_seals.change_id', 'change_seals.hash', ...self::columns()])
+            ->select(['change_seals.id AS seal', 'change_seals.change_id', 'change_seals.hash', 'change_seals.form', ...self::columns()])
             ->lazy(self::AT_ONCE);
         foreach ($seals as $seal) {
             if ($seal->id === null) {
                 $faults[] = "Change {$seal->change_id} is gone.";
-            } elseif (self::hash($before, $seal) !== $seal->hash) {
+            } elseif (self::hash($before, $seal, (int) $seal->form) !== $seal->hash) {
                 $faults[] = "Change {$seal->change_id} is not as it was made, or one before it was taken from the chain.";
             }
             $before = $seal->hash;
@@ -101,16 +107,16 @@ final class ChangeChain
         $before = (string) DB::table('change_seals')->orderByDesc('id')->value('hash');
         $seals = [];
         foreach ($changes as $change) {
-            $before = self::hash($before, $change);
-            $seals[] = ['change_id' => $change->id, 'hash' => $before];
+            $before = self::hash($before, $change, self::FORM);
+            $seals[] = ['change_id' => $change->id, 'hash' => $before, 'form' => self::FORM];
         }
         DB::table('change_seals')->insert($seals);
     }
 
-    private static function hash(string $before, stdClass $change): string
+    private static function hash(string $before, stdClass $change, int $form): string
     {
         $own = [];
-        foreach (self::SEALED as $column) {
+        foreach (array_slice(self::SEALED, 0, self::FORMS[$form] ?? 0) as $column) {
             $own[] = $change->{$column} === null ? null : (string) $change->{$column};
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Office\Office;
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -13,6 +15,7 @@ use Illuminate\Support\Carbon;
  * A place at the desk that waits for somebody, for a week and once. Its link holds a secret of which only the hash is kept.
  *
  * @property int $id
+ * @property int $office_id
  * @property string $name
  * @property string $email
  * @property Role $role
@@ -21,9 +24,12 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $used_at
  * @property Carbon|null $withdrawn_at
  * @property-read User|null $inviter
+ * @property-read Office $office
  */
 class Invitation extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 
     protected $hidden = ['token'];
@@ -35,6 +41,18 @@ class Invitation extends Model
     public function inviter(): BelongsTo
     {
         return $this->belongsTo(User::class, 'invited_by');
+    }
+
+    /** @return BelongsTo<Office, $this> */
+    public function office(): BelongsTo
+    {
+        return $this->belongsTo(Office::class);
+    }
+
+    /** @return User|null whoever has that address already, and works in another office */
+    public function invited(): ?User
+    {
+        return User::query()->where('email', $this->email)->whereNull('removed_at')->first();
     }
 
     /** @return Builder<self> those that can still be used */
@@ -49,6 +67,6 @@ class Invitation extends Model
     /** @return self|null the open one that a link's secret belongs to */
     public static function of(string $secret): ?self
     {
-        return self::open()->where('token', hash('sha256', $secret))->first();
+        return self::open()->with('office')->where('token', hash('sha256', $secret))->first();
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Office\Office;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -45,7 +44,8 @@ class InvitationController
         return response()->json([
             'data' => $invitation->only(['name', 'email']) + [
                 'role' => $invitation->role->value,
-                'office' => (string) Office::theOne()?->name,
+                'office' => $invitation->office->name,
+                'has_account' => $invitation->invited() !== null,
             ],
         ]);
     }
@@ -54,11 +54,17 @@ class InvitationController
     {
         $asked = $request->validate([
             'name' => ['required', 'string', 'max:120'],
-            'password' => ['required', 'string', new PasswordRule()],
+            'password' => ['required', 'string', 'max:1000'],
         ]);
-        $user = $use->execute($secret, $asked['name'], $asked['password']);
-        SessionLogin::enter($request, $user);
+        if (Invitation::of($secret)?->invited() !== null) {
+            // Their password is the one they have: they log in with it, and with its second step where they have one.
+            $user = $use->join($secret, $asked['password']);
+        } else {
+            $request->validate(['password' => [new PasswordRule()]]);
+            $user = $use->execute($secret, $asked['name'], $asked['password']);
+            SessionLogin::enter($request, $user);
+        }
 
-        return response()->json(['data' => ['name' => $user->name]], 201);
+        return response()->json(['data' => ['name' => $user->name, 'logged_in' => $request->user() !== null]], 201);
     }
 }

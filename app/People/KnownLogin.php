@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Whoever is logged in still may be: their login was not ended from elsewhere, and they were not deactivated. Where the office demands a
- * second factor, nothing but setting it up is open to those who have none.
+ * Whoever is logged in still may be, in an office that is open to them: their login was not ended from elsewhere, and they were not
+ * deactivated. Where the office demands a second factor, nothing but setting it up is open to those who have none.
  */
 final class KnownLogin
 {
@@ -35,7 +35,7 @@ final class KnownLogin
 
     private function isKnown(Request $request, User $user): bool
     {
-        if (! $user->isActive()) {
+        if (! OfficeOfPerson::enter($request, $user)) {
             return false;
         }
         $id = SessionLogin::here($request);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Operations\EventLog;
+use Closure;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Log;
@@ -20,7 +22,7 @@ class PasswordController
     {
         $email = mb_strtolower($request->validate(['email' => ['required', 'email', 'max:190']])['email']);
         Password::broker()->sendResetLink(
-            ['email' => $email, 'deactivated_at' => null, 'removed_at' => null],
+            ['email' => $email] + self::whoMayLogIn(),
             static function (User $user, string $token): void {
                 $link = "/desk/new-password/{$token}?email=".rawurlencode($user->email);
                 Mail::to($user->email)->send(new PlainMail('password', $link, ['name' => $user->name]));
@@ -40,7 +42,7 @@ class PasswordController
         ]);
         $asked['email'] = mb_strtolower($asked['email']);
         $status = Password::broker()->reset(
-            $asked + ['deactivated_at' => null, 'removed_at' => null],
+            $asked + self::whoMayLogIn(),
             static fn (User $user, string $password) => $save->password($user, $password, null),
         );
         if ($status !== Password::PasswordReset) {
@@ -48,5 +50,11 @@ class PasswordController
         }
 
         return response()->noContent();
+    }
+
+    /** @return array<string, Closure(Builder<User>): mixed> */
+    private static function whoMayLogIn(): array
+    {
+        return ['active' => static fn (Builder $q) => $q->whereIn('id', User::active()->select('id')->toBase())];
     }
 }

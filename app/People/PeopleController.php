@@ -9,6 +9,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
 
 /** Who may log in, and who is invited to. For administrators. */
 class PeopleController
@@ -16,15 +17,18 @@ class PeopleController
     public function index(): JsonResponse
     {
         Gate::authorize('manage', User::class);
-        $seen = Login::query()->selectRaw('user_id, MAX(seen_at) AS seen')->groupBy('user_id')->toBase()->pluck('seen', 'user_id');
+        $seen = Login::query()
+            ->whereIn('user_id', Membership::query()->select('user_id'))
+            ->selectRaw('user_id, MAX(seen_at) AS seen')->groupBy('user_id')->toBase()->pluck('seen', 'user_id');
 
         return response()->json([
             'data' => [
-                'people' => User::query()
-                    ->whereNull('removed_at')
-                    ->orderBy('name')
+                'people' => Membership::query()
+                    ->with('user')
                     ->get()
-                    ->map(static fn (User $user): array => self::shape($user, $seen[$user->id] ?? null))
+                    ->sortBy('user.name')
+                    ->map(static fn (Membership $one): array => self::shape($one, $seen[$one->user_id] ?? null))
+                    ->values()
                     ->all(),
                 'invitations' => Invitation::open()
                     ->with('inviter')
@@ -58,6 +62,12 @@ class PeopleController
             $person = $save->active($person, (bool) $asked['active'], $by);
         }
         if (isset($asked['second_factor'])) {
+            // Elsewhere they may be trusted with more: one office does not weaken how they get into another.
+            if ($person->worksElsewhere()) {
+                throw ValidationException::withMessages([
+                    'second_factor' => 'They work in another office too, so they turn it off themselves, with one of their recovery codes.',
+                ]);
+            }
             $factor->remove($person, $by);
         }
 
@@ -74,14 +84,16 @@ class PeopleController
     }
 
     /** @return array<string, mixed> */
-    private static function shape(User $user, ?string $seen): array
+    private static function shape(Membership $membership, ?string $seen): array
     {
+        $user = $membership->user;
+
         return [
             'id' => $user->id,
             'name' => $user->name,
             'email' => $user->email,
-            'role' => $user->role->value,
-            'active' => $user->isActive(),
+            'role' => $membership->role->value,
+            'active' => $membership->isActive(),
             'second_factor' => $user->hasSecondFactor(),
             'seen' => $seen === null ? null : now()->parse($seen)->toIso8601String(),
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Office\Office;
+use App\Operations\OfficeInUse;
 use App\Operations\Say;
 use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
@@ -60,8 +61,9 @@ class PlainMail extends Mailable
 
     private function words(string $part): string
     {
-        $office = (string) Office::theOne()?->name;
+        // Whoever forgot their password asks no office in particular.
+        $office = OfficeInUse::id() === null ? Office::theOnly()?->name : Office::inUse()->name;
 
-        return Say::key("mail.{$this->about}.{$part}", $this->with + ['office' => $office === '' ? 'Anthesis' : $office]);
+        return Say::key("mail.{$this->about}.{$part}", $this->with + ['office' => $office ?: 'Anthesis']);
     }
 }

@@ -4,35 +4,41 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Operations\OfficeInUse;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** What an administrator does to a person: another role, no way in for a while, or gone for good. What they did stays. */
+/**
+ * What an administrator does to a person in their office: another role, no way in for a while, or gone for good. What they did stays. In
+ * other offices nothing changes for them.
+ */
 final class SavePerson
 {
     /** @throws ValidationException where nobody would be left to look after people */
     public function role(User $person, Role $role, ?User $by): User
     {
-        return self::lockedIn($person, static function (User $person) use ($role, $by): void {
+        return self::lockedIn($person, static function (User $person, Membership $in) use ($role, $by): void {
             if ($role !== Role::Administrator) {
                 self::keepOne($person, 'role');
             }
-            Change::record('edited', $person, $by, ['role' => $person->role->value], ['role' => $role->value]);
-            $person->update(['role' => $role]);
+            Change::record('edited', $person, $by, ['role' => $in->role->value], ['role' => $role->value]);
+            $in->update(['role' => $role]);
         });
     }
 
     /** @throws ValidationException as above */
     public function active(User $person, bool $isActive, ?User $by): User
     {
-        return self::lockedIn($person, static function (User $person) use ($isActive, $by): void {
+        return self::lockedIn($person, static function (User $person, Membership $in) use ($isActive, $by): void {
             if (! $isActive) {
                 self::keepOne($person, 'active');
-                Login::endAll($person);
             }
             Change::record($isActive ? 'reactivated' : 'deactivated', $person, $by);
-            $person->update(['deactivated_at' => $isActive ? null : now()]);
+            $in->update(['deactivated_at' => $isActive ? null : now()]);
+            if (! $isActive) {
+                self::closeTo($person);
+            }
         });
     }
 
@@ -44,11 +50,18 @@ final class SavePerson
      */
     public function remove(User $person, bool $keepsName, ?User $by): void
     {
-        self::lockedIn($person, static function (User $person) use ($keepsName, $by): void {
+        self::lockedIn($person, static function (User $person, Membership $in) use ($keepsName, $by): void {
             self::keepOne($person, 'keep_name');
-            Login::endAll($person);
-            Change::record('removed', $person, $by, ['role' => $person->role->value]);
-            $person->tokens()->delete();
+            Change::record('removed', $person, $by, ['role' => $in->role->value]);
+            $staysElsewhere = $person->worksElsewhere();
+            $in->delete();
+            self::closeTo($person);
+            if (! $keepsName) {
+                NamedRows::forget($person);
+            }
+            if ($staysElsewhere) {
+                return;
+            }
             if (! $keepsName) {
                 $person->delete();
 
@@ -68,14 +81,24 @@ final class SavePerson
         });
     }
 
-    /** @param  callable(User): void  $do */
+    /** Ends what lets somebody into this office: their tokens for it, and, where no other is open to them, their logins. */
+    private static function closeTo(User $person): void
+    {
+        $person->tokens()->where('office_id', OfficeInUse::one())->delete();
+        if (! $person->isActive()) {
+            Login::endAll($person);
+        }
+    }
+
+    /** @param  callable(User, Membership): void  $do */
     private static function lockedIn(User $person, callable $do): User
     {
         return DB::transaction(static function () use ($person, $do): User {
             // All administrators, so that two who leave at once do not both see the other one stay.
-            User::query()->where('role', Role::Administrator)->lockForUpdate()->get();
-            $locked = User::query()->whereKey($person->id)->whereNull('removed_at')->lockForUpdate()->firstOrFail();
-            $do($locked);
+            Membership::query()->where('role', Role::Administrator)->lockForUpdate()->get();
+            $in = Membership::query()->where('user_id', $person->id)->lockForUpdate()->firstOrFail();
+            $locked = User::query()->whereKey($person->id)->lockForUpdate()->firstOrFail();
+            $do($locked, $in);
 
             return $locked;
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Operations\OfficeInUse;
 use Illuminate\Support\Facades\DB;
 
 /** Makes and ends a person's tokens for programs. */
@@ -20,14 +21,17 @@ final class SaveToken
             $until = now()->addDays($days);
             Change::record('token-made', $user, $user, [], ['name' => $name, 'scopes' => $abilities, 'until' => $until->format('Y-m-d')]);
 
-            return $user->createToken($name, $abilities, $until)->plainTextToken;
+            $token = $user->createToken($name, $abilities, $until);
+            $token->accessToken->forceFill(['office_id' => OfficeInUse::one()])->save();
+
+            return $token->plainTextToken;
         });
     }
 
     public function end(User $user, int $token): void
     {
         DB::transaction(static function () use ($user, $token): void {
-            $own = $user->tokens()->whereKey($token)->firstOrFail();
+            $own = $user->tokens()->where('office_id', OfficeInUse::one())->whereKey($token)->firstOrFail();
             Change::record('token-ended', $user, $user, ['name' => $own->getAttribute('name')]);
             $own->delete();
         });

@@ -21,7 +21,8 @@ final class SendInvitation
         $secret = Str::random(48);
 
         return DB::transaction(static function () use ($name, $email, $role, $by, $secret): Invitation {
-            if (User::query()->where('email', $email)->exists()) {
+            // Who works in another office alone is not told of: they are asked to come to this one too.
+            if (User::query()->where('email', $email)->whereHas('memberships')->exists()) {
                 throw ValidationException::withMessages(['email' => 'Somebody here has this address already. Look for them in the list.']);
             }
             Invitation::open()

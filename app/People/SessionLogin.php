@@ -20,6 +20,7 @@ final class SessionLogin
     {
         Auth::login($user);
         $request->session()->regenerate();
+        OfficeOfPerson::enter($request, $user);
         self::begin($request, $user);
         Log::info('logged in', EventLog::told($request));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Operations\OfficeInUse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -21,6 +22,7 @@ class TokenController
         return response()->json([
             'data' => self::user($request)
                 ->tokens()
+                ->where('office_id', OfficeInUse::one())
                 ->orderByDesc('id')
                 ->get()
                 ->map(

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\People;
 
 use Anthesis\Tables\CsvText;
+use App\Operations\SeenHere;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Validation\Rules\Exists;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The trail of changes, to be read and exported; nothing edits it. */
@@ -36,7 +36,10 @@ class TrailController
                     ->values()
                     ->all(),
                 'more' => $changes->count() > self::PAGE,
+                // Those who work here, and those who did and are still named.
                 'people' => User::query()
+                    ->whereIn('id', Membership::query()->select('user_id')->toBase())
+                    ->orWhereIn('id', Change::query()->select('user_id')->toBase())
                     ->orderBy('name')
                     ->get()
                     ->map(static fn (User $user): array => $user->only(['id', 'name']))
@@ -66,13 +69,13 @@ class TrailController
     {
         $asked = $request->validate(
             [
-                'zone' => ['nullable', 'string', 'max:80', new Exists('zones', 'slug')],
+                'zone' => ['nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')],
                 'crop' => ['nullable', 'string', 'max:60'],
                 'person' => ['nullable', 'integer', 'min:1', 'max:999999999999'],
                 'from' => ['nullable', 'string', 'date_format:Y-m-d'],
                 'until' => ['nullable', 'string', 'date_format:Y-m-d'],
             ],
-            ['zone.exists' => 'There is no such zone. Choose another one.', '*.date_format' => 'Give the day as YYYY-MM-DD.'],
+            ['*.date_format' => 'Give the day as YYYY-MM-DD.'],
         );
 
         return new Trail(

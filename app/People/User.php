@@ -7,28 +7,32 @@ namespace App\People;
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
 use App\Office\Office;
+use App\Operations\OfficeInUse;
+use App\Operations\OfficeScope;
 use App\Operations\Today;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 use Laravel\Sanctum\HasApiTokens;
 use Laravel\Sanctum\PersonalAccessToken;
+use LogicException;
 
 /**
  * @property int $id
  * @property string $name
  * @property string $email
  * @property string $password its hash
- * @property Role $role
  * @property string|null $feed_token the secret in the address of their tasks
  * @property UnitSystem|null $units null: those of the office
  * @property DateStyle|null $dates null: as the office writes them
  * @property bool $digest whether they are told each morning by mail what needs them
  * @property string|null $digest_for the day they were told for last, YYYY-MM-DD
  * @property int|null $home_zone_id the zone their desk opens on; null: the first one
- * @property Carbon|null $deactivated_at since when they cannot log in; null: they can
  * @property Carbon|null $removed_at since when they are gone for good, and only their name is left
  * @property string|null $new_email an address that waits to be confirmed
  * @property string|null $new_email_token SHA-256 of the secret in the link that confirms it
@@ -37,6 +41,7 @@ use Laravel\Sanctum\PersonalAccessToken;
  * @property Carbon|null $totp_since since when it is asked for; null: it is not
  * @property int $totp_step the last step whose code was used
  * @property list<string>|null $recovery_codes SHA-256 of those that were not used yet
+ * @property-read Role $role in the office in use
  */
 class User extends Authenticatable
 {
@@ -58,7 +63,6 @@ class User extends Authenticatable
         'remember_token' => null,
         'digest' => false,
         'digest_for' => null,
-        'deactivated_at' => null,
         'removed_at' => null,
         'new_email' => null,
         'new_email_token' => null,
@@ -72,11 +76,9 @@ class User extends Authenticatable
     /** @var array<string, string> */
     protected $casts = [
         'password' => 'hashed',
-        'role' => Role::class,
         'units' => UnitSystem::class,
         'dates' => DateStyle::class,
         'digest' => 'boolean',
-        'deactivated_at' => 'datetime',
         'removed_at' => 'datetime',
         'new_email_until' => 'datetime',
         'totp_secret' => 'encrypted',
@@ -85,9 +87,51 @@ class User extends Authenticatable
         'recovery_codes' => 'encrypted:array',
     ];
 
+    /** @return HasMany<Membership, $this> in the office in use; in every office all of them */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
+    }
+
+    /** @return HasOne<Membership, $this> in the office in use; in every office the first */
+    public function membership(): HasOne
+    {
+        return $this->hasOne(Membership::class)->oldestOfMany();
+    }
+
+    /** @return Attribute<Role, never> what they may do in the office in use */
+    protected function role(): Attribute
+    {
+        return Attribute::get(function (): Role {
+            $membership = $this->relationLoaded('membership')
+                ? $this->getRelation('membership')
+                : $this->load('membership')->getRelation('membership');
+
+            return $membership->role ?? throw new LogicException("Person {$this->id} does not work in this office.");
+        })->withoutObjectCaching();
+    }
+
+    /** @return list<array{slug: string, name: string, role: string}> the offices open to them */
+    public function offices(): array
+    {
+        return array_values(
+            Membership::openTo($this)
+                ->get()
+                ->map(
+                    static fn (Membership $m): array => [
+                        'slug' => $m->office->slug,
+                        'name' => $m->office->name,
+                        'role' => $m->role->value,
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    /** @return bool whether any office is open to them */
     public function isActive(): bool
     {
-        return $this->deactivated_at === null && $this->removed_at === null;
+        return $this->removed_at === null && Membership::openTo($this)->exists();
     }
 
     /** @return bool whether a code is asked for when they log in */
@@ -99,23 +143,39 @@ class User extends Authenticatable
     /** @return bool whether the office demands a second factor that they have not set up yet */
     public function mustSetSecondFactor(): bool
     {
-        return ! $this->hasSecondFactor() && Office::theOne()?->second_factor === true;
+        return ! $this->hasSecondFactor() && Office::inUse()->second_factor;
     }
 
-    /** @return Builder<self> those who may log in */
+    /** @return Builder<self> those to whom the office in use is open; in every office, those who may log in */
     public static function active(): Builder
     {
         $active = self::query();
-        $active->whereNull('deactivated_at')->whereNull('removed_at');
+        $active
+            ->whereNull('removed_at')
+            ->whereHas('memberships', static fn (Builder $q) => $q->whereNull('deactivated_at'));
 
         return $active;
     }
 
-    /** @return bool whether nobody but them could look after people */
+    /** @return bool whether nobody but them could look after the people of the office in use */
     public function isLastAdministrator(): bool
     {
         return $this->role === Role::Administrator &&
-            self::active()->where('role', Role::Administrator)->whereKeyNot($this->id)->doesntExist();
+            Membership::query()
+                ->where('role', Role::Administrator)
+                ->whereNull('deactivated_at')
+                ->where('user_id', '!=', $this->id)
+                ->doesntExist();
+    }
+
+    /** @return bool whether they work in other offices too */
+    public function worksElsewhere(): bool
+    {
+        return Membership::query()
+            ->withoutGlobalScope(OfficeScope::class)
+            ->where('user_id', $this->id)
+            ->where('office_id', '!=', OfficeInUse::one())
+            ->exists();
     }
 
     /** @return bool whether they are still to be told of today; whoever asks first is the one who tells them */

@@ -14,6 +14,7 @@ use App\Stations\RecordImportState;
 use App\Stations\ZoneRecord;
 use App\Zones\Computation;
 use App\Zones\ComputationState;
+use App\Zones\InOfficeOfZone;
 use App\Zones\Zone;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Builder;
@@ -43,6 +44,12 @@ final class ComputeZoneJob implements ShouldQueue
     public static function lockOf(int $zoneId): string
     {
         return "zone-{$zoneId}";
+    }
+
+    /** @return list<object> */
+    public function middleware(): array
+    {
+        return [new InOfficeOfZone($this->zoneId)];
     }
 
     public function handle(ImportRecord $import, ComputeZone $compute): void

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Crops\Crop;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -16,8 +18,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $crop_id
  * @property-read Crop $crop
  */
+#[OfficeThrough('crop_id', Crop::class)]
 class Packet extends Model
 {
+    use OfOffice;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Simulation;
 
 use App\Letters\OutboxMail;
+use App\Operations\OfficeInUse;
+use App\People\Membership;
 use App\People\PlainMail;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
@@ -20,11 +22,10 @@ final class OutboxTransport extends AbstractTransport
     {
         $original = $message->getOriginalMessage();
         $mail = $original instanceof Message ? MessageConverter::toEmail($original) : new Email();
+        $to = array_map(static fn (Address $a): string => $a->getAddress(), $message->getEnvelope()->getRecipients());
         OutboxMail::query()->create([
-            'recipient' => implode(
-                ', ',
-                array_map(static fn (Address $a): string => $a->getAddress(), $message->getEnvelope()->getRecipients()),
-            ),
+            'office_id' => OfficeInUse::id() ?? Membership::query()->whereRelation('user', 'email', $to[0] ?? '')->value('office_id'),
+            'recipient' => implode(', ', $to),
             'subject' => mb_substr((string) $mail->getSubject(), 0, 250),
             'message' => (string) $mail->getTextBody(),
             'to_person' => $mail->getHeaders()->has(PlainMail::HEADER),

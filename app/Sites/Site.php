@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sites;
 
 use Anthesis\Soil\Site as SoilSite;
+use App\Operations\OfOffice;
 use App\People\Versioned;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -15,7 +16,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A kind of growing place; see Anthesis\Soil\Site for what the numbers mean.
  *
  * @property int $id
- * @property int|null $zone_id null: a site of every zone
+ * @property int $office_id
+ * @property int|null $zone_id null: a site of every zone of the office
  * @property string $name
  * @property float $air
  * @property float $sun
@@ -29,6 +31,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Site extends Model
 {
+    use OfOffice;
     use Versioned;
 
     public const NUMBERS = ['air', 'sun', 'rate', 'protection', 'offset'];
@@ -57,6 +60,7 @@ class Site extends Model
     {
         $sites = self::query();
         $sites
+            ->where('office_id', $zone->office_id)
             ->where(static fn (Builder $q) => $q->whereNull('zone_id')->orWhere('zone_id', $zone->id))
             ->orderByRaw('zone_id IS NOT NULL, id');
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Sites;
 
 use Anthesis\Water\Ground;
+use App\Operations\OfficeInUse;
+use App\Operations\SeenHere;
 use App\Zones\Zone;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -18,17 +20,19 @@ class SiteRequest extends FormRequest
         return $this->user()?->can('update', $this->site()) === true;
     }
 
-    /** @return array<string, list<string|In|Unique>> */
+    /** @return array<string, list<string|In|Unique|SeenHere>> */
     public function rules(): array
     {
         $zoneId = $this->zoneId();
         $unique = Rule::unique('sites', 'name')->where(
-            static fn ($query) => $zoneId === null ? $query->whereNull('zone_id') : $query->where('zone_id', $zoneId),
+            static fn ($query) => $zoneId === null
+                ? $query->where('office_id', OfficeInUse::one())->whereNull('zone_id')
+                : $query->where('zone_id', $zoneId),
         );
 
         return [
             'name' => ['required', 'string', 'max:60', $unique->ignore($this->site()->id)],
-            'zone' => ['nullable', 'string', 'exists:zones,slug'],
+            'zone' => ['nullable', 'string', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')],
             'air' => ['required', 'numeric', 'between:-15,15'],
             'sun' => ['required', 'numeric', 'between:-5,15'],
             'rate' => ['required', 'numeric', 'between:0.1,3'],

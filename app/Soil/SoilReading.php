@@ -6,6 +6,8 @@ namespace App\Soil;
 
 use Anthesis\Record\Day;
 use Anthesis\Soil\ProbeReading;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\SentOnce;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
@@ -31,8 +33,10 @@ use Illuminate\Support\Carbon;
  * @property-read User|null $user
  * @property-read SoilSpot $spot
  */
+#[OfficeThrough('soil_spot_id', SoilSpot::class)]
 class SoilReading extends Model
 {
+    use OfOffice;
     use SentOnce;
 
     /** One figure, typed when it had settled. */

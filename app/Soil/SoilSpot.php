@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Soil;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Sites\Site;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
@@ -22,8 +24,11 @@ use Illuminate\Support\Collection;
  * @property-read Site|null $site
  * @property-read Collection<int, SoilReading> $readings
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class SoilSpot extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 
     /** @return BelongsTo<Zone, $this> */

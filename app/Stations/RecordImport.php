@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\Operations\DatedByToday;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\SentOnce;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
@@ -34,9 +36,11 @@ use Illuminate\Support\Carbon;
  * @property-read User|null $user
  * @property-read StationRecord|null $record
  */
+#[OfficeThrough('station_id', Station::class)]
 class RecordImport extends Model
 {
     use DatedByToday;
+    use OfOffice;
     use SentOnce;
 
     protected $guarded = [];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -22,8 +24,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $decided_at
  * @property-read Station $station
  */
+#[OfficeThrough('station_id', Station::class)]
 class ReportedCorrection extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

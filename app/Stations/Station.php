@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use Anthesis\Record\StationSeries;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -24,8 +26,11 @@ use LogicException;
  * @property-read StationRecord|null $record
  * @property-read Zone $zone
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Station extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -8,6 +8,8 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Element;
 use Anthesis\Record\QualityDecision;
 use App\Operations\DatedByToday;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -27,9 +29,11 @@ use Illuminate\Support\Carbon;
  * @property-read User|null $user
  * @property-read Station $station
  */
+#[OfficeThrough('station_id', Station::class)]
 class StationDecision extends Model
 {
     use DatedByToday;
+    use OfOffice;
 
     protected $table = 'quality_decisions';
 

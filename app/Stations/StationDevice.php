@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -18,8 +20,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $reported_at
  * @property-read Station $station
  */
+#[OfficeThrough('station_id', Station::class)]
 class StationDevice extends Model
 {
+    use OfOffice;
+
     protected $guarded = [];
 
     protected $hidden = ['token_hash'];

@@ -11,6 +11,8 @@ use Anthesis\Record\Mark;
 use Anthesis\Record\QualityDecision;
 use Anthesis\Record\QualityReport;
 use Anthesis\Record\QualityRule;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -27,8 +29,11 @@ use Illuminate\Support\Carbon;
  * @property string $checksum fingerprint of the usable series as quality control left it
  * @property-read Station $station
  */
+#[OfficeThrough('station_id', Station::class)]
 class StationRecord extends Model
 {
+    use OfOffice;
+
     protected $table = 'records';
 
     protected $guarded = [];

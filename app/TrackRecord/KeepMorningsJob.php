@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\TrackRecord;
 
 use App\Operations\NamedLock;
+use App\Zones\InOfficeOfZone;
 use App\Zones\Zone;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -32,6 +33,12 @@ final class KeepMorningsJob implements ShouldBeUniqueUntilProcessing, ShouldQueu
     public function uniqueId(): string
     {
         return (string) $this->zoneId;
+    }
+
+    /** @return list<object> */
+    public function middleware(): array
+    {
+        return [new InOfficeOfZone($this->zoneId)];
     }
 
     public function handle(ZoneHoldOrGo $record): void

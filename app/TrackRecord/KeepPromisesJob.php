@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\TrackRecord;
 
+use App\Zones\InOfficeOfZone;
 use App\Zones\Zone;
 use Illuminate\Contracts\Queue\ShouldBeUnique;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -26,6 +27,12 @@ final class KeepPromisesJob implements ShouldBeUnique, ShouldQueue
     public function uniqueId(): string
     {
         return (string) $this->zoneId;
+    }
+
+    /** @return list<object> */
+    public function middleware(): array
+    {
+        return [new InOfficeOfZone($this->zoneId)];
     }
 
     public function handle(ZoneTrackRecord $record): void

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Trials;
 
 use App\Crops\Crop;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Operations\SentOnce;
 use App\People\User;
 use App\Zones\Zone;
@@ -33,8 +35,10 @@ use Illuminate\Support\Collection;
  * @property-read User|null $user
  * @property-read Collection<int, TrialPlot> $plots
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Trial extends Model
 {
+    use OfOffice;
     use SentOnce;
 
     public const MEASURES = ['kilograms', 'stems'];

@@ -7,6 +7,8 @@ namespace App\Trials;
 use Anthesis\Record\Day;
 use App\Log\Bed;
 use App\Log\Sowing;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -30,8 +32,11 @@ use Illuminate\Support\Collection;
  * @property-read Bed|null $bed
  * @property-read Sowing|null $sowing
  */
+#[OfficeThrough('trial_id', Trial::class)]
 class TrialPlot extends Model
 {
+    use OfOffice;
+
     /** A plot is asked for so many days before it is planned, and so many after. */
     private const DUE = [7, 45];
 

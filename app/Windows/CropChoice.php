@@ -9,6 +9,8 @@ use Anthesis\Record\YearDay;
 use Anthesis\Window\School\OwnDates;
 use Anthesis\Window\SowingWindow;
 use App\Operations\DatedByToday;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
@@ -29,9 +31,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read User|null $user
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class CropChoice extends Model
 {
     use DatedByToday;
+    use OfOffice;
 
     protected $guarded = [];
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use App\Sites\Site;
 use App\Stations\RecordImport;
 use Illuminate\Database\Eloquent\Model;
@@ -36,8 +38,11 @@ use Illuminate\Support\Carbon;
  * @property-read Site|null $site
  * @property-read RecordImport|null $recordImport
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Computation extends Model
 {
+    use OfOffice;
+
     /** So often is a computing begun that a worker did not live to finish. */
     public const TRIES = 3;
 

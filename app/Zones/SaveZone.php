@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\Operations\OfficeInUse;
 use App\People\Change;
 use App\People\StaleEdit;
 use App\People\User;
@@ -77,11 +78,17 @@ final class SaveZone
             );
     }
 
+    /** Addresses are the installation's, not the office's. */
+    private static function isTaken(string $slug): bool
+    {
+        return OfficeInUse::everywhere(static fn (): bool => Zone::query()->where('slug', $slug)->exists());
+    }
+
     private static function freeSlug(string $name): string
     {
         $base = Str::limit(Str::slug($name), 70, '') ?: 'zone';
         $slug = $base;
-        for ($n = 2; Zone::query()->where('slug', $slug)->exists(); $n++) {
+        for ($n = 2; self::isTaken($slug); $n++) {
             $slug = "{$base}-{$n}";
         }
 

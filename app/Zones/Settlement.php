@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -12,8 +14,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string|null $postcode
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class Settlement extends Model
 {
+    use OfOffice;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -8,6 +8,8 @@ use Anthesis\Calendar\CalendarZone;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use App\Editions\Edition;
+use App\Office\Office;
+use App\Operations\OfOffice;
 use App\Operations\Today;
 use App\People\Versioned;
 use App\Stations\Station;
@@ -15,11 +17,13 @@ use Database\Factories\ZoneFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * @property int $id
+ * @property int $office_id
  * @property string $slug
  * @property string $name
  * @property string $district
@@ -33,6 +37,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property bool $waits_for_ground whether windows wait until open ground can be worked
  * @property int|null $years latest years to lean on; null: all
  * @property int $input_revision how often anything was changed that its results are computed from
+ * @property-read Office $office
  * @property-read Collection<int, Settlement> $settlements
  * @property-read Collection<int, Station> $stations
  * @property-read Station|null $station
@@ -44,6 +49,8 @@ class Zone extends Model
 {
     /** @use HasFactory<ZoneFactory> */
     use HasFactory;
+
+    use OfOffice;
 
     use Versioned;
 
@@ -64,6 +71,12 @@ class Zone extends Model
     public function getRouteKeyName(): string
     {
         return 'slug';
+    }
+
+    /** @return BelongsTo<Office, $this> */
+    public function office(): BelongsTo
+    {
+        return $this->belongsTo(Office::class);
     }
 
     /** @return HasMany<Settlement, $this> */

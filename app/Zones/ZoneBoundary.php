@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -16,8 +18,11 @@ use Illuminate\Support\Carbon;
  * @property string $author
  * @property Carbon $created_at
  */
+#[OfficeThrough('zone_id', Zone::class)]
 class ZoneBoundary extends Model
 {
+    use OfOffice;
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\Operations\OfficeInUse;
 use Closure;
 use Illuminate\Contracts\Validation\Rule;
 use Illuminate\Foundation\Http\FormRequest;
@@ -35,7 +36,7 @@ class ZoneRequest extends FormRequest
                 'string',
                 'max:80',
                 'regex:/\pL/u',
-                (new Unique('zones', 'name'))->ignore($zone instanceof Zone ? $zone->id : null),
+                (new Unique('zones', 'name'))->where('office_id', OfficeInUse::one())->ignore($zone instanceof Zone ? $zone->id : null),
             ],
             'district' => ['required', 'string', 'max:80'],
             'latitude' => ['required', 'numeric', 'between:-90,90'],

@@ -6,6 +6,7 @@ namespace Database\Factories;
 
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
+use App\Office\Office;
 use App\People\Role;
 use App\People\User;
 use Illuminate\Database\Eloquent\Factories\Factory;
@@ -25,7 +26,6 @@ final class UserFactory extends Factory
         return [
             'name' => 'Educator',
             'email' => uniqid().'@kestrel.example',
-            'role' => Role::Educator,
             'password' => 'a good long password',
             'units' => UnitSystem::Metric,
             'dates' => DateStyle::DayFirst,
@@ -34,6 +34,22 @@ final class UserFactory extends Factory
 
     public function as(Role $role): self
     {
-        return $this->state(['name' => ucfirst($role->value), 'role' => $role]);
+        return $this->state(['name' => ucfirst($role->value)])->afterCreating(static function (User $user) use ($role): void {
+            $user->memberships()->update(['role' => $role]);
+            $user->unsetRelation('membership');
+        });
+    }
+
+    /** Works in another office than the first. */
+    public function in(Office $office): self
+    {
+        return $this->afterCreating(static fn (User $user) => $user->memberships()->update(['office_id' => $office->id]));
+    }
+
+    public function configure(): self
+    {
+        return $this->afterCreating(static function (User $user): void {
+            $user->memberships()->create(['office_id' => Office::query()->orderBy('id')->firstOrFail()->id, 'role' => Role::Educator]);
+        });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
+use App\Office\Office;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
@@ -20,7 +21,7 @@ final class ZoneFactory extends Factory
     /** @return array<string, mixed> */
     public function definition(): array
     {
-        return $this->called('Test Basin') + ['district' => 'Kestrel Basin', 'latitude' => 46.8, 'longitude' => -98.2, 'height_m' => 410];
+        return $this->called('Test Basin') + ['district' => 'Kestrel Basin', 'latitude' => 46.8, 'longitude' => -98.2, 'height_m' => 410, 'office_id' => Office::query()->orderBy('id')->value('id')];
     }
 
     public function configure(): self

@@ -7,10 +7,13 @@ namespace Database\Seeders;
 use Anthesis\Record\Day;
 use Anthesis\Window\School\OwnDates;
 use App\Crops\Crop;
+use App\Crops\FoundOffice;
 use App\Editions\DraftEdition;
 use App\Editions\PublishEdition;
 use App\Languages\SaveTranslation;
+use App\Office\Office;
 use App\Office\SaveOffice;
+use App\Operations\OfficeInUse;
 use App\Operations\Today;
 use App\People\Role;
 use App\People\User;
@@ -40,13 +43,37 @@ class DemoSeeder extends Seeder
 {
     public const PASSWORD = 'kestrel-demo';
 
+    /** Name, address, and role in the Kestrel Basin office and in the partner district's; null: not there. */
     private const PEOPLE = [
-        ['Wren Adeyemi-Holt', 'wren@kestrel.example', Role::Educator],
-        ['Tobias Marchetti', 'tobias@kestrel.example', Role::Volunteer],
-        ['Ines Okonkwo-Reyes', 'ines@kestrel.example', Role::Administrator],
-        ['Odalys Brandvold', 'odalys@kestrel.example', Role::Reviewer],
-        ['Corwin Hale-Sato', 'corwin@kestrel.example', Role::Educator],
-        ['Jun Hartsock', 'jun@kestrel.example', Role::Volunteer],
+        ['Wren Adeyemi-Holt', 'wren@kestrel.example', Role::Educator, null],
+        ['Tobias Marchetti', 'tobias@kestrel.example', Role::Volunteer, null],
+        ['Ines Okonkwo-Reyes', 'ines@kestrel.example', Role::Administrator, null],
+        ['Odalys Brandvold', 'odalys@kestrel.example', Role::Reviewer, null],
+        ['Corwin Hale-Sato', 'corwin@kestrel.example', Role::Educator, Role::Administrator],
+        ['Jun Hartsock', 'jun@kestrel.example', null, Role::Volunteer],
+    ];
+
+    /** Who sows which office. */
+    private const EDUCATOR = 'wren@kestrel.example';
+
+    private const VOLUNTEER = 'tobias@kestrel.example';
+
+    private const PARTNER = 'corwin@kestrel.example';
+
+    /** The partner district that is an office of its own, and its zones. */
+    private const PARTNERS_ZONES = ['Saltbush Flats'];
+
+    private const PARTNERS_OFFICE = [
+        'name' => 'Saltbush District Extension',
+        'mark' => 'clay',
+        'mail' => 'growers@saltbush.example',
+        'phone' => '+00 555 0171',
+        'address' => "3 Wellhead Street\nOchre Wells",
+        'hours' => 'Mornings from 7, before the heat.',
+        'licence' => 'CC BY 4.0',
+        'second_signature' => false,
+        'units' => 'us',
+        'dates' => 'month',
     ];
 
     private const WITH_NEIGHBOUR = 'orchard-bench';
@@ -75,6 +102,7 @@ class DemoSeeder extends Seeder
         'The growers’ club sows together after the plant fair.' => 'El club de horticultores siembra en común después de la feria de plantas.',
         'Saltbush partner district' => 'Distrito asociado de Saltbush',
         'Averrin partner district' => 'Distrito asociado de Averrin',
+        'Mornings from 7, before the heat.' => 'Por la mañana desde las 7, antes del calor.',
     ];
 
     private const MEASURED_AGO = [13, 10, 7, 4, 1];
@@ -96,17 +124,52 @@ class DemoSeeder extends Seeder
 
     public function run(KeepStationFile $keep, SaveZone $save, PublishEdition $publish, ChooseSchool $choose): void
     {
-        foreach (self::PEOPLE as [$name, $email, $role]) {
-            User::query()->create(['name' => $name, 'email' => $email, 'role' => $role, 'password' => self::PASSWORD]);
-        }
-        $educator = User::query()->where('role', Role::Educator)->firstOrFail();
         config(['queue.default' => 'sync']);
-        app(SaveOffice::class)->execute(self::OFFICE, 1, $educator);
+        $kestrel = Office::query()->firstOrFail();
+        $saltbush = app(FoundOffice::class)->execute(self::PARTNERS_OFFICE['name']);
+        foreach (self::PEOPLE as [$name, $email, $here, $there]) {
+            $user = User::query()->create(['name' => $name, 'email' => $email, 'password' => self::PASSWORD]);
+            foreach (array_filter([$kestrel->id => $here, $saltbush->id => $there]) as $office => $role) {
+                $user->memberships()->create(['office_id' => $office, 'role' => $role]);
+            }
+        }
+        foreach (
+            [
+                [$kestrel, self::OFFICE, self::EDUCATOR, static fn (array $zone): bool => ! in_array($zone[0]['name'], self::PARTNERS_ZONES, true)],
+                [$saltbush, self::PARTNERS_OFFICE, self::PARTNER, static fn (array $zone): bool => in_array($zone[0]['name'], self::PARTNERS_ZONES, true)],
+            ] as [$office, $values, $email, $isIts]
+        ) {
+            OfficeInUse::within(
+                $office->id,
+                fn () => $this->sow($values, self::person($email), array_filter($this->zones(), $isIts), $keep, $save, $publish, $choose),
+            );
+        }
+    }
+
+    private static function person(string $email): User
+    {
+        return User::query()->where('email', $email)->firstOrFail();
+    }
+
+    /**
+     * @param  array<string, string|bool>  $office
+     * @param  array<int, array{array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone: string, settlements: list<array{name: string, postcode: string}>}, string}>  $zones
+     */
+    private function sow(
+        array $office,
+        User $educator,
+        array $zones,
+        KeepStationFile $keep,
+        SaveZone $save,
+        PublishEdition $publish,
+        ChooseSchool $choose,
+    ): void {
+        app(SaveOffice::class)->execute($office, 1, $educator);
         foreach (self::IN_SPANISH as $text => $translation) {
             app(SaveTranslation::class)->execute('es', $text, $translation, null, $educator);
         }
         $this->varieties();
-        foreach ($this->zones() as [$values, $note]) {
+        foreach ($zones as [$values, $note]) {
             $zone = $save->create($values, $educator);
             $climate = SimulatedStations::climate($zone->slug) ?? throw new RuntimeException("{$zone->name} has no weather.");
             $this->bringRecord($keep, $zone, $climate, $educator);
@@ -127,10 +190,21 @@ class DemoSeeder extends Seeder
             $publish->execute($zone->refresh(), $note, (string) Str::uuid(), $educator, answers: $this->answers($zone));
             if ($zone->slug === self::WITH_OWN_DATES) {
                 $this->measureSoil($zone);
-                app(DemoLog::class)->sow($zone, User::query()->where('role', Role::Volunteer)->firstOrFail(), $educator);
+                app(DemoLog::class)->sow($zone, self::person(self::VOLUNTEER), $educator);
             }
         }
-        app(SaveBoundaries::class)->execute((string) file_get_contents(__DIR__.'/boundaries.geojson'), $educator);
+        app(SaveBoundaries::class)->execute(self::boundaries(array_column(array_column($zones, 0), 'name')), $educator);
+    }
+
+    /** @param  list<string>  $names  of zones */
+    private static function boundaries(array $names): string
+    {
+        $all = json_decode((string) file_get_contents(__DIR__.'/boundaries.geojson'), true, 16, JSON_THROW_ON_ERROR);
+        $all['features'] = array_values(
+            array_filter($all['features'], static fn (array $f): bool => in_array($f['properties']['zone'], $names, true)),
+        );
+
+        return json_encode($all, JSON_THROW_ON_ERROR);
     }
 
     /** @return array<string, string> to each warning of the draft */
@@ -149,7 +223,7 @@ class DemoSeeder extends Seeder
     /** A volunteer's fortnight with the thermometer. */
     private function measureSoil(Zone $zone): void
     {
-        $volunteer = User::query()->where('role', Role::Volunteer)->firstOrFail();
+        $volunteer = self::person(self::VOLUNTEER);
         [$probe, $spots, $keep] = [new SimulatedProbe(), new SaveSpot(), new KeepReading()];
         foreach (self::SPOTS as $name => $kind) {
             $spot = $spots->execute($zone, $name, Site::query()->where('name', $kind)->firstOrFail());

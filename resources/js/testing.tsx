@@ -95,6 +95,8 @@ export const EDUCATOR = {
         home_zone: null,
         digest: false,
         must_set_second_factor: false,
+        office: { slug: 'kestrel-basin', name: 'Kestrel Basin Extension' },
+        offices: [{ slug: 'kestrel-basin', name: 'Kestrel Basin Extension', role: 'educator' }],
         can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'sign', 'edit-office', 'read-mail'],
     },
 };
@@ -111,6 +113,8 @@ export const ADMINISTRATOR = {
         home_zone: null,
         digest: false,
         must_set_second_factor: false,
+        office: { slug: 'kestrel-basin', name: 'Kestrel Basin Extension' },
+        offices: [{ slug: 'kestrel-basin', name: 'Kestrel Basin Extension', role: 'administrator' }],
         can: ['edit-office', 'change-signature', 'read-mail', 'manage-people'],
     },
 };

@@ -380,6 +380,8 @@ final class ContractTest extends TestCase
         ])->assertOk();
         $office = $this->getJson('/api/office')->assertOk()->json('data');
         $this->putJson('/api/office', ['name' => 'Office'] + $office)->assertOk();
+        $this->putJson('/api/session/office', ['office' => $office['slug']])->assertOk();
+        $this->getJson("/open/v1/offices/{$office['slug']}/index.json")->assertOk();
         $this->getJson('/api/outbox')->assertOk();
         $this->putJson('/api/profile', ['units' => 'us', 'dates' => null, 'home_zone' => 'test-basin'])->assertOk();
         $this->getJson('/api/attention')->assertOk();

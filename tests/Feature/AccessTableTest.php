@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Crops\FoundOffice;
 use App\People\Invitation;
 use App\People\Role;
 use App\People\User;
@@ -34,12 +35,14 @@ final class AccessTableTest extends TestCase
     # Who may do what
 
     Each line is an address of the desk and the roles that get through to it; `–`: refused with 403 (and 401 to whoever is not logged in).
+    The last column is an administrator of another office, who is asked about this office's rows: `404`, there is no such thing for them;
+    `own`, the address names no row of an office, and what they get there is of their own office (`OfficesTest` looks into the answers).
     `AccessTableTest` asks every address as every role and holds the answers against this table, so a route that is new, or forgets to ask,
     breaks the build. What a person made themselves (their plans, tokens, log-ins) is theirs alone whatever their role. Programs get in by
     token, to the addresses in `routes/programs.php` and no others (`TokenTest`).
 
-    | address | volunteer | reviewer | educator | administrator |
-    |---|---|---|---|---|
+    | address | volunteer | reviewer | educator | administrator | another office |
+    |---|---|---|---|---|---|
 
     MD;
 
@@ -55,6 +58,7 @@ final class AccessTableTest extends TestCase
             Role::Educator,
             Role::Administrator,
         ]);
+        $stranger = User::factory()->as(Role::Administrator)->in(app(FoundOffice::class)->execute('Partner District'))->create()->refresh();
         $rows = [];
         foreach (self::routes() as [$method, $uri]) {
             $address = '/'.preg_replace_callback('/\{(\w+)\??\}/', static fn (array $m): string => (string) ($known[$m[1]] ?? 1), $uri);
@@ -63,6 +67,7 @@ final class AccessTableTest extends TestCase
             foreach ($people as $i => $person) {
                 $marks[] = $this->letsIn($method, $address, $roles[$i], fn () => $this->actingAs($person)) ? 'yes' : '–';
             }
+            $marks[] = $this->toStranger($method, $address, $stranger);
             $rows[] = "| `{$method} /{$uri}` | ".implode(' | ', $marks).' |';
         }
         sort($rows);
@@ -104,6 +109,22 @@ final class AccessTableTest extends TestCase
         self::assertNotContains($status, [401, 429, 500], "{$method} {$address} as {$role->value}");
 
         return $status !== 403;
+    }
+
+    /** What an address is to an administrator of another office: nothing, or their own. */
+    private function toStranger(string $method, string $address, User $stranger): string
+    {
+        DB::beginTransaction();
+        try {
+            $this->flushSession();
+            $this->actingAs($stranger);
+            $status = $this->ask($method, $address);
+        } finally {
+            DB::rollBack();
+        }
+        self::assertNotContains($status, [401, 403, 429, 500], "{$method} {$address} as an administrator of another office");
+
+        return $status === 404 ? '404' : 'own';
     }
 
     /** @return list<array{string, string}> method and address of what is asked of people who are logged in */

@@ -101,12 +101,12 @@ class AdvisoryTest extends TestCase
         self::assertStringContainsString('Watering rules here:', $this->page());
         self::assertSame(
             [null, $rules, null],
-            array_map(static fn (int $day): ?string => Office::waterRulesOn(Day::of(2026, 4, $day)), [17, 18, 19]),
+            array_map(static fn (int $day): ?string => Office::inUse()->waterRulesOn(Day::of(2026, 4, $day)), [17, 18, 19]),
         );
         $save(['water_rules' => $rules, 'water_rules_from' => '2026-05-01', 'water_rules_until' => null])->assertOk();
         self::assertStringNotContainsString($rules, $this->page(), 'they do not hold yet');
         $save(['water_rules' => $rules, 'water_rules_from' => null, 'water_rules_until' => null])->assertOk();
-        self::assertSame($rules, Office::waterRulesOn(Day::of(2030, 1, 1)), 'until somebody says otherwise');
+        self::assertSame($rules, Office::inUse()->waterRulesOn(Day::of(2030, 1, 1)), 'until somebody says otherwise');
         $save(['water_rules' => $rules, 'water_rules_from' => '2026-05-02', 'water_rules_until' => '2026-05-01'])
             ->assertUnprocessable()
             ->assertJsonPath('errors.water_rules_until.0', 'The rules end before they begin. Check both days.');

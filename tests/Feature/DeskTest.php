@@ -34,7 +34,7 @@ class DeskTest extends TestCase
             array_intersect_key($this->getJson('/api/session')->json('data.user'), ['units' => 1, 'dates' => 1]),
         );
         self::assertSame(['us', 'month'], $read());
-        Office::query()->create(['name' => 'Office', 'units' => 'metric', 'dates' => 'month']);
+        Office::inUse()->update(['name' => 'Office', 'units' => 'metric', 'dates' => 'month']);
         self::assertSame(['metric', 'month'], $read());
         $user = $this->chosen('us', 'day');
         self::assertSame(['us', 'day', ['units' => 'us', 'dates' => 'day']], [$user['units'], $user['dates'], $user['chosen']]);

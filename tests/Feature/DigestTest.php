@@ -82,9 +82,10 @@ final class DigestTest extends TestCase
     {
         $this->wants($this->educator);
         $this->putJson('/api/profile', ['units' => null, 'dates' => null, 'home_zone' => null])->assertJsonPath('data.user.digest', true);
-        $this->educator->update(['deactivated_at' => now()]);
+        $this->educator->memberships()->update(['deactivated_at' => now()]);
         Artisan::call('anthesis:digests');
-        $this->educator->update(['deactivated_at' => null, 'digest' => false]);
+        $this->educator->memberships()->update(['deactivated_at' => null]);
+        $this->educator->update(['digest' => false]);
         Artisan::call('anthesis:digests');
         Mail::assertNothingSent();
     }

@@ -222,7 +222,7 @@ final class DoorTest extends TestCase
         config(['anthesis.demonstration' => false]);
         $this->seed(DatabaseSeeder::class);
         self::assertSame(0, User::query()->count());
-        User::query()->create(['name' => 'Wren', 'email' => 'wren@kestrel.example', 'role' => 'educator', 'password' => 'kestrel-demo']);
+        User::factory()->create(['name' => 'Wren', 'email' => 'wren@kestrel.example', 'password' => 'kestrel-demo']);
         $in = fn () => $this->postJson('/api/session', ['email' => 'wren@kestrel.example', 'password' => 'kestrel-demo']);
         self::assertStringContainsString('known to everybody', $in()->assertUnprocessable()->json('errors.password.0'));
         config(['anthesis.demonstration' => true]);

@@ -87,8 +87,8 @@ final class LetterTest extends TestCase
         );
         self::assertStringContainsString('La lluvia suele traer tanta agua', $read(['rain' => 22.6, 'et0' => 22.6]));
         self::assertStringNotContainsString('lluvia', $read(null));
-        Office::query()->delete();
-        Office::query()->create(['name' => 'Office', 'water_rules' => 'Solo de noche.', 'units' => 'us', 'dates' => 'month']);
+        Office::inUse()->update(['name' => 'Office', 'water_rules' => 'Solo de noche.', 'units' => 'us', 'dates' => 'month']);
+        $reader->refresh();
         self::assertStringContainsString('Reglas de riego aquí: Solo de noche.', $read(null));
         self::assertStringContainsString('Reglas de riego aquí: Solo de noche.', $read(['rain' => 7.9, 'et0' => 22.6]));
     }

@@ -171,7 +171,7 @@ final class PeopleTest extends TestCase
         $token = str_repeat('f', 48);
         $nell->update(['feed_token' => $token]);
         $this->get("/tasks/{$token}/test-basin.ics")->assertOk();
-        $nell->update(['deactivated_at' => now()]);
+        $nell->memberships()->update(['deactivated_at' => now()]);
         $this->get("/tasks/{$token}/test-basin.ics")->assertNotFound();
     }
 
@@ -265,7 +265,7 @@ final class PeopleTest extends TestCase
         $set($token)->assertUnprocessable();
         $this->logIn($nell, self::PASSWORD)->assertOk();
         $gone = $this->person(Role::Volunteer);
-        $gone->update(['deactivated_at' => now()]);
+        $gone->memberships()->update(['deactivated_at' => now()]);
         $this->postJson('/api/password-links', ['email' => $gone->email])->assertStatus(202);
         // The link, and that it was used.
         Mail::assertSentCount(2);

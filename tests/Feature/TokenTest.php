@@ -110,9 +110,9 @@ final class TokenTest extends TestCase
         $this->actingAs($this->person)->deleteJson("/api/profile/tokens/{$id}")->assertOk()->assertJsonPath('data', []);
         $reads($token)->assertUnauthorized();
         $second = $this->actingAs($this->person)->token(['read-zones']);
-        $this->person->update(['deactivated_at' => now()]);
+        $this->person->memberships()->update(['deactivated_at' => now()]);
         $reads($second)->assertUnauthorized();
-        $this->person->update(['deactivated_at' => null]);
+        $this->person->memberships()->update(['deactivated_at' => null]);
         $reads($second)->assertOk();
         $this->actingAs($this->person(Role::Administrator))
             ->deleteJson("/api/people/{$this->person->id}", ['keep_name' => true])

@@ -231,7 +231,7 @@ final class TwoAtOnceTest extends TestCase
     {
         Zone::saving(static function () use ($meanwhile): void {
             DB::table('zones')->insertOrIgnore(
-                $meanwhile + ['district' => 'D', 'latitude' => 46, 'longitude' => -98, 'height_m' => 1],
+                $meanwhile + ['office_id' => DB::table('offices')->value('id'), 'district' => 'D', 'latitude' => 46, 'longitude' => -98, 'height_m' => 1],
             );
         });
         $answer = $this->postJson('/api/zones', $this->zoneValues('Twin'))

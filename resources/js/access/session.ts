@@ -1,5 +1,6 @@
-import { useQuery, type QueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, type QueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../api/client';
+import { tab } from '../api/tab';
 import { readAsChosen } from '../words/remembered';
 
 /** Who is logged in, which day it is for the server. */
@@ -13,7 +14,10 @@ export function useSession() {
 
 /** Has everything read in the units and dates of the one who is here, before anything of the desk is drawn. */
 function asChosen(session: Schema['Session']): Schema['Session'] {
-    if (session.user) readAsChosen(session.user);
+    if (session.user) {
+        readAsChosen(session.user);
+        tab.office = session.user.office.slug;
+    }
     return session;
 }
 
@@ -30,6 +34,14 @@ export async function logInWithCode(queries: QueryClient, code: string): Promise
 function entered(queries: QueryClient, session: Schema['Session']): boolean {
     if (!session.waits_for_code) queries.setQueryData(['session'], asChosen(session));
     return session.waits_for_code;
+}
+
+/** Has the desk show another office: all of it anew. */
+export function useChooseOffice() {
+    return useMutation({
+        mutationFn: (office: string) => unwrap(api.PUT('/api/session/office', { body: { office } })),
+        onSuccess: () => window.location.assign('/desk'),
+    });
 }
 
 const LAST = 'anthesis-zone';

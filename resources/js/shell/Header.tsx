@@ -40,9 +40,15 @@ export function Header({
         <header className="desk-header">
             <div className="title">
                 <ZoneSwitcher zone={slug} title={slug ? (zone?.name ?? room(slug)) : screen} />
-                {zone && (
+                {(zone || user.offices.length > 1) && (
                     <span className="place">
-                        {degrees(zone.latitude)} · {say(inMetres(zone.height_m))}
+                        {[
+                            user.offices.length > 1 && user.office.name,
+                            zone && degrees(zone.latitude),
+                            zone && say(inMetres(zone.height_m)),
+                        ]
+                            .filter(Boolean)
+                            .join(' · ')}
                     </span>
                 )}
             </div>

@@ -1,11 +1,15 @@
 import { Menu } from '@mantine/core';
 import { useLocation, useNavigate } from 'react-router';
+import { useChooseOffice, useSession } from '../access/session';
 import { useZones } from '../api/zones';
 import { say } from '../words/words';
 
-/** The zone as the title, and the way to another one, on the same screen of it. */
+/** The zone as the title, and the way to another one, on the same screen of it; and to the other offices one works in. */
 export function ZoneSwitcher({ zone, title }: { zone: string | undefined; title: string }) {
     const { data: zones } = useZones();
+    const user = useSession().data?.user;
+    const choose = useChooseOffice();
+    const others = user?.offices.filter(({ slug }) => slug !== user.office.slug) ?? [];
     const { pathname } = useLocation();
     const navigate = useNavigate();
     const elsewhere = (slug: string) => {
@@ -36,6 +40,21 @@ export function ZoneSwitcher({ zone, title }: { zone: string | undefined; title:
                         {name}
                     </Menu.Item>
                 ))}
+                {others.length > 0 && (
+                    <>
+                        <Menu.Divider />
+                        <Menu.Label>{say('switcher.offices')}</Menu.Label>
+                        {others.map(({ slug, name, role }) => (
+                            <Menu.Item
+                                key={slug}
+                                onClick={() => choose.mutate(slug)}
+                                rightSection={<small className="hint">{say(`role.${role}`)}</small>}
+                            >
+                                {name}
+                            </Menu.Item>
+                        ))}
+                    </>
+                )}
             </Menu.Dropdown>
         </Menu>
     );

@@ -1,10 +1,14 @@
 import { useCallback, useEffect, useState } from 'react';
 
-const NAME = 'anthesis-draft:';
+import { tab } from '../api/tab';
+
+const DRAFT = 'anthesis-draft:';
+
+const name = (key: string) => `${DRAFT}${tab.office}:${key}`;
 
 function read<T>(key: string): T | undefined {
     try {
-        const text = sessionStorage.getItem(NAME + key);
+        const text = sessionStorage.getItem(name(key));
         return text === null ? undefined : (JSON.parse(text) as T);
     } catch {
         return undefined;
@@ -13,8 +17,8 @@ function read<T>(key: string): T | undefined {
 
 function write(key: string, value: unknown) {
     try {
-        if (value === undefined) sessionStorage.removeItem(NAME + key);
-        else sessionStorage.setItem(NAME + key, JSON.stringify(value));
+        if (value === undefined) sessionStorage.removeItem(name(key));
+        else sessionStorage.setItem(name(key), JSON.stringify(value));
     } catch {
         // A browser that keeps nothing loses the draft with the page, as it always did.
     }
@@ -74,7 +78,7 @@ export function forgetDraft(key: string | undefined) {
 /** Forgets all drafts: they are no business of the next one at this desk. */
 export function forgetDrafts() {
     try {
-        for (const name of Object.keys(sessionStorage)) if (name.startsWith(NAME)) sessionStorage.removeItem(name);
+        for (const name of Object.keys(sessionStorage)) if (name.startsWith(DRAFT)) sessionStorage.removeItem(name);
     } catch {
         // Nothing is kept, so there is nothing to forget.
     }

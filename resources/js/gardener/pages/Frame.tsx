@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { dateInWords } from '../../time/days';
 import { say } from '../../words/words';
-import { OfficeLinks } from './Office';
+import { OfficeLine, OfficeLinks } from './Office';
 import { Own } from './Own';
 import { Withdrawn } from './Withdrawn';
 import type { Common } from './props';
@@ -16,6 +16,7 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
     const unread = useUnread();
     return (
         <>
+            <OfficeLine office={common.office} />
             <header className="top">
                 <a className="zone" href={`${base}`}>
                     {zone.name}
@@ -59,7 +60,14 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                     <a href={`${base}/calendar.csv`}>{say('page.take.table')}</a>,{' '}
                     <a href={`${unread(base)}/calendar.json`}>{say('page.take.data')}</a>,{' '}
                     <a href={address(`/zones/${zone.slug}/news.atom`)}>{say('page.take.news')}</a>,{' '}
-                    <a href="/open/v1/index.json">{say('page.take.open')}</a>,{' '}
+                    <a
+                        href={
+                            common.office ? `/open/v1/offices/${common.office.slug}/index.json` : '/open/v1/index.json'
+                        }
+                    >
+                        {say('page.take.open')}
+                    </a>
+                    ,{' '}
                     {['year', 'wall', 'week', 'leaflet'].map((sheet, i) => (
                         <span key={sheet}>
                             {i > 0 && ', '}
@@ -84,7 +92,7 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
                     </button>
                 </p>
                 <p className="about">
-                    <OfficeLinks />
+                    <OfficeLinks office={common.office?.slug} />
                 </p>
                 <p className="edition">
                     {say('page.edition', {

@@ -1,17 +1,18 @@
 import { ZoneOutlines } from '../../charts/ZoneOutlines';
 import { inMetres } from '../../words/units';
 import { own, say } from '../../words/words';
-import { OfficeLinks } from './Office';
+import { Contact, OfficeLine, OfficeLinks } from './Office';
 import type { HomeProps } from './props';
 import { Readings, useAddress } from './reading';
 import { SearchForm } from './Search';
 
 /** Where gardeners find the zone they live in. */
-export function Home({ asked, found, zones }: HomeProps) {
+export function Home({ office, asked, found, zones }: HomeProps) {
     const address = useAddress();
     const districts = [...new Set(zones.map((zone) => zone.district))];
     return (
         <main className="home">
+            <OfficeLine office={office} />
             <Readings />
             <h1>{say('page.home.title')}</h1>
             <form action={address('/')} method="get" role="search" className="find" aria-label={say('page.home.place')}>
@@ -41,6 +42,10 @@ export function Home({ asked, found, zones }: HomeProps) {
             {districts.map((district) => (
                 <section key={district} className="district">
                     <h2>{own(district)}</h2>
+                    {office === null &&
+                        officesOf(zones.filter((zone) => zone.district === district)).map((one) => (
+                            <OfficeLine key={one.slug} office={one} />
+                        ))}
                     <ul className="zones">
                         {zones
                             .filter((zone) => zone.district === district)
@@ -67,6 +72,15 @@ export function Home({ asked, found, zones }: HomeProps) {
                     />
                 </section>
             ))}
+            {office && (
+                <section className="district">
+                    <h2>{say('office.contact.title')}</h2>
+                    <Contact office={office} />
+                    <p>
+                        <a href={address('/')}>{say('page.home.all')}</a>
+                    </p>
+                </section>
+            )}
             <footer>
                 <p className="about">
                     <OfficeLinks />
@@ -75,4 +89,10 @@ export function Home({ asked, found, zones }: HomeProps) {
             </footer>
         </main>
     );
+}
+
+/** Each once; none where there is one office alone. */
+function officesOf(zones: HomeProps['zones']) {
+    const offices = zones.flatMap((zone) => (zone.office ? [zone.office] : []));
+    return [...new Map(offices.map((office) => [office.slug, office])).values()];
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { say } from '../../words/words';
 import { Own } from './Own';
-import type { OfficeProps } from './props';
+import type { OfficeMark, OfficeProps, PublicOffice } from './props';
 import { Readings, useAddress } from './reading';
 
 /** Pages about the calendars, and the parts of each, in order. */
@@ -32,7 +32,7 @@ export const OFFICE_PAGES: Record<OfficeProps['which'], string[]> = {
 };
 
 /** What the calendars are, how they are made, what the words mean, and whom to ask. */
-export function Office({ which, office }: OfficeProps) {
+export function Office({ which, offices }: OfficeProps) {
     return (
         <>
             <OfficeHead>
@@ -49,7 +49,8 @@ export function Office({ which, office }: OfficeProps) {
                         <p>{say(`office.${which}.${part}.text`)}</p>
                     </section>
                 ))}
-                {which === 'contact' && <Contact office={office} />}
+                {which === 'contact' && offices.length === 0 && <p>{say('office.contact.none')}</p>}
+                {which === 'contact' && offices.map((office) => <Contact key={office.slug} office={office} />)}
             </main>
         </>
     );
@@ -69,17 +70,33 @@ export function OfficeHead({ children }: { children?: ReactNode }) {
     );
 }
 
-export function OfficeLinks({ here }: { here?: OfficeProps['which'] }) {
+/** Whose pages these are, where several offices publish beside each other. */
+export function OfficeLine({ office }: { office: OfficeMark | null | undefined }) {
+    const address = useAddress();
+    if (!office) return null;
+    return (
+        <p className={`office-line mark-${office.mark}`}>
+            <a href={address(`/offices/${office.slug}`)}>{office.name}</a>
+        </p>
+    );
+}
+
+/** @param office slug of the one whom to ask, where there are several */
+export function OfficeLinks({ here, office }: { here?: OfficeProps['which']; office?: string | undefined }) {
     const address = useAddress();
     return (Object.keys(OFFICE_PAGES) as OfficeProps['which'][]).map((which) => (
-        <a key={which} href={address(`/${which}`)} aria-current={which === here ? 'page' : undefined}>
+        <a
+            key={which}
+            href={address(which === 'contact' && office ? `/offices/${office}` : `/${which}`)}
+            aria-current={which === here ? 'page' : undefined}
+        >
             {say(`office.${which}.link`)}
         </a>
     ));
 }
 
-function Contact({ office }: Pick<OfficeProps, 'office'>) {
-    if (office === null) return <p>{say('office.contact.none')}</p>;
+/** Whom to ask, and where. */
+export function Contact({ office }: { office: PublicOffice }) {
     return (
         <address>
             <strong>{office.name}</strong>

@@ -355,7 +355,7 @@ describe('gardener’s pages', () => {
 
     it('tell a gardener whose place is not known what to do', () => {
         const html = renderToString(
-            <GardenerPage data={{ page: 'home', props: { asked: true, found: false, zones: [] } }} />,
+            <GardenerPage data={{ page: 'home', props: { office: null, asked: true, found: false, zones: [] } }} />,
         );
         expect(html).toContain('We know no zone by that name.');
         expect(html).toContain('No calendar has been published yet.');

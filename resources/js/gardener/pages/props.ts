@@ -11,6 +11,13 @@ export type Route = Sheet['routes'][number];
 export type Variety = NonNullable<Sheet['varieties']>[number];
 export type Task = Schema['Task'];
 
+/** An office as everybody may know it, and the color of its mark. */
+export type PublicOffice = Pick<
+    Schema['Office'],
+    'slug' | 'name' | 'mark' | 'mail' | 'phone' | 'address' | 'hours' | 'licence'
+>;
+export type OfficeMark = Pick<PublicOffice, 'slug' | 'name' | 'mark'>;
+
 export type Common = {
     base: string;
     zone: Pick<Edition['zone'], 'slug' | 'name' | 'district' | 'hemisphere' | 'height_m'>;
@@ -19,6 +26,8 @@ export type Common = {
     method_edition: number;
     /** address of the edition by its number, with the host, as it is cited */
     lasting: string;
+    /** whose it is, where several offices publish beside each other */
+    office?: OfficeMark | null;
     guidance: Phrase[];
     /** said above all else where the edition was withdrawn */
     withdrawn?: { on: string; reason: string } | null;
@@ -27,12 +36,16 @@ export type Common = {
 };
 
 export type HomeProps = {
+    /** whose front page it is; null: of all that publish here */
+    office: PublicOffice | null;
     asked: boolean;
     found: boolean;
     zones: (Pick<
         Edition['zone'],
         'slug' | 'name' | 'district' | 'height_m' | 'settlements' | 'latitude' | 'longitude'
     > & {
+        /** whose it is; null where there is one office alone */
+        office: OfficeMark | null;
         /** of its boundary, longitude and latitude; none where it has none */
         rings: [number, number][][];
     })[];
@@ -122,7 +135,8 @@ export type PaperProps = Common &
 
 export type OfficeProps = {
     which: 'about' | 'method' | 'glossary' | 'contact' | 'privacy' | 'accessibility';
-    office: Omit<Schema['Office'], 'version' | 'second_signature' | 'second_factor' | 'signature_changed'> | null;
+    /** those with calendars, by name */
+    offices: PublicOffice[];
 };
 
 export type SearchProps = {

@@ -27,6 +27,7 @@ function JoinForm({ secret, invited }: { secret: string; invited: Schema['Invite
         <>
             <p>{say('login.invited', { office: invited.office, role: say(`role.${invited.role}`) })}</p>
             <p className="hint">{say(`role.${invited.role}.may`)}</p>
+            {invited.has_account && <p>{say('login.invited-again')}</p>}
             <form
                 aria-label={say('login.join')}
                 onSubmit={(event) => {
@@ -35,14 +36,16 @@ function JoinForm({ secret, invited }: { secret: string; invited: Schema['Invite
                 }}
             >
                 <Stack gap="sm">
-                    <TextInput
-                        label={say('account.name')}
-                        autoComplete="name"
-                        required
-                        maxLength={120}
-                        value={name}
-                        onChange={(event) => setName(event.currentTarget.value)}
-                    />
+                    {!invited.has_account && (
+                        <TextInput
+                            label={say('account.name')}
+                            autoComplete="name"
+                            required
+                            maxLength={120}
+                            value={name}
+                            onChange={(event) => setName(event.currentTarget.value)}
+                        />
+                    )}
                     {/* For password managers: what the password belongs to. */}
                     <TextInput
                         label={say('login.e-mail-address')}
@@ -52,8 +55,8 @@ function JoinForm({ secret, invited }: { secret: string; invited: Schema['Invite
                     />
                     <PasswordInput
                         label={say('login.password')}
-                        description={say('account.password-help')}
-                        autoComplete="new-password"
+                        description={invited.has_account ? undefined : say('account.password-help')}
+                        autoComplete={invited.has_account ? 'current-password' : 'new-password'}
                         required
                         value={password}
                         onChange={(event) => setPassword(event.currentTarget.value)}

@@ -8,6 +8,7 @@ import { Outbox } from './Outbox';
 import { officeDraft, useOffice, useSaveOffice, type Office } from '../../api/office';
 
 const LINES = ['name', 'mail', 'phone', 'licence'] as const;
+const MARKS = ['leaf', 'frost', 'clay', 'plum', 'stone'] as const;
 const TEXTS = ['address', 'hours'] as const;
 
 /** The office behind the calendars: what gardeners read of it, how editions are signed, and the mail that would have gone out. */
@@ -52,6 +53,15 @@ function Form({ office }: { office: Office }) {
                     onChange={(event) => set(field, event.currentTarget.value)}
                 />
             ))}
+            <NativeSelect
+                mt="xs"
+                label={say('office-settings.mark')}
+                description={say('office-settings.mark-help')}
+                disabled={!mayEdit}
+                value={edited.mark}
+                onChange={(event) => set('mark', event.currentTarget.value)}
+                data={MARKS.map((mark) => ({ value: mark, label: say(`mark.${mark}`) }))}
+            />
             {TEXTS.map((field) => (
                 <Textarea
                     key={field}

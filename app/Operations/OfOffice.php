@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations;
+
+use Illuminate\Database\Eloquent\Model;
+use ReflectionClass;
+
+/**
+ * A row that belongs to an office: by its `office_id`, or, with `#[OfficeThrough]`, by the row it hangs on. No query sees those of an
+ * office that is not in use (`OfficeScope`).
+ */
+trait OfOffice
+{
+    protected static function bootOfOffice(): void
+    {
+        $through = (new ReflectionClass(static::class))->getAttributes(OfficeThrough::class)[0] ?? null;
+        static::addGlobalScope(new OfficeScope($through?->newInstance()));
+        if ($through === null) {
+            static::creating(static function (Model $row): void {
+                if (! array_key_exists('office_id', $row->getAttributes())) {
+                    $row->setAttribute('office_id', OfficeInUse::one());
+                }
+            });
+        }
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Office\Office;
+use App\Operations\OfficeScope;
+use App\Operations\OfOffice;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * That a person works in an office, and what they may do there.
+ *
+ * @property int $id
+ * @property int $office_id
+ * @property int $user_id
+ * @property Role $role
+ * @property Carbon|null $deactivated_at since when the office is closed to them; null: it is open
+ * @property-read User $user
+ * @property-read Office $office
+ */
+class Membership extends Model
+{
+    use OfOffice;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['role' => Role::class, 'deactivated_at' => 'datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Office, $this> */
+    public function office(): BelongsTo
+    {
+        return $this->belongsTo(Office::class);
+    }
+
+    public function isActive(): bool
+    {
+        return $this->deactivated_at === null;
+    }
+
+    /** @return Builder<self> the offices open to a person, whichever is in use, the first they came to first */
+    public static function openTo(User $user): Builder
+    {
+        $open = self::query()->withoutGlobalScope(OfficeScope::class);
+        $open->with('office')->where('user_id', $user->id)->whereNull('deactivated_at')->orderBy('id');
+
+        return $open;
+    }
+}
