@@ -170,7 +170,7 @@ final class OfficesTest extends TestCase
                 self::assertStringNotContainsString($word, $content, $file);
             }
         }
-        self::assertSame('28', $this->getJson('/api/crops/radish')->json('data.cells.maturity_days') ?? '', 'their own radish is as it ships');
+        self::assertSame('26', $this->getJson('/api/crops/radish')->json('data.cells.maturity_days') ?? '', 'their own radish is as it ships');
     }
 
     /**
@@ -439,7 +439,7 @@ final class OfficesTest extends TestCase
     public function test_published_calendars_are_everybodys_and_say_whose_they_are(): void
     {
         $this->zoneInPrint();
-        self::assertStringNotContainsString('<p class="office-line, (string) $this->get('/zones/test-basin')->getContent(), 'one office need not say so');
+        self::assertStringNotContainsString('<p class="office-line', (string) $this->get('/zones/test-basin')->getContent(), 'one office need not say so');
         $this->get('/open/v1/index.json')->assertOk()->assertJsonCount(1, 'offices');
         $this->putJson('/api/office', ['name' => 'Kestrel Basin Extension', 'mark' => 'plum'] + $this->getJson('/api/office')->json('data'))->assertOk();
         $this->foundOther();

@@ -20,6 +20,7 @@ use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Queue;
 use PDO;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -238,7 +239,7 @@ final class TwoAtOnceTest extends TestCase
             ->assertStatus($status)
             ->assertJsonPath('message', $message);
         self::assertSame($status === 422 ? ['name'] : [], array_keys($answer->json('errors') ?? []));
-        Zone::flushEventListeners();
+        Event::forget('eloquent.saving: '.Zone::class);
         $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertCreated();
     }
 
