@@ -11,7 +11,6 @@ use App\Operations\OfficeInUse;
 use App\People\Change;
 use App\Sites\Site;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
 /** Founds an office beside those that are there: with the crop book that ships, and the kinds of growing place everybody begins with. */
 final class FoundOffice
@@ -20,7 +19,7 @@ final class FoundOffice
     {
         return DB::transaction(static function () use ($name): Office {
             $office = Office::query()
-                ->create(['name' => $name, 'slug' => self::freeSlug($name)])
+                ->create(['name' => $name, 'slug' => Office::freeSlug($name)])
                 ->refresh();
             OfficeInUse::within($office->id, static function () use ($office): void {
                 Change::record('added', $office, null, [], ['name' => $office->name]);
@@ -54,16 +53,5 @@ final class FoundOffice
                 'preset' => true,
             ]);
         }
-    }
-
-    private static function freeSlug(string $name): string
-    {
-        $base = Str::limit(Str::slug($name), 70, '') ?: 'office';
-        $slug = $base;
-        for ($n = 2; Office::query()->where('slug', $slug)->exists(); $n++) {
-            $slug = "{$base}-{$n}";
-        }
-
-        return $slug;
     }
 }

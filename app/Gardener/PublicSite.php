@@ -219,7 +219,12 @@ final class PublicSite
     /** The page on which gardeners find their zone, and the list of addresses for search engines. */
     public function home(): void
     {
-        $zones = self::zones();
+        OfficeInUse::everywhere(fn () => $this->makeHome(self::zones()));
+    }
+
+    /** @param  Collection<int, Zone>  $zones */
+    private function makeHome(Collection $zones): void
+    {
         $pages = [];
         foreach (Reading::all() as $reading) {
             $pages[self::homeFile($reading->name())] = HomePage::page($zones, false, false, $reading);

@@ -11,8 +11,10 @@ use App\Operations\OfficeInUse;
 use App\People\Change;
 use App\People\Versioned;
 use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Str;
 
 /**
  * An office that makes calendars, with its own zones, people, crop book, and sites: whom gardeners ask, under which licence its data may
@@ -35,6 +37,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $second_factor whether everybody needs a second step to log in
  * @property UnitSystem $units at the desk, of people who chose none
  * @property DateStyle $dates the same
+ * @property-read Collection<int, Zone> $zones
  */
 class Office extends Model
 {
@@ -94,6 +97,18 @@ class Office extends Model
         $offices = self::query()->limit(2)->get();
 
         return $offices->count() === 1 ? $offices->first() : null;
+    }
+
+    /** @return string an address that no other office has */
+    public static function freeSlug(string $name): string
+    {
+        $base = Str::limit(Str::slug($name), 70, '') ?: 'office';
+        $slug = $base;
+        for ($n = 2; self::query()->where('slug', $slug)->exists(); $n++) {
+            $slug = "{$base}-{$n}";
+        }
+
+        return $slug;
     }
 
     /** @return bool whether others share the installation, so that its calendars say whose they are */

@@ -15,6 +15,10 @@ final class SaveOffice
     {
         return DB::transaction(static function () use ($values, $version, $user): Office {
             $office = Office::query()->lockForUpdate()->findOrFail(Office::inUse()->id);
+            // Its address is made of its first name, and stays.
+            if ($office->name === '' && is_string($values['name'] ?? null)) {
+                $office->update(['slug' => Office::freeSlug($values['name'])]);
+            }
             $before = $office->only(Office::WATER_RULES);
             $office->editedAt($version, $user, static fn (Office $o) => $o->update($values));
             if ($office->refresh()->only(Office::WATER_RULES) !== $before) {

@@ -10,6 +10,7 @@ use App\Office\Office;
 use App\Operations\OfficeInUse;
 use App\Operations\OfficeScope;
 use App\Operations\Today;
+use App\Zones\Zone;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Casts\Attribute;
@@ -111,17 +112,19 @@ class User extends Authenticatable
         })->withoutObjectCaching();
     }
 
-    /** @return list<array{slug: string, name: string, role: string}> the offices open to them */
+    /** @return list<array{slug: string, name: string, role: string, zones: list<array{slug: string, name: string}>}> the offices open to them */
     public function offices(): array
     {
+        $open = OfficeInUse::everywhere(fn () => Membership::openTo($this)->with('office.zones')->get());
+
         return array_values(
-            Membership::openTo($this)
-                ->get()
+            $open
                 ->map(
                     static fn (Membership $m): array => [
                         'slug' => $m->office->slug,
                         'name' => $m->office->name,
                         'role' => $m->role->value,
+                        'zones' => array_values($m->office->zones->map(static fn (Zone $z): array => $z->only(['slug', 'name']))->all()),
                     ],
                 )
                 ->all(),

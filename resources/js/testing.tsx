@@ -96,7 +96,14 @@ export const EDUCATOR = {
         digest: false,
         must_set_second_factor: false,
         office: { slug: 'kestrel-basin', name: 'Kestrel Basin Extension' },
-        offices: [{ slug: 'kestrel-basin', name: 'Kestrel Basin Extension', role: 'educator' }],
+        offices: [
+            {
+                slug: 'kestrel-basin',
+                name: 'Kestrel Basin Extension',
+                role: 'educator',
+                zones: [{ slug: 'basin-floor', name: 'Basin Floor' }],
+            },
+        ],
         can: ['edit-zones', 'edit-sites', 'edit-crops', 'publish', 'sign', 'edit-office', 'read-mail'],
     },
 };
@@ -114,7 +121,7 @@ export const ADMINISTRATOR = {
         digest: false,
         must_set_second_factor: false,
         office: { slug: 'kestrel-basin', name: 'Kestrel Basin Extension' },
-        offices: [{ slug: 'kestrel-basin', name: 'Kestrel Basin Extension', role: 'administrator' }],
+        offices: [{ slug: 'kestrel-basin', name: 'Kestrel Basin Extension', role: 'administrator', zones: [] }],
         can: ['edit-office', 'change-signature', 'read-mail', 'manage-people'],
     },
 };

@@ -127,6 +127,11 @@ final class LogTest extends BrowserTestCase
         $this->js(
             "const s = document.querySelector('select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '{$zone}'); s.dispatchEvent(new Event('change', {bubbles: true}))",
         );
+        $name = ucwords(str_replace('-', ' ', $zone));
+        $this->browser->until(
+            fn (): bool => $this->js("return document.querySelector('h1')?.textContent") === $name,
+            "The log of {$name} did not open.",
+        );
     }
 
     public function test_a_trial_from_its_plan_to_its_verdict(): void

@@ -76,6 +76,29 @@ final class PeopleTest extends BrowserTestCase
         self::assertSame([], $this->browser->errors());
     }
 
+    public function test_somebody_of_two_offices_changes_between_them(): void
+    {
+        $this->logIn('corwin@kestrel.example');
+        $this->browser->visit('/desk/zones/basin-floor/today')->see('Kestrel Basin Extension')->press('Basin Floor')->see('Your other offices');
+        self::assertStringNotContainsString('Saltbush Flats', $this->browser->text(), 'a zone of the other office');
+        $this->browser->driver->executeScript(
+            "[...document.querySelectorAll('[role=menuitem]')].find((i) => i.textContent.startsWith('Saltbush District')).click()",
+        );
+        $this->browser->see('Saltbush Flats')->seeNoLonger('Lakeshore');
+        $this->browser->visit('/desk/settings/people')->see('Jun Hartsock')->see('Invite a person');
+        self::assertStringNotContainsString('Wren Adeyemi-Holt', $this->browser->text(), 'a person of the other office');
+        $this->browser->visit('/desk/settings/office')->see('Color of its mark');
+        $this->assertAccessible('the settings of an office');
+        // A link to a zone of the other office still leads there, with the role that one has there.
+        $this->browser->visit('/desk/zones/basin-floor/today')->see('Season:');
+        $this->browser->asNew();
+        $this->browser->visit('/zones/saltbush-flats')->see('Saltbush District Extension')->follow('Saltbush District Extension');
+        $this->browser->see('3 Wellhead Street')->see('Ochre Wells');
+        self::assertSame('/offices/saltbush-district-extension', $this->browser->path());
+        $this->assertAccessible('the front page of an office');
+        self::assertSame([], $this->browser->errors());
+    }
+
     public function test_a_date_is_traced_to_the_changes_behind_it(): void
     {
         $this->logIn();

@@ -439,21 +439,21 @@ final class OfficesTest extends TestCase
     public function test_published_calendars_are_everybodys_and_say_whose_they_are(): void
     {
         $this->zoneInPrint();
-        self::assertStringNotContainsString('<p class="office-line', (string) $this->get('/zones/test-basin')->getContent(), 'one office need not say so');
+        self::assertStringNotContainsString('<span class="office-line', (string) $this->get('/zones/test-basin')->getContent(), 'one office need not say so');
         $this->get('/open/v1/index.json')->assertOk()->assertJsonCount(1, 'offices');
         $this->putJson('/api/office', ['name' => 'Kestrel Basin Extension', 'mark' => 'plum'] + $this->getJson('/api/office')->json('data'))->assertOk();
         $this->foundOther();
         $this->publish('Now there are two offices.')->assertStatus(202);
         $page = (string) $this->get('/zones/test-basin')->assertOk()->getContent();
-        self::assertStringContainsString('<p class="office-line mark-plum"><a href="/offices/office">Kestrel Basin Extension</a></p>', $page);
-        self::assertSame(['mark' => 'plum', 'slug' => 'office', 'name' => 'Kestrel Basin Extension'], $this->get('/zones/test-basin/calendar.json')->json('office'));
-        $front = (string) $this->get('/offices/office')->assertOk()->getContent();
+        self::assertStringContainsString('<span class="office-line mark-plum"><a href="/offices/kestrel-basin-extension">Kestrel Basin Extension</a></span>', $page);
+        self::assertSame(['mark' => 'plum', 'slug' => 'kestrel-basin-extension', 'name' => 'Kestrel Basin Extension'], $this->get('/zones/test-basin/calendar.json')->json('office'));
+        $front = (string) $this->get('/offices/kestrel-basin-extension')->assertOk()->getContent();
         self::assertStringContainsString('Kestrel Basin Extension', $front);
         self::assertStringContainsString('/zones/test-basin/this-week', $front);
         self::assertStringNotContainsString('/zones/test-basin/this-week', (string) $this->get('/offices/partner-district')->assertOk()->getContent());
         $this->get('/offices/nowhere')->assertNotFound();
-        $this->get('/open/v1/offices/office/index.json')->assertOk()->assertJsonPath('office', 'Kestrel Basin Extension')->assertJsonCount(1, 'zones');
+        $this->get('/open/v1/offices/kestrel-basin-extension/index.json')->assertOk()->assertJsonPath('office', 'Kestrel Basin Extension')->assertJsonCount(1, 'zones');
         $this->get('/open/v1/offices/partner-district/index.json')->assertOk()->assertJsonCount(0, 'zones');
-        self::assertSame('office', $this->get('/open/v1/zones.json')->json('data.0.office'));
+        self::assertSame('kestrel-basin-extension', $this->get('/open/v1/zones.json')->json('data.0.office'));
     }
 }

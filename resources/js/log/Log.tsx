@@ -121,12 +121,7 @@ export function Log() {
                         </section>
                     )}
                     <Acts onAct={(act) => write({ act })} />
-                    <Pick
-                        label={say('log.zone')}
-                        value={owner.zone ?? ''}
-                        onChange={(event) => void log.choose(event.currentTarget.value)}
-                        options={log.zones.map(({ slug, name }) => ({ value: slug, label: name }))}
-                    />
+                    <ChooseZone log={log} here={book.zone.name} value={owner.zone ?? ''} />
                 </>
             )}
         </main>
@@ -208,5 +203,24 @@ function State({ log, others, onLines }: { log: ReturnType<typeof useLog>; other
                 </p>
             )}
         </div>
+    );
+}
+
+/** Another zone, which is opened once it is on this phone. */
+function ChooseZone({ log, here, value }: { log: ReturnType<typeof useLog>; here: string; value: string }) {
+    return (
+        <>
+            {log.unreached && (
+                <p role="alert" className="warning">
+                    {say('log.zone-unreached', { zone: log.unreached, here })}
+                </p>
+            )}
+            <Pick
+                label={say('log.zone')}
+                value={value}
+                onChange={(event) => void log.choose(event.currentTarget.value)}
+                options={log.zones.map(({ slug, name }) => ({ value: slug, label: name }))}
+            />
+        </>
     );
 }

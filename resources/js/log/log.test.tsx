@@ -84,9 +84,21 @@ const takes = (refuse: Record<string, string> = {}) => ({
 
 const HERE: Answers = {
     'GET /api/session': EDUCATOR,
-    'GET /api/zones': [{ slug: 'basin-floor', name: 'Basin Floor' }],
     'GET /api/zones/basin-floor/log-book': BOOK,
 };
+
+/** Of an educator with two zones, at home in one or in none. */
+const ofTwoZones = (home: string | null) => ({
+    ...EDUCATOR,
+    user: {
+        ...EDUCATOR.user,
+        home_zone: home,
+        offices: EDUCATOR.user.offices.map((office) => ({
+            ...office,
+            zones: [...office.zones, { slug: 'lakeshore', name: 'Lakeshore' }],
+        })),
+    },
+});
 
 beforeEach(asBrowser);
 
@@ -335,19 +347,28 @@ describe('the log', () => {
     });
 
     it('begins with the home zone of the person, where none was open before', async () => {
-        const own = { ...EDUCATOR, user: { ...EDUCATOR.user, home_zone: 'lakeshore' } };
         const asked = fakeServer({
             ...HERE,
-            'GET /api/session': own,
-            'GET /api/zones': [
-                { slug: 'basin-floor', name: 'Basin Floor' },
-                { slug: 'lakeshore', name: 'Lakeshore' },
-            ],
+            'GET /api/session': ofTwoZones('lakeshore'),
             'GET /api/zones/lakeshore/log-book': BOOK,
         });
         open();
         await screen.findByRole('button', { name: 'sown' });
         expect(asked.some(({ what }) => what === 'GET /api/zones/lakeshore/log-book')).toBe(true);
+    });
+
+    it('opens another zone once it is here, and stays where it is as long as that cannot be fetched', async () => {
+        const answers: Answers = { ...HERE, 'GET /api/session': ofTwoZones(null) };
+        fakeServer(answers);
+        open();
+        await screen.findByRole('button', { name: 'sown' });
+        fireEvent.change(screen.getByLabelText('Zone'), { target: { value: 'lakeshore' } });
+        await screen.findByText(/^Lakeshore could not be loaded, so you are still in Basin Floor/);
+        expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Basin Floor');
+        answers['GET /api/zones/lakeshore/log-book'] = { ...BOOK, zone: { slug: 'lakeshore', name: 'Lakeshore' } };
+        fireEvent.change(screen.getByLabelText('Zone'), { target: { value: 'lakeshore' } });
+        await waitFor(() => expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Lakeshore'));
+        expect(screen.queryByText(/could not be loaded/)).toBeNull();
     });
 
     it('takes a watering in two touches, with the amount only where it is known', async () => {

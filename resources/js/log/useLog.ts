@@ -34,6 +34,8 @@ export type LogState = {
     /** somebody has to log in before anything is sent */
     stranger: boolean;
     ready: boolean;
+    /** name of the zone that was chosen and could not be fetched, so that the one before stays; null: none */
+    unreached: string | null;
     /** the browser keeps nothing for this site, so nothing can be written here */
     noStorage: boolean;
 };
@@ -47,6 +49,7 @@ const EMPTY: LogState = {
     last: null,
     stranger: false,
     ready: false,
+    unreached: null,
     noStorage: false,
 };
 
@@ -65,6 +68,22 @@ function useWhileOpen(start: () => Promise<void>, send: () => Promise<void>) {
             clearInterval(timer);
         };
     }, [start, send]);
+}
+
+/** Fetches a zone's book, and keeps it. */
+async function fetchBook(zone: string) {
+    const book = await unwrap(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } }));
+    await keepBook(zone, { book, fetched: Date.now() });
+}
+
+/** One step after the other: whoever chooses a zone while the first is still being asked for has chosen last. */
+function useTurns() {
+    const last = useRef<Promise<unknown>>(Promise.resolve());
+    return useCallback(<T>(step: () => Promise<T>): Promise<T> => {
+        const mine = last.current.then(step, step);
+        last.current = mine;
+        return mine;
+    }, []);
 }
 
 /** The log as this phone has it: what was written is kept here first, and goes to the server when there is a line. */
@@ -87,28 +106,29 @@ export function useLog() {
         });
     }, [set]);
 
+    const inTurn = useTurns();
+
     /** Asks who is there and what the book says; a phone without a line goes on with what it has. */
-    const fromServer = useCallback(async () => {
+    const askServer = useCallback(async () => {
         try {
             const { user } = await unwrap(api.GET('/api/session'));
             if (user) readAsChosen(user);
             if (!user) return set({ stranger: true });
-            const zones = (await unwrap(api.GET('/api/zones'))).map(({ slug, name }) => ({ slug, name }));
+            // Of every office they work in: the address of a zone says which one is meant.
+            const zones = user.offices.flatMap((office) => office.zones);
             await keepZones(zones);
             // The one that was open last, the person's own, the first.
             const is = (zone: string | null | undefined) => zones.some(({ slug }) => slug === zone);
             const zone = [owner.current?.zone, user.home_zone].find(is) ?? zones[0]?.slug ?? null;
             await keepOwner({ email: user.email, name: user.name, zone });
-            if (zone) {
-                const book = await unwrap(api.GET('/api/zones/{zone}/log-book', { params: { path: { zone } } }));
-                await keepBook(zone, { book, fetched: Date.now() });
-            }
+            if (zone) await fetchBook(zone);
             set({ stranger: false });
             await fromStore();
         } catch (error) {
             if (error instanceof Refusal && error.status === 401) set({ stranger: true });
         }
     }, [fromStore, set]);
+    const fromServer = useCallback(() => inTurn(askServer), [askServer, inTurn]);
 
     const send = useCallback(async () => {
         if (!owner.current) return;
@@ -160,9 +180,19 @@ export function useLog() {
             return waited;
         },
         choose: async (zone: string) => {
-            if (!owner.current) return;
-            await keepOwner({ ...owner.current, zone });
-            await fromStore();
+            await inTurn(async () => {
+                if (!owner.current) return;
+                set({ unreached: null });
+                try {
+                    // A zone that is not here yet is opened once it is.
+                    if (!(await keptBook(zone))) await fetchBook(zone);
+                } catch {
+                    const zones = await keptZones();
+                    return set({ unreached: zones.find(({ slug }) => slug === zone)?.name ?? zone });
+                }
+                await keepOwner({ ...owner.current, zone });
+                await fromStore();
+            });
             await fromServer();
         },
         arrived: async () => {

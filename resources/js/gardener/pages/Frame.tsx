@@ -16,8 +16,8 @@ export function Frame({ common, here, children }: { common: Common; here: Here; 
     const unread = useUnread();
     return (
         <>
-            <OfficeLine office={common.office} />
             <header className="top">
+                <OfficeLine office={common.office} />
                 <a className="zone" href={`${base}`}>
                     {zone.name}
                 </a>

@@ -41,11 +41,13 @@ export function Home({ office, asked, found, zones }: HomeProps) {
             {zones.length === 0 && <p>{say('page.home.none')}</p>}
             {districts.map((district) => (
                 <section key={district} className="district">
-                    <h2>{own(district)}</h2>
-                    {office === null &&
-                        officesOf(zones.filter((zone) => zone.district === district)).map((one) => (
-                            <OfficeLine key={one.slug} office={one} />
-                        ))}
+                    <h2>
+                        {own(district)}
+                        {office === null &&
+                            officesOf(zones.filter((zone) => zone.district === district)).map((one) => (
+                                <OfficeLine key={one.slug} office={one} />
+                            ))}
+                    </h2>
                     <ul className="zones">
                         {zones
                             .filter((zone) => zone.district === district)

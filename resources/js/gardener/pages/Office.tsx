@@ -75,9 +75,9 @@ export function OfficeLine({ office }: { office: OfficeMark | null | undefined }
     const address = useAddress();
     if (!office) return null;
     return (
-        <p className={`office-line mark-${office.mark}`}>
+        <span className={`office-line mark-${office.mark}`}>
             <a href={address(`/offices/${office.slug}`)}>{office.name}</a>
-        </p>
+        </span>
     );
 }
 

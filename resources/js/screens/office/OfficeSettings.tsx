@@ -94,29 +94,7 @@ function Form({ office }: { office: Office }) {
                     />
                 ))}
             </Group>
-            <NativeSelect
-                mt="xs"
-                label={say('profile.units')}
-                description={say('office-settings.units-help')}
-                disabled={!mayEdit}
-                value={edited.units}
-                onChange={(event) => set('units', event.currentTarget.value)}
-                data={[
-                    { value: 'us', label: say('units.us') },
-                    { value: 'metric', label: say('units.metric') },
-                ]}
-            />
-            <NativeSelect
-                mt="xs"
-                label={say('profile.dates')}
-                disabled={!mayEdit}
-                value={edited.dates}
-                onChange={(event) => set('dates', event.currentTarget.value)}
-                data={[
-                    { value: 'month', label: say('dates.month') },
-                    { value: 'day', label: say('dates.day') },
-                ]}
-            />
+            <HowItReads mayEdit={mayEdit} edited={edited} set={set} />
             <Checkbox
                 mt="md"
                 label={say('office-settings.second-signature')}
@@ -150,5 +128,44 @@ function Form({ office }: { office: Office }) {
                 </Button>
             )}
         </form>
+    );
+}
+
+/** Units and dates, for everybody at the desk who chose none. */
+function HowItReads({
+    mayEdit,
+    edited,
+    set,
+}: {
+    mayEdit: boolean;
+    edited: Office;
+    set: (field: 'units' | 'dates', value: string) => void;
+}) {
+    return (
+        <>
+            <NativeSelect
+                mt="xs"
+                label={say('profile.units')}
+                description={say('office-settings.units-help')}
+                disabled={!mayEdit}
+                value={edited.units}
+                onChange={(event) => set('units', event.currentTarget.value)}
+                data={[
+                    { value: 'us', label: say('units.us') },
+                    { value: 'metric', label: say('units.metric') },
+                ]}
+            />
+            <NativeSelect
+                mt="xs"
+                label={say('profile.dates')}
+                disabled={!mayEdit}
+                value={edited.dates}
+                onChange={(event) => set('dates', event.currentTarget.value)}
+                data={[
+                    { value: 'month', label: say('dates.month') },
+                    { value: 'day', label: say('dates.day') },
+                ]}
+            />
+        </>
     );
 }
