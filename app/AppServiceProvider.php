@@ -109,7 +109,10 @@ class AppServiceProvider extends ServiceProvider
                 $token->tokenable->isActive(),
         );
         // People are looked after where they work.
-        Route::bind('person', static fn (string $id): User => Membership::query()->with('user')->where('user_id', $id)->firstOrFail()->user);
+        Route::bind(
+            'person',
+            static fn (string $id): User => Membership::query()->with('user')->where('user_id', $id)->firstOrFail()->user,
+        );
         // A policy stands beside its model.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => "{$model}Policy");
         foreach (self::LISTENERS as $event => $listener) {

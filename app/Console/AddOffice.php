@@ -30,10 +30,14 @@ class AddOffice extends Command
             return self::FAILURE;
         }
         foreach (Office::query()->where('name', '')->get() as $unnamed) {
-            $this->warn("The office “{$unnamed->slug}” has no name yet. Its people give it one under Settings › Office, so that gardeners can tell the two apart.");
+            $this->warn(
+                "The office “{$unnamed->slug}” has no name yet. Its people give it one under Settings › Office, so that gardeners can tell the two apart.",
+            );
         }
         $office = $found->execute($name);
-        $this->info("{$office->name} is there, as {$office->slug}. Add its first administrator: php artisan anthesis:add-person --office={$office->slug} --role=administrator");
+        $this->info(
+            "{$office->name} is there, as {$office->slug}. Add its first administrator: php artisan anthesis:add-person --office={$office->slug} --role=administrator",
+        );
 
         return self::SUCCESS;
     }

@@ -60,7 +60,11 @@ class AddPerson extends Command
         }
         $office = $this->office();
         if ($office === null) {
-            $this->error('There are several offices: say which with --office, by its address: '.Office::query()->pluck('slug')->implode(', ').'.');
+            $this->error(
+                'There are several offices: say which with --office, by its address: '.
+                    Office::query()->pluck('slug')->implode(', ').
+                    '.',
+            );
 
             return self::FAILURE;
         }

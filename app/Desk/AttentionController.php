@@ -15,9 +15,9 @@ class AttentionController
     public function __invoke(Request $request, Attention $attention): JsonResponse
     {
         $slug =
-            $request->validate(
-                ['zone' => ['nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')]]
-            )['zone'] ?? null;
+            $request->validate([
+                'zone' => ['nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')],
+            ])['zone'] ?? null;
         $attends = $attention->of(Attention::zones($slug), $request->user() ?? abort(401), $slug !== null);
 
         return response()->json(['data' => $attends]);

@@ -15,7 +15,8 @@ class FrontPageController
     public function __invoke(Request $request, PageRenderer $renderer): Response
     {
         $slug = (string) $request->route('office');
-        $office = Office::query()->where('slug', $slug)->first() ?? abort(404, 'There is no such office. Look for your zone on the first page.');
+        $office =
+            Office::query()->where('slug', $slug)->first() ?? abort(404, 'There is no such office. Look for your zone on the first page.');
         OfficeInUse::enter($office->id);
         $zones = PublicSite::zones()->where('office_id', $office->id)->values();
 

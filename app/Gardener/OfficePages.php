@@ -18,7 +18,11 @@ final class OfficePages
 
     public static function page(string $which, Reading $reading): Page
     {
-        $offices = Office::query()->where('name', '!=', '')->whereHas('zones', static fn (Builder $q) => $q->has('currentEdition'))->orderBy('name')->get();
+        $offices = Office::query()
+            ->where('name', '!=', '')
+            ->whereHas('zones', static fn (Builder $q) => $q->has('currentEdition'))
+            ->orderBy('name')
+            ->get();
 
         return new Page(
             'office',

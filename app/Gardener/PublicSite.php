@@ -250,7 +250,11 @@ final class PublicSite
                     ),
                 ).
                 "<lastmod>{$today}</lastmod></url>",
-            ['/', ...self::frontPages($zones), ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all()],
+            [
+                '/',
+                ...self::frontPages($zones),
+                ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all(),
+            ],
         );
         self::keep(
             self::root().'/sitemap.xml',

@@ -24,7 +24,12 @@ final class SendLetters
     /** @return int letters written */
     public function execute(): int
     {
-        return array_sum(Zone::query()->get()->map(fn (Zone $zone): int => OfficeInUse::within($zone->office_id, fn (): int => $this->ofZone($zone, $zone->today())))->all());
+        return array_sum(
+            Zone::query()
+                ->get()
+                ->map(fn (Zone $zone): int => OfficeInUse::within($zone->office_id, fn (): int => $this->ofZone($zone, $zone->today())))
+                ->all(),
+        );
     }
 
     private function ofZone(Zone $zone, Day $today): int

@@ -23,7 +23,11 @@ final class OfficeOfPerson
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        abort_unless($user instanceof User && self::enter($request, $user), 403, 'No office is open to you any more. Ask your administrator.');
+        abort_unless(
+            $user instanceof User && self::enter($request, $user),
+            403,
+            'No office is open to you any more. Ask your administrator.',
+        );
 
         return $next($request);
     }
@@ -64,6 +68,8 @@ final class OfficeOfPerson
 
         return ! is_string($zone)
             ? null
-            : OfficeInUse::everywhere(static fn (): ?int => Zone::query()->where('slug', $zone)->whereIn('office_id', $open)->value('office_id'));
+            : OfficeInUse::everywhere(
+                static fn (): ?int => Zone::query()->where('slug', $zone)->whereIn('office_id', $open)->value('office_id'),
+            );
     }
 }

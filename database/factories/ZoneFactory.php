@@ -21,7 +21,13 @@ final class ZoneFactory extends Factory
     /** @return array<string, mixed> */
     public function definition(): array
     {
-        return $this->called('Test Basin') + ['district' => 'Kestrel Basin', 'latitude' => 46.8, 'longitude' => -98.2, 'height_m' => 410, 'office_id' => Office::query()->orderBy('id')->value('id')];
+        return $this->called('Test Basin') + [
+            'district' => 'Kestrel Basin',
+            'latitude' => 46.8,
+            'longitude' => -98.2,
+            'height_m' => 410,
+            'office_id' => Office::query()->orderBy('id')->value('id'),
+        ];
     }
 
     public function configure(): self

@@ -14,7 +14,7 @@ use Illuminate\Support\Str;
  */
 return new class extends Migration
 {
-    /** What belongs to an office itself, and by what its rows are told apart there; all else belongs to one by its zone, station, or crop. */
+    /** What belongs to an office itself, and by what its rows are told apart there; all else belongs to one by what it hangs on. */
     private const OWNED = [
         'zones' => ['name'],
         'crops' => ['slug'],

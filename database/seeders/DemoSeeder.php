@@ -135,8 +135,18 @@ class DemoSeeder extends Seeder
         }
         foreach (
             [
-                [$kestrel, self::OFFICE, self::EDUCATOR, static fn (array $zone): bool => ! in_array($zone[0]['name'], self::PARTNERS_ZONES, true)],
-                [$saltbush, self::PARTNERS_OFFICE, self::PARTNER, static fn (array $zone): bool => in_array($zone[0]['name'], self::PARTNERS_ZONES, true)],
+                [
+                    $kestrel,
+                    self::OFFICE,
+                    self::EDUCATOR,
+                    static fn (array $zone): bool => ! in_array($zone[0]['name'], self::PARTNERS_ZONES, true),
+                ],
+                [
+                    $saltbush,
+                    self::PARTNERS_OFFICE,
+                    self::PARTNER,
+                    static fn (array $zone): bool => in_array($zone[0]['name'], self::PARTNERS_ZONES, true),
+                ],
             ] as [$office, $values, $email, $isIts]
         ) {
             OfficeInUse::within(
@@ -214,10 +224,7 @@ class DemoSeeder extends Seeder
         $windows = $draft->windows($zone);
         $warnings = $draft->warnings($zone, $windows, $draft->document($zone, $windows, '', ''));
 
-        return array_fill_keys(
-            array_column($warnings, 'key'),
-            'Looked at, and published all the same: this is the first calendar.',
-        );
+        return array_fill_keys(array_column($warnings, 'key'), 'Looked at, and published all the same: this is the first calendar.');
     }
 
     /** A volunteer's fortnight with the thermometer. */

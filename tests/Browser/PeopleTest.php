@@ -79,7 +79,11 @@ final class PeopleTest extends BrowserTestCase
     public function test_somebody_of_two_offices_changes_between_them(): void
     {
         $this->logIn('corwin@kestrel.example');
-        $this->browser->visit('/desk/zones/basin-floor/today')->see('Kestrel Basin Extension')->press('Basin Floor')->see('Your other offices');
+        $this->browser
+            ->visit('/desk/zones/basin-floor/today')
+            ->see('Kestrel Basin Extension')
+            ->press('Basin Floor')
+            ->see('Your other offices');
         self::assertStringNotContainsString('Saltbush Flats', $this->browser->text(), 'a zone of the other office');
         $this->browser->driver->executeScript(
             "[...document.querySelectorAll('[role=menuitem]')].find((i) => i.textContent.startsWith('Saltbush District')).click()",

@@ -146,14 +146,30 @@ final class OfficesTest extends TestCase
     public function test_what_is_told_one_office_says_nothing_of_another(): void
     {
         $this->populate();
-        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '39'], 'note' => 'A note of ours.', 'version' => 1])->assertOk();
+        $this->patchJson('/api/crops/radish', [
+            'cells' => ['maturity_days' => '39'],
+            'note' => 'A note of ours.',
+            'version' => 1,
+        ])->assertOk();
         $this->foundOther();
         Queue::fake();
-        $ours = ['Test Basin', 'test-basin', 'Harrow Red', 'A note of ours', 'before-the-attack', 'Lilac', (string) $this->getJson('/api/session')->json('data.user.email')];
+        $ours = [
+            'Test Basin',
+            'test-basin',
+            'Harrow Red',
+            'A note of ours',
+            'before-the-attack',
+            'Lilac',
+            (string) $this->getJson('/api/session')->json('data.user.email'),
+        ];
         $this->actingAs($this->stranger);
         $asked = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            if (! in_array('GET', $route->methods(), true) || ! str_starts_with($route->uri(), 'api/') || str_contains($route->uri(), '{zone}')) {
+            if (
+                ! in_array('GET', $route->methods(), true) ||
+                ! str_starts_with($route->uri(), 'api/') ||
+                str_contains($route->uri(), '{zone}')
+            ) {
                 continue;
             }
             $address = (string) preg_replace(['/\{crop\}/', '/\{\w+\}/'], ['radish', '1'], $route->uri());
@@ -165,12 +181,18 @@ final class OfficesTest extends TestCase
         }
         self::assertGreaterThan(24, $asked);
         foreach (['crops.csv', 'changes.csv', 'my-log.csv'] as $file) {
-            $content = $this->get("/desk-files/{$file}")->assertOk()->streamedContent();
+            $content = $this->get("/desk-files/{$file}")
+                ->assertOk()
+                ->streamedContent();
             foreach ($ours as $word) {
                 self::assertStringNotContainsString($word, $content, $file);
             }
         }
-        self::assertSame('26', $this->getJson('/api/crops/radish')->json('data.cells.maturity_days') ?? '', 'their own radish is as it ships');
+        self::assertSame(
+            '26',
+            $this->getJson('/api/crops/radish')->json('data.cells.maturity_days') ?? '',
+            'their own radish is as it ships',
+        );
     }
 
     /**
@@ -180,7 +202,15 @@ final class OfficesTest extends TestCase
      */
     public static function foreignRows(): array
     {
-        $line = ['key' => 'a-line-of-mine', 'act' => 'sown', 'on' => '2012-04-12', 'crop' => 'radish', 'garden' => 'School', 'bed' => 'Bed 9', 'written_at' => 1];
+        $line = [
+            'key' => 'a-line-of-mine',
+            'act' => 'sown',
+            'on' => '2012-04-12',
+            'crop' => 'radish',
+            'garden' => 'School',
+            'bed' => 'Bed 9',
+            'written_at' => 1,
+        ];
         $entries = static fn (array $more): array => ['sent_at' => 2, 'by' => 'desk', 'entries' => [$more + $line]];
 
         return [
@@ -190,7 +220,16 @@ final class OfficesTest extends TestCase
             'a zone of a site' => [
                 'POST',
                 '/api/sites',
-                ['name' => 'x', 'zone' => 'partner-zone', 'air' => 0, 'sun' => 0, 'rate' => 1, 'protection' => 0, 'offset' => 0, 'note' => null],
+                [
+                    'name' => 'x',
+                    'zone' => 'partner-zone',
+                    'air' => 0,
+                    'sun' => 0,
+                    'rate' => 1,
+                    'protection' => 0,
+                    'offset' => 0,
+                    'note' => null,
+                ],
                 'zone',
             ],
             'a zone of a trial' => ['POST', '/api/crops/radish/trials', ['zone' => 'partner-zone', 'cells' => []], 'zone'],
@@ -202,8 +241,18 @@ final class OfficesTest extends TestCase
                 ['garden' => 'x', 'name' => 'x', 'site' => '{site}', 'length_m' => 1, 'width_m' => 1],
                 'site',
             ],
-            'a station of the zone' => ['PUT', '/api/zones/test-basin/stations', ['stations' => [['id' => '{station}', 'height_m' => 1, 'lapse' => null, 'matched' => false]]], 'stations.0.id'],
-            'a station of a device' => ['POST', '/api/zones/test-basin/station-devices', ['station' => '{station}', 'name' => 'x'], 'station'],
+            'a station of the zone' => [
+                'PUT',
+                '/api/zones/test-basin/stations',
+                ['stations' => [['id' => '{station}', 'height_m' => 1, 'lapse' => null, 'matched' => false]]],
+                'stations.0.id',
+            ],
+            'a station of a device' => [
+                'POST',
+                '/api/zones/test-basin/station-devices',
+                ['station' => '{station}', 'name' => 'x'],
+                'station',
+            ],
             'a spot of a reading' => [
                 'POST',
                 '/api/zones/test-basin/soil-readings',
@@ -213,21 +262,56 @@ final class OfficesTest extends TestCase
             'a bed of a planting' => [
                 'PUT',
                 '/api/zones/test-basin/plantings',
-                ['add' => [['key' => 'a-planting-of-mine', 'crop' => 'radish', 'route' => 'direct', 'bed' => '{bed}', 'on' => '2012-05-10', 'metres' => 2]]],
+                [
+                    'add' => [
+                        [
+                            'key' => 'a-planting-of-mine',
+                            'crop' => 'radish',
+                            'route' => 'direct',
+                            'bed' => '{bed}',
+                            'on' => '2012-05-10',
+                            'metres' => 2,
+                        ],
+                    ],
+                ],
                 'bed',
             ],
-            'a crop that is theirs alone' => ['POST', '/api/zones/test-basin/objections', ['key' => 'an-objection-1', 'crop' => 'partners-own', 'text' => 'x'], 'crop'],
+            'a crop that is theirs alone' => [
+                'POST',
+                '/api/zones/test-basin/objections',
+                ['key' => 'an-objection-1', 'crop' => 'partners-own', 'text' => 'x'],
+                'crop',
+            ],
             'their crop in a trial' => [
                 'POST',
                 '/api/zones/test-basin/trials',
-                ['key' => 'a-trial-of-mine', 'crop' => 'partners-own', 'route' => 'direct', 'measured_in' => 'stems', 'question' => 'x', 'waves' => [['name' => 'x', 'on' => '2012-04-01']], 'varieties' => [null], 'repeats' => 1],
+                [
+                    'key' => 'a-trial-of-mine',
+                    'crop' => 'partners-own',
+                    'route' => 'direct',
+                    'measured_in' => 'stems',
+                    'question' => 'x',
+                    'waves' => [['name' => 'x', 'on' => '2012-04-01']],
+                    'varieties' => [null],
+                    'repeats' => 1,
+                ],
                 'crop',
             ],
             'their crop in the log' => ['POST', '/api/zones/test-basin/log-entries', $entries(['crop' => 'partners-own']), 'crop'],
             'their photograph in the log' => ['POST', '/api/zones/test-basin/log-entries', $entries(['photo' => '{photo}']), 'photo'],
             'their plant in the log' => ['POST', '/api/zones/test-basin/log-entries', $entries(['act' => 'seen', 'cue' => '{cue}']), 'cue'],
-            'their sowing in the log' => ['POST', '/api/zones/test-basin/log-entries', $entries(['act' => 'up', 'sowing' => 'a-sowing-of-theirs']), 'sowing'],
-            'their line in the log' => ['POST', '/api/zones/test-basin/log-entries', $entries(['corrects' => 'a-sowing-of-theirs']), 'corrects'],
+            'their sowing in the log' => [
+                'POST',
+                '/api/zones/test-basin/log-entries',
+                $entries(['act' => 'up', 'sowing' => 'a-sowing-of-theirs']),
+                'sowing',
+            ],
+            'their line in the log' => [
+                'POST',
+                '/api/zones/test-basin/log-entries',
+                $entries(['corrects' => 'a-sowing-of-theirs']),
+                'corrects',
+            ],
         ];
     }
 
@@ -241,14 +325,20 @@ final class OfficesTest extends TestCase
         $theirs = $this->theirs();
         $this->actingAs($me);
         $sent = json_decode(
-            (string) preg_replace_callback('/"\{(\w+)\}"/', static fn (array $m): string => json_encode($theirs[$m[1]]), json_encode($sent)),
+            (string) preg_replace_callback(
+                '/"\{(\w+)\}"/',
+                static fn (array $m): string => (string) json_encode($theirs[$m[1]]),
+                (string) json_encode($sent),
+            ),
             true,
         );
         $before = $this->rowsOf();
         $answer = $this->json($method, $address, $sent);
         $told = (string) $answer->getContent();
         // A log entry is answered for by itself, within an answer that went well.
-        $refused = str_ends_with($address, 'log-entries') ? str_contains($told, 'refused') : in_array($answer->getStatusCode(), [404, 422], true);
+        $refused = str_ends_with($address, 'log-entries')
+            ? str_contains($told, 'refused')
+            : in_array($answer->getStatusCode(), [404, 422], true);
         self::assertTrue($refused, "{$method} {$address}: {$answer->getStatusCode()} {$told}");
         self::assertStringContainsString(explode('.', $field)[0], $told, 'what is refused is named');
         self::assertSame($before, $this->rowsOf(), 'nothing was half-saved');
@@ -258,27 +348,67 @@ final class OfficesTest extends TestCase
     private function theirs(): array
     {
         return OfficeInUse::within($this->other->id, function (): array {
-            Crop::query()->create(['slug' => 'partners-own', 'position' => 999, 'cells' => Crop::query()->where('slug', 'radish')->firstOrFail()->cells]);
-            $zone = Zone::factory()->named('Partner Zone')->create(['office_id' => $this->other->id]);
+            Crop::query()->create([
+                'slug' => 'partners-own',
+                'position' => 999,
+                'cells' => Crop::query()->where('slug', 'radish')->firstOrFail()->cells,
+            ]);
+            $zone = Zone::factory()
+                ->named('Partner Zone')
+                ->create(['office_id' => $this->other->id]);
             $photo = str_repeat('b', 64);
-            DB::table('log_photos')->insert(['office_id' => $this->other->id, 'checksum' => $photo, 'width' => 1, 'height' => 1, 'bytes' => 1]);
+            DB::table('log_photos')->insert([
+                'office_id' => $this->other->id,
+                'checksum' => $photo,
+                'width' => 1,
+                'height' => 1,
+                'bytes' => 1,
+            ]);
             $bed = Bed::query()->create(['zone_id' => $zone->id, 'garden' => 'School', 'name' => 'Bed 1']);
             $cue = DB::table('cue_plants')->insertGetId(['office_id' => $this->other->id, 'name' => 'Elder', 'stage' => 'first flower']);
             $site = Site::query()->firstOrFail();
             $spot = SoilSpot::query()->create(['zone_id' => $zone->id, 'name' => 'Theirs', 'site_id' => $site->id]);
             $station = Station::query()->create(['zone_id' => $zone->id, 'name' => 'Theirs', 'rank' => 1]);
             $this->actingAs($this->stranger);
-            $line = ['key' => 'a-sowing-of-theirs', 'act' => 'sown', 'on' => '2012-04-12', 'crop' => 'radish', 'garden' => 'School', 'bed' => 'Bed 1', 'written_at' => 1];
+            $line = [
+                'key' => 'a-sowing-of-theirs',
+                'act' => 'sown',
+                'on' => '2012-04-12',
+                'crop' => 'radish',
+                'garden' => 'School',
+                'bed' => 'Bed 1',
+                'written_at' => 1,
+            ];
             $this->postJson('/api/zones/partner-zone/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [$line]])->assertOk();
 
-            return ['photo' => $photo, 'bed' => $bed->id, 'cue' => $cue, 'site' => $site->id, 'spot' => $spot->id, 'station' => $station->id];
+            return [
+                'photo' => $photo,
+                'bed' => $bed->id,
+                'cue' => $cue,
+                'site' => $site->id,
+                'spot' => $spot->id,
+                'station' => $station->id,
+            ];
         });
     }
 
     /** @return array<string, int> how many rows there are of what people make */
     private function rowsOf(): array
     {
-        $tables = ['sites', 'soil_spots', 'soil_readings', 'beds', 'plantings', 'log_entries', 'sowings', 'trials', 'objections', 'station_devices', 'computations', 'changes'];
+        $tables = [
+            'sites',
+            'soil_spots',
+            'soil_readings',
+            'beds',
+            'plantings',
+            'log_entries',
+            'sowings',
+            'trials',
+            'objections',
+            'station_devices',
+            'computations',
+            'changes',
+        ];
 
         return array_combine($tables, array_map(static fn (string $t): int => DB::table($t)->count(), $tables));
     }
@@ -289,11 +419,16 @@ final class OfficesTest extends TestCase
         $this->foundOther();
         $both = $this->person(Role::Volunteer)->refresh();
         $both->memberships()->create(['office_id' => $this->other->id, 'role' => Role::Administrator]);
-        Zone::factory()->named('Partner Zone')->create(['office_id' => $this->other->id]);
+        Zone::factory()
+            ->named('Partner Zone')
+            ->create(['office_id' => $this->other->id]);
         $this->actingAs($both);
         $session = $this->getJson('/api/session')->assertOk()->json('data.user');
         self::assertSame(['volunteer', 'office'], [$session['role'], $session['office']['slug']]);
-        self::assertSame([['office', 'volunteer'], ['partner-district', 'administrator']], array_map(static fn (array $o): array => [$o['slug'], $o['role']], $session['offices']));
+        self::assertSame(
+            [['office', 'volunteer'], ['partner-district', 'administrator']],
+            array_map(static fn (array $o): array => [$o['slug'], $o['role']], $session['offices']),
+        );
         self::assertSame(['test-basin'], array_column($this->getJson('/api/zones')->json('data'), 'slug'));
         $this->getJson('/api/people')->assertForbidden();
         // The address of a zone says which office is meant, and so which role.
@@ -301,7 +436,9 @@ final class OfficesTest extends TestCase
         $this->editZone($this->zoneValues('Partner Zone, renamed'), 'partner-zone')->assertOk();
         self::assertSame('volunteer', $this->getJson('/api/session')->json('data.user.role'), 'the desk still shows the first');
 
-        $this->putJson('/api/session/office', ['office' => 'partner-district'])->assertOk()->assertJsonPath('data.user.role', 'administrator');
+        $this->putJson('/api/session/office', ['office' => 'partner-district'])
+            ->assertOk()
+            ->assertJsonPath('data.user.role', 'administrator');
         self::assertSame(['partner-zone'], array_column($this->getJson('/api/zones')->json('data'), 'slug'));
         $this->getJson('/api/people')->assertOk()->assertJsonCount(2, 'data.people');
         $this->putJson('/api/session/office', ['office' => 'nowhere'])
@@ -309,10 +446,17 @@ final class OfficesTest extends TestCase
             ->assertJsonPath('errors.office.0', 'This office is not open to you. Choose one from the list.');
 
         // Where it is closed to them, the desk shows the one that is open.
-        OfficeInUse::within($this->other->id, static fn () => Membership::query()->where('user_id', $both->id)->update(['deactivated_at' => now()]));
+        OfficeInUse::within(
+            $this->other->id,
+            static fn () => Membership::query()
+                ->where('user_id', $both->id)
+                ->update(['deactivated_at' => now()]),
+        );
         self::assertSame('office', $this->getJson('/api/session')->json('data.user.office.slug'));
         $this->getJson('/api/zones/partner-zone')->assertNotFound();
-        Membership::query()->where('user_id', $both->id)->update(['deactivated_at' => now()]);
+        Membership::query()
+            ->where('user_id', $both->id)
+            ->update(['deactivated_at' => now()]);
         $this->getJson('/api/zones')->assertUnauthorized();
     }
 
@@ -325,12 +469,25 @@ final class OfficesTest extends TestCase
         $made = $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
         self::assertSame('test-basin-2', $made->json('data.slug'), 'addresses are told apart, names are not');
         $radish = $this->getJson('/api/crops/radish')->json('data');
-        $this->patchJson('/api/crops/radish', ['cells' => ['maturity_days' => '44'], 'note' => 'Slower here.', 'version' => $radish['version']])->assertOk();
-        self::assertSame(0, OfficeInUse::within($me->memberships()->value('office_id'), static fn (): int => Change::query()->where('why', 'Slower here.')->count()));
+        $this->patchJson('/api/crops/radish', [
+            'cells' => ['maturity_days' => '44'],
+            'note' => 'Slower here.',
+            'version' => $radish['version'],
+        ])->assertOk();
+        self::assertSame(
+            0,
+            OfficeInUse::within(
+                $me->memberships()->value('office_id'),
+                static fn (): int => Change::query()->where('why', 'Slower here.')->count(),
+            ),
+        );
         self::assertSame(1, Change::query()->where('why', 'Slower here.')->where('office_id', $this->other->id)->count());
         $this->actingAs($me);
         self::assertSame($radish['cells']['maturity_days'], $this->getJson('/api/crops/radish')->json('data.cells.maturity_days'));
-        self::assertFalse(Zone::query()->where('slug', 'test-basin')->firstOrFail()->isStale(), 'an edit elsewhere puts nothing out of date');
+        self::assertFalse(
+            Zone::query()->where('slug', 'test-basin')->firstOrFail()->isStale(),
+            'an edit elsewhere puts nothing out of date',
+        );
     }
 
     public function test_who_works_elsewhere_already_comes_in_with_the_password_they_have(): void
@@ -345,7 +502,9 @@ final class OfficesTest extends TestCase
         DB::table('invitations')->update(['token' => hash('sha256', $secret)]);
         $this->app['auth']->forgetGuards();
         $this->flushSession();
-        $this->getJson("/api/invited/{$secret}")->assertOk()->assertJsonPath('data.has_account', true);
+        $this->getJson("/api/invited/{$secret}")
+            ->assertOk()
+            ->assertJsonPath('data.has_account', true);
         $this->postJson("/api/invited/{$secret}", ['name' => 'Somebody Else', 'password' => 'a password of somebody'])
             ->assertUnprocessable()
             ->assertJsonPath('errors.password.0', 'This is not your password. Use the one you log in with.');
@@ -367,7 +526,15 @@ final class OfficesTest extends TestCase
         $leaving = $this->person(Role::Volunteer)->refresh();
         $leaving->memberships()->create(['office_id' => $this->other->id, 'role' => Role::Educator]);
         $login = Login::beginOn('x', $leaving);
-        $line = ['key' => 'a-line-that-stays', 'act' => 'note', 'on' => '2012-04-12', 'garden' => 'School', 'bed' => 'Bed 1', 'text' => 'x', 'written_at' => 1];
+        $line = [
+            'key' => 'a-line-that-stays',
+            'act' => 'note',
+            'on' => '2012-04-12',
+            'garden' => 'School',
+            'bed' => 'Bed 1',
+            'text' => 'x',
+            'written_at' => 1,
+        ];
         $this->actingAs($leaving)
             ->postJson('/api/zones/test-basin/log-entries', ['sent_at' => 2, 'by' => 'desk', 'entries' => [$line]])
             ->assertOk();
@@ -376,13 +543,21 @@ final class OfficesTest extends TestCase
         $this->patchJson("/api/people/{$leaving->id}", ['second_factor' => false])->assertStatus(422);
         self::assertTrue($leaving->refresh()->hasSecondFactor(), 'one office does not weaken the way into another');
         $this->deleteJson("/api/people/{$leaving->id}", ['keep_name' => false])->assertNoContent();
-        self::assertNull(DB::table('log_entries')->where('idempotency_key', 'a-line-that-stays')->value('user_id'), 'the line stays, without the name');
+        self::assertNull(
+            DB::table('log_entries')->where('idempotency_key', 'a-line-that-stays')->value('user_id'),
+            'the line stays, without the name',
+        );
         self::assertNull($login->refresh()->ended_at);
-        self::assertSame(['educator'], array_map(static fn (Membership $m): string => $m->role->value, Membership::openTo($leaving->refresh())->get()->all()));
+        self::assertSame(
+            ['educator'],
+            array_map(static fn (Membership $m): string => $m->role->value, Membership::openTo($leaving->refresh())->get()->all()),
+        );
         app(ChangeChain::class)->seal();
         self::assertSame([], app(ChangeChain::class)->faults());
         // The last office they work in lets them go as before.
-        $this->actingAs($this->stranger)->deleteJson("/api/people/{$leaving->id}", ['keep_name' => false])->assertNoContent();
+        $this->actingAs($this->stranger)
+            ->deleteJson("/api/people/{$leaving->id}", ['keep_name' => false])
+            ->assertNoContent();
         self::assertNull(User::query()->find($leaving->id));
     }
 
@@ -390,9 +565,11 @@ final class OfficesTest extends TestCase
     {
         $columns = array_map(
             static fn (object $c): string => "{$c->t}.{$c->c}",
-            DB::select("SELECT table_name AS t, column_name AS c FROM information_schema.key_column_usage WHERE table_schema = DATABASE() AND referenced_table_name = 'users'"),
+            DB::select(
+                "SELECT table_name AS t, column_name AS c FROM information_schema.key_column_usage WHERE table_schema = DATABASE() AND referenced_table_name = 'users'",
+            ),
         );
-        $known = array_map(static fn (array $n): string => (new $n[0]())->getTable().".{$n[1]}", NamedRows::NAMED);
+        $known = array_map(static fn (array $n): string => (new ($n[0])())->getTable().".{$n[1]}", NamedRows::NAMED);
         foreach (NamedRows::OWN as $model) {
             $known[] = (new $model())->getTable().'.user_id';
         }
@@ -407,7 +584,9 @@ final class OfficesTest extends TestCase
     {
         $this->zoneWithRecord();
         $this->foundOther();
-        Zone::factory()->named('Partner Zone')->create(['office_id' => $this->other->id]);
+        Zone::factory()
+            ->named('Partner Zone')
+            ->create(['office_id' => $this->other->id]);
         $both = $this->person()->refresh();
         $both->memberships()->create(['office_id' => $this->other->id, 'role' => Role::Educator]);
         $token = $this->actingAs($both)
@@ -419,7 +598,10 @@ final class OfficesTest extends TestCase
         $as = ['Authorization' => "Bearer {$token}"];
         self::assertSame(['test-basin'], array_column($this->getJson('/api/programs/zones', $as)->assertOk()->json('data'), 'slug'));
         $this->getJson('/api/programs/zones/partner-zone', $as)->assertNotFound();
-        Membership::query()->where('user_id', $both->id)->where('office_id', '!=', $this->other->id)->update(['deactivated_at' => now()]);
+        Membership::query()
+            ->where('user_id', $both->id)
+            ->where('office_id', '!=', $this->other->id)
+            ->update(['deactivated_at' => now()]);
         $this->app['auth']->forgetGuards();
         $this->getJson('/api/programs/zones', $as)->assertForbidden();
     }
@@ -433,26 +615,48 @@ final class OfficesTest extends TestCase
         $id = $row['id'];
         DB::table('changes')->where('id', $id)->delete();
         DB::table('changes')->insert(['office_id' => Office::query()->orderBy('id')->value('id')] + $row);
-        self::assertSame(["Change {$id} is not as it was made, or one before it was taken from the chain."], app(ChangeChain::class)->faults());
+        self::assertSame(
+            ["Change {$id} is not as it was made, or one before it was taken from the chain."],
+            app(ChangeChain::class)->faults(),
+        );
     }
 
     public function test_published_calendars_are_everybodys_and_say_whose_they_are(): void
     {
         $this->zoneInPrint();
-        self::assertStringNotContainsString('<span class="office-line', (string) $this->get('/zones/test-basin')->getContent(), 'one office need not say so');
+        self::assertStringNotContainsString(
+            '<span class="office-line',
+            (string) $this->get('/zones/test-basin')->getContent(),
+            'one office need not say so',
+        );
         $this->get('/open/v1/index.json')->assertOk()->assertJsonCount(1, 'offices');
-        $this->putJson('/api/office', ['name' => 'Kestrel Basin Extension', 'mark' => 'plum'] + $this->getJson('/api/office')->json('data'))->assertOk();
+        $this->putJson(
+            '/api/office',
+            ['name' => 'Kestrel Basin Extension', 'mark' => 'plum'] + $this->getJson('/api/office')->json('data'),
+        )->assertOk();
         $this->foundOther();
         $this->publish('Now there are two offices.')->assertStatus(202);
         $page = (string) $this->get('/zones/test-basin')->assertOk()->getContent();
-        self::assertStringContainsString('<span class="office-line mark-plum"><a href="/offices/kestrel-basin-extension">Kestrel Basin Extension</a></span>', $page);
-        self::assertSame(['mark' => 'plum', 'slug' => 'kestrel-basin-extension', 'name' => 'Kestrel Basin Extension'], $this->get('/zones/test-basin/calendar.json')->json('office'));
+        self::assertStringContainsString(
+            '<span class="office-line mark-plum"><a href="/offices/kestrel-basin-extension">Kestrel Basin Extension</a></span>',
+            $page,
+        );
+        self::assertSame(
+            ['mark' => 'plum', 'slug' => 'kestrel-basin-extension', 'name' => 'Kestrel Basin Extension'],
+            $this->get('/zones/test-basin/calendar.json')->json('office'),
+        );
         $front = (string) $this->get('/offices/kestrel-basin-extension')->assertOk()->getContent();
         self::assertStringContainsString('Kestrel Basin Extension', $front);
         self::assertStringContainsString('/zones/test-basin/this-week', $front);
-        self::assertStringNotContainsString('/zones/test-basin/this-week', (string) $this->get('/offices/partner-district')->assertOk()->getContent());
+        self::assertStringNotContainsString(
+            '/zones/test-basin/this-week',
+            (string) $this->get('/offices/partner-district')->assertOk()->getContent(),
+        );
         $this->get('/offices/nowhere')->assertNotFound();
-        $this->get('/open/v1/offices/kestrel-basin-extension/index.json')->assertOk()->assertJsonPath('office', 'Kestrel Basin Extension')->assertJsonCount(1, 'zones');
+        $this->get('/open/v1/offices/kestrel-basin-extension/index.json')
+            ->assertOk()
+            ->assertJsonPath('office', 'Kestrel Basin Extension')
+            ->assertJsonCount(1, 'zones');
         $this->get('/open/v1/offices/partner-district/index.json')->assertOk()->assertJsonCount(0, 'zones');
         self::assertSame('kestrel-basin-extension', $this->get('/open/v1/zones.json')->json('data.0.office'));
     }

@@ -44,7 +44,14 @@ final class ReleaseUpdateTest extends TestCase
         DB::connection('mariadb')->statement('DROP DATABASE IF EXISTS '.self::DATABASE);
         DB::connection('mariadb')->statement('CREATE DATABASE '.self::DATABASE);
         $client = proc_open(
-            ['mariadb', '--no-defaults', "--host={$config['host']}", "--port={$config['port']}", "--user={$config['username']}", self::DATABASE],
+            [
+                'mariadb',
+                '--no-defaults',
+                "--host={$config['host']}",
+                "--port={$config['port']}",
+                "--user={$config['username']}",
+                self::DATABASE,
+            ],
             [0 => ['pipe', 'r'], 1 => ['file', '/dev/null', 'w'], 2 => ['pipe', 'w']],
             $pipes,
             null,
@@ -109,7 +116,9 @@ final class ReleaseUpdateTest extends TestCase
         app(ChangeChain::class)->seal();
         self::assertSame([], app(ChangeChain::class)->faults());
         try {
-            DB::table('changes')->limit(1)->update(['act' => 'nothing']);
+            DB::table('changes')
+                ->limit(1)
+                ->update(['act' => 'nothing']);
             self::fail('a change can be changed');
         } catch (QueryException $e) {
             self::assertStringContainsString('What was changed is not changed again.', $e->getMessage());
@@ -119,7 +128,11 @@ final class ReleaseUpdateTest extends TestCase
         self::assertSame([Zone::query()->sole()->slug], array_column($this->getJson('/api/zones')->assertOk()->json('data'), 'slug'));
 
         config(['database.default' => 'mariadb']);
-        self::assertSame(0, Artisan::call('migrate:rollback', ['--database' => 'release', '--step' => 1, '--force' => true]), Artisan::output());
+        self::assertSame(
+            0,
+            Artisan::call('migrate:rollback', ['--database' => 'release', '--step' => 1, '--force' => true]),
+            Artisan::output(),
+        );
         foreach (array_diff_key(self::rows(), ['migrations' => 1, 'changes' => 1, 'offices' => 1, 'logins' => 1]) as $table => $rows) {
             self::assertEquals(
                 array_map(self::sorted(...), array_map(static fn (array $r): array => array_diff_key($r, ['role' => 1]), $before[$table])),

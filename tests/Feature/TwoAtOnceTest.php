@@ -104,16 +104,11 @@ final class TwoAtOnceTest extends TestCase
             $this->postJson('/api/zones/test-basin/log-entries', [
                 'sent_at' => 1,
                 'by' => 'desk',
-                'entries' => [
-                    ['key' => 'lock-note', 'act' => 'note', 'on' => '2012-01-01', 'text' => 'A note.', 'written_at' => 1],
-                ],
+                'entries' => [['key' => 'lock-note', 'act' => 'note', 'on' => '2012-01-01', 'text' => 'A note.', 'written_at' => 1]],
             ])
                 ->assertStatus(503)
                 ->assertHeader('Retry-After', '5')
-                ->assertJsonPath(
-                    'message',
-                    'The server is busy with another change here. Nothing was saved. Try again in a few seconds.',
-                );
+                ->assertJsonPath('message', 'The server is busy with another change here. Nothing was saved. Try again in a few seconds.');
         } finally {
             $other->rollBack();
             DB::statement('SET SESSION innodb_lock_wait_timeout = 50');
@@ -174,9 +169,7 @@ final class TwoAtOnceTest extends TestCase
             'at' => $stale->json('changed.0.at'),
         ]);
         self::assertSame([520, 'Kestrel Basin'], [$this->zone()->height_m, $this->zone()->district]);
-        $this->patchJson('/api/zones/test-basin', $this->zoneValues())
-            ->assertUnprocessable()
-            ->assertJsonValidationErrorFor('version');
+        $this->patchJson('/api/zones/test-basin', $this->zoneValues())->assertUnprocessable()->assertJsonValidationErrorFor('version');
     }
 
     public function test_two_edits_of_one_crop_do_not_lose_one(): void
@@ -232,12 +225,16 @@ final class TwoAtOnceTest extends TestCase
     {
         Zone::saving(static function () use ($meanwhile): void {
             DB::table('zones')->insertOrIgnore(
-                $meanwhile + ['office_id' => DB::table('offices')->value('id'), 'district' => 'D', 'latitude' => 46, 'longitude' => -98, 'height_m' => 1],
+                $meanwhile + [
+                    'office_id' => DB::table('offices')->value('id'),
+                    'district' => 'D',
+                    'latitude' => 46,
+                    'longitude' => -98,
+                    'height_m' => 1,
+                ],
             );
         });
-        $answer = $this->postJson('/api/zones', $this->zoneValues('Twin'))
-            ->assertStatus($status)
-            ->assertJsonPath('message', $message);
+        $answer = $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertStatus($status)->assertJsonPath('message', $message);
         self::assertSame($status === 422 ? ['name'] : [], array_keys($answer->json('errors') ?? []));
         Event::forget('eloquent.saving: '.Zone::class);
         $this->postJson('/api/zones', $this->zoneValues('Twin'))->assertCreated();
@@ -317,10 +314,7 @@ final class TwoAtOnceTest extends TestCase
             ->assertJsonPath('data.computation.state', 'queued');
         $this->publish()
             ->assertUnprocessable()
-            ->assertJsonPath(
-                'errors.zone.0',
-                'The windows are being updated. Wait until that is done, check them, then publish.',
-            );
+            ->assertJsonPath('errors.zone.0', 'The windows are being updated. Wait until that is done, check them, then publish.');
         $this->deleteJson('/api/computations/'.Computation::query()->max('id'))->assertOk();
         $this->publish()
             ->assertUnprocessable()
@@ -339,9 +333,7 @@ final class TwoAtOnceTest extends TestCase
             ['file' => $this->textFile("date,tmin_c,tmax_c\n2024-02-28,1,2\n")],
             ['Accept' => 'application/json'],
         )->assertStatus(202);
-        $this->getJson('/api/zones/test-basin')
-            ->assertJsonPath('data.computation.state', 'failed')
-            ->assertJsonPath('data.stale', true);
+        $this->getJson('/api/zones/test-basin')->assertJsonPath('data.computation.state', 'failed')->assertJsonPath('data.stale', true);
         self::assertStringContainsString('no complete cold season', $this->publish()->assertUnprocessable()->json('errors.zone.0'));
     }
 
