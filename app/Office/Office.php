@@ -7,6 +7,7 @@ namespace App\Office;
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
 use Anthesis\Record\Day;
+use Anthesis\Window\ProofStandard;
 use App\Operations\OfficeInUse;
 use App\People\Change;
 use App\People\Versioned;
@@ -25,6 +26,7 @@ use Illuminate\Support\Str;
  * @property string $slug its address on the public pages
  * @property string $name empty until it was given one
  * @property MarkColor $mark its color on the public pages
+ * @property ProofStandard $standard that a new zone begins with
  * @property string|null $mail
  * @property string|null $phone
  * @property string|null $address
@@ -46,6 +48,7 @@ class Office extends Model
     public const FIELDS = [
         'name',
         'mark',
+        'standard',
         'mail',
         'phone',
         'address',
@@ -71,6 +74,7 @@ class Office extends Model
         'second_factor' => 'boolean',
         'version' => 'integer',
         'mark' => MarkColor::class,
+        'standard' => ProofStandard::class,
         'units' => UnitSystem::class,
         'dates' => DateStyle::class,
     ];

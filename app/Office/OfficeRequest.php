@@ -6,6 +6,7 @@ namespace App\Office;
 
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
+use Anthesis\Window\ProofStandard;
 use App\People\Role;
 use App\People\VersionedRequest;
 use Illuminate\Foundation\Http\FormRequest;
@@ -31,6 +32,7 @@ class OfficeRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:200'],
             'mark' => ['sometimes', new Enum(MarkColor::class)],
+            'standard' => ['sometimes', new Enum(ProofStandard::class)],
             'mail' => ['present', 'nullable', 'email', 'max:200'],
             'phone' => ['present', 'nullable', 'string', 'max:60', 'regex:/^[0-9+() .\/-]+$/'],
             'address' => ['present', 'nullable', 'string', 'max:500'],

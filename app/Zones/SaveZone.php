@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
+use App\Office\Office;
 use App\Operations\OfficeInUse;
 use App\People\Change;
 use App\People\StaleEdit;
@@ -35,6 +36,7 @@ final class SaveZone
         return DB::transaction(static function () use ($values, $user): Zone {
             $zone = new Zone(array_diff_key($values, ['settlements' => true]));
             $zone->slug = self::freeSlug($zone->name);
+            $zone->standard = Office::inUse()->standard->value;
             $zone->save();
             self::settle($zone, $values['settlements']);
             Change::record('added', $zone, $user, [], $zone->refresh()->editedFields());

@@ -380,6 +380,7 @@ final class ContractTest extends TestCase
         ])->assertOk();
         $office = $this->getJson('/api/office')->assertOk()->json('data');
         $this->putJson('/api/office', ['name' => 'Office'] + $office)->assertOk();
+        $office = $this->getJson('/api/office')->json('data');
         $this->putJson('/api/session/office', ['office' => $office['slug']])->assertOk();
         $this->getJson("/open/v1/offices/{$office['slug']}/index.json")->assertOk();
         $this->getJson('/api/outbox')->assertOk();

@@ -490,6 +490,20 @@ final class OfficesTest extends TestCase
         );
     }
 
+    public function test_a_new_zone_begins_with_the_confidence_of_its_office(): void
+    {
+        $this->foundOther();
+        $this->actingAs($this->stranger);
+        $office = $this->getJson('/api/office')->assertOk()->json('data');
+        self::assertSame('reliable', $office['standard']);
+        $this->putJson('/api/office', ['standard' => 'cautious'] + $office)->assertOk();
+        $this->postJson('/api/zones', $this->zoneValues())->assertCreated();
+        self::assertSame('cautious', Zone::query()->sole()->standard);
+        $this->actingAs($this->person());
+        $this->postJson('/api/zones', $this->zoneValues('Elsewhere'))->assertCreated();
+        self::assertSame('reliable', Zone::query()->where('name', 'Elsewhere')->sole()->standard);
+    }
+
     public function test_who_works_elsewhere_already_comes_in_with_the_password_they_have(): void
     {
         Mail::fake();

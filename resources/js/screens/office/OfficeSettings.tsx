@@ -3,6 +3,7 @@ import { useCan } from '../../access/session';
 import { dateInWords } from '../../time/days';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
+import { STANDARDS } from '../../words/standards';
 import { say } from '../../words/words';
 import { Outbox } from './Outbox';
 import { officeDraft, useOffice, useSaveOffice, type Office } from '../../api/office';
@@ -131,7 +132,7 @@ function Form({ office }: { office: Office }) {
     );
 }
 
-/** Units and dates, for everybody at the desk who chose none. */
+/** Units and dates, for everybody at the desk who chose none; and the confidence that new zones begin with. */
 function HowItReads({
     mayEdit,
     edited,
@@ -139,7 +140,7 @@ function HowItReads({
 }: {
     mayEdit: boolean;
     edited: Office;
-    set: (field: 'units' | 'dates', value: string) => void;
+    set: (field: 'units' | 'dates' | 'standard', value: string) => void;
 }) {
     return (
         <>
@@ -165,6 +166,15 @@ function HowItReads({
                     { value: 'month', label: say('dates.month') },
                     { value: 'day', label: say('dates.day') },
                 ]}
+            />
+            <NativeSelect
+                mt="xs"
+                label={say('office-settings.standard')}
+                description={say('office-settings.standard-help')}
+                disabled={!mayEdit}
+                value={edited.standard}
+                onChange={(event) => set('standard', event.currentTarget.value)}
+                data={STANDARDS}
             />
         </>
     );
