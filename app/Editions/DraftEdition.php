@@ -65,6 +65,7 @@ final class DraftEdition
             Translation::byLanguage(),
             $this->trackRecord($zone, $windows),
             $zone->office->isOneOfSeveral() ? ['mark' => $zone->office->mark->value] + $zone->office->only(['slug', 'name']) : null,
+            $zone->office->languagesRead(),
         );
     }
 

@@ -71,6 +71,7 @@ final class EditionPages
             "{$reading->prefix()}{$base}/calendar.ics",
             $reading,
             $own,
+            $edition->content['languages'] ?? null,
         );
     }
 
@@ -83,7 +84,7 @@ final class EditionPages
     /** @return list<Reading> those an edition can be read in */
     public static function readings(EditionDocument $edition): array
     {
-        return self::isInOneReading($edition) ? [new Reading()] : Reading::all();
+        return self::isInOneReading($edition) ? [new Reading()] : Reading::in($edition->content['languages'] ?? null);
     }
 
     public function calendar(EditionDocument $edition, string $base, Reading $reading): Page

@@ -13,6 +13,7 @@ final readonly class Page
      * @param  string  $description  what search engines show of it
      * @param  string|null  $feed  address of the calendar feed that goes with it
      * @param  array<string, string>  $own  translations of what people wrote, by their text
+     * @param  list<string>|null  $languages  it can be had in; null: all there are
      */
     public function __construct(
         public string $name,
@@ -23,6 +24,7 @@ final readonly class Page
         public ?string $feed = null,
         public Reading $reading = new Reading(),
         public array $own = [],
+        public ?array $languages = null,
     ) {
     }
 
@@ -39,7 +41,7 @@ final readonly class Page
     public function alternates(): array
     {
         $addresses = [];
-        foreach ($this->path === null ? [] : Reading::all() as $reading) {
+        foreach ($this->path === null ? [] : Reading::in($this->languages) as $reading) {
             $addresses[$reading->language] ??= url(self::address($reading, $this->path));
         }
 

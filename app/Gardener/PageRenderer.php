@@ -97,19 +97,22 @@ final class PageRenderer
         if (! is_file(self::path())) {
             throw new RuntimeException('The gardener’s pages are not built. Run: npm run build');
         }
-        $readings = array_map(static fn (Reading $r): array => $r->told(), Reading::all());
         $alike = [];
         foreach ($pages as $key => $page) {
-            $alike[json_encode($page->reading->told() + ['own' => (object) $page->own], JSON_THROW_ON_ERROR)][$key] = $page->json();
+            $read = [
+                'reading' => $page->reading->told() + ['own' => (object) $page->own],
+                'readings' => array_map(static fn (Reading $r): array => $r->told(), Reading::in($page->languages)),
+            ];
+            $alike[json_encode($read, JSON_THROW_ON_ERROR)][$key] = $page->json();
         }
         $parts = array_map(
-            static fn (string $reading, array $pages): string => "{\"reading\":{$reading},\"pages\":[".implode(',', $pages).']}',
+            static fn (string $read, array $pages): string => substr($read, 0, -1).',"pages":['.implode(',', $pages).']}',
             array_keys($alike),
             $alike,
         );
         $keys = array_merge(...array_map(array_keys(...), array_values($alike)));
         $result = Process::timeout(300)
-            ->input('{"readings":'.json_encode($readings, JSON_THROW_ON_ERROR).',"parts":['.implode(',', $parts).']}')
+            ->input('{"parts":['.implode(',', $parts).']}')
             ->run([(string) config('anthesis.node'), self::path()]);
         if ($result->failed()) {
             throw new RuntimeException('The gardener’s pages could not be rendered: '.trim($result->errorOutput()));

@@ -233,37 +233,40 @@ final class PublicSite
         foreach ($this->renderer->render($pages) as $file => $html) {
             self::keep(self::root()."/{$file}", $html);
         }
+        self::keep(self::root().'/sitemap.xml', self::sitemap($zones));
+    }
+
+    /** @param  Collection<int, Zone>  $zones */
+    private static function sitemap(Collection $zones): string
+    {
+        $languages = ['/' => null, ...array_fill_keys(self::frontPages($zones), null)];
+        foreach ($zones as $zone) {
+            $languages["/zones/{$zone->slug}"] = $languages["/zones/{$zone->slug}/this-week"] = $zone->office->languagesRead();
+        }
         $today = Today::day()->iso();
         $urls = array_map(
-            static fn (string $path): string => '<url><loc>'.
+            static fn (string $path, ?array $languages): string => '<url><loc>'.
                 e(url($path)).
                 '</loc>'.
                 implode(
                     '',
                     array_map(
-                        static fn (Reading $r): string => '<xhtml:link rel="alternate" hreflang="'.
-                            $r->language.
-                            '" href="'.
-                            e(url(Page::address($r, $path))).
-                            '"/>',
-                        array_values(array_filter(Reading::all(), static fn (Reading $r): bool => $r->units === UnitSystem::Metric)),
+                        static fn (Reading $r): string => $r->units !== UnitSystem::Metric
+                            ? ''
+                            : "<xhtml:link rel=\"alternate\" hreflang=\"{$r->language}\" href=\"".e(url(Page::address($r, $path))).'"/>',
+                        Reading::in($languages),
                     ),
                 ).
                 "<lastmod>{$today}</lastmod></url>",
-            [
-                '/',
-                ...self::frontPages($zones),
-                ...$zones->flatMap(static fn (Zone $z): array => ["/zones/{$z->slug}", "/zones/{$z->slug}/this-week"])->all(),
-            ],
+            array_keys($languages),
+            $languages,
         );
-        self::keep(
-            self::root().'/sitemap.xml',
-            '<?xml version="1.0" encoding="UTF-8"?>'.
-                "\n".
-                '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9" xmlns:xhtml="http://www.w3.org/1999/xhtml">'.
-                implode('', $urls).
-                "</urlset>\n",
-        );
+
+        return '<?xml version="1.0" encoding="UTF-8"?>'.
+            "\n".
+            '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9" xmlns:xhtml="http://www.w3.org/1999/xhtml">'.
+            implode('', $urls).
+            "</urlset>\n";
     }
 
     /**

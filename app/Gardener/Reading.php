@@ -39,6 +39,17 @@ final readonly class Reading
         );
     }
 
+    /**
+     * @param  list<string>|null  $languages  null: all
+     * @return list<self> those in some languages
+     */
+    public static function in(?array $languages): array
+    {
+        return array_values(
+            array_filter(self::all(), static fn (self $r): bool => $languages === null || in_array($r->language, $languages, true)),
+        );
+    }
+
     /** @return list<self> the same, and made-up ones to look at pages in, where this is a demonstration */
     public static function served(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Languages;
 
+use App\Office\Office;
 use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,7 +21,7 @@ class TranslationController
 
         return response()->json([
             'data' => [
-                'languages' => Translation::languages(),
+                'languages' => Office::inUse()->languages ?? Translation::languages(),
                 'texts' => array_map(
                     static fn (array $text): array => $text + [
                         'translations' => (object) array_map(static fn (array $own): ?string => $own[$text['text']] ?? null, $translations),

@@ -6,6 +6,7 @@ namespace App\Office;
 
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
+use Anthesis\Messages\Words;
 use Anthesis\Record\Day;
 use Anthesis\Window\ProofStandard;
 use App\Operations\OfficeInUse;
@@ -27,6 +28,7 @@ use Illuminate\Support\Str;
  * @property string $name empty until it was given one
  * @property MarkColor $mark its color on the public pages
  * @property ProofStandard $standard that a new zone begins with
+ * @property list<string>|null $languages beside the source language that its calendars are read in; null: all there are
  * @property string|null $mail
  * @property string|null $phone
  * @property string|null $address
@@ -49,6 +51,7 @@ class Office extends Model
         'name',
         'mark',
         'standard',
+        'languages',
         'mail',
         'phone',
         'address',
@@ -75,6 +78,7 @@ class Office extends Model
         'version' => 'integer',
         'mark' => MarkColor::class,
         'standard' => ProofStandard::class,
+        'languages' => 'array',
         'units' => UnitSystem::class,
         'dates' => DateStyle::class,
     ];
@@ -113,6 +117,12 @@ class Office extends Model
         }
 
         return $slug;
+    }
+
+    /** @return list<string>|null the languages its calendars are read in; null: all there are */
+    public function languagesRead(): ?array
+    {
+        return $this->languages === null ? null : [Words::SOURCE, ...$this->languages];
     }
 
     /** @return bool whether others share the installation, so that its calendars say whose they are */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Office;
 
+use Anthesis\Messages\Words;
 use Illuminate\Http\JsonResponse;
 
 class OfficeController
@@ -13,7 +14,10 @@ class OfficeController
         $office = Office::inUse();
 
         return response()->json([
-            'data' => $office->only([...Office::FIELDS, 'slug', 'version']) + ['signature_changed' => $office->signatureChanged()],
+            'data' => $office->only([...Office::FIELDS, 'slug', 'version']) + [
+                'signature_changed' => $office->signatureChanged(),
+                'languages_there' => array_values(array_diff(Words::languages(), [Words::SOURCE])),
+            ],
         ]);
     }
 

@@ -6,11 +6,14 @@ namespace App\Office;
 
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
+use Anthesis\Messages\Words;
 use Anthesis\Window\ProofStandard;
 use App\People\Role;
 use App\People\VersionedRequest;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\Rules\In;
 use Illuminate\Validation\Validator;
 
 class OfficeRequest extends FormRequest
@@ -26,12 +29,14 @@ class OfficeRequest extends FormRequest
         return $this->user()?->role->doesEducatorsWork() === true;
     }
 
-    /** @return array<string, list<string|Enum>> */
+    /** @return array<string, list<string|Enum|In>> */
     public function rules(): array
     {
         return [
             'name' => ['required', 'string', 'max:200'],
             'mark' => ['sometimes', new Enum(MarkColor::class)],
+            'languages' => ['sometimes', 'nullable', 'array', 'list'],
+            'languages.*' => ['string', 'distinct', Rule::in(array_diff(Words::languages(), [Words::SOURCE]))],
             'standard' => ['sometimes', new Enum(ProofStandard::class)],
             'mail' => ['present', 'nullable', 'email', 'max:200'],
             'phone' => ['present', 'nullable', 'string', 'max:60', 'regex:/^[0-9+() .\/-]+$/'],

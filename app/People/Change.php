@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Crops\Crop;
+use App\Office\Office;
 use App\Operations\DatedByToday;
 use App\Operations\OfficeInUse;
 use App\Operations\OfOffice;
@@ -34,6 +35,7 @@ use LogicException;
  * @property string|null $why in the person's words
  * @property Carbon $created_at
  * @property-read User|null $user
+ * @property-read Office|null $office
  * @property-read Zone|null $zone
  * @property-read ChangeSeal|null $seal
  *
@@ -61,6 +63,12 @@ class Change extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Office, $this> */
+    public function office(): BelongsTo
+    {
+        return $this->belongsTo(Office::class);
     }
 
     /** @return BelongsTo<Zone, $this> */

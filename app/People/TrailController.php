@@ -17,7 +17,7 @@ class TrailController
 {
     private const PAGE = 50;
 
-    private const COLUMNS = ['change', 'at', 'by', 'zone', 'crop', 'what', 'name', 'act', 'field', 'was', 'is', 'why', 'seal'];
+    private const COLUMNS = ['change', 'at', 'office', 'by', 'zone', 'crop', 'what', 'name', 'act', 'field', 'was', 'is', 'why', 'seal'];
 
     public function index(Request $request): JsonResponse
     {
@@ -56,7 +56,7 @@ class TrailController
         return response()->streamDownload(
             static function () use ($trail): void {
                 echo CsvText::of([self::COLUMNS], "\r\n");
-                foreach ($trail->query()->with('seal')->lazy(500) as $change) {
+                foreach ($trail->query()->with(['seal', 'office'])->lazy(500) as $change) {
                     echo CsvText::of(self::rows($change), "\r\n");
                 }
             },
@@ -124,6 +124,7 @@ class TrailController
             static fn (string $field, array $values): array => [
                 $change->id,
                 $change->created_at->toIso8601String(),
+                $change->office?->slug,
                 $change->by(),
                 $change->zone?->slug,
                 $change->crop,

@@ -112,7 +112,7 @@ return new class extends Migration
             Schema::table($name, static fn (Blueprint $table) => $table->dropColumn('id'));
             Schema::table($name, static fn (Blueprint $table) => $table->primary($key));
         }
-        Schema::table('offices', static fn (Blueprint $table) => $table->dropColumn(['slug', 'mark', 'standard']));
+        Schema::table('offices', static fn (Blueprint $table) => $table->dropColumn(['slug', 'mark', 'standard', 'languages']));
     }
 
     /** @return int the one that is there, or a new one without a name: its people give it one */
@@ -122,6 +122,7 @@ return new class extends Migration
             $table->string('slug', 80)->default('')->after('version');
             $table->string('mark', 20)->default('leaf')->after('name');
             $table->string('standard', 20)->default('reliable');
+            $table->json('languages')->nullable();
         });
         $first = DB::table('offices')->orderBy('id')->first(['id', 'name']);
         $id = (int) ($first->id ?? DB::table('offices')->insertGetId(['name' => '', 'created_at' => now(), 'updated_at' => now()]));

@@ -504,6 +504,28 @@ final class OfficesTest extends TestCase
         self::assertSame('reliable', Zone::query()->where('name', 'Elsewhere')->sole()->standard);
     }
 
+    public function test_an_office_says_in_which_languages_its_calendars_are_read_from_the_next_edition_on(): void
+    {
+        $this->zoneInPrint();
+        $this->get('/es/zones/test-basin')->assertOk();
+        $office = $this->getJson('/api/office')->assertOk()->json('data');
+        self::assertSame([null, ['es']], [$office['languages'], $office['languages_there']]);
+        $this->putJson('/api/office', ['languages' => ['xx']] + $office)->assertUnprocessable();
+        $this->putJson('/api/office', ['name' => 'Office', 'languages' => []] + $office)->assertOk()->assertJsonPath('data.languages', []);
+        self::assertSame([], $this->getJson('/api/translations')->json('data.languages'), 'nothing is left to translate into');
+        $this->get('/es/zones/test-basin')->assertOk();
+        $this->publish('In English alone.')->assertStatus(202);
+        self::assertSame(['en'], $this->get('/zones/test-basin/calendar.json')->json('languages'));
+        $page = (string) $this->get('/zones/test-basin')->assertOk()->getContent();
+        self::assertStringNotContainsString('hreflang="es"', $page);
+        self::assertStringContainsString('href="/en-f/zones/test-basin"', $page, 'in other units still');
+        $this->get('/es/zones/test-basin')->assertRedirect('/zones/test-basin');
+        $this->get('/es/zones/test-basin/editions/1')->assertOk();
+        $sitemap = (string) $this->get('/sitemap.xml')->assertOk()->getContent();
+        self::assertStringNotContainsString('/es/zones/', $sitemap);
+        self::assertStringContainsString('hreflang="es" href="http://localhost/es"', $sitemap);
+    }
+
     public function test_who_works_elsewhere_already_comes_in_with_the_password_they_have(): void
     {
         Mail::fake();

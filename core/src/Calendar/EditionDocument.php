@@ -20,14 +20,15 @@ use Anthesis\Words\Phrase;
  * `crop_numbers`: a fingerprint of each crop's parameters; `changes`: what is otherwise than in the edition before, where there was one
  *
  * `track_record`: what windows at the standard promised, and kept, judged by the years they were not made from; null where none could be
- * judged; `office`: whose it is, where several offices publish beside each other
+ * judged; `office`: whose it is, where several offices publish beside each other;
+ * `languages`: it is read in, where these are not all
  *
  * @phpstan-type Kept array{standard: string, runs: int, harvests: int, promised: float, kept: float, crops: list<array{crop: string, route: string, runs: int, harvests: int, promised: float|null, years: int, low: float, high: float, short: bool}>}
  * @phpstan-type Office array{slug: string, name: string, mark: string}
  * @phpstan-type RecordNote array{station: string, first: string, last: string, checksum: string}
  * @phpstan-type Method array{edition?: int, school: string, standard?: string, light?: string, spring_risk: float, autumn_risk: float, hold_for_soil: bool, short_day_allowance: int, waits_for_soil?: bool, waits_for_ground?: bool, site: string}
  * @phpstan-type Zone array{slug: string, name: string, district: string, latitude: float, longitude: float, height_m: int, hemisphere: string, settlements: list<array{name: string, postcode: string|null}>}
- * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>, translations?: array<string, array<string, string>>, crop_numbers?: array<string, string>, changes?: array{against: int, list: list<Change>}, track_record?: Kept|null, office?: Office}
+ * @phpstan-type Document array{format: string, zone: Zone, edition: array{number: int, published_on: string, published_by: string, note: string}, method: Method, record: RecordNote, ruler: Ruler, crops: list<Sheet>, weeks: list<Week>, guidance: list<Words>, translations?: array<string, array<string, string>>, crop_numbers?: array<string, string>, changes?: array{against: int, list: list<Change>}, track_record?: Kept|null, office?: Office, languages?: list<string>}
  */
 final readonly class EditionDocument
 {
@@ -51,6 +52,7 @@ final readonly class EditionDocument
      * @param  array<string, array<string, string>>  $translations  of texts, by language; those of texts that stand in it are kept
      * @param  Kept|null  $trackRecord  null: nothing could be judged
      * @param  Office|null  $office  null: there is one alone, which its calendars need not name
+     * @param  list<string>|null  $languages  that it is read in; null: all there are
      */
     public static function compose(
         CalendarZone $place,
@@ -67,6 +69,7 @@ final readonly class EditionDocument
         array $translations = [],
         ?array $trackRecord = null,
         ?array $office = null,
+        ?array $languages = null,
     ): self {
         $content = [
             'format' => self::FORMAT,
@@ -95,6 +98,9 @@ final readonly class EditionDocument
         ];
         if ($office !== null) {
             $content['office'] = $office;
+        }
+        if ($languages !== null) {
+            $content['languages'] = $languages;
         }
         if ($before !== null) {
             $content['changes'] = [

@@ -6,9 +6,12 @@ import type { PageData } from './pages/props';
 import { ReadingHere, type ReadingName } from './pages/reading';
 
 type Asked = {
-    readings: ReadingName[];
-    /** pages that are read alike, with what people wrote in their language */
-    parts: { reading: ReadingName & { own: Record<string, string> }; pages: (PageData & { path: string | null })[] }[];
+    /** pages that are read alike, with what people wrote in their language, and how else they can be read */
+    parts: {
+        reading: ReadingName & { own: Record<string, string> };
+        readings: ReadingName[];
+        pages: (PageData & { path: string | null })[];
+    }[];
 };
 
 /** A page's HTML, or why it could not be made: one that fails keeps no other from being made. */
@@ -34,8 +37,8 @@ function made(
 const chunks: Buffer[] = [];
 process.stdin.on('data', (chunk: Buffer) => chunks.push(chunk));
 process.stdin.on('end', () => {
-    const { readings, parts } = JSON.parse(Buffer.concat(chunks).toString('utf8')) as Asked;
-    const all = parts.flatMap(({ reading, pages }) => {
+    const { parts } = JSON.parse(Buffer.concat(chunks).toString('utf8')) as Asked;
+    const all = parts.flatMap(({ reading, readings, pages }) => {
         readAs(reading);
         return pages.map((data) => made(reading, readings, data));
     });

@@ -4,6 +4,11 @@ import { ADMINISTRATOR, EDUCATOR, fakeServer, show } from '../../testing';
 import { OfficeSettings } from './OfficeSettings';
 
 const office = {
+    slug: 'kestrel-basin',
+    mark: 'leaf',
+    standard: 'reliable',
+    languages: null,
+    languages_there: ['es'],
     name: 'Kestrel Basin Extension',
     mail: 'garden@kestrel.example',
     phone: null,
@@ -44,6 +49,19 @@ describe('the office', () => {
                 second_signature: true,
             }),
         );
+    });
+
+    it('says how it is seen, and in which languages', async () => {
+        const asked = fakeServer({ ...answers, 'PUT /api/office': { ...office, version: 4 } });
+        show(<OfficeSettings />);
+        const spanish = (await screen.findByLabelText('Spanish')) as HTMLInputElement;
+        expect(spanish.checked).toBe(true);
+        fireEvent.click(spanish);
+        fireEvent.change(screen.getByLabelText(/^Color of its mark/), { target: { value: 'plum' } });
+        fireEvent.change(screen.getByLabelText(/^Confidence of new zones/), { target: { value: 'cautious' } });
+        fireEvent.click(screen.getByText('Save'));
+        const body = () => asked.find((a) => a.what === 'PUT /api/office')?.body;
+        await waitFor(() => expect(body()).toEqual({ ...office, languages: [], mark: 'plum', standard: 'cautious' }));
     });
 
     it('leaves the second signature to an administrator, and says who changed it last', async () => {

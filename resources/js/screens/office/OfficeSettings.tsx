@@ -4,7 +4,7 @@ import { dateInWords } from '../../time/days';
 import { useKept } from '../../ui/kept';
 import { Problem } from '../../ui/Problem';
 import { STANDARDS } from '../../words/standards';
-import { say } from '../../words/words';
+import { languageName, say } from '../../words/words';
 import { Outbox } from './Outbox';
 import { officeDraft, useOffice, useSaveOffice, type Office } from '../../api/office';
 
@@ -31,7 +31,7 @@ function Form({ office }: { office: Office }) {
     const mayChangeSignature = useCan('change-signature');
     const save = useSaveOffice(office.version);
     const [edited, setEdited] = useKept(officeDraft(office.version), office);
-    const set = (field: keyof Office, value: string | boolean) =>
+    const set = (field: keyof Office, value: string | boolean | string[] | null) =>
         setEdited({ ...edited, [field]: value === '' && field !== 'name' ? null : value });
     const changed = JSON.stringify(edited) !== JSON.stringify(office);
     return (
@@ -140,7 +140,7 @@ function HowItReads({
 }: {
     mayEdit: boolean;
     edited: Office;
-    set: (field: 'units' | 'dates' | 'standard', value: string) => void;
+    set: (field: 'units' | 'dates' | 'standard' | 'languages', value: string | string[] | null) => void;
 }) {
     return (
         <>
@@ -176,6 +176,27 @@ function HowItReads({
                 onChange={(event) => set('standard', event.currentTarget.value)}
                 data={STANDARDS}
             />
+            {edited.languages_there.length > 0 && (
+                <Checkbox.Group
+                    mt="xs"
+                    label={say('office-settings.languages')}
+                    description={say('office-settings.languages-help')}
+                    value={edited.languages ?? edited.languages_there}
+                    onChange={(chosen) =>
+                        set('languages', chosen.length === edited.languages_there.length ? null : chosen)
+                    }
+                >
+                    {edited.languages_there.map((language) => (
+                        <Checkbox
+                            key={language}
+                            mt={4}
+                            value={language}
+                            label={languageName(language)}
+                            disabled={!mayEdit}
+                        />
+                    ))}
+                </Checkbox.Group>
+            )}
         </>
     );
 }
