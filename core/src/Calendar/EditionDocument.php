@@ -96,12 +96,6 @@ final readonly class EditionDocument
             'crop_numbers' => array_intersect_key($cropNumbers, array_column($sheets, null, 'slug')),
             'track_record' => $trackRecord,
         ];
-        if ($office !== null) {
-            $content['office'] = $office;
-        }
-        if ($languages !== null) {
-            $content['languages'] = $languages;
-        }
         if ($before !== null) {
             $content['changes'] = [
                 'against' => $before->content['edition']['number'],
@@ -113,6 +107,12 @@ final readonly class EditionDocument
         $translated = array_filter(array_map(static fn (array $own): array => array_intersect_key($own, $texts), $translations));
         if ($translated !== []) {
             $content['translations'] = $translated;
+        }
+        if ($office !== null) {
+            $content['office'] = $office;
+        }
+        if ($languages !== null) {
+            $content['languages'] = $languages;
         }
 
         return self::frozen($content, json_encode($content, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));

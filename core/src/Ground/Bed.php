@@ -37,13 +37,28 @@ final readonly class Bed
         );
     }
 
+    public function stay(?string $key): ?Occupancy
+    {
+        foreach ($this->stays as $stay) {
+            if ($stay->key === $key) {
+                return $stay;
+            }
+        }
+
+        return null;
+    }
+
     /** @return float metres that are free on every day from one to another */
     public function free(Day $from, Day $to): float
     {
         $most = 0.0;
         $here = array_filter($this->stays, static fn (Occupancy $s): bool => $s->overlaps($from, $to));
-        // It is fullest on a day on which something comes to it, or on the first.
-        foreach ([$from->number, ...array_map(static fn (Occupancy $s): int => max($s->from->number, $from->number), $here)] as $day) {
+        // It is fullest on a day on which something comes to it, on the first, or when what stood between rows is left alone.
+        $days = [$from->number];
+        foreach ($here as $stay) {
+            array_push($days, max($stay->from->number, $from->number), min($stay->to->number + 1, $to->number));
+        }
+        foreach (array_unique($days) as $day) {
             $most = max($most, $this->taken($day));
         }
 
@@ -71,7 +86,7 @@ final readonly class Bed
             $keys = array_values(
                 array_map(
                     static fn (Occupancy $s): string => $s->key,
-                    array_filter($this->stays, static fn (Occupancy $s): bool => $s->from->number <= $day && $day <= $s->to->number),
+                    array_filter($this->stays, static fn (Occupancy $s): bool => $s->isOn($day)),
                 ),
             );
             $last = count($spans) - 1;
@@ -139,12 +154,22 @@ final readonly class Bed
         return $next;
     }
 
+    /** What stands between the rows of another takes metres only as far as it stands on more than the other does, or when that is gone. */
     private function taken(int $day): float
     {
         $taken = 0.0;
+        $rows = [];
         foreach ($this->stays as $stay) {
-            if ($stay->from->number <= $day && $day <= $stay->to->number) {
+            if ($stay->isOn($day) && $stay->between === null) {
                 $taken += $stay->metres;
+                $rows[$stay->key] = $stay->metres;
+            }
+        }
+        foreach ($this->stays as $stay) {
+            if ($stay->isOn($day) && $stay->between !== null) {
+                $left = $rows[$stay->between] ?? 0.0;
+                $taken += max(0.0, $stay->metres - $left);
+                $rows[$stay->between] = max(0.0, $left - $stay->metres);
             }
         }
 

@@ -14,4 +14,10 @@ final readonly class Candidate
     public function __construct(public Crop $crop, public ?string $variety, public Route $route, public GroundDays $days)
     {
     }
+
+    /** @return string what it is told apart from others by */
+    public function key(): string
+    {
+        return "{$this->crop->slug} {$this->route->value} {$this->variety}";
+    }
 }

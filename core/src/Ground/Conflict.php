@@ -18,8 +18,14 @@ final readonly class Conflict
     /** A planned crop goes in outside every window. */
     public const OUTSIDE = 'outside';
 
-    /** @param  list<string>  $keys  of the stays it is between, the planned one first */
-    private function __construct(public string $kind, public Day $from, public Day $to, public array $keys)
+    /** A planned crop does not go between the rows it is planned between. */
+    public const BETWEEN = 'between';
+
+    /**
+     * @param  list<string>  $keys  of the stays it is between, the planned one first
+     * @param  list<string>  $why  they do not go together, as `Between` says it
+     */
+    private function __construct(public string $kind, public Day $from, public Day $to, public array $keys, public array $why = [])
     {
     }
 
@@ -46,6 +52,11 @@ final readonly class Conflict
             }
             if (! $usual[$stay->key]->isOpen($stay->from)) {
                 $conflicts[] = new self(self::OUTSIDE, $stay->from, $stay->from, [$stay->key]);
+            }
+            $first = $bed->stay($stay->between);
+            $between = $first === null ? null : Between::judge($first, $stay);
+            if ($first !== null && $between !== null && ! $between->agrees()) {
+                $conflicts[] = new self(self::BETWEEN, $stay->from, $stay->to, [$stay->key, $first->key], $between->against);
             }
         }
 

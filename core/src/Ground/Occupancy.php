@@ -14,14 +14,26 @@ final readonly class Occupancy
     /**
      * @param  string  $key  what it is known by
      * @param  float  $metres  of the bed's length it takes
+     * @param  string|null  $between  key of the stay between whose rows it stands, on metres that are that one's; null: on its own
      *
      * @throws InvalidArgumentException when it ends before it begins, or takes nothing
      */
-    public function __construct(public string $key, public Crop $crop, public Day $from, public Day $to, public float $metres)
-    {
+    public function __construct(
+        public string $key,
+        public Crop $crop,
+        public Day $from,
+        public Day $to,
+        public float $metres,
+        public ?string $between = null,
+    ) {
         if ($to->isBefore($from) || $metres <= 0.0) {
             throw new InvalidArgumentException('A stay ends after it begins, and takes some of a bed.');
         }
+    }
+
+    public function isOn(int $day): bool
+    {
+        return $this->from->number <= $day && $day <= $this->to->number;
     }
 
     public function overlaps(Day $from, Day $to): bool

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Anthesis\Ground;
+
+use Anthesis\Crop\Crop;
+use Anthesis\Record\Day;
+
+/**
+ * Whether a second crop goes between the rows of one on the same metres of a bed, and why not; docs/method.md, "Two crops on the same
+ * metres". The two are a *relay* where the second is off the ground before the rows of the first close, else *companions*, which stand
+ * beside each other grown.
+ *
+ * Source: rules of thumb of market and home gardeners; no trial stands behind the numbers, so they are told as what they are.
+ */
+final readonly class Between
+{
+    /** Rows close when half of the days to the first harvest have gone. */
+    private const CLOSES = 0.5;
+
+    /** A crop whose rows lie this far apart, in cm, and that is no higher than so many tenths of that, runs over the ground. */
+    private const WIDE_CM = 100.0;
+
+    private const LOW_TENTHS = 7;
+
+    /** A warm crop stands in the shade of one that is more than twice as tall; a cool one is glad of it. */
+    private const TALLER = 2.0;
+
+    /** The shallower roots go at most so many tenths as deep as the deeper ones. */
+    private const SHALLOWER_TENTHS = 7;
+
+    /** The second crop runs over the first, or the first over the second. */
+    public const VINES = 'vines';
+
+    /** Both are of one family: what ails one ails both, and the ground's rest is broken. */
+    public const FAMILY = 'family';
+
+    /** There is no row's width left between the rows. */
+    public const ROOM = 'room';
+
+    /** One would stand in the other's shade and does not bear it. */
+    public const SHADE = 'shade';
+
+    /** Both root as deep. */
+    public const ROOTS = 'roots';
+
+    /** Both take much from the ground, and out of the same depth. */
+    public const HUNGER = 'hunger';
+
+    /** Height or roots of one are not known. */
+    public const UNKNOWN = 'unknown';
+
+    /** It takes more metres than it stands between. */
+    public const METRES = 'metres';
+
+    /** They are never on the ground together, so neither stands between the other. */
+    public const APART = 'apart';
+
+    /**
+     * @param  list<string>  $against  of the above, why they do not go together; none: they do
+     * @param  bool  $isRelay  the second is off the ground before the rows close
+     * @param  int  $rows  of the second in each space between two rows of the first; 0: none fits
+     * @param  float  $apartCm  between neighbouring rows, of either, where that many stand in the space; the space itself where none does
+     */
+    private function __construct(public array $against, public bool $isRelay, public int $rows, public float $apartCm)
+    {
+    }
+
+    /** @param  Occupancy  $first  the crop whose rows are counted from  @param  Occupancy  $second  the one between them */
+    public static function judge(Occupancy $first, Occupancy $second): self
+    {
+        $isRelay = $second->to->isBefore(self::closes($first));
+        $rows = self::rows($first->crop, $second->crop, $isRelay);
+        $against = [
+            self::APART => ! $first->overlaps($second->from, $second->to),
+            self::METRES => $second->metres > $first->metres,
+            self::FAMILY => $first->crop->family === $second->crop->family,
+            self::HUNGER => $first->crop->feeder === 'heavy' &&
+                $second->crop->feeder === 'heavy' &&
+                ! self::drawApart($first->crop, $second->crop),
+            self::ROOM => $rows === 0,
+        ];
+        if (! $isRelay) {
+            $against += self::grown($first->crop, $second->crop);
+        }
+
+        return new self(array_keys(array_filter($against)), $isRelay, $rows, $first->crop->spacing->rowCm / ($rows + 1));
+    }
+
+    /**
+     * What goes between the rows of a stay, the best first, and what would be ready in time and does not.
+     *
+     * @param  list<Candidate>  $candidates
+     * @param  Day  $from  first day on which something could be sown or set out there
+     * @return list<array{fit: Fit, between: self}>
+     */
+    public static function fits(Bed $bed, Occupancy $first, array $candidates, Day $from): array
+    {
+        $from = $from->isBefore($first->from) ? $first->from : $from;
+        $metres = self::room($bed, $first, $from);
+        $fits = [];
+        foreach ($metres <= 0.0 ? [] : $candidates as $candidate) {
+            if ($candidate->crop->kind === Crop::COVER) {
+                continue;
+            }
+            // Out before the rows close, if it can be; else beside the other as long as that stands.
+            foreach ([self::closes($first)->plus(-1), $first->to] as $until) {
+                $fit = $until->isBefore($from) ? null : Fit::of($bed, $candidate, $from, $until);
+                if ($fit === null || $fit->breaks !== null) {
+                    continue;
+                }
+                $between = self::judge($first, new Occupancy('', $candidate->crop, $fit->on, $fit->to, $metres));
+                $fits[$candidate->key()] = ['fit' => $fit, 'between' => $between];
+                if ($between->agrees()) {
+                    break;
+                }
+            }
+        }
+        /** @param  array{fit: Fit, between: self}  $f */
+        $rank = static fn (array $f): array => [
+            ! $f['between']->agrees(),
+            ! $f['between']->isRelay,
+            $f['fit']->unit !== 'kg',
+            -$f['fit']->worth,
+            $f['fit']->candidate->key(),
+        ];
+        uasort($fits, static fn (array $a, array $b): int => $rank($a) <=> $rank($b));
+
+        return array_values($fits);
+    }
+
+    /** @return float metres between the rows of a stay on which nothing else stands from a day on */
+    public static function room(Bed $bed, Occupancy $first, Day $from): float
+    {
+        $most = 0.0;
+        $there = array_filter(
+            $bed->stays,
+            static fn (Occupancy $s): bool => $s->between === $first->key && $s->overlaps($from, $first->to),
+        );
+        foreach ($there as $one) {
+            $day = max($one->from->number, $from->number);
+            $most = max($most, array_sum(array_map(static fn (Occupancy $s): float => $s->isOn($day) ? $s->metres : 0.0, $there)));
+        }
+
+        return max(0.0, $first->metres - $most);
+    }
+
+    /** @return Day from which the rows of a crop have closed */
+    public static function closes(Occupancy $first): Day
+    {
+        return $first->from->plus((int) ceil(self::CLOSES * $first->crop->growth->maturityDays));
+    }
+
+    public function agrees(): bool
+    {
+        return $this->against === [];
+    }
+
+    /** @return array<string, bool> what only matters where both stand there grown */
+    private static function grown(Crop $first, Crop $second): array
+    {
+        [$a, $b] = [$first->heightCm, $second->heightCm];
+        if ($a === null || $b === null || $first->watering->rootCm === null || $second->watering->rootCm === null) {
+            return [self::VINES => self::runs($first) || self::runs($second), self::UNKNOWN => true];
+        }
+        $lower = $a < $b ? $first : $second;
+        // What gives nitrogen to the ground does not take it from its neighbor, however deep it roots.
+        $gives = $first->feeder === 'fixes' || $second->feeder === 'fixes';
+
+        return [
+            self::VINES => self::runs($first) || self::runs($second),
+            self::SHADE => $lower->kind === 'warm' && max($a, $b) > self::TALLER * min($a, $b),
+            self::ROOTS => ! $gives && ! self::drawApart($first, $second),
+        ];
+    }
+
+    /** Whether the roots of one go so much deeper that each draws from ground of its own. */
+    private static function drawApart(Crop $first, Crop $second): bool
+    {
+        [$a, $b] = [$first->watering->rootCm, $second->watering->rootCm];
+
+        return $a !== null && $b !== null && 10 * min($a, $b) <= self::SHALLOWER_TENTHS * max($a, $b);
+    }
+
+    /** Lies on the ground and takes all of it. */
+    private static function runs(Crop $crop): bool
+    {
+        return $crop->spacing->rowCm >= self::WIDE_CM &&
+            ($crop->heightCm === null || 10 * $crop->heightCm <= self::LOW_TENTHS * $crop->spacing->rowCm);
+    }
+
+    /** How many rows of the second fit between two of the first, each plant with half its spacing to each side. */
+    private static function rows(Crop $first, Crop $second, bool $isRelay): int
+    {
+        // A crop whose rows have not closed takes half of what it will.
+        $taken = $first->spacing->spacingCm * ($isRelay ? self::CLOSES : 1.0);
+        $free = intdiv((int) round(max(0.0, $first->spacing->rowCm - $taken)), max(1, (int) round($second->spacing->spacingCm)));
+
+        return min($free, max(1, (int) floor($first->spacing->rowCm / $second->spacing->rowCm)));
+    }
+}
