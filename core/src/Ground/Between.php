@@ -117,17 +117,16 @@ final readonly class Between
                 }
             }
         }
-        /** @param  array{fit: Fit, between: self}  $f */
-        $rank = static fn (array $f): array => [
-            ! $f['between']->agrees(),
-            ! $f['between']->isRelay,
-            $f['fit']->unit !== 'kg',
-            -$f['fit']->worth,
-            $f['fit']->candidate->key(),
-        ];
-        uasort($fits, static fn (array $a, array $b): int => $rank($a) <=> $rank($b));
+        $fits = array_values($fits);
+        usort($fits, static fn (array $a, array $b): int => self::rank(...$a) <=> self::rank(...$b));
 
-        return array_values($fits);
+        return $fits;
+    }
+
+    /** @return list<bool|float|string> what goes together first, then what is out soonest, what is eaten, and what gives most */
+    private static function rank(Fit $fit, self $between): array
+    {
+        return [! $between->agrees(), ! $between->isRelay, $fit->unit !== 'kg', -$fit->worth, $fit->candidate->key()];
     }
 
     /** @return float metres between the rows of a stay on which nothing else stands from a day on */
