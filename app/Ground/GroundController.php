@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Ground;
 
+use Anthesis\Ground\Between;
 use Anthesis\Ground\Fit;
 use Anthesis\Ground\Rotation;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
 use App\Log\Bed;
+use App\Log\Sowing;
 use App\People\VersionedRequest;
 use App\Sites\Site;
 use App\Zones\Zone;
@@ -89,6 +91,45 @@ class GroundController
                     ],
                     array_slice(Fit::rank($core, $here->all(), $from, $to), 0, self::FITS),
                 ),
+            ],
+        ]);
+    }
+
+    /** What goes between the rows of something on a bed, the best first, and what does not, and why. */
+    public function between(Request $request, Zone $zone, Bed $bed): JsonResponse
+    {
+        abort_unless($bed->zone_id === $zone->id, 404, 'There is no such bed in this zone.');
+        $key = (string) $request->validate(['stay' => ['required', 'string', 'max:80']])['stay'];
+        $here = $this->ground->growing($zone) ?? abort(404, GrowingHere::NO_RECORD);
+        $today = $zone->today();
+        $core = $this->ground->beds($zone, $here, $today, $today->plus(-365), $today->plus(730), [$bed->id])[0]['core'];
+        $first = $core->stay($key) ?? abort(404, 'This does not stand on the bed any more. Load the page again.');
+        $told = [];
+        foreach (
+            $first->between === null ? Between::fits($core, $first, $here->all(), $today) : [] as ['fit' => $fit, 'between' => $between]
+        ) {
+            $told[] = [
+                'crop' => $fit->candidate->crop->slug,
+                'name' => $fit->candidate->crop->name,
+                'variety' => $fit->candidate->variety,
+                'route' => $fit->candidate->route->value,
+                'act' => $fit->candidate->crop->act($fit->candidate->route)->value,
+                'on' => $fit->on->iso(),
+                'first' => $fit->first->iso(),
+                'to' => $fit->to->iso(),
+                'share' => round($fit->share, 3),
+                'relay' => $between->isRelay,
+                'rows' => $between->rows,
+                'apart_cm' => round($between->apartCm, 1),
+                'against' => $between->against,
+            ];
+        }
+
+        return response()->json([
+            'data' => [
+                'closes' => Between::closes($first)->iso(),
+                'room_m' => $first->between === null ? round(Between::room($core, $first, $today), 2) : 0.0,
+                'fits' => array_slice($told, 0, self::FITS),
             ],
         ]);
     }
@@ -293,12 +334,13 @@ class GroundController
             "{$of}.on" => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:1950-01-01', 'before:2150-01-01'],
             "{$of}.metres" => ['required', 'numeric', 'between:0.1,1000'],
             "{$of}.pinned" => ['nullable', 'boolean'],
+            "{$of}.between" => ['nullable', 'string', 'max:80'],
         ];
     }
 
     /**
      * @param  array<string, mixed>  $one
-     * @return array{bed: int, on: string, metres: float, pinned: bool}
+     * @return array{bed: int, on: string, metres: float, pinned: bool, between?: string|null}
      */
     private function place(Zone $zone, array $one, string $at): array
     {
@@ -317,6 +359,36 @@ class GroundController
             'on' => (string) $one['on'],
             'metres' => (float) $one['metres'],
             'pinned' => (bool) ($one['pinned'] ?? false),
-        ];
+        ] +
+            (array_key_exists('between', $one)
+                ? ['between' => $this->betweenRows($bed, $one['between'], (int) ($one['id'] ?? 0), $at)]
+                : []);
+    }
+
+    /** @return string|null the key, of something on the bed that stands there on its own */
+    private function betweenRows(Bed $bed, ?string $key, int $own, string $at): ?string
+    {
+        [$what, $which] = explode(' ', "{$key} ", 2) + ['', ''];
+        $isThere = match ($what) {
+            '' => true,
+            'planting' => Planting::query()
+                ->where('bed_id', $bed->id)
+                ->whereNull('between')
+                ->whereNull('removed_at')
+                ->whereKey((int) trim($which))
+                ->whereKeyNot($own)
+                ->exists(),
+            default => Sowing::query()
+                ->where('bed_id', $bed->id)
+                ->where('idempotency_key', trim($which))
+                ->where('taken_back', false)
+                ->exists(),
+        };
+
+        return $isThere
+            ? $key
+            : throw ValidationException::withMessages([
+                "{$at}.between" => 'What it is to stand between is not on this bed, or stands between rows itself. Choose another one.',
+            ]);
     }
 }

@@ -27,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property string $route
  * @property Carbon $day of sowing or setting out
  * @property float $metres of the bed
+ * @property string|null $between key of the stay between whose rows it stands; null: on its own
  * @property bool $pinned it stays when a season is planned anew
  * @property Carbon|null $removed_at
  * @property-read Crop $crop
@@ -52,6 +53,7 @@ class Planting extends Model
             'day' => $this->day->format('Y-m-d'),
             'metres' => $this->metres,
             'pinned' => $this->pinned,
+            'between' => $this->between,
             'removed' => $this->removed_at !== null,
         ];
     }

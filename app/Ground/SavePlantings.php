@@ -19,11 +19,12 @@ use Illuminate\Validation\ValidationException;
 final class SavePlantings
 {
     /**
-     * @param  list<array{key: string, bed: int, crop: int, variety: string|null, route: string, on: string, metres: float, pinned: bool}>  $add
-     * @param  list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool}>  $change
+     * @param  list<array{key: string, bed: int, crop: int, variety: string|null, route: string, on: string, metres: float, pinned: bool, between?: string|null}>  $add
+     * @param  list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, between?: string|null}>  $change  without
+     *     `between` it stays between what it stood between, unless it goes to another bed
      * @param  list<Named>  $remove
      * @param  list<Named>  $restore
-     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool}>, remove: list<Named>, restore: list<Named>}, beds: list<int>}
+     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, between: string|null}>, remove: list<Named>, restore: list<Named>}, beds: list<int>}
      *     what undoes it, unless somebody changes the same meanwhile, and the beds it touched
      *
      * @throws StaleEdit when one of them was changed since its version; nothing is changed then
@@ -44,13 +45,24 @@ final class SavePlantings
             }
             foreach ($change as $one) {
                 $was = $this->find($zone, $one['id']);
-                $before = ['bed' => $was->bed_id, 'on' => $was->day->format('Y-m-d'), 'metres' => $was->metres, 'pinned' => $was->pinned];
+                $before = [
+                    'bed' => $was->bed_id,
+                    'on' => $was->day->format('Y-m-d'),
+                    'metres' => $was->metres,
+                    'pinned' => $was->pinned,
+                    'between' => $was->between,
+                ];
                 $beds[] = $was->bed_id;
                 $planting = $this->put($zone, $user, $one, [
                     'bed_id' => $one['bed'],
                     'day' => $one['on'],
                     'metres' => $one['metres'],
                     'pinned' => $one['pinned'],
+                    'between' => match (true) {
+                        array_key_exists('between', $one) => $one['between'],
+                        $was->bed_id === $one['bed'] => $was->between,
+                        default => null,
+                    },
                 ]);
                 $undo['change'][] = self::named($planting) + $before;
             }
@@ -65,6 +77,7 @@ final class SavePlantings
                     'day' => $one['on'],
                     'metres' => $one['metres'],
                     'pinned' => $one['pinned'],
+                    'between' => $one['between'] ?? null,
                 ]);
                 if ($planting->wasRecentlyCreated) {
                     Change::record(

@@ -7,6 +7,7 @@ namespace App\Ground;
 use Anthesis\Crop\Crop as CropParameters;
 use Anthesis\Crop\Route;
 use Anthesis\Ground\Bed as CoreBed;
+use Anthesis\Ground\Between;
 use Anthesis\Ground\Conflict;
 use Anthesis\Ground\Occupancy;
 use Anthesis\Ground\SeedNeed;
@@ -28,7 +29,7 @@ use stdClass;
  * The beds of a zone with all that stood, stands and is planned. What the log knows takes the place of what was planned: a sowing of
  * the crop on the bed, three weeks either side of the day, is the one that was meant.
  *
- * @phpstan-type Told array{key: string, kind: string, planting: int|null, version: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, pinned: bool, feeder: string, height_cm: float|null, need: array{rows: int, plants: int, seeds: int|null, grams: float|null}|null}
+ * @phpstan-type Told array{key: string, kind: string, planting: int|null, version: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, between: string|null, pinned: bool, feeder: string, height_cm: float|null, need: array{rows: int, plants: int, seeds: int|null, grams: float|null}|null}
  */
 final readonly class ZoneGround
 {
@@ -106,18 +107,33 @@ final readonly class ZoneGround
             ->where('day', '<=', $to->iso())
             ->orderBy('day')
             ->toBase()
-            ->get(['plantings.id', 'bed_id', 'crop_id', 'variety', 'route', 'day', 'metres', 'pinned', 'plantings.version', 'slug'])
+            ->get([
+                'plantings.id',
+                'bed_id',
+                'crop_id',
+                'variety',
+                'route',
+                'day',
+                'metres',
+                'between',
+                'pinned',
+                'plantings.version',
+                'slug',
+            ])
             ->groupBy('bed_id');
         $isOpen = static fn (Sowing $s): bool => $s->ended_on === null;
         $goesOn = $sowings->flatten()->contains($isOpen) ? array_column($this->underWay->of($zone, $today), 'goes_on', 'key') : [];
         $out = [];
         foreach ($beds as $bed) {
             $sown = $sowings->get($bed->id) ?? new Collection();
-            $told = [
+            $plans = $plantings->get($bed->id) ?? new Collection();
+            $meant = self::meant($plans, $sown);
+            $told = self::paired($bed, $plans, $sown, $meant, [
                 ...$this->sown($bed, $sown, $here, $goesOn),
-                ...$this->planned($bed, $plantings->get($bed->id) ?? new Collection(), $sown, $here),
-            ];
-            $out[] = ['bed' => $bed, 'core' => self::core($bed, $told, $here), 'told' => $told];
+                ...$this->planned($bed, $plans, $meant, $here),
+            ]);
+            $core = self::core($bed, $told, $here);
+            $out[] = ['bed' => $bed, 'core' => $core, 'told' => self::neededBetween($bed, $core, $told)];
         }
 
         return $out;
@@ -132,7 +148,14 @@ final readonly class ZoneGround
         foreach ($told as $stay) {
             $crop = $here?->candidate($stay['crop'], $stay['variety'], Route::from($stay['route']))?->crop;
             if ($crop !== null) {
-                $stays[] = new Occupancy($stay['key'], $crop, Day::fromIso($stay['from']), Day::fromIso($stay['to']), $stay['metres']);
+                $stays[] = new Occupancy(
+                    $stay['key'],
+                    $crop,
+                    Day::fromIso($stay['from']),
+                    Day::fromIso($stay['to']),
+                    $stay['metres'],
+                    $stay['between'],
+                );
             }
         }
 
@@ -181,11 +204,11 @@ final readonly class ZoneGround
     }
 
     /**
-     * @param  Collection<int, stdClass>  $plantings  rows, with the slug of their crop
+     * @param  Collection<int, stdClass>  $plantings  rows
      * @param  Collection<int, Sowing>  $sowings
-     * @return list<Told>
+     * @return array<int, int> the sowing that was meant, by planting
      */
-    private function planned(Bed $bed, Collection $plantings, Collection $sowings, ?GrowingHere $here): array
+    private static function meant(Collection $plantings, Collection $sowings): array
     {
         $in = [];
         foreach ($sowings as $sowing) {
@@ -193,25 +216,66 @@ final readonly class ZoneGround
                 $in[$sowing->id] = [$sowing->crop_id, $sowing->inGroundOn()];
             }
         }
-        $days = $plantings
-            ->mapWithKeys(
-                static fn (stdClass $p): array => [(int) $p->id => [(int) $p->crop_id, Day::fromIso(substr((string) $p->day, 0, 10))]],
-            )
-            ->all();
-        $meant = Standing::meant($days, $in);
+
+        return Standing::meant(
+            $plantings->mapWithKeys(static fn (stdClass $p): array => [(int) $p->id => [(int) $p->crop_id, self::dayOf($p)]])->all(),
+            $in,
+        );
+    }
+
+    private static function dayOf(stdClass $planting): Day
+    {
+        return Day::fromIso(substr((string) $planting->day, 0, 10));
+    }
+
+    /**
+     * Says what stands between the rows of what: as it was planned, also when one of the two, or both, were sown meanwhile; and counts
+     * what is sown between as many rows as there are.
+     *
+     * @param  Collection<int, stdClass>  $plantings  rows
+     * @param  Collection<int, Sowing>  $sowings
+     * @param  array<int, int>  $meant  the sowing that was meant, by planting
+     * @param  list<Told>  $told
+     * @return list<Told>
+     */
+    private static function paired(Bed $bed, Collection $plantings, Collection $sowings, array $meant, array $told): array
+    {
+        $keys = $sowings->mapWithKeys(static fn (Sowing $s): array => [$s->id => "sowing {$s->idempotency_key}"])->all();
+        $now = static fn (int $planting): string => isset($meant[$planting]) ? $keys[$meant[$planting]] : "planting {$planting}";
+        $places = array_flip(array_column($told, 'key'));
+        foreach ($plantings as $planting) {
+            $first = (string) $planting->between;
+            $first = str_starts_with($first, 'planting ') ? $now((int) substr($first, 9)) : $first;
+            [$own, $at] = [$places[$now((int) $planting->id)] ?? null, $places[$first] ?? null];
+            // What was planned between something that is gone stands there alone.
+            if ($own !== null && $at !== null && $told[$at]['between'] === null) {
+                $told[$own]['between'] = $told[$at]['key'];
+            }
+        }
+
+        return $told;
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $plantings  rows, with the slug of their crop
+     * @param  array<int, int>  $meant  the sowing that was meant, by planting
+     * @return list<Told>
+     */
+    private function planned(Bed $bed, Collection $plantings, array $meant, ?GrowingHere $here): array
+    {
         $told = [];
         foreach ($plantings as $planting) {
             if (isset($meant[(int) $planting->id])) {
                 continue;
             }
-            $on = $days[(int) $planting->id][1];
+            $on = self::dayOf($planting);
             $route = Route::from($planting->route);
             $candidate = $here?->candidate($planting->slug, $planting->variety, $route);
             $grown = $candidate->crop ?? Crop::query()->findOrFail($planting->crop_id)->toCore();
             $told[] =
                 [
                     'version' => (int) $planting->version,
-                    'need' => $candidate === null ? null : self::need($grown, $bed, (float) $planting->metres),
+                    'need' => $candidate === null ? null : self::need($grown, self::rows($grown, $bed), (float) $planting->metres),
                 ] +
                 $this->told(
                     "planting {$planting->id}",
@@ -259,6 +323,7 @@ final readonly class ZoneGround
             'first' => $standing->first?->iso(),
             'to' => $standing->to->iso(),
             'metres' => $metres,
+            'between' => null,
             'pinned' => $pinned,
             'feeder' => $grown->feeder,
             'height_cm' => $grown->heightCm,
@@ -266,10 +331,34 @@ final readonly class ZoneGround
         ];
     }
 
-    /** @return array{rows: int, plants: int, seeds: int|null, grams: float|null} of as many rows as the bed is wide for */
-    private static function need(CropParameters $crop, Bed $bed, float $metres): array
+    /** @return int as many as the bed is wide for */
+    private static function rows(CropParameters $crop, Bed $bed): int
     {
-        $rows = max(1, (int) floor((100 * ($bed->width_m ?? 0.0)) / $crop->spacing->rowCm));
+        return max(1, (int) floor((100 * ($bed->width_m ?? 0.0)) / $crop->spacing->rowCm));
+    }
+
+    /**
+     * Of what is planned between rows there are as many rows as fit in the spaces between those, or beside the only one.
+     *
+     * @param  list<Told>  $told
+     * @return list<Told>
+     */
+    private static function neededBetween(Bed $bed, CoreBed $core, array $told): array
+    {
+        foreach ($told as $i => $stay) {
+            [$first, $second] = [$core->stay($stay['between']), $core->stay($stay['key'])];
+            if ($stay['need'] !== null && $first !== null && $second !== null) {
+                $rows = max(1, self::rows($first->crop, $bed) - 1) * max(1, Between::judge($first, $second)->rows);
+                $told[$i]['need'] = self::need($second->crop, $rows, $stay['metres']);
+            }
+        }
+
+        return $told;
+    }
+
+    /** @return array{rows: int, plants: int, seeds: int|null, grams: float|null} */
+    private static function need(CropParameters $crop, int $rows, float $metres): array
+    {
         $need = SeedNeed::ofRows($crop, $metres, $rows);
 
         return [
@@ -282,7 +371,7 @@ final readonly class ZoneGround
 
     /**
      * @param  list<Told>  $told
-     * @return list<array{kind: string, from: string, to: string, keys: list<string>}> as Conflict
+     * @return list<array{kind: string, from: string, to: string, keys: list<string>, why: list<string>}> as Conflict
      */
     private function conflicts(CoreBed $bed, array $told, ?GrowingHere $here): array
     {
@@ -299,7 +388,13 @@ final readonly class ZoneGround
         }
 
         return array_map(
-            static fn (Conflict $c): array => ['kind' => $c->kind, 'from' => $c->from->iso(), 'to' => $c->to->iso(), 'keys' => $c->keys],
+            static fn (Conflict $c): array => [
+                'kind' => $c->kind,
+                'from' => $c->from->iso(),
+                'to' => $c->to->iso(),
+                'keys' => $c->keys,
+                'why' => $c->why,
+            ],
             Conflict::on($bed, $kinds, $usual),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Contract;
 
+use App\Ground\Planting;
 use App\Log\LogImport;
 use App\People\Login;
 use App\People\Role;
@@ -295,6 +296,11 @@ final class ContractTest extends TestCase
             ->assertOk()
             ->assertJsonPath('data.beds.1.conflicts.0.kind', 'double');
         $this->getJson("/api/zones/test-basin/beds/{$bed}/fits?from=2013-04-01&to=2013-10-01")->assertOk();
+        $this->putJson('/api/zones/test-basin/plantings?from=2026-01-01&to=2026-12-31', [
+            'add' => [['key' => 'contract-first', 'crop' => 'kale', 'route' => 'direct', 'bed' => $bed, 'on' => '2026-05-20', 'metres' => 6]],
+        ])->assertOk();
+        $first = Planting::query()->where('idempotency_key', 'contract-first')->value('id');
+        $this->getJson("/api/zones/test-basin/beds/{$bed}/between?stay=planting+{$first}")->assertOk();
         $this->postJson('/api/zones/test-basin/season-plans?from=2013-01-01&to=2013-12-31', [
             'beds' => [$bed],
             'wishes' => [['key' => 'a', 'crop' => 'radish', 'metres' => 2]],
@@ -440,8 +446,11 @@ final class ContractTest extends TestCase
         $this->getJson("/api/invited/{$none}")->assertNotFound();
         $this->postJson("/api/invited/{$none}", ['name' => 'x', 'password' => 'another good password'])->assertUnprocessable();
         $this->postJson('/api/password-links', ['email' => 'nobody@kestrel.example'])->assertStatus(202);
-        $this->postJson('/api/new-password', ['email' => 'x@kestrel.example', 'token' => 'x', 'password' => 'another good password'])
-            ->assertUnprocessable();
+        $this->postJson('/api/new-password', [
+            'email' => 'x@kestrel.example',
+            'token' => 'x',
+            'password' => 'another good password',
+        ])->assertUnprocessable();
         $this->actingAs($this->person(Role::Administrator));
         $made = $this->postJson('/api/invitations', ['name' => 'N', 'email' => 'n@kestrel.example', 'role' => 'reviewer'])
             ->assertCreated()

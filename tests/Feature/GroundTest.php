@@ -204,6 +204,77 @@ class GroundTest extends TestCase
         $this->getJson("/api/zones/{$other->slug}/beds/{$this->beds[0]}/fits")->assertNotFound();
     }
 
+    public function test_a_second_crop_stands_between_the_rows_of_another_and_stays_with_it_when_either_is_sown(): void
+    {
+        $bed = $this->beds[0];
+        $this->change(['add' => [$this->planting('tomato-main', '2012-05-25', ['metres' => 10, 'route' => 'transplant'])]])->assertOk();
+        $first = 'planting '.Planting::query()->sole()->id;
+        $at = '/api/zones/test-basin/beds/'.$bed.'/between?stay=';
+        $told = $this->getJson($at.rawurlencode($first))
+            ->assertOk()
+            ->json('data');
+        // 76 days of the packet: closed after 38.
+        self::assertSame(['2012-07-02', 10], [$told['closes'], $told['room_m']]);
+        $radish = collect($told['fits'])->firstWhere('crop', 'radish');
+        self::assertSame([true, [], 5, 16.7], [$radish['relay'], $radish['against'], $radish['rows'], $radish['apart_cm']]);
+        self::assertSame(['shade'], collect($told['fits'])->firstWhere('crop', 'bush-bean')['against']);
+
+        // The bed is full of tomatoes: between their rows there is room all the same.
+        $beside = $this->planting('radish', $radish['on'], ['key' => 'between-tomatoes', 'metres' => 8]);
+        $alone = $this->change(['add' => [$beside]])
+            ->assertOk()
+            ->json('data');
+        self::assertSame(['double'], array_column($alone['ground']['beds'][0]['conflicts'], 'kind'));
+        $this->change($alone['undo'])->assertOk();
+        $this->change(['add' => [['between' => 'planting 99999', 'key' => 'between-nothing'] + $beside]])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors', [
+                'add.0.between' => ['What it is to stand between is not on this bed, or stands between rows itself. Choose another one.'],
+            ]);
+        $put = $this->change(['add' => [['between' => $first, 'key' => 'between-rows'] + $beside]])
+            ->assertOk()
+            ->json('data');
+        [$tomatoes, $second] = $put['ground']['beds'][0]['stays'];
+        self::assertSame([[], null, $first], [$put['ground']['beds'][0]['conflicts'], $tomatoes['between'], $second['between']]);
+        // One row of tomatoes on 1.2 m, so five of radish beside it: 8 m, 4 cm apart.
+        self::assertSame([1, 5, 1000], [$tomatoes['need']['rows'], $second['need']['rows'], $second['need']['plants']]);
+        self::assertSame(2, $this->getJson($at.rawurlencode($first))->json('data.room_m'));
+        $this->getJson($at.rawurlencode($second['key']))
+            ->assertOk()
+            ->assertJsonPath('data.fits', [])
+            ->assertJsonPath('data.room_m', 0);
+        $this->getJson($at.'planting+99999')->assertNotFound();
+        self::assertSame('planting', explode(' ', (string) Change::query()->latest('id')->firstOrFail()->fields['between']['is'])[0]);
+
+        // Moved to another bed it stands alone there; undone, it is back between them.
+        $named = ['id' => $second['planting'], 'version' => $second['version'], 'on' => $second['from'], 'metres' => 3, 'pinned' => false];
+        $moved = $this->change(['change' => [$named + ['bed' => $this->beds[1]]]])
+            ->assertOk()
+            ->json('data');
+        self::assertSame([null], array_column($moved['ground']['beds'][1]['stays'], 'between'));
+        $back = $this->change($moved['undo'])->assertOk()->json('data.ground.beds');
+        self::assertSame([null, $first], array_column($back[0]['stays'], 'between'));
+
+        // Sown as it was planned, both are a pair in the log's words too.
+        $line = ['act' => 'set-out', 'on' => '2012-05-25', 'garden' => 'School', 'bed' => 'Bed 1', 'metres' => 10, 'written_at' => 1];
+        config(['anthesis.today' => '2012-06-02']);
+        $this->postJson('/api/zones/test-basin/log-entries', [
+            'sent_at' => 2,
+            'by' => 'desk',
+            'entries' => [
+                ['key' => 'tomatoes-are-out', 'crop' => 'tomato-main'] + $line,
+                ['key' => 'radish-is-in', 'crop' => 'radish', 'act' => 'sown', 'on' => $radish['on'], 'metres' => 8] + $line,
+            ],
+        ])->assertOk();
+        $stays = $this->getJson('/api/zones/test-basin/ground'.self::YEAR)
+            ->assertOk()
+            ->json('data.beds.0.stays');
+        self::assertSame(
+            [['sowing radish-is-in', 'sowing tomatoes-are-out'], ['sowing tomatoes-are-out', null]],
+            collect($stays)->sortBy('key')->map(static fn (array $s): array => [$s['key'], $s['between']])->values()->all(),
+        );
+    }
+
     public function test_each_crop_is_told_by_what_it_gives_for_its_ground_and_ones_own_price(): void
     {
         $rows = fn (): array => array_column(
@@ -405,7 +476,15 @@ class GroundTest extends TestCase
             ->assertOk()
             ->json('data.undo');
         self::assertSame(
-            ['id' => $id, 'version' => 2, 'bed' => $this->beds[0], 'on' => '2012-05-01', 'metres' => 4, 'pinned' => false],
+            [
+                'id' => $id,
+                'version' => 2,
+                'bed' => $this->beds[0],
+                'on' => '2012-05-01',
+                'metres' => 4,
+                'pinned' => false,
+                'between' => null,
+            ],
             $moved['change'][0],
         );
         $this->actingAs(User::factory()->create(['name' => 'Tobias']));
