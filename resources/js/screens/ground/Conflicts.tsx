@@ -1,6 +1,7 @@
 import { dateInShort } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { say } from '../../words/words';
+import { whyNot } from './BetweenRows';
 import type { Chosen } from './BedLines';
 import type { GroundBed } from './queries';
 
@@ -29,6 +30,7 @@ export function Conflicts({ beds, onChoose }: { beds: GroundBed[]; onChoose: (ch
                                     second: second?.name ?? '',
                                     family: first?.family ?? '',
                                     all: stays.map((stay) => stay?.name).join(', '),
+                                    why: whyNot(conflict.why),
                                 })}{' '}
                                 <Action
                                     onClick={() =>

@@ -214,7 +214,7 @@ function Beds({
                 ) : bed && chosen?.gap ? (
                     <GapFits zone={zone} bed={bed} gap={chosen.gap} year={year} plantings={plantings} />
                 ) : bed && stay ? (
-                    <OccupancyCard key={stay.key} bed={bed} stay={stay} beds={beds} plantings={plantings} />
+                    <OccupancyCard key={stay.key} zone={zone} bed={bed} stay={stay} beds={beds} plantings={plantings} />
                 ) : (
                     <Conflicts beds={beds} onChoose={setChosen} />
                 )}

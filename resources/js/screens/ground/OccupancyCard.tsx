@@ -5,15 +5,18 @@ import { useState } from 'react';
 import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { say } from '../../words/words';
+import { BetweenRows } from './BetweenRows';
 import type { GroundBed, Occupancy, usePlantings } from './queries';
 
 /** One stay: its days and why; where it is planned, its day, bed and metres can be changed. */
 export function OccupancyCard({
+    zone,
     bed,
     stay,
     beds,
     plantings,
 }: {
+    zone: string;
     bed: GroundBed;
     stay: Occupancy;
     beds: GroundBed[];
@@ -23,10 +26,12 @@ export function OccupancyCard({
     const [metres, setMetres] = useState<number | string>(stay.metres);
     const [to, setTo] = useState(bed.id);
     const planting = stay.planting === null ? null : { id: stay.planting, version: stay.version ?? 0 };
-    const save = (part: { pinned?: boolean } = {}) =>
+    const first = bed.stays.find(({ key }) => key === stay.between);
+    const inside = bed.stays.filter(({ between }) => between === stay.key);
+    const save = (part: { pinned?: boolean; between?: null } = {}) =>
         planting !== null &&
         plantings.change({
-            change: [{ ...planting, bed: to, on, metres: Number(metres), pinned: part.pinned ?? stay.pinned }],
+            change: [{ ...planting, bed: to, on, metres: Number(metres), pinned: stay.pinned, ...part }],
         });
     return (
         <>
@@ -45,6 +50,13 @@ export function OccupancyCard({
             {stay.height_cm !== null && stay.height_cm >= 120 && (
                 <p className="hint">{say('ground.tall', { height: ofRow(stay.height_cm / 100) })}</p>
             )}
+            {first && (
+                <p>
+                    {say('between.of', { first: first.name })}{' '}
+                    {planting && <Action onClick={() => save({ between: null })}>{say('between.alone')}</Action>}
+                </p>
+            )}
+            {inside.length > 0 && <p>{say('between.has', { crops: inside.map(({ name }) => name).join(', ') })}</p>}
             {planting === null ? (
                 <p className="hint">{say('ground.by-the-log')}</p>
             ) : (
@@ -93,6 +105,9 @@ export function OccupancyCard({
                         onChange={(event) => save({ pinned: event.currentTarget.checked })}
                     />
                 </form>
+            )}
+            {!first && stay.kind !== 'done' && stay.kind !== 'lost' && (
+                <BetweenRows zone={zone} bed={bed} stay={stay} plantings={plantings} />
             )}
         </>
     );

@@ -23,6 +23,7 @@ const stay = (name: string, from: string, to: string, with_: Partial<Occupancy> 
     first: null,
     to,
     metres: 4,
+    between: null,
     pinned: false,
     feeder: 'light',
     height_cm: null,
@@ -113,6 +114,7 @@ describe('beds under the ruler', () => {
             return (
                 <>
                     <OccupancyCard
+                        zone="bench"
                         bed={bed([])}
                         stay={stay('Kale', '2026-06-11', '2026-09-01', { height_cm: 150 })}
                         beds={[bed([])]}

@@ -13,7 +13,10 @@ export type BedYield = Schema['BedYield'];
 /** Days that are looked at, both included. */
 export type Span = { from: string; to: string };
 
-export type Place = { bed: number; on: string; metres: number; pinned: boolean };
+export type BetweenFit = Schema['BetweenRows']['fits'][number];
+
+/** Without `between` it stays between what it stood between. */
+export type Place = { bed: number; on: string; metres: number; pinned: boolean; between?: string | null };
 
 /** A planting at the version it is meant at: changed by somebody else meanwhile, it is left as it is. */
 export type NamedPlanting = Schema['NamedPlanting'];
@@ -100,6 +103,18 @@ export function useFits(zone: string, bed: number, span: Span) {
         queryKey: zoneKey(zone, 'ground', 'fits', bed, span),
         queryFn: () =>
             unwrap(api.GET('/api/zones/{zone}/beds/{bed}/fits', { params: { path: { zone, bed }, query: span } })),
+    });
+}
+
+/** What goes between the rows of something on a bed. */
+export function useBetween(zone: string, bed: number, stay: string, asked: boolean) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'ground', 'between', bed, stay),
+        enabled: asked,
+        queryFn: () =>
+            unwrap(
+                api.GET('/api/zones/{zone}/beds/{bed}/between', { params: { path: { zone, bed }, query: { stay } } }),
+            ),
     });
 }
 
