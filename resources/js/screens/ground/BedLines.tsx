@@ -169,7 +169,8 @@ function StayLine({
 }
 
 function nameOf(stay: Occupancy): string {
-    return stay.pinned ? say('ground.pinned-name', { name: stay.name }) : stay.name;
+    const name = stay.between === null ? stay.name : say('between.name', { name: stay.name });
+    return stay.pinned ? say('ground.pinned-name', { name }) : name;
 }
 
 export function stayInWords(stay: Occupancy): string {

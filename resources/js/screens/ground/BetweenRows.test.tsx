@@ -92,7 +92,7 @@ it('says what goes between the rows and how, what does not and why, and plans on
     fireEvent.click(screen.getByText('and 2 more'));
     expect(screen.getByText('Leaf 8')).toBeTruthy();
     expect(screen.getByText('One crop does not go there')).toBeTruthy();
-    expect(screen.getByText('too little space between the rows; one runs over the other')).toBeTruthy();
+    expect(screen.getByText('Pumpkin: too little space between the rows; one runs over the other')).toBeTruthy();
     fireEvent.click(screen.getAllByText('Plan this')[0]!);
     const put = () => asked.find(({ what }) => what.startsWith('PUT'))?.body as { add: unknown[] };
     await expect

@@ -26,7 +26,11 @@ export function BetweenRows({
     const { data, error } = useBetween(zone, bed.id, stay.key, asked);
     if (!asked) return <Action onClick={() => setAsked(true)}>{say('between.ask')}</Action>;
     const good = data?.fits.filter((fit) => fit.against.length === 0) ?? [];
-    const not = data?.fits.filter((fit) => fit.against.length > 0) ?? [];
+    const not = new Map(
+        data?.fits
+            .filter((fit) => fit.against.length > 0)
+            .map((fit) => [`${nameOf(fit)}: ${whyNot(fit.against)}`, fit] as const),
+    );
     const plan = ({ crop, variety, route, on }: BetweenFit) =>
         plantings.change({
             add: [
@@ -80,16 +84,14 @@ export function BetweenRows({
             {!all && good.length > FIRST && (
                 <Action onClick={() => setAll(true)}>{say('folded.and-more', { more: good.length - FIRST })}</Action>
             )}
-            {not.length > 0 && (
+            {not.size > 0 && (
                 <details>
-                    <summary>{say('between.not', { crops: not.length })}</summary>
-                    <ul className="not-between">
-                        {not.map((fit) => (
-                            <li key={keyOf(fit)}>
-                                {nameOf(fit)}: <span className="hint">{whyNot(fit.against)}</span>
-                            </li>
-                        ))}
-                    </ul>
+                    <summary>{say('between.not', { crops: not.size })}</summary>
+                    {[...not].map(([line, fit]) => (
+                        <p key={line}>
+                            {nameOf(fit)}: {whyNot(fit.against)}
+                        </p>
+                    ))}
                 </details>
             )}
             <p className="hint">{say('between.rules')}</p>
