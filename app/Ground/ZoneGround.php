@@ -96,6 +96,7 @@ final readonly class ZoneGround
             ->where('begun_on', '<=', $to->iso())
             ->with(['crop', 'bed.site'])
             ->orderBy('begun_on')
+            ->orderBy('id')
             ->get()
             ->groupBy('bed_id');
         // Hundreds, of which a few columns are read: as plain rows.
@@ -106,6 +107,7 @@ final readonly class ZoneGround
             ->where('day', '>=', $since)
             ->where('day', '<=', $to->iso())
             ->orderBy('day')
+            ->orderBy('plantings.id')
             ->toBase()
             ->get([
                 'plantings.id',

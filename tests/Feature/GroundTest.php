@@ -215,9 +215,10 @@ class GroundTest extends TestCase
             ->json('data');
         // 76 days of the packet: closed after 38.
         self::assertSame(['2012-07-02', 10], [$told['closes'], $told['room_m']]);
-        $radish = collect($told['fits'])->firstWhere('crop', 'radish');
+        $fits = array_column($told['fits'], null, 'crop');
+        $radish = $fits['radish'];
         self::assertSame([true, [], 5, 16.7], [$radish['relay'], $radish['against'], $radish['rows'], $radish['apart_cm']]);
-        self::assertSame(['shade'], collect($told['fits'])->firstWhere('crop', 'bush-bean')['against']);
+        self::assertSame(['shade'], $fits['bush-bean']['against']);
 
         // The bed is full of tomatoes: between their rows there is room all the same.
         $beside = $this->planting('radish', $radish['on'], ['key' => 'between-tomatoes', 'metres' => 8]);
@@ -269,9 +270,9 @@ class GroundTest extends TestCase
         $stays = $this->getJson('/api/zones/test-basin/ground'.self::YEAR)
             ->assertOk()
             ->json('data.beds.0.stays');
-        self::assertSame(
-            [['sowing radish-is-in', 'sowing tomatoes-are-out'], ['sowing tomatoes-are-out', null]],
-            collect($stays)->sortBy('key')->map(static fn (array $s): array => [$s['key'], $s['between']])->values()->all(),
+        self::assertEquals(
+            ['sowing radish-is-in' => 'sowing tomatoes-are-out', 'sowing tomatoes-are-out' => null],
+            array_column($stays, 'between', 'key'),
         );
     }
 
