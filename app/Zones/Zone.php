@@ -51,7 +51,6 @@ class Zone extends Model
     use HasFactory;
 
     use OfOffice;
-
     use Versioned;
 
     protected $guarded = [];
