@@ -6,9 +6,11 @@ namespace App\Desk;
 
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
+use Anthesis\Messages\Words;
 use App\Operations\SeenHere;
 use App\Zones\Zone;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 
 /** What a person chooses for themselves. */
@@ -20,6 +22,7 @@ class ProfileController
             [
                 'units' => ['present', 'nullable', new Enum(UnitSystem::class)],
                 'dates' => ['present', 'nullable', new Enum(DateStyle::class)],
+                'language' => ['sometimes', 'nullable', Rule::in(Words::languages())],
                 'digest' => ['sometimes', 'boolean'],
                 'home_zone' => ['present', 'nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')],
             ]
@@ -27,7 +30,14 @@ class ProfileController
         $user = $request->user() ?? abort(401);
 
         return new SessionResource(
-            $save->execute($user, $chosen['units'], $chosen['dates'], $chosen['home_zone'], (bool) ($chosen['digest'] ?? $user->digest)),
+            $save->execute(
+                $user,
+                $chosen['units'],
+                $chosen['dates'],
+                $chosen['home_zone'],
+                array_key_exists('language', $chosen) ? $chosen['language'] : $user->language,
+                (bool) ($chosen['digest'] ?? $user->digest),
+            ),
         );
     }
 }

@@ -14,13 +14,15 @@ final class SaveProfile
      * @param  string|null  $units  null: those of the office
      * @param  string|null  $dates  null: as the office writes them
      * @param  string|null  $homeZone  slug; null: none
+     * @param  string|null  $language  of mail to them; null: English
      * @param  bool  $digest  whether they are told each morning by mail what needs them
      */
-    public function execute(User $user, ?string $units, ?string $dates, ?string $homeZone, bool $digest): User
+    public function execute(User $user, ?string $units, ?string $dates, ?string $homeZone, ?string $language, bool $digest): User
     {
         $user->update([
             'units' => $units,
             'dates' => $dates,
+            'language' => $language,
             'digest' => $digest,
             'home_zone_id' => $homeZone === null ? null : Zone::query()->where('slug', $homeZone)->value('id'),
         ]);

@@ -48,7 +48,7 @@ final readonly class SendDigests
             if ($matters === []) {
                 return false;
             }
-            Mail::to($user->email)->send(new DigestMail($user->name, $matters));
+            Mail::to($user)->send(new DigestMail($user->name, $matters));
 
             return true;
         } catch (Throwable $error) {

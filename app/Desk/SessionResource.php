@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
+use Anthesis\Messages\Words;
 use App\Crops\Crop;
 use App\Office\Office;
 use App\Office\Preferences;
@@ -41,7 +42,12 @@ class SessionResource extends JsonResource
                         'role' => $user->role->value,
                         'units' => Preferences::of($user)->units->value,
                         'dates' => Preferences::of($user)->dates->value,
-                        'chosen' => ['units' => $user->units?->value, 'dates' => $user->dates?->value],
+                        'chosen' => [
+                            'units' => $user->units?->value,
+                            'dates' => $user->dates?->value,
+                            'language' => $user->language,
+                        ],
+                        'languages' => Words::languages(),
                         'digest' => $user->digest,
                         'home_zone' => SaveProfile::homeZone($user),
                         'must_set_second_factor' => $user->mustSetSecondFactor(),

@@ -66,9 +66,6 @@ class Office extends Model
 
     public const WATER_RULES = ['water_rules', 'water_rules_from', 'water_rules_until'];
 
-    /** Until an office chooses. */
-    public const UNITS = UnitSystem::Us;
-
     protected $guarded = [];
 
     /** @var array<string, string> */

@@ -25,7 +25,7 @@ class PasswordController
             ['email' => $email] + self::whoMayLogIn(),
             static function (User $user, string $token): void {
                 $link = "/desk/new-password/{$token}?email=".rawurlencode($user->email);
-                Mail::to($user->email)->send(new PlainMail('password', $link, ['name' => $user->name]));
+                Mail::to($user)->send(new PlainMail('password', $link, ['name' => $user->name]));
             },
         );
         Log::info('password link asked for', EventLog::told($request));

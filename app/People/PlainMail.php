@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use Anthesis\Words\Phrase;
 use App\Office\Office;
 use App\Operations\OfficeInUse;
 use App\Operations\Say;
@@ -23,7 +24,7 @@ class PlainMail extends Mailable
     /**
      * @param  string  $about  what it is about: `invitation`, `password`, `new-address`, or `changed`
      * @param  string  $path  of the link, from this service's address
-     * @param  array<string, string>  $with  what fills the words in
+     * @param  array<string, string|Phrase>  $with  what fills the words in
      */
     public function __construct(private readonly string $about, private readonly string $path, private readonly array $with = [])
     {
@@ -36,9 +37,9 @@ class PlainMail extends Mailable
      */
     public static function tell(User $user, string $what): void
     {
-        $mail = new self('changed', '/desk/profile', ['name' => $user->name, 'what' => Say::key("mail.changed.{$what}")]);
+        $mail = new self('changed', '/desk/profile', ['name' => $user->name, 'what' => Phrase::of("mail.changed.{$what}")]);
         $address = $user->email;
-        DB::afterCommit(static fn () => Mail::to($address)->send($mail));
+        DB::afterCommit(static fn () => Mail::to($address)->locale($user->language)->send($mail));
     }
 
     public function envelope(): Envelope

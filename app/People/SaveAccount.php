@@ -35,7 +35,9 @@ final class SaveAccount
                 'new_email_until' => now()->addHours(self::LINK_GOOD_FOR_H),
             ]);
             // Whoever has the address already is not told of here: the link would then be refused.
-            Mail::to($email)->send(new PlainMail('new-address', "/desk/new-address/{$secret}", ['name' => $user->name]));
+            Mail::to($email)
+                ->locale($user->language)
+                ->send(new PlainMail('new-address', "/desk/new-address/{$secret}", ['name' => $user->name]));
         });
     }
 

@@ -12,6 +12,7 @@ use App\Operations\OfficeScope;
 use App\Operations\Today;
 use App\Zones\Zone;
 use Database\Factories\UserFactory;
+use Illuminate\Contracts\Translation\HasLocalePreference;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -31,6 +32,7 @@ use LogicException;
  * @property string|null $feed_token the secret in the address of their tasks
  * @property UnitSystem|null $units null: those of the office
  * @property DateStyle|null $dates null: as the office writes them
+ * @property string|null $language of mail to them; null: English
  * @property bool $digest whether they are told each morning by mail what needs them
  * @property string|null $digest_for the day they were told for last, YYYY-MM-DD
  * @property int|null $home_zone_id the zone their desk opens on; null: the first one
@@ -44,7 +46,7 @@ use LogicException;
  * @property list<string>|null $recovery_codes SHA-256 of those that were not used yet
  * @property-read Role $role in the office in use
  */
-class User extends Authenticatable
+class User extends Authenticatable implements HasLocalePreference
 {
     /** @use HasApiTokens<PersonalAccessToken> */
     use HasApiTokens;
@@ -60,6 +62,7 @@ class User extends Authenticatable
     protected $attributes = [
         'units' => null,
         'dates' => null,
+        'language' => null,
         'home_zone_id' => null,
         'remember_token' => null,
         'digest' => false,
@@ -129,6 +132,12 @@ class User extends Authenticatable
                 )
                 ->all(),
         );
+    }
+
+    /** The language of mail to them, for the framework. */
+    public function preferredLocale(): ?string
+    {
+        return $this->language;
     }
 
     /** @return bool whether any office is open to them */

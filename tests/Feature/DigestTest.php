@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Desk\DigestMail;
 use App\Office\SaveOffice;
+use App\People\PlainMail;
 use App\People\Role;
 use App\People\User;
 use Illuminate\Support\Facades\Artisan;
@@ -76,6 +77,40 @@ final class DigestTest extends TestCase
         self::assertStringNotContainsString('no calendar is published', $text);
         // Nothing needs a volunteer, and nothing is sent.
         Mail::assertSentCount(1);
+    }
+
+    public function test_mail_comes_in_the_language_a_person_chose(): void
+    {
+        $this->wants($this->educator);
+        $this->putJson('/api/profile', [
+            'units' => 'us',
+            'dates' => 'month',
+            'home_zone' => null,
+            'language' => 'xx',
+        ])->assertUnprocessable();
+        $this->putJson('/api/profile', ['units' => 'us', 'dates' => 'month', 'home_zone' => null, 'language' => 'es'])
+            ->assertOk()
+            ->assertJsonPath('data.user.chosen.language', 'es')
+            ->assertJsonPath('data.user.languages', ['en', 'es']);
+        $this->putJson('/api/profile', ['units' => 'us', 'dates' => 'month', 'home_zone' => null])
+            ->assertOk()
+            ->assertJsonPath('data.user.chosen.language', 'es');
+        Artisan::call('anthesis:digests');
+        $text = $this->text($this->educator);
+        self::assertStringContainsString("Buenos días, {$this->educator->name}:", $text);
+        self::assertStringContainsString('Por decidir', $text);
+        self::assertStringContainsString(
+            '- Test Basin: Las fechas de siembra están listas, y todavía no hay ningún calendario publicado.',
+            $text,
+        );
+        self::assertStringNotContainsString('planting windows', $text);
+        $this->app['auth']->forgetGuards();
+        $this->flushSession();
+        $this->postJson('/api/password-links', ['email' => $this->educator->email])->assertStatus(202);
+        Mail::assertSent(
+            PlainMail::class,
+            static fn (PlainMail $mail): bool => str_contains($mail->render(), 'pidió poner una contraseña nueva'),
+        );
     }
 
     public function test_who_was_deactivated_or_changed_their_mind_is_not_written_to(): void

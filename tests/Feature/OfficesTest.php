@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Crops\Crop;
 use App\Crops\FoundOffice;
 use App\Log\Bed;
+use App\Log\LogPhoto;
 use App\Office\Office;
 use App\Operations\OfficeInUse;
 use App\Operations\OfOffice;
@@ -22,6 +23,7 @@ use App\Soil\SoilSpot;
 use App\Stations\Station;
 use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
@@ -193,6 +195,24 @@ final class OfficesTest extends TestCase
             $this->getJson('/api/crops/radish')->json('data.cells.maturity_days') ?? '',
             'their own radish is as it ships',
         );
+    }
+
+    public function test_a_photograph_is_seen_in_its_office_and_the_same_picture_can_be_anothers_too(): void
+    {
+        $this->actingAs($this->person());
+        $picture = UploadedFile::fake()->image('bed.jpg', 40, 30);
+        $send = fn (): mixed => $this->post('/api/log-photos', ['photo' => $picture], ['Accept' => 'application/json'])
+            ->assertCreated()
+            ->json('data.photo');
+        $ours = $send();
+        $this->get("/desk-files/log-photos/{$ours}.jpg")->assertOk();
+        $this->foundOther();
+        $this->actingAs($this->stranger)
+            ->get("/desk-files/log-photos/{$ours}.jpg")
+            ->assertNotFound();
+        self::assertSame($ours, $send());
+        $this->get("/desk-files/log-photos/{$ours}.jpg")->assertOk();
+        self::assertSame(2, LogPhoto::query()->where('checksum', $ours)->count());
     }
 
     /**

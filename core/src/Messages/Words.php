@@ -13,7 +13,8 @@ use MessageFormatter;
  *
  * @phpstan-import-type Words from Phrase as PhraseArray
  *
- * Where a language has no words for a key, English ones are said: only what the public reads is in every language (PUBLIC).
+ * Where a language has no words for a key, English ones are said: only what the public reads is in every
+ * language (PUBLIC), and what people are told by mail (MAILED).
  *
  * `pseudo` is English made longer and accented, for looking at screens: what is not in brackets there is not from these files;
  * `mirrored` is the same, read from the right.
@@ -26,6 +27,9 @@ final class Words
 
     /** Files of what gardeners read, on pages and paper, in feeds and letters: every language has these. */
     public const PUBLIC = ['charts', 'core', 'derivations', 'letters', 'office', 'pages', 'schools', 'season', 'sheets'];
+
+    /** Files of what people of an office are told by mail. */
+    public const MAILED = ['attention', 'mail'];
 
     /** Languages read from the right. */
     private const FROM_THE_RIGHT = ['ar', 'fa', 'he', 'ur', 'mirrored'];

@@ -16,6 +16,8 @@ const OFFICE = {
     second_signature: false,
     second_factor: false,
     version: 3,
+    languages: null,
+    languages_there: [],
     signature_changed: null,
 };
 

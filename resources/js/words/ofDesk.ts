@@ -2,7 +2,7 @@ import { alsoIn, type Messages } from './words';
 
 // What every screen says comes with the first load. What only gardeners read, or only the server says, never comes.
 alsoIn(
-    import.meta.glob<Messages>('../../../lang/en/{common,core,home,login,shell,zones}.json', {
+    import.meta.glob<Messages>('../../../lang/en/{attention,common,core,home,login,shell,zones}.json', {
         eager: true,
         import: 'default',
     }),

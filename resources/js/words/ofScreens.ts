@@ -4,7 +4,7 @@ import type { Messages } from './words';
 export const words = import.meta.glob<Messages>(
     [
         '../../../lang/en/*.json',
-        '!../../../lang/en/{common,core,login,shell,zones,pages,sheets,letters,office,errors}.json',
+        '!../../../lang/en/{attention,common,core,login,mail,shell,zones,pages,sheets,letters,office,errors}.json',
     ],
     { eager: true, import: 'default' },
 );

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useSession } from '../../access/session';
 import { useZones } from '../../api/zones';
 import { Problem } from '../../ui/Problem';
-import { say } from '../../words/words';
+import { languageName, say } from '../../words/words';
 import { Account } from './Account';
 import { useLogOut, useSaveProfile } from './queries';
 
@@ -17,14 +17,16 @@ export function Profile() {
     const saved = {
         units: user?.chosen.units ?? null,
         dates: user?.chosen.dates ?? null,
+        language: user?.chosen.language ?? null,
         home_zone: user?.home_zone ?? null,
         digest: user?.digest ?? false,
     };
     const [edited, setEdited] = useState<typeof saved>();
     if (!user) return null;
     const chosen = edited ?? saved;
-    const choose = (field: 'units' | 'dates' | 'home_zone') => (event: { currentTarget: { value: string } }) =>
-        setEdited({ ...chosen, [field]: event.currentTarget.value || null });
+    const choose =
+        (field: 'units' | 'dates' | 'language' | 'home_zone') => (event: { currentTarget: { value: string } }) =>
+            setEdited({ ...chosen, [field]: event.currentTarget.value || null });
     return (
         <main className="page">
             <h2>{user.name}</h2>
@@ -65,6 +67,14 @@ export function Profile() {
                             { value: 'month', label: say('dates.month') },
                             { value: 'day', label: say('dates.day') },
                         ]}
+                    />
+                    <NativeSelect
+                        mt="xs"
+                        label={say('profile.language')}
+                        description={say('profile.language-help')}
+                        value={chosen.language ?? user.languages[0]}
+                        onChange={choose('language')}
+                        data={user.languages.map((value) => ({ value, label: languageName(value) }))}
                     />
                     <NativeSelect
                         mt="xs"
