@@ -37,10 +37,13 @@ class DeskTest extends TestCase
         Office::inUse()->update(['name' => 'Office', 'units' => 'metric', 'dates' => 'month']);
         self::assertSame(['metric', 'month'], $read());
         $user = $this->chosen('us', 'day');
-        self::assertSame(['us', 'day', ['units' => 'us', 'dates' => 'day']], [$user['units'], $user['dates'], $user['chosen']]);
+        self::assertSame(
+            ['us', 'day', ['units' => 'us', 'dates' => 'day', 'language' => null]],
+            [$user['units'], $user['dates'], $user['chosen']],
+        );
         $user = $this->chosen(null, null);
         self::assertSame(
-            ['metric', 'month', ['units' => null, 'dates' => null]],
+            ['metric', 'month', ['units' => null, 'dates' => null, 'language' => null]],
             [$user['units'], $user['dates'], $user['chosen']],
         );
         $this->putJson('/api/profile', ['units' => 'imperial', 'dates' => null, 'home_zone' => 'nowhere'])
@@ -80,11 +83,7 @@ class DeskTest extends TestCase
             ->assertOk()
             ->json('data');
 
-        return array_column(
-            array_map(static fn (array $m): array => ["{$m['zone']} {$m['kind']}", $m['urgency']], $data['matters']),
-            1,
-            0,
-        );
+        return array_column(array_map(static fn (array $m): array => ["{$m['zone']} {$m['kind']}", $m['urgency']], $data['matters']), 1, 0);
     }
 
     public function test_a_zone_without_a_record_asks_for_one_and_only_of_those_who_can_bring_it(): void
