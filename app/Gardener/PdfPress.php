@@ -114,7 +114,7 @@ final class PdfPress
         );
         // Charts are left out: its drawing knows no hatches, and the dates beside them say the same.
         $text = preg_replace(
-            ['#<link[^>]*>#', '#<style>.*?</style>#s', '#<svg(?![^>]*class="code")[^>]*>.*?</svg>#s'],
+            ['#<(?:link|meta http-equiv)[^>]*>#', '#<style>.*?</style>#s', '#<svg(?![^>]*class="code")[^>]*>.*?</svg>#s'],
             ['', '', ''],
             $html,
         );
@@ -134,6 +134,11 @@ final class PdfPress
     /** @return string the page with its fonts where they lie on this machine */
     private static function aloneStanding(string $html): string
     {
-        return (string) preg_replace('#url\((/build/[^)]+)\)#', 'url(file://'.public_path().'$1)', $html);
+        // Its styles are others then than the ones its own policy names; it fetches nothing anyway.
+        return (string) preg_replace(
+            ['#<meta http-equiv="Content-Security-Policy"[^>]*>#', '#url\((/build/[^)]+)\)#'],
+            ['', 'url(file://'.public_path().'$1)'],
+            $html,
+        );
     }
 }

@@ -28,9 +28,7 @@ final class AccessTest extends TestCase
             '/desk/login?to=%2Fdesk%2Fzones%2Ftest-basin%2Fplanting-windows',
         );
         $this->get('/desk/login')->assertOk();
-        foreach (
-            ['/api/zones', '/api/zones/test-basin', '/api/zones/test-basin/windows', '/api/zones/test-basin/editions'] as $path
-        ) {
+        foreach (['/api/zones', '/api/zones/test-basin', '/api/zones/test-basin/windows', '/api/zones/test-basin/editions'] as $path) {
             $this->getJson($path)->assertUnauthorized();
         }
         $this->postJson('/api/zones/test-basin/editions', ['note' => 'x'])->assertUnauthorized();
@@ -110,10 +108,7 @@ final class AccessTest extends TestCase
         $login = $this->postJson('/api/session', ['email' => $person->email, 'password' => 'a good long password'])->assertOk();
         $id = $login->getCookie($name)?->getValue() ?? self::fail('no cookie');
         $with = fn () => $this->withCredentials()->withCookie($name, $id);
-        self::assertSame(
-            [],
-            $cookies($with()->getJson('/api/session')->assertOk()->assertJsonPath('data.user.email', $person->email)),
-        );
+        self::assertSame([], $cookies($with()->getJson('/api/session')->assertOk()->assertJsonPath('data.user.email', $person->email)));
         self::assertContains($name, $cookies($with()->get('/desk')->assertOk()));
         $changed = $with()->postJson('/api/zones', $this->zoneValues('Other'))->assertCreated();
         self::assertContains($name, $cookies($changed));
@@ -186,5 +181,19 @@ final class AccessTest extends TestCase
             $loaded = (string) preg_replace('#<link rel="alternate"[^>]*>#', '', $html);
             self::assertDoesNotMatchRegularExpression('#(src|href)="https?://#', $loaded, 'nothing is loaded from elsewhere');
         }
+    }
+
+    public function test_a_page_takes_no_styles_but_its_own(): void
+    {
+        $this->zoneInPrint();
+        foreach (['/', '/zones/test-basin', '/zones/test-basin/crops/kale', '/zones/test-basin/paper/week', '/contact'] as $path) {
+            $html = (string) $this->get($path)->getContent();
+            self::assertSame(1, preg_match('#<style>(.*?)</style>#s', $html, $styles), $path);
+            $own = "style-src 'self' 'sha256-".base64_encode(hash('sha256', $styles[1], true))."'";
+            self::assertStringContainsString("<meta http-equiv=\"Content-Security-Policy\" content=\"{$own}\">", $html, $path);
+            self::assertDoesNotMatchRegularExpression('/<[a-z][^>]*\sstyle=/', $html, "{$path} has styles that its own policy forbids");
+        }
+        $log = (string) $this->get('/log')->assertOk()->headers->get('Content-Security-Policy');
+        self::assertStringContainsString("style-src 'self';", $log);
     }
 }

@@ -58,7 +58,7 @@ export function reasonInShort({ reason, phrase }: { reason: string; phrase: Phra
 
 export function Hatches() {
     return (
-        <svg width="0" height="0" aria-hidden="true" focusable="false" style={{ position: 'absolute' }}>
+        <svg width="0" height="0" aria-hidden="true" focusable="false" className="hatches">
             <defs>
                 <pattern id="hatch-freeze" width="4" height="4" patternUnits="userSpaceOnUse">
                     <path d="M1 0V4" stroke="var(--frost)" strokeWidth="1.4" />
