@@ -8,6 +8,7 @@ use App\Operations\OfficeInUse;
 use App\People\SavePerson;
 use App\People\User;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Removes a person: what they wrote stays, without their name unless it is kept. */
@@ -26,9 +27,12 @@ class RemovePerson extends Command
             return self::FAILURE;
         }
         try {
-            foreach ($user->memberships()->pluck('office_id') as $office) {
-                OfficeInUse::within($office, fn () => $save->remove($user, (bool) $this->option('keep-name'), null));
-            }
+            // From all of their offices or from none: one may have nobody else to look after people.
+            DB::transaction(function () use ($user, $save): void {
+                foreach ($user->memberships()->pluck('office_id') as $office) {
+                    OfficeInUse::within($office, fn () => $save->remove($user, (bool) $this->option('keep-name'), null));
+                }
+            });
         } catch (ValidationException $e) {
             $this->error($e->getMessage());
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Operations\SeenHere;
-use App\Zones\Zone;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -16,7 +15,7 @@ class AttentionController
     {
         $slug =
             $request->validate([
-                'zone' => ['nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')],
+                'zone' => ['nullable', 'string', 'max:80', SeenHere::zone()],
             ])['zone'] ?? null;
         $attends = $attention->of(Attention::zones($slug), $request->user() ?? abort(401), $slug !== null);
 

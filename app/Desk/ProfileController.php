@@ -8,7 +8,6 @@ use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
 use Anthesis\Messages\Words;
 use App\Operations\SeenHere;
-use App\Zones\Zone;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
@@ -24,7 +23,7 @@ class ProfileController
                 'dates' => ['present', 'nullable', new Enum(DateStyle::class)],
                 'language' => ['sometimes', 'nullable', Rule::in(Words::languages())],
                 'digest' => ['sometimes', 'boolean'],
-                'home_zone' => ['present', 'nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')],
+                'home_zone' => ['present', 'nullable', 'string', 'max:80', SeenHere::zone()],
             ]
         );
         $user = $request->user() ?? abort(401);

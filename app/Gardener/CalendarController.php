@@ -49,9 +49,7 @@ class CalendarController
         // A changed text is not shown, whatever files there are.
         $document = $edition->open();
         $base = PublishedEdition::base($zone, $number);
-        $languages = array_column(EditionPages::readings($document), 'language');
-        // The made-up readings of the demonstration are of every edition.
-        if (in_array($reading, Reading::all(), false) && ! in_array($reading->language, $languages, true)) {
+        if (! EditionPages::isReadAs($document, $reading)) {
             return new RedirectResponse(rtrim("{$base}/{$path}", '/'));
         }
         $html =

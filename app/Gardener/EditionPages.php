@@ -87,6 +87,13 @@ final class EditionPages
         return self::isInOneReading($edition) ? [new Reading()] : Reading::in($edition->content['languages'] ?? null);
     }
 
+    /** @return bool whether an edition can be read so; the made-up readings of the demonstration are of every one but those in sentences */
+    public static function isReadAs(EditionDocument $edition, Reading $reading): bool
+    {
+        return in_array($reading, self::readings($edition), false) ||
+            (! self::isInOneReading($edition) && ! in_array($reading, Reading::all(), false));
+    }
+
     public function calendar(EditionDocument $edition, string $base, Reading $reading): Page
     {
         $content = $edition->content;

@@ -69,7 +69,7 @@ class TrailController
     {
         $asked = $request->validate(
             [
-                'zone' => ['nullable', 'string', 'max:80', new SeenHere(Zone::class, 'slug', 'There is no such zone. Choose another one.')],
+                'zone' => ['nullable', 'string', 'max:80', SeenHere::zone()],
                 'crop' => ['nullable', 'string', 'max:60'],
                 'person' => ['nullable', 'integer', 'min:1', 'max:999999999999'],
                 'from' => ['nullable', 'string', 'date_format:Y-m-d'],

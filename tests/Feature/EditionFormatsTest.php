@@ -57,6 +57,17 @@ final class EditionFormatsTest extends TestCase
     }
 
     #[DataProvider('formats')]
+    public function test_one_in_sentences_is_read_in_those_alone(string $path): void
+    {
+        $edition = $this->published($path);
+        $isInSentences = EditionPages::isInOneReading($edition->open());
+        foreach (['en-f', 'es', 'es-f'] as $reading) {
+            $answer = $this->get("/{$reading}/zones/high-meadow/editions/{$edition->number}");
+            $isInSentences ? $answer->assertRedirect("/zones/high-meadow/editions/{$edition->number}") : $answer->assertOk();
+        }
+    }
+
+    #[DataProvider('formats')]
     public function test_every_page_of_it_is_made(string $path): void
     {
         $edition = $this->published($path);

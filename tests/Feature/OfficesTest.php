@@ -617,6 +617,18 @@ final class OfficesTest extends TestCase
         self::assertNull(User::query()->find($leaving->id));
     }
 
+    public function test_the_command_line_removes_a_person_from_all_offices_or_from_none(): void
+    {
+        $this->foundOther();
+        $volunteer = $this->person(Role::Volunteer)->refresh();
+        $volunteer->memberships()->create(['office_id' => $this->other->id, 'role' => Role::Educator]);
+        $this->stranger->memberships()->create(['office_id' => Office::query()->orderBy('id')->value('id'), 'role' => Role::Volunteer]);
+        $this->artisan('anthesis:remove-person', ['email' => $this->stranger->email])->assertFailed();
+        self::assertSame(2, $this->stranger->memberships()->count(), 'one of the two has nobody else to look after people');
+        $this->artisan('anthesis:remove-person', ['email' => $volunteer->email])->assertSuccessful();
+        self::assertNull(User::query()->find($volunteer->id));
+    }
+
     public function test_all_that_names_a_person_is_known_to_what_forgets_the_name(): void
     {
         $columns = array_map(
