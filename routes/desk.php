@@ -210,6 +210,7 @@ Route::prefix('api')->group(static function (): void {
         Route::put('zones/{zone}/beds/{bed}', [GroundController::class, 'updateBed']);
         Route::get('zones/{zone}/beds/{bed}/fits', [GroundController::class, 'fits']);
         Route::get('zones/{zone}/beds/{bed}/between', [GroundController::class, 'between']);
+        Route::get('zones/{zone}/plantings/{planting}/spares', [GroundController::class, 'spares']);
         Route::put('zones/{zone}/plantings', [GroundController::class, 'updatePlantings']);
         Route::post('zones/{zone}/season-plans', [GroundController::class, 'propose']);
         Route::post('zones/{zone}/task-feeds', [TaskFeedController::class, 'store']);

@@ -253,6 +253,15 @@ class GroundController
         return response()->json(['data' => $tasks->of($zone, $zone->today(), $from, $to)]);
     }
 
+    /** Seedlings to raise beside a sowing that is planned, in case it fails; null where that helps nobody. */
+    public function spares(Zone $zone, Planting $planting, PlantingSpares $spares): JsonResponse
+    {
+        abort_unless($planting->zone_id === $zone->id && $planting->removed_at === null, 404, 'There is no such planting in this zone.');
+        $here = $this->ground->growing($zone);
+
+        return response()->json(['data' => $here === null ? null : $spares->told($zone, $here, $planting)]);
+    }
+
     /** @return array<string, list<string>> of a list of plantings, each with the version it is meant at */
     private static function namedRules(string $of): array
     {
@@ -334,13 +343,14 @@ class GroundController
             "{$of}.on" => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:1950-01-01', 'before:2150-01-01'],
             "{$of}.metres" => ['required', 'numeric', 'between:0.1,1000'],
             "{$of}.pinned" => ['nullable', 'boolean'],
+            "{$of}.spares" => ['nullable', 'boolean'],
             "{$of}.between" => ['nullable', 'string', 'max:80'],
         ];
     }
 
     /**
      * @param  array<string, mixed>  $one
-     * @return array{bed: int, on: string, metres: float, pinned: bool, between?: string|null}
+     * @return array{bed: int, on: string, metres: float, pinned: bool, spares?: bool, between?: string|null}
      */
     private function place(Zone $zone, array $one, string $at): array
     {
@@ -360,6 +370,7 @@ class GroundController
             'metres' => (float) $one['metres'],
             'pinned' => (bool) ($one['pinned'] ?? false),
         ] +
+            (isset($one['spares']) ? ['spares' => (bool) $one['spares']] : []) +
             (array_key_exists('between', $one)
                 ? ['between' => $this->betweenRows($bed, $one['between'], (int) ($one['id'] ?? 0), $at)]
                 : []);

@@ -29,6 +29,7 @@ use Illuminate\Support\Carbon;
  * @property float $metres of the bed
  * @property string|null $between key of the stay between whose rows it stands; null: on its own
  * @property bool $pinned it stays when a season is planned anew
+ * @property bool $spares seedlings are raised beside it, in case the sowing fails
  * @property Carbon|null $removed_at
  * @property-read Crop $crop
  * @property-read Bed $bed
@@ -43,7 +44,14 @@ class Planting extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['day' => 'date', 'metres' => 'float', 'pinned' => 'boolean', 'removed_at' => 'datetime', 'version' => 'integer'];
+    protected $casts = [
+        'day' => 'date',
+        'metres' => 'float',
+        'pinned' => 'boolean',
+        'spares' => 'boolean',
+        'removed_at' => 'datetime',
+        'version' => 'integer',
+    ];
 
     /** @return array<string, mixed> */
     public function editedFields(): array
@@ -53,6 +61,7 @@ class Planting extends Model
             'day' => $this->day->format('Y-m-d'),
             'metres' => $this->metres,
             'pinned' => $this->pinned,
+            'spares' => $this->spares,
             'between' => $this->between,
             'removed' => $this->removed_at !== null,
         ];

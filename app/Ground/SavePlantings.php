@@ -19,12 +19,13 @@ use Illuminate\Validation\ValidationException;
 final class SavePlantings
 {
     /**
-     * @param  list<array{key: string, bed: int, crop: int, variety: string|null, route: string, on: string, metres: float, pinned: bool, between?: string|null}>  $add
-     * @param  list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, between?: string|null}>  $change  without
-     *     `between` it stays between what it stood between, unless it goes to another bed
+     * @param  list<array{key: string, bed: int, crop: int, variety: string|null, route: string, on: string, metres: float, pinned: bool, spares?: bool, between?: string|null}>  $add
+     * @param  list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, spares?: bool, between?: string|null}>  $change
+     *     without `spares` these stay as they were planned; without `between` it stays between what it stood between, unless it goes to
+     *     another bed
      * @param  list<Named>  $remove
      * @param  list<Named>  $restore
-     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, between: string|null}>, remove: list<Named>, restore: list<Named>}, beds: list<int>}
+     * @return array{undo: array{add: list<never>, change: list<array{id: int, version: int, bed: int, on: string, metres: float, pinned: bool, spares: bool, between: string|null}>, remove: list<Named>, restore: list<Named>}, beds: list<int>}
      *     what undoes it, unless somebody changes the same meanwhile, and the beds it touched
      *
      * @throws StaleEdit when one of them was changed since its version; nothing is changed then
@@ -50,6 +51,7 @@ final class SavePlantings
                     'on' => $was->day->format('Y-m-d'),
                     'metres' => $was->metres,
                     'pinned' => $was->pinned,
+                    'spares' => $was->spares,
                     'between' => $was->between,
                 ];
                 $beds[] = $was->bed_id;
@@ -58,6 +60,7 @@ final class SavePlantings
                     'day' => $one['on'],
                     'metres' => $one['metres'],
                     'pinned' => $one['pinned'],
+                    'spares' => $one['spares'] ?? $was->spares,
                     'between' => match (true) {
                         array_key_exists('between', $one) => $one['between'],
                         $was->bed_id === $one['bed'] => $was->between,
@@ -77,6 +80,7 @@ final class SavePlantings
                     'day' => $one['on'],
                     'metres' => $one['metres'],
                     'pinned' => $one['pinned'],
+                    'spares' => $one['spares'] ?? false,
                     'between' => $one['between'] ?? null,
                 ]);
                 if ($planting->wasRecentlyCreated) {

@@ -63,6 +63,7 @@ class TaskFeedController
                         'crop' => $task['name'],
                         'bed' => $task['bed']['name'],
                         'for' => Phrase::day(Day::fromIso($task['for'])->yearDay()),
+                        'plants' => $task['plants'] ?? 0,
                     ]),
                 ),
                 ICalendarText::property('DESCRIPTION', Say::key('ground.tasks-care')),

@@ -29,7 +29,7 @@ use stdClass;
  * The beds of a zone with all that stood, stands and is planned. What the log knows takes the place of what was planned: a sowing of
  * the crop on the bed, three weeks either side of the day, is the one that was meant.
  *
- * @phpstan-type Told array{key: string, kind: string, planting: int|null, version: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, between: string|null, pinned: bool, feeder: string, height_cm: float|null, need: array{rows: int, plants: int, seeds: int|null, grams: float|null}|null}
+ * @phpstan-type Told array{key: string, kind: string, planting: int|null, version: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, between: string|null, pinned: bool, spares: bool, feeder: string, height_cm: float|null, need: array{rows: int, plants: int, spares: int|null, seeds: int|null, grams: float|null}|null}
  */
 final readonly class ZoneGround
 {
@@ -119,6 +119,7 @@ final readonly class ZoneGround
                 'metres',
                 'between',
                 'pinned',
+                'spares',
                 'plantings.version',
                 'slug',
             ])
@@ -130,10 +131,16 @@ final readonly class ZoneGround
             $sown = $sowings->get($bed->id) ?? new Collection();
             $plans = $plantings->get($bed->id) ?? new Collection();
             $meant = self::meant($plans, $sown);
-            $told = self::paired($bed, $plans, $sown, $meant, [
-                ...$this->sown($bed, $sown, $here, $goesOn),
-                ...$this->planned($bed, $plans, $meant, $here),
-            ]);
+            $told = self::paired(
+                $bed,
+                $plans,
+                $sown,
+                $meant,
+                self::spared($plans, $sown, $meant, [
+                    ...$this->sown($bed, $sown, $here, $goesOn),
+                    ...$this->planned($bed, $plans, $meant, $here),
+                ]),
+            );
             $core = self::core($bed, $told, $here);
             $out[] = ['bed' => $bed, 'core' => $core, 'told' => self::neededBetween($bed, $core, $told)];
         }
@@ -231,6 +238,30 @@ final readonly class ZoneGround
     }
 
     /**
+     * Seedlings are raised beside what was planned with them; once it is sown, until it is up.
+     *
+     * @param  Collection<int, stdClass>  $plantings  rows
+     * @param  Collection<int, Sowing>  $sowings
+     * @param  array<int, int>  $meant  the sowing that was meant, by planting
+     * @param  list<Told>  $told
+     * @return list<Told>
+     */
+    private static function spared(Collection $plantings, Collection $sowings, array $meant, array $told): array
+    {
+        $sown = $sowings->keyBy('id');
+        $places = array_flip(array_column($told, 'key'));
+        foreach ($plantings as $planting) {
+            $sowing = $sown[$meant[(int) $planting->id] ?? 0] ?? null;
+            $own = $places[$sowing === null ? "planting {$planting->id}" : "sowing {$sowing->idempotency_key}"] ?? null;
+            if ($own !== null && $planting->spares && $sowing?->up_on === null) {
+                $told[$own]['spares'] = true;
+            }
+        }
+
+        return $told;
+    }
+
+    /**
      * Says what stands between the rows of what: as it was planned, also when one of the two, or both, were sown meanwhile; and counts
      * what is sown between as many rows as there are.
      *
@@ -277,7 +308,9 @@ final readonly class ZoneGround
             $told[] =
                 [
                     'version' => (int) $planting->version,
-                    'need' => $candidate === null ? null : self::need($grown, self::rows($grown, $bed), (float) $planting->metres),
+                    'need' => $candidate === null
+                            ? null
+                            : self::need($grown, self::rows($grown, $bed), (float) $planting->metres, (bool) $planting->spares),
                 ] +
                 $this->told(
                     "planting {$planting->id}",
@@ -327,6 +360,7 @@ final readonly class ZoneGround
             'metres' => $metres,
             'between' => null,
             'pinned' => $pinned,
+            'spares' => false,
             'feeder' => $grown->feeder,
             'height_cm' => $grown->heightCm,
             'need' => null,
@@ -334,7 +368,7 @@ final readonly class ZoneGround
     }
 
     /** @return int as many as the bed is wide for */
-    private static function rows(CropParameters $crop, Bed $bed): int
+    public static function rows(CropParameters $crop, Bed $bed): int
     {
         return max(1, (int) floor((100 * ($bed->width_m ?? 0.0)) / $crop->spacing->rowCm));
     }
@@ -351,23 +385,25 @@ final readonly class ZoneGround
             [$first, $second] = [$core->stay($stay['between']), $core->stay($stay['key'])];
             if ($stay['need'] !== null && $first !== null && $second !== null) {
                 $rows = max(1, self::rows($first->crop, $bed) - 1) * max(1, Between::judge($first, $second)->rows);
-                $told[$i]['need'] = self::need($second->crop, $rows, $stay['metres']);
+                $told[$i]['need'] = self::need($second->crop, $rows, $stay['metres'], $stay['spares']);
             }
         }
 
         return $told;
     }
 
-    /** @return array{rows: int, plants: int, seeds: int|null, grams: float|null} */
-    private static function need(CropParameters $crop, int $rows, float $metres): array
+    /** @return array{rows: int, plants: int, spares: int|null, seeds: int|null, grams: float|null} with the seed of spare seedlings */
+    private static function need(CropParameters $crop, int $rows, float $metres, bool $spares): array
     {
         $need = SeedNeed::ofRows($crop, $metres, $rows);
+        $more = $spares ? SeedNeed::ofSpares($crop, $metres, $rows) : null;
 
         return [
             'rows' => $rows,
             'plants' => (int) ceil($need->plants),
-            'seeds' => $need->seeds === null ? null : (int) ceil($need->seeds),
-            'grams' => $need->grams === null ? null : round($need->grams, 1),
+            'spares' => $more === null ? null : (int) ceil($more->plants),
+            'seeds' => $need->seeds === null ? null : (int) ceil($need->seeds + ($more->seeds ?? 0.0)),
+            'grams' => $need->grams === null ? null : round($need->grams + ($more->grams ?? 0.0), 1),
         ];
     }
 

@@ -20,6 +20,7 @@ enum ResultKind: string
     case LocalDays = 'local-days';
     case Cue = 'cue';
     case Ground = 'ground';
+    case Spares = 'spares';
     case MethodChanges = 'method-changes';
     case Promises = 'promises';
     case TrackRecord = 'track-record';
@@ -32,7 +33,8 @@ enum ResultKind: string
         return match ($this) {
             self::Today, self::Workable, self::UnderWay, self::WaterDue, self::Cue => 2,
             self::Ruler, self::Climate, self::Rain, self::Dossier, self::Comparison, self::TrackRecord => 7,
-            self::Record, self::LocalDays, self::Ground, self::MethodChanges, self::Promises, self::Mornings, self::Sensitivity => 30,
+            self::Record, self::LocalDays, self::Ground, self::Spares => 30,
+            self::MethodChanges, self::Promises, self::Mornings, self::Sensitivity => 30,
         };
     }
 }

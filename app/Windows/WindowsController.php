@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Windows;
 
 use Anthesis\Calendar\SowingWater;
-use Anthesis\Calendar\SpareSeedlings;
 use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
 use Anthesis\Replay\PacketDays;
@@ -98,7 +97,9 @@ class WindowsController
     {
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
 
-        return response()->json(['data' => SpareSeedlings::of($asked->place, $asked->crop, $asked->day)]);
+        $question = new SparesQuestion($asked->place->site(), $asked->crop, $asked->day);
+
+        return response()->json(['data' => Results::of($asked->place, $question)['spares']]);
     }
 
     /** What moves a crop's windows most. */

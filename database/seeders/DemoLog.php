@@ -124,8 +124,8 @@ final class DemoLog
     ];
 
     /**
-     * Planned: bed, crop, route, day, metres. Broccoli and cucumbers want the same ground in June, and Bed 7 stands empty after its
-     * carrots.
+     * Planned: bed, crop, route, day, metres, and whether spare seedlings are raised: the squash is early for this
+     * valley. Broccoli and cucumbers want the same ground in June, and Bed 7 stands empty after its carrots.
      */
     private const PLANNED = [
         ['Bed 2', 'lettuce-leaf', 'direct', '2026-08-12', 6.0],
@@ -135,7 +135,7 @@ final class DemoLog
         ['Bed 6', 'broccoli', 'transplant', '2026-05-06', 6.0],
         ['Bed 6', 'cucumber', 'direct', '2026-06-14', 6.0],
         ['Bed 7', 'carrot', 'direct', '2026-05-01', 9.0],
-        ['Bed 8', 'summer-squash', 'direct', '2026-06-02', 9.0],
+        ['Bed 8', 'summer-squash', 'direct', '2026-05-04', 9.0, true],
         ['Bed 3', 'onion-long-day', 'transplant', '2027-04-18', 9.0],
         ['Bed 4', 'carrot', 'direct', '2027-05-04', 9.0],
         ['Bed 7', 'tomato-main', 'transplant', '2027-05-30', 9.0],
@@ -200,6 +200,7 @@ final class DemoLog
                     'on' => $p[3],
                     'metres' => $p[4],
                     'pinned' => false,
+                    'spares' => $p[5] ?? false,
                 ],
                 self::PLANNED,
             ),

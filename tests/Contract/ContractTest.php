@@ -297,10 +297,15 @@ final class ContractTest extends TestCase
             ->assertJsonPath('data.beds.1.conflicts.0.kind', 'double');
         $this->getJson("/api/zones/test-basin/beds/{$bed}/fits?from=2013-04-01&to=2013-10-01")->assertOk();
         $this->putJson('/api/zones/test-basin/plantings?from=2026-01-01&to=2026-12-31', [
-            'add' => [['key' => 'contract-first', 'crop' => 'kale', 'route' => 'direct', 'bed' => $bed, 'on' => '2026-05-20', 'metres' => 6]],
+            'add' => [
+                ['key' => 'contract-first', 'crop' => 'kale', 'route' => 'direct', 'bed' => $bed, 'on' => '2026-03-05', 'metres' => 6],
+            ],
         ])->assertOk();
         $first = Planting::query()->where('idempotency_key', 'contract-first')->value('id');
         $this->getJson("/api/zones/test-basin/beds/{$bed}/between?stay=planting+{$first}")->assertOk();
+        $this->getJson("/api/zones/test-basin/plantings/{$first}/spares")
+            ->assertOk()
+            ->assertJsonPath('data.ready', fn (?string $ready): bool => $ready !== null);
         $this->postJson('/api/zones/test-basin/season-plans?from=2013-01-01&to=2013-12-31', [
             'beds' => [$bed],
             'wishes' => [['key' => 'a', 'crop' => 'radish', 'metres' => 2]],

@@ -276,6 +276,73 @@ class GroundTest extends TestCase
         );
     }
 
+    public function test_spare_seedlings_are_planned_beside_a_sowing_that_often_fails_until_it_is_up(): void
+    {
+        $site = Bed::query()->findOrFail($this->beds[0])->site_id;
+        $windows = "/api/zones/test-basin/windows/kale/spares?route=direct&site={$site}&on=";
+        $this->change(['add' => [$this->planting('kale', '2012-03-05', ['metres' => 4])]])->assertOk();
+        $planting = Planting::query()->sole();
+        $at = "/api/zones/test-basin/plantings/{$planting->id}/spares";
+        $of = $this->getJson("{$windows}03-05")->json('data');
+        $told = $this->getJson($at)->assertOk()->json('data');
+        self::assertSame(
+            [$of['years'], $of['failed'], "2012-{$of['start']}", "2012-{$of['ready']}", "2012-{$of['until']}"],
+            [$told['years'], $told['failed'], $told['start'], $told['ready'], $told['until']],
+        );
+        self::assertGreaterThan(0.2 * $told['years'], $told['failed']);
+        $ground = fn (): array => $this->getJson('/api/zones/test-basin/ground'.self::YEAR)->json('data.beds.0.stays.0');
+        $tasks = fn (): array => array_values(
+            array_filter(
+                $this->getJson('/api/zones/test-basin/ground-tasks?from=2012-01-01&to=2012-12-31')->assertOk()->json('data'),
+                static fn (array $t): bool => str_starts_with($t['key'], 'spares-'),
+            ),
+        );
+        $before = $ground();
+        self::assertSame([false, null, []], [$before['spares'], $before['need']['spares'], $tasks()]);
+
+        $named = ['id' => $planting->id, 'version' => 1, 'bed' => $this->beds[0], 'on' => '2012-03-05', 'metres' => 4];
+        $planned = $this->change(['change' => [$named + ['spares' => true]]])
+            ->assertOk()
+            ->json('data');
+        $stay = $planned['ground']['beds'][0]['stays'][0];
+        // As many plants as the rows have, and one in ten more, each from seed that comes up as often.
+        self::assertSame((int) ceil(1.1 * $before['need']['plants'] - 1e-9), $stay['need']['spares']);
+        self::assertSame([true, $told['plants']], [$stay['spares'], $stay['need']['spares']]);
+        self::assertEqualsWithDelta(2.1 * $before['need']['seeds'], $stay['need']['seeds'], 2);
+        self::assertSame(
+            [['spares-start', $told['start'], null, $told['plants']], ['spares-ready', $told['ready'], $told['until'], $told['plants']]],
+            array_map(static fn (array $t): array => [$t['key'], $t['on'], $t['to'], $t['plants']], $tasks()),
+        );
+        // A change of something else leaves them planned; undone they are not.
+        $moved = $this->change(['change' => [['version' => 2, 'metres' => 3] + $named]])->assertOk();
+        self::assertTrue($moved->json('data.ground.beds.0.stays.0.spares'));
+        self::assertTrue($moved->json('data.undo.change.0.spares'));
+        $this->change(['change' => [['version' => 3] + $planned['undo']['change'][0]]])->assertOk();
+        self::assertFalse($ground()['spares']);
+        $this->change(['change' => [['version' => 4, 'spares' => true] + $named]])->assertOk();
+
+        // Once they are started they are no more to be started; once the sowing is up, nobody waits for them.
+        config(['anthesis.today' => '2012-05-20']);
+        $log = fn (array $entry) => $this->postJson('/api/zones/test-basin/log-entries', [
+            'sent_at' => 2,
+            'by' => 'desk',
+            'entries' => [$entry + ['garden' => 'School', 'bed' => 'Bed 1', 'crop' => 'kale', 'written_at' => 1]],
+        ])
+            ->assertOk()
+            ->assertJsonPath('data.refused', []);
+        $log(['key' => 'spares-are-started', 'act' => 'sown', 'on' => $told['start'], 'under_cover' => true]);
+        self::assertSame(['spares-ready'], array_column($tasks(), 'key'));
+        $log(['key' => 'kale-is-sown', 'act' => 'sown', 'on' => '2012-03-05', 'metres' => 4]);
+        self::assertSame(['sowing kale-is-sown', true], [$ground()['key'], $ground()['spares']]);
+        self::assertSame(['spares-ready'], array_column($tasks(), 'key'));
+        $log(['key' => 'kale-is-up', 'act' => 'up', 'on' => '2012-05-10', 'sowing' => 'kale-is-sown']);
+        self::assertSame([false, []], [$ground()['spares'], $tasks()]);
+
+        $this->getJson('/api/zones/test-basin/plantings/99999/spares')->assertNotFound();
+        $this->change(['remove' => [['id' => $planting->id, 'version' => 5]]])->assertOk();
+        $this->getJson($at)->assertNotFound();
+    }
+
     public function test_each_crop_is_told_by_what_it_gives_for_its_ground_and_ones_own_price(): void
     {
         $rows = fn (): array => array_column(
@@ -484,6 +551,7 @@ class GroundTest extends TestCase
                 'on' => '2012-05-01',
                 'metres' => 4,
                 'pinned' => false,
+                'spares' => false,
                 'between' => null,
             ],
             $moved['change'][0],

@@ -7,7 +7,9 @@ namespace Anthesis\Calendar;
 use Anthesis\Climate\Quantile;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
+use Anthesis\Ground\SeedNeed;
 use Anthesis\Place\Place;
+use Anthesis\Record\Day;
 use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
@@ -18,9 +20,8 @@ use Anthesis\Window\ProofStandard;
  * Seedlings to raise under cover beside a direct sowing that often fails to come up, or fails young: how many, from when, and until when
  * they can take the place of what failed.
  *
- * A row fails as a whole or not at all, so there are as many as a row needs, and one in ten more for what does not take. They are
- * started so that they are ready when a sowing that is not up by then is late: on the day by which nine in ten of those that come up
- * have.
+ * A row fails as a whole or not at all, so there are as many as a row needs, and some more (`SeedNeed::ofSpares`). They are started so
+ * that they are ready when a sowing that is not up by then is late: on the day by which nine in ten of those that come up have.
  *
  * A plain document, ready for JSON: of `years` on record `failed`; `start` under cover, `ready` on the day a sowing is late, `until` the
  * last day from there on that setting out has a fair chance (null: none, so spares would not help); `per_metre` of row.
@@ -34,16 +35,7 @@ final class SpareSeedlings
 
     private const LATE = 0.9;
 
-    private const MORE = 1.1;
-
-    private const CM_PER_M = 100;
-
-    private const FAILED = [
-        Outcome::NoEmergenceCold,
-        Outcome::NoEmergenceHot,
-        Outcome::FreezeYoung,
-        Outcome::HeatYoung,
-    ];
+    private const FAILED = [Outcome::NoEmergenceCold, Outcome::NoEmergenceHot, Outcome::FreezeYoung, Outcome::HeatYoung];
 
     /**
      * @param  Place  $place  at the site it is grown at
@@ -77,8 +69,35 @@ final class SpareSeedlings
             'start' => $ready->plus(-$weeks->days())->iso(),
             'ready' => $ready->iso(),
             'until' => self::until($replay, $crop, $ready)?->iso(),
-            'per_metre' => round((self::MORE * self::CM_PER_M) / $crop->spacing->spacingCm, 1),
+            'per_metre' => round(SeedNeed::ofSpares($crop, 1.0, 1)->plants, 1),
         ];
+    }
+
+    /**
+     * The days that are told of a sowing, about the day of a year on which it is sown.
+     *
+     * @param  Spares  $spares
+     * @return array{start: Day, ready: Day, until: Day|null}
+     */
+    public static function about(Day $sown, array $spares): array
+    {
+        $ready = self::next($sown, $spares['ready']);
+        $start = self::next($ready->plus(-YearDay::YEAR), $spares['start']);
+
+        return [
+            'start' => $start,
+            'ready' => $ready,
+            'until' => $spares['until'] === null ? null : self::next($ready, $spares['until']),
+        ];
+    }
+
+    /** @return Day the first day of that name from one on */
+    private static function next(Day $from, string $name): Day
+    {
+        $named = YearDay::fromIso($name)->monthAndDay();
+        $day = Day::of($from->year(), ...$named);
+
+        return $day->isBefore($from) ? Day::of($from->year() + 1, ...$named) : $day;
     }
 
     /** The last day, counted on from one, on which setting out has a fair chance without a break. */

@@ -56,6 +56,17 @@ final class Preparation
     }
 
     /**
+     * @param  array{start: Day, ready: Day, until: Day|null}  $spares  days of the seedlings raised beside a sowing
+     * @return list<Task> none where they come too late
+     */
+    public static function ofSpares(array $spares): array
+    {
+        return $spares['until'] === null
+            ? []
+            : [new Task('spares-start', $spares['start']), new Task('spares-ready', $spares['ready'], $spares['until'])];
+    }
+
+    /**
      * A cover crop is for the ground: nothing is made ready for it, and it is cut once its stand is worth having, before it seeds,
      * and in time for what comes after it.
      *

@@ -14,6 +14,9 @@ final readonly class SeedNeed
 
     private const CM = 100.0;
 
+    /** Spare seedlings for each plant of a sowing that may fail as a whole: one in ten does not take. */
+    private const SPARES = 1.1;
+
     /**
      * @param  float|null  $seeds  null: not counted in seeds
      * @param  float|null  $grams  null: not weighed
@@ -25,7 +28,13 @@ final readonly class SeedNeed
     /** @param  float  $metres  of a row */
     public static function ofRows(Crop $crop, float $metres, int $rows): self
     {
-        return self::of($crop, ($metres / ($crop->spacing->spacingCm / self::CM)) * $rows);
+        return self::of($crop, self::plants($crop, $metres, $rows));
+    }
+
+    /** @param  float  $metres  of a row of the sowing they may take the place of */
+    public static function ofSpares(Crop $crop, float $metres, int $rows): self
+    {
+        return self::of($crop, self::SPARES * self::plants($crop, $metres, $rows));
     }
 
     /**
@@ -37,6 +46,11 @@ final readonly class SeedNeed
         $each = $crop->spacing->perSquareFoot;
 
         return $each === null ? null : self::of($crop, ($area * $each) / self::SQUARE);
+    }
+
+    private static function plants(Crop $crop, float $metres, int $rows): float
+    {
+        return ($metres / ($crop->spacing->spacingCm / self::CM)) * $rows;
     }
 
     private static function of(Crop $crop, float $plants): self

@@ -12,6 +12,7 @@ use Anthesis\Crop\LightSchool;
 use Anthesis\Crop\Route;
 use Anthesis\Place\KnownRecord;
 use Anthesis\Place\Place;
+use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
@@ -83,6 +84,23 @@ final class SpareSeedlingsTest extends TestCase
             }
         }
         self::assertGreaterThan(3, $seen);
+    }
+
+    public function test_their_days_are_told_about_a_sowing_of_a_year(): void
+    {
+        $about = static fn (string $sown, string $start, string $ready, ?string $until): array => array_map(
+            static fn (?Day $day): ?string => $day?->iso(),
+            array_values(
+                SpareSeedlings::about(
+                    Day::fromIso($sown),
+                    ['years' => 9, 'failed' => 4, 'start' => $start, 'ready' => $ready, 'until' => $until, 'per_metre' => 1.0],
+                ),
+            ),
+        );
+        self::assertSame(['2026-03-12', '2026-04-23', '2026-06-30'], $about('2026-04-01', '03-12', '04-23', '06-30'));
+        self::assertSame(['2028-02-20', '2028-03-01', null], $about('2028-02-25', '02-20', '03-01', null), 'over a leap day');
+        self::assertSame(['2026-11-20', '2027-01-02', '2027-02-01'], $about('2026-12-20', '11-20', '01-02', '02-01'), "over the year's end");
+        self::assertSame(['2026-12-20', '2027-01-02', '2027-01-02'], $about('2027-01-02', '12-20', '01-02', '01-02'), 'on the day itself');
     }
 
     public function test_there_are_none_for_what_seldom_fails_or_cannot_be_set_out(): void

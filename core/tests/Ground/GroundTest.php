@@ -540,6 +540,18 @@ final class GroundTest extends TestCase
         self::assertSame([null, null], [$garlic->seeds, $garlic->grams]);
         self::assertNull(SeedNeed::ofRows($carrot->with(seed: new Seed(1, 1, 0.5, null)), 1.0, 1)->grams);
         self::assertNull(SeedNeed::ofRows($carrot->with(seed: null), 1.0, 1)->seeds);
+        $spares = SeedNeed::ofSpares($carrot, 4.0, 2);
+        self::assertEqualsWithDelta([176.0, 880.0, 1.1], [$spares->plants, $spares->seeds, $spares->grams], 1e-9);
+    }
+
+    public function test_spare_seedlings_are_started_and_set_out_where_they_help(): void
+    {
+        $days = ['start' => Day::fromIso('2026-03-12'), 'ready' => Day::fromIso('2026-04-23'), 'until' => Day::fromIso('2026-06-30')];
+        self::assertSame(
+            [['spares-start', '2026-03-12', null], ['spares-ready', '2026-04-23', '2026-06-30']],
+            array_map(static fn (Task $t): array => [$t->key, $t->on->iso(), $t->to?->iso()], Preparation::ofSpares($days)),
+        );
+        self::assertSame([], Preparation::ofSpares(['until' => null] + $days), 'they come too late');
     }
 
     public function test_preparation_is_counted_from_the_sowing(): void

@@ -24,6 +24,7 @@ const stay = (name: string, with_: Partial<Occupancy> = {}): Occupancy => ({
     metres: 6,
     between: null,
     pinned: false,
+    spares: false,
     feeder: 'heavy',
     height_cm: 90,
     need: null,

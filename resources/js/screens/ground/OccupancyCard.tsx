@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { dateInWords } from '../../time/days';
 import { Action } from '../../ui/Action';
 import { say } from '../../words/words';
+import { BesideSowing } from './BesideSowing';
 import { BetweenRows } from './BetweenRows';
 import type { GroundBed, Occupancy, usePlantings } from './queries';
 
@@ -106,6 +107,7 @@ export function OccupancyCard({
                     />
                 </form>
             )}
+            {planting !== null && <BesideSowing zone={zone} bed={bed.id} stay={stay} plantings={plantings} />}
             {!first && stay.kind !== 'done' && stay.kind !== 'lost' && (
                 <BetweenRows zone={zone} bed={bed} stay={stay} plantings={plantings} />
             )}

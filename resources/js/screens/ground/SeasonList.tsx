@@ -45,7 +45,7 @@ export function SeasonList({ zone, beds, year }: { zone: string; beds: GroundBed
                                     rows: stay.need?.rows ?? 1,
                                 })}
                             </td>
-                            <td className="number">{stay.need?.plants}</td>
+                            <td className="number">{plants(stay)}</td>
                             <td className="number">{seed(stay.need?.seeds ?? null, stay.need?.grams ?? null)}</td>
                         </tr>
                     ))}
@@ -85,6 +85,10 @@ export function order(stays: Occupancy[]): (string | number | null)[][] {
 
 function nameOf(stay: Occupancy): string {
     return [stay.name, stay.variety].filter(Boolean).join(' ');
+}
+
+function plants({ need }: Occupancy): string {
+    return need === null ? '' : say('ground.plants', { plants: need.plants, spares: need.spares ?? 0 });
 }
 
 function seed(seeds: number | null, grams: number | null): string {

@@ -33,6 +33,7 @@ export function Tasks({ zone, from }: { zone: string; from: string }) {
                                     crop: task.name,
                                     bed: task.bed.name,
                                     for: inShort(task.for.slice(5)),
+                                    plants: task.plants ?? 0,
                                 })}
                             </td>
                         </tr>

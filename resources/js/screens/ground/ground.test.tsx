@@ -25,6 +25,7 @@ const stay = (name: string, from: string, to: string, with_: Partial<Occupancy> 
     metres: 4,
     between: null,
     pinned: false,
+    spares: false,
     feeder: 'light',
     height_cm: null,
     need: null,
@@ -80,6 +81,7 @@ describe('beds under the ruler', () => {
         const need = (plants: number, seeds: number | null, grams: number | null) => ({
             rows: 1,
             plants,
+            spares: null,
             seeds,
             grams,
         });
@@ -107,6 +109,7 @@ describe('beds under the ruler', () => {
         const asked = fakeServer({
             'GET /api/session': EDUCATOR,
             'PUT /api/zones/bench/plantings': () => Promise.resolve(answers.shift()),
+            'GET /api/zones/bench/plantings/7/spares': null,
             'GET /api/zones/bench/ground': {},
         });
         const Card = () => {
@@ -128,16 +131,16 @@ describe('beds under the ruler', () => {
         show(<Card />);
         expect(screen.getByText(/It grows 1.5 m tall/)).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Length of row, m'), { target: { value: '2.5' } });
+        const sent = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
         fireEvent.click(screen.getByRole('button', { name: 'Save changes' }));
-        await waitFor(() => expect(asked.length).toBe(1));
-        expect(asked[0]?.body).toEqual({
+        await waitFor(() => expect(sent()).toHaveLength(1));
+        expect(sent()[0]).toEqual({
             change: [{ id: 7, version: 2, bed: 3, on: '2026-06-11', metres: 2.5, pinned: false }],
         });
         fireEvent.click(screen.getByRole('checkbox'));
-        await waitFor(() => expect(asked.length).toBe(2));
-        expect(asked[1]?.body).toMatchObject({ change: [{ pinned: true }] });
+        await waitFor(() => expect(sent()).toHaveLength(2));
+        expect(sent()[1]).toMatchObject({ change: [{ pinned: true }] });
         const back = () => fireEvent.click(screen.getByRole('button', { name: 'back' }));
-        const sent = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
         back();
         await waitFor(() => expect(sent()).toHaveLength(3));
         expect(sent()[2]).toMatchObject({ change: [{ id: 7, version: 4 }] });

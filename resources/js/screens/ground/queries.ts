@@ -15,8 +15,15 @@ export type Span = { from: string; to: string };
 
 export type BetweenFit = Schema['BetweenRows']['fits'][number];
 
-/** Without `between` it stays between what it stood between. */
-export type Place = { bed: number; on: string; metres: number; pinned: boolean; between?: string | null };
+/** Without `spares` and `between` these stay as they were planned. */
+export type Place = {
+    bed: number;
+    on: string;
+    metres: number;
+    pinned: boolean;
+    spares?: boolean;
+    between?: string | null;
+};
 
 /** A planting at the version it is meant at: changed by somebody else meanwhile, it is left as it is. */
 export type NamedPlanting = Schema['NamedPlanting'];
@@ -114,6 +121,20 @@ export function useBetween(zone: string, bed: number, stay: string, asked: boole
         queryFn: () =>
             unwrap(
                 api.GET('/api/zones/{zone}/beds/{bed}/between', { params: { path: { zone, bed }, query: { stay } } }),
+            ),
+    });
+}
+
+/** Seedlings to raise beside a sowing that is planned; null where that helps nobody. */
+export function usePlantingSpares(zone: string, { planting, route, from, metres }: Occupancy) {
+    return useQuery({
+        queryKey: zoneKey(zone, 'ground', 'spares', planting, from, metres),
+        enabled: planting !== null && route === 'direct',
+        queryFn: () =>
+            unwrap(
+                api.GET('/api/zones/{zone}/plantings/{planting}/spares', {
+                    params: { path: { zone, planting: planting ?? 0 } },
+                }),
             ),
     });
 }

@@ -28,6 +28,7 @@ export function BedTasks({ zone, today }: { zone: string; today: string }) {
                             crop: task.name,
                             bed: task.bed.name,
                             for: inShort(task.for.slice(5)),
+                            plants: task.plants ?? 0,
                         })}
                     </li>
                 ))}
