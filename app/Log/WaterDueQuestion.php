@@ -10,8 +10,8 @@ use Anthesis\Crop\CropBook;
 use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
 use Anthesis\Record\Day;
+use Anthesis\Soil\Ground;
 use Anthesis\Soil\Site;
-use Anthesis\Water\Ground;
 use App\Results\Question;
 use App\Results\ResultKind;
 

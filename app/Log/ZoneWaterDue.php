@@ -8,7 +8,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Log\LoggedAct;
 use Anthesis\Record\Day;
 use Anthesis\Season\ThisSeason;
-use Anthesis\Water\Ground;
+use Anthesis\Soil\Ground;
 use App\Crops\ZoneCrops;
 use App\Results\PlaceOf;
 use App\Results\Results;

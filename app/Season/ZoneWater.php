@@ -6,7 +6,7 @@ namespace App\Season;
 
 use Anthesis\Calendar\RainSheet;
 use Anthesis\Record\Day;
-use Anthesis\Water\Ground;
+use Anthesis\Soil\Ground;
 use Anthesis\Window\ProofStandard;
 use App\Results\PlaceOf;
 use App\Results\RainQuestion;

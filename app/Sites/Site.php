@@ -24,7 +24,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float $rate
  * @property float $protection
  * @property float $offset
- * @property string $ground  a name of Anthesis\Water\Ground
+ * @property string $ground  a name of Anthesis\Soil\Ground
  * @property string $note
  * @property bool $preset
  * @property-read Zone|null $zone

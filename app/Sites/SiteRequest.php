@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sites;
 
-use Anthesis\Water\Ground;
+use Anthesis\Soil\Ground;
 use App\Operations\OfficeInUse;
 use App\Operations\SeenHere;
 use App\Zones\Zone;

@@ -9,7 +9,7 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
-use Anthesis\Water\Ground;
+use Anthesis\Soil\Ground;
 use Anthesis\Water\WaterDays;
 use Anthesis\Water\Workable;
 

@@ -11,7 +11,7 @@ use Anthesis\Place\Place;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
-use Anthesis\Water\Ground;
+use Anthesis\Soil\Ground;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\WaterDays;
 use Anthesis\Water\Watered;

@@ -11,8 +11,8 @@ use Anthesis\Place\Place;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Season\ThisSeason;
+use Anthesis\Soil\Ground;
 use Anthesis\Water\Due;
-use Anthesis\Water\Ground;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\WaterDays;
 

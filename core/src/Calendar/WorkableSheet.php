@@ -8,7 +8,7 @@ use Anthesis\Climate\Quantile;
 use Anthesis\Place\Place;
 use Anthesis\Record\Day;
 use Anthesis\Season\Splice;
-use Anthesis\Water\Ground;
+use Anthesis\Soil\Ground;
 use Anthesis\Water\WaterDays;
 use Anthesis\Water\Workable;
 

@@ -14,13 +14,13 @@ use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
+use Anthesis\Soil\Ground;
 use Anthesis\Soil\Site;
 use Anthesis\Stations\DailyRecordReading;
 use Anthesis\Stations\StationFileReader;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tables\CropParameters;
 use Anthesis\Tables\FormatError;
-use Anthesis\Water\Ground;
 use InvalidArgumentException;
 
 /** The options of one call, read into core values. */

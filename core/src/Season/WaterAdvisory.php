@@ -8,7 +8,7 @@ use Anthesis\Climate\Quantile;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
-use Anthesis\Water\Ground;
+use Anthesis\Soil\Ground;
 use Anthesis\Water\WaterDays;
 use Anthesis\Water\Workable;
 use Anthesis\Words\Phrase;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Anthesis\Soil;
 
-use Anthesis\Water\Ground;
 use InvalidArgumentException;
 
 /** A kind of growing place: how it shifts air, sun, soil and night cold against the weather station's. */

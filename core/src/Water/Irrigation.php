@@ -10,6 +10,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Record\Tolerance;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Run;
+use Anthesis\Soil\Ground;
 use Closure;
 
 /**
@@ -85,20 +86,27 @@ final readonly class Irrigation
     private function watered(int $sown, int $up, int $last): Watered
     {
         $waterings = 0;
-        $millimetres = $gone = 0.0;
-        $used = [];
-        for ($day = $up + 1; $day <= $last; $day++) {
-            $grown = $this->growth[$day + 1] - $this->growth[$up + 1];
-            $used[] = $use = $this->factor($grown) * $this->water->et0[$day];
-            $gone = max(0.0, $gone - $this->water->reaching[$day] + $use);
-            if ($gone >= $this->mayUse($grown) - Tolerance::SUMS) {
+        $millimetres = $gone = $week = $thirstiest = 0.0;
+        [$used, $mayUse] = $this->course($up, $last);
+        $reaching = $this->water->reaching;
+        $day = $up;
+        foreach ($used as $i => $use) {
+            $week += $use - ($i < self::WEEK ? 0.0 : $used[$i - self::WEEK]);
+            if ($week > $thirstiest) {
+                $thirstiest = $week;
+            }
+            $gone += $use - $reaching[++$day];
+            if ($gone < 0.0) {
+                $gone = 0.0;
+            }
+            if ($gone >= $mayUse[$i] - Tolerance::SUMS) {
                 $waterings++;
                 $millimetres += $gone;
                 $gone = 0.0;
             }
         }
 
-        return new Watered($waterings, $millimetres, self::mostInAWeek($used), $this->sprinklings($sown, $up));
+        return new Watered($waterings, $millimetres, $thirstiest, $this->sprinklings($sown, $up));
     }
 
     /**
@@ -112,10 +120,12 @@ final readonly class Irrigation
      */
     public function due(int $up, array $given, int $today, int $last): Due
     {
-        return self::walked($up + 1, $given, $today, $last, function (int $day, float $gone) use ($up): array {
-            $grown = $this->growth[$day + 1] - $this->growth[$up + 1];
-            $limit = $this->mayUse($grown);
-            $gone += $this->factor($grown) * $this->water->et0[$day] - $this->water->reaching[$day];
+        [$used, $mayUse] = $this->course($up, $last);
+        $first = $up + 1;
+
+        return self::walked($first, $given, $today, $last, function (int $day, float $gone) use ($first, $used, $mayUse): array {
+            $limit = $mayUse[$day - $first];
+            $gone += $used[$day - $first] - $this->water->reaching[$day];
 
             return [min($limit / $this->crop->watering->depletion(), max(0.0, $gone)), $limit];
         });
@@ -161,28 +171,38 @@ final readonly class Irrigation
         return new Due(null, 0.0, null, $rained);
     }
 
-    /** @return float water use on a day, in reference evapotranspirations, of a crop that has grown so many growth-days */
-    public function factor(float $grown): float
+    /**
+     * What a crop that came up, or was set out, on a day uses from the next day on, and what its roots may use before it is watered.
+     * It is asked of every sow day of every year, so nothing is called in it.
+     *
+     * @param  int  $up  day of the record
+     * @param  int  $last  the last that is told
+     * @return array{list<float>, list<float>} mm used on each day, and mm its roots may use
+     */
+    public function course(int $up, int $last): array
     {
-        $share = $grown / $this->growthDays;
         [$early, $risen, $middle] = self::STAGES;
+        [$growth, $et0, $growthDays] = [$this->growth, $this->water->et0, $this->growthDays];
+        $start = $growth[$up + 1];
+        $rises = ($this->middle - self::EARLY) / ($risen - $early);
+        $falls = ($this->late - $this->middle) / (1.0 - $middle);
+        $shallow = $this->crop->watering->depletion() * $this->ground->available(self::LEAST_ROOT);
+        $deep = $this->crop->watering->depletion() * $this->ground->available($this->root);
+        $deepens = ($deep - $shallow) / $risen;
+        $used = $mayUse = [];
+        for ($day = $up + 1; $day <= $last; $day++) {
+            $share = ($growth[$day + 1] - $start) / $growthDays;
+            if ($share < $risen) {
+                $used[] = ($share <= $early ? self::EARLY : self::EARLY + $rises * ($share - $early)) * $et0[$day];
+                $mayUse[] = $shallow + $deepens * $share;
+            } else {
+                $factor = $share <= $middle ? $this->middle : ($share < 1.0 ? $this->middle + $falls * ($share - $middle) : $this->late);
+                $used[] = $factor * $et0[$day];
+                $mayUse[] = $deep;
+            }
+        }
 
-        return match (true) {
-            $share <= $early => self::EARLY,
-            $share < $risen => self::EARLY + (($share - $early) / ($risen - $early)) * ($this->middle - self::EARLY),
-            $share <= $middle => $this->middle,
-            $share < 1.0 => $this->middle + (($share - $middle) / (1.0 - $middle)) * ($this->late - $this->middle),
-            default => $this->late,
-        };
-    }
-
-    /** @return float mm its roots may use before it is watered */
-    public function mayUse(float $grown): float
-    {
-        $deep = min(1.0, $grown / (self::STAGES[1] * $this->growthDays));
-        $root = self::LEAST_ROOT + ($this->root - self::LEAST_ROOT) * $deep;
-
-        return $this->crop->watering->depletion() * $this->ground->available($root);
+        return [$used, $mayUse];
     }
 
     private function sprinklings(int $sown, int $up): int
@@ -201,18 +221,5 @@ final readonly class Irrigation
         }
 
         return $sprinklings;
-    }
-
-    /** @param  list<float>  $used */
-    private static function mostInAWeek(array $used): float
-    {
-        $sum = array_sum(array_slice($used, 0, self::WEEK));
-        $most = $sum;
-        for ($i = self::WEEK, $n = count($used); $i < $n; $i++) {
-            $sum += $used[$i] - $used[$i - self::WEEK];
-            $most = max($most, $sum);
-        }
-
-        return $most;
     }
 }

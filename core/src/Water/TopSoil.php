@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Anthesis\Water;
 
+use Anthesis\Soil\Ground;
+
 /**
  * How dry the top of bare ground is: the water gone from it, mm; FAO Irrigation and Drainage Paper 56, equations 71 to 77. There rain
  * falls in the morning; here it is counted at the day's end, which dries a wet day a little less.

@@ -8,6 +8,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
+use Anthesis\Soil\Ground;
 
 /**
  * The days on which ground can be worked: thawed, bare, and its top 10 cm dry enough.

@@ -8,8 +8,8 @@ use Anthesis\Climate\Quantile;
 use Anthesis\Place\Place;
 use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
+use Anthesis\Soil\Ground;
 use Anthesis\Soil\Site;
-use Anthesis\Water\Ground;
 use Anthesis\Water\WaterDays;
 use Anthesis\Water\Workable;
 

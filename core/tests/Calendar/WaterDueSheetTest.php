@@ -14,10 +14,10 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\Replay;
+use Anthesis\Soil\Ground;
 use Anthesis\Soil\Site;
 use Anthesis\Tables\CropCsv;
 use Anthesis\Tests\Fixtures;
-use Anthesis\Water\Ground;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\WaterDays;
 use PHPUnit\Framework\TestCase;
@@ -77,10 +77,11 @@ final class WaterDueSheetTest extends TestCase
         $up = Day::of(2010, 6, 17)->number - $first->number;
         $gone = 0.0;
         // The weather is the same every day, so the day's use of last year stands for one that has not come yet.
-        for ($day = $up + 1; ; $day++) {
-            $grown = $growth[$day - 364] - $growth[$up - 364];
-            $gone += $irrigation->factor($grown) * $water->et0[$day - 365];
-            if ($gone >= $irrigation->mayUse($grown)) {
+        [$used, $mayUse] = $irrigation->course($up - 365, $up - 265);
+        foreach ($used as $i => $use) {
+            $day = $up + 1 + $i;
+            $gone += $use;
+            if ($gone >= $mayUse[$i]) {
                 break;
             }
         }

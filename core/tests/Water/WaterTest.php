@@ -13,8 +13,8 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Run;
+use Anthesis\Soil\Ground;
 use Anthesis\Tables\CropCsv;
-use Anthesis\Water\Ground;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\TopSoil;
 use Anthesis\Water\WaterDays;
@@ -156,10 +156,19 @@ final class WaterTest extends TestCase
         return new Irrigation($water, Ground::named('loam'), $crop, Route::Direct, $growth);
     }
 
+    /** @return array{float, float} water use in reference evapotranspirations, and mm its roots may use, of a crop grown by so great a share */
+    private static function grown(Crop $crop, float $share): array
+    {
+        $water = self::days([10.0, 10.0], [20.0, 20.0], [0.0, 0.0]);
+        $growth = [0.0, 0.0, $share * (new Maturity($crop))->growthDays(Route::Direct)];
+        [$used, $mayUse] = self::irrigation($crop, $water, $growth)->course(0, 1);
+
+        return [$used[0] / $water->et0[1], $mayUse[0]];
+    }
+
     public function test_water_use_rises_with_growth_and_falls_at_the_end(): void
     {
-        $days = (new Maturity(self::crop()))->growthDays(Route::Direct);
-        $of = static fn (Crop $crop, float $share): float => self::irrigation($crop)->factor($share * $days);
+        $of = static fn (Crop $crop, float $share): float => self::grown($crop, $share)[0];
         $thirsty = self::crop('high', late: 0.75);
         self::assertEqualsWithDelta(0.6, $of($thirsty, 0.25), 1e-9);
         self::assertEqualsWithDelta(0.6 + (0.175 / 0.35) * 0.55, $of($thirsty, 0.425), 1e-9);
@@ -173,8 +182,7 @@ final class WaterTest extends TestCase
 
     public function test_roots_reach_deeper_as_it_grows(): void
     {
-        $days = (new Maturity(self::crop()))->growthDays(Route::Direct);
-        $of = static fn (Crop $crop, float $share): float => self::irrigation($crop)->mayUse($share * $days);
+        $of = static fn (Crop $crop, float $share): float => self::grown($crop, $share)[1];
         $deep = self::crop(root: 80.0, depletion: 0.5);
         self::assertEqualsWithDelta(0.5 * 130 * 0.1, $of($deep, 0.0), 1e-9);
         self::assertEqualsWithDelta(0.5 * 130 * 0.45, $of($deep, 0.3), 1e-9);
@@ -194,14 +202,15 @@ final class WaterTest extends TestCase
         self::assertSame([], $irrigation->of([$run(Outcome::FreezeLate)]), 'of what came to harvest alone');
         $watered = $irrigation->of([$run(Outcome::Harvest)])[2001] ?? self::fail();
         // All that is used is given back, but for what is missing at the end.
-        $used = 0.0;
-        for ($day = 12; $day <= 100; $day++) {
-            $used += $irrigation->factor((float) ($day - 11)) * $water->et0[$day];
-        }
-        self::assertGreaterThan($used - $irrigation->mayUse(1e9), $watered->millimetres);
+        [$daily, $mayUse] = $irrigation->course(11, 100);
+        self::assertCount(89, $daily);
+        $used = array_sum($daily);
+        self::assertGreaterThan($used - max($mayUse), $watered->millimetres);
         self::assertLessThanOrEqual($used + 1e-9, $watered->millimetres);
         self::assertGreaterThan(1, $watered->waterings);
         self::assertGreaterThan(0, $watered->sprinklings);
+        $weeks = array_map(static fn (int $i): float => array_sum(array_slice($daily, $i, 7)), range(0, count($daily) - 7));
+        self::assertEqualsWithDelta(max($weeks), $watered->thirstiestWeek, 1e-9);
         self::assertEqualsWithDelta($watered->millimetres * 0.3 * 2, $watered->litres(0.3, 2.0), 1e-9);
         $wet = self::days(array_fill(0, $n, 12.0), array_fill(0, $n, 30.0), array_fill(0, $n, 20.0));
         $none =

@@ -70,7 +70,7 @@ export function OccupancyCard({
                     <TextInput
                         size="xs"
                         type="date"
-                        label={say(`act.${stay.act}`)}
+                        label={say('ground.on-day')}
                         value={on}
                         onChange={(event) => event.currentTarget.value && setOn(event.currentTarget.value)}
                     />

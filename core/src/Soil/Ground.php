@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Anthesis\Water;
+namespace Anthesis\Soil;
 
 use InvalidArgumentException;
 
