@@ -1,3 +1,4 @@
+import { besideDots } from '../../charts/labels';
 import { inCelsius } from '../../words/units';
 import { dateInShort, daysBetween, inShort } from '../../time/days';
 import { say, temperatureRange, temperatureTicks } from '../../words/words';
@@ -72,26 +73,33 @@ function SoilPart({ soil, on }: { soil: NonNullable<TodayData['soil']>; on: stri
             <path className="usual" d={path(soil.usual, -BACK)} />
             <path className="season" d={path(soil.line, -BACK)} />
             <path className="season to-come" d={path([soil.line.at(-1) ?? null, ...soil.middle], -1)} />
-            {soil.ready.map((ready, i) => {
-                const date = ready.dates[1];
-                const day = date ? daysBetween(on, date) : AHEAD;
-                if (ready.now || !date || day >= AHEAD) return null;
-                return (
-                    <g key={ready.celsius}>
-                        <circle className="ready" cx={x(day)} cy={y(ready.celsius)} r="3.5" />
-                        <text
-                            x={x(day) + 7}
-                            y={y(ready.celsius) + (i % 2 === 1 ? 13 : -5)}
-                            fontSize="10.5"
-                            className="ready-text"
-                        >
-                            {say('today.ready', { soil: inCelsius(ready.celsius), day: inShort(date.slice(5)) })}
-                        </text>
-                    </g>
-                );
-            })}
+            {besideDots(readyDots(soil, on, y), { width: WIDTH, fontSize: 10.5 }).map(({ x, y, text, label }) => (
+                <g key={text}>
+                    <circle className="ready" cx={x} cy={y} r="3.5" />
+                    <text
+                        x={x + label.dx}
+                        y={y + label.dy}
+                        fontSize="10.5"
+                        textAnchor={label.anchor}
+                        className="ready-text"
+                    >
+                        {text}
+                    </text>
+                </g>
+            ))}
         </g>
     );
+}
+
+/** When the soil is expected to be warm enough, where that is yet to come. */
+function readyDots(soil: NonNullable<TodayData['soil']>, on: string, y: (celsius: number) => number) {
+    return soil.ready.flatMap(({ celsius, now, dates }) => {
+        const date = dates[1];
+        const day = date ? daysBetween(on, date) : AHEAD;
+        if (now || !date || day >= AHEAD) return [];
+        const text = say('today.ready', { soil: inCelsius(celsius), day: inShort(date.slice(5)) });
+        return [{ x: x(day), y: y(celsius), text }];
+    });
 }
 
 function FreezePart({ freezes }: { freezes: NonNullable<TodayData['freezes']> }) {
