@@ -1,10 +1,11 @@
 import { MantineProvider } from '@mantine/core';
-import { MutationCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Notifications, notifications } from '@mantine/notifications';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { vi } from 'vitest';
-import { forgetDraft } from './ui/kept';
+import { seenChanges } from './ui/changes';
 
 /** What a test has the server answer: data, or a refusal, by "METHOD /path". */
 export type Answers = Record<string, unknown>;
@@ -62,15 +63,15 @@ export function asBrowser() {
 /** Shows a part of the desk with all it needs around it. */
 export function show(element: ReactElement, at = '/desk', path = '*') {
     asBrowser();
+    notifications.clean();
     const queries = new QueryClient({
         defaultOptions: { queries: { retry: false } },
-        mutationCache: new MutationCache({
-            onSuccess: (_data, _sent, _context, mutation) => forgetDraft(mutation.meta?.draft),
-        }),
+        mutationCache: seenChanges(),
     });
     return render(
         <QueryClientProvider client={queries}>
             <MantineProvider env="test">
+                <Notifications />
                 <MemoryRouter initialEntries={[at]}>
                     <Routes>
                         <Route path={path} element={element} />

@@ -1,5 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, Refusal, unwrap, type Schema } from './client';
+import { useUndoable } from './undoable';
+import { say } from '../words/words';
 import { makeStale, zoneKey } from './stale';
 
 /** What several screens ask of the log and of what the ground answers. */
@@ -24,11 +26,13 @@ export const ACTS: Schema['LoggedAct'][] = [
     'note',
 ];
 
-/** Writes one line from the desk; a refusal is thrown with its reason. */
+type Written = Omit<Schema['LoggedEntry'], 'written_at' | 'key'>;
+
+/** Writes one line from the desk; a refusal is thrown with its reason. One that corrects another is undone where that is shown. */
 export function useWriteLine(zone: string) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: async (entry: Omit<Schema['LoggedEntry'], 'written_at' | 'key'>) => {
+    return useUndoable({
+        send: async (entry: Written) => {
             const now = Date.now();
             const line = { ...entry, key: crypto.randomUUID(), written_at: now };
             const body = { sent_at: now, by: 'desk' as const, entries: [line] };
@@ -37,8 +41,12 @@ export function useWriteLine(zone: string) {
             );
             const [refused] = answer.refused;
             if (refused) throw new Refusal(refused.message, 422, { [refused.field]: [refused.message] });
+            return line.key;
         },
-        onSuccess: () => makeStale(queries, zone, 'logged'),
+        saved: () => makeStale(queries, zone, 'logged'),
+        done: ({ taken_back }) => say(taken_back ? 'notice.taken-back' : 'notice.logged'),
+        undo: ({ sent: { act, on, corrects }, saved: key }, again) =>
+            corrects ? null : () => again({ act, on, corrects: key, taken_back: true }),
     });
 }
 

@@ -1,4 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useUndoable } from './undoable';
+import { say } from '../words/words';
 import { api, unwrap, type Schema } from './client';
 
 export type Office = Schema['Office'];
@@ -12,11 +14,15 @@ export const officeDraft = (version: number) => `office-${version}`;
 
 export function useSaveOffice(version: number) {
     const queries = useQueryClient();
-    return useMutation({
+    const stale = () => queries.invalidateQueries({ queryKey: ['office'] });
+    return useUndoable({
         meta: { draft: officeDraft(version) },
-        mutationFn: (body: Office) => unwrap(api.PUT('/api/office', { body })),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['office'] }),
-        onError: () => queries.invalidateQueries({ queryKey: ['office'] }),
+        send: (body: Office) => unwrap(api.PUT('/api/office', { body })),
+        saved: stale,
+        refused: stale,
+        before: () => queries.getQueryData<Office>(['office']),
+        done: ({ name }) => say('notice.saved', { what: name }),
+        undo: ({ saved, before }, again) => (before ? () => again({ ...before, version: saved.version }) : null),
     });
 }
 

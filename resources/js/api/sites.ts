@@ -1,6 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, unwrap, type Schema } from './client';
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useUndoable } from './undoable';
 import { USUAL_GROUND } from '../words/grounds';
+import { say } from '../words/words';
+import { api, done, unwrap, type Schema } from './client';
 import { whenStale } from './stale';
 
 /** What several screens ask of sites. */
@@ -8,6 +10,8 @@ import { whenStale } from './stale';
 export function useSites() {
     return useQuery({ queryKey: ['sites'], queryFn: () => unwrap(api.GET('/api/sites')) });
 }
+
+export type Site = Schema['Site'];
 
 type SiteValues = Schema['SiteNumbers'] & {
     id?: number;
@@ -27,17 +31,45 @@ export function useGround(site: number | undefined): Schema['KindOfGround'] {
 /** Adds a site, or saves a changed one; every zone may be computed anew for it. A draft it was typed as is one no more. */
 export function useSaveSite(draft?: string) {
     const queries = useQueryClient();
-    return useMutation({
+    return useUndoable({
         meta: { draft },
-        mutationFn: ({ id, ...body }: SiteValues) =>
+        send: ({ id, ...body }: SiteValues) =>
             unwrap(
                 id === undefined
                     ? api.POST('/api/sites', { body })
                     : api.PATCH('/api/sites/{site}', { params: { path: { site: id } }, body }),
             ),
-        onSuccess: () => queries.invalidateQueries(),
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['sites'] })),
+        saved: () => queries.invalidateQueries(),
+        refused: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['sites'] })),
+        before: ({ id }) => queries.getQueryData<Site[]>(['sites'])?.find((site) => site.id === id),
+        done: ({ name }) => say('notice.saved', { what: name }),
+        undo: ({ saved, before }, again) => {
+            if (!before) return () => takeOut(queries, saved.id);
+            return () => again({ ...before, note: before.note ?? '', version: saved.version });
+        },
     });
+}
+
+/** Takes out a site; it is put back as a new one with the same numbers. */
+export function useTakeOutSite() {
+    const queries = useQueryClient();
+    return useUndoable({
+        send: (site: Site) => takeOut(queries, site.id),
+        saved: () => {},
+        done: ({ name }) => say('notice.deleted', { what: name }),
+        undo:
+            ({ sent: { name, zone, note, ground, air, sun, rate, protection, offset } }) =>
+            async () => {
+                const body = { name, zone, note, ground, air, sun, rate, protection, offset };
+                await unwrap(api.POST('/api/sites', { body }));
+                await queries.invalidateQueries();
+            },
+    });
+}
+
+async function takeOut(queries: QueryClient, site: number) {
+    await done(api.DELETE('/api/sites/{site}', { params: { path: { site } } }));
+    await queries.invalidateQueries();
 }
 
 /** A site as readings found it: the one they were held against, with their offset and rate. */

@@ -1,14 +1,16 @@
 import '../words/ofDesk';
 import '@mantine/core/styles.css';
+import '@mantine/notifications/styles.css';
 import '@mantine/spotlight/styles.css';
 import '../../css/desk.css';
 import { MantineProvider } from '@mantine/core';
-import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Notifications } from '@mantine/notifications';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Refusal } from '../api/client';
-import { forgetDraft } from '../ui/kept';
+import { seenChanges } from '../ui/changes';
 import { theme } from '../ui/theme';
 import { recallReading } from '../words/remembered';
 import { router } from './routes';
@@ -24,9 +26,7 @@ const queries = new QueryClient({
         },
         onSuccess: () => unanswered(false),
     }),
-    mutationCache: new MutationCache({
-        onSuccess: (_data, _sent, _context, mutation) => forgetDraft(mutation.meta?.draft),
-    }),
+    mutationCache: seenChanges(),
     defaultOptions: {
         queries: {
             staleTime: 30_000,
@@ -45,6 +45,7 @@ if (root) {
     createRoot(root).render(
         <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce}>
             <Unanswered />
+            <Notifications position="bottom-left" limit={4} />
             <QueryClientProvider client={queries}>
                 <RouterProvider router={router} />
             </QueryClientProvider>

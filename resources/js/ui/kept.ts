@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 
 import { tab } from '../api/tab';
+import type { Done } from '../api/undoable';
 
 const DRAFT = 'anthesis-draft:';
 
@@ -63,7 +64,11 @@ function useLeaveWarning(unsaved: boolean) {
 declare module '@tanstack/react-query' {
     interface Register {
         /** `draft`: the key of what is saved by it, and so is no draft any more */
-        mutationMeta: { draft?: string };
+        mutationMeta: {
+            draft?: string;
+            /** of what was answered, what was sent, and what was there before */
+            done?: (saved: never, sent: never, before: never) => Done;
+        };
     }
 }
 

@@ -97,7 +97,7 @@ function Table({ crop, mayEdit, onEdit }: { crop: Crop; mayEdit: boolean; onEdit
                                     >
                                         {say('common.edit')}
                                     </Action>{' '}
-                                    <Action onClick={() => takeOut.mutate(v.id)}>{say('common.take-out')}</Action>
+                                    <Action onClick={() => takeOut.mutate(v)}>{say('common.take-out')}</Action>
                                 </>
                             )}
                         </td>

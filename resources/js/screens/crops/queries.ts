@@ -1,6 +1,10 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, unwrap } from '../../api/client';
+import { keepPreviousData, useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { api, asForm, unwrap, type Schema } from '../../api/client';
 import { makeBookStale, whenStale } from '../../api/stale';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
+
+type Crop = Schema['Crop'];
 
 /** What may stand in a crop's cells; it changes with the application alone. */
 export function useCropColumns() {
@@ -100,9 +104,9 @@ export const varietyDraft = (crop: string, variety: number | undefined) => `vari
 
 export function useSaveVariety(crop: string, variety: number | undefined) {
     const queries = useQueryClient();
-    return useMutation({
+    return useUndoable({
         meta: { draft: varietyDraft(crop, variety) },
-        mutationFn: ({ id, ...body }: VarietyValues) =>
+        send: ({ id, ...body }: VarietyValues) =>
             unwrap(
                 id === undefined
                     ? api.POST('/api/crops/{crop}/varieties', { params: { path: { crop } }, body })
@@ -111,17 +115,38 @@ export function useSaveVariety(crop: string, variety: number | undefined) {
                           body,
                       }),
             ),
-        onSuccess: () => makeBookStale(queries),
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+        saved: () => makeBookStale(queries),
+        refused: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+        before: ({ id }) => queries.getQueryData<Crop>(['crops', crop])?.varieties.find((one) => one.id === id),
+        done: ({ name }) => say('notice.saved', { what: name }),
+        undo: ({ sent, saved, before }, again) => {
+            const now = saved.varieties.find(({ name }) => name === sent.name);
+            if (!now) return null;
+            return before
+                ? () => again({ ...before, version: now.version })
+                : () => takeOutVariety(queries, crop, now.id);
+        },
     });
+}
+
+async function takeOutVariety(queries: QueryClient, crop: string, variety: number) {
+    await unwrap(api.DELETE('/api/crops/{crop}/varieties/{variety}', { params: { path: { crop, variety } } }));
+    await makeBookStale(queries);
 }
 
 export function useTakeOutVariety(crop: string) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: (variety: number) =>
-            unwrap(api.DELETE('/api/crops/{crop}/varieties/{variety}', { params: { path: { crop, variety } } })),
-        onSuccess: () => makeBookStale(queries),
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+    return useUndoable({
+        send: ({ id }: Crop['varieties'][number]) => takeOutVariety(queries, crop, id),
+        saved: () => {},
+        refused: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+        done: ({ name }) => say('notice.deleted', { what: name }),
+        undo:
+            ({ sent: { name, cells, tags } }) =>
+            async () => {
+                const body = { name, cells, tags };
+                await unwrap(api.POST('/api/crops/{crop}/varieties', { params: { path: { crop } }, body }));
+                await makeBookStale(queries);
+            },
     });
 }

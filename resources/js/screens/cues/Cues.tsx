@@ -128,7 +128,7 @@ function OneCue({ zone, cue }: { zone: string; cue: Cue }) {
                 {mayEdit && cue.sightings.length === 0 && (
                     <>
                         {' '}
-                        <Action onClick={() => remove.mutate(cue.id)}>{say('common.take-out')}</Action>
+                        <Action onClick={() => remove.mutate(cue)}>{say('common.take-out')}</Action>
                     </>
                 )}
             </h3>

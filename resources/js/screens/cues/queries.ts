@@ -1,6 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, zoneKey } from '../../api/stale';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 
 export type Cue = Schema['Cue'];
 
@@ -24,9 +26,22 @@ export function useAddCue(zone: string) {
 }
 
 export function useRemoveCue(zone: string) {
-    return useMutation({
-        mutationFn: (cue: number) =>
-            unwrap(api.DELETE('/api/zones/{zone}/cues/{cue}', { params: { path: { zone, cue } } })),
-        onSuccess: useChanged(zone),
+    const changed = useChanged(zone);
+    return useUndoable({
+        send: ({ id }: Cue) =>
+            unwrap(api.DELETE('/api/zones/{zone}/cues/{cue}', { params: { path: { zone, cue: id } } })),
+        saved: changed,
+        done: ({ plant }) => say('notice.deleted', { what: plant }),
+        undo:
+            ({ sent: { plant, stage, note } }) =>
+            async () =>
+                changed(
+                    await unwrap(
+                        api.POST('/api/zones/{zone}/cues', {
+                            params: { path: { zone } },
+                            body: { plant, stage, note },
+                        }),
+                    ),
+                ),
     });
 }

@@ -2,6 +2,9 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { useRef } from 'react';
 import { api, unwrap, type Schema } from '../../api/client';
 import { makeStale, whenStale, zoneKey } from '../../api/stale';
+import { tellDone } from '../../ui/notices';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 
 export type GroundData = Schema['Ground'];
 export type GroundBed = Schema['GroundBed'];
@@ -79,28 +82,26 @@ export function usePlantings(zone: string, span: Span) {
         },
         onError: (error) => whenStale(error, () => makeStale(queries, zone, 'replanned')),
     });
+    // The latest is gone once it is undone: one that was refused may be tried again.
+    const undo = async () => {
+        const last = undos.current.at(-1);
+        if (!last) return;
+        const answer = await send.mutateAsync(last);
+        undos.current.pop();
+        undos.current = undos.current.map((earlier) => atVersionsOf(earlier, answer.undo as Change));
+    };
     return {
         error: send.error,
         isPending: send.isPending,
         change: (change: Change, done?: () => void) =>
             send.mutate(change, {
-                onSuccess: ({ undo }) => {
-                    undos.current.push(undo as Change);
+                onSuccess: (answer) => {
+                    undos.current.push(answer.undo as Change);
+                    tellDone(say('notice.planned'), undo, `plantings-${zone}`);
                     done?.();
                 },
             }),
-        undo: () => {
-            const last = undos.current.at(-1);
-            // It is gone once it is done: one that was refused may be tried again.
-            if (last) {
-                send.mutate(last, {
-                    onSuccess: ({ undo }) => {
-                        undos.current.pop();
-                        undos.current = undos.current.map((earlier) => atVersionsOf(earlier, undo as Change));
-                    },
-                });
-            }
-        },
+        undo: () => void undo().catch(() => {}),
         canUndo: () => undos.current.length > 0,
     };
 }
@@ -167,9 +168,9 @@ export const bedDraft = (zone: string, bed: number | undefined) => `bed-${zone}-
 
 export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
     const queries = useQueryClient();
-    return useMutation({
+    return useUndoable({
         meta: { draft: bedDraft(zone, bed) },
-        mutationFn: ({ version = 1, ...body }: BedValues) =>
+        send: ({ version = 1, ...body }: BedValues) =>
             bed === undefined
                 ? unwrap(api.POST('/api/zones/{zone}/beds', { params: { path: { zone }, query: span }, body }))
                 : unwrap(
@@ -178,11 +179,20 @@ export function useSaveBed(zone: string, span: Span, bed: number | undefined) {
                           body: { ...body, version },
                       }),
                   ),
-        onSuccess: (ground) => {
+        saved: (ground) => {
             queries.setQueryData(zoneKey(zone, 'ground', span), ground);
             void makeStale(queries, zone, 'bed-saved');
         },
-        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'replanned')),
+        refused: (error) => whenStale(error, () => makeStale(queries, zone, 'replanned')),
+        before: () =>
+            queries.getQueryData<GroundData>(zoneKey(zone, 'ground', span))?.beds.find(({ id }) => id === bed),
+        done: ({ name }) => say('notice.saved', { what: name }),
+        undo: ({ saved, before }, again) => {
+            const version = saved.beds.find(({ id }) => id === bed)?.version;
+            if (!before || version === undefined) return null;
+            const { garden, name, site, length_m, width_m } = before;
+            return () => again({ garden, name, site, length_m, width_m, version });
+        },
     });
 }
 
@@ -197,12 +207,20 @@ export function useBedYields(zone: string) {
 /** Keeps one's own price of a crop; null forgets it. */
 export function useSavePrice(zone: string) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: ({ crop, price }: { crop: string; price: number | null }) =>
+    const row = (crop: string) =>
+        queries.getQueryData<BedYield[]>(zoneKey(zone, 'ground', 'worth'))?.find((one) => one.crop === crop);
+    return useUndoable({
+        send: ({ crop, price }: { crop: string; price: number | null }) =>
             unwrap(api.PUT('/api/prices/{crop}', { params: { path: { crop } }, body: { price } })),
-        onSuccess: ({ crop, price }) =>
+        saved: ({ crop, price }) =>
             queries.setQueryData<BedYield[]>(zoneKey(zone, 'ground', 'worth'), (rows) =>
                 rows?.map((row) => (row.crop === crop ? { ...row, price } : row)),
             ),
+        before: ({ crop }) => row(crop)?.price ?? null,
+        done: ({ crop }) => say('notice.saved', { what: row(crop)?.name ?? crop }),
+        undo:
+            ({ sent: { crop }, before }, again) =>
+            () =>
+                again({ crop, price: before }),
     });
 }

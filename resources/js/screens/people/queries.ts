@@ -1,5 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, done, unwrap, type Schema } from '../../api/client';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 
 export type Person = Schema['People']['people'][number];
 export type Role = Schema['Role'];
@@ -24,10 +26,33 @@ export const useWithdrawInvitation = () =>
         done(api.DELETE('/api/invitations/{invitation}', { params: { path: { invitation } } })),
     );
 
-export const useChangePerson = () =>
-    usePeopleAct(({ id, ...body }: { id: number; role?: Role; active?: boolean; second_factor?: false }) =>
-        unwrap(api.PATCH('/api/people/{person}', { params: { path: { person: id } }, body })),
-    );
+type PersonChange = { id: number; role?: Role; active?: boolean; second_factor?: false };
+
+/** A second step that is turned off is set up again by the person alone. */
+export function useChangePerson() {
+    const queries = useQueryClient();
+    const stale = () => queries.invalidateQueries({ queryKey: PEOPLE });
+    return useUndoable({
+        send: ({ id, ...body }: PersonChange) =>
+            unwrap(api.PATCH('/api/people/{person}', { params: { path: { person: id } }, body })),
+        saved: stale,
+        refused: stale,
+        before: ({ id }) => queries.getQueryData<Schema['People']>(PEOPLE)?.people.find((one) => one.id === id),
+        done: ({ id }) =>
+            say('notice.saved', {
+                what: queries.getQueryData<Schema['People']>(PEOPLE)?.people.find((one) => one.id === id)?.name ?? '',
+            }),
+        undo: ({ sent: { id, role, active, second_factor }, before }, again) => {
+            if (!before || second_factor === false) return null;
+            return () =>
+                again({
+                    id,
+                    ...(role ? { role: before.role } : {}),
+                    ...(active === undefined ? {} : { active: before.active }),
+                });
+        },
+    });
+}
 
 export const useRemovePerson = () =>
     usePeopleAct(({ id, keep_name }: { id: number; keep_name: boolean }) =>

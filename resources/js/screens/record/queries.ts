@@ -1,6 +1,8 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, stationFile, unwrap, type ReadingChoices, type Schema } from '../../api/client';
+import { api, asForm, stationFile, unwrap, type ReadingChoices, type Schema, type Zone } from '../../api/client';
 import { whenStale } from '../../api/stale';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 import { makeStale, zoneKey } from '../../api/stale';
 
 /** The climate a zone's windows lean on, or that of a period of cold seasons. */
@@ -149,19 +151,24 @@ export function useSaveStations(zone: string, onComputing: (computation: number)
 
 export function useChooseYears(zone: string, onComputing: (computation: number) => void) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: ({ years, version }: { years: number | null; version: number }) =>
+    return useUndoable({
+        send: ({ years, version }: { years: number | null; version: number }) =>
             unwrap(
                 api.PUT('/api/zones/{zone}/years', {
                     params: { path: { zone } },
                     body: { years: years as 30 | 20 | 15 | null, version },
                 }),
             ),
-        onSuccess: async (computation) => {
+        saved: async (computation) => {
             await makeStale(queries, zone, 'stations-changed');
             onComputing(computation.id);
         },
-        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'settings')),
+        refused: (error) => whenStale(error, () => makeStale(queries, zone, 'settings')),
+        before: () => queries.getQueryData<Zone>(zoneKey(zone, 'itself')),
+        done: () => say('notice.years'),
+        // The answer is of the computation that follows; the edit counted the version on by one.
+        undo: ({ sent, before }, again) =>
+            before ? () => again({ years: before.years ?? null, version: sent.version + 1 }) : null,
     });
 }
 

@@ -6,9 +6,8 @@ import { say, withMinus, units } from '../../words/words';
 import { Button, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useEffect } from 'react';
 import type { Schema } from '../../api/client';
-import { useSaveSite, useSites } from '../../api/sites';
+import { useSaveSite, useSites, useTakeOutSite } from '../../api/sites';
 import { useCan } from '../../access/session';
-import { useTakeOutSite } from './queries';
 import { useZones } from '../../api/zones';
 import { merged } from '../../ui/merge';
 import { useKept } from '../../ui/kept';
@@ -122,7 +121,7 @@ export function Sites() {
                                     {mayEdit && !site.preset && (
                                         <>
                                             {' '}
-                                            <Action onClick={() => takeOut.mutate(site.id)}>
+                                            <Action onClick={() => takeOut.mutate(site)}>
                                                 {say('common.take-out')}
                                             </Action>
                                         </>

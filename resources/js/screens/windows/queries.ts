@@ -1,8 +1,10 @@
 import { monthDay } from '../../time/days';
 import { useDebouncedValue } from '@mantine/hooks';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, unwrap, type Schema } from '../../api/client';
+import { api, unwrap, type Schema, type Zone } from '../../api/client';
 import { whenStale } from '../../api/stale';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 import { unpacked } from '../../charts/packed';
 import { makeStale, zoneKey } from '../../api/stale';
 
@@ -176,19 +178,27 @@ export function useCompute(zone: string, onComputing: (computation: number) => v
 
 export function useChooseMethod(zone: string, onComputing: (computation: number) => void) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: (method: {
+    return useUndoable({
+        send: (method: {
             standard: Schema['Standard'];
             light: Schema['Light'];
             waits_for_soil?: boolean;
             waits_for_ground?: boolean;
             version: number;
         }) => unwrap(api.PUT('/api/zones/{zone}/method', { params: { path: { zone } }, body: method })),
-        onSuccess: async (computation) => {
+        saved: async (computation) => {
             await makeStale(queries, zone, 'settings');
             onComputing(computation.id);
         },
-        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'settings')),
+        refused: (error) => whenStale(error, () => makeStale(queries, zone, 'settings')),
+        before: () => queries.getQueryData<Zone>(zoneKey(zone, 'itself')),
+        done: () => say('notice.method'),
+        undo: ({ sent, before }, again) => {
+            if (!before) return null;
+            const { standard, light, waits_for_soil, waits_for_ground } = before;
+            // The answer is of the computation that follows; the edit counted the version on by one.
+            return () => again({ standard, light, waits_for_soil, waits_for_ground, version: sent.version + 1 });
+        },
     });
 }
 

@@ -1,5 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, asForm, unwrap } from '../../api/client';
+import { api, asForm, unwrap, type Zone } from '../../api/client';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 import type { paths } from '../../api/schema';
 import { whenStale } from '../../api/stale';
 import { makeStale, zoneKey } from '../../api/stale';
@@ -29,19 +31,22 @@ export const zoneDraft = (slug: string | undefined, version: number | undefined)
 /** Creates a zone, or saves a changed one. */
 export function useSaveZone(slug: string | undefined, version: number | undefined) {
     const queries = useQueryClient();
-    return useMutation({
+    return useUndoable({
         meta: { draft: zoneDraft(slug, version) },
-        mutationFn: (body: ZoneValues) =>
+        send: (body: ZoneValues) =>
             unwrap(
                 slug === undefined
                     ? api.POST('/api/zones', { body })
                     : api.PATCH('/api/zones/{zone}', { params: { path: { zone: slug } }, body }),
             ),
-        onSuccess: (saved) => {
+        saved: (saved) => {
             queries.setQueryData(zoneKey(saved.slug, 'itself'), saved);
             // A zone that was moved has other windows and another climate.
             return makeStale(queries, saved.slug, 'computed');
         },
-        onError: (error) => whenStale(error, () => makeStale(queries, slug, 'settings')),
+        refused: (error) => whenStale(error, () => makeStale(queries, slug, 'settings')),
+        before: () => (slug === undefined ? undefined : queries.getQueryData<Zone>(zoneKey(slug, 'itself'))),
+        done: ({ name }) => say('notice.saved', { what: name }),
+        undo: ({ saved, before }, again) => (before ? () => again({ ...before, version: saved.version }) : null),
     });
 }
