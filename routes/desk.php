@@ -30,6 +30,7 @@ use App\People\TokenController;
 use App\People\TrailController;
 use App\Results\ClimateController;
 use App\Results\ZoneComparisonController;
+use App\Season\HarvestPlanController;
 use App\Season\PacketController;
 use App\Season\SuccessionController;
 use App\Season\TodayController;
@@ -215,6 +216,8 @@ Route::prefix('api')->group(static function (): void {
         Route::post('zones/{zone}/season-plans', [GroundController::class, 'propose']);
         Route::post('zones/{zone}/task-feeds', [TaskFeedController::class, 'store']);
         Route::get('zones/{zone}/ground-tasks', [GroundController::class, 'tasks']);
+        Route::get('zones/{zone}/harvest-plan', [HarvestPlanController::class, 'show']);
+        Route::put('zones/{zone}/harvest-plan', [HarvestPlanController::class, 'update']);
         Route::get('zones/{zone}/worth', [BedYieldController::class, 'index']);
         Route::put('prices/{crop}', [BedYieldController::class, 'price']);
         Route::post('log-photos', [LogController::class, 'storePhoto']);

@@ -22,6 +22,7 @@ use App\Log\RecordEntry;
 use App\Operations\Today;
 use App\People\User;
 use App\Results\PlaceOf;
+use App\Season\SaveHarvestPlan;
 use App\Sites\Site;
 use App\Stations\ZoneRecord;
 use App\Trials\CloseTrial;
@@ -142,6 +143,9 @@ final class DemoLog
         ['Bed 8', 'bush-bean', 'direct', '2027-06-03', 9.0],
     ];
 
+    /** What the teaching garden's stall sells each week: kilograms, or stems. */
+    private const NEEDS = ['lettuce-leaf' => 3.0, 'radish' => 2.0, 'carrot' => 4.0, 'zinnia' => 30.0];
+
     private ?CarbonImmutable $now = null;
 
     public function __construct(
@@ -152,6 +156,7 @@ final class DemoLog
         private readonly SaveCuePlant $cues,
         private readonly SaveBed $beds,
         private readonly SavePlantings $plantings,
+        private readonly SaveHarvestPlan $harvest,
     ) {
     }
 
@@ -207,6 +212,13 @@ final class DemoLog
             [],
             [],
             [],
+        );
+        $needs = array_map(null, array_keys(self::NEEDS), self::NEEDS);
+        $this->harvest->execute(
+            $zone,
+            $educator,
+            array_map(static fn (array $need): array => ['crop' => $need[0], 'amount' => $need[1]], $needs),
+            1,
         );
         foreach (self::PRICES as $slug => $price) {
             app(SavePrice::class)->execute($educator, Crop::query()->where('slug', $slug)->firstOrFail(), $price);

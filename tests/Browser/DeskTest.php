@@ -20,7 +20,7 @@ class DeskTest extends BrowserTestCase
         self::ZONE.'/soil' => 'Bed 3',
         self::ZONE.'/indicator-plants' => 'Sightings',
         self::ZONE.'/beds' => 'Summer squash',
-        self::ZONE.'/harvest-plan?want=radish:1' => 'Radish: ',
+        self::ZONE.'/harvest-plan' => 'Radish: ',
         self::ZONE.'/climate/freezes' => 'Is it shifting?',
         self::ZONE.'/climate/course' => 'Warmth and heat',
         self::ZONE.'/climate/doubts' => 'Leave out another value',

@@ -196,7 +196,7 @@ final class WindowsTest extends BrowserTestCase
                 '/desk/profile' => 'Home zone',
                 '/desk/zones' => 'Compare zones',
                 '/desk/settings/office' => 'Office hours',
-                '/desk/zones/basin-floor/harvest-plan' => 'Add the crops you want',
+                '/desk/zones/basin-floor/harvest-plan' => 'Leaf lettuce: ',
                 '/desk/zones/new' => 'Add a zone',
                 '/desk/zones/basin-floor/planting-windows?crop=radish' => 'Raphanus',
                 '/desk/zones/basin-floor/planting-windows/broccoli' => 'Compare methods',

@@ -303,6 +303,8 @@ final class ContractTest extends TestCase
         ])->assertOk();
         $first = Planting::query()->where('idempotency_key', 'contract-first')->value('id');
         $this->getJson("/api/zones/test-basin/beds/{$bed}/between?stay=planting+{$first}")->assertOk();
+        $this->putJson('/api/zones/test-basin/harvest-plan', ['needs' => [['crop' => 'kale', 'amount' => 2]], 'version' => 1])->assertOk();
+        $this->getJson('/api/zones/test-basin/harvest-plan')->assertOk()->assertJsonPath('data.needs.0.crop', 'kale');
         $this->getJson("/api/zones/test-basin/plantings/{$first}/spares")
             ->assertOk()
             ->assertJsonPath('data.ready', fn (?string $ready): bool => $ready !== null);

@@ -9,6 +9,7 @@ type Part =
     | 'draft'
     | 'editions'
     | 'ground'
+    | 'harvest-plan'
     | 'imports'
     | 'log'
     | 'quality'

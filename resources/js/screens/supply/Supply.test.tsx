@@ -49,13 +49,18 @@ describe('supply', () => {
         expect(hungerAndGlut([], 2)).toEqual({ weeks: 0, hunger: 0, glut: 0 });
     });
 
-    it('keeps the need in the address and says what comes of it', async () => {
+    it('keeps the need with the zone and says what comes of it', async () => {
         const asked = fakeServer({
+            'GET /api/zones/bench/harvest-plan': { needs: [], version: 1 },
+            'PUT /api/zones/bench/harvest-plan': (sent: { needs: unknown[]; version: number }) => ({
+                ...sent,
+                version: sent.version + 1,
+            }),
             'GET /api/session': EDUCATOR,
             'GET /api/crops': [{ slug: 'radish', name: 'Radish' }],
             'GET /api/zones/bench/windows/radish/succession': RADISH,
         });
-        show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18&want=kale:0', '/desk/zones/:zone/harvest-plan');
+        show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18', '/desk/zones/:zone/harvest-plan');
         await screen.findByText(/Add the crops you want to harvest/);
         await screen.findByRole('option', { name: 'Radish' });
         fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
@@ -66,6 +71,16 @@ describe('supply', () => {
         await waitFor(() =>
             expect(asked.some(({ what }) => what.includes('succession?on=04-18&days=180&amount=2'))).toBe(true),
         );
+        const sent = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
+        expect(sent()).toEqual([{ needs: [{ crop: 'radish', amount: 2 }], version: 1 }]);
+        fireEvent.click(screen.getByRole('button', { name: 'Delete' }));
+        await screen.findByText(/Add the crops you want to harvest/);
+        fireEvent.click(screen.getAllByRole('button', { name: 'Undo' }).at(-1)!);
+        await screen.findByText(/Radish: 3 plantings/);
+        expect(sent().slice(1)).toEqual([
+            { needs: [], version: 2 },
+            { needs: [{ crop: 'radish', amount: 2 }], version: 3 },
+        ]);
     });
 
     it('tells what the years and this season give, and of flowers how they are cut', async () => {
@@ -75,6 +90,7 @@ describe('supply', () => {
         const season = { from: '2026-04-18', members: 28, low: line(0), middle: line(0.4), high: line(1) };
         fakeServer({
             'GET /api/session': EDUCATOR,
+            'GET /api/zones/bench/harvest-plan': { needs: [{ crop: 'zinnia', amount: 20 }], version: 2 },
             'GET /api/crops': [{ slug: 'zinnia', name: 'Zinnia' }],
             'GET /api/zones/bench/windows/zinnia/succession': {
                 ...RADISH,
@@ -87,7 +103,7 @@ describe('supply', () => {
                 },
             },
         });
-        show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18&want=zinnia:20', '/desk/zones/:zone/harvest-plan');
+        show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18', '/desk/zones/:zone/harvest-plan');
         const said = await screen.findByText(/^Zinnia: one planting/);
         expect(said.textContent).toContain('No week falls short of 1.');
         expect(said.textContent).toContain('This season one week falls short in half of 28 ways it may continue.');

@@ -14,11 +14,13 @@ import { CropAmount } from '../../ui/CropAmount';
 import { Problem } from '../../ui/Problem';
 import { cutInWords } from '../../words/cut';
 import { say } from '../../words/words';
-import { unitOf, useSupply, type Supplied, type Want } from './queries';
+import { unitOf, useHarvestPlan, useSaveHarvestPlan, useSupply, type Supplied, type Want } from './queries';
 import { chartHeight, SupplyChart } from './SupplyChart';
 import { hungerAndGlut, shortThisSeason, weekly, weeksOf, type By } from './weeks';
 
 const DAYS = 180;
+
+const NONE: Want[] = [];
 
 /** A household's or a stall's need, week by week: what to sow when so that it is met, and what a missed sowing does. */
 export function Supply() {
@@ -31,7 +33,9 @@ export function Supply() {
     const { day, set: setDay } = useDateCursor();
     const [missed, setMissed] = useState(new Set<string>());
     const today = session?.today ?? '2026-01-01';
-    const wants = read(params.get('want'));
+    const { data: plan, error: unknown } = useHarvestPlan(zone);
+    const save = useSaveHarvestPlan(zone);
+    const wants = plan?.needs ?? NONE;
     const on = params.get('from') ?? today.slice(5);
     const days = Number(params.get('days')) || DAYS;
     const by: By = params.get('by') === 'fixed' ? 'fixed' : 'even';
@@ -82,7 +86,8 @@ export function Supply() {
                         ]}
                     />
                 </div>
-                {wants.length === 0 && <p>{say('supply.say-what')}</p>}
+                <Problem error={save.error ?? unknown} />
+                {plan && wants.length === 0 && <p>{say('supply.say-what')}</p>}
                 {supplied.map(({ want, error }) => (
                     <Problem key={want.crop} error={error} />
                 ))}
@@ -118,7 +123,7 @@ export function Supply() {
                 )}
             </main>
             <aside aria-label={say('supply.need')}>
-                <Need supplied={supplied} onWants={(next) => set('want', written(next))} />
+                <Need supplied={supplied} onWants={(needs) => plan && save.mutate({ needs, version: plan.version })} />
             </aside>
         </div>
     );
@@ -127,19 +132,6 @@ export function Supply() {
 /** Years this season may go on as; nought where it is not told. */
 function seasons(supplied: Supplied[], by: By): number {
     return Math.max(0, ...supplied.map(({ data }) => data?.[by].season?.members ?? 0));
-}
-
-/** "radish:1,zinnia:20" */
-function read(text: string | null): Want[] {
-    return (text ?? '')
-        .split(',')
-        .map((one) => one.split(':'))
-        .filter(([crop, amount]) => crop && Number(amount) > 0)
-        .map(([crop = '', amount]) => ({ crop, amount: Number(amount) }));
-}
-
-function written(wants: Want[]): string {
-    return wants.map(({ crop, amount }) => `${crop}:${amount}`).join(',');
 }
 
 function Need({ supplied, onWants }: { supplied: Supplied[]; onWants: (wants: Want[]) => void }) {

@@ -1,6 +1,8 @@
-import { useQueries } from '@tanstack/react-query';
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schema } from '../../api/client';
-import { zoneKey } from '../../api/stale';
+import { whenStale, zoneKey } from '../../api/stale';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
 
 export type Succession = Schema['Succession'];
 export type Plan = Schema['SuccessionPlan'];
@@ -10,12 +12,35 @@ export type Sowing = Plan['sowings'][number];
 export type Unit = 'kg' | 'stems';
 
 /** A crop and how much of it is wanted a week, in its own unit. */
-export type Want = { crop: string; amount: number };
+export type Want = Schema['HarvestNeed'];
 
 export type Supplied = { want: Want; data: Succession | undefined; error: Error | null };
 
 export function unitOf({ data }: Supplied): Unit {
     return data?.unit ?? 'kg';
+}
+
+const planKey = (zone: string) => zoneKey(zone, 'harvest-plan');
+
+/** What the zone’s gardens are to give, as the office keeps it. */
+export function useHarvestPlan(zone: string) {
+    return useQuery({
+        queryKey: planKey(zone),
+        queryFn: () => unwrap(api.GET('/api/zones/{zone}/harvest-plan', { params: { path: { zone } } })),
+    });
+}
+
+export function useSaveHarvestPlan(zone: string) {
+    const queries = useQueryClient();
+    return useUndoable({
+        send: (body: Schema['HarvestPlan']) =>
+            unwrap(api.PUT('/api/zones/{zone}/harvest-plan', { params: { path: { zone } }, body })),
+        saved: (plan) => queries.setQueryData(planKey(zone), plan),
+        refused: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: planKey(zone) })),
+        before: () => queries.getQueryData<Schema['HarvestPlan']>(planKey(zone)),
+        done: () => say('notice.harvest-plan'),
+        undo: ({ saved, before }, again) => (before ? () => again({ ...before, version: saved.version }) : null),
+    });
 }
 
 /** Sowings of each crop that give what is wanted, from a day of the year on. */

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Crops\Crop;
+use App\Operations\OfficeThrough;
+use App\Operations\OfOffice;
+use App\People\Versioned;
+use App\Zones\Zone;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * What the gardens of a zone are to give, week by week.
+ *
+ * @property int $id
+ * @property int $zone_id
+ * @property list<array{crop: string, amount: float|int}> $needs slug, and how much a week, in kilograms or stems, as the crop is counted
+ * @property-read Zone $zone
+ *
+ * @phpstan-type Needs list<array{crop: string, amount: float|int}>
+ */
+#[OfficeThrough('zone_id', Zone::class)]
+class HarvestPlan extends Model
+{
+    use OfOffice;
+    use Versioned;
+
+    protected $guarded = [];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['needs' => '[]', 'version' => 1];
+
+    /** @var array<string, string> */
+    protected $casts = ['needs' => 'array', 'version' => 'integer'];
+
+    /** @return BelongsTo<Zone, $this> */
+    public function zone(): BelongsTo
+    {
+        return $this->belongsTo(Zone::class);
+    }
+
+    /** The zone's; where nobody has said what is needed, one without needs that is not kept yet. */
+    public static function of(Zone $zone): self
+    {
+        return self::query()->firstOrNew(['zone_id' => $zone->id]);
+    }
+
+    /** @return array<string, mixed> as the contract's HarvestPlan; crops that are no longer in the book are left out */
+    public function told(): array
+    {
+        $known = Crop::query()->whereIn('slug', array_column($this->needs, 'crop'))->pluck('slug')->all();
+
+        return [
+            'needs' => array_values(array_filter($this->needs, static fn (array $need): bool => in_array($need['crop'], $known, true))),
+            'version' => $this->version,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function editedFields(): array
+    {
+        return ['needs' => array_map(static fn (array $need): string => "{$need['crop']} {$need['amount']}", $this->needs)];
+    }
+}

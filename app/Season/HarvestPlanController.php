@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Crops\Crop;
+use App\People\VersionedRequest;
+use App\Zones\Zone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+
+class HarvestPlanController
+{
+    private const MOST = 60;
+
+    public function show(Zone $zone): JsonResponse
+    {
+        return response()->json(['data' => HarvestPlan::of($zone)->told()]);
+    }
+
+    public function update(Request $request, Zone $zone, SaveHarvestPlan $save): JsonResponse
+    {
+        $version = VersionedRequest::of($request);
+        $asked = $request->validate(
+            [
+                'needs' => ['present', 'array', 'list', 'max:'.self::MOST],
+                'needs.*' => ['array'],
+                'needs.*.crop' => ['required', 'string', 'max:60', 'distinct'],
+                'needs.*.amount' => ['required', 'numeric', 'between:0.01,100000'],
+            ],
+            [
+                'needs.max' => 'A harvest plan has at most '.self::MOST.' crops. Take one out first.',
+                'needs.*.crop.distinct' => 'A crop stands there twice. Say once how much of it you need.',
+                'needs.*.amount.between' => 'Say how much you need a week: 0.01 to 100,000.',
+            ],
+        );
+        $needs = [];
+        foreach ($asked['needs'] as $i => $need) {
+            if (Crop::query()->where('slug', $need['crop'])->doesntExist()) {
+                throw ValidationException::withMessages([
+                    "needs.{$i}.crop" => 'There is no such crop in the book. Choose another one.',
+                ]);
+            }
+            $needs[] = ['crop' => (string) $need['crop'], 'amount' => (float) $need['amount']];
+        }
+
+        return response()->json(['data' => $save->execute($zone, $request->user(), $needs, $version)->told()]);
+    }
+}

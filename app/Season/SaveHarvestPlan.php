@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\People\StaleEdit;
+use App\People\User;
+use App\Zones\Zone;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Says what the gardens of a zone are to give.
+ *
+ * @phpstan-import-type Needs from HarvestPlan
+ */
+final class SaveHarvestPlan
+{
+    /**
+     * @param  Needs  $needs
+     *
+     * @throws StaleEdit when somebody else has said so meanwhile
+     */
+    public function execute(Zone $zone, User $user, array $needs, int $version): HarvestPlan
+    {
+        return DB::transaction(static function () use ($zone, $user, $needs, $version): HarvestPlan {
+            Zone::query()->whereKey($zone->id)->lockForUpdate()->first();
+            $plan = HarvestPlan::query()->firstOrCreate(['zone_id' => $zone->id]);
+            $plan->editedAt($version, $user, static fn (HarvestPlan $p) => $p->update(['needs' => $needs]));
+
+            return $plan;
+        });
+    }
+}
