@@ -6,11 +6,15 @@ namespace Database\Seeders;
 
 use Anthesis\Record\Day;
 use Anthesis\Window\School\OwnDates;
+use App\Advisories\PublishAdvisory;
 use App\Crops\Crop;
 use App\Crops\FoundOffice;
 use App\Editions\DraftEdition;
 use App\Editions\PublishEdition;
+use App\Editions\SaveObjection;
+use App\Gardener\Reading;
 use App\Languages\SaveTranslation;
+use App\Letters\KeepLetterReader;
 use App\Office\Office;
 use App\Office\SaveOffice;
 use App\Operations\OfficeInUse;
@@ -58,6 +62,8 @@ class DemoSeeder extends Seeder
 
     private const VOLUNTEER = 'tobias@kestrel.example';
 
+    private const REVIEWER = 'odalys@kestrel.example';
+
     private const PARTNER = 'corwin@kestrel.example';
 
     /** The partner district that is an office of its own, and its zones. */
@@ -79,6 +85,8 @@ class DemoSeeder extends Seeder
     private const WITH_NEIGHBOUR = 'orchard-bench';
 
     private const WITH_OWN_DATES = 'basin-floor';
+
+    private const WITH_COMMENT = 'high-meadow';
 
     /** Spots where soil is measured, and what kind of place each is. */
     private const SPOTS = ['Bed 3' => 'raised bed', 'Pots by the door' => 'container', 'Cells in the frame' => 'cold frame'];
@@ -202,8 +210,37 @@ class DemoSeeder extends Seeder
                 $this->measureSoil($zone);
                 app(DemoLog::class)->sow($zone, self::person(self::VOLUNTEER), $educator);
             }
+            self::words($zone, $educator);
         }
         app(SaveBoundaries::class)->execute(self::boundaries(array_column(array_column($zones, 0), 'name')), $educator);
+    }
+
+    /** What people have written to each other: a comment to be answered, an advisory, and the mail to a reader of the newsletter. */
+    private static function words(Zone $zone, User $educator): void
+    {
+        if ($zone->slug === self::WITH_COMMENT) {
+            app(SaveObjection::class)->raise(
+                $zone,
+                (string) Str::uuid(),
+                'parsnip',
+                'Snow lay on the school garden until 20 April last year. Are the first days of this window not too early up here?',
+                self::person(self::REVIEWER),
+            );
+        }
+        if ($zone->slug === self::WITH_NEIGHBOUR) {
+            app(PublishAdvisory::class)->publish(
+                $zone,
+                (string) Str::uuid(),
+                null,
+                'The nights stay cold this week. Keep row covers on seedlings until morning, and harden off tomatoes indoors for now.',
+                [],
+                Today::day(),
+                Today::day()->plus(6),
+                $educator,
+            );
+            $reading = Reading::named('en-f') ?? throw new RuntimeException('The calendars are not read in °F.');
+            app(KeepLetterReader::class)->ask($zone, 'garden.club@fennick.example', $reading, ['radish', 'carrot']);
+        }
     }
 
     /** @param  list<string>  $names  of zones */

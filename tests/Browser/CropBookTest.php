@@ -21,7 +21,7 @@ final class CropBookTest extends BrowserTestCase
         $this->browser->fill('Days to maturity', '9999')->see('“9999” is not a number from 1 to 400.');
         $this->browser->fill('Days to maturity', '160')->see('sow outdoors, then')->see('Days to maturity: ');
         $this->browser
-            ->fill('Why, and where the number comes from', 'Three winters of trials.')
+            ->fill('Reason and source', 'Three winters of trials.')
             ->press('Save')
             ->see('Three winters of trials.')
             ->see('Restore');

@@ -97,7 +97,7 @@ final class GroundTest extends BrowserTestCase
         $this->browser->see('stays when beds are planned again');
         $this->browser->driver->executeScript("document.querySelector('aside input[type=checkbox]').click()");
         $this->browser->see('Summer squash, locked');
-        $this->browser->press('Plan my beds for me')->see('Beds to fill');
+        $this->browser->press('Plan my beds')->see('Beds to fill');
         foreach (['beet', 'kale'] as $crop) {
             $this->browser->find("aside select option[value={$crop}]");
             $this->browser->driver->executeScript(

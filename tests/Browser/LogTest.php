@@ -140,7 +140,7 @@ final class LogTest extends BrowserTestCase
         $this->browser->phone();
         $this->logIn();
         $this->browser->visit('/desk/zones/orchard-bench/trials')->press('Plan a trial');
-        $this->browser->fill('What question should it answer?', $question);
+        $this->browser->fill('Question to answer', $question);
         // A crop can be chosen once they are there.
         $this->browser->find('.plan select option[value=radish]');
         $this->js(

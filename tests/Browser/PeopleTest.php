@@ -106,8 +106,8 @@ final class PeopleTest extends BrowserTestCase
     public function test_a_date_is_traced_to_the_changes_behind_it(): void
     {
         $this->logIn();
-        $this->browser->visit('/desk/zones/basin-floor/planting-windows/pumpkin')->see('Every change behind these dates');
-        $this->browser->follow('Every change behind these dates');
+        $this->browser->visit('/desk/zones/basin-floor/planting-windows/pumpkin')->see('Changes behind these dates');
+        $this->browser->follow('Changes behind these dates');
         $this->browser->see('Every change behind the dates of Pumpkin in Basin Floor');
         $this->browser->see('The growers’ club sows together after the plant fair.')->see('basin-floor-station.csv');
         $this->assertAccessible('the change history');

@@ -123,7 +123,7 @@ final class RecordTest extends BrowserTestCase
         $this->browser->driver->executeScript('document.querySelector("input[type=date]").focus()');
         $this->browser
             ->fill('Day', '06/15/2001')
-            ->fill('Why it does not count', 'The screen had blown open.')
+            ->fill('Why leave it out', 'The screen had blown open.')
             ->press('Leave out')
             ->see('left out: The screen had blown open.')
             ->see('questioned only by the person who left it out: 1')
@@ -155,7 +155,7 @@ final class RecordTest extends BrowserTestCase
             ->visit('/desk/zones/basin-floor/climate/readings')
             ->attach($path)
             ->see('10 of 10 readings count, at 5 cm, open ground.')
-            ->fill('Save as a growing site of this zone', $name)
+            ->fill('Save as growing site', $name)
             ->press('Save growing site')
             ->see("Saved as “{$name}”.");
         unlink($path);

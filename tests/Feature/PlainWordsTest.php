@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use Anthesis\Messages\Words;
 use PHPUnit\Framework\TestCase;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
 
 /** The words of lang/en: terms that were replaced stay away, and sentences are as easy as those who read them need. */
 class PlainWordsTest extends TestCase
@@ -64,6 +66,33 @@ class PlainWordsTest extends TestCase
 
     private const DESK_GRADE = 10.0;
 
+    private const LABEL_WORDS = 4;
+
+    /** What needs more words, and why. */
+    private const LONG_LABELS = [
+        // Boxes to be ticked, which say all that one agrees to.
+        'ground.pin',
+        'office-settings.second-factor',
+        'office-settings.second-signature',
+        'people.keep-name',
+        'profile.digest',
+        // Read out in place of a picture, as are those of charts and plots.
+        'course.normal-minimum-maximum-and-soil',
+        'freezes.years-from-to-freezing-until',
+        'readings.readings-as-daily-means-with',
+        'boundaries.map',
+        'charts.table',
+        'doubts.minimum-maximum-with-the',
+        'freezes.days-with-minimum-and-maximum',
+        'record.parts-of-the-record',
+        'steps.label',
+        'windows.the-year-here-chance-of',
+        // With the unit that is meant.
+        'course.1-year-in-2-4',
+        'trials.usual-waves',
+        'worth.price-of',
+    ];
+
     public function test_terms_that_were_replaced_stay_away(): void
     {
         $found = [];
@@ -94,6 +123,44 @@ class PlainWordsTest extends TestCase
         self::assertLessThanOrEqual(self::PUBLIC_GRADE, self::grade($public), 'what gardeners read');
         self::assertLessThanOrEqual(self::DESK_GRADE, self::grade($desk), 'what the desk says');
         self::assertGreaterThan(2, self::grade($public), 'the measure itself is off');
+    }
+
+    public function test_what_is_pressed_or_filled_in_has_a_short_name_in_sentence_case(): void
+    {
+        $messages = Words::in('en')->messages;
+        $long = $cased = [];
+        foreach (self::labels() as $key) {
+            $said = self::said($messages[$key] ?? '');
+            $isPicture = preg_match('/(chart|plot)$/', $key) === 1;
+            if (! $isPicture && str_word_count($said, 0, '0..9') > self::LABEL_WORDS && ! in_array($key, self::LONG_LABELS, true)) {
+                $long[] = "{$key}: “{$said}”";
+            }
+            // A second word that begins with a capital; a file's kind and a place of papers are names.
+            $plain = (string) preg_replace('/\b(GeoJSON|English|ZIP|CSV|PDF|CC BY|Letter|A4|I)\b/', '', $said);
+            if (! $isPicture && preg_match('/\S [A-Z]/', $plain) === 1 && ! self::isSentence($said)) {
+                $cased[] = "{$key}: “{$said}”";
+            }
+        }
+        self::assertSame([], $long);
+        self::assertSame([], $cased);
+    }
+
+    /** @return list<string> keys of what the desk's buttons, links, fields and columns are called */
+    private static function labels(): array
+    {
+        $keys = [];
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/resources/js'));
+        foreach ($files as $path => $_) {
+            if (preg_match('~(?<!\.test)\.tsx$~', (string) $path) === 1 && ! str_contains((string) $path, '/gardener/')) {
+                $source = (string) file_get_contents((string) $path);
+                preg_match_all("/\\blabel=\\{say\\('([^']+)'/", $source, $fields);
+                preg_match_all("/<(?:Button|Action|th|Link|button)\\b(?:[^<]|=>)*?>\\s*\\{say\\('([^']+)'/", $source, $pressed);
+                array_push($keys, ...$fields[1], ...$pressed[1]);
+            }
+        }
+        self::assertGreaterThan(300, count($keys), 'the labels are no longer found');
+
+        return array_values(array_unique($keys));
     }
 
     /** @return string a message as it is said: the last arm of its choices, and "it" for what fills it in */

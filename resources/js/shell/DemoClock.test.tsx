@@ -22,7 +22,7 @@ describe('the demonstration’s clock', () => {
         fireEvent.click(screen.getByText('One day later'));
         expect(await screen.findByText('Demonstration: today is 26 April 2026')).toBeTruthy();
         fireEvent.click(screen.getByText('Another day'));
-        fireEvent.change(screen.getByLabelText(/day to show in the demonstration/), {
+        fireEvent.change(screen.getByLabelText(/Day to show/), {
             target: { value: '2027-02-01' },
         });
         fireEvent.click(screen.getByText('Go to this day'));

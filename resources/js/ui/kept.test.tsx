@@ -56,7 +56,7 @@ const FORMS = [
     {
         name: 'a trial',
         form: () => show(<PlanTrial zone="bench" onDone={() => {}} />),
-        field: 'What question should it answer?',
+        field: 'Question to answer',
         typed: 'Is early worth it?',
         save: /plots/,
         saved: { 'POST /api/zones/bench/trials': {} },

@@ -78,7 +78,7 @@ describe('a crop of the book', () => {
         show(<CropForm slug="radish" mayEdit />);
         expect((await screen.findByText(/From seed packets/)).textContent).toContain('days');
         expect(screen.getByText(/Your office’s own number; shipped: 30/)).toBeTruthy();
-        fireEvent.click(screen.getByLabelText('Only your own numbers (1)'));
+        fireEvent.click(screen.getByLabelText('Only your numbers (1)'));
         expect(screen.queryByLabelText('Days to maturity')).toBeNull();
         expect(screen.getByText(/Your office’s own number; shipped: 30/)).toBeTruthy();
     });
@@ -95,7 +95,7 @@ describe('a crop of the book', () => {
                 cells: { maturity_days: '40' },
             }),
         );
-        fireEvent.change(screen.getByLabelText(/^Why, and where/), { target: { value: 'Slower here.' } });
+        fireEvent.change(screen.getByLabelText(/^Reason and source/), { target: { value: 'Slower here.' } });
         fireEvent.click(screen.getByText('Save'));
         await waitFor(() => expect(asked.some((a) => a.what === 'PATCH /api/crops/radish')).toBe(true));
         expect(asked.find((a) => a.what === 'PATCH /api/crops/radish')?.body).toEqual({

@@ -82,7 +82,7 @@ it('says what goes between the rows and how, what does not and why, and plans on
         'PUT /api/zones/bench/plantings': { ground: { today: '2026-04-18', ...SPAN, beds: [] }, undo: {} },
     });
     show(<Card of={tomato} on={bed([tomato])} />);
-    fireEvent.click(await screen.findByText('What goes between its rows?'));
+    fireEvent.click(await screen.findByText('Plant between its rows'));
     await screen.findByText('4 m of its rows are free. They close about 2 July 2026.');
     expect(
         screen.getAllByText(/out by 29 Jun.*, before the rows close; 3 rows in each space, 25 cm from row to row/)
@@ -113,7 +113,7 @@ it('says what stands between what, and gives it ground of its own', async () => 
     expect(await screen.findByText('Between its rows: Onion.')).toBeTruthy();
     show(<Card of={onion} on={both} />);
     expect(screen.getByText(/It stands between the rows of Tomato/)).toBeTruthy();
-    fireEvent.click(screen.getByText('Give it its own ground'));
+    fireEvent.click(screen.getByText('Plant it separately'));
     await expect
         .poll(() => asked.find(({ what }) => what.startsWith('PUT'))?.body)
         .toMatchObject({ change: [{ id: 7, version: 2, bed: 3, metres: 6, between: null }] });

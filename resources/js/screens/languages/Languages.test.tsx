@@ -19,7 +19,7 @@ describe('languages', () => {
         expect(await screen.findByText('Sow early.')).toBeTruthy();
         expect(screen.getByText('not translated')).toBeTruthy();
         expect(screen.queryByText('Rábano')).toBeNull();
-        fireEvent.click(screen.getByLabelText('Only what is not translated (1)'));
+        fireEvent.click(screen.getByLabelText('Not translated yet (1)'));
         expect(screen.getByText('Rábano')).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Find'), { target: { value: 'rába' } });
         expect(screen.queryByText('Sow early.')).toBeNull();

@@ -88,7 +88,7 @@ describe('bringing a station file', () => {
         expect(await screen.findByText(/Is this file for the same station/)).toBeTruthy();
         const keep = () => screen.getByText('Import file').closest('button') as HTMLButtonElement;
         expect(keep().disabled, 'no idle click imports it').toBe(true);
-        fireEvent.click(screen.getByLabelText('It is for this station, in this unit'));
+        fireEvent.click(screen.getByLabelText('This station, this unit'));
         expect(keep().disabled).toBe(false);
         expect(screen.getByText('41 values new, 10084 changed, 67 the same, 12547 only in the record')).toBeTruthy();
         cleanup();
@@ -101,7 +101,7 @@ describe('bringing a station file', () => {
         const asked = fakeServer({ 'POST /api/zones/bench/record-previews': preview });
         show(<BringFile zone={zone} stations={[]} onComputing={() => {}} />);
         choose();
-        const select = await screen.findByLabelText('Station, one of 2 in the file');
+        const select = await screen.findByLabelText('Station (of 2)');
         fireEvent.change(select, { target: { value: 'XX0000002' } });
         await waitFor(() => expect(asked).toHaveLength(2));
     });

@@ -27,9 +27,9 @@ describe('devices that report by themselves', () => {
         });
         show(<Devices zone="bench" stations={stations} mayEdit />);
         fireEvent.click(await screen.findByText('Connect a device'));
-        fireEvent.change(screen.getByLabelText('What the device is called'), { target: { value: ' Mast ' } });
+        fireEvent.change(screen.getByLabelText('Name of the device'), { target: { value: ' Mast ' } });
         fireEvent.change(screen.getByLabelText('Station'), { target: { value: '5' } });
-        fireEvent.submit(screen.getByLabelText('What the device is called'));
+        fireEvent.submit(screen.getByLabelText('Name of the device'));
         expect(await screen.findByText('abc-token')).toBeTruthy();
         expect(screen.getByText('The token of “Mast”, shown only once:')).toBeTruthy();
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toEqual({ station: 5, name: 'Mast' });

@@ -73,7 +73,7 @@ describe('doubted values', () => {
         fireEvent.click(await screen.findByText('Leave out another value'));
         fireEvent.change(screen.getByLabelText(/^Day/), { target: { value: '2001-06-15' } });
         fireEvent.change(screen.getByLabelText('Value'), { target: { value: 'maximum' } });
-        fireEvent.change(screen.getByLabelText(/^Why it does not count/), { target: { value: 'Door open.' } });
+        fireEvent.change(screen.getByLabelText(/^Why leave it out/), { target: { value: 'Door open.' } });
         fireEvent.click(screen.getByText('Leave out'));
         await waitFor(() => expect(asked.some((a) => a.what.startsWith('POST'))).toBe(true));
         expect(asked.find((a) => a.what.startsWith('POST'))?.body).toMatchObject({

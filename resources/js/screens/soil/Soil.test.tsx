@@ -97,7 +97,7 @@ describe('soil', () => {
         const asked = fakeServer({ ...answers, 'POST /api/zones/bench/soil-readings': soil });
         show(<Soil />, ...at());
         await type('9.4');
-        fireEvent.click(screen.getByText('It had settled: save 9.4 °C'));
+        fireEvent.click(screen.getByText('Settled: save 9.4 °C'));
         await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ celsius: 9.4, spot: 1 }));
     });
 
@@ -153,9 +153,9 @@ describe('soil', () => {
             'POST /api/sites': { id: 9, zone: 'bench', name: 'Bed 3' },
         });
         show(<Soil />, ...at());
-        fireEvent.click(await screen.findByText('What this reading says about the model'));
+        fireEvent.click(await screen.findByText('Compare with the model'));
         expect(await screen.findByText(/soil here is 0.8 °C from the model/)).toBeTruthy();
-        fireEvent.submit(await screen.findByLabelText('Save as a growing site of the zone, called'));
+        fireEvent.submit(await screen.findByLabelText('Name of growing site'));
         await waitFor(() =>
             expect(asked.find((a) => a.what === 'POST /api/sites')?.body).toMatchObject({
                 name: 'Bed 3',

@@ -218,7 +218,7 @@ describe('today', () => {
     it('keeps the packets one has, and shows them alone', async () => {
         const asked = fakeServer({ ...answers, 'PUT /api/packets/carrot': ['carrot', 'celery'] });
         show(<Today />, ...at('?of=carrot.direct.sow-outdoors'));
-        fireEvent.click(await screen.findByLabelText('I have seed or plants'));
+        fireEvent.click(await screen.findByLabelText('I have this seed'));
         await waitFor(() => expect(asked.at(-1)).toEqual({ what: 'PUT /api/packets/carrot', body: { has: true } }));
         fireEvent.click(screen.getByLabelText('My seeds only'));
         expect(await screen.findByText('Celery', { selector: 'button' })).toBeTruthy();

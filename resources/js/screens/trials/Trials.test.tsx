@@ -97,7 +97,7 @@ describe('trials', () => {
         });
         show(<Trials />, '/desk/zones/bench/trials', '/desk/zones/:zone/trials');
         fireEvent.click(await screen.findByRole('button', { name: 'Plan a trial' }));
-        fireEvent.change(await screen.findByLabelText('What question should it answer?'), {
+        fireEvent.change(await screen.findByLabelText('Question to answer'), {
             target: { value: 'Early?' },
         });
         await screen.findByRole('option', { name: 'Radish' });
@@ -105,7 +105,7 @@ describe('trials', () => {
         fireEvent.click(screen.getByLabelText('Harrow Red'));
         fireEvent.click(screen.getByLabelText('Basin Red'));
         fireEvent.click(screen.getByLabelText('Bed 1, School'));
-        fireEvent.change(screen.getByLabelText('The day in the middle'), { target: { value: '2026-05-01' } });
+        fireEvent.change(screen.getByLabelText('Middle day'), { target: { value: '2026-05-01' } });
         fireEvent.click(screen.getByRole('button', { name: 'Plan 18 plots' }));
         await screen.findByText('The crop is not grown in this way.');
         expect(asked.find(({ what }) => what === `POST ${base}/trials`)?.body as Plan).toMatchObject({
@@ -121,7 +121,7 @@ describe('trials', () => {
             beds: [{ garden: 'School', name: 'Bed 1' }],
         });
         // What was typed is still there.
-        expect((screen.getByLabelText('What question should it answer?') as HTMLInputElement).value).toBe('Early?');
+        expect((screen.getByLabelText('Question to answer') as HTMLInputElement).value).toBe('Early?');
     });
 
     it('offers days to maturity with their evidence, and takes them on a word', async () => {

@@ -111,6 +111,7 @@ function Close({ zone, trial }: { zone: string; trial: Trial }) {
                 w={440}
                 autosize
                 label={say('trials.what-was-learnt')}
+                description={say('trials.learned-where')}
                 maxLength={600}
                 value={conclusion}
                 onChange={(event) => setConclusion(event.currentTarget.value)}

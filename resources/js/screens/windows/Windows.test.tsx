@@ -91,7 +91,7 @@ describe('the windows of a zone', () => {
         expect(
             await screen.findByText(/^The last 15 years clearly differ from the years before in Bush bean\./),
         ).toBeTruthy();
-        expect(screen.getByRole('link', { name: 'See how, and choose other years' }).getAttribute('href')).toBe(
+        expect(screen.getByRole('link', { name: 'See how' }).getAttribute('href')).toBe(
             '/desk/zones/bench/track-record',
         );
     });
@@ -248,6 +248,6 @@ describe('the windows of a zone', () => {
         });
         show(<Windows />, ...at());
         expect(await screen.findByText('No windows yet')).toBeTruthy();
-        expect(screen.getByText('Go to the climate record').getAttribute('href')).toBe('/desk/zones/bench/climate');
+        expect(screen.getByText('Open the climate record').getAttribute('href')).toBe('/desk/zones/bench/climate');
     });
 });

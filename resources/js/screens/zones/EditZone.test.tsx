@@ -124,7 +124,7 @@ describe('a zone’s form', () => {
         type(/^Elevation/, '400');
         fireEvent.click(screen.getByText('Save'));
         expect((await screen.findByRole('alert')).textContent).toContain('9 000 km');
-        fireEvent.click(screen.getByLabelText('It is right; save it'));
+        fireEvent.click(screen.getByLabelText('Save it anyway'));
         await waitFor(() => expect(asked.filter((a) => a.what === 'POST /api/zones')).toHaveLength(2));
     });
 
