@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use Anthesis\Crop\Caution;
 use Anthesis\Log\LoggedAct;
 use Anthesis\Record\Day;
 use App\Crops\Crop;
@@ -89,6 +90,20 @@ final class ZoneLog
         );
     }
 
+    /** @return array<string, list<string>> by act, the codes of the cautions that are due where it is written */
+    private static function cautions(): array
+    {
+        $due = [];
+        foreach (LoggedAct::cases() as $act) {
+            $own = array_filter(Caution::cases(), $act->concerns(...));
+            if ($own !== []) {
+                $due[$act->value] = array_column($own, 'value');
+            }
+        }
+
+        return $due;
+    }
+
     /** @return array<string, mixed> as the contract's LogBook */
     public function book(Zone $zone, Day $today, User $user): array
     {
@@ -132,11 +147,13 @@ final class ZoneLog
                             'name' => $c->cells['name'],
                             'names' => CropNames::of($c->slug, $c->cells, $translations),
                             'start' => $c->cells['start'],
+                            'cautions' => array_values(array_filter(explode('|', (string) ($c->cells['cautions'] ?? '')))),
                             'varieties' => $c->varieties->pluck('name')->all(),
                         ],
                     )
                     ->all(),
             ),
+            'cautions' => self::cautions(),
             'usual_days' => array_filter(
                 array_combine(
                     array_column(LoggedAct::cases(), 'value'),

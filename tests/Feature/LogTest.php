@@ -131,6 +131,11 @@ class LogTest extends TestCase
             ->assertJsonPath('data.likely', []);
         $this->send($this->sown('kale-last-year', '2011-06-20', ['crop' => 'kale']))->assertJsonPath('data.refused', []);
         $this->getJson('/api/zones/test-basin/log-book')->assertJsonPath('data.likely', ['kale']);
+        $book = $this->getJson('/api/zones/test-basin/log-book')->json('data');
+        $cautions = array_column($book['crops'], 'cautions', 'slug');
+        self::assertSame(['raw_beans'], array_values(array_intersect($cautions['dry-bean'], $book['cautions']['picked'])));
+        self::assertContains('bitter_fruit', $book['cautions']['sown']);
+        self::assertArrayNotHasKey('watered', $book['cautions']);
     }
 
     public function test_a_start_under_cover_is_set_out_and_lost(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Log;
 
+use Anthesis\Crop\Caution;
 use Anthesis\Season\UnderWay;
 
 /** What a line of the log tells of; `logged.<value>` in words. */
@@ -57,6 +58,21 @@ enum LoggedAct: string
     public function isOfBed(): bool
     {
         return $this === self::Watered || $this === self::Gauge;
+    }
+
+    /**
+     * Whether a caution of a crop is due where this is written: seed that is handled, stock that is restricted, sap that burns, and what
+     * is not to be eaten, or not so.
+     */
+    public function concerns(Caution $caution): bool
+    {
+        return match ($caution) {
+            Caution::TreatedSeed => $this === self::Sown,
+            Caution::SeedPotatoRules, Caution::AlliumRules, Caution::Invasive => $this->begins(),
+            Caution::BitterFruit, Caution::ToxicSeeds => $this === self::Sown || $this->isPicking(),
+            Caution::BurnsSkin => $this === self::SetOut || $this === self::Thinned || $this->isPicking(),
+            default => $this->isPicking(),
+        };
     }
 
     public function isPicking(): bool

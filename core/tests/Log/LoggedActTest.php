@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Tests\Log;
 
+use Anthesis\Crop\Caution;
 use Anthesis\Log\LoggedAct;
 use PHPUnit\Framework\Attributes\CoversClass;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -38,5 +39,22 @@ final class LoggedActTest extends TestCase
         );
         self::assertSame(['first-picked', 'picked', 'last-picked'], $of(static fn (LoggedAct $a): bool => $a->isPicking()));
         self::assertSame(['watered', 'gauge'], $of(static fn (LoggedAct $a): bool => $a->isOfBed()));
+    }
+
+    /** @param  list<string>  $acts */
+    #[TestWith([Caution::TreatedSeed, ['sown']])]
+    #[TestWith([Caution::SeedPotatoRules, ['sown', 'set-out']])]
+    #[TestWith([Caution::AlliumRules, ['sown', 'set-out']])]
+    #[TestWith([Caution::Invasive, ['sown', 'set-out']])]
+    #[TestWith([Caution::BitterFruit, ['sown', 'first-picked', 'picked', 'last-picked']])]
+    #[TestWith([Caution::ToxicSeeds, ['sown', 'first-picked', 'picked', 'last-picked']])]
+    #[TestWith([Caution::BurnsSkin, ['set-out', 'thinned', 'first-picked', 'picked', 'last-picked']])]
+    #[TestWith([Caution::RawBeans, ['first-picked', 'picked', 'last-picked']])]
+    #[TestWith([Caution::GreenTubers, ['first-picked', 'picked', 'last-picked']])]
+    #[TestWith([Caution::Favism, ['first-picked', 'picked', 'last-picked']])]
+    public function test_a_caution_is_due_where_the_act_is(Caution $caution, array $acts): void
+    {
+        $due = array_filter(LoggedAct::cases(), static fn (LoggedAct $a): bool => $a->concerns($caution));
+        self::assertSame($acts, array_column($due, 'value'));
     }
 }

@@ -5,6 +5,7 @@ import { Action } from '../ui/Action';
 import { Problem } from '../ui/Problem';
 import { say, usualDepth } from '../words/words';
 import {
+    cautionsFor,
     cropsFor,
     follows,
     isOfBed,
@@ -110,6 +111,7 @@ export function Write({
             )}
             {act === 'reading' && <ReadingFields fields={fields} set={set} />}
             {isOfBed(act) && <WaterFields fields={fields} set={set} act={act} />}
+            <Care act={act} codes={cautionsFor(act, cropOf(fields, sowings), book)} />
             {!follows(act) && act !== 'seen' && <Place book={book} fields={fields} set={set} />}
             <When day={day} fields={fields} set={set} act={act} />
             <Photo photo={photo} onPhoto={setPhoto} onProblem={setProblem} />
@@ -120,6 +122,24 @@ export function Write({
             </div>
         </form>
     );
+}
+
+/** What can hurt people, where it can: said before the line is kept. */
+function Care({ act, codes }: { act: Act; codes: string[] }) {
+    return (
+        <>
+            {act === 'amended' && <p className="hint">{say('log.manure-care')}</p>}
+            {codes.map((code) => (
+                <p key={code} className="hint">
+                    {say(`caution.${code}`)}
+                </p>
+            ))}
+        </>
+    );
+}
+
+function cropOf(fields: Fields, sowings: Sowing[]): string | null {
+    return fields.crop ?? sowings.find(({ key }) => key === fields.sowing)?.crop ?? null;
 }
 
 /** Sowings in the order in which they first stood: a book that comes meanwhile moves nothing under a thumb, what it adds comes last. */

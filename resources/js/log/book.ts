@@ -52,6 +52,12 @@ function localDay(time: number): number {
     return Math.floor((time - new Date(time).getTimezoneOffset() * 60_000) / DAY);
 }
 
+/** Codes of the cautions of a crop that are due where an act is written. A book fetched by an earlier release has none. */
+export function cautionsFor(act: Act, crop: string | null | undefined, book: LogBook): string[] {
+    const own = book.crops.find(({ slug }) => slug === crop)?.cautions ?? [];
+    return own.filter((code) => book.cautions?.[act]?.includes(code));
+}
+
 /** Sowings an act may be of: those of the book, as far as lines it does not have yet change them or begin others; the likeliest first. */
 export function sowingsFor(act: Act, book: LogBook, newer: LoggedEntry[], day: string): Sowing[] {
     const told = new Map(book.sowings.map((sowing) => [sowing.key, sowing]));

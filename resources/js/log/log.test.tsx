@@ -46,9 +46,17 @@ const BOOK: LogBook = {
     zone: { slug: 'basin-floor', name: 'Basin Floor' },
     user: 'Wren',
     crops: [
-        { slug: 'kale', name: 'Kale', names: ['Kale'], start: 'seed', varieties: [] },
-        { slug: 'radish', name: 'Radish', names: ['Radish', 'rábano'], start: 'seed', varieties: ['Harrow Red'] },
+        { slug: 'kale', name: 'Kale', names: ['Kale'], start: 'seed', cautions: [], varieties: [] },
+        {
+            slug: 'radish',
+            name: 'Radish',
+            names: ['Radish', 'rábano'],
+            start: 'seed',
+            cautions: ['treated_seed', 'burns_skin'],
+            varieties: ['Harrow Red'],
+        },
     ],
+    cautions: { sown: ['treated_seed'], thinned: ['burns_skin'] },
     usual_days: { up: 10, thinned: 24, 'set-out': 42, 'first-picked': 60 },
     likely: ['radish'],
     beds: [
@@ -386,6 +394,24 @@ describe('the log', () => {
         fireEvent.click(screen.getByRole('button', { name: 'Save: rain gauge, Bed 3' }));
         await screen.findByText(/^Saved: rain gauge/);
         expect(sent()[1]).toMatchObject({ act: 'gauge', mm: 0 });
+    });
+
+    it('says what can hurt where the act is, and not elsewhere', async () => {
+        fakeServer({ ...HERE, ...takes() });
+        open();
+        fireEvent.click(await screen.findByRole('button', { name: 'sown' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Kale' }));
+        expect(screen.queryByText(/wear gloves/)).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Radish' }));
+        expect(screen.getByText(/^Seed may be treated: wear gloves/)).toBeTruthy();
+        expect(screen.queryByText(/can burn skin/)).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Back' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'thinned' }));
+        fireEvent.click(screen.getByRole('button', { name: /^Radish, Bed 1/ }));
+        expect(screen.getByText(/^The juice can burn skin/)).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Back' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'amended' }));
+        expect(screen.getByText(/^No raw manure from 120 days/)).toBeTruthy();
     });
 
     it('knows what it sent before the book comes again, and moves nothing under a thumb when it does', async () => {
