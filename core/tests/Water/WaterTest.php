@@ -15,6 +15,7 @@ use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\Ground;
 use Anthesis\Tables\CropCsv;
+use Anthesis\Water\Due;
 use Anthesis\Water\Irrigation;
 use Anthesis\Water\TopSoil;
 use Anthesis\Water\WaterDays;
@@ -142,6 +143,24 @@ final class WaterTest extends TestCase
         self::assertSame([182, null], [$fit, $first]);
     }
 
+    public function test_how_often_ground_can_be_worked_is_the_mean_of_seven_days(): void
+    {
+        // It rains every day but the hundredth of the year, on which sand is fit.
+        $rain = array_fill(0, 365, 20.0);
+        $rain[99] = 0.0;
+        $record = new DailyRecord(Day::of(2001, 1, 1), array_fill(0, 365, 12.0), array_fill(0, 365, 36.0), $rain);
+        $workable = Workable::of(WaterDays::of($record, Latitude::of(45.0)), Ground::named('sand'));
+        self::assertSame([99], array_keys($workable->days, true, true));
+        self::assertSame(1, $workable->count());
+        $shares = array_map(static fn (?float $share): float => round((float) $share, 6), $workable->shares());
+        self::assertSame(
+            [0.0, ...array_fill(0, 7, round(1 / 7, 6)), 0.0],
+            array_slice($shares, 95, 9),
+            'three days before to three days after',
+        );
+        self::assertSame(7, count(array_filter($shares)));
+    }
+
     private static function crop(?string $thirst = null, ?float $root = null, ?float $depletion = null, ?float $late = null): Crop
     {
         $crop = CropCsv::standard()->find('carrot') ?? self::fail('no carrot');
@@ -217,5 +236,36 @@ final class WaterTest extends TestCase
             self::irrigation(self::crop(), $wet, array_map(floatval(...), $growth))->of([$run(Outcome::Harvest)])[2001] ??
             self::fail();
         self::assertEquals(new Watered(0, 0.0, $watered->thirstiestWeek, 0), $none, 'rain did it');
+    }
+
+    public function test_rain_did_it_only_where_it_fell_before_today(): void
+    {
+        $n = 60;
+        $growth = array_map(floatval(...), range(0, $n));
+        $of = static function (int $rainOn, int $today) use ($n, $growth): Due {
+            $rain = array_fill(0, $n, 0.0);
+            $rain[$rainOn] = 100.0;
+            $water = self::days(array_fill(0, $n, 12.0), array_fill(0, $n, 30.0), $rain);
+
+            return self::irrigation(self::crop(), $water, $growth)->due(2, [], $today, $n - 1);
+        };
+        $dry = $of($n - 1, 3);
+        self::assertNotNull($dry->day, 'without rain it is due some day');
+        $due = (int) $dry->day;
+        $yesterday = $of($due + 4, $due + 5);
+        self::assertSame([$due + 4, null], [$yesterday->rained, $yesterday->since]);
+        self::assertGreaterThan($due + 5, $yesterday->day);
+        $today = $of($due + 5, $due + 5);
+        self::assertNull($today->rained, 'it is yet to fall');
+        self::assertGreaterThan($due + 5, $today->day);
+        $waits = $of($n - 1, $due + 5);
+        self::assertSame([$due + 5, $due], [$waits->day, $waits->since]);
+    }
+
+    public function test_nothing_is_due_where_the_outlook_ends_before_it(): void
+    {
+        $water = self::days(array_fill(0, 6, 12.0), array_fill(0, 6, 30.0), array_fill(0, 6, 0.0));
+        $none = self::irrigation(self::crop(), $water, array_map(floatval(...), range(0, 6)))->due(0, [], 1, 3);
+        self::assertEquals(new Due(null, 0.0, null, null), $none);
     }
 }
