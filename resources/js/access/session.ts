@@ -44,20 +44,21 @@ export function useChooseOffice() {
     });
 }
 
-const LAST = 'anthesis-zone';
+const LAST = { zone: 'anthesis-desk-zone', screen: 'anthesis-desk-screen' };
 
-/** The zone that was looked at last in this browser. */
-function lastZone(): string | null {
+/** The zone, or the screen of a zone, that was looked at last in this browser. */
+export function lastLookedAt(what: keyof typeof LAST): string | null {
     try {
-        return localStorage.getItem(LAST);
+        return localStorage.getItem(LAST[what]);
     } catch {
         return null;
     }
 }
 
-export function rememberZone(zone: string) {
+export function rememberLook(zone: string, screen: string) {
     try {
-        localStorage.setItem(LAST, zone);
+        localStorage.setItem(LAST.zone, zone);
+        localStorage.setItem(LAST.screen, screen);
     } catch {
         // The home zone is opened instead.
     }
@@ -67,7 +68,7 @@ export function rememberZone(zone: string) {
 export function useZoneToBegin(zones: { slug: string }[] | undefined): string | undefined {
     const { data: session } = useSession();
     const is = (slug: string | null | undefined) => zones?.some((zone) => zone.slug === slug);
-    return [lastZone(), session?.user?.home_zone].find(is) ?? zones?.[0]?.slug;
+    return [lastLookedAt('zone'), session?.user?.home_zone].find(is) ?? zones?.[0]?.slug;
 }
 
 /** Whether the one who is logged in may do something; the server decides, and refuses what it does not allow. */

@@ -2,7 +2,7 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { loggedInAgain } from '../api/again';
-import { rememberZone, useSession } from '../access/session';
+import { rememberLook, useSession } from '../access/session';
 import { useCrops } from '../api/crops';
 import { useZone } from '../api/zones';
 import { useKeptFocus } from '../ui/focus';
@@ -71,6 +71,7 @@ export function Desk() {
     const [keys, setKeys] = useState(false);
     const navigate = useNavigate();
     const location = useLocation();
+    const shown = location.pathname.split('/')[4] ?? '';
     const queries = useQueryClient();
     const atHand = useZoneAtHand();
     const help = useHelp();
@@ -83,8 +84,8 @@ export function Desk() {
         document.title = [crop, screen, zone?.name, 'Anthesis'].filter(Boolean).join(' · ');
     }, [zone?.name, screen, crop]);
     useEffect(() => {
-        if (zone) rememberZone(zone.slug);
-    }, [zone]);
+        if (zone && SCREENS.some(({ path }) => path === shown)) rememberLook(zone.slug, shown);
+    }, [zone, shown]);
     // Who works here stays here, whatever they are typing, until they log out: where the log-in ran out they are asked again.
     const [user, setUser] = useState(session?.user ?? null);
     if (session?.user && session.user !== user) setUser(session.user);

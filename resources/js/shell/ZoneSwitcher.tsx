@@ -1,6 +1,6 @@
 import { Menu } from '@mantine/core';
 import { useLocation, useNavigate } from 'react-router';
-import { useChooseOffice, useSession } from '../access/session';
+import { lastLookedAt, useChooseOffice, useSession } from '../access/session';
 import { useZones } from '../api/zones';
 import { say } from '../words/words';
 
@@ -13,7 +13,8 @@ export function ZoneSwitcher({ zone, title }: { zone: string | undefined; title:
     const { pathname } = useLocation();
     const navigate = useNavigate();
     const elsewhere = (slug: string) => {
-        const screen = zone === undefined ? 'today' : (pathname.split('/')[4] ?? 'planting-windows');
+        const screen =
+            zone === undefined ? (lastLookedAt('screen') ?? 'today') : (pathname.split('/')[4] ?? 'planting-windows');
         return `/desk/zones/${slug}/${pathname.split('/').slice(4).join('/') || screen}`;
     };
     return (

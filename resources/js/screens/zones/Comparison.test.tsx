@@ -1,7 +1,8 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { lastLookedAt, rememberLook } from '../../access/session';
 import type { Zone } from '../../api/client';
-import { fakeServer, show } from '../../testing';
+import { EDUCATOR, fakeServer, show } from '../../testing';
 import { Comparison } from './Comparison';
 
 const row = (zone: string, more: object) => ({
@@ -38,6 +39,22 @@ describe('zones side by side', () => {
         expect(screen.getByText('High Meadow')).toBeTruthy();
         expect(screen.getByText('all')).toBeTruthy();
         expect(screen.getAllByText('none').length).toBe(4);
+    });
+
+    it('mark the one at hand: the home zone, unless another was looked at', async () => {
+        fakeServer({
+            'GET /api/session': { ...EDUCATOR, user: { ...EDUCATOR.user, home_zone: 'meadow' } },
+            'GET /api/zone-comparison': { rows: [row('bench', {}), row('meadow', { free_days: 101 })] },
+        });
+        const own = () => document.querySelector('tr[aria-current]')?.querySelector('a')?.textContent;
+        const { unmount } = show(<Comparison zones={zones} />);
+        await waitFor(() => expect(own()).toBe('High Meadow'));
+        unmount();
+        rememberLook('bench', 'beds');
+        show(<Comparison zones={zones} />);
+        await waitFor(() => expect(own()).toBe('Orchard Bench'));
+        expect(lastLookedAt('screen')).toBe('beds');
+        localStorage.clear();
     });
 
     it('are sorted by what is asked for', async () => {

@@ -2,6 +2,7 @@ import { say } from '../../words/words';
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useZoneToBegin } from '../../access/session';
 import type { Schema, Zone } from '../../api/client';
 import { useZoneComparison } from './queries';
 import { inShort, type MonthDay } from '../../time/days';
@@ -20,6 +21,7 @@ const ORDERS: { name: string; of: (row: Row) => number | string }[] = [
 /** Zones side by side, the longest season first; and which of them the record cannot tell apart. */
 export function Comparison({ zones }: { zones: Zone[] }) {
     const { data } = useZoneComparison();
+    const own = useZoneToBegin(zones);
     const [order, setOrder] = useState(0);
     if (!data || data.rows.length < 2) return null;
     const settlements = (slug: string) =>
@@ -84,7 +86,7 @@ export function Comparison({ zones }: { zones: Zone[] }) {
                 </thead>
                 <tbody>
                     {rows.map((row) => (
-                        <tr key={row.zone}>
+                        <tr key={row.zone} aria-current={row.zone === own ? 'true' : undefined}>
                             <td>
                                 <Link to={`/desk/zones/${row.zone}/climate`}>{name(row.zone)}</Link>
                                 <br />
