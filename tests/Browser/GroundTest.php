@@ -47,24 +47,29 @@ final class GroundTest extends BrowserTestCase
         $this->browser->see('Broccoli, Cucumber overlap')->press('Show')->see('Family');
         $this->browser->press('Delete');
         $this->browser->see('Undo')->keys(WebDriverKeys::ESCAPE);
-        $this->browser->see('No conflicts: nothing overlaps, and every rotation is kept.');
+        $this->browser->seeNoLonger('Broccoli, Cucumber overlap')->see('Summer squash on 4 May 2026 is outside every planting window');
         $this->browser->press('Undo')->see('Broccoli, Cucumber overlap');
     }
 
     public function test_a_household_of_four_is_supplied_and_a_missed_sowing_is_seen(): void
     {
         $this->browser
-            ->visit('/desk/zones/basin-floor/harvest-plan?want=radish:0.4,lettuce-leaf:1.2')
+            ->visit('/desk/zones/basin-floor/harvest-plan')
             ->see('Radish: ')
             ->see('Leaf lettuce: ')
             ->see('the last on');
-        $this->assertAccessible('supply');
+        $this->assertAccessible('the harvest plan');
         $before = $this->browser->text();
-        $this->browser->find('.supply-screen .tick');
+        $this->browser->find('.harvest-plan-screen .tick');
         $this->browser->driver->executeScript(
-            "document.querySelectorAll('.supply-screen .tick')[1].dispatchEvent(new MouseEvent('click', {bubbles: true}))",
+            "document.querySelectorAll('.harvest-plan-screen .tick')[1].dispatchEvent(new MouseEvent('click', {bubbles: true}))",
         );
         $this->browser->until(fn (): bool => $this->browser->text() !== $before, 'A missed sowing changes nothing.');
+        // What is deleted is told of, and put back from there: on another screen too.
+        $this->browser->press('Delete')->see('The harvest plan is saved.')->seeNoLonger('Leaf lettuce: ');
+        $this->assertAccessible('a notice');
+        $this->browser->follow('Soil')->see('Readings');
+        $this->browser->press('Undo')->see('Undone.')->follow('Harvest plan')->see('Leaf lettuce: ');
         self::assertSame([], $this->browser->errors());
     }
 

@@ -8,7 +8,7 @@ type Crop = Schema['KeptCrop'];
 export function Turned({ zone, crops }: { zone: string; crops: Crop[] }) {
     return (
         <>
-            <p>{say('promises.turned')}</p>
+            <p>{say('track-record.turned')}</p>
             <ul>
                 {crops.map((crop) => (
                     <li key={`${crop.crop} ${crop.route}`}>
@@ -26,7 +26,7 @@ export function Turned({ zone, crops }: { zone: string; crops: Crop[] }) {
 
 /** How one way of growing a crop turned, with the counts. */
 export const turnedInWords = (crop: Crop) =>
-    say(`promises.turned-${crop.turned ?? 'worse'}`, {
+    say(`track-record.turned-${crop.turned ?? 'worse'}`, {
         act: say(`act.${crop.act}`),
         lately: crop.lately.kept,
         lately_of: crop.lately.years,
@@ -36,5 +36,5 @@ export const turnedInWords = (crop: Crop) =>
 
 /** Where the years in use are chosen. */
 export const OtherYears = ({ zone }: { zone: string }) => (
-    <Link to={`/desk/zones/${zone}/climate/files`}>{say('promises.choose-years')}</Link>
+    <Link to={`/desk/zones/${zone}/climate/files`}>{say('track-record.choose-years')}</Link>
 );

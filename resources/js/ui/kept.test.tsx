@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { Cues } from '../screens/cues/Cues';
+import { IndicatorPlants } from '../screens/indicator-plants/IndicatorPlants';
 import { BedForm } from '../screens/ground/BedForm';
 import { OfficeSettings } from '../screens/office/OfficeSettings';
 import { PlanTrial } from '../screens/trials/PlanTrial';
@@ -123,10 +123,10 @@ describe('what is typed of an indicator plant', () => {
             'GET /api/zones/bench/climate': new Refused(404, { message: '' }),
         });
         const at = '/desk/zones/bench/indicator-plants';
-        show(<Cues />, at, '/desk/zones/:zone/indicator-plants');
+        show(<IndicatorPlants />, at, '/desk/zones/:zone/indicator-plants');
         fireEvent.change(await screen.findByLabelText('Plant'), { target: { value: 'Lilac' } });
         cleanup();
-        show(<Cues />, at, '/desk/zones/:zone/indicator-plants');
+        show(<IndicatorPlants />, at, '/desk/zones/:zone/indicator-plants');
         expect(await text('Plant')).toBe('Lilac');
     });
 });

@@ -13,30 +13,30 @@ export function CuesToCome({ zone }: { zone: string }) {
     if (!latest && !next) return null;
     return (
         <section>
-            <h3>{say('cues.on-today')}</h3>
+            <h3>{say('indicator-plants.on-today')}</h3>
             {latest && (
                 <p>
-                    {say('cues.latest', {
+                    {say('indicator-plants.latest', {
                         plant: say('log-screen.plant', { plant: latest.plant, stage: latest.stage }),
                         day: inShort((latest.this_year ?? '').slice(5)),
                     })}{' '}
                     {latest.opens.length > 0 && (
                         <>
-                            {say('cues.opens')} <CollapsedList items={latest.opens.map((crop) => crop.name)} />
+                            {say('indicator-plants.opens')} <CollapsedList items={latest.opens.map((crop) => crop.name)} />
                         </>
                     )}
                 </p>
             )}
             {next && (
                 <p>
-                    {say('cues.next', {
+                    {say('indicator-plants.next', {
                         plant: say('log-screen.plant', { plant: next.plant, stage: next.stage }),
                         day: inShort((next.expected?.[1] ?? '').slice(5)),
                     })}
                 </p>
             )}
             <p>
-                <Link to={`/desk/zones/${zone}/indicator-plants`}>{say('cues.all')}</Link>
+                <Link to={`/desk/zones/${zone}/indicator-plants`}>{say('indicator-plants.all')}</Link>
             </p>
         </section>
     );

@@ -67,7 +67,7 @@ export function Succession({
                     measure="kg"
                     size="xs"
                     w={180}
-                    label={say('supply.amount')}
+                    label={say('harvest-plan.amount')}
                     decimalScale={2}
                     value={amount}
                     onChange={setAmount}

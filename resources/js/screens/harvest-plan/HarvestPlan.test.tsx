@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, show } from '../../testing';
 import type { Supplied } from './queries';
-import { Supply } from './Supply';
+import { HarvestPlan } from './HarvestPlan';
 import { hungerAndGlut, shortThisSeason, weekly, weeksOf } from './weeks';
 
 const plan = (sowings: { on: string; after: number; first: number; last: number; metres: number | null }[]) => ({
@@ -34,7 +34,7 @@ const RADISH = {
 
 const supplied: Supplied = { want: { crop: 'radish', amount: 2 }, data: RADISH, error: null };
 
-describe('supply', () => {
+describe('The harvest plan', () => {
     it('gives what is wanted in each week a sowing is picked, and nothing of one that was missed', () => {
         expect(weekly(supplied, 'even', new Set())).toEqual([0, 0, 0, 0, 2, 2, 2, 2, 0, 0, 0, 0, 2, 2]);
         expect(weekly(supplied, 'even', new Set(['radish even 14']))).toEqual([
@@ -60,7 +60,7 @@ describe('supply', () => {
             'GET /api/crops': [{ slug: 'radish', name: 'Radish' }],
             'GET /api/zones/bench/windows/radish/succession': RADISH,
         });
-        show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18', '/desk/zones/:zone/harvest-plan');
+        show(<HarvestPlan />, '/desk/zones/bench/harvest-plan?from=04-18', '/desk/zones/:zone/harvest-plan');
         await screen.findByText(/Add the crops you want to harvest/);
         await screen.findByRole('option', { name: 'Radish' });
         fireEvent.change(screen.getByLabelText('Crop'), { target: { value: 'radish' } });
@@ -103,7 +103,7 @@ describe('supply', () => {
                 },
             },
         });
-        show(<Supply />, '/desk/zones/bench/harvest-plan?from=04-18', '/desk/zones/:zone/harvest-plan');
+        show(<HarvestPlan />, '/desk/zones/bench/harvest-plan?from=04-18', '/desk/zones/:zone/harvest-plan');
         const said = await screen.findByText(/^Zinnia: one planting/);
         expect(said.textContent).toContain('No week falls short of 1.');
         expect(said.textContent).toContain('This season one week falls short in half of 28 ways it may continue.');

@@ -20,7 +20,7 @@ import { cueDraft, useAddCue, useRemoveCue, type Cue } from './queries';
 const ROW = 22;
 
 /** Plants that tell the season: when they were seen, what soil and warmth they stand for, and what may be sown on them. */
-export function Cues() {
+export function IndicatorPlants() {
     const { zone = '' } = useParams();
     const { data: cues, error } = useCues(zone);
     const { data: climate } = useClimate(zone);
@@ -30,17 +30,17 @@ export function Cues() {
         <div className="windows cues">
             <main className="sheet">
                 <h2>
-                    <Term of="indicator-plant">{say('cues.heading')}</Term>
+                    <Term of="indicator-plant">{say('indicator-plants.heading')}</Term>
                 </h2>
-                <p className="hint">{say('cues.how')}</p>
-                {cues.length === 0 && <p>{say('cues.none-yet')}</p>}
+                <p className="hint">{say('indicator-plants.how')}</p>
+                {cues.length === 0 && <p>{say('indicator-plants.none-yet')}</p>}
                 {climate && cues.length > 0 && (
                     <RuledChart
                         ruler={climate.ruler}
                         day={day}
                         onDay={set}
                         below={cues.length * ROW + 8}
-                        label={say('cues.chart', { plants: cues.length })}
+                        label={say('indicator-plants.chart', { plants: cues.length })}
                     >
                         {(scale) =>
                             cues.map((cue, i) => {
@@ -91,26 +91,26 @@ export function Cues() {
                         }
                     </RuledChart>
                 )}
-                <p className="hint">{say('cues.legend')}</p>
+                <p className="hint">{say('indicator-plants.legend')}</p>
                 {cues.map((cue) => (
                     <OneCue key={cue.id} zone={zone} cue={cue} />
                 ))}
                 <DataTable
-                    name={say('cues.sightings')}
+                    name={say('indicator-plants.sightings')}
                     file={`${zone}-plants`}
                     columns={[
-                        say('cues.column-plant'),
-                        say('cues.column-stage'),
-                        say('cues.column-day'),
-                        say('cues.column-sum'),
-                        { name: say('cues.column-soil'), measure: 'celsius' },
+                        say('indicator-plants.column-plant'),
+                        say('indicator-plants.column-stage'),
+                        say('indicator-plants.column-day'),
+                        say('indicator-plants.column-sum'),
+                        { name: say('indicator-plants.column-soil'), measure: 'celsius' },
                     ]}
                     rows={cues.flatMap((cue) =>
                         cue.years.map((year) => [cue.plant, cue.stage, year.on, degreeDays(year.sum), year.soil]),
                     )}
                 />
             </main>
-            <aside aria-label={say('cues.write')}>
+            <aside aria-label={say('indicator-plants.write')}>
                 <Seen zone={zone} cues={cues} />
                 <AddCue zone={zone} />
             </aside>
@@ -136,7 +136,7 @@ function OneCue({ zone, cue }: { zone: string; cue: Cue }) {
             <p>{when(cue)}</p>
             {cue.soil !== null && (
                 <p>
-                    {say('cues.stands-for', {
+                    {say('indicator-plants.stands-for', {
                         years: cue.years.length,
                         soil: inCelsius(cue.soil),
                         soilDeviation: moreCelsius(cue.soil_deviation ?? 0),
@@ -148,7 +148,7 @@ function OneCue({ zone, cue }: { zone: string; cue: Cue }) {
             )}
             {cue.opens.length > 0 && (
                 <p>
-                    {say('cues.opens')}{' '}
+                    {say('indicator-plants.opens')}{' '}
                     <CollapsedList
                         items={cue.opens.map((crop) =>
                             say('soil.crop-asks', { crop: crop.name, soil: inCelsius(crop.soil_min) }),
@@ -156,17 +156,18 @@ function OneCue({ zone, cue }: { zone: string; cue: Cue }) {
                     />
                 </p>
             )}
-            {!cue.used && cue.years.length > 0 && <p className="warning">{say('cues.few-years')}</p>}
+            {!cue.used && cue.years.length > 0 && <p className="warning">{say('indicator-plants.few-years')}</p>}
         </section>
     );
 }
 
 /** When it was seen this year, or is to be. */
 function when(cue: Cue): string {
-    if (cue.this_year) return say('cues.seen-this-year', { day: dateInWords(cue.this_year) });
+    if (cue.this_year) return say('indicator-plants.seen-this-year', { day: dateInWords(cue.this_year) });
     const [early, middle, late] = cue.expected ?? [];
-    if (!middle) return say(cue.sightings.length === 0 ? 'cues.never-seen' : 'cues.not-seen-yet');
-    return say('cues.expected', {
+    if (!middle)
+        return say(cue.sightings.length === 0 ? 'indicator-plants.never-seen' : 'indicator-plants.not-seen-yet');
+    return say('indicator-plants.expected', {
         day: inShort(middle.slice(5)),
         early: early ? inShort(early.slice(5)) : 'none',
         late: late ? inShort(late.slice(5)) : 'none',
@@ -175,7 +176,7 @@ function when(cue: Cue): string {
 
 function strength({ strength: times, used }: Cue): string {
     if (times === null || !used) return '';
-    return say(times > 1 ? 'cues.stronger' : 'cues.weaker', { times });
+    return say(times > 1 ? 'indicator-plants.stronger' : 'indicator-plants.weaker', { times });
 }
 
 function Seen({ zone, cues }: { zone: string; cues: Cue[] }) {
@@ -197,7 +198,7 @@ function Seen({ zone, cues }: { zone: string; cues: Cue[] }) {
                 });
             }}
         >
-            <h2>{say('cues.write')}</h2>
+            <h2>{say('indicator-plants.write')}</h2>
             <label className="field">
                 {say('log.which-plant')}
                 <select value={cue ?? cues[0]?.id} onChange={(event) => setCue(Number(event.currentTarget.value))}>
@@ -211,24 +212,24 @@ function Seen({ zone, cues }: { zone: string; cues: Cue[] }) {
             <TextInput
                 size="xs"
                 type="date"
-                label={say('cues.day')}
-                description={say('cues.old-years')}
+                label={say('indicator-plants.day')}
+                description={say('indicator-plants.old-years')}
                 max={today}
                 value={on || today}
                 onChange={(event) => setOn(event.currentTarget.value)}
             />
             <TextInput
                 size="xs"
-                label={say('cues.place')}
+                label={say('indicator-plants.place')}
                 maxLength={200}
                 value={place}
                 onChange={(event) => setPlace(event.currentTarget.value)}
             />
             <Button size="xs" mt="xs" type="submit" loading={sighting.isPending}>
-                {say('cues.keep')}
+                {say('indicator-plants.keep')}
             </Button>
             <Problem error={sighting.error} />
-            {sighting.isSuccess && <p role="status">{say('cues.kept')}</p>}
+            {sighting.isSuccess && <p role="status">{say('indicator-plants.kept')}</p>}
         </form>
     );
 }
@@ -245,18 +246,18 @@ function AddCue({ zone }: { zone: string }) {
                 add.mutate({ plant: plant.trim(), stage: stage.trim(), note: null }, { onSuccess: forget });
             }}
         >
-            <h3>{say('cues.add')}</h3>
+            <h3>{say('indicator-plants.add')}</h3>
             <TextInput
                 size="xs"
-                label={say('cues.plant')}
+                label={say('indicator-plants.plant')}
                 maxLength={80}
                 value={plant}
                 onChange={(event) => type({ plant: event.currentTarget.value, stage })}
             />
             <TextInput
                 size="xs"
-                label={say('cues.stage')}
-                description={say('cues.stage-like')}
+                label={say('indicator-plants.stage')}
+                description={say('indicator-plants.stage-like')}
                 maxLength={80}
                 value={stage}
                 onChange={(event) => type({ plant, stage: event.currentTarget.value })}
@@ -269,7 +270,7 @@ function AddCue({ zone }: { zone: string }) {
                 disabled={!plant.trim() || !stage.trim()}
                 loading={add.isPending}
             >
-                {say('cues.add-it')}
+                {say('indicator-plants.add-it')}
             </Button>
             <Problem error={add.error} />
         </form>

@@ -37,10 +37,10 @@ export function CalibrationPlot({ bins, label }: { bins: Bin[]; label: string })
                         fill="none"
                     />
                     <text className="quiet" x={x(tick)} y={y(0) + 16} textAnchor="middle">
-                        {say('promises.share', { share: tick })}
+                        {say('track-record.share', { share: tick })}
                     </text>
                     <text className="quiet" x={x(0) - 8} y={y(tick) + 4} textAnchor="end">
-                        {say('promises.share', { share: tick })}
+                        {say('track-record.share', { share: tick })}
                     </text>
                 </g>
             ))}
@@ -59,16 +59,16 @@ export function CalibrationPlot({ bins, label }: { bins: Bin[]; label: string })
                                 y={y(kept) + (promised > 0.5 ? -4 : -6)}
                                 textAnchor={promised > 0.5 ? 'end' : 'start'}
                             >
-                                {say('promises.plantings', { runs })}
+                                {say('track-record.plantings', { runs })}
                             </text>
                         </g>
                     ),
             )}
             <text x={x(0.5)} y={y(0) + 36} textAnchor="middle">
-                {say('promises.axis-promised')}
+                {say('track-record.axis-promised')}
             </text>
             <text x={14} y={y(0.5)} textAnchor="middle" transform={`rotate(-90 14 ${y(0.5)})`}>
-                {say('promises.axis-kept')}
+                {say('track-record.axis-kept')}
             </text>
         </svg>
     );

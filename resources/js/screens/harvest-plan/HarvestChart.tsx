@@ -37,7 +37,7 @@ export function chartHeight(supplied: Supplied[]): number {
  * What is in harvest stacked week by week, and what is wanted as a line across; under it each crop with what the years gave and its
  * sowings.
  */
-export function SupplyChart(props: Shown) {
+export function HarvestChart(props: Shown) {
     let at = TOP;
     return units(props.supplied).map((unit) => {
         const own = props.supplied.filter((one) => unitOf(one) === unit);
@@ -105,7 +105,7 @@ function Stack({ scale, supplied, on, by, missed, unit }: Shown & { unit: Unit }
                 <>
                     <line className="ink" x1={0} x2={scale.width} y1={y(wanted)} y2={y(wanted)} strokeDasharray="5 3" />
                     <text x={-10} y={y(wanted) + 4} textAnchor="end" fontSize="10.5">
-                        {say('supply.wanted', { amount: wanted, weight: inKilograms(wanted), unit })}
+                        {say('harvest-plan.wanted', { amount: wanted, weight: inKilograms(wanted), unit })}
                     </text>
                 </>
             )}
@@ -175,7 +175,10 @@ function CropRow({
                         className="tick"
                         role="button"
                         tabIndex={0}
-                        aria-label={say('supply.sowing', { on: inShort(sowing.on), missed: isMissed ? 'yes' : 'no' })}
+                        aria-label={say('harvest-plan.sowing', {
+                            on: inShort(sowing.on),
+                            missed: isMissed ? 'yes' : 'no',
+                        })}
                         aria-pressed={isMissed}
                         onClick={(event) => {
                             event.stopPropagation();

@@ -16,20 +16,20 @@ export function LoggedRecord({ log }: { log: Log }) {
         by: i === 0 ? 'edition' : 'today',
     }));
     const some = told.filter(({ judged }) => count(judged.inside) + count(judged.outside) > 0);
-    if (some.length === 0) return <p>{say('promises.log-empty')}</p>;
+    if (some.length === 0) return <p>{say('track-record.log-empty')}</p>;
     return some.map(({ judged, by }) => (
         <div key={by}>
-            <p>{say(`promises.log-by-${by}`)}</p>
+            <p>{say(`track-record.log-by-${by}`)}</p>
             <RuledTable
                 columns={[
-                    say('promises.log-planted'),
-                    { number: say('promises.log-harvested') },
-                    { number: say('promises.log-lost') },
-                    { number: say('promises.log-open') },
+                    say('track-record.log-planted'),
+                    { number: say('track-record.log-harvested') },
+                    { number: say('track-record.log-lost') },
+                    { number: say('track-record.log-open') },
                 ]}
                 rows={(['inside', 'outside'] as const).map((side) => [
                     side,
-                    say(`promises.log-${side}`),
+                    say(`track-record.log-${side}`),
                     judged[side].harvested,
                     judged[side].lost,
                     judged[side].open,
@@ -38,12 +38,14 @@ export function LoggedRecord({ log }: { log: Log }) {
             {causes(judged) && <p>{causes(judged)}</p>}
             {judged.picks.all > 0 && (
                 <p>
-                    {say('promises.log-picks', { within: judged.picks.within, all: judged.picks.all })}{' '}
+                    {say('track-record.log-picks', { within: judged.picks.within, all: judged.picks.all })}{' '}
                     {judged.picks.median_miss !== null &&
-                        say('promises.log-miss', { days: Math.round(judged.picks.median_miss) })}
+                        say('track-record.log-miss', { days: Math.round(judged.picks.median_miss) })}
                 </p>
             )}
-            {count(judged.inside) + count(judged.outside) < FEW && <p className="hint">{say('promises.log-few')}</p>}
+            {count(judged.inside) + count(judged.outside) < FEW && (
+                <p className="hint">{say('track-record.log-few')}</p>
+            )}
         </div>
     ));
 }
@@ -57,6 +59,6 @@ function causes({ inside, outside }: Judged): string {
     }
     const named = [...all]
         .sort(([, a], [, b]) => b - a)
-        .map(([cause, n]) => say('promises.log-cause', { cause: say(`cause.${cause}`), n }));
-    return named.length === 0 ? '' : say('promises.log-lost-to', { causes: listed(named) });
+        .map(([cause, n]) => say('track-record.log-cause', { cause: say(`cause.${cause}`), n }));
+    return named.length === 0 ? '' : say('track-record.log-lost-to', { causes: listed(named) });
 }

@@ -39,11 +39,11 @@ export function TrackRecord() {
                     data={STANDARDS}
                 />
             </div>
-            <h2>{say('promises.heading')}</h2>
+            <h2>{say('track-record.heading')}</h2>
             {data.windows && data.log ? (
                 <Judged zone={zone} standard={data.standard} kept={data.windows} log={data.log} />
             ) : (
-                <p role="status">{say('promises.being-judged', { done: data.done, total: data.total })}</p>
+                <p role="status">{say('track-record.being-judged', { done: data.done, total: data.total })}</p>
             )}
         </main>
     );
@@ -68,33 +68,33 @@ function Judged({
             <div>
                 <p className="answer">
                     {total.kept === null || total.promised === null
-                        ? say('promises.none')
-                        : say('promises.total', {
+                        ? say('track-record.none')
+                        : say('track-record.total', {
                               standard: STANDARDS.find(({ value }) => value === standard)?.label ?? '',
                               kept: hundred(total.kept),
                               promised: hundred(total.promised),
                               crops: kept.crops_judged,
                           })}
                 </p>
-                <p className="hint">{say('promises.how')}</p>
+                <p className="hint">{say('track-record.how')}</p>
                 <div className="plotted">
-                    <CalibrationPlot bins={kept.bins} label={say('promises.plot')} />
-                    <p className="hint">{say('promises.plot-key')}</p>
+                    <CalibrationPlot bins={kept.bins} label={say('track-record.plot')} />
+                    <p className="hint">{say('track-record.plot-key')}</p>
                 </div>
-                <h3>{say('promises.least')}</h3>
-                <p>{say('promises.short', { short: short.length, all: kept.crops.length })}</p>
+                <h3>{say('track-record.least')}</h3>
+                <p>{say('track-record.short', { short: short.length, all: kept.crops.length })}</p>
                 <Crops zone={zone} crops={kept.crops.slice(0, SHOWN)} />
                 <DataTable
-                    name={say('promises.all-crops')}
+                    name={say('track-record.all-crops')}
                     file={`${zone}-track-record`}
                     columns={[
-                        say('promises.crop'),
-                        say('promises.act'),
-                        say('promises.plantings-inside'),
-                        say('promises.harvests'),
-                        say('promises.promised'),
-                        say('promises.kept'),
-                        say('promises.years'),
+                        say('track-record.crop'),
+                        say('track-record.act'),
+                        say('track-record.plantings-inside'),
+                        say('track-record.harvests'),
+                        say('track-record.promised'),
+                        say('track-record.kept'),
+                        say('track-record.years'),
                     ]}
                     rows={kept.crops.map((crop) => [
                         crop.name,
@@ -109,24 +109,27 @@ function Judged({
                 <HoldOrGo zone={zone} />
             </div>
             <div>
-                <h3>{say('promises.by-decade')}</h3>
+                <h3>{say('track-record.by-decade')}</h3>
                 <Sums
-                    of={say('promises.decade')}
-                    sums={kept.decades.map((one) => [say('promises.decade-of', { decade: String(one.decade) }), one])}
+                    of={say('track-record.decade')}
+                    sums={kept.decades.map((one) => [
+                        say('track-record.decade-of', { decade: String(one.decade) }),
+                        one,
+                    ])}
                 />
                 <FreezeTrend zone={zone} />
                 {turned.length > 0 && <Turned zone={zone} crops={turned} />}
-                <h3>{say('promises.by-season')}</h3>
+                <h3>{say('track-record.by-season')}</h3>
                 <Sums
-                    of={say('promises.planted-in')}
+                    of={say('track-record.planted-in')}
                     sums={kept.seasons.map((one) => [
                         `${monthInShort(one.first_month)}–${monthInShort(((one.first_month + 1) % 12) + 1)}`,
                         one,
                     ])}
                 />
-                <h3>{say('promises.by-family')}</h3>
-                <Sums of={say('promises.family')} sums={kept.families.map((one) => [one.family, one])} />
-                <h3>{say('promises.by-log')}</h3>
+                <h3>{say('track-record.by-family')}</h3>
+                <Sums of={say('track-record.family')} sums={kept.families.map((one) => [one.family, one])} />
+                <h3>{say('track-record.by-log')}</h3>
                 <LoggedRecord log={log} />
             </div>
         </div>
@@ -134,16 +137,16 @@ function Judged({
 }
 
 const hundred = (share: number) => Math.round(100 * share);
-const percent = (share: number | null) => (share === null ? '–' : say('promises.share', { share }));
+const percent = (share: number | null) => (share === null ? '–' : say('track-record.share', { share }));
 
 function Sums({ of, sums }: { of: string; sums: [string, Sum][] }) {
     return (
         <RuledTable
             columns={[
                 of,
-                { number: say('promises.promised') },
-                { number: say('promises.kept') },
-                { number: say('promises.plantings-inside') },
+                { number: say('track-record.promised') },
+                { number: say('track-record.kept') },
+                { number: say('track-record.plantings-inside') },
             ]}
             rows={sums.map(([name, { runs, promised, kept }]) => [
                 name,
@@ -160,12 +163,12 @@ function Crops({ zone, crops }: { zone: string; crops: Crop[] }) {
     return (
         <RuledTable
             columns={[
-                say('promises.crop'),
-                say('promises.act'),
-                { number: say('promises.promised') },
-                { number: say('promises.kept') },
-                { number: say('promises.would-be') },
-                say('promises.lost-to'),
+                say('track-record.crop'),
+                say('track-record.act'),
+                { number: say('track-record.promised') },
+                { number: say('track-record.kept') },
+                { number: say('track-record.would-be') },
+                say('track-record.lost-to'),
             ]}
             rows={crops.map((crop) => [
                 `${crop.crop} ${crop.route}`,
@@ -175,7 +178,7 @@ function Crops({ zone, crops }: { zone: string; crops: Crop[] }) {
                 say(`act.${crop.act}`),
                 percent(crop.promised),
                 crop.short ? <strong key="kept">{percent(crop.kept)}</strong> : percent(crop.kept),
-                say('promises.between', { low: crop.low, high: crop.high, years: crop.years }),
+                say('track-record.between', { low: crop.low, high: crop.high, years: crop.years }),
                 listed(crop.lost.map(({ outcome }) => say(`outcome.${outcome}.short`))),
             ])}
         />

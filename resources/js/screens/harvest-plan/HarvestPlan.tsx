@@ -15,7 +15,7 @@ import { Problem } from '../../ui/Problem';
 import { cutInWords } from '../../words/cut';
 import { say } from '../../words/words';
 import { unitOf, useHarvestPlan, useSaveHarvestPlan, useSupply, type Supplied, type Want } from './queries';
-import { chartHeight, SupplyChart } from './SupplyChart';
+import { chartHeight, HarvestChart } from './HarvestChart';
 import { hungerAndGlut, shortThisSeason, weekly, weeksOf, type By } from './weeks';
 
 const DAYS = 180;
@@ -23,7 +23,7 @@ const DAYS = 180;
 const NONE: Want[] = [];
 
 /** A household's or a stall's need, week by week: what to sow when so that it is met, and what a missed sowing does. */
-export function Supply() {
+export function HarvestPlan() {
     const { zone = '' } = useParams();
     const [params, setParams] = useSearchParams();
     const { data: climate } = useClimate(zone);
@@ -54,40 +54,40 @@ export function Supply() {
             return next;
         });
     return (
-        <div className="windows supply-screen">
+        <div className="windows harvest-plan-screen">
             <main className="sheet">
-                <h2 className="sr-only">{say('supply.heading')}</h2>
+                <h2 className="sr-only">{say('harvest-plan.heading')}</h2>
                 <div className="tools">
                     <TextInput
                         size="xs"
                         type="date"
-                        aria-label={say('supply.from')}
+                        aria-label={say('harvest-plan.from')}
                         value={`${today.slice(0, 4)}-${on}`}
                         onChange={({ currentTarget: { value } }) => value && set('from', monthDayOf(value))}
                     />
                     <NumberInput
                         size="xs"
                         w={110}
-                        aria-label={say('supply.days')}
+                        aria-label={say('harvest-plan.days')}
                         min={1}
                         max={364}
-                        suffix={say('supply.days-suffix')}
+                        suffix={say('harvest-plan.days-suffix')}
                         value={days}
                         onChange={(value) => set('days', String(value))}
                     />
                     <SegmentedControl
                         size="xs"
-                        aria-label={say('supply.by')}
+                        aria-label={say('harvest-plan.by')}
                         value={by}
                         onChange={(value) => set('by', value)}
                         data={[
-                            { value: 'even', label: say('supply.even') },
-                            { value: 'fixed', label: say('supply.fixed') },
+                            { value: 'even', label: say('harvest-plan.even') },
+                            { value: 'fixed', label: say('harvest-plan.fixed') },
                         ]}
                     />
                 </div>
                 <Problem error={save.error ?? unknown} />
-                {plan && wants.length === 0 && <p>{say('supply.say-what')}</p>}
+                {plan && wants.length === 0 && <p>{say('harvest-plan.say-what')}</p>}
                 {supplied.map(({ want, error }) => (
                     <Problem key={want.crop} error={error} />
                 ))}
@@ -98,10 +98,10 @@ export function Supply() {
                         onDay={setDay}
                         below={chartHeight(supplied)}
                         isPicture={false}
-                        label={say('supply.chart')}
+                        label={say('harvest-plan.chart')}
                     >
                         {(scale) => (
-                            <SupplyChart
+                            <HarvestChart
                                 scale={scale}
                                 supplied={supplied}
                                 on={on}
@@ -115,14 +115,14 @@ export function Supply() {
                 )}
                 {wants.length > 0 && (
                     <>
-                        <p className="hint">{say('supply.key', { season: seasons(supplied, by) })}</p>
+                        <p className="hint">{say('harvest-plan.key', { season: seasons(supplied, by) })}</p>
                         <Verdict supplied={supplied} by={by} missed={missed} />
                         <Sowings zone={zone} supplied={supplied} by={by} on={on} />
                         <Weeks zone={zone} supplied={supplied} by={by} on={on} />
                     </>
                 )}
             </main>
-            <aside aria-label={say('supply.need')}>
+            <aside aria-label={say('harvest-plan.need')}>
                 <Need supplied={supplied} onWants={(needs) => plan && save.mutate({ needs, version: plan.version })} />
             </aside>
         </div>
@@ -140,12 +140,12 @@ function Need({ supplied, onWants }: { supplied: Supplied[]; onWants: (wants: Wa
     const wants = supplied.map(({ want }) => want);
     return (
         <>
-            <h2>{say('supply.need')}</h2>
-            <p className="hint">{say('supply.how')}</p>
+            <h2>{say('harvest-plan.need')}</h2>
+            <p className="hint">{say('harvest-plan.how')}</p>
             <ul className="wishes">
                 {supplied.map((one) => (
                     <li key={one.want.crop}>
-                        {say('supply.want', {
+                        {say('harvest-plan.want', {
                             crop: name(one.want.crop),
                             amount: one.want.amount,
                             weight: inKilograms(one.want.amount),
@@ -158,7 +158,7 @@ function Need({ supplied, onWants }: { supplied: Supplied[]; onWants: (wants: Wa
                 ))}
             </ul>
             <CropAmount
-                label={say('supply.amount')}
+                label={say('harvest-plan.amount')}
                 measure="kg"
                 first={1}
                 onAdd={(crop, amount) => onWants([...wants.filter((want) => want.crop !== crop), { crop, amount }])}
@@ -176,7 +176,7 @@ function Verdict({ supplied, by, missed }: { supplied: Supplied[]; by: By; misse
         const { weeks, hunger, glut } = hungerAndGlut(weekly(one, by, missed), want.amount);
         return (
             <p key={want.crop}>
-                {say(sowings.length === 0 ? 'supply.never' : 'supply.verdict', {
+                {say(sowings.length === 0 ? 'harvest-plan.never' : 'harvest-plan.verdict', {
                     crop: crops?.find((crop) => crop.slug === want.crop)?.name ?? want.crop,
                     sowings: sowings.length,
                     last: sowings.at(-1) ? inShort(sowings.at(-1)?.on ?? '') : '',
@@ -187,7 +187,7 @@ function Verdict({ supplied, by, missed }: { supplied: Supplied[]; by: By; misse
                     glut,
                 })}{' '}
                 {data[by].season &&
-                    say('supply.this-season', {
+                    say('harvest-plan.this-season', {
                         members: data[by].season.members,
                         hunger: shortThisSeason(data[by], want.amount) ?? 0,
                     })}{' '}
@@ -202,12 +202,12 @@ function Sowings({ zone, supplied, by, on }: { zone: string; supplied: Supplied[
     const dayAfter = (days: number) => monthDay(wrap(yearDay(on) + days));
     return (
         <DataTable
-            name={say('supply.sowings')}
-            file={`${zone}-supply`}
+            name={say('harvest-plan.sowings')}
+            file={`${zone}-harvest-plan`}
             columns={['crop', 'sow', 'from', 'to', 'metres', 'seeds', 'grams'].map((column) =>
                 column === 'metres'
-                    ? { name: say('supply.column-metres'), measure: 'm' }
-                    : say(`supply.column-${column}`),
+                    ? { name: say('harvest-plan.column-metres'), measure: 'm' }
+                    : say(`harvest-plan.column-${column}`),
             )}
             rows={supplied.flatMap(({ want, data }) =>
                 (data?.[by].sowings ?? []).map((sowing) => [
@@ -229,10 +229,10 @@ function Weeks({ zone, supplied, by, on }: { zone: string; supplied: Supplied[];
     const { data: crops } = useCrops();
     return (
         <DataTable
-            name={say('supply.weeks')}
-            file={`${zone}-supply-weeks`}
+            name={say('harvest-plan.weeks')}
+            file={`${zone}-harvest-weeks`}
             columns={['crop', 'week', 'usual', 'low', 'middle', 'high', 'season-low', 'season', 'season-high'].map(
-                (column) => say(`supply.column-${column}`),
+                (column) => say(`harvest-plan.column-${column}`),
             )}
             rows={supplied.flatMap((one) => {
                 const plan = one.data?.[by];
