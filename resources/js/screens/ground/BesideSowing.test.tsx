@@ -4,29 +4,9 @@ import type { Schema } from '../../api/client';
 import { EDUCATOR, fakeServer, show } from '../../testing';
 import { BesideSowing } from './BesideSowing';
 import { usePlantings, type Occupancy } from './queries';
+import { stay as sample } from './samples';
 
-const STAY: Occupancy = {
-    key: 'planting 7',
-    kind: 'planned',
-    planting: 7,
-    version: 2,
-    crop: 'kale',
-    name: 'Kale',
-    family: 'Brassicaceae',
-    variety: null,
-    route: 'direct',
-    act: 'sow-outdoors',
-    from: '2026-04-01',
-    first: null,
-    to: '2026-07-01',
-    metres: 4,
-    between: null,
-    pinned: true,
-    spares: false,
-    feeder: 'heavy',
-    height_cm: null,
-    need: { rows: 2, plants: 20, spares: null, seeds: 25, grams: null },
-};
+const STAY = sample('Kale', { pinned: true });
 
 const SPARES: Schema['PlantingSpares'] = {
     years: 29,

@@ -4,45 +4,19 @@ import { EDUCATOR, fakeServer, show } from '../../testing';
 import { Conflicts } from './Conflicts';
 import { OccupancyCard } from './OccupancyCard';
 import { usePlantings, type BetweenFit, type GroundBed, type Occupancy } from './queries';
+import { bed, stay as sample } from './samples';
 
 const SPAN = { from: '2026-01-01', to: '2026-12-31' };
 
-const stay = (name: string, with_: Partial<Occupancy> = {}): Occupancy => ({
-    key: `planting ${name}`,
-    kind: 'planned',
-    planting: 7,
-    version: 2,
-    crop: name.toLowerCase(),
-    name,
-    family: 'Solanaceae',
-    variety: null,
-    route: 'direct',
-    act: 'sow-outdoors',
-    from: '2026-05-25',
-    first: '2026-08-10',
-    to: '2026-10-05',
-    metres: 6,
-    between: null,
-    pinned: false,
-    spares: false,
-    feeder: 'heavy',
-    height_cm: 90,
-    need: null,
-    ...with_,
-});
-
-const bed = (stays: Occupancy[], conflicts: GroundBed['conflicts'] = []): GroundBed => ({
-    id: 3,
-    version: 1,
-    garden: 'School',
-    name: 'Bed 3',
-    site: null,
-    length_m: 10,
-    width_m: 1.2,
-    stays,
-    gaps: [],
-    conflicts,
-});
+const stay = (name: string, with_: Partial<Occupancy> = {}) =>
+    sample(name, {
+        key: `planting ${name}`,
+        from: '2026-05-25',
+        first: '2026-08-10',
+        to: '2026-10-05',
+        metres: 6,
+        ...with_,
+    });
 
 const fit = (name: string, with_: Partial<BetweenFit> = {}): BetweenFit => ({
     crop: name.toLowerCase(),

@@ -2,22 +2,10 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { expect, it } from 'vitest';
 import { EDUCATOR, fakeServer, show } from '../../testing';
 import { GapFits } from './GapFits';
-import { usePlantings, type Fit, type GroundBed } from './queries';
+import { usePlantings, type Fit } from './queries';
+import { bed } from './samples';
 
 const SPAN = { from: '2026-06-18', to: '2026-08-05' };
-
-const BED: GroundBed = {
-    id: 3,
-    version: 1,
-    garden: 'School',
-    name: 'Bed 3',
-    site: null,
-    length_m: 10,
-    width_m: 1.2,
-    stays: [],
-    gaps: [],
-    conflicts: [],
-};
 
 const fit = (name: string, with_: Partial<Fit> = {}): Fit => ({
     crop: name.toLowerCase(),
@@ -39,7 +27,7 @@ const fit = (name: string, with_: Partial<Fit> = {}): Fit => ({
 });
 
 function Panel() {
-    return <GapFits zone="bench" bed={BED} gap={SPAN} year={SPAN} plantings={usePlantings('bench', SPAN)} />;
+    return <GapFits zone="bench" bed={bed()} gap={SPAN} year={SPAN} plantings={usePlantings('bench', SPAN)} />;
 }
 
 it('lists what is eaten, then what is cut, each with its own measure, and plans one on a word', async () => {

@@ -3,47 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { yearScale } from '../../time/yearScale';
 import { EDUCATOR, fakeServer, Refused, show } from '../../testing';
 import { familiesIn, laned, place, shown } from './lanes';
-import type { GroundBed, Occupancy } from './queries';
+import type { Occupancy } from './queries';
+import { bed, stay as sample } from './samples';
 import { order } from './SeasonList';
 import { OccupancyCard } from './OccupancyCard';
 import { usePlantings } from './queries';
 
-const stay = (name: string, from: string, to: string, with_: Partial<Occupancy> = {}): Occupancy => ({
-    key: `${name} ${from}`,
-    kind: 'planned',
-    planting: 7,
-    version: 2,
-    crop: name.toLowerCase(),
-    name,
-    family: 'Brassicaceae',
-    variety: null,
-    route: 'direct',
-    act: 'sow-outdoors',
-    from,
-    first: null,
-    to,
-    metres: 4,
-    between: null,
-    pinned: false,
-    spares: false,
-    feeder: 'light',
-    height_cm: null,
-    need: null,
-    ...with_,
-});
-
-const bed = (stays: Occupancy[]): GroundBed => ({
-    id: 3,
-    version: 1,
-    garden: 'School',
-    name: 'Bed 3',
-    site: null,
-    length_m: 10,
-    width_m: 1.2,
-    stays,
-    gaps: [],
-    conflicts: [],
-});
+const stay = (name: string, from: string, to: string, with_: Partial<Occupancy> = {}) =>
+    sample(name, { key: `${name} ${from}`, from, to, ...with_ });
 
 describe('beds under the ruler', () => {
     it('puts what stands at once in lanes of its own, and what follows in the first that is free', () => {
