@@ -29,7 +29,7 @@ use stdClass;
  * The beds of a zone with all that stood, stands and is planned. What the log knows takes the place of what was planned: a sowing of
  * the crop on the bed, three weeks either side of the day, is the one that was meant.
  *
- * @phpstan-type Told array{key: string, kind: string, planting: int|null, version: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, between: string|null, pinned: bool, spares: bool, feeder: string, height_cm: float|null, need: array{rows: int, plants: int, spares: int|null, seeds: int|null, grams: float|null}|null}
+ * @phpstan-type Told array{key: string, kind: string, planting: int|null, version: int|null, crop: string, name: string, family: string, variety: string|null, route: string, act: string, from: string, first: string|null, to: string, metres: float, between: string|null, pinned: bool, spares: bool, feeder: string, height_cm: float|null, cautions: list<string>, need: array{rows: int, plants: int, spares: int|null, seeds: int|null, grams: float|null}|null}
  */
 final readonly class ZoneGround
 {
@@ -363,6 +363,7 @@ final readonly class ZoneGround
             'spares' => false,
             'feeder' => $grown->feeder,
             'height_cm' => $grown->heightCm,
+            'cautions' => array_column($grown->cautions, 'value'),
             'need' => null,
         ];
     }

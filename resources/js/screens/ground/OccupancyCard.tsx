@@ -51,6 +51,11 @@ export function OccupancyCard({
             {stay.height_cm !== null && stay.height_cm >= 120 && (
                 <p className="hint">{say('ground.tall', { height: ofRow(stay.height_cm / 100) })}</p>
             )}
+            {stay.cautions.map((code) => (
+                <p key={code} className="caution">
+                    {say(`caution.${code}`)}
+                </p>
+            ))}
             {first && (
                 <p>
                     {say('between.of', { first: first.name })}{' '}

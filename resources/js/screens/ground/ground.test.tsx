@@ -86,7 +86,7 @@ describe('beds under the ruler', () => {
                     <OccupancyCard
                         zone="bench"
                         bed={bed([])}
-                        stay={stay('Kale', '2026-06-11', '2026-09-01', { height_cm: 150 })}
+                        stay={stay('Kale', '2026-06-11', '2026-09-01', { height_cm: 150, cautions: ['treated_seed'] })}
                         beds={[bed([])]}
                         plantings={plantings}
                     />
@@ -97,6 +97,7 @@ describe('beds under the ruler', () => {
         };
         show(<Card />);
         expect(screen.getByText(/It grows 1.5 m tall/)).toBeTruthy();
+        expect(screen.getByText(/^Seed may be treated/)).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Length of row, m'), { target: { value: '2.5' } });
         const sent = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
         fireEvent.click(screen.getByRole('button', { name: 'Save changes' }));

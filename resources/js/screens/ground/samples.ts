@@ -22,6 +22,7 @@ export const stay = (name: string, with_: Partial<Occupancy> = {}): Occupancy =>
     spares: false,
     feeder: 'light',
     height_cm: null,
+    cautions: [],
     need: null,
     ...with_,
 });
