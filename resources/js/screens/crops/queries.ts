@@ -41,12 +41,21 @@ export const cropDraft = (crop: string) => `crop-${crop}`;
 
 export function useSaveCrop(crop: string) {
     const queries = useQueryClient();
-    return useMutation({
+    return useUndoable({
         meta: { draft: cropDraft(crop) },
-        mutationFn: (body: { cells: Cells; note: string; version: number }) =>
+        send: (body: { cells: Cells; note: string; version: number }) =>
             unwrap(api.PATCH('/api/crops/{crop}', { params: { path: { crop } }, body })),
-        onSuccess: () => makeBookStale(queries),
-        onError: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+        saved: () => makeBookStale(queries),
+        refused: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['crops'] })),
+        before: () => queries.getQueryData<Crop>(['crops', crop]),
+        done: () => say('notice.saved', { what: queries.getQueryData<Crop>(['crops', crop])?.cells.name ?? crop }),
+        undo: ({ sent, saved, before }, again) => {
+            if (!before) return null;
+            const cells = Object.fromEntries(
+                Object.keys(sent.cells).map((column) => [column, before.cells[column] ?? '']),
+            );
+            return () => again({ cells, note: say('notice.undone'), version: saved.version });
+        },
     });
 }
 

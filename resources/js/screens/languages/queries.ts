@@ -1,12 +1,22 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { api, unwrap } from '../../api/client';
+import { useUndoable } from '../../api/undoable';
+import { say } from '../../words/words';
+
+/** Characters of a text that a notice tells it by. */
+const SHOWN = 40;
 
 export type Said = { language: string; text: string; translation: string; before: string | null };
 
 export function useTranslate() {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: (body: Said) => unwrap(api.PUT('/api/translations', { body })),
-        onSuccess: () => queries.invalidateQueries({ queryKey: ['translations'] }),
+    return useUndoable({
+        send: (body: Said) => unwrap(api.PUT('/api/translations', { body })),
+        saved: () => queries.invalidateQueries({ queryKey: ['translations'] }),
+        done: ({ text }) => say('notice.translated', { text: text.slice(0, SHOWN) }),
+        undo:
+            ({ sent: { language, text, translation, before } }, again) =>
+            () =>
+                again({ language, text, translation: before ?? '', before: translation }),
     });
 }

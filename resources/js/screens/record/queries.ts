@@ -138,14 +138,19 @@ export function useDecision(zone: string, onComputing: (computation: number) => 
 
 export function useSaveStations(zone: string, onComputing: (computation: number) => void) {
     const queries = useQueryClient();
-    return useMutation({
-        mutationFn: (body: { stations: Schema['Station'][]; version: number }) =>
+    return useUndoable({
+        send: (body: { stations: Schema['Station'][]; version: number }) =>
             unwrap(api.PUT('/api/zones/{zone}/stations', { params: { path: { zone } }, body })),
-        onSuccess: async (computation) => {
+        saved: async (computation) => {
             await makeStale(queries, zone, 'stations-changed');
             onComputing(computation.id);
         },
-        onError: (error) => whenStale(error, () => makeStale(queries, zone, 'stations-changed')),
+        refused: (error) => whenStale(error, () => makeStale(queries, zone, 'stations-changed')),
+        before: () => queries.getQueryData<Schema['Stations']>(zoneKey(zone, 'stations')),
+        done: () => say('notice.stations'),
+        // The answer is of the computation that follows; the edit counted the version on by one.
+        undo: ({ sent, before }, again) =>
+            before ? () => again({ stations: before.stations, version: sent.version + 1 }) : null,
     });
 }
 
