@@ -22,7 +22,7 @@ final class GroundTest extends BrowserTestCase
     {
         parent::setUp();
         $this->logIn();
-        $this->browser->visit(self::GROUND)->see('Broccoli')->see('1 conflict');
+        $this->browser->visit(self::GROUND)->see('Broccoli')->see('2 conflicts');
     }
 
     public function test_a_gap_is_found_by_keys_filled_and_undone(): void

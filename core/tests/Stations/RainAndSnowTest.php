@@ -248,4 +248,10 @@ final class RainAndSnowTest extends TestCase
             (new DailyRecord($first, [1.0], [5.0], null, [0.0]))->checksum(),
         );
     }
+
+    public function test_of_several_columns_of_rain_the_best_known_name_is_read(): void
+    {
+        $record = Fixtures::read("date,tmin_c,tmax_c,precip_mm,rain_mm,snow_depth_cm,snwd_cm\n2001-03-01,1,9,7,3,5,2\n")->asRead;
+        self::assertSame([[3.0], [2.0]], [$record->rain, $record->snow]);
+    }
 }

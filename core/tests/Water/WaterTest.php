@@ -22,6 +22,7 @@ use Anthesis\Water\WaterDays;
 use Anthesis\Water\Watered;
 use Anthesis\Water\Workable;
 use InvalidArgumentException;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** The parts of the water balance, on weather that is easy to reckon by hand. */
@@ -30,6 +31,26 @@ final class WaterTest extends TestCase
     private static function days(array $minimum, array $maximum, ?array $rain, ?array $snow = null): WaterDays
     {
         return WaterDays::of(new DailyRecord(Day::of(2001, 1, 1), $minimum, $maximum, $rain, $snow), Latitude::of(45.0));
+    }
+
+    /** FAO Irrigation and Drainage Paper 56, table 19, rounded; docs/method.md. */
+    #[TestWith(['sand', 75.0, 9.75, 5.0, 0.10])]
+    #[TestWith(['sandy loam', 120.0, 17.5, 8.0, 0.15])]
+    #[TestWith(['loam', 130.0, 19.0, 10.0, 0.25])]
+    #[TestWith(['silt loam', 140.0, 21.5, 10.0, 0.30])]
+    #[TestWith(['clay', 140.0, 25.0, 10.0, 0.35])]
+    #[TestWith(['bed mix', 180.0, 24.0, 8.0, 0.10])]
+    public function test_each_kind_of_ground_holds_what_the_table_says(
+        string $name,
+        float $availablePerMetre,
+        float $evaporable,
+        float $readily,
+        float $shareToDry,
+    ): void {
+        $ground = Ground::named($name);
+        self::assertEqualsWithDelta($availablePerMetre, $ground->available(1.0), 1e-9);
+        self::assertEqualsWithDelta($evaporable, $ground->evaporable(0.1), 1e-9);
+        self::assertEqualsWithDelta([$readily, $shareToDry], [$ground->readily(0.1), $ground->shareToDry], 1e-9);
     }
 
     public function test_a_ground_is_known_by_the_water_it_holds(): void
