@@ -68,7 +68,7 @@ final class GroundTest extends BrowserTestCase
         // What is deleted is told of, and put back from there: on another screen too.
         $this->browser->press('Delete')->see('The harvest plan is saved.')->seeNoLonger('Leaf lettuce: ');
         $this->assertAccessible('a notice');
-        $this->browser->follow('Soil')->see('Readings');
+        $this->browser->follow('Soil')->see('Take a reading');
         $this->browser->press('Undo')->see('Undone.')->follow('Harvest plan')->see('Leaf lettuce: ');
         self::assertSame([], $this->browser->errors());
     }
