@@ -223,7 +223,7 @@ class DemoSeeder extends Seeder
                 $zone,
                 (string) Str::uuid(),
                 'parsnip',
-                'Snow lay on the school garden until 20 April last year. Are the first days of this window not too early up here?',
+                'Snow lay on the school garden until April 20 last year. Are the first days of this window not too early up here?',
                 self::person(self::REVIEWER),
             );
         }

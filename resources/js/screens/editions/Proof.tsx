@@ -1,6 +1,7 @@
 import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useCrops } from '../../api/crops';
 import { useCan } from '../../access/session';
 import { spanInShort, type Span } from '../../time/days';
 import { Action } from '../../ui/Action';
@@ -77,12 +78,14 @@ function spans(windows: Span[]): string {
 }
 
 function Objections({ objections, zone, named }: { objections: Objection[]; zone: string; named?: boolean }) {
+    const { data: crops } = useCrops();
+    const name = (slug: string) => crops?.find((crop) => crop.slug === slug)?.name ?? slug;
     return (
         <>
             {objections.map((objection) => (
                 <div key={objection.id} className="own-hand">
                     <p>
-                        {named && `${objection.crop}: `}
+                        {named && `${name(objection.crop)}: `}
                         {objection.text} <small>{objection.author}</small>
                     </p>
                     {objection.answer ? (
