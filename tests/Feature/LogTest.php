@@ -133,7 +133,7 @@ class LogTest extends TestCase
         $this->getJson('/api/zones/test-basin/log-book')->assertJsonPath('data.likely', ['kale']);
         $book = $this->getJson('/api/zones/test-basin/log-book')->json('data');
         $cautions = array_column($book['crops'], 'cautions', 'slug');
-        self::assertSame(['raw_beans'], array_values(array_intersect($cautions['dry-bean'], $book['cautions']['picked'])));
+        self::assertSame(['toxic_leaves'], array_values(array_intersect($cautions['tomato-main'], $book['cautions']['picked'])));
         self::assertContains('bitter_fruit', $book['cautions']['sown']);
         self::assertArrayNotHasKey('watered', $book['cautions']);
     }

@@ -99,7 +99,7 @@ final class SpareSeedlingsTest extends TestCase
         );
         self::assertSame(['2026-03-12', '2026-04-23', '2026-06-30'], $about('2026-04-01', '03-12', '04-23', '06-30'));
         self::assertSame(['2028-02-20', '2028-03-01', null], $about('2028-02-25', '02-20', '03-01', null), 'over a leap day');
-        self::assertSame(['2026-11-20', '2027-01-02', '2027-02-01'], $about('2026-12-20', '11-20', '01-02', '02-01'), "over the year's end");
+        self::assertSame(['2026-11-20', '2027-01-02', '2027-02-01'], $about('2026-12-20', '11-20', '01-02', '02-01'), 'over new year');
         self::assertSame(['2026-12-20', '2027-01-02', '2027-01-02'], $about('2027-01-02', '12-20', '01-02', '01-02'), 'on the day itself');
     }
 

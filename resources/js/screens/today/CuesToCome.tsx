@@ -22,7 +22,8 @@ export function CuesToCome({ zone }: { zone: string }) {
                     })}{' '}
                     {latest.opens.length > 0 && (
                         <>
-                            {say('indicator-plants.opens')} <CollapsedList items={latest.opens.map((crop) => crop.name)} />
+                            {say('indicator-plants.opens')}{' '}
+                            <CollapsedList items={latest.opens.map((crop) => crop.name)} />
                         </>
                     )}
                 </p>
