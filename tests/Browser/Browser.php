@@ -213,6 +213,21 @@ final class Browser
         return $this;
     }
 
+    /** Goes on with the Tab key alone until what says so has the keyboard. */
+    public function tabTo(string $says, int $most = 80): self
+    {
+        for ($i = 0; $i < $most; $i++) {
+            $this->keys(WebDriverKeys::TAB);
+            $at = $this->driver->executeScript(
+                'const e = document.activeElement; return (e.getAttribute("aria-label") ?? e.labels?.[0]?.textContent ?? e.textContent).trim().replace(/\s*\*$/, "")',
+            );
+            if ($at === $says) {
+                return $this;
+            }
+        }
+        Assert::fail("“{$says}” is not come to within {$most} presses of the Tab key, on {$this->driver->getCurrentURL()}.");
+    }
+
     public function phone(): self
     {
         $this->devTools('Emulation.setDeviceMetricsOverride', [

@@ -58,8 +58,7 @@ class DeskTest extends BrowserTestCase
         }
         $this->browser->press('Save');
         $this->browser->until(
-            fn (): bool => $this->browser->driver->executeScript('return localStorage.getItem("anthesis-reading")') ===
-                "{$units} {$dates}",
+            fn (): bool => $this->browser->driver->executeScript('return localStorage.getItem("anthesis-reading")') === "{$units} {$dates}",
             'The choice was not saved.',
         );
     }
@@ -153,5 +152,32 @@ class DeskTest extends BrowserTestCase
         $this->browser->find('input[aria-label="Find or do anything"]')->sendKeys(WebDriverKeys::ENTER);
         $this->browser->see('Warnings to explain');
         self::assertSame('/desk/zones/high-meadow/calendars', $this->browser->path());
+    }
+
+    public function test_home_its_acts_the_screens_and_the_zones_are_come_to_by_keys_alone(): void
+    {
+        $this->logIn();
+        $this->browser->visit('/desk')->see('Frost tonight')->tabTo('Tonight’s work')->keys(WebDriverKeys::ENTER);
+        $this->browser->see('Night to');
+        self::assertSame(self::ZONE.'/today', $this->browser->path());
+        // The groups stand in the header: a screen of another one, and another zone on the same screen.
+        $this->browser
+            ->visit(self::ZONE.'/today')
+            ->see('Last chance')
+            ->tabTo('Harvest plan')
+            ->keys(WebDriverKeys::ENTER);
+        $this->browser->see('Crops to harvest');
+        $this->browser
+            ->visit(self::ZONE.'/harvest-plan')
+            ->see('Crops to harvest')
+            ->tabTo('Basin Floor: change zone')
+            ->keys(WebDriverKeys::ENTER);
+        $this->browser->see('Averrin partner district');
+        $menu = fn (): string => (string) $this->browser->driver->executeScript('return document.activeElement.textContent');
+        for ($i = 0; $i < 12 && ! str_starts_with($menu(), 'Lakeshore'); $i++) {
+            $this->browser->keys(WebDriverKeys::ARROW_DOWN);
+        }
+        $this->browser->keys(WebDriverKeys::ENTER)->see('Add the crops you want');
+        self::assertSame('/desk/zones/lakeshore/harvest-plan', $this->browser->path());
     }
 }

@@ -111,6 +111,24 @@ final class NewcomerTest extends BrowserTestCase
             ->see('Import file');
     }
 
+    public function test_the_first_step_is_taken_left_and_come_back_to_by_keys_alone(): void
+    {
+        $this->logInFirst();
+        $this->browser->see('Add a zone')->tabTo('Add a zone')->keys(WebDriverKeys::ENTER)->see('Latitude');
+        $typed = [
+            'Name' => 'Fern Hollow',
+            'District' => 'Willow',
+            'Latitude' => '41.2 N',
+            'Longitude' => '93.3 W',
+            'Elevation' => '880 ft',
+        ];
+        foreach ($typed as $field => $value) {
+            $this->browser->tabTo($field)->keys($value);
+        }
+        $this->browser->tabTo('Save')->keys(WebDriverKeys::ENTER)->see('No file at hand?');
+        $this->browser->visit('/desk')->see('Fern Hollow')->tabTo('Fern Hollow')->keys(WebDriverKeys::ENTER)->see('No file at hand?');
+    }
+
     /** By keys alone: the panel opens from the palette, follows the screen, and gives the keyboard back. */
     public function test_help_says_what_to_do_and_explains_words(): void
     {

@@ -45,7 +45,8 @@ if (root) {
     createRoot(root).render(
         <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce}>
             <Unanswered />
-            <Notifications position="bottom-left" limit={4} />
+            {/* In the middle, for what is pressed next stands on the left, and what is chosen from on the right. */}
+            <Notifications containerWidth={352} position="bottom-center" limit={4} />
             <QueryClientProvider client={queries}>
                 <RouterProvider router={router} />
             </QueryClientProvider>
