@@ -213,11 +213,14 @@ final class Browser
         return $this;
     }
 
-    /** Goes on with the Tab key alone until what says so has the keyboard. */
-    public function tabTo(string $says, int $most = 80): self
+    /** Goes on with the Tab key alone, or back with Shift, until what says so has the keyboard. */
+    public function tabTo(string $says, bool $back = false, int $most = 80): self
     {
         for ($i = 0; $i < $most; $i++) {
-            $this->keys(WebDriverKeys::TAB);
+            $this->driver
+                ->switchTo()
+                ->activeElement()
+                ->sendKeys($back ? [WebDriverKeys::SHIFT, WebDriverKeys::TAB] : [WebDriverKeys::TAB]);
             $at = $this->driver->executeScript(
                 'const e = document.activeElement; return (e.getAttribute("aria-label") ?? e.labels?.[0]?.textContent ?? e.textContent).trim().replace(/\s*\*$/, "")',
             );

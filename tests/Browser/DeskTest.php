@@ -160,17 +160,17 @@ class DeskTest extends BrowserTestCase
         $this->browser->visit('/desk')->see('Frost tonight')->tabTo('Tonight’s work')->keys(WebDriverKeys::ENTER);
         $this->browser->see('Night to');
         self::assertSame(self::ZONE.'/today', $this->browser->path());
-        // The groups stand in the header: a screen of another one, and another zone on the same screen.
+        // The groups stand in the header, before the screen: a screen of another one, and another zone on the same screen.
         $this->browser
             ->visit(self::ZONE.'/today')
             ->see('Last chance')
-            ->tabTo('Harvest plan')
+            ->tabTo('Harvest plan', back: true)
             ->keys(WebDriverKeys::ENTER);
         $this->browser->see('Crops to harvest');
         $this->browser
             ->visit(self::ZONE.'/harvest-plan')
             ->see('Crops to harvest')
-            ->tabTo('Basin Floor: change zone')
+            ->tabTo('Basin Floor: change zone', back: true)
             ->keys(WebDriverKeys::ENTER);
         $this->browser->see('Averrin partner district');
         $menu = fn (): string => (string) $this->browser->driver->executeScript('return document.activeElement.textContent');
