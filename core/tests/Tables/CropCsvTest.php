@@ -37,6 +37,16 @@ final class CropCsvTest extends TestCase
         self::assertSame(array_values($rows), array_values(CropCsv::rows($stream)));
     }
 
+    public function test_a_blank_line_is_passed_over_and_lines_are_counted_on(): void
+    {
+        $lines = explode("\n", trim(self::table()));
+        $text = implode("\n", [$lines[0], $lines[1], '', $lines[2], '']);
+        self::assertCount(2, $this->read($text)->crops);
+        $this->expectException(FormatError::class);
+        $this->expectExceptionMessageMatches('/line 5/i');
+        $this->read("{$text}too,few\n");
+    }
+
     public function test_the_standard_table_is_whole(): void
     {
         $table = CropCsv::standard();
