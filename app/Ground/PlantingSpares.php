@@ -9,6 +9,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Ground\SeedNeed;
 use Anthesis\Record\Day;
+use Anthesis\Record\Tolerance;
 use App\Log\Bed;
 use App\Log\Sowing;
 use App\Results\PlaceOf;
@@ -61,7 +62,7 @@ final readonly class PlantingSpares
 
     public static function plants(Crop $crop, float $metres, int $rows): int
     {
-        return (int) ceil(SeedNeed::ofSpares($crop, $metres, $rows)->plants);
+        return (int) ceil(SeedNeed::ofSpares($crop, $metres, $rows)->plants - Tolerance::SUMS);
     }
 
     /** @return list<array{string, Day}> crop and day of what was started under cover and waits there */

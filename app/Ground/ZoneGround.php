@@ -402,7 +402,7 @@ final readonly class ZoneGround
         return [
             'rows' => $rows,
             'plants' => (int) ceil($need->plants),
-            'spares' => $more === null ? null : (int) ceil($more->plants),
+            'spares' => $spares ? PlantingSpares::plants($crop, $metres, $rows) : null,
             'seeds' => $need->seeds === null ? null : (int) ceil($need->seeds + ($more->seeds ?? 0.0)),
             'grams' => $need->grams === null ? null : round($need->grams + ($more->grams ?? 0.0), 1),
         ];

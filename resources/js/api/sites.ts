@@ -43,9 +43,9 @@ export function useSaveSite(draft?: string) {
         refused: (error) => whenStale(error, () => queries.invalidateQueries({ queryKey: ['sites'] })),
         before: ({ id }) => queries.getQueryData<Site[]>(['sites'])?.find((site) => site.id === id),
         done: ({ name }) => say('notice.saved', { what: name }),
-        undo: ({ saved, before }, again) => {
-            if (!before) return () => takeOut(queries, saved.id);
-            return () => again({ ...before, note: before.note ?? '', version: saved.version });
+        undo: ({ sent, saved, before }, again) => {
+            if (sent.id === undefined) return () => takeOut(queries, saved.id);
+            return before ? () => again({ ...before, note: before.note ?? '', version: saved.version }) : null;
         },
     });
 }

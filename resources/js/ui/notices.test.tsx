@@ -1,6 +1,8 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { show } from '../testing';
+import { fakeServer, show } from '../testing';
+import { tellDone } from './notices';
+import { useSaveSite } from '../api/sites';
 import { useUndoable } from '../api/undoable';
 
 /** A number that is set, and was another before. */
@@ -54,5 +56,41 @@ describe('A change that can be undone', () => {
         fireEvent.click(screen.getAllByRole('button', { name: 'Undo' })[1]!);
         await waitFor(() => expect(screen.getByText('Tobias changed this.')).toBeTruthy());
         expect(is()).toBe(5);
+    });
+
+    it('takes the place of an earlier one of its name, and of no other', async () => {
+        show(<p>here</p>);
+        const names = ['beds', 'beds', 'plan'];
+        act(() => names.forEach((name, i) => tellDone(`Change ${i}.`, async () => {}, name)));
+        expect(await screen.findByText('Change 2.')).toBeTruthy();
+        expect(screen.getByText('Change 1.')).toBeTruthy();
+        expect(screen.queryByText('Change 0.')).toBeNull();
+    });
+
+    it('deletes by undoing only what was added, never what was edited', async () => {
+        const site = { name: 'Wall', zone: null, note: '', air: 1, sun: 1, rate: 1, protection: 1, offset: 0 };
+        const asked = fakeServer({
+            'POST /api/sites': { ...site, id: 7, version: 1 },
+            'PATCH /api/sites/7': { ...site, id: 7, version: 2 },
+            'DELETE /api/sites/7': null,
+        });
+        const Both = () => {
+            const save = useSaveSite();
+            return (
+                <>
+                    <button onClick={() => save.mutate(site)}>add</button>
+                    <button onClick={() => save.mutate({ ...site, id: 7, version: 1 })}>edit</button>
+                </>
+            );
+        };
+        show(<Both />);
+        // What it was before is not known here.
+        fireEvent.click(screen.getByRole('button', { name: 'edit' }));
+        await screen.findByText('Saved: Wall.');
+        expect(screen.queryByRole('button', { name: 'Undo' })).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'add' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+        await screen.findByText('Undone.');
+        expect(asked.map(({ what }) => what)).toEqual(['PATCH /api/sites/7', 'POST /api/sites', 'DELETE /api/sites/7']);
     });
 });

@@ -5,6 +5,9 @@ import { say } from '../words/words';
 /** How long what was done can be undone from its notice, ms: reading it and reaching for it takes people a while. */
 const OFFERED = 15_000;
 
+/** The latest notice of each name: a new one is another notice, for it is shown for its own time. */
+const named = new Map<string, string>();
+
 const CLOSE = { 'aria-label': say('notice.close') };
 
 /**
@@ -12,9 +15,9 @@ const CLOSE = { 'aria-label': say('notice.close') };
  * the same name.
  */
 export function tellDone(says: string, undo?: () => Promise<unknown>, name?: string) {
-    if (name) notifications.hide(name);
+    const earlier = name && named.get(name);
+    if (earlier) notifications.hide(earlier);
     const id = notifications.show({
-        id: name,
         autoClose: OFFERED,
         closeButtonProps: CLOSE,
         message: (
@@ -23,6 +26,7 @@ export function tellDone(says: string, undo?: () => Promise<unknown>, name?: str
             </>
         ),
     });
+    if (name) named.set(name, id);
     const undone = async () => {
         notifications.hide(id);
         try {

@@ -131,9 +131,8 @@ export function useSaveVariety(crop: string, variety: number | undefined) {
         undo: ({ sent, saved, before }, again) => {
             const now = saved.varieties.find(({ name }) => name === sent.name);
             if (!now) return null;
-            return before
-                ? () => again({ ...before, version: now.version })
-                : () => takeOutVariety(queries, crop, now.id);
+            if (sent.id === undefined) return () => takeOutVariety(queries, crop, now.id);
+            return before ? () => again({ ...before, version: now.version }) : null;
         },
     });
 }
