@@ -13,6 +13,7 @@ use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\QualityControl;
 use Anthesis\Record\YearDay;
+use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\Replay;
 use Anthesis\Season\SortedActs;
@@ -176,7 +177,7 @@ $seconds = best(static function () use ($rained, $crops, &$watered): void {
         $runs = $replay->runs($crop, $crop->routes[0]);
         $irrigation = new Irrigation($water, Ground::named(Ground::DEFAULT), $crop, $crop->routes[0], $replay->grown($crop));
         for ($day = 1; $day <= YearDay::YEAR; $day++) {
-            $watered += count($irrigation->of($runs->all($day)));
+            $watered += count($irrigation->of($runs->all($day, Outcome::Harvest)));
         }
     }
 });

@@ -9,6 +9,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Place\Place;
 use Anthesis\Record\YearDay;
+use Anthesis\Replay\Outcome;
 use Anthesis\Replay\Replay;
 use Anthesis\Replay\Run;
 use Anthesis\Soil\Ground;
@@ -77,7 +78,7 @@ final class SowingWater
         );
         $told = [];
         foreach ($days as $day) {
-            $told[$day] = self::onDay($runs->all(YearDay::fromIso($day)->number), $irrigations, $crop);
+            $told[$day] = self::onDay($runs->all(YearDay::fromIso($day)->number, Outcome::Harvest), $irrigations, $crop);
         }
 
         return $told;

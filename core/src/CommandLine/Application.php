@@ -19,6 +19,7 @@ use Anthesis\Publishing\EditionCsv;
 use Anthesis\Record\Day;
 use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
+use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Replay\PacketDays;
 use Anthesis\Replay\Run;
@@ -363,7 +364,7 @@ final class Application
         $water = WaterDays::of($record, $options->latitude());
         $irrigation = new Irrigation($water, $options->ground(), $crop, $route, $replay->grown($crop));
         $years = [];
-        foreach ($irrigation->of($runs->all($options->day('sown')->number)) as $year => $watered) {
+        foreach ($irrigation->of($runs->all($options->day('sown')->number, Outcome::Harvest)) as $year => $watered) {
             $years[(string) $year] = [
                 $watered->waterings,
                 round($watered->millimetres, 2),

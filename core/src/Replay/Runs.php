@@ -51,11 +51,21 @@ final readonly class Runs
         return new self($this->first, $this->daysOf, $outcomes, $this->mature, $this->harvests, $this->ups, $this->ends, $this->sizes);
     }
 
-    /** @return list<Run> those that count, in order of sowing; of one sow day only, where one is given */
-    public function all(?int $sowDay = null): array
+    /**
+     * The seasons that count, in order of sowing.
+     *
+     * @param  int|null  $sowDay  day of the year they were sown on, 1 to 365; null: any
+     * @param  Outcome|null  $only  what came of them; null: anything
+     * @return list<Run>
+     */
+    public function all(?int $sowDay = null, ?Outcome $only = null): array
     {
         $runs = [];
+        $code = $only?->code();
         foreach ($sowDay === null ? array_keys($this->outcomes) : $this->daysOf[$sowDay] ?? [] as $i) {
+            if ($code !== null && $this->outcomes[$i] !== $code) {
+                continue;
+            }
             $outcome = Outcome::fromCode($this->outcomes[$i]);
             if ($outcome !== null) {
                 $came = $outcome->cameToHarvest();

@@ -34,31 +34,50 @@ final readonly class Irrigation
 
     private const SEEDBED_MAY_DRY = 0.5;
 
-    private const WEEK = 7;
-
-    private float $middle;
-
-    private float $late;
-
-    private float $root;
-
-    private float $growthDays;
-
     private TopSoil $seedbed;
+
+    /**
+     * The stages of growth, each with the growth-days since emergence (or transplanting) at which it ends. Within a stage, the crop's water
+     * use (in reference evapotranspirations) and the water its roots may use (mm) are straight lines in those growth-days: a start and a
+     * slope for each.
+     *
+     * @var list<array{until: float, use: float, using: float, mayUse: float, deepening: float}>
+     */
+    private array $stages;
 
     /** @param  list<float>  $growth  sum of growth-days before each day of the record, at the site; days + 1 long */
     public function __construct(
         private WaterDays $water,
-        private Ground $ground,
+        Ground $ground,
         private Crop $crop,
         private Route $route,
         private array $growth,
     ) {
-        $this->middle = self::MIDDLE[$crop->watering->thirst ?? 'usual'];
-        $this->late = $crop->watering->lateFactor ?? $this->middle;
-        $this->root = max(self::LEAST_ROOT, $crop->watering->rootDepth());
-        $this->growthDays = (new Maturity($crop))->growthDays($route);
         $this->seedbed = new TopSoil($ground, self::SEEDBED);
+        [$early, $risen, $middle] = self::STAGES;
+        $grown = self::MIDDLE[$crop->watering->thirst ?? 'usual'];
+        $late = $crop->watering->lateFactor ?? $grown;
+        $rises = ($grown - self::EARLY) / ($risen - $early);
+        $falls = ($late - $grown) / (1.0 - $middle);
+        $depletion = $crop->watering->depletion();
+        $shallow = $depletion * $ground->available(self::LEAST_ROOT);
+        $deep = $depletion * $ground->available(max(self::LEAST_ROOT, $crop->watering->rootDepth()));
+        $deepens = ($deep - $shallow) / $risen;
+        $days = (new Maturity($crop))->growthDays($route);
+        $stage = static fn (float $until, float $use, float $using, float $mayUse, float $deepening): array => [
+            'until' => $until * $days,
+            'use' => $use,
+            'using' => $using / $days,
+            'mayUse' => $mayUse,
+            'deepening' => $deepening / $days,
+        ];
+        $this->stages = [
+            $stage($early, self::EARLY, 0.0, $shallow, $deepens),
+            $stage($risen, self::EARLY - $rises * $early, $rises, $shallow, $deepens),
+            $stage($middle, $grown, 0.0, $deep, 0.0),
+            $stage(1.0, $grown - $falls * $middle, $falls, $deep, 0.0),
+            $stage(INF, $late, 0.0, $deep, 0.0),
+        ];
     }
 
     /**
@@ -83,26 +102,38 @@ final readonly class Irrigation
         return $years;
     }
 
+    /** It is asked of every sow day of every year, so nothing is called for each day, and the last week's use is kept in variables. */
     private function watered(int $sown, int $up, int $last): Watered
     {
+        [$growth, $et0, $reaching] = [$this->growth, $this->water->et0, $this->water->reaching];
+        $start = $growth[$up + 1];
         $waterings = 0;
         $millimetres = $gone = $week = $thirstiest = 0.0;
-        [$used, $mayUse] = $this->course($up, $last);
-        $reaching = $this->water->reaching;
-        $day = $up;
-        foreach ($used as $i => $use) {
-            $week += $use - ($i < self::WEEK ? 0.0 : $used[$i - self::WEEK]);
-            if ($week > $thirstiest) {
-                $thirstiest = $week;
-            }
-            $gone += $use - $reaching[++$day];
-            if ($gone < 0.0) {
-                $gone = 0.0;
-            }
-            if ($gone >= $mayUse[$i] - Tolerance::SUMS) {
-                $waterings++;
-                $millimetres += $gone;
-                $gone = 0.0;
+        $seven = $six = $five = $four = $three = $two = $one = 0.0;
+        $day = $up + 1;
+        foreach ($this->stages as ['until' => $until, 'use' => $factor, 'using' => $using, 'mayUse' => $mayUse, 'deepening' => $deepening]) {
+            $mayUse -= Tolerance::SUMS;
+            for (; $day <= $last && ($grown = $growth[$day + 1] - $start) <= $until; $day++) {
+                $use = ($factor + $using * $grown) * $et0[$day];
+                $week += $use - $seven;
+                $seven = $six;
+                $six = $five;
+                $five = $four;
+                $four = $three;
+                $three = $two;
+                $two = $one;
+                $one = $use;
+                if ($week > $thirstiest) {
+                    $thirstiest = $week;
+                }
+                $gone += $use - $reaching[$day];
+                if ($gone < 0.0) {
+                    $gone = 0.0;
+                } elseif ($gone >= $mayUse + $deepening * $grown) {
+                    $waterings++;
+                    $millimetres += $gone;
+                    $gone = 0.0;
+                }
             }
         }
 
@@ -172,33 +203,20 @@ final readonly class Irrigation
     }
 
     /**
-     * What a crop that came up, or was set out, on a day uses from the next day on, and what its roots may use before it is watered.
-     * It is asked of every sow day of every year, so nothing is called in it.
+     * What a crop uses from the day after it emerged, or was transplanted, and what its roots may use before it is watered.
      *
-     * @param  int  $up  day of the record
-     * @param  int  $last  the last that is told
+     * @param  int  $up  day of the record on which it emerged, or was transplanted
+     * @param  int  $last  last day of the record to return
      * @return array{list<float>, list<float>} mm used on each day, and mm its roots may use
      */
     public function course(int $up, int $last): array
     {
-        [$early, $risen, $middle] = self::STAGES;
-        [$growth, $et0, $growthDays] = [$this->growth, $this->water->et0, $this->growthDays];
-        $start = $growth[$up + 1];
-        $rises = ($this->middle - self::EARLY) / ($risen - $early);
-        $falls = ($this->late - $this->middle) / (1.0 - $middle);
-        $shallow = $this->crop->watering->depletion() * $this->ground->available(self::LEAST_ROOT);
-        $deep = $this->crop->watering->depletion() * $this->ground->available($this->root);
-        $deepens = ($deep - $shallow) / $risen;
         $used = $mayUse = [];
-        for ($day = $up + 1; $day <= $last; $day++) {
-            $share = ($growth[$day + 1] - $start) / $growthDays;
-            if ($share < $risen) {
-                $used[] = ($share <= $early ? self::EARLY : self::EARLY + $rises * ($share - $early)) * $et0[$day];
-                $mayUse[] = $shallow + $deepens * $share;
-            } else {
-                $factor = $share <= $middle ? $this->middle : ($share < 1.0 ? $this->middle + $falls * ($share - $middle) : $this->late);
-                $used[] = $factor * $et0[$day];
-                $mayUse[] = $deep;
+        $day = $up + 1;
+        foreach ($this->stages as $stage) {
+            for (; $day <= $last && ($grown = $this->growth[$day + 1] - $this->growth[$up + 1]) <= $stage['until']; $day++) {
+                $used[] = ($stage['use'] + $stage['using'] * $grown) * $this->water->et0[$day];
+                $mayUse[] = $stage['mayUse'] + $stage['deepening'] * $grown;
             }
         }
 

@@ -120,6 +120,22 @@ final class ReplayTest extends TestCase
         self::assertContains('harvest', $outcomes);
     }
 
+    public function test_seasons_are_picked_by_sow_day_and_by_what_came_of_them(): void
+    {
+        $replay = new Replay(Fixtures::record('north'), Fixtures::latitude('north'), Site::openGround());
+        $runs = $replay->runs($this->crop('radish'), Route::Direct);
+        $sown = static fn (array $some): array => array_map(static fn (Run $run): string => $run->sown->iso(), $some);
+        $harvested = array_filter($runs->all(80), static fn (Run $run): bool => $run->outcome === Outcome::Harvest);
+        self::assertNotEmpty($harvested);
+        self::assertLessThan(count($runs->all(80)), count($harvested));
+        self::assertSame($sown(array_values($harvested)), $sown($runs->all(80, Outcome::Harvest)));
+        self::assertCount(
+            count($runs->all()),
+            array_merge(...array_map(static fn (Outcome $outcome): array => $runs->all(null, $outcome), Outcome::cases())),
+        );
+        self::assertSame([], $runs->all(366, Outcome::Harvest));
+    }
+
     public function test_no_run_with_a_long_gap_before_its_horizon_counts_and_short_gaps_are_bridged(): void
     {
         $record = $this->steady(11, 21, 900);
