@@ -43,6 +43,7 @@ final class HouseRules
         'Trials',
         'Cues',
         'Ground',
+        'TrackRecord',
         'Advisories',
         'Languages',
         'Editions',

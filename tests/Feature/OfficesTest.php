@@ -629,6 +629,23 @@ final class OfficesTest extends TestCase
         self::assertNull(User::query()->find($volunteer->id));
     }
 
+    public function test_the_bench_runs_beside_several_offices_and_leaves_nothing_behind(): void
+    {
+        $this->foundOther();
+        $count = static fn (): array => array_map(
+            static fn (string $table): int => DB::table($table)->count(),
+            ['offices', 'zones', 'users', 'crops', 'computations', 'results', 'changes'],
+        );
+        $before = $count();
+        OfficeInUse::everywhere(function (): void {
+            $this->artisan('anthesis:bench', ['--repeats' => 1])
+                ->expectsOutputToContain('import 30 years and compute all crops')
+                ->expectsOutputToContain('compute a zone after one crop was changed')
+                ->assertSuccessful();
+        });
+        self::assertSame($before, $count());
+    }
+
     public function test_all_that_names_a_person_is_known_to_what_forgets_the_name(): void
     {
         $columns = array_map(
