@@ -20,7 +20,7 @@ return [
             'root' => storage_path('app/photos'),
             'throw' => true,
         ],
-        // Gardener's pages as files the web server finds by itself. Can be emptied: anthesis:render makes them anew.
+        // Gardener's pages as files the web server finds by itself. Can be emptied: anthesis:render makes them again.
         'published' => [
             'driver' => 'local',
             'root' => env('PUBLISHED') ?: storage_path('app/published'),

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    // Takes a password of any length whole; what was hashed with bcrypt before is hashed anew when its owner logs in.
+    // Takes a password of any length whole; what was hashed with bcrypt before is hashed again when its owner logs in.
     'driver' => 'argon2id',
 
     'argon' => [

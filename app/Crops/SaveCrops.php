@@ -10,7 +10,7 @@ use App\People\User;
 use App\Zones\QueueComputation;
 use Illuminate\Support\Facades\DB;
 
-/** Saves changed crops, keeps what they were, adds new ones, and has every zone computed anew, which costs only what changed. */
+/** Saves changed crops, keeps what they were, adds new ones, and has every zone computed again, which costs only what changed. */
 final class SaveCrops
 {
     public function __construct(private readonly QueueComputation $queue)

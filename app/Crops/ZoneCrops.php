@@ -37,7 +37,7 @@ final readonly class ZoneCrops
         return $this->local($variety->toCore($crop), $crop->id, $variety->name);
     }
 
-    /** A crop as it stands in a bed: of the variety the book has by that name, else as the crop itself. */
+    /** A crop as it stands in a bed: of the variety the book has by that name, otherwise as the crop itself. */
     public function named(Crop $crop, ?string $variety): CropParameters
     {
         $known = $variety === null ? null : $crop->varieties->firstWhere('name', $variety);

@@ -11,8 +11,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /**
- * The pages of an edition, for when the web server has not found them by itself: where it is not set up to, or while they are
- * made anew after an update.
+ * The pages of an edition, for when the web server has not found them by itself: where it is not set up to, or while they are made again
+ * after an update.
  */
 class CalendarController
 {

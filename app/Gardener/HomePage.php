@@ -18,8 +18,8 @@ final class HomePage
     private const NEXT_POSTCODES = 20;
 
     /**
-     * Zones whose name, district, settlement or postcode is what was asked; else begins with it; else, for words, differs from
-     * it by a letter or two, and for numbers is a neighbouring postcode. The first of these that finds something wins.
+     * Zones whose name, district, settlement or postcode is what was asked; otherwise begins with it; else, for words, differs from it by a
+     * letter or two, and for numbers is a neighboring postcode. The first of these that finds something wins.
      *
      * @param  Collection<int, Zone>  $zones
      * @return Collection<int, Zone>

@@ -115,7 +115,7 @@ final class OpenData
         };
     }
 
-    /** @return array<string, mixed> boundaries where there are some, else positions: GeoJSON */
+    /** @return array<string, mixed> boundaries where there are some, otherwise positions: GeoJSON */
     public function boundaries(): array
     {
         $boundaries = ZoneBoundary::byZone();

@@ -6,7 +6,7 @@ namespace App\Gardener;
 
 use App\Zones\BoundariesChanged;
 
-/** Makes the page anew on which gardeners find their zone. */
+/** Makes the page again on which gardeners find their zone. */
 final readonly class RenderHome
 {
     public function __construct(private PublicSite $site)

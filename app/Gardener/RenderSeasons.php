@@ -8,7 +8,7 @@ use App\Languages\TranslationsChanged;
 use App\Office\WaterRulesChanged;
 use App\Zones\Zone;
 
-/** Has "this week" of every zone of the office say what was translated anew, or what rules of watering hold. */
+/** Has "this week" of every zone of the office say what was translated again, or what rules of watering hold. */
 final class RenderSeasons
 {
     public function handle(TranslationsChanged|WaterRulesChanged $event): void

@@ -8,8 +8,8 @@ use App\Crops\CropNames;
 use App\Zones\Zone;
 
 /**
- * What a reader may look for: crops by name, by what else they are called and by their Latin name, in every language there is;
- * zones and places; pages. What is called so is found first, else what begins so or has a word that does, else what is a slip away.
+ * What a reader may look for: crops by name, by what else they are called and by their Latin name, in every language there is; zones and
+ * places; pages. What is called so is found first, otherwise what begins so or has a word that does, otherwise what is a slip away.
  */
 final class SearchPage
 {

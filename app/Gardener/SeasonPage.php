@@ -18,8 +18,8 @@ use App\Zones\Zone;
 use Illuminate\Support\Facades\File;
 
 /**
- * "This week" of the edition in force, with what this season is like and what gardeners are told of it: a file made anew when
- * the day, the weather or an advisory does, beside the edition's own pages, which stay as they are.
+ * "This week" of the edition in force, with what this season is like and what gardeners are told of it: a file made again when the day, the
+ * weather or an advisory does, beside the edition's own pages, which stay as they are.
  *
  *     {zone}/{number}/season/{day}-{key}/{reading}/index.html      in every reading, and what they are sealed with, seal.json
  *     {zone}/{number}/now/{reading}/this-week                      link to it; to weeks/{n} until it is there

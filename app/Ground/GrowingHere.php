@@ -40,7 +40,7 @@ final class GrowingHere
         return new self($ways, Results::of($place, new GrowingQuestion($standard))['days']);
     }
 
-    /** A crop as it stands in a bed: of the variety the book has by that name, else as the crop itself. */
+    /** A crop as it stands in a bed: of the variety the book has by that name, otherwise as the crop itself. */
     public function candidate(string $crop, ?string $variety, Route $route): ?Candidate
     {
         return $this->known(GrowingQuestion::key($crop, $variety, $route)) ?? $this->known(GrowingQuestion::key($crop, null, $route));

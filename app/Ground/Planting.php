@@ -25,10 +25,10 @@ use Illuminate\Support\Carbon;
  * @property int $crop_id
  * @property string|null $variety
  * @property string $route
- * @property Carbon $day of sowing or setting out
+ * @property Carbon $day of sowing or transplanting
  * @property float $metres of the bed
  * @property string|null $between key of the stay between whose rows it stands; null: on its own
- * @property bool $pinned it stays when a season is planned anew
+ * @property bool $pinned it stays when a season is planned again
  * @property bool $spares seedlings are raised beside it, in case the sowing fails
  * @property Carbon|null $removed_at
  * @property-read Crop $crop

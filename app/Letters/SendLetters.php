@@ -68,7 +68,7 @@ final class SendLetters
     /** @return Day the latest Thursday, today included */
     public static function letterDay(Day $today): Day
     {
-        // Day 0, 1 January 1970, was one.
+        // Day 0, January 1, 1970, was one.
         return $today->plus(-((($today->number % 7) + 7) % 7));
     }
 

@@ -20,7 +20,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class ImportLogFile
 {
-    /** So often are rows checked anew because the log changed, before they are checked under the lock. */
+    /** So often are rows checked again because the log changed, before they are checked under the lock. */
     private const TRIES = 3;
 
     /** Rows a statement. */

@@ -12,8 +12,8 @@ use GdImage;
 use Illuminate\Http\UploadedFile;
 
 /**
- * Keeps a photograph: the picture alone, drawn anew, so that where it was taken and with what is gone, and a file that only calls
- * itself a picture is none.
+ * Keeps a photo: the picture alone, drawn again, so that where it was taken and with what is gone, and a file that only calls itself a
+ * picture is none.
  */
 final class KeepPhoto
 {

@@ -16,7 +16,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Keeps a line of the log, once however often it is sent, and tells its sowing anew. What contradicts what is known is refused, and
+ * Keeps a line of the log, once however often it is sent, and tells its sowing again. What contradicts what is known is refused, and
  * nothing of it is kept.
  */
 final class RecordEntry

@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
- * A sowing or setting out, as the lines of the log that stand tell of it; RebuildSowing tells it anew with each line.
+ * A sowing or transplanting, as the lines of the log that stand tell of it; RebuildSowing tells it again with each line.
  *
  * @property int $id
  * @property string $idempotency_key key of the line it began with
@@ -39,9 +39,9 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $lost_on
  * @property string|null $cause of LossCause
  * @property float|null $metres
- * @property float|null $kilograms of all pickings
- * @property int|null $stems of all pickings
- * @property float|null $quality mean of the pickings: 1 poor, 2 fair, 3 good
+ * @property float|null $kilograms of all harvests
+ * @property int|null $stems of all harvests
+ * @property float|null $quality mean of the harvests: 1 poor, 2 fair, 3 good
  * @property bool $taken_back the line it began with was
  * @property Carbon $begun_on
  * @property Carbon|null $ended_on last picked, or lost
@@ -133,7 +133,7 @@ class Sowing extends Model
         return self::dayOf($this->route() === Route::Transplant ? $this->set_out_on : $this->sown_on);
     }
 
-    /** @return ObservedSowing|null null where its first picking was not seen, or it never came into the ground */
+    /** @return ObservedSowing|null null where its first harvest was not seen, or it never came into the ground */
     public function observed(): ?ObservedSowing
     {
         $on = $this->inGroundOn();

@@ -20,7 +20,7 @@ final readonly class WaterDueQuestion implements Question
 {
     /**
      * @param  Site  $site  where it stands
-     * @param  Day  $on  of sowing, or of setting out
+     * @param  Day  $on  of sowing, or of transplanting
      * @param  Day|null  $up  null: not seen
      * @param  array<string, float|null>  $given  as WaterDueSheet::of takes them
      * @param  array<string, float>  $gauge  likewise

@@ -9,7 +9,7 @@ use Anthesis\Messages\UnitSystem;
 use App\Operations\SaidIn;
 use App\People\User;
 
-/** How a person reads and types at the desk: as they chose, else as the office does. */
+/** How a person reads and types at the desk: as they chose, otherwise as the office does. */
 final readonly class Preferences
 {
     private function __construct(public UnitSystem $units, public DateStyle $dates)

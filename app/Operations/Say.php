@@ -16,7 +16,7 @@ final class Say
         return self::words()->phrase($phrase);
     }
 
-    /** @return string "12 May 2026" */
+    /** @return string "May 12, 2026" */
     public static function date(Day $day): string
     {
         return self::key('date', ['day' => Phrase::day($day->yearDay()), 'year' => (string) $day->year()]);

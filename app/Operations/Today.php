@@ -7,7 +7,9 @@ namespace App\Operations;
 use Anthesis\Record\Day;
 use Illuminate\Support\Carbon;
 
-/** The day the application takes for today: in the demonstration the one its clock stands on, else the real one; tests set their own. */
+/**
+ * The day the application takes for today: in the demonstration the one its clock stands on, otherwise the real one; tests set their own.
+ */
 final class Today
 {
     /** Now, on the day taken for today: for what readers are shown the date of. */

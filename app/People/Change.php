@@ -30,7 +30,7 @@ use LogicException;
  * @property string $subject table of the row
  * @property int $subject_id
  * @property string|null $about what the row was called then; null: nothing
- * @property int|null $version that the row had afterwards; null: it has none
+ * @property int|null $version that the row had afterward; null: it has none
  * @property array<string, array{was: mixed, is: mixed}> $fields what it changed, by name
  * @property string|null $why in the person's words
  * @property Carbon $created_at
@@ -167,7 +167,7 @@ class Change extends Model
         return $zone === null ? null : (int) $zone;
     }
 
-    /** Of the row's zone, else of the row, else the one in use: what a job or a command changes is some office's too. */
+    /** Of the row's zone, otherwise of the row, otherwise the one in use: what a job or a command changes is some office's too. */
     private static function officeOf(Model $row): ?int
     {
         $zone = self::zoneOf($row);

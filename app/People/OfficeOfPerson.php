@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * The office that a request is for, of those open to whoever asks: the one of the zone that its address names, so that a phone or a link
- * reaches its zone whatever the desk shows; else the one chosen at the desk, or the first they came to. A token is good in one office.
+ * reaches its zone whatever the desk shows; otherwise the one chosen at the desk, or the first they came to. A token is good in one office.
  */
 final class OfficeOfPerson
 {

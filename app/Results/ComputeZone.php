@@ -46,7 +46,7 @@ final class ComputeZone
 
         $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
         $climate = Results::keep($place, ['ruler' => new RulerQuestion(), 'climate' => ClimateQuestion::for($place)]);
-        // What is leaned on anew is noted as used, so that nothing puts it away meanwhile.
+        // What is leaned on again is noted as used, so that nothing puts it away meanwhile.
         foreach (array_chunk(Results::unknown($dossiers, $hashes), self::STEP, true) as $chunk) {
             if ($computation->refresh()->state === ComputationState::Cancelled) {
                 return;

@@ -22,8 +22,8 @@ use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
 
 /**
- * Works off all computations of a zone that wait, imports first where they came with a file. One worker a zone: the others
- * leave it to the one that has it. Safe to run again after a worker was killed; what it had begun is begun anew.
+ * Works off all computations of a zone that wait, imports first where they came with a file. One worker a zone: the others leave it to the
+ * one that has it. Safe to run again after a worker was killed; what it had begun is begun again.
  */
 final class ComputeZoneJob implements ShouldQueue
 {

@@ -25,7 +25,7 @@ use Illuminate\Support\Carbon;
  * @property float $hour local, 0…24
  * @property float $depth m
  * @property float $celsius
- * @property float|null $within half the 90 % interval of a fitted one, °C
+ * @property float|null $within half the 90% interval of a fitted one, °C
  * @property list<array{float, float}> $figures seconds and °C, as they fell; none of one that was typed settled
  * @property string $source
  * @property Carbon|null $withdrawn_at

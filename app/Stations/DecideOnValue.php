@@ -12,7 +12,7 @@ use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Writes down what a person decided on one value, in place of what was decided before, and computes the zone anew. */
+/** Writes down what a person decided on one value, in place of what was decided before, and computes the zone again. */
 final class DecideOnValue
 {
     public function __construct(private readonly QueueComputation $queue)

@@ -10,7 +10,7 @@ use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Puts a zone's stations in order, with their heights, and computes it anew. A station not named is set aside, not lost. */
+/** Puts a zone's stations in order, with their heights, and computes it again. A station not named is set aside, not lost. */
 final class SaveStations
 {
     public function __construct(private readonly QueueComputation $queue)

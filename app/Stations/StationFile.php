@@ -31,7 +31,7 @@ final readonly class StationFile
 
     /**
      * @param  RecordUpdate|null  $update  how it changes the record in use; null: there is none, or the file replaces it
-     * @param  float  $step  °C between two neighbouring values as finely as the record, so updated, is written
+     * @param  float  $step  °C between two neighboring values as finely as the record, so updated, is written
      * @param  list<StationExtent>  $stations  all of the file, where it names them
      */
     private function __construct(

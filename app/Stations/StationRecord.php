@@ -25,7 +25,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $first_day
  * @property Carbon $last_day
  * @property string $series
- * @property float|null $step °C between two neighbouring values as finely as it is written; null: not known
+ * @property float|null $step °C between two neighboring values as finely as it is written; null: not known
  * @property string $checksum fingerprint of the usable series as quality control left it
  * @property-read Station $station
  */
@@ -80,7 +80,9 @@ class StationRecord extends Model
 
     private const BY_READERS = [QualityRule::SourceFlag, QualityRule::Duplicate, QualityRule::SumOfDays];
 
-    /** @return list<Mark> what the readers of files marked: source flags, days given twice, sums of days; the other rules are found anew */
+    /**
+     * @return list<Mark> what the readers of files marked: source flags, days given twice, sums of days; the other rules are found again
+     */
     public function marksOfReaders(): array
     {
         return array_values(

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\File;
 
 /**
  * Takes the files that were dropped into a station's folder: `<folder>/<station's number>/*.csv`. What was taken lies in `taken/`
- * afterwards; what could not be, in `refused/` with the reason beside it. A file still being written is left for the next time.
+ * afterward; what could not be, in `refused/` with the reason beside it. A file still being written is left for the next time.
  */
 final class TakeDroppedFiles
 {

@@ -221,7 +221,7 @@ final readonly class Boundary
         foreach ($order as $at => $i) {
             for ($next = $at + 1; $next < $sides && $west[$order[$next]] <= $east[$i]; $next++) {
                 [$a, $b] = [min($i, $order[$next]), max($i, $order[$next])];
-                // Neighbours share a corner; so do the first and the last.
+                // Neighbors share a corner; so do the first and the last.
                 if ($b - $a > 1 && ($a !== 0 || $b !== $sides - 1) && self::cross($ring[$a], $ring[$a + 1], $ring[$b], $ring[$b + 1])) {
                     throw new BoundaryRefused("{$where} crosses itself between corners ".($a + 1).' and '.($b + 2));
                 }

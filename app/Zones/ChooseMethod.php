@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Chooses the confidence and the light school a zone's calendar follows, and whether it waits for the soil and the ground, and computes it
- * anew.
+ * again.
  */
 final class ChooseMethod
 {

@@ -72,8 +72,8 @@ class Computation extends Model
     }
 
     /**
-     * The latest computing of a zone at a site that came to an end. One at another site than open ground is out of date as
-     * soon as the zone is computed anew.
+     * The latest computing of a zone at a site that came to an end. One at another site than open ground is out of date as soon as the zone
+     * is computed again.
      */
     public static function currentOf(Zone $zone, ?Site $site): ?self
     {

@@ -7,8 +7,8 @@ namespace App\Zones;
 use Illuminate\Support\Collection;
 
 /**
- * Which zone a place belongs to: the one whose boundary it lies in; else the nearest by distance and height. Height changes a climate
- * more than distance does: a hundred metres count as twenty kilometres.
+ * Which zone a place belongs to: the one whose boundary it lies in; otherwise the nearest by distance and height. Height changes a climate
+ * more than distance does: a hundred meters count as twenty kilometres.
  *
  * @phpstan-type Near array{zone: Zone, km: float, height_m: int|null, counted_km: float, inside: bool}
  */

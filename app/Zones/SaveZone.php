@@ -13,8 +13,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * Creates or edits a zone with its settlements. A zone keeps the address it was created under. One that is moved or raised has
- * results of another place, so it is computed anew.
+ * Creates or edits a zone with its settlements. A zone keeps the address it was created under. One that is moved or raised has results of
+ * another place, so it is computed again.
  *
  * @phpstan-type ZoneValues array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone?: string|null, settlements: list<array{name: string, postcode?: string|null}>}
  */

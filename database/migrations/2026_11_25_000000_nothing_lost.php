@@ -44,7 +44,7 @@ return new class extends Migration
             $table->unsignedBigInteger('scope')->virtualAs('IFNULL(zone_id, 0)');
             $table->unique(['scope', 'name']);
         });
-        // °C between two neighbouring values as finely as the record is written; null: not known.
+        // °C between two neighboring values as finely as the record is written; null: not known.
         Schema::table('records', static fn (Blueprint $table) => $table->double('step')->nullable());
         // A request that is sent twice is carried out once.
         Schema::table('record_imports', static fn (Blueprint $table) => $table->string('sent_as', 64)->nullable()->unique());

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Dossiers hold their windows by school: what was computed before is put aside, and computed anew by the seeder. */
+/** Dossiers hold their windows by school: what was computed before is put aside, and computed again by the seeder. */
 return new class extends Migration
 {
     public function up(): void

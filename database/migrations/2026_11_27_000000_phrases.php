@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Results speak in phrases: what was computed before, in sentences, is put aside, and computed anew by the seeder. */
+/** Results speak in phrases: what was computed before, in sentences, is put aside, and computed again by the seeder. */
 return new class extends Migration
 {
     public function up(): void

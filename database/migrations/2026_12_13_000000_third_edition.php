@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\Schema;
 
 /**
  * The third edition of the method: windows wait for each crop's own soil minimum unless a zone says otherwise, so all zones are computed
- * anew; editions that are published stay as they are. Crops that ship get the numbers of their water, which move no date. What does
- * move dates is offered crop by crop, as ever.
+ * again; editions that are published stay as they are. Crops that ship get the numbers of their water, which move no date. What does move
+ * dates is offered crop by crop, as ever.
  */
 return new class extends Migration
 {

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Schema;
 
 /**
  * A zone may have its windows wait until open ground can be worked; none does before somebody asks for it. Crop evidence tells of water
- * now, so all zones are computed anew; editions that are published stay as they are.
+ * now, so all zones are computed again; editions that are published stay as they are.
  */
 return new class extends Migration
 {

@@ -11,8 +11,8 @@ use App\Zones\Zone;
 use Illuminate\Database\Seeder;
 
 /**
- * Sows the demonstration into an empty database where it is asked for; in any other, has zones computed anew whose results an update
- * put aside.
+ * Sows the demonstration into an empty database where it is asked for; in any other, has zones computed again whose results an update put
+ * aside.
  */
 class DatabaseSeeder extends Seeder
 {

@@ -43,8 +43,8 @@ final class DemoLog
     private const GARDEN = 'Saddlewick teaching garden';
 
     /**
-     * crop => [route, share of the packet's days it takes here, metres, kilograms a metre, days of the year it is sown or set out
-     * on, variety]
+     * crop => [route, share of the packet's days it takes here, meters, kilograms a meter, days of the year it is sown or set out on,
+     * variety]
      */
     private const GROWN = [
         ['spinach', 'direct', 1.0, 6.0, 1.4, ['04-08', '04-22', '08-20'], null],
@@ -59,7 +59,7 @@ final class DemoLog
         ['tomato-main', 'transplant', 0.92, 6.0, 4.5, ['05-25', '06-01'], 'Fennick Red'],
     ];
 
-    /** Sown this spring before the demonstration's day: crop, act, days ago, bed, metres. */
+    /** Sown this spring before the demonstration's day: crop, act, days ago, bed, meters. */
     private const THIS_SPRING = [
         ['tomato-main', 'cover', 24, 'Frame', 0.0],
         ['broccoli', 'cover', 30, 'Frame', 0.0],
@@ -125,8 +125,8 @@ final class DemoLog
     ];
 
     /**
-     * Planned: bed, crop, route, day, metres, and whether spare seedlings are raised: the squash is early for this
-     * valley. Broccoli and cucumbers want the same ground in June, and Bed 7 stands empty after its carrots.
+     * Planned: bed, crop, route, day, meters, and whether spare seedlings are raised: the squash is early for this valley. Broccoli and
+     * cucumbers want the same ground in June, and Bed 7 stands empty after its carrots.
      */
     private const PLANNED = [
         ['Bed 2', 'lettuce-leaf', 'direct', '2026-08-12', 6.0],

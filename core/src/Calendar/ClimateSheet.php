@@ -56,7 +56,7 @@ final class ClimateSheet
     private const TREND_P = 0.1;
 
     /**
-     * @param  DailyRecord  $usable  as quality control leaves it
+     * @param  DailyRecord  $usable  after quality control
      * @param  list<float>  $soils  °C, the temperatures that are dated, ascending (see `soilTemperatures`)
      * @param  non-empty-list<Site>  $sites  whose soil is followed
      * @return Climate

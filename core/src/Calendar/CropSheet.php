@@ -35,10 +35,9 @@ use Anthesis\Words\Phrase;
  * @phpstan-type Line array{key: string, label: Words, date: string|null, days: int|null, source: Words}
  * - `again`: of a crop that is sown more than once, the sowings in its windows whose harvests follow on one another, each with the
  *   first and last day of its harvest; none where one is enough
- * - `fair`: days of at least a fair chance; `chances`: those of them apart from the windows, with the years in ten that came to a
- *   harvest; `no_window`: why there is none, and what would open one, null where there is one, or no record to say it from; `evidence`:
- *   one for each window, with first harvests (10, 50, 90 % of the years) of a sowing on its first and on its last day; both empty when
- *   counting back
+ * - `fair`: days of at least a fair chance; `chances`: those of them apart from the windows, with the years in ten that came to a harvest;
+ *   `no_window`: why there is none, and what would open one, null where there is one, or no record to say it from; `evidence`: one for each
+ *   window, with first harvests (10, 50, 90% of the years) of a sowing on its first and on its last day; both empty when counting back
  * @phpstan-type Evidence array{best: string, span: Span|null, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null, water?: array<string, mixed>}
  *   `evidence.water`: of a sowing on its best day, where rain is on record
  * @phpstan-type Chance array{first: string, last: string, days: int, of_ten: int}

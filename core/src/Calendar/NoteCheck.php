@@ -7,10 +7,10 @@ namespace Anthesis\Calendar;
 use Anthesis\Record\YearDay;
 
 /**
- * Holds what an English note says of seasons ("Sow in autumn …", "Chiefly an autumn crop") against the dates it stands beside.
+ * Holds what an English note says of seasons ("Sow in fall …", "Chiefly an fall crop") against the dates it stands beside.
  *
- * Only what is told to be done is heard: "spring sowings bolt" asks for nothing. Seasons are those of the calendar: March to May is
- * spring in the north and autumn in the south.
+ * Only what is told to be done is heard: "spring sowings bolt" asks for nothing. Seasons are those of the calendar: March to May is spring
+ * in the north and fall in the south.
  *
  * @phpstan-import-type Sheet from CropSheet
  */
@@ -35,8 +35,8 @@ final class NoteCheck
 
     /**
      * @param  Sheet  $sheet
-     * @return string|null the first season (`spring`, `summer`, `autumn`, `winter`) in which the note asks for something and the sheet
-     *                     has neither a window, a chance, a start under cover nor a harvest; null: none, or no dates to hold it against
+     * @return string|null the first season (`spring`, `summer`, `fall`, `winter`) in which the note asks for something and the sheet has
+     *   neither a window, a chance, a start under cover nor a harvest; null: none, or no dates to hold it against
      */
     public static function contradiction(array $sheet, string $hemisphere): ?string
     {

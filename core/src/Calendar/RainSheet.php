@@ -19,11 +19,11 @@ use Anthesis\Water\Workable;
  *
  * A plain document, ready for JSON. Days of the year are "MM-DD"; mm, days.
  *
- * - `months`: January first; totals of the months with precipitation on record for nine of ten days: their mean and 10, 50, 90 %; days of
- *   1 mm or more, on the mean
+ * - `months`: January first; totals of the months with precipitation on record for nine of ten days: their mean and 10, 50, 90%; days of 1
+ *   mm or more, on the mean
  * - `weeks`: 52 of the ruler's year, each of seven sow days: mean rain, and mean reference evapotranspiration
  * - `dry_spells`: by season of three months, the longest run of days under 1 mm that one year in 2, 5 and 10 has or passes
- * - `grounds`: by ground, each year's first workable day (null: none in its half-year), their 10, 50 and 90 %, and the day by which the
+ * - `grounds`: by ground, each year's first workable day (null: none in its half-year), their 10, 50 and 90%, and the day by which the
  *   standard's share of years has come to it; `share`: of the years, by sow day, in which it can be worked
  *
  * @phpstan-type Month array{month: int, years: int, mean: float|null, low: float|null, middle: float|null, high: float|null, wet_days: float|null}
@@ -39,7 +39,7 @@ final class RainSheet
     private const WEEKS = 52;
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  DailyRecord  $record  after quality control
      * @param  float  $share  of years, of the standard of proof
      * @return Rain|null null without rain on record
      */

@@ -21,10 +21,9 @@ use Anthesis\Water\Watered;
  * The water that the sowings of a crop on one day of the year had to be given, on each kind of ground, and whether the rule of an inch a
  * week would have done.
  *
- * A plain document, ready for JSON: `years` that came to harvest with their rain on record; by ground (none where no year did) the
- * 10, 50 and 90 % of the `waterings`, of the `mm` in all of them, of the mm used in the `week` of greatest thirst, and of the
- * `sprinklings` until it is up; `enough`: years whose thirstiest week used no more than an inch; `litres_per_m`: of row, on the
- * middle of the mm.
+ * A plain document, ready for JSON: `years` that came to harvest with their rain on record; by ground (none where no year did) the 10, 50
+ * and 90% of the `waterings`, of the `mm` in all of them, of the mm used in the `week` of greatest thirst, and of the `sprinklings` until
+ * it is up; `enough`: years whose thirstiest week used no more than an inch; `liters_per_m`: of row, on the middle of the mm.
  *
  * @phpstan-type Spread array{float, float, float}
  * @phpstan-type GroundWater array{ground: string, waterings: Spread, mm: Spread, week: Spread, sprinklings: Spread, litres_per_m: float}

@@ -24,7 +24,7 @@ use Anthesis\Window\ProofStandard;
  * that they are ready when a sowing that is not up by then is late: on the day by which nine in ten of those that come up have.
  *
  * A plain document, ready for JSON: of `years` on record `failed`; `start` under cover, `ready` on the day a sowing is late, `until` the
- * last day from there on that setting out has a fair chance (null: none, so spares would not help); `per_metre` of row.
+ * last day from there on that transplanting has a fair chance (null: none, so spares would not help); `per_metre` of row.
  *
  * @phpstan-type Spares array{years: int, failed: int, start: string, ready: string, until: string|null, per_metre: float}
  */
@@ -100,7 +100,7 @@ final class SpareSeedlings
         return $day->isBefore($from) ? Day::of($from->year() + 1, ...$named) : $day;
     }
 
-    /** The last day, counted on from one, on which setting out has a fair chance without a break. */
+    /** The last day, counted on from one, on which transplanting has a fair chance without a break. */
     private static function until(Replay $replay, Crop $crop, YearDay $ready): ?YearDay
     {
         $runs = $replay->runs($crop, Route::Transplant);

@@ -15,11 +15,11 @@ use Anthesis\Window\School\FromReplay;
 
 /**
  * What can still be sown, or set out, on a day and come to a harvest, crop by crop and variety by variety, by the days to its first
- * harvest: what is bought as a seedling counts from setting out.
+ * harvest: what is bought as a seedling counts from transplanting.
  *
  * A plain document, ready for JSON: `days` to first harvest in weather at which packet days hold, and the ten they lie in (`from`, such as
  * 20 for 20 to 29); `hardy`: it outlives a killing freeze when it is grown; `last`: the last day of the window it is in; `of_ten`: null in
- * a window, else the chance of a day on which there is only a fair one.
+ * a window, otherwise the chance of a day on which there is only a fair one.
  *
  * @phpstan-import-type Dossier from CropDossier
  * @phpstan-import-type RouteSheet from CropSheet

@@ -67,7 +67,7 @@ final class TodaySheet
     /**
      * This season's own word, for today.
      *
-     * @param  DailyRecord  $record  as quality control leaves it, to the day before today
+     * @param  DailyRecord  $record  after quality control, to the day before today
      * @param  list<Crop>  $crops
      * @param  array<string, list<Variety>>  $varieties  by crop
      * @param  list<Site>  $covers  what there is to keep a night's cold off
@@ -232,7 +232,7 @@ final class TodaySheet
         return ['line' => $line, 'usual' => $usual, 'low' => $fan[0], 'middle' => $fan[1], 'high' => $fan[2], 'ready' => $ready];
     }
 
-    /** @return Freezes still to come before midsummer or, after it, that have come by each day */
+    /** @return Freezes still to come before summer solstice or, after it, that have come by each day */
     private static function freezes(ThisSeason $season): array
     {
         $toCome = self::isBeforeMidsummer($season->today, $season->latitude);

@@ -39,7 +39,7 @@ final class WaterDueSheet
 
     /**
      * @param  Place  $place  in its season, at the site it stands at
-     * @param  Day  $on  of sowing, or of setting out
+     * @param  Day  $on  of sowing, or of transplanting
      * @param  Day|null  $up  when it was seen up; null: not seen
      * @param  array<string, float|null>  $given  mm of each watering by date; null: as much as it took
      * @param  array<string, float>  $gauge  mm a gauge beside it caught, by date: they take the place of the station's

@@ -8,7 +8,7 @@ use Anthesis\Crop\Act;
 use Anthesis\Record\YearDay;
 
 /**
- * What can be done in each week of the year. Week 1 is 1 to 7 January; week 52 has eight days.
+ * What can be done in each week of the year. Week 1 is 1 to January 7; week 52 has eight days.
  *
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Span from CropSheet

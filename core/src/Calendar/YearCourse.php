@@ -19,7 +19,7 @@ use Anthesis\Soil\SoilTemperature;
 final class YearCourse
 {
     /**
-     * @param  DailyRecord  $usable  as quality control leaves it
+     * @param  DailyRecord  $usable  after quality control
      * @param  int  $year  the calendar year in which the ruler's year starts
      * @return Course lists of length 365 by sow day (i+1), °C; null where the record has nothing
      */

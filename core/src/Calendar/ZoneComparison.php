@@ -10,8 +10,8 @@ use Anthesis\Record\YearDay;
 /**
  * Zones side by side: risk dates, season, heat, soil and hardiness of each, and which of them the record cannot tell apart.
  *
- * Two zones are told apart by a date when the 90 % intervals of their average last freezes, or of their average first
- * freezes (0 °C, 1 year in 2), do not overlap. Where both do, gardeners would not notice the border.
+ * Two zones are told apart by a date when the 90% intervals of their average last freezes, or of their average first freezes (0 °C, 1 year
+ * in 2), do not overlap. Where both do, gardeners would not notice the border.
  *
  * @phpstan-import-type Ruler from YearRuler
  * @phpstan-import-type RiskDate from YearRuler

@@ -16,7 +16,7 @@ final class DailyChance
     /**
      * @param  list<float|null>  $series  one value a day from the first day on
      * @param  Closure(float): bool  $happens
-     * @return list<float> length 365, share 0…1 on sow day i+1: the centred circular mean of seven days
+     * @return list<float> length 365, share 0…1 on sow day i+1: the centered circular mean of seven days
      */
     public static function of(Day $first, array $series, Closure $happens): array
     {

@@ -13,7 +13,7 @@ final class DegreeDays
     /**
      * The mean of the sums of the years on record; missing days (gaps of up to ten are bridged) count as the year's mean.
      *
-     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  DailyRecord  $record  after quality control
      * @return float|null °C d a year; null without a year on record
      */
     public static function aYear(DailyRecord $record, Latitude $latitude, float $base): ?float

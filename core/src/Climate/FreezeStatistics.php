@@ -11,9 +11,9 @@ use Anthesis\Record\YearDay;
 /**
  * First and last freezes of the cold seasons on record, at one threshold.
  *
- * A cold season runs from 15 July to 14 July north of the equator, from 15 January to 14 January south of it, and counts
- * when at least 350 of its days have a minimum. Offsets are days from the season's first day. Seasons without a freeze
- * enter the quantiles as −∞ for "last" and +∞ for "first".
+ * A cold season runs from July 15 to July 14 north of the equator, from January 15 to January 14 south of it, and counts when at least 350
+ * of its days have a minimum. Offsets are days from the season's first day. Seasons without a freeze enter the quantiles as −∞ for "last"
+ * and +∞ for "first".
  */
 final readonly class FreezeStatistics
 {
@@ -40,7 +40,7 @@ final readonly class FreezeStatistics
     }
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it; gaps are not bridged here
+     * @param  DailyRecord  $record  after quality control; gaps are not bridged here
      * @param  float  $thresholdCelsius  a day with minimum ≤ this is a freeze
      * @param  int|null  $fromSeason  first season to use; null: all
      * @param  int|null  $toSeason  last season to use; null: all
@@ -121,7 +121,7 @@ final readonly class FreezeStatistics
     }
 
     /**
-     * The 90 % interval of the "last" quantile at a risk, as offsets; null where no rank exists or no freeze stands there.
+     * The 90% interval of the "last" quantile at a risk, as offsets; null where no rank exists or no freeze stands there.
      *
      * @return array{float|null, float|null}
      */
@@ -131,7 +131,7 @@ final readonly class FreezeStatistics
     }
 
     /**
-     * The 90 % interval of the "first" quantile at a risk, as offsets; null where no rank exists or no freeze stands there.
+     * The 90% interval of the "first" quantile at a risk, as offsets; null where no rank exists or no freeze stands there.
      *
      * @return array{float|null, float|null}
      */
@@ -155,7 +155,7 @@ final readonly class FreezeStatistics
         return Trend::of($years, $offsets);
     }
 
-    /** The day of the year on which an offset falls, in a year without 29 February. */
+    /** The day of the year on which an offset falls, in a year without February 29. */
     public function dayAt(int $offset): YearDay
     {
         return $this->seasonStart->plus($offset);

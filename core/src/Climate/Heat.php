@@ -28,7 +28,7 @@ final readonly class Heat
     ) {
     }
 
-    /** @param  DailyRecord  $record as quality control leaves it */
+    /** @param  DailyRecord  $record after quality control */
     public static function of(DailyRecord $record, Latitude $latitude, float $celsius): self
     {
         $counts = $firsts = $lasts = [];

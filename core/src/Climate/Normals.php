@@ -32,7 +32,7 @@ final readonly class Normals
         $counts = array_fill(0, YearDay::YEAR, 0);
         $day = null;
         foreach ($series as $i => $value) {
-            // The sow day simply counts on, except at the year's end and around 29 February.
+            // The sow day simply counts on, except at the year's end and around February 29.
             $day = $day === null || ($day >= 58 && $day < 61) || $day === YearDay::YEAR ? Day::yearDayOf($first->number + $i) : $day + 1;
             if ($value !== null) {
                 $sums[$day - 1] += $value;

@@ -41,8 +41,8 @@ final class Quantile
     }
 
     /**
-     * Ranks (1…n) of the order statistics that enclose the p-quantile with 90 % confidence, whatever the distribution:
-     * lower the largest l with Binom(l−1; n, p) ≤ 0.05, upper the smallest u with Binom(u−1; n, p) ≥ 0.95.
+     * Ranks (1…n) of the order statistics that enclose the p-quantile with 90% confidence, whatever the distribution: lower the largest l
+     * with Binom(l−1; n, p) ≤ 0.05, upper the smallest u with Binom(u−1; n, p) ≥ 0.95.
      *
      * @return array{int|null, int|null} null where no such rank exists among n values
      *

@@ -7,9 +7,7 @@ namespace Anthesis\Climate;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 
-/**
- * A daily series cut into years that start at midwinter (1 January north, 1 July south), so that every summer is whole.
- */
+/** A daily series cut into years that start at midwinter (January 1 north, July 1 south), so that every summer is whole. */
 final class RulerYears
 {
     /** A year counts when this many of its days have a value. */

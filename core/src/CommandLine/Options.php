@@ -196,7 +196,7 @@ final readonly class Options
         return [(int) $found[1], (int) $found[2]];
     }
 
-    /** The record as quality control leaves it. */
+    /** The record after quality control. */
     public function record(): DailyRecord
     {
         $reading = $this->daily('record');
@@ -204,7 +204,7 @@ final readonly class Options
         return (new QualityControl())->check($reading->asRead, $reading->marks)->usable;
     }
 
-    /** The record as quality control leaves it. */
+    /** The record after quality control. */
     public function recordWithRain(): DailyRecord
     {
         $record = $this->record();

@@ -9,7 +9,7 @@ final readonly class Convention
 {
     /**
      * @param  float|null  $soilMinSowC  soil temperature asked for before sowing outdoors, °C
-     * @param  float|null  $soilMinSetOutC  … before setting out
+     * @param  float|null  $soilMinSetOutC  … before transplanting
      * @param  float|null  $springSowWeeks  weeks after (negative: before) the average last freeze; null: not done in spring
      * @param  int|null  $successionDays  null: one sowing
      */

@@ -57,7 +57,7 @@ final readonly class Crop
     ) {
     }
 
-    /** Garlic and its like: planted in autumn, with no conventional spring date. */
+    /** Garlic and its like: planted in fall, with no conventional spring date. */
     public function isAutumnPlantedBulb(): bool
     {
         return $this->start === 'clove' && $this->convention->springSowWeeks === null && $this->convention->springSetOutWeeks === null;

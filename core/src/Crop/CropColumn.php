@@ -35,7 +35,7 @@ final readonly class CropColumn
      *                                columns, which a file must have
      * @param  string|null  $parameter  its key in the parameter file of the command line
      * @param  bool  $byVariety  whether a variety may have a cell of its own
-     * @param  bool  $zeroCounts  whether 0 in a parameter file is the number; else it says, as null does, that the crop has none
+     * @param  bool  $zeroCounts  whether 0 in a parameter file is the number; otherwise it says, as null does, that the crop has none
      */
     public function __construct(
         public string $name,

@@ -10,7 +10,7 @@ use LogicException;
 /**
  * How long a crop takes, by route, whatever its packet days count from.
  *
- * "Raised" is the growth a seedling brings from under cover: 7 · weeks − emergence there − the check at setting out.
+ * "Raised" is the growth a seedling brings from under cover: 7 · weeks − emergence there − the check at transplanting.
  */
 final readonly class Maturity
 {
@@ -36,7 +36,7 @@ final readonly class Maturity
                 );
     }
 
-    /** @return float growth-days from emergence, or from setting out, to maturity; at least 1 */
+    /** @return float growth-days from emergence, or from transplanting, to maturity; at least 1 */
     public function growthDays(Route $route): float
     {
         $direct = match ($this->crop->growth->maturityBasis) {
@@ -64,7 +64,7 @@ final readonly class Maturity
         return $route === Route::Direct ? $days : max(self::LEAST_JUVENILE, $days - $this->raisedDays);
     }
 
-    /** @return float growth-days from emergence, or from setting out, after which the cold of bolting counts; at least 0 */
+    /** @return float growth-days from emergence, or from transplanting, after which the cold of bolting counts; at least 0 */
     public function coldFromDays(Route $route): float
     {
         $days = $this->crop->bolting->coldFromGrowthDays;
@@ -72,7 +72,7 @@ final readonly class Maturity
         return $route === Route::Direct ? $days : max(0.0, $days - $this->raisedDays);
     }
 
-    /** @return float days from sowing outdoors, or from setting out, to first harvest, in weather at which packet days hold */
+    /** @return float days from sowing outdoors, or from transplanting, to first harvest, in weather at which packet days hold */
     public function days(Route $route): float
     {
         return $this->growthDays($route) + ($route === Route::Direct ? $this->emergenceDays : 0.0);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-/** Weeks under cover before setting out. */
+/** Weeks under cover before transplanting. */
 final readonly class SeedlingWeeks
 {
     public function __construct(public float $least, public float $usual, public float $most)

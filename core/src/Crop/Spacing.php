@@ -9,7 +9,7 @@ final readonly class Spacing
 {
     /**
      * @param  float  $perSquareFoot  plants in a square of 30 cm
-     * @param  float|null  $yieldKgPerM  rough yield of a metre of row
+     * @param  float|null  $yieldKgPerM  rough yield of a meter of row
      */
     public function __construct(
         public float $depthCm,

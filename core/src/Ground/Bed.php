@@ -48,7 +48,7 @@ final readonly class Bed
         return null;
     }
 
-    /** @return float metres that are free on every day from one to another */
+    /** @return float meters that are free on every day from one to another */
     public function free(Day $from, Day $to): float
     {
         $most = 0.0;
@@ -154,7 +154,7 @@ final readonly class Bed
         return $next;
     }
 
-    /** What stands between the rows of another takes metres only as far as it stands on more than the other does, or when that is gone. */
+    /** What stands between the rows of another takes meters only as far as it stands on more than the other does, or when that is gone. */
     private function taken(int $day): float
     {
         $taken = 0.0;

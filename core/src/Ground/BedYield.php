@@ -14,10 +14,10 @@ final readonly class BedYield
     private const CM = 100.0;
 
     /**
-     * @param  YearDay  $on  of the days in its windows the one that gives most; of equals the first after 1 January
+     * @param  YearDay  $on  of the days in its windows the one that gives most; of equals the first after January 1
      * @param  int  $days  on the ground, as it is planned for
      * @param  float  $share  of years that come to a harvest, 0…1
-     * @param  float  $amount  kg or stems to be expected, a square metre and week
+     * @param  float  $amount  kg or stems to be expected, a square meter and week
      */
     private function __construct(public YearDay $on, public int $days, public float $share, public float $amount)
     {

@@ -8,8 +8,8 @@ use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
 
 /**
- * Whether a second crop goes between the rows of one on the same metres of a bed, and why not; docs/method.md, "Two crops on the same
- * metres". The two are a *relay* where the second is off the ground before the rows of the first close, else *companions*, which stand
+ * Whether a second crop goes between the rows of one on the same meters of a bed, and why not; docs/method.md, "Two crops on the same
+ * meters". The two are a *relay* where the second is off the ground before the rows of the first close, otherwise *companions*, which stand
  * beside each other grown.
  *
  * Source: rules of thumb of market and home gardeners; no trial stands behind the numbers, so they are told as what they are.
@@ -51,7 +51,7 @@ final readonly class Between
     /** Height or roots of one are not known. */
     public const UNKNOWN = 'unknown';
 
-    /** It takes more metres than it stands between. */
+    /** It takes more meters than it stands between. */
     public const METRES = 'metres';
 
     /** They are never on the ground together, so neither stands between the other. */
@@ -61,7 +61,7 @@ final readonly class Between
      * @param  list<string>  $against  of the above, why they do not go together; none: they do
      * @param  bool  $isRelay  the second is off the ground before the rows close
      * @param  int  $rows  of the second in each space between two rows of the first; 0: none fits
-     * @param  float  $apartCm  between neighbouring rows, of either, where that many stand in the space; the space itself where none does
+     * @param  float  $apartCm  between neighboring rows, of either, where that many stand in the space; the space itself where none does
      */
     private function __construct(public array $against, public bool $isRelay, public int $rows, public float $apartCm)
     {
@@ -104,7 +104,7 @@ final readonly class Between
             if ($candidate->crop->kind === Crop::COVER) {
                 continue;
             }
-            // Out before the rows close, if it can be; else beside the other as long as that stands.
+            // Out before the rows close, if it can be; otherwise beside the other as long as that stands.
             foreach ([self::closes($first)->plus(-1), $first->to] as $until) {
                 $fit = $until->isBefore($from) ? null : Fit::of($bed, $candidate, $from, $until);
                 if ($fit === null || $fit->breaks !== null) {
@@ -129,7 +129,7 @@ final readonly class Between
         return [! $between->agrees(), ! $between->isRelay, $fit->unit !== 'kg', -$fit->worth, $fit->candidate->key()];
     }
 
-    /** @return float metres between the rows of a stay on which nothing else stands from a day on */
+    /** @return float meters between the rows of a stay on which nothing else stands from a day on */
     public static function room(Bed $bed, Occupancy $first, Day $from): float
     {
         $most = 0.0;

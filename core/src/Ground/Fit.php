@@ -14,11 +14,11 @@ final readonly class Fit
     public const COVER_DAYS = 40;
 
     /**
-     * @param  Day  $on  of sowing or setting out: the first that is open
+     * @param  Day  $on  of sowing or transplanting: the first that is open
      * @param  Day  $first  median first harvest
      * @param  Day  $to  last day on the ground, within the gap
      * @param  float  $share  of years that come to a harvest, 0…1
-     * @param  float  $worth  a metre and day on the ground to be expected; 0 where the yield is not known
+     * @param  float  $worth  a meter and day on the ground to be expected; 0 where the yield is not known
      * @param  string|null  $unit  of it: `kg`, or of a flower `stems`; null: not known
      * @param  Occupancy|null  $breaks  the stay of its family whose rest it would break; null: none
      * @param  bool  $feeds  it gives nitrogen after a crop that took much

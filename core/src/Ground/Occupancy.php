@@ -8,13 +8,13 @@ use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
 use InvalidArgumentException;
 
-/** A crop's stay on a bed: from sowing or setting out to the last harvest; planned, under way or done. */
+/** A crop's stay on a bed: from sowing or transplanting to the last harvest; planned, under way or done. */
 final readonly class Occupancy
 {
     /**
      * @param  string  $key  what it is known by
      * @param  float  $metres  of the bed's length it takes
-     * @param  string|null  $between  key of the stay between whose rows it stands, on metres that are that one's; null: on its own
+     * @param  string|null  $between  key of the stay between whose rows it stands, on meters that are that one's; null: on its own
      *
      * @throws InvalidArgumentException when it ends before it begins, or takes nothing
      */

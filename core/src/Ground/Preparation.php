@@ -26,7 +26,7 @@ final class Preparation
     /** A soil that lacks so many °C of what a crop asks for is warmed under cover. */
     private const LACKS = 5.0;
 
-    /** Days after sowing or setting out in which heat harms. */
+    /** Days after sowing or transplanting in which heat harms. */
     private const TENDER = 21;
 
     /**
@@ -87,7 +87,7 @@ final class Preparation
     }
 
     /**
-     * @param  Day  $on  of sowing or setting out
+     * @param  Day  $on  of sowing or transplanting
      * @param  Day|null  $up  when it is to come up; null: it is set out
      * @param  Day  $firstHarvest  the earliest to be expected
      * @param  list<float>  $soil  normal soil temperature by day of the year, °C

@@ -19,7 +19,7 @@ final readonly class Standing
     }
 
     /**
-     * One that the log tells of. What was seen stands; else what this season's members say; else what is usual here.
+     * One that the log tells of. What was seen stands; otherwise what this season's members say; otherwise what is usual here.
      *
      * @param  GroundDays|null  $usual  how long it stays here; null: that is not known
      * @param  Day  $in  when it came into the ground

@@ -6,7 +6,7 @@ namespace Anthesis\Ground;
 
 use InvalidArgumentException;
 
-/** What somebody would like to grow in a season: a crop in any of its ways, so many metres of it. */
+/** What somebody would like to grow in a season: a crop in any of its ways, so many meters of it. */
 final readonly class Wish
 {
     /**

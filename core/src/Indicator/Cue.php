@@ -51,7 +51,7 @@ final readonly class Cue
     }
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  DailyRecord  $record  after quality control
      * @param  list<Day>  $days  of sightings, one a year; those before the record, after it, or without the weather since midwinter are left out
      * @return self|null null where none is left
      */

@@ -14,9 +14,9 @@ final readonly class LoggedSowing
      * @param  bool  $underCover  it was started there
      * @param  array<string, string>  $days  YYYY-MM-DD by `sown`, `set-out`, `up`, `thinned`, `first-picked`, `last-picked` and `lost`, of those that are known
      * @param  string|null  $cause  of LossCause; null: it was not lost
-     * @param  float|null  $kilograms  of all pickings
-     * @param  int|null  $stems  of all pickings
-     * @param  float|null  $quality  mean of the pickings: 1 poor, 2 fair, 3 good
+     * @param  float|null  $kilograms  of all harvests
+     * @param  int|null  $stems  of all harvests
+     * @param  float|null  $quality  mean of the harvests: 1 poor, 2 fair, 3 good
      */
     public function __construct(
         public ?int $cropId,

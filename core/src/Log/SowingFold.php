@@ -64,7 +64,7 @@ final class SowingFold
 
     /**
      * @param  list<StandingEntry>  $entries  in the order of their days
-     * @return array<string, string> by act: the first day of each but the last picking, which is the last
+     * @return array<string, string> by act: the first day of each but the last harvest, which is the last
      */
     private static function days(array $entries): array
     {

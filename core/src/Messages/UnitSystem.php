@@ -31,11 +31,11 @@ enum UnitSystem: string
     private const QUARTERS = ['', '¼', '½', '¾'];
 
     /**
-     * What a message may be filled in with beside a metric value: `fahrenheit` for `celsius` (°C to whole °F), `fahrenheit_more`
-     * for `celsius_more` (a difference, to a tenth), `inches` for `cm` and `depth` (cm; as text, in quarters below 4 in),
-     * `rain_inches` for `rain` (mm, to a hundredth), `gallons` for `litres` (to a tenth below ten), `feet` for `metres` (to ten),
-     * `row_feet` for `row` (m of row or bed, to a tenth), `miles` for `km`, `pounds` for `kg` (to a tenth), `fahrenheit_read` for
-     * `celsius_read` (to a tenth), `grams_a_foot` for `grams_a_metre`, `lapse_us` for `lapse` (°C per 100 m to °F per 1,000 ft).
+     * What a message may be filled in with beside a metric value: `fahrenheit` for `celsius` (°C to whole °F), `fahrenheit_more` for
+     * `celsius_more` (a difference, to a tenth), `inches` for `cm` and `depth` (cm; as text, in quarters below 4 in), `rain_inches` for
+     * `rain` (mm, to a hundredth), `gallons` for `liters` (to a tenth below ten), `feet` for `meters` (to ten), `row_feet` for `row` (m of
+     * row or bed, to a tenth), `miles` for `km`, `pounds` for `kg` (to a tenth), `fahrenheit_read` for `celsius_read` (to a tenth),
+     * `grams_a_foot` for `grams_a_metre`, `lapse_us` for `lapse` (°C per 100 m to °F per 1,000 ft).
      *
      * @param  array<string, mixed>  $values
      * @return array<string, mixed> the same, with these, and with the name of the units
@@ -92,8 +92,8 @@ enum UnitSystem: string
     }
 
     /**
-     * A half goes away from nought, and is one where the tenth decimal says otherwise: 1.8 times a temperature of one decimal is never
-     * quite what it is on paper. Never minus nought.
+     * A half goes away from zero, and is one where the tenth decimal says otherwise: 1.8 times a temperature of one decimal is never quite
+     * what it is on paper. Never minus zero.
      */
     private static function rounded(float $value, int $digits = 0): float
     {

@@ -102,7 +102,7 @@ final class Words
         return in_array($language, self::FROM_THE_RIGHT, true);
     }
 
-    /** @return string what a person wrote, in this language where it was translated, else as it is; in these units */
+    /** @return string what a person wrote, in this language where it was translated, otherwise as it is; in these units */
     public function own(string $text): string
     {
         return $this->units->inText($this->own[$text] ?? $text);

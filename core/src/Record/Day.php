@@ -99,7 +99,7 @@ final readonly class Day
         };
     }
 
-    /** @return int the day of the year 1…365 this day counts as; 29 February counts as 28 February */
+    /** @return int the day of the year 1…365 this day counts as; February 29 counts as February 28 */
     public static function yearDayOf(int $number): int
     {
         [, $month, $day] = self::civil($number);

@@ -28,19 +28,19 @@ final readonly class Latitude
         return $this->degrees >= 0.0;
     }
 
-    /** The day the year ruler starts on, so that a season reads left to right: 1 January north, 1 July south. */
+    /** The day the year ruler starts on, so that a season reads left to right: January 1 north, July 1 south. */
     public function yearStart(): YearDay
     {
         return YearDay::of($this->isNorth() ? 1 : 7, 1);
     }
 
-    /** The year's longest day: 21 June north, 21 December south. */
+    /** The year's longest day: June 21 north, December 21 south. */
     public function longestDay(): YearDay
     {
         return $this->isNorth() ? YearDay::of(6, 21) : YearDay::of(12, 21);
     }
 
-    /** First day of the cold season: 15 July north of the equator, 15 January south of it. */
+    /** First day of the cold season: July 15 north of the equator, January 15 south of it. */
     public function coldSeasonStart(): YearDay
     {
         return YearDay::of($this->isNorth() ? 7 : 1, 15);

@@ -7,9 +7,9 @@ namespace Anthesis\Record;
 /**
  * Marks values that should not be believed. A marked value is kept in the record as read and left out of the usable one.
  *
- * Rules: maximum below minimum; outside −70…60 °C; more than 25 °C from both neighbouring days; the tenth and later day
- * of an unbroken run of equal temperatures; rain outside 0…600 mm, snow outside 0…1,000 cm; a day after today; and what the
- * reader of the file already marked (the source's own flag, a day given twice with different values, the sum of several days).
+ * Rules: maximum below minimum; outside −70…60 °C; more than 25 °C from both neighboring days; the tenth and later day of an unbroken run
+ * of equal temperatures; rain outside 0…600 mm, snow outside 0…1,000 cm; a day after today; and what the reader of the file already marked
+ * (the source's own flag, a day given twice with different values, the sum of several days).
  */
 final class QualityControl
 {

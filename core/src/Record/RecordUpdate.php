@@ -47,7 +47,7 @@ final readonly class RecordUpdate
      * @param  list<Mark>  $marksBefore  the readers' marks of it
      * @param  DailyRecord  $file  as read
      * @param  list<Mark>  $marksOfFile
-     * @param  float|null  $stepBefore  °C between two neighbouring values as finely as the record is written; null: not known
+     * @param  float|null  $stepBefore  °C between two neighboring values as finely as the record is written; null: not known
      * @param  float|null  $stepOfFile  the same of the file
      */
     public static function of(

@@ -7,11 +7,11 @@ namespace Anthesis\Record;
 /** A station's usable values, and how they are brought to the place they are to stand for. */
 final readonly class StationSeries
 {
-    /** Fall of the air temperature with height in the standard atmosphere, °C per metre. */
+    /** Fall of the air temperature with height in the standard atmosphere, °C per meter. */
     public const LAPSE = -0.0065;
 
     /**
-     * @param  DailyRecord  $usable  as quality control leaves it
+     * @param  DailyRecord  $usable  after quality control
      * @param  float  $aboveM  the station's height less the place's, m; 0 where it is not known
      * @param  float  $lapse  change of temperature with height, °C/m
      * @param  bool  $matched  whether what is left of a difference is taken from the overlap with the stations before it

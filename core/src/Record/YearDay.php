@@ -6,7 +6,7 @@ namespace Anthesis\Record;
 
 use InvalidArgumentException;
 
-/** A day of the year, 1 (1 January) … 365 (31 December); 29 February is folded onto 28 February. */
+/** A day of the year, 1 (January 1) … 365 (December 31); February 29 is folded onto February 28. */
 final readonly class YearDay
 {
     public const YEAR = 365;
@@ -33,7 +33,7 @@ final readonly class YearDay
         return new self((((($number - 1) % self::YEAR) + self::YEAR) % self::YEAR) + 1);
     }
 
-    /** @return int the number of the day; 29 February counts as 28 February */
+    /** @return int the number of the day; February 29 counts as February 28 */
     public static function numberOf(int $month, int $day): int
     {
         return self::BEFORE_MONTH[$month] + ($month === 2 && $day === 29 ? 28 : $day);
@@ -44,7 +44,7 @@ final readonly class YearDay
         return self::fromNumber(self::BEFORE_MONTH[$month] + $day);
     }
 
-    /** @throws InvalidArgumentException when the text is not an existing day written MM-DD; 29 February is none here */
+    /** @throws InvalidArgumentException when the text is not an existing day written MM-DD; February 29 is none here */
     public static function fromIso(string $monthDay): self
     {
         if (preg_match('/^(0[1-9]|1[0-2])-(\d\d)$/', $monthDay, $found) === 1) {

@@ -31,7 +31,7 @@ final readonly class CropNeeds
     /** Share of growth that is left when a fruit that sets at once is ready. */
     private const SET_TO_HARVEST = 0.9;
 
-    /** Growth-days from emergence, or setting out, to the end of youth. */
+    /** Growth-days from emergence, or transplanting, to the end of youth. */
     public float $youth;
 
     /** … to maturity. */
@@ -61,16 +61,16 @@ final readonly class CropNeeds
     /** Cold days after which it runs to seed as days lengthen; 0: it does not. */
     public int $boltChillDays;
 
-    /** Growth-days on long days, from emergence or setting out, by which it runs to seed. */
+    /** Growth-days on long days, from emergence or transplanting, by which it runs to seed. */
     public float $longDayBolting;
 
-    /** Growth-days from emergence, or setting out, after which fruit sets. */
+    /** Growth-days from emergence, or transplanting, after which fruit sets. */
     public float $setFrom;
 
     /** Growth-days from the set of fruit to maturity; at most 0: ripe with the set. */
     public float $afterSet;
 
-    /** Growth-days from emergence, or setting out, after which the cold of bolting counts. */
+    /** Growth-days from emergence, or transplanting, after which the cold of bolting counts. */
     public float $coldFrom;
 
     public function __construct(public Crop $crop, public Route $route, public LightSchool $light)

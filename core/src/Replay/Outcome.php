@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay;
 
-/** What became of a sowing, or a setting out, on the weather that followed; `outcome.<value>` in words. */
+/** What became of a sowing, or a transplanting, on the weather that followed; `outcome.<value>` in words. */
 enum Outcome: string
 {
     case Harvest = 'harvest';

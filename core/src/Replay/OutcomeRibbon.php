@@ -16,7 +16,7 @@ final class OutcomeRibbon
     /**
      * @param  list<int>  $years  length 365, runs that count on sow day i+1
      * @param  list<array<int, int>>  $counts  length 365, runs by code of Outcome, codes ascending
-     * @param  list<float>  $reliability  length 365, share of harvests, centred circular mean of seven days
+     * @param  list<float>  $reliability  length 365, share of harvests, centered circular mean of seven days
      * @param  list<float>  $harvestDays  length 365, sum of size · harvest days of the runs that came to a harvest
      * @param  list<int>  $reasons  length 365, code of the most frequent outcome other than a harvest; 0: none
      */
@@ -70,8 +70,8 @@ final class OutcomeRibbon
     }
 
     /**
-     * @return int years that count on most of the sow days from which anything was ever harvested (of all, if none was): a sowing
-     *             that never comes up counts sooner than one whose season has to end first, and 28 February has 29 February's too
+     * @return int years that count on most of the sow days from which anything was ever harvested (of all, if none was): a sowing that
+     *   never comes up counts sooner than one whose season has to end first, and February 28 has February 29's too
      */
     public function yearsOnRecord(): int
     {
@@ -94,8 +94,8 @@ final class OutcomeRibbon
      * from a reliable one.
      *
      * @param  int  $wholeDays  of a whole harvest, the crop's harvest_days
-     * @return list<float> length 365, 0…1: of the years that count the mean of size · harvest days / whole ones, 0 for all that came
-     *                     to no harvest; then the centred circular mean of seven days
+     * @return list<float> length 365, 0…1: of the years that count the mean of size · harvest days / whole ones, 0 for all that came to no
+     *   harvest; then the centered circular mean of seven days
      */
     public function expectedHarvest(int $wholeDays): array
     {
@@ -122,14 +122,14 @@ final class OutcomeRibbon
         return $means;
     }
 
-    /** @return int years in which a sowing, or setting out, on the day came to an outcome */
+    /** @return int years in which a sowing, or transplanting, on the day came to an outcome */
     public function yearsOf(YearDay $day, Outcome $outcome): int
     {
         return $this->counts[$day->number - 1][$outcome->code()] ?? 0;
     }
 
     /**
-     * Days from sowing, or setting out, on a day of the year to harvest in the years that came to one.
+     * Days from sowing, or transplanting, on a day of the year to harvest in the years that came to one.
      *
      * @return array{int, int, int, int}|null the 10, 50 and 90 % of them to the first day of harvest, and the 90 % of them to its
      *                                        last; null where no year did

@@ -11,8 +11,8 @@ use Anthesis\Record\YearDay;
 use Generator;
 
 /**
- * How many days a packet may promise, for what is sown on a day still to come to harvest: the season left, in the packet's own
- * days, slow autumn included.
+ * How many days a packet may promise, for what is sown on a day still to come to harvest: the season left, in the packet's own days, slow
+ * fall included.
  */
 final class PacketDays
 {

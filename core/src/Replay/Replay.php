@@ -36,7 +36,7 @@ final class Replay
     /** Edition of the method; docs/method.md, "Editions of the method". */
     public const METHOD_EDITION = 3;
 
-    /** Days after emergence, or setting out, in which a crop must have come to harvest. */
+    /** Days after emergence, or transplanting, in which a crop must have come to harvest. */
     public const HORIZON = 330;
 
     private readonly SeasonTables $tables;
@@ -48,7 +48,7 @@ final class Replay
     private ?Normals $soil = null;
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  DailyRecord  $record  after quality control
      * @param  bool  $frozenGround  whether frozen ground keeps from sowing
      * @param  TableCache  $cache  shared with other replays, so that what all of them keep is bounded together
      */

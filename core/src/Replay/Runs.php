@@ -18,7 +18,7 @@ final readonly class Runs
      * @param  array<int, int>  $outcomes  codes of Outcome; NONE: does not count
      * @param  array<int, int>  $mature  day of first harvest; only with a harvest, long enough or too short
      * @param  array<int, int>  $harvests  days of harvest
-     * @param  array<int, int>  $ups  day of emergence, or of setting out; the same as sown, or 0, where it did not come up
+     * @param  array<int, int>  $ups  day of emergence, or of transplanting; the same as sown, or 0, where it did not come up
      * @param  array<int, int>  $ends  day on which the run ended
      * @param  array<int, float>  $sizes  of bulbs, at most 1; what is not in it is full-sized
      *

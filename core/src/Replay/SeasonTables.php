@@ -96,7 +96,7 @@ final class SeasonTables
     private readonly int $owner;
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  DailyRecord  $record  after quality control
      * @param  bool  $frozenGround  whether frozen ground keeps from sowing
      */
     public function __construct(
@@ -298,7 +298,7 @@ final class SeasonTables
         return $this->cache->get($this->owner, $key, $this->days + 1, 2, $make);
     }
 
-    /** @return list<float> −1 on a day long enough after a week warm enough, else 0 */
+    /** @return list<float> −1 on a day long enough after a week warm enough, otherwise 0 */
     private function bulbing(float $hours, float $celsius): array
     {
         $days = [];

@@ -22,7 +22,7 @@ final class Sowings
     /** @var list<int> plants under way, in order of sowing: the days on which they reach their marks never go back */
     public array $left;
 
-    /** @var array<int, int> by sow day: day of emergence, or of setting out; 0 */
+    /** @var array<int, int> by sow day: day of emergence, or of transplanting; 0 */
     public array $ups;
 
     /** @var array<int, int> plant of each sow day that came up together with an earlier one */

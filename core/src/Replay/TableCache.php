@@ -8,8 +8,8 @@ use Closure;
 
 /**
  * Tables of seasons that are kept because several crops ask for the same ones, up to a bound: where there would be more, the one used
- * longest ago goes, and is made anew if it is asked for again. Replays of one place at several sites share it, so that their memory
- * is bounded together.
+ * longest ago goes, and is made again if it is asked for again. Replays of one place at several sites share it, so that their memory is
+ * bounded together.
  *
  * @internal to the replay
  */

@@ -12,7 +12,7 @@ use Anthesis\Window\ProofStandard;
 /**
  * Whether an act is to be done on a day or later; docs/method.md, "This season".
  *
- * Go where the standard of proof is reached and waiting does not make it much better; else hold until it does.
+ * Go where the standard of proof is reached and waiting does not make it much better; otherwise hold until it does.
  */
 final readonly class HoldOrGo
 {

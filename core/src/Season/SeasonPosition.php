@@ -31,7 +31,7 @@ final readonly class SeasonPosition
     }
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it, to the day before today
+     * @param  DailyRecord  $record  after quality control, to the day before today
      * @param  list<float|null>  $soil  daily mean of its days, °C
      */
     public static function of(DailyRecord $record, array $soil, Latitude $latitude): self

@@ -7,7 +7,7 @@ namespace Anthesis\Season;
 use Anthesis\Climate\Quantile;
 use Anthesis\Record\Day;
 
-/** When this season's soil is warm enough for good: the first of five days running at or above a temperature. */
+/** When this season's soil is warm enough for good: the first of five days in a row at or above a temperature. */
 final readonly class SoilReady
 {
     public const DAYS_RUNNING = 5;

@@ -17,8 +17,8 @@ final readonly class SortedActs
 
     /**
      * @param  Act  $act  what would be done on the day
-     * @param  int  $setOutAfter  days from the act to setting out; 0 but for a start under cover
-     * @param  Prospects  $prospects  of sowing outdoors, planting or setting out, from the day it would be done on
+     * @param  int  $setOutAfter  days from the act to transplanting; 0 but for a start under cover
+     * @param  Prospects  $prospects  of sowing outdoors, planting or transplanting, from the day it would be done on
      */
     private function __construct(
         public Crop $crop,
@@ -57,7 +57,7 @@ final readonly class SortedActs
         return $acts;
     }
 
-    /** @return list<self> a start under cover is judged by setting out so many weeks later */
+    /** @return list<self> a start under cover is judged by transplanting so many weeks later */
     private static function ofRoute(Crop $crop, Route $route, ProspectsSource $source, Day $on, float $standard): array
     {
         $weeks = $route === Route::Transplant ? $crop->underCover->weeks?->days() ?? 0 : 0;

@@ -24,7 +24,7 @@ final class Splice
     public const AFTER = 480;
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it, up to this morning
+     * @param  DailyRecord  $record  after quality control, up to this morning
      * @param  DailyRecord|null  $outlook  the days expected from then on; null: none
      * @return list<Member> in the order of their years; those whose days are all on record, without a gap too long to be bridged
      *

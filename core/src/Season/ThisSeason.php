@@ -48,7 +48,7 @@ final class ThisSeason implements ProspectsSource
     }
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it, up to this morning
+     * @param  DailyRecord  $record  after quality control, up to this morning
      * @param  DailyRecord|null  $outlook  that continues it; null: none
      */
     public static function of(

@@ -48,7 +48,7 @@ final readonly class UnderWay
     }
 
     /**
-     * @param  Day  $on  of sowing; of setting out where it was set out; of the start under cover where it stands there yet
+     * @param  Day  $on  of sowing; of transplanting where it was set out; of the start under cover where it stands there yet
      * @param  bool  $underCover  it stands under cover yet
      * @param  Day|null  $up  when it was seen up; null: not seen
      * @param  bool  $thinned  it was

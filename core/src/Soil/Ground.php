@@ -61,7 +61,7 @@ final readonly class Ground
         return array_keys(self::PRESETS);
     }
 
-    /** @return float mm that can evaporate from a layer of so many metres */
+    /** @return float mm that can evaporate from a layer of so many meters */
     public function evaporable(float $depth): float
     {
         return 1000 * ($this->fieldCapacity - 0.5 * $this->wiltingPoint) * $depth;
@@ -73,7 +73,7 @@ final readonly class Ground
         return min(($this->readilyMm * $depth) / self::TABLE_DEPTH, self::MOST_READILY * $this->evaporable($depth));
     }
 
-    /** @return float mm that roots can take from a layer of so many metres */
+    /** @return float mm that roots can take from a layer of so many meters */
     public function available(float $depth): float
     {
         return 1000 * ($this->fieldCapacity - $this->wiltingPoint) * $depth;

@@ -14,10 +14,9 @@ use Anthesis\Words\Phrase;
 /**
  * The soil model brought to a place by readings taken there.
  *
- * A reading at hour h is first brought to a daily mean by taking off the diurnal wave, damped and delayed with depth:
- * (Tmax − Tmin)/2 · e^(−z/D) · sin(2π(h − 8.5)/24 − z/D), D = √(κ·86400/π). The offset of the place is the median of reading
- * less model, drawn towards nothing by n/(n+3). With ten readings over 8 °C or more the rate k is fitted as well, by least
- * absolute error on 0.5…1.6.
+ * A reading at hour h is first brought to a daily mean by taking off the diurnal wave, damped and delayed with depth: (Tmax − Tmin)/2 ·
+ * e^(−z/D) · sin(2π(h − 8.5)/24 − z/D), D = √(κ·86400/π). The offset of the place is the median of reading less model, drawn toward nothing
+ * by n/(n+3). With ten readings over 8 °C or more the rate k is fitted as well, by least absolute error on 0.5…1.6.
  */
 final readonly class ProbeCalibration
 {
@@ -47,8 +46,8 @@ final readonly class ProbeCalibration
     }
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it
-     * @param  Site  $site  an offset it has already is set aside: the readings say all of it anew
+     * @param  DailyRecord  $record  after quality control
+     * @param  Site  $site  an offset it has already is set aside: the readings say all of it again
      * @param  list<ProbeReading>  $readings  all at one depth
      *
      * @throws ReadingsRefused when no reading falls on a day of the record, or they come from several depths

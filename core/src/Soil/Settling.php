@@ -41,7 +41,7 @@ final readonly class Settling
 
     private const REFINEMENTS = 4;
 
-    /** Student's t, 95 %, for one to five degrees of freedom. */
+    /** Student's t, 95%, for one to five degrees of freedom. */
     private const STUDENT = [6.3138, 2.92, 2.3534, 2.1318, 2.015];
 
     /** The normal one. */
@@ -49,7 +49,7 @@ final readonly class Settling
 
     /**
      * @param  float  $celsius  where it settles, T∞, °C
-     * @param  float|null  $within  half the width of its 90 % confidence interval, °C; null: it cannot be said
+     * @param  float|null  $within  half the width of its 90% confidence interval, °C; null: it cannot be said
      * @param  float  $timeConstant  τ, s; 0 where the figures stand still
      * @param  float  $toGo  what is left to T∞ at the last figure, °C
      */
@@ -217,8 +217,8 @@ final readonly class Settling
     }
 
     /**
-     * Student's t, 95 %: from six degrees of freedom on by its expansion about the normal one, Abramowitz, M. and Stegun, I. A.
-     * (1964), Handbook of Mathematical Functions, 26.7.5, to the third term.
+     * Student's t, 95%: from six degrees of freedom on by its expansion about the normal one, Abramowitz, M. and Stegun, I. A. (1964),
+     * Handbook of Mathematical Functions, 26.7.5, to the third term.
      */
     private static function student(int $freedom): float
     {

@@ -34,7 +34,7 @@ final readonly class Site
      * @param  float  $protection  added to the minimum, on top of air, where freezing is judged, °C
      * @param  float  $depth  m
      * @param  float  $diffusivity  thermal diffusivity of the soil, m² s⁻¹
-     * @param  float  $offset  what readings on the spot add to the modelled soil, °C
+     * @param  float  $offset  what readings on the spot add to the modeled soil, °C
      * @param  string  $ground  kind of ground by the water it holds, of Ground::names(); it moves no temperature
      */
     public function __construct(

@@ -9,7 +9,7 @@ use Anthesis\Climate\RulerYears;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
 
-/** The day on which soil first holds a temperature: the first of five days running at or above it, counted from midwinter. */
+/** The day on which soil first holds a temperature: the first of five days in a row at or above it, counted from midwinter. */
 final readonly class SoilDate
 {
     private const DAYS_RUNNING = 5;

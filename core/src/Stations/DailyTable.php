@@ -148,7 +148,7 @@ final class DailyTable implements StationFormat
     }
 
     /**
-     * Where a date comes again or the dates start anew just as a column turns to another word, that column names places.
+     * Where a date comes again or the dates start again just as a column turns to another word, that column names places.
      *
      * @param  list<string>  $before  cells of the row before
      * @param  list<string>  $cells
@@ -466,7 +466,7 @@ final class DailyTable implements StationFormat
     }
 
     /**
-     * The column that names places: the chosen one, else one of a known name whose words come again.
+     * The column that names places: the chosen one, otherwise one of a known name whose words come again.
      *
      * @param  list<string>  $names  empty without a heading
      * @param  array<string, int>  $columns  taken already

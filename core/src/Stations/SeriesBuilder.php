@@ -252,7 +252,7 @@ final class SeriesBuilder
         return $list;
     }
 
-    /** @return float °C between two neighbouring values, as finely as they are written: whole units, tenths or hundredths of one */
+    /** @return float °C between two neighboring values, as finely as they are written: whole units, tenths or hundredths of one */
     public function step(TemperatureUnit $unit): float
     {
         $fineness = 1;

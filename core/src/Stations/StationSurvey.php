@@ -8,7 +8,8 @@ namespace Anthesis\Stations;
 final readonly class StationSurvey
 {
     /**
-     * @param  DailyRecordReading|null  $reading  of the chosen station, else of the first; null: the file has no such station, or no value
+     * @param  DailyRecordReading|null  $reading  of the chosen station, otherwise of the first; null: the file has no such station, or no
+     *   value
      * @param  list<StationExtent>  $stations  all of the file in the order they begin, where it names them
      */
     public function __construct(public ?DailyRecordReading $reading, public array $stations)

@@ -25,9 +25,9 @@ final readonly class SupplyLine
     /**
      * @param  int  $years  in which all of its sowings came to an end on record
      * @param  list<int>  $usual  sowings in harvest if each is picked when it usually is
-     * @param  list<float>  $low  10 % of the years, no more than that
-     * @param  list<float>  $middle  50 %
-     * @param  list<float>  $high  90 %
+     * @param  list<float>  $low  10% of the years, no more than that
+     * @param  list<float>  $middle  50%
+     * @param  list<float>  $high  90%
      */
     private function __construct(public int $years, public array $usual, public array $low, public array $middle, public array $high)
     {
@@ -128,8 +128,8 @@ final readonly class SupplyLine
      * How much to sow for a need.
      *
      * @param  float  $amount  wanted a week, kg or stems
-     * @param  float  $yieldPerMetre  what a metre of row gives in all, in the same
-     * @return float metres of row of one sowing, that give so much in each week of its harvest
+     * @param  float  $yieldPerMetre  what a meter of row gives in all, in the same
+     * @return float meters of row of one sowing, that give so much in each week of its harvest
      */
     public static function metres(SuccessionSowing $sowing, float $amount, float $yieldPerMetre): float
     {

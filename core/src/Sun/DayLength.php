@@ -15,7 +15,7 @@ use Anthesis\Record\YearDay;
  */
 final class DayLength
 {
-    /** Sun's centre below the horizon at sunrise and sunset, degrees: refraction and radius. */
+    /** Sun's center below the horizon at sunrise and sunset, degrees: refraction and radius. */
     private const SUNRISE = 0.8333;
 
     private const CIVIL_TWILIGHT = 6.0;

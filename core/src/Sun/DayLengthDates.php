@@ -12,7 +12,7 @@ final readonly class DayLengthDates
 {
     /**
      * @param  YearDay|null  $reached  first day after midwinter with so many hours; null: never, or never without
-     * @param  YearDay|null  $lost  first day after midsummer with fewer; null: likewise
+     * @param  YearDay|null  $lost  first day after summer solstice with fewer; null: likewise
      * @param  int  $days  days a year with at least so many hours
      */
     private function __construct(public float $hours, public ?YearDay $reached, public ?YearDay $lost, public int $days)

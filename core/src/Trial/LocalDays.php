@@ -15,7 +15,7 @@ use Anthesis\Replay\SeasonTables;
 /**
  * Days to maturity as a place's own sowings tell them (docs/method.md, Local days).
  *
- * Each sowing gives q, the growth-days that passed on the record from its emergence (seen, else modelled; or from setting out) to its
+ * Each sowing gives q, the growth-days that passed on the record from its emergence (seen, otherwise modeled; or from transplanting) to its
  * first harvest, over those the packet asks for. The factor is median(q)^(n/(n+3)): few sowings move the packet's days little.
  */
 final readonly class LocalDays

@@ -7,11 +7,11 @@ namespace Anthesis\Trial;
 use Anthesis\Record\Day;
 use InvalidArgumentException;
 
-/** A sowing or setting out in the ground, with what was seen of it. */
+/** A sowing or transplanting in the ground, with what was seen of it. */
 final readonly class ObservedSowing
 {
     /**
-     * @param  Day  $on  of sowing, or of setting out
+     * @param  Day  $on  of sowing, or of transplanting
      * @param  Day|null  $up  the day it came up; null: not seen
      *
      * @throws InvalidArgumentException when it came up before it was sown, or was picked before either

@@ -11,7 +11,7 @@ use Anthesis\Window\SowingWindow;
 final readonly class LoggedCase
 {
     /**
-     * @param  Day  $on  of sowing, or of setting out
+     * @param  Day  $on  of sowing, or of transplanting
      * @param  list<SowingWindow>  $windows  of its crop and route
      * @param  list<SowingWindow>  $harvests  the harvest each of them promises, in their order
      * @param  Day|null  $firstPicked  null: not picked yet, or nobody wrote it

@@ -13,7 +13,7 @@ use Anthesis\Window\SowingWindow;
  * What became of the log's sowings inside and outside the windows, and of the harvests that were promised.
  *
  * A plain document, ready for JSON: `inside` and `outside` count sowings `harvested`, `lost` (and to what: `causes`), and `open`, of which
- * nothing was written yet; `picks` counts first pickings of sowings inside, how many fell in the promised harvest, and the middle of the
+ * nothing was written yet; `picks` counts first harvests of sowings inside, how many fell in the promised harvest, and the middle of the
  * days by which the others missed it (null: none did).
  *
  * @phpstan-type Side array{harvested: int, lost: int, open: int, causes: array<string, int>}
@@ -68,7 +68,7 @@ final class LoggedPromises
         return null;
     }
 
-    /** @return int days by which a first picking missed a promised harvest, before it or after; 0: it did not */
+    /** @return int days by which a first harvest missed a promised harvest, before it or after; 0: it did not */
     private static function miss(SowingWindow $promised, Day $on, Day $picked): int
     {
         if ($picked->number - $on->number < YearDay::YEAR && ($promised->isAllYear() || $promised->contains($picked->yearDay()))) {

@@ -16,7 +16,7 @@ use Anthesis\Window\SowingWindow;
 /**
  * Whether windows keep their word: each year on record is judged by the reliability, and the windows, of all the others.
  *
- * A promise is a share of years; what came is a harvest or none. Sowings of 29 February are left out, as is a year for which some day of
+ * A promise is a share of years; what came is a harvest or none. Sowings of February 29 are left out, as is a year for which some day of
  * the year has no other one.
  */
 final readonly class WindowPromises

@@ -8,9 +8,9 @@ namespace Anthesis\Water;
 final readonly class Watered
 {
     /**
-     * @param  int  $waterings  from emergence, or setting out, on
+     * @param  int  $waterings  from emergence, or transplanting, on
      * @param  float  $millimetres  in all of them
-     * @param  float  $thirstiestWeek  mm the crop used in its thirstiest seven days running
+     * @param  float  $thirstiestWeek  mm the crop used in its thirstiest seven days in a row
      * @param  int  $sprinklings  that kept the row moist until it was up
      */
     public function __construct(
@@ -21,7 +21,7 @@ final readonly class Watered
     ) {
     }
 
-    /** @return float litres for so many metres of row, so many metres apart */
+    /** @return float liters for so many meters of row, so many meters apart */
     public function litres(float $rowSpacing, float $metres): float
     {
         return $this->millimetres * $rowSpacing * $metres;

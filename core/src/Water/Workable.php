@@ -55,8 +55,8 @@ final readonly class Workable
     }
 
     /**
-     * @return array<int, YearDay|null> by year: the day that begins the first three workable days running, on one of the 182 days from
-     *   1 January (north) or 1 July (south) on; null: none. Years whose half is not on record, or lies in a long gap, or lacks the
+     * @return array<int, YearDay|null> by year: the day that begins the first three workable days in a row, on one of the 182 days from
+     *   January 1 (north) or July 1 (south) on; null: none. Years whose half is not on record, or lies in a long gap, or lacks the
      *   precipitation of more than one day in ten, are not in it
      */
     public function first(Latitude $latitude): array

@@ -36,7 +36,7 @@ final readonly class PlaceEvidence
     }
 
     /**
-     * @param  DailyRecord  $record  as quality control leaves it
+     * @param  DailyRecord  $record  after quality control
      *
      * @throws RecordTooShort without one complete cold season, or with a day of the year that was never measured
      */

@@ -43,7 +43,7 @@ final readonly class Phrase implements JsonSerializable
         return new self(self::VERBATIM, ['text' => $text]);
     }
 
-    /** A day of the year, as "12 May". */
+    /** A day of the year, as "May 12". */
     public static function day(YearDay $day): self
     {
         [$month, $date] = $day->monthAndDay();
@@ -51,7 +51,7 @@ final readonly class Phrase implements JsonSerializable
         return new self('day', ['day' => $date, 'month' => $month]);
     }
 
-    /** A temperature, rounded to a tenth of a degree; never minus nought. */
+    /** A temperature, rounded to a tenth of a degree; never minus zero. */
     public static function celsius(float $celsius): self
     {
         return new self('celsius', ['celsius' => round($celsius, 1) + 0.0]);

@@ -24,9 +24,9 @@ use Anthesis\Words\Phrase;
 /**
  * Sowing windows by counting back from the frost, as most growers learn it.
  *
- * Days are reckoned as offsets from the first day of the cold season, so that a spring (offsets around 250) always comes
- * before the autumn that follows it (365 and on) and no hemisphere is a special case. Dates are rounded to the safe side:
- * up for the end of freezes, down for their return, up for days to maturity.
+ * Days are reckoned as offsets from the first day of the cold season, so that a spring (offsets around 250) always comes before the fall
+ * that follows it (365 and on) and no hemisphere is a special case. Dates are rounded to the safe side: up for the end of freezes, down for
+ * their return, up for days to maturity.
  */
 final readonly class CountBack implements School
 {
@@ -35,7 +35,7 @@ final readonly class CountBack implements School
     /** Maturity on days shorter than this takes the short-day allowance, hours. */
     private const SHORT_DAY = 12.0;
 
-    /** Weeks before the soil falls to PLANTING_SOIL between which autumn bulbs are planted. */
+    /** Weeks before the soil falls to PLANTING_SOIL between which fall bulbs are planted. */
     private const BULB_WEEKS = [6, 2];
 
     private const PLANTING_SOIL = 4.0;
@@ -101,7 +101,7 @@ final readonly class CountBack implements School
             $day = ($this->seasonStart->number - 1 + $offset) % YearDay::YEAR;
             $reason = match (true) {
                 $offset > $lastDay => $this->reasonAfter($offset, $nextYear, $from, $frostStart),
-                // Where no freeze closes the autumn, the soil does: it is held for as in spring.
+                // Where no freeze closes the fall, the soil does: it is held for as in spring.
                 $soilCloses && $soil[$day] < $soilMinimum => Reason::ColdSoil,
                 $hot[$day] => Reason::Heat,
                 default => null,
