@@ -6,7 +6,7 @@ namespace Anthesis\Calendar;
 
 use Anthesis\Record\Latitude;
 
-/** The zone a calendar is for, and the settlements gardeners look it up by. */
+/** The zone a calendar is for, and the towns gardeners find it by. */
 final readonly class CalendarZone
 {
     /** @param  list<array{name: string, postcode: string|null}>  $settlements */

@@ -27,14 +27,14 @@ use Anthesis\Window\PlaceEvidence;
 use Anthesis\Words\Phrase;
 
 /**
- * What the record tells of a place, beyond the year ruler: freezes season by season, trend, heat, warmth, soil, completeness.
+ * What the record says about a place, beyond the year ruler: freezes season by season, trend, heat, warmth, soil, completeness.
  *
  * A plain document, ready for JSON. Days of the year are "MM-DD"; dates "YYYY-MM-DD"; temperatures °C.
  *
- * - `to_come`, `has_come`: list<int> length 365, seasons whose last freeze is on or after the day, whose first is on or before it
- * - `day_lengths`: when days grow to so many hours and fall below them; null where they never do
- * - `twilight`: hours with civil twilight; `radiation`: at the top of the atmosphere, MJ m⁻² d⁻¹; both of each sow day
- * - `sites`: per site the normal soil of each sow day (°C at 5 cm) and when soil first holds a temperature for five days
+ * - `to_come`, `has_come`: list<int> length 365, seasons whose last freeze is on or after the day, and whose first is on or before it
+ * - `day_lengths`: when days reach a number of hours and when they fall below it; null if they never do
+ * - `twilight`: hours with civil twilight; `radiation`: at the top of the atmosphere, MJ m⁻² d⁻¹; both for each sow day
+ * - `sites`: for each site, the normal soil on each sow day (°C at 5 cm) and when soil first holds a temperature for five days
  *
  * @phpstan-import-type Words from Phrase
  *
@@ -52,13 +52,13 @@ final class ClimateSheet
 
     private const DAY_LENGTHS = [8.0, 9.0, 10.0, 11.0, 12.0, 13.0, 14.0, 15.0, 16.0];
 
-    /** Below this the trend is called one. */
+    /** Below this p-value, the trend counts as one. */
     private const TREND_P = 0.1;
 
     /**
      * @param  DailyRecord  $usable  after quality control
-     * @param  list<float>  $soils  °C, the temperatures that are dated, ascending (see `soilTemperatures`)
-     * @param  non-empty-list<Site>  $sites  whose soil is followed
+     * @param  list<float>  $soils  °C, the temperatures to date, ascending (see `soilTemperatures`)
+     * @param  non-empty-list<Site>  $sites  whose soil is modeled
      * @return Climate
      */
     public static function of(DailyRecord $usable, PlaceEvidence $place, array $soils, array $sites): array
@@ -193,7 +193,7 @@ final class ClimateSheet
 
     /**
      * @param  list<Crop>  $crops
-     * @return list<float> the soil temperatures the crops ask for, ascending
+     * @return list<float> the soil temperatures the crops need, ascending
      */
     public static function soilTemperatures(array $crops): array
     {
@@ -210,7 +210,7 @@ final class ClimateSheet
         return $asked;
     }
 
-    /** @return list<array{year: int, months: list<int>}> days with minimum and maximum, by month */
+    /** @return list<array{year: int, months: list<int>}> days with a minimum and a maximum, by month */
     private static function completeness(DailyRecord $record): array
     {
         $years = [];

@@ -22,19 +22,19 @@ use Anthesis\Window\SowingWindow;
 use Anthesis\Words\Phrase;
 
 /**
- * All that is known of a crop at a place: what its sowings on record came to, and the windows of each school side by side.
+ * Everything known about a crop at a place: how its plantings on record turned out, and the windows of each method side by side.
  *
  * A plain document, ready for JSON:
- * - `record`: by route; `ribbon.outcomes`: by outcome, list<int> length 365, years in which a sowing on sow day i+1 came to it, only those
- *   that occur; `ribbon.years`: years on record; `ribbon.reliability`, `ribbon.expected`: list<float> length 365; `harvested`: length 365, days from sow
- *   day i+1 to the first and the last of its harvest, null: never harvested; `usual`: length 365, of a crop that is sown more than
- *   once, medians
- *   of the days from sow day i+1 to its first harvest and of the days of that, null: never harvested; empty of other crops
- * - `record.raw`, `record.held`: by standard of proof, the windows as the replay alone has them, and the days on which the years would
- *   do and the crop waits for the normal soil; `record.soil_minimum`: the soil it waits for, °C, null: none
- * - `record.water`: by the best day of each window, MM-DD, what SowingWater says of it; left out without rain on record
- * - `varieties`: those of the crop with their own windows, `schools` as those of the crop
- * - `schools`: by key of School and by standard of proof, or under `any` where a school does not ask for proof
+ * - `record`: by way of growing. `ribbon.outcomes`: by outcome, list<int> length 365, years in which a planting on sow day i+1 had it, only
+ *   those that occur. `ribbon.years`: years on record. `ribbon.reliability`, `ribbon.expected`: list<float> length 365. `harvested`: length
+ *   365, days from sow day i+1 to the first and the last of its harvest, null if never harvested. `usual`: length 365, for a crop that is
+ *   sown more than once, median days from sow day i+1 to its first harvest, and median days of harvest, null if never harvested; empty for
+ *   other crops
+ * - `record.raw`, `record.held`: by confidence level, the windows as the replay alone has them, and the days on which the years would allow
+ *   it but the crop waits for the normal soil. `record.soil_minimum`: the soil it waits for, °C, null if none
+ * - `record.water`: by the best day of each window, MM-DD, the result of SowingWater; left out without rain on record
+ * - `varieties`: those of the crop with their own windows; `schools` as for the crop
+ * - `schools`: by key of School and by confidence level, or under `any` if a method does not depend on it
  *
  * @phpstan-import-type Identity from CropSheet
  * @phpstan-import-type Sheet from CropSheet
@@ -52,7 +52,7 @@ final class CropDossier
 {
     private const ANY = 'any';
 
-    /** Dates on days of a poorer chance than this are warned of. */
+    /** There is a warning about dates on days with a lower chance than this. */
     private const POOR = 0.5;
 
     /**
@@ -90,11 +90,11 @@ final class CropDossier
     }
 
     /**
-     * A dossier with the water of sowings on the best day of each window.
+     * Evidence with the water that plantings on the best day of each window need.
      *
      * @param  Dossier  $dossier
-     * @param  Place  $place  it is of
-     * @return Dossier as it was where no rain is on record
+     * @param  Place  $place  it belongs to
+     * @return Dossier unchanged if no rain is on record
      */
     public static function watered(array $dossier, Place $place, Crop $crop): array
     {
@@ -116,7 +116,7 @@ final class CropDossier
     /**
      * @param  Dossier  $dossier
      * @param  list<RouteSheet>  $routes
-     * @return list<RouteSheet> each window's evidence with the water of its best day, where rain is on record
+     * @return list<RouteSheet> each window's evidence with the water of its best day, if rain is on record
      */
     private static function withWater(array $dossier, array $routes): array
     {
@@ -135,7 +135,7 @@ final class CropDossier
 
     /**
      * @param  callable(float): list<SowingWindow>  $windows  at a share of the years
-     * @return array<string, list<Span>> by standard of proof
+     * @return array<string, list<Span>> by confidence level
      */
     private static function byStandard(callable $windows): array
     {
@@ -148,7 +148,7 @@ final class CropDossier
     }
 
     /**
-     * The sheet a calendar shows: by the school chosen.
+     * The sheet a calendar shows, by the chosen method.
      *
      * @param  Dossier  $dossier
      * @return Sheet
@@ -199,7 +199,7 @@ final class CropDossier
 
     /**
      * @param  Dossier  $dossier
-     * @return list<RouteSheet> none where the school has nothing to say of the crop
+     * @return list<RouteSheet> empty if the method has nothing to say about the crop
      */
     public static function routes(array $dossier, string $school, ProofStandard $standard): array
     {
@@ -207,7 +207,7 @@ final class CropDossier
     }
 
     /**
-     * The sheet by an educator's own dates. Only what was set by hand is; another way of growing keeps the record's word.
+     * The sheet by an educator's own dates. Only what was set by hand comes from them; other ways of growing keep what the record says.
      *
      * @param  Dossier  $dossier
      * @return Sheet
@@ -248,8 +248,8 @@ final class CropDossier
 
     /**
      * @param  Dossier  $dossier
-     * @param  array<string, list<SowingWindow>>  $windows  by value of Route: of a school, or set by hand
-     * @return list<Words> where the years on record disagree with them, a sentence a route
+     * @param  array<string, list<SowingWindow>>  $windows  by value of Route: from a method, or set by hand
+     * @return list<Words> where the years on record disagree with them, one sentence per way of growing
      */
     public static function disagreements(array $dossier, array $windows): array
     {
@@ -305,7 +305,7 @@ final class CropDossier
         ];
     }
 
-    /** @return array<string, list<RouteSheet>> by standard, or under ANY */
+    /** @return array<string, list<RouteSheet>> by confidence level, or under ANY */
     private static function windows(Crop $crop, School $school): array
     {
         if (! $school->asksProof()) {

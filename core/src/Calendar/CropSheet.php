@@ -23,7 +23,7 @@ use Anthesis\Window\WindowEvidence;
 use Anthesis\Words\Phrase;
 
 /**
- * All a calendar says of one crop: what it is, how to sow it, what can hurt, its windows and where they come from.
+ * Everything a calendar says about one crop: what it is, how to plant it, what can hurt people, its windows, and where they come from.
  *
  * A plain document, ready for JSON. Days of the year are "MM-DD".
  *
@@ -33,11 +33,11 @@ use Anthesis\Words\Phrase;
  * @phpstan-type CutSheet array{stems_per_plant: float, branches: bool, vase_days: int|null, at: string|null}
  * @phpstan-type Span array{first: string, last: string, days: int}
  * @phpstan-type Line array{key: string, label: Words, date: string|null, days: int|null, source: Words}
- * - `again`: of a crop that is sown more than once, the sowings in its windows whose harvests follow on one another, each with the
- *   first and last day of its harvest; none where one is enough
- * - `fair`: days of at least a fair chance; `chances`: those of them apart from the windows, with the years in ten that came to a harvest;
- *   `no_window`: why there is none, and what would open one, null where there is one, or no record to say it from; `evidence`: one for each
- *   window, with first harvests (10, 50, 90% of the years) of a sowing on its first and on its last day; both empty when counting back
+ * - `again`: for a crop that is sown more than once, the plantings in its windows whose harvests follow one another, each with the first
+ *   and last day of its harvest; empty if one is enough
+ * - `fair`: days of at least a fair chance; `chances`: those of them apart from the windows, with the years in ten that came to harvest;
+ *   `no_window`: why there is none, and what would open one, null if there is one, or no record to tell from; `evidence`: one for each
+ *   window, with first harvests (10, 50, 90% of the years) of a planting on its first and on its last day; both empty when counting back
  * @phpstan-type Evidence array{best: string, span: Span|null, harvests: int, years: int, slack: int, from_first: list<string>|null, from_last: list<string>|null, water?: array<string, mixed>}
  *   `evidence.water`: of a sowing on its best day, where rain is on record
  * @phpstan-type Chance array{first: string, last: string, days: int, of_ten: int}
@@ -110,8 +110,9 @@ final class CropSheet
      * When to sow again for an even supply.
      *
      * @param  list<Span>  $windows  in their order
-     * @param  list<array{int, int}|null>  $usual  length 365: days from sow day i+1 to its usual first harvest, and days of that; null: never harvested
-     * @return list<Again> none where one sowing is enough
+     * @param  list<array{int, int}|null>  $usual  length 365: days from sow day i+1 to its typical first harvest, and days of harvest;
+     *   null: never harvested
+     * @return list<Again> empty if one sowing is enough
      */
     public static function again(array $windows, array $usual): array
     {

@@ -10,8 +10,8 @@ use Anthesis\Window\School\OwnDates;
 use Anthesis\Words\Phrase;
 
 /**
- * What an edition says otherwise than the one before it: ways of growing that opened, closed or moved, crops that are new or gone, and
- * why. What is the same is not in it.
+ * How an edition differs from the one before it: ways of growing that opened, closed, or moved, crops that are new or gone, and why. What
+ * stays the same is left out.
  *
  * @phpstan-import-type Document from EditionDocument
  * @phpstan-import-type Sheet from CropSheet
@@ -19,9 +19,9 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Span from CropSheet
  * @phpstan-import-type Words from Phrase
  *
- * - `size`: days by which it moved; what opened, closed, is new or gone counts as much as a year, so that it comes first; `why`: keys of
- *   the inputs that are others: own-dates, school, crop-numbers, record, method; and soil-hold or ground-hold, where windows wait for warm
- *   soil, or for workable ground, that did not, or the other way around, and that is what bounds them
+ * - `size`: days by which it moved; what opened, closed, is new, or is gone counts as a year, so it comes first. `why`: keys of the inputs
+ *   that differ: own-dates, school, crop-numbers, record, method; and soil-hold or ground-hold, if windows now wait for warm soil or
+ *   workable ground and did not before, or the other way around, and that is what bounds them
  *
  * @phpstan-type Change array{crop: string, name: string, route: string|null, act: string|null, kind: string, size: int, before: list<Span>, now: list<Span>, why: list<string>, phrase: Words}
  */
@@ -46,7 +46,7 @@ final class EditionDifference
     /**
      * @param  Document  $before
      * @param  Document  $now
-     * @return list<Change> the largest first, then by the crop's name
+     * @return list<Change> largest first, then by the crop's name
      */
     public static function between(array $before, array $now): array
     {
@@ -130,7 +130,7 @@ final class EditionDifference
                 ],
             };
         $between = WindowDifference::between($now, $was);
-        // Windows that begin and end as they did are others in between: one was cut in two, or two grew together.
+        // Windows that start and end on the same days differ in between: one was cut in two, or two grew together.
         if ($kind === self::MOVED && $between === ['opens' => 0, 'closes' => 0]) {
             $words['difference'] = Phrase::of('change.in-between');
         }
@@ -153,7 +153,7 @@ final class EditionDifference
      * @param  list<Span>  $was
      * @param  list<Span>  $now
      * @param  array{opens: int, closes: int}|null  $between
-     * @return int days: the larger of its shifts, or by how many more or fewer it is open
+     * @return int days: the larger of its shifts, or the number of days by which it is open more or less
      */
     private static function size(array $was, array $now, ?array $between): int
     {
@@ -198,7 +198,7 @@ final class EditionDifference
     }
 
     /**
-     * Whether it is what windows wait for that bounds a window, or leaves none.
+     * Whether what windows wait for is what bounds a window, or leaves none.
      *
      * @param  RouteSheet  $route
      * @param  array{choice: string, source: string, reason: Reason}  $hold

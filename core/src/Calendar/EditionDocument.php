@@ -8,7 +8,7 @@ use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 
 /**
- * A published calendar, frozen: everything a page, feed or file needs, and a checksum over its exact text.
+ * A published calendar, locked: everything a page, feed, or file needs, and a checksum over its exact text.
  *
  * @phpstan-import-type Ruler from YearRuler
  * @phpstan-import-type Sheet from CropSheet
@@ -16,12 +16,11 @@ use Anthesis\Words\Phrase;
  * @phpstan-import-type Words from Phrase
  * @phpstan-import-type Change from EditionDifference
  *
- * `translations`: of what people wrote in it (names, notes, reasons), by language and text
- * `crop_numbers`: a fingerprint of each crop's parameters; `changes`: what is otherwise than in the edition before, where there was one
+ * `translations`: of what people wrote in it (names, notes, reasons), by language and text. `crop_numbers`: a fingerprint of each crop's
+ * parameters. `changes`: what differs from the edition before, if there was one
  *
- * `track_record`: what windows at the standard promised, and kept, judged by the years they were not made from; null where none could be
- * judged; `office`: whose it is, where several offices publish beside each other;
- * `languages`: it is read in, where these are not all
+ * `track_record`: what windows at the confidence level promised and kept, judged by the years they were not made from; null if none could
+ * be judged. `office`: who publishes it, if several offices publish side by side. `languages`: those it is read in, if not all
  *
  * @phpstan-type Kept array{standard: string, runs: int, harvests: int, promised: float, kept: float, crops: list<array{crop: string, route: string, runs: int, harvests: int, promised: float|null, years: int, low: float, high: float, short: bool}>}
  * @phpstan-type Office array{slug: string, name: string, mark: string}
@@ -49,9 +48,9 @@ final readonly class EditionDocument
      * @param  RecordNote  $record
      * @param  array<string, string>  $cropNumbers  fingerprint of each crop's parameters, by slug
      * @param  self|null  $before  the edition before it
-     * @param  array<string, array<string, string>>  $translations  of texts, by language; those of texts that stand in it are kept
+     * @param  array<string, array<string, string>>  $translations  of texts, by language; those of texts that occur in it are kept
      * @param  Kept|null  $trackRecord  null: nothing could be judged
-     * @param  Office|null  $office  null: there is one alone, which its calendars need not name
+     * @param  Office|null  $office  null: there is only one, which its calendars need not name
      * @param  list<string>|null  $languages  that it is read in; null: all there are
      */
     public static function compose(
@@ -119,8 +118,7 @@ final readonly class EditionDocument
     }
 
     /**
-     * What people wrote in a document, for translators: names of crops and what else they are called, notes, reasons for own dates,
-     * sites, the district.
+     * What people wrote in a document, for translators: crops' names and other names, notes, reasons for own dates, sites, the district.
      *
      * @param  array{zone: Zone, edition: array{note: string, ...}, crops: list<Sheet>, ...}  $content
      * @return list<string> each once
@@ -147,7 +145,7 @@ final readonly class EditionDocument
         return array_values(array_filter(array_unique($texts), static fn (string $text): bool => $text !== ''));
     }
 
-    /** What is said wherever dates of a short record are shown. */
+    /** What is said wherever the dates of a short record are shown. */
     public static function firstGuess(int $seasons): Phrase
     {
         return Phrase::of('first-guess', ['seasons' => $seasons]);
@@ -159,7 +157,7 @@ final readonly class EditionDocument
         return new self($this->content, $this->json, $this->checksum, $notice);
     }
 
-    /** Whether both tell gardeners the same: all but number, date, author and note, and what only explains them. */
+    /** Whether both tell gardeners the same, apart from the number, date, author, and note, and what only explains them. */
     public function saysTheSameAs(self $other): bool
     {
         $aside = ['edition' => true, 'crop_numbers' => true, 'changes' => true, 'track_record' => true];

@@ -10,9 +10,9 @@ use InvalidArgumentException;
 use JsonException;
 
 /**
- * Opens the text of an edition, of whatever format it was published in.
+ * Opens the text of an edition, in whatever format it was published.
  *
- * Format 1 held sentences where format 2 holds phrases: they are said as they stand, so that an edition reads as it was published.
+ * Format 1 held sentences where format 2 holds phrases. They are shown as they are, so an edition reads as it was published.
  *
  * @phpstan-import-type Document from EditionDocument
  * @phpstan-import-type Words from Phrase
@@ -34,9 +34,9 @@ final class EditionReader
     ];
 
     /**
-     * @param  string|null  $checksum  what the text must amount to; null: not checked
+     * @param  string|null  $checksum  what the text must match; null: not checked
      *
-     * @throws InvalidArgumentException when the text is not an edition, or not the one the checksum was made of
+     * @throws InvalidArgumentException if the text is not an edition, or not the one the checksum belongs to
      */
     public static function open(string $json, ?string $checksum = null): EditionDocument
     {
@@ -71,8 +71,7 @@ final class EditionReader
     }
 
     /**
-     * What editions of earlier programs do not tell is there, and says so: a crop without varieties or other names, a window without
-     * best days.
+     * Adds what editions of earlier programs do not have, as empty: a crop without varieties or other names, a window without best days.
      *
      * @param  Partial  $content
      * @return array<string, mixed>

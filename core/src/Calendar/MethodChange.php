@@ -16,8 +16,8 @@ use Anthesis\Window\SoilHold;
 use Anthesis\Words\Phrase;
 
 /**
- * What the latest edition of the method moved at a place, crop by crop, and by which rule: the windows on the same record with
- * the same numbers, without its rules and with them; and the rules without any one of which they would be others.
+ * What the latest edition of the method changed at a place, crop by crop, and by which rule: the windows on the same record with the same
+ * numbers, without its rules and with them; and each rule that would make a difference if left out.
  *
  * @phpstan-import-type Span from CropSheet
  * @phpstan-import-type Words from Phrase
@@ -27,10 +27,10 @@ use Anthesis\Words\Phrase;
 final class MethodChange
 {
     /**
-     * @param  YearDay  $from  where the year is cut: windows are listed from there on
-     * @param  float  $share  of years, of the standard of proof
+     * @param  YearDay  $from  where the year starts: windows are listed from that day on
+     * @param  float  $share  of years, at the confidence level
      * @param  int  $since  the edition of the method before
-     * @return list<Change> a way of growing whose windows are what they were is not in it
+     * @return list<Change> ways of growing whose windows did not change are left out
      */
     public static function of(
         Crop $crop,

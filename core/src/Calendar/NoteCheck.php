@@ -7,10 +7,10 @@ namespace Anthesis\Calendar;
 use Anthesis\Record\YearDay;
 
 /**
- * Holds what an English note says of seasons ("Sow in fall …", "Chiefly an fall crop") against the dates it stands beside.
+ * Compares what an English note says about seasons ("Sow in fall …", "Chiefly a fall crop") with the dates it appears beside.
  *
- * Only what is told to be done is heard: "spring sowings bolt" asks for nothing. Seasons are those of the calendar: March to May is spring
- * in the north and fall in the south.
+ * Only instructions count: "spring sowings bolt" asks for nothing. Seasons are those of the calendar: March to May is spring in the north
+ * and fall in the south.
  *
  * @phpstan-import-type Sheet from CropSheet
  */
@@ -35,8 +35,8 @@ final class NoteCheck
 
     /**
      * @param  Sheet  $sheet
-     * @return string|null the first season (`spring`, `summer`, `fall`, `winter`) in which the note asks for something and the sheet has
-     *   neither a window, a chance, a start under cover nor a harvest; null: none, or no dates to hold it against
+     * @return string|null the first season (`spring`, `summer`, `fall`, `winter`) in which the note asks for something and the sheet has no
+     *   window, chance, start indoors, or harvest; null: none, or no dates to compare with
      */
     public static function contradiction(array $sheet, string $hemisphere): ?string
     {

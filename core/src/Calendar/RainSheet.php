@@ -14,17 +14,17 @@ use Anthesis\Water\WaterDays;
 use Anthesis\Water\Workable;
 
 /**
- * What a record tells of a place's water: rain by month and week against what the air takes, dry spells, snow, and when each kind of
- * ground can first be worked.
+ * What a record says about a place's water: rain by month and week compared with what the air takes, dry spells, snow, and when each kind
+ * of ground can first be worked.
  *
  * A plain document, ready for JSON. Days of the year are "MM-DD"; mm, days.
  *
- * - `months`: January first; totals of the months with precipitation on record for nine of ten days: their mean and 10, 50, 90%; days of 1
- *   mm or more, on the mean
+ * - `months`: January first; totals of the months with precipitation on record for nine of ten days: their mean and 10, 50, 90%; mean
+ *   number of days with 1 mm or more
  * - `weeks`: 52 of the ruler's year, each of seven sow days: mean rain, and mean reference evapotranspiration
- * - `dry_spells`: by season of three months, the longest run of days under 1 mm that one year in 2, 5 and 10 has or passes
- * - `grounds`: by ground, each year's first workable day (null: none in its half-year), their 10, 50 and 90%, and the day by which the
- *   standard's share of years has come to it; `share`: of the years, by sow day, in which it can be worked
+ * - `dry_spells`: by season of three months, the longest run of days under 1 mm that one year in 2, 5, and 10 reaches or exceeds
+ * - `grounds`: by kind of ground, each year's first workable day (null: none in its half-year), their 10, 50, and 90%, and the day by which
+ *   the confidence level's share of years has had one; `share`: of the years, by sow day, in which it can be worked
  *
  * @phpstan-type Month array{month: int, years: int, mean: float|null, low: float|null, middle: float|null, high: float|null, wet_days: float|null}
  * @phpstan-type DrySpell array{months: list<int>, years: int, one_in_2: int|null, one_in_5: int|null, one_in_10: int|null}
@@ -40,7 +40,7 @@ final class RainSheet
 
     /**
      * @param  DailyRecord  $record  after quality control
-     * @param  float  $share  of years, of the standard of proof
+     * @param  float  $share  of years, at the confidence level
      * @return Rain|null null without rain on record
      */
     public static function of(DailyRecord $record, Latitude $latitude, float $share): ?array
@@ -141,13 +141,13 @@ final class RainSheet
         return $weeks;
     }
 
-    /** @return list<DrySpell> of winter, spring, summer and fall, December first in the north */
+    /** @return list<DrySpell> of winter, spring, summer, and fall, December first in the north */
     private static function drySpells(DailyRecord $record, Latitude $latitude): array
     {
         $longest = $running = $known = [];
         foreach ($record->rain ?? [] as $i => $rain) {
             [$year, $month] = Day::civil($record->first->number + $i);
-            // A season is known by its first month; December's belongs to the winter that ends in the next year.
+            // A season is named by its first month; December belongs to the winter that ends in the next year.
             $season = intdiv($month % 12, 3);
             $of = $month === 12 ? $year + 1 : $year;
             $known[$season][$of] = ($known[$season][$of] ?? 0) + ($rain === null ? 0 : 1);

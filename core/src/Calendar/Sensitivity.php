@@ -20,13 +20,13 @@ use Anthesis\Window\School\FromReplay;
 use Anthesis\Words\Phrase;
 
 /**
- * What moves a crop's windows most: each of its numbers, and of the site's, made smaller and larger by as much as it may well be wrong,
- * and the record cut to its latest years or led by another station; so that one knows what to measure next.
+ * What moves a crop's windows most: each of its numbers, and the site's, made smaller and larger by as much as it may well be wrong, and
+ * the record limited to its latest years or led by another station. It tells you what to measure next.
  *
- * A plain document, ready for JSON: `label` of a crop's number in words, null of its emergence in all soils, of the site, and of the
- * record, which go by their names; `basis` of a crop's number, null of others; `by`: the amount, in `unit` (`celsius`,
- * `share` of the number itself, `rate`, `years`, or `station`, which goes by its name); `less` and `more`: sow days that a window then
- * opens or closes on; what moves none is left out.
+ * A plain document, ready for JSON: `label` of a crop's number in words, null for its emergence in all soils, for the site, and for the
+ * record, which have names of their own; `basis` of a crop's number, null for others; `by`: the amount, in `unit` (`celsius`, `share` of
+ * the number itself, `rate`, `years`, or `station`, which is named); `less` and `more`: sow days on which a window then opens or closes.
+ * What moves nothing is left out.
  *
  * @phpstan-import-type Words from Phrase
  *
@@ -34,7 +34,7 @@ use Anthesis\Words\Phrase;
  */
 final class Sensitivity
 {
-    /** By how much a number of a basis may well be wrong: a temperature in °C, anything else as a share of itself. */
+    /** By how much a number may well be wrong, by its basis: a temperature in °C, anything else as a share of itself. */
     private const DEGREES = ['measured' => 0.5, 'packet' => 1.0, 'table' => 1.0, 'judgment' => 2.0];
 
     private const SHARES = ['measured' => 0.05, 'packet' => 0.1, 'table' => 0.15, 'judgment' => 0.25];
@@ -42,10 +42,10 @@ final class Sensitivity
     /** Groups of the crop table whose numbers move no window. */
     private const ASIDE = ['identity', 'spacing', 'water', 'seed', 'cut'];
 
-    /** Of a site, in °C or, of its rate, as a share. */
+    /** The same for a site, in °C or, for its rate, as a share. */
     private const SITE = ['air' => 0.5, 'sun' => 0.5, 'rate' => 0.1, 'protection' => 0.5];
 
-    /** Latest years that the record is cut to. */
+    /** Latest years to which the record is limited. */
     private const YEARS = [15, 10];
 
     private const EMERGENCE = '/^em_\d+$/';
@@ -53,10 +53,10 @@ final class Sensitivity
     /**
      * @param  Place  $place  at the site it is grown at
      * @param  array<string, string>  $cells  of the crop, by column
-     * @param  float|null  $measuredDays  local days to maturity, in place of the cell's; null: none
-     * @param  callable(CropColumn): NumberBasis  $basis  of a number
+     * @param  float|null  $measuredDays  local days to maturity, instead of the cell's; null: none
+     * @param  callable(CropColumn): NumberBasis  $basis  basis of a number
      * @param  array<string, DailyRecord>  $others  the record as it would be with another station first, by that station's name
-     * @return list<Mover> what moves most first
+     * @return list<Mover> what moves most, first
      */
     public static function of(
         Place $place,
@@ -129,7 +129,7 @@ final class Sensitivity
 
     /**
      * @param  list<Mover>  $movers
-     * @return list<Mover> those that move something, the most first
+     * @return list<Mover> those that move something, most first
      */
     private static function ranked(array $movers): array
     {
@@ -145,7 +145,7 @@ final class Sensitivity
     /**
      * @param  array<string, string>  $cells
      * @param  callable(CropColumn): NumberBasis  $basis
-     * @return list<array{CropColumn, non-empty-list<string>, NumberBasis}> columns that hold a number, emergence by soil as one
+     * @return list<array{CropColumn, non-empty-list<string>, NumberBasis}> columns that hold a number, with emergence by soil as one
      */
     private static function numbers(array $cells, ?float $measuredDays, callable $basis): array
     {
@@ -222,7 +222,7 @@ final class Sensitivity
 
     /**
      * @param  list<bool>  $open
-     * @return list<Mover> of each number of latest years that is fewer than there are
+     * @return list<Mover> for each number of latest years smaller than the whole
      */
     private static function ofRecord(Place $place, Crop $crop, Route $route, float $share, array $open): array
     {
@@ -278,7 +278,7 @@ final class Sensitivity
     /**
      * @param  callable(): Crop  $changed
      * @param  list<bool>  $open
-     * @return int sow days on which a window opens or closes; 0 where there can be no such crop
+     * @return int sow days on which a window opens or closes; 0 if there can be no such crop
      */
     private static function movedBy(FromReplay $replay, callable $changed, Route $route, float $share, array $open): int
     {

@@ -18,12 +18,12 @@ use Anthesis\Water\WaterDays;
 use Anthesis\Water\Watered;
 
 /**
- * The water that the sowings of a crop on one day of the year had to be given, on each kind of ground, and whether the rule of an inch a
- * week would have done.
+ * The water that plantings of a crop on one day of the year had to be given, on each kind of ground, and whether the rule of an inch a week
+ * would have been enough.
  *
- * A plain document, ready for JSON: `years` that came to harvest with their rain on record; by ground (none where no year did) the 10, 50
- * and 90% of the `waterings`, of the `mm` in all of them, of the mm used in the `week` of greatest thirst, and of the `sprinklings` until
- * it is up; `enough`: years whose thirstiest week used no more than an inch; `liters_per_m`: of row, on the middle of the mm.
+ * A plain document, ready for JSON: `years` that came to harvest with their rain on record; by ground (none if no year did) the 10, 50, and
+ * 90% of the `waterings`, of the `mm` in all of them, of the mm used in the thirstiest `week`, and of the `sprinklings` until it is up;
+ * `enough`: years whose thirstiest week used no more than an inch; `litres_per_m`: of row, at the median of the mm.
  *
  * @phpstan-type Spread array{float, float, float}
  * @phpstan-type GroundWater array{ground: string, waterings: Spread, mm: Spread, week: Spread, sprinklings: Spread, litres_per_m: float}
@@ -31,7 +31,7 @@ use Anthesis\Water\Watered;
  */
 final class SowingWater
 {
-    /** mm a week of the rule that gardens are watered by. */
+    /** mm per week by the rule that gardeners water by. */
     private const INCH = 25.4;
 
     private const LOW = 0.1;
@@ -42,7 +42,7 @@ final class SowingWater
 
     private const CM_PER_M = 100;
 
-    /** Grounds that gardeners are told of. */
+    /** Kinds of ground that gardeners are shown. */
     private const TOLD = ['sand', 'loam', 'clay'];
 
     /**
@@ -55,7 +55,7 @@ final class SowingWater
     }
 
     /**
-     * The same of several days, on the grounds that gardeners are told of.
+     * The same for several days, on the kinds of ground that gardeners are shown.
      *
      * @param  list<string>  $days  MM-DD
      * @param  list<string>  $grounds

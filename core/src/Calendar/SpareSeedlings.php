@@ -17,20 +17,20 @@ use Anthesis\Replay\Replay;
 use Anthesis\Window\ProofStandard;
 
 /**
- * Seedlings to raise under cover beside a direct sowing that often fails to come up, or fails young: how many, from when, and until when
- * they can take the place of what failed.
+ * Seedlings to raise indoors beside a direct sowing that often fails to come up, or fails young: how many, from when, and until when they
+ * can replace what failed.
  *
- * A row fails as a whole or not at all, so there are as many as a row needs, and some more (`SeedNeed::ofSpares`). They are started so
- * that they are ready when a sowing that is not up by then is late: on the day by which nine in ten of those that come up have.
+ * A row fails as a whole or not at all, so there are as many as a row needs, plus some (`SeedNeed::ofSpares`). They are started so that
+ * they are ready when a sowing that is not up yet is late: on the day by which nine in ten of those that come up are up.
  *
- * A plain document, ready for JSON: of `years` on record `failed`; `start` under cover, `ready` on the day a sowing is late, `until` the
- * last day from there on that transplanting has a fair chance (null: none, so spares would not help); `per_metre` of row.
+ * A plain document, ready for JSON: of `years` on record, how many `failed`; `start` indoors; `ready` on the day a sowing is late; `until`:
+ * the last day from there on that transplanting has a fair chance (null: none, so spares would not help); `per_metre` of row.
  *
  * @phpstan-type Spares array{years: int, failed: int, start: string, ready: string, until: string|null, per_metre: float}
  */
 final class SpareSeedlings
 {
-    /** A sowing that fails in more than so great a share of the years has spares raised for it. */
+    /** A sowing that fails in more than this share of the years gets spares. */
     private const OFTEN = 0.2;
 
     private const LATE = 0.9;
@@ -39,7 +39,7 @@ final class SpareSeedlings
 
     /**
      * @param  Place  $place  at the site it is grown at
-     * @return Spares|null null where it is not both sown and set out, fails seldom, or never came up
+     * @return Spares|null null if it is not grown both ways, seldom fails, or never came up
      */
     public static function of(Place $place, Crop $crop, YearDay $sown): ?array
     {
@@ -74,7 +74,7 @@ final class SpareSeedlings
     }
 
     /**
-     * The days that are told of a sowing, about the day of a year on which it is sown.
+     * The dates for a sowing on a given day, around that day of the year.
      *
      * @param  Spares  $spares
      * @return array{start: Day, ready: Day, until: Day|null}
@@ -91,7 +91,7 @@ final class SpareSeedlings
         ];
     }
 
-    /** @return Day the first day of that name from one on */
+    /** @return Day the first day with that name, from a day on */
     private static function next(Day $from, string $name): Day
     {
         $named = YearDay::fromIso($name)->monthAndDay();
@@ -100,7 +100,7 @@ final class SpareSeedlings
         return $day->isBefore($from) ? Day::of($from->year() + 1, ...$named) : $day;
     }
 
-    /** The last day, counted on from one, on which transplanting has a fair chance without a break. */
+    /** The last day, counted from one, on which transplanting has a fair chance without a break. */
     private static function until(Replay $replay, Crop $crop, YearDay $ready): ?YearDay
     {
         $runs = $replay->runs($crop, Route::Transplant);

@@ -14,12 +14,12 @@ use Anthesis\Window\ProofStandard;
 use Anthesis\Window\School\FromReplay;
 
 /**
- * What can still be sown, or set out, on a day and come to a harvest, crop by crop and variety by variety, by the days to its first
- * harvest: what is bought as a seedling counts from transplanting.
+ * What can still be sown, or transplanted, on a day and come to harvest, crop by crop and variety by variety, by the days to its first
+ * harvest. Transplants you buy count from transplanting.
  *
- * A plain document, ready for JSON: `days` to first harvest in weather at which packet days hold, and the ten they lie in (`from`, such as
- * 20 for 20 to 29); `hardy`: it outlives a killing freeze when it is grown; `last`: the last day of the window it is in; `of_ten`: null in
- * a window, otherwise the chance of a day on which there is only a fair one.
+ * A plain document, ready for JSON: `days` to first harvest in weather at which packet days are right, and the ten they fall in (`from`: 20
+ * for 20 to 29); `hardy`: it survives a killing freeze when grown; `last`: the last day of the window it is in; `of_ten`: null in a window,
+ * otherwise the chance on a day with only a fair one.
  *
  * @phpstan-import-type Dossier from CropDossier
  * @phpstan-import-type RouteSheet from CropSheet
@@ -32,8 +32,8 @@ final class StillFits
     private const TEN = 10;
 
     /**
-     * @param  array<string, Dossier>  $dossiers  by crop; those of no crop of the book, and cover crops, are passed over
-     * @return list<Fit> the quickest first
+     * @param  array<string, Dossier>  $dossiers  by crop; cover crops, and crops not in the book, are skipped
+     * @return list<Fit> quickest first
      */
     public static function of(array $dossiers, CropBook $book, ProofStandard $standard, YearDay $on): array
     {
@@ -78,7 +78,7 @@ final class StillFits
      * The days left until a freeze has come in half of the seasons on record.
      *
      * @param  list<int>  $hasCome  length 365, seasons in which a freeze had come by sow day i+1
-     * @return int|null null where that never happens
+     * @return int|null null if that never happens
      */
     public static function daysToFreeze(array $hasCome, int $seasons, YearDay $on): ?int
     {
@@ -94,7 +94,7 @@ final class StillFits
 
     /**
      * @param  RouteSheet|VarietyRoute  $route
-     * @return array{last: string, of_ten: int|null}|null null where the day is in no window, and has no fair chance
+     * @return array{last: string, of_ten: int|null}|null null if the day is in no window and has no fair chance
      */
     private static function spanOn(array $route, YearDay $on): ?array
     {

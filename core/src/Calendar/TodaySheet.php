@@ -32,10 +32,10 @@ use Anthesis\Window\School\FromReplay;
 use Anthesis\Words\Phrase;
 
 /**
- * What can be done on a day, on this season as it is or, for another date, by the record alone: soil, freezes to come, and every
- * act in its pile.
+ * What can be done on a day, in this season as it is or, for another date, by the record alone: soil, freezes still ahead, and every task
+ * in its group.
  *
- * A plain document, ready for JSON. Lists by day begin with the day itself, but for the soil, which begins BACK days before it.
+ * A plain document, ready for JSON. Lists by day start with the day itself, except for the soil, which starts BACK days before it.
  *
  * @phpstan-import-type Span from CropSheet
  *
@@ -65,12 +65,12 @@ final class TodaySheet
     private const TOLERANT = -2.2;
 
     /**
-     * This season's own word, for today.
+     * From this season, for today.
      *
-     * @param  DailyRecord  $record  after quality control, to the day before today
+     * @param  DailyRecord  $record  after quality control, up to the day before today
      * @param  list<Crop>  $crops
      * @param  array<string, list<Variety>>  $varieties  by crop
-     * @param  list<Site>  $covers  what there is to keep a night's cold off
+     * @param  list<Site>  $covers  what there is to protect plants for a night
      * @return Sheet
      */
     public static function ofSeason(
@@ -128,7 +128,7 @@ final class TodaySheet
     }
 
     /**
-     * The record's word alone, for any date.
+     * From the record alone, for any date.
      *
      * @param  list<Crop>  $crops
      * @param  array<string, list<Variety>>  $varieties  by crop
@@ -158,7 +158,7 @@ final class TodaySheet
         ];
     }
 
-    /** @return list<SoilReady> at each of SOIL */
+    /** @return list<SoilReady> at each temperature of SOIL */
     private static function ready(ThisSeason $season): array
     {
         $soil = $season->soil($season->today->plus(-SoilReady::DAYS_RUNNING), SoilReady::DAYS_RUNNING + ThisSeason::AHEAD);
@@ -166,7 +166,7 @@ final class TodaySheet
         return array_map(static fn (float $celsius): SoilReady => SoilReady::at($celsius, $soil, $season->today), self::SOIL);
     }
 
-    /** @return list<float|null> soil of the season's days so far, °C */
+    /** @return list<float|null> soil on the season's days so far, °C */
     private static function sinceMidwinter(SoilTemperature $soil, ThisSeason $season): array
     {
         return array_slice($soil->dailyMean, -1 - $season->latitude->yearStart()->daysUntil($season->today->plus(-1)->yearDay()));
@@ -232,7 +232,7 @@ final class TodaySheet
         return ['line' => $line, 'usual' => $usual, 'low' => $fan[0], 'middle' => $fan[1], 'high' => $fan[2], 'ready' => $ready];
     }
 
-    /** @return Freezes still to come before summer solstice or, after it, that have come by each day */
+    /** @return Freezes still ahead before the summer solstice or, after it, past by each day */
     private static function freezes(ThisSeason $season): array
     {
         $toCome = self::isBeforeMidsummer($season->today, $season->latitude);
@@ -348,7 +348,7 @@ final class TodaySheet
         return $ribbon;
     }
 
-    /** @return Span|null the window of the record that opens next, as days of the act */
+    /** @return Span|null the window of the record that opens next, as days of the task */
     private static function next(SortedActs $act, FromReplay $replay, Day $on, float $standard): ?array
     {
         $next = null;

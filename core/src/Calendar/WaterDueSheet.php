@@ -17,33 +17,33 @@ use Anthesis\Water\Irrigation;
 use Anthesis\Water\WaterDays;
 
 /**
- * When a sowing that stands is to be watered: its rain and its waterings so far, the outlook, and then each past year.
+ * When a growing planting needs water: its rain and its waterings so far, the outlook, and then each past year.
  *
- * A plain document, ready for JSON: of `of` years put to this season, it is due `now` (by this evening) in some, by `day` in half of
- * them (null: not within AHEAD days), with `mm` then; `since`: the day since which it has been due by what is known (null: it was
- * not); `rained`: the day of the last week on which rain did what had been due (null: none); `up`: whether it is up, or its seedbed is
- * what is kept moist.
+ * A plain document, ready for JSON: of `of` years continued from this season, it is due `now` (by this evening) in some, and by `day` in
+ * half of them (null: not within AHEAD days), with `mm` then; `since`: the day since which it has been due, as far as is known (null: it
+ * was not); `rained`: the day in the last week on which rain took care of what had been due (null: none); `up`: whether it is up, or its
+ * seedbed is to be kept moist.
  *
  * @phpstan-type Sheet array{of: int, now: int, day: string|null, mm: float, since: string|null, rained: string|null, up: bool}
  */
 final class WaterDueSheet
 {
-    /** Days from today on that are looked at. */
+    /** Days to look at, from today on. */
     public const AHEAD = 21;
 
     /** Days before today of which nine in ten need their rain on record. */
     private const BEFORE = 30;
 
-    /** Days for which it is told that rain did it. */
+    /** Days for which it is reported that rain took care of it. */
     private const LATELY = 7;
 
     /**
-     * @param  Place  $place  in its season, at the site it stands at
-     * @param  Day  $on  of sowing, or of transplanting
+     * @param  Place  $place  in its season, at the site it grows at
+     * @param  Day  $on  day of sowing, or of transplanting
      * @param  Day|null  $up  when it was seen up; null: not seen
      * @param  array<string, float|null>  $given  mm of each watering by date; null: as much as it took
-     * @param  array<string, float>  $gauge  mm a gauge beside it caught, by date: they take the place of the station's
-     * @return Sheet|null null without rain on record of late, or without a season
+     * @param  array<string, float>  $gauge  mm a gauge beside it caught, by date, used instead of the station's
+     * @return Sheet|null null without rain on record recently, or without a season
      */
     public static function of(
         Place $place,
@@ -93,7 +93,7 @@ final class WaterDueSheet
     }
 
     /**
-     * @param  non-empty-list<array{day: Day|null, mm: float, since: Day|null, rained: Day|null}>  $dues  of each member
+     * @param  non-empty-list<array{day: Day|null, mm: float, since: Day|null, rained: Day|null}>  $dues  for each member
      * @return Sheet
      */
     private static function summed(array $dues, Day $today, bool $isUp): array
@@ -103,7 +103,7 @@ final class WaterDueSheet
         $middle = Quantile::of($days, 0.5) ?? INF;
         $amounts = array_column(array_filter($dues, static fn (array $d): bool => $d['day'] !== null), 'mm');
         sort($amounts);
-        // Up to today all members are the same.
+        // Up to today, all members are the same.
         $isSince = $dues[0]['since'] !== null && $dues[0]['since']->isBefore($today);
         $rained = $dues[0]['rained'];
 

@@ -8,7 +8,7 @@ use Anthesis\Crop\Act;
 use Anthesis\Record\YearDay;
 
 /**
- * What can be done in each week of the year. Week 1 is 1 to January 7; week 52 has eight days.
+ * What can be done in each week of the year. Week 1 is January 1 to 7; week 52 has eight days.
  *
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Span from CropSheet
@@ -66,7 +66,7 @@ final class WeekList
     }
 
     /**
-     * What is published as dates: the windows; where there are none, so that nothing that usually works is missing, the fair chances.
+     * What is published as dates: the windows or, if there are none, the fair chances, so nothing that usually works is missing.
      *
      * @param  RouteSheet  $route
      * @return list<Span|Chance>
@@ -79,7 +79,7 @@ final class WeekList
     /**
      * @param  Sheet  $sheet
      * @param  Span|Chance  $span
-     * @return array{int, Task}|null days until it closes, and the task; null when the week lies outside the window
+     * @return array{int, Task}|null days until it closes, and the task; null if the week lies outside the window
      */
     private static function task(array $sheet, string $act, array $span, YearDay $first, YearDay $last): ?array
     {

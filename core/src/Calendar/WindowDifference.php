@@ -10,8 +10,8 @@ use Anthesis\Words\Phrase;
 /**
  * How the windows of a way of growing differ from others: when the first opens, and when the last closes.
  *
- * Where one is open all year it neither opens nor closes, and there are no days to tell. Where one would open or close more
- * than half a year apart, "earlier" and "later" mean nothing on the circle of the year: then the lengths are told.
+ * A window that is open all year neither opens nor closes, so there are no days to report. If one opened or closed more than half a year
+ * apart, "earlier" and "later" would mean nothing around the year; then the lengths are compared.
  *
  * @phpstan-import-type Span from CropSheet
  */
@@ -22,9 +22,9 @@ final class WindowDifference
     /**
      * Days by which the windows open and close later than the others (negative: earlier), −182 to 182.
      *
-     * @param  list<Span>  $windows  in the order of the ruler, as the others
+     * @param  list<Span>  $windows  in the order of the ruler, like the others
      * @param  list<Span>  $others
-     * @return array{opens: int, closes: int}|null null where either has no window, is open all year, or differs by more than half a year
+     * @return array{opens: int, closes: int}|null null if either has no window, is open all year, or differs by more than half a year
      */
     public static function between(array $windows, array $others): ?array
     {
@@ -32,7 +32,7 @@ final class WindowDifference
             return null;
         }
         $opens = self::days($others[0]['first'], $windows[0]['first']);
-        // From the first opening to the last closing, so that a window that grew is never told as one that shrank.
+        // From the first opening to the last closing, so a window that grew is never reported as one that shrank.
         $closes = $opens + self::reach($windows) - self::reach($others);
 
         return abs($closes) > self::HALF_A_YEAR ? null : ['opens' => $opens, 'closes' => $closes];
@@ -41,10 +41,10 @@ final class WindowDifference
     /**
      * As "19 days earlier to open, 3 days longer at the end".
      *
-     * @param  list<Span>  $windows  in the order of the ruler, as the others
+     * @param  list<Span>  $windows  in the order of the ruler, like the others
      * @param  list<Span>  $others
      * @param  string|Phrase  $than  whose windows the others are: `open ground`
-     * @return Phrase|null null where neither has a window
+     * @return Phrase|null null if neither has a window
      */
     public static function phrase(array $windows, array $others, string|Phrase $than): ?Phrase
     {

@@ -13,19 +13,18 @@ use Anthesis\Water\WaterDays;
 use Anthesis\Water\Workable;
 
 /**
- * Whether ground can be worked today, and when it likely can: this season as it was measured and is foretold, gone on with as each year on
- * record went on.
+ * Whether ground can be worked today, and when it likely can: this season as measured and forecast, continued as each year on record went.
  *
- * A plain document, ready for JSON: `of` years put to this season; by ground in how many of them it can be worked `today`, whether it is
- * `fit` (more than half), and the dates
- * by which in half and in nine of ten of them there has been a day to work it (null: not within AHEAD days).
+ * A plain document, ready for JSON: `of` years continued from this season; by kind of ground, in how many of them it can be worked `today`,
+ * whether it is `fit` (more than half), and the dates by which in half and in nine of ten of them there has been a day to work it (null:
+ * not within AHEAD days).
  *
  * @phpstan-type GroundToday array{ground: string, today: int, fit: bool, half: string|null, most: string|null}
  * @phpstan-type Workables array{of: int, grounds: list<GroundToday>}
  */
 final class WorkableSheet
 {
-    /** Days from today on that are looked at. */
+    /** Days to look at, from today on. */
     public const AHEAD = 120;
 
     /** Days before today of which nine in ten need their rain on record. */
@@ -37,7 +36,7 @@ final class WorkableSheet
 
     /**
      * @param  Place  $place  in its season
-     * @return Workables|null null without rain on record of late
+     * @return Workables|null null without rain on record recently
      */
     public static function of(Place $place): ?array
     {

@@ -12,7 +12,7 @@ use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 
 /**
- * One year as it was, from midwinter on: minimum, maximum and soil of each day, to be laid over the normal ones.
+ * One year as it was, from midwinter on: minimum, maximum, and soil of each day, to be drawn over the normal ones.
  *
  * @phpstan-type Course array{year: int, minimum: list<float|null>, maximum: list<float|null>, soil: list<float|null>}
  */
@@ -21,7 +21,7 @@ final class YearCourse
     /**
      * @param  DailyRecord  $usable  after quality control
      * @param  int  $year  the calendar year in which the ruler's year starts
-     * @return Course lists of length 365 by sow day (i+1), °C; null where the record has nothing
+     * @return Course lists of length 365 by sow day (i+1), °C; null where nothing is on record
      */
     public static function of(DailyRecord $usable, Latitude $latitude, Site $site, int $year): array
     {

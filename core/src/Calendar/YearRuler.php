@@ -13,15 +13,15 @@ use Anthesis\Window\PlaceEvidence;
 use Anthesis\Words\Phrase;
 
 /**
- * The place's year as it stands above every calendar: freeze, soil, light and heat by sow day, and the freeze dates.
+ * The place's year as it appears above every calendar: freeze, soil, light, and heat by sow day, and the freeze dates.
  *
  * A plain document, ready for JSON:
- * - `starts`: "MM-DD", where the ruler begins
+ * - `starts`: "MM-DD", where the ruler starts
  * - `freeze_chance`, `hot_chance`: list<float> length 365, share of years with minimum ≤ 0 °C, maximum ≥ 30 °C
  * - `soil`: list<float> length 365, normal at 5 cm, °C; `day_length`: list<float> length 365, hours
- * - `freeze_to_come`, `freeze_has_come`: list<int> length 365, seasons whose last freeze is on or after the day, whose
- *   first is on or before it; `seasons`: how many there are
- * - `freezes`: per threshold the last and first dates at three risks and the freeze-free days between them
+ * - `freeze_to_come`, `freeze_has_come`: list<int> length 365, seasons whose last freeze is on or after the day, and whose first is on or
+ *   before it; `seasons`: how many there are
+ * - `freezes`: for each threshold, the last and first dates at three risks and the freeze-free days between them
  *
  * @phpstan-import-type Words from Phrase
  *

@@ -8,10 +8,10 @@ use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
 
 /**
- * Zones side by side: risk dates, season, heat, soil and hardiness of each, and which of them the record cannot tell apart.
+ * Zones side by side: risk dates, season, heat, soil, and hardiness of each, and which of them the record cannot tell apart.
  *
- * Two zones are told apart by a date when the 90% intervals of their average last freezes, or of their average first freezes (0 °C, 1 year
- * in 2), do not overlap. Where both do, gardeners would not notice the border.
+ * A date tells two zones apart if the 90% intervals of their average last freezes, or of their average first freezes (0 °C, 1 year in 2),
+ * do not overlap. If both do, gardeners would not notice the border.
  *
  * @phpstan-import-type Ruler from YearRuler
  * @phpstan-import-type RiskDate from YearRuler
@@ -27,7 +27,7 @@ final class ZoneComparison
 
     /**
      * @param  array<string, array{ruler: Ruler, climate: Climate}>  $zones  by slug
-     * @return list<Row> the longest season first; a zone without a freeze to speak of has the longest
+     * @return list<Row> longest season first; a zone with hardly any freeze has the longest
      */
     public static function of(array $zones): array
     {
@@ -88,7 +88,7 @@ final class ZoneComparison
     }
 
     /**
-     * An interval that is open at an end reaches to the other's end; without any date there is nothing to tell apart by.
+     * An interval without an end reaches to the other's end; without any date, nothing can tell the zones apart.
      *
      * @param  RiskDate  $a
      * @param  RiskDate  $b
@@ -105,7 +105,7 @@ final class ZoneComparison
             self::offset($b['earliest'] ?? $b['date'], $starts) <= $to;
     }
 
-    /** Days from the cold season's first day, so that dates around the new year stand in order. */
+    /** Days from the cold season's first day, so dates around the new year are in order. */
     private static function offset(string $monthDay, string $starts): int
     {
         $season = Latitude::of($starts === '01-01' ? 1 : -1)->coldSeasonStart();

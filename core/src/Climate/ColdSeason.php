@@ -7,8 +7,8 @@ namespace Anthesis\Climate;
 /**
  * The first and last freeze of one cold season at one threshold.
  *
- * `season` is the year in which a northern cold season ends, in which a southern one lies. Offsets are days from the
- * season's first day; null where the season had no freeze.
+ * `season` is the year a northern cold season ends in, or a southern one lies in. Offsets are days from the season's first day, null if the
+ * season had no freeze.
  */
 final readonly class ColdSeason
 {

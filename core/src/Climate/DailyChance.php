@@ -8,13 +8,13 @@ use Anthesis\Record\Day;
 use Anthesis\Record\YearDay;
 use Closure;
 
-/** How often, among the years on record, something happens on a day of the year; smoothed over seven days. */
+/** How often, among the years on record, something happens on a day of the year, smoothed over seven days. */
 final class DailyChance
 {
     private const HALF_WEEK = 3;
 
     /**
-     * @param  list<float|null>  $series  one value a day from the first day on
+     * @param  list<float|null>  $series  one value per day, starting on the first day
      * @param  Closure(float): bool  $happens
      * @return list<float> length 365, share 0…1 on sow day i+1: the centered circular mean of seven days
      */

@@ -7,14 +7,14 @@ namespace Anthesis\Climate;
 use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 
-/** Warmth above a base, summed: the mean of a day's minimum and maximum less the base, where that is positive. */
+/** Warmth above a base, added up: the mean of a day's minimum and maximum minus the base, if that is positive. */
 final class DegreeDays
 {
     /**
-     * The mean of the sums of the years on record; missing days (gaps of up to ten are bridged) count as the year's mean.
+     * The mean of the yearly sums on record. Missing days (gaps of up to ten are bridged) count as the year's mean.
      *
      * @param  DailyRecord  $record  after quality control
-     * @return float|null °C d a year; null without a year on record
+     * @return float|null °C·d per year; null without a year on record
      */
     public static function aYear(DailyRecord $record, Latitude $latitude, float $base): ?float
     {

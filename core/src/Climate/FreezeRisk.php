@@ -29,7 +29,7 @@ final readonly class FreezeRisk
         return self::of(1 / $years);
     }
 
-    /** As "1 year in 10", where it is one in a whole number. */
+    /** As "1 year in 10", if it is one in a whole number. */
     public function phrase(): Phrase
     {
         $years = 1 / $this->chance;

@@ -11,15 +11,15 @@ use Anthesis\Record\YearDay;
 /**
  * First and last freezes of the cold seasons on record, at one threshold.
  *
- * A cold season runs from July 15 to July 14 north of the equator, from January 15 to January 14 south of it, and counts when at least 350
- * of its days have a minimum. Offsets are days from the season's first day. Seasons without a freeze enter the quantiles as −∞ for "last"
+ * A cold season runs from July 15 to July 14 north of the equator, and from January 15 to January 14 south of it. It counts if at least 350
+ * of its days have a minimum. Offsets are days from the season's first day. A season without a freeze enters the quantiles as −∞ for "last"
  * and +∞ for "first".
  */
 final readonly class FreezeStatistics
 {
     public const DAYS_NEEDED = 350;
 
-    /** Below this many seasons the record is short, and that has to be said. */
+    /** With fewer seasons, the record is short, and the user has to be told. */
     public const SEASONS_FOR_CONFIDENCE = 10;
 
     /** @var list<float> ascending offsets, +INF for a season without a freeze */
@@ -42,8 +42,8 @@ final readonly class FreezeStatistics
     /**
      * @param  DailyRecord  $record  after quality control; gaps are not bridged here
      * @param  float  $thresholdCelsius  a day with minimum ≤ this is a freeze
-     * @param  int|null  $fromSeason  first season to use; null: all
-     * @param  int|null  $toSeason  last season to use; null: all
+     * @param  int|null  $fromSeason  first season to use; null: all of them
+     * @param  int|null  $toSeason  last season to use; null: all of them
      */
     public static function of(
         DailyRecord $record,
@@ -75,19 +75,19 @@ final readonly class FreezeStatistics
         return $this->count() < self::SEASONS_FOR_CONFIDENCE;
     }
 
-    /** @return float|null offset of the date after which a freeze still comes at this risk; null: none */
+    /** @return float|null offset of the date after which another freeze comes at this risk; null: none */
     public function lastAtRisk(FreezeRisk $risk): ?float
     {
         return Quantile::of($this->lasts, 1.0 - $risk->chance);
     }
 
-    /** @return float|null offset of the date before which a freeze has already come at this risk; null: none */
+    /** @return float|null offset of the date before which a freeze has come at this risk; null: none */
     public function firstAtRisk(FreezeRisk $risk): ?float
     {
         return Quantile::of($this->firsts, $risk->chance);
     }
 
-    /** @return int|null days from the last to the first freeze, both at this risk; null where either is none */
+    /** @return int|null days from the last to the first freeze, both at this risk; null if either is none */
     public function freezeFreeDays(FreezeRisk $risk): ?int
     {
         $last = $this->lastAtRisk($risk);
@@ -121,7 +121,7 @@ final readonly class FreezeStatistics
     }
 
     /**
-     * The 90% interval of the "last" quantile at a risk, as offsets; null where no rank exists or no freeze stands there.
+     * The 90% interval of the "last" quantile at a risk, as offsets; null if there is no such rank, or no freeze at it.
      *
      * @return array{float|null, float|null}
      */
@@ -131,7 +131,7 @@ final readonly class FreezeStatistics
     }
 
     /**
-     * The 90% interval of the "first" quantile at a risk, as offsets; null where no rank exists or no freeze stands there.
+     * The 90% interval of the "first" quantile at a risk, as offsets; null if there is no such rank, or no freeze at it.
      *
      * @return array{float|null, float|null}
      */
@@ -140,7 +140,7 @@ final readonly class FreezeStatistics
         return self::interval($this->firsts, $risk->chance);
     }
 
-    /** Trend of the last freeze over the seasons that had one; null of fewer than three. */
+    /** Trend of the last freeze over the seasons that had one; null with fewer than three. */
     public function trendOfLast(): ?Trend
     {
         $years = [];
@@ -155,7 +155,7 @@ final readonly class FreezeStatistics
         return Trend::of($years, $offsets);
     }
 
-    /** The day of the year on which an offset falls, in a year without February 29. */
+    /** The day of the year an offset falls on, in a year without February 29. */
     public function dayAt(int $offset): YearDay
     {
         return $this->seasonStart->plus($offset);

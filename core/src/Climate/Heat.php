@@ -9,15 +9,15 @@ use Anthesis\Record\Latitude;
 use Anthesis\Record\Median;
 use Anthesis\Record\YearDay;
 
-/** Days with a maximum at or above a temperature: how many a year, and when the first and last come. */
+/** Days with a maximum at or above a temperature: how many per year, and when the first and last come. */
 final readonly class Heat
 {
     /**
      * @param  float  $celsius  the maximum from which a day counts
      * @param  int  $years  years on record
-     * @param  float|null  $daysAYear  mean; null without a year on record
-     * @param  YearDay|null  $first  median day of the first one, of the years that have one; null where most have none
-     * @param  YearDay|null  $last  median day of the last one, likewise
+     * @param  float|null  $daysAYear  mean per year; null without a year on record
+     * @param  YearDay|null  $first  median of the first such day, over the years that have one; null if most years have none
+     * @param  YearDay|null  $last  median of the last such day, figured the same way
      */
     private function __construct(
         public float $celsius,
@@ -53,7 +53,7 @@ final readonly class Heat
         );
     }
 
-    /** @param  list<float>  $offsets  days after the ruler's first */
+    /** @param  list<float>  $offsets  days after the first day of the year ruler */
     private static function median(array $offsets, Latitude $latitude): ?YearDay
     {
         return $offsets === [] ? null : $latitude->yearStart()->plus((int) round(Median::of($offsets)));

@@ -16,15 +16,15 @@ final readonly class Normals
 {
     private const HARMONICS = 3;
 
-    /** @param  non-empty-list<float>  $values length 365, the value normal on sow day i+1 */
+    /** @param  non-empty-list<float>  $values length 365: the normal value on sow day i+1 */
     private function __construct(public array $values)
     {
     }
 
     /**
-     * @param  list<float|null>  $series  one value a day from the first day on
+     * @param  list<float|null>  $series  one value per day, starting on the first day
      *
-     * @throws RecordTooShort when some day of the year has no value at all
+     * @throws RecordTooShort if some day of the year has no value at all
      */
     public static function of(Day $first, array $series): self
     {
@@ -32,7 +32,7 @@ final readonly class Normals
         $counts = array_fill(0, YearDay::YEAR, 0);
         $day = null;
         foreach ($series as $i => $value) {
-            // The sow day simply counts on, except at the year's end and around February 29.
+            // The sow day simply goes up by one, except at the end of the year and around February 29.
             $day = $day === null || ($day >= 58 && $day < 61) || $day === YearDay::YEAR ? Day::yearDayOf($first->number + $i) : $day + 1;
             if ($value !== null) {
                 $sums[$day - 1] += $value;

@@ -15,13 +15,13 @@ use InvalidArgumentException;
  */
 final class Quantile
 {
-    /** Guards k + fraction against the rounding of p·(n+1). */
+    /** Guards k + fraction against rounding in p·(n+1). */
     private const FUZZ = Tolerance::SUMS;
 
     /**
      * @param  list<float|int>  $sorted  ascending; may start with −INF and end with +INF
      * @param  float  $p  probability, 0…1
-     * @return float|null null when the quantile touches an infinity, or of no values
+     * @return float|null null if the quantile touches an infinity, or there are no values
      */
     public static function of(array $sorted, float $p): ?float
     {
@@ -44,9 +44,9 @@ final class Quantile
      * Ranks (1…n) of the order statistics that enclose the p-quantile with 90% confidence, whatever the distribution: lower the largest l
      * with Binom(l−1; n, p) ≤ 0.05, upper the smallest u with Binom(u−1; n, p) ≥ 0.95.
      *
-     * @return array{int|null, int|null} null where no such rank exists among n values
+     * @return array{int|null, int|null} null if no such rank exists among n values
      *
-     * @throws InvalidArgumentException when p is not between 0 and 1
+     * @throws InvalidArgumentException unless 0 < p < 1
      */
     public static function rankInterval(int $n, float $p): array
     {

@@ -6,7 +6,7 @@ namespace Anthesis\Climate;
 
 use Anthesis\Words\Refused;
 
-/** The record holds too little to say anything. */
+/** The record is too short to say anything. */
 final class RecordTooShort extends Refused
 {
 }

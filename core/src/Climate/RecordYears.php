@@ -8,18 +8,18 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Latitude;
 use Anthesis\Words\Phrase;
 
-/** Which years of a record to lean on: all of them, the latest ones, or a period. Years are those of cold seasons. */
+/** Which years of a record to use: all of them, the latest ones, or a period. Years are cold seasons. */
 final class RecordYears
 {
-    /** The choices of an educator, in years; all is the other one. */
+    /** The choices an educator has, in years, besides all of them. */
     public const LATEST = [30, 20, 15];
 
-    /** The longest record that is computed from, years: beyond it the weather is of another age, and memory is bounded by it. */
+    /** The longest record that is used, in years. Older weather is of another age, and this bounds memory. */
     public const MOST = 150;
 
     private const DAYS_OF_A_YEAR = 365.25;
 
-    /** @return DailyRecord its latest days, whole if it is no longer than the most years */
+    /** @return DailyRecord its latest days; the whole record if it is no longer than that */
     public static function atMost(DailyRecord $record, int $years = self::MOST): DailyRecord
     {
         $days = (int) floor($years * self::DAYS_OF_A_YEAR);
@@ -27,7 +27,7 @@ final class RecordYears
         return $record->days() <= $days ? $record : $record->between($record->last()->plus(1 - $days), $record->last());
     }
 
-    /** @return DailyRecord from the start of the cold season with which the latest $years complete ones begin; whole if shorter */
+    /** @return DailyRecord from the start of the first of the latest $years complete cold seasons; the whole record if it is shorter */
     public static function latest(DailyRecord $record, Latitude $latitude, int $years): DailyRecord
     {
         $seasons = FreezeStatistics::of($record, $latitude, FreezeThreshold::LightFreeze->celsius())->seasons;
@@ -41,7 +41,7 @@ final class RecordYears
     /**
      * @return DailyRecord the days of the cold seasons from one year to another
      *
-     * @throws RecordTooShort when the record has none of them
+     * @throws RecordTooShort if the record has none of them
      */
     public static function period(DailyRecord $record, Latitude $latitude, int $from, int $to): DailyRecord
     {

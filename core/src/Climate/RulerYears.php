@@ -7,15 +7,15 @@ namespace Anthesis\Climate;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 
-/** A daily series cut into years that start at midwinter (January 1 north, July 1 south), so that every summer is whole. */
+/** A daily series cut into years that start at midwinter (January 1 in the north, July 1 in the south), so every summer is in one piece. */
 final class RulerYears
 {
-    /** A year counts when this many of its days have a value. */
+    /** A year counts if this many of its days have a value. */
     public const DAYS_NEEDED = 350;
 
     /**
-     * @param  list<float|null>  $series  one value a day from the first day on
-     * @return array<int, list<float|null>> by the calendar year the year starts in; values from midwinter on
+     * @param  list<float|null>  $series  one value per day, starting on the first day
+     * @return array<int, list<float|null>> by the calendar year in which the year starts; values from midwinter on
      */
     public static function of(Day $first, array $series, Latitude $latitude): array
     {

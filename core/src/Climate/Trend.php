@@ -7,7 +7,7 @@ namespace Anthesis\Climate;
 use Anthesis\Record\Median;
 
 /**
- * Whether a date is shifting: Theil–Sen slope and the Mann–Kendall test, two-sided, with tie and continuity correction.
+ * Whether a date is shifting: Theil–Sen slope and the two-sided Mann–Kendall test, corrected for ties and continuity.
  *
  * Sen, P. K. (1968), JASA 63, 1379–1389; Kendall, M. G. (1975), Rank Correlation Methods. Shown, never applied.
  */
@@ -17,7 +17,7 @@ final readonly class Trend
     {
     }
 
-    /** Coefficients of the approximation of erfc, of the highest power first. */
+    /** Coefficients of the approximation of erfc, highest power first. */
     private const ERFC = [
         0.17087277,
         -0.82215223,
@@ -33,8 +33,8 @@ final readonly class Trend
 
     /**
      * @param  list<int>  $years  ascending
-     * @param  list<float>  $values  days, one a year
-     * @return self|null null of fewer than three values
+     * @param  list<float>  $values  days, one value per year
+     * @return self|null null with fewer than three values
      */
     public static function of(array $years, array $values): ?self
     {

@@ -50,7 +50,7 @@ use Anthesis\Window\WindowFinder;
 use Anthesis\Words\Phrase;
 
 /**
- * The core's headless door: files in, JSON, CSV or text out. Neither database nor Laravel.
+ * The core's command line: files in, JSON, CSV, or text out. It uses neither a database nor Laravel.
  *
  * docs/cli.md describes commands, options and keys.
  */
@@ -79,7 +79,7 @@ final class Application
 
     /**
      * @param  list<string>  $arguments  without the program's name
-     * @return array{int, string} exit code, and what to print: to standard output with 0, to standard error with 2
+     * @return array{int, string} exit code, and what to print: to standard output for 0, to standard error for 2
      */
     public function run(array $arguments): array
     {

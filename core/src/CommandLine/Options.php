@@ -34,7 +34,7 @@ final readonly class Options
     /**
      * @param  list<string>  $arguments  `--name value` or `--name=value`
      * @param  list<string>  $known
-     * @param  list<string>  $flags  those that are said without a value
+     * @param  list<string>  $flags  those without a value
      */
     public static function parse(array $arguments, array $known, array $flags = []): self
     {
@@ -107,7 +107,7 @@ final readonly class Options
             : throw new UsageError("--depth is a number of metres from 0 to 3; {$depth} is not.");
     }
 
-    /** The replay of a record at the place, site and school of light asked for. */
+    /** The replay of a record at the given place, site, and way of counting light. */
     public function replay(DailyRecord $record): Replay
     {
         return new Replay($record, $this->latitude(), $this->site(), $this->light());
@@ -221,7 +221,7 @@ final readonly class Options
         return $this->checked('ground', static fn (): Ground => Ground::named($name));
     }
 
-    /** The days expected after the record, as they are told; null: none. */
+    /** The days forecast after the record, as given; null: none. */
     public function outlook(): ?DailyRecord
     {
         return isset($this->values['outlook']) ? $this->daily('outlook')->asRead : null;

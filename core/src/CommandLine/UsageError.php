@@ -6,7 +6,7 @@ namespace Anthesis\CommandLine;
 
 use RuntimeException;
 
-/** What was typed cannot be carried out; the message says why in one sentence. */
+/** A command that cannot be carried out; the message says why in one sentence. */
 final class UsageError extends RuntimeException
 {
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-/** What can hurt people about a crop. `caution.<value>` says the usual precaution, and who has the last word. */
+/** How a crop can hurt people. `caution.<value>` gives the usual precaution, and who has the last word. */
 enum Caution: string
 {
     case TreatedSeed = 'treated_seed';

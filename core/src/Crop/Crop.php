@@ -4,26 +4,26 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-/** Everything the computation and the crop sheet know of a crop; CropSchema reads one from the cells of its row. */
+/** Everything the computation and the crop sheet know about a crop. CropSchema reads one from the cells of its row. */
 final readonly class Crop
 {
     /** The kind of cover crops: their "harvest" is a stand worth having. */
     public const COVER = 'cover';
 
     /**
-     * @param  string  $kind  `cool` or `warm`, or `cover`: sown for the ground, not for the kitchen or the vase
+     * @param  string  $kind  `cool` or `warm`, or `cover`: grown for the soil, not for the kitchen or the vase
      * @param  string  $start  what goes into the ground: `seed`, `clove`, `tuber`, `set`, `slip`
      * @param  list<Route>  $routes
-     * @param  Bulb|null  $bulb  null: no day-length bulb
-     * @param  Stock|null  $stock  null: to be had all year
-     * @param  string  $feeder  what it takes from the ground: `light`, `medium`, `heavy`; `fixes`, `builds`, `holds`: gives nitrogen,
-     *     humus, what would wash out
+     * @param  Bulb|null  $bulb  null: not a day-length bulb
+     * @param  Stock|null  $stock  null: available all year
+     * @param  string  $feeder  how much it takes from the soil: `light`, `medium`, `heavy`; or what it gives: `fixes` nitrogen, `builds`
+     *   humus, `holds` what would wash out
      * @param  list<Caution>  $cautions
      * @param  string|null  $alsoCalled  other common names, with commas between them
-     * @param  Seed|null  $seed  null: nothing is known of it
+     * @param  Seed|null  $seed  null: not known
      * @param  float|null  $heightCm  as it is usually grown; null: not known
-     * @param  CutFlower|null  $cut  null: not for the vase
-     * @param  FruitSet|null  $fruitSet  null: it sets fruit, or gives what is picked, in any weather
+     * @param  CutFlower|null  $cut  null: not a cut flower
+     * @param  FruitSet|null  $fruitSet  null: it sets fruit, or gives its harvest, in any weather
      */
     public function __construct(
         public string $slug,
@@ -76,11 +76,11 @@ final readonly class Crop
     /** The same crop with some parts replaced, each under its own name. */
     public function with(mixed ...$parts): self
     {
-        // @phpstan-ignore argument.type (PHP itself holds each part against the type it is declared with)
+        // @phpstan-ignore argument.type (PHP itself checks each part against its declared type)
         return new self(...$parts + get_object_vars($this));
     }
 
-    /** @return array{float, string}|null what a metre of row gives in all, in `kg`, or of a flower in `stems`; null: not known */
+    /** @return array{float, string}|null what a meter of row yields in all, in `kg`, or for a flower in `stems`; null: not known */
     public function yieldPerMetre(): ?array
     {
         return match (true) {
@@ -90,7 +90,7 @@ final readonly class Crop
         };
     }
 
-    /** What the gardener does on a date of a route. */
+    /** What the gardener does on a date of this way of growing. */
     public function act(Route $route): Act
     {
         return match (true) {
@@ -111,8 +111,8 @@ final readonly class Crop
     }
 
     /**
-     * @return string a fingerprint of all that its dates hang on, SHA-256 in hexadecimal; what else it is called, its seed, height,
-     *   water and stems are none of it, nor a number that came later and that it does not have
+     * @return string a fingerprint of everything its dates depend on, SHA-256 in hexadecimal. Other names, seed, height, water, and stems
+     *   are not part of it, nor is a number added later that the crop does not have
      */
     public function checksum(): string
     {

@@ -6,7 +6,7 @@ namespace Anthesis\Crop;
 
 use Closure;
 
-/** Crops in the order of their book, each with its varieties. Read when it is first asked for. */
+/** Crops in the order of their book, each with its varieties. It is read when it is first used. */
 final class CropBook
 {
     /** @var array{list<Crop>, array<string, list<Variety>>}|null */
@@ -37,7 +37,7 @@ final class CropBook
         return self::of([]);
     }
 
-    /** @return self of one crop, and its varieties */
+    /** @return self with one crop and its varieties */
     public function only(Crop $crop): self
     {
         return self::of([$crop], array_intersect_key($this->varieties(), [$crop->slug => true]));
@@ -49,7 +49,7 @@ final class CropBook
         return $this->read()[0];
     }
 
-    /** @return array<string, list<Variety>> by crop; a crop without any is left out */
+    /** @return array<string, list<Variety>> by crop; a crop without varieties is left out */
     public function varieties(): array
     {
         return $this->read()[1];

@@ -7,7 +7,7 @@ namespace Anthesis\Crop;
 use Anthesis\Words\Phrase;
 
 /**
- * One column of the crop table: what may stand in its cells, and where a person meets it.
+ * One column of the crop table: what its cells may hold, and where a person sees it.
  *
  * Its words are label() and `column.<name>.help`.
  */
@@ -22,20 +22,20 @@ final readonly class CropColumn
     /** A whole number of days. */
     public const COUNT = 'count';
 
-    /** Codes of Caution parted by |. */
+    /** Codes of Caution separated by |. */
     public const CAUTIONS = 'cautions';
 
     /**
      * @param  string  $type  one of the constants
-     * @param  string  $group  the part of the form it stands in
+     * @param  string  $group  the part of the form it belongs to
      * @param  string|null  $unit  `days`, `celsius`, `weeks`, `hours`, `cm`, `share`, `plants`, `kg`, `seeds`, `part`, `stems`; null: none
-     * @param  list<string>  $choices  of a CHOICE
+     * @param  list<string>  $choices  for a CHOICE
      * @param  bool  $optional  whether its cells may be blank
-     * @param  string|null  $default  the cell of a row that was kept, or written, before there was such a column; null: the table's first
-     *                                columns, which a file must have
+     * @param  string|null  $default  the cell for rows saved or written before this column existed; null: one of the table's first columns,
+     *   which a file must have
      * @param  string|null  $parameter  its key in the parameter file of the command line
      * @param  bool  $byVariety  whether a variety may have a cell of its own
-     * @param  bool  $zeroCounts  whether 0 in a parameter file is the number; otherwise it says, as null does, that the crop has none
+     * @param  bool  $zeroCounts  whether 0 in a parameter file means the number 0; otherwise it means, like null, that the crop has none
      */
     public function __construct(
         public string $name,
@@ -53,7 +53,7 @@ final readonly class CropColumn
     ) {
     }
 
-    /** What it is called: `column.<name>.label`, or of days to emergence the soil they are counted in. */
+    /** Its name: `column.<name>.label` or, for days to emergence, the soil temperature they are counted at. */
     public function label(): Phrase
     {
         return preg_match('/^em_(\d+)$/', $this->name, $soil) === 1
@@ -62,9 +62,9 @@ final readonly class CropColumn
     }
 
     /**
-     * @return string|float|int|list<Caution>|null the cell's value; null where an optional one is blank
+     * @return string|float|int|list<Caution>|null the cell's value; null if it is optional and blank
      *
-     * @throws CropRefused when the cell cannot be taken
+     * @throws CropRefused if the cell cannot be used
      */
     public function value(string $cell): string|float|int|array|null
     {

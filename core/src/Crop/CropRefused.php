@@ -7,7 +7,7 @@ namespace Anthesis\Crop;
 use Anthesis\Words\Phrase;
 use Anthesis\Words\Refused;
 
-/** A cell of a crop's row that cannot be taken; `why` is a clause, without a full stop. */
+/** A cell of a crop's row that cannot be used; `why` is a clause without a period. */
 final class CropRefused extends Refused
 {
     public function __construct(public readonly string $column, Phrase $why)

@@ -7,8 +7,8 @@ namespace Anthesis\Crop;
 use Anthesis\Words\Phrase;
 
 /**
- * Every column of the crop table, once. Reading and writing tables, the parameter file of the command line, validation, the
- * form and docs/crop-table.md follow from it.
+ * Every column of the crop table, once. Reading and writing tables, the command line's parameter file, validation, the form, and
+ * docs/crop-table.md follow from it.
  */
 final class CropSchema
 {
@@ -392,8 +392,8 @@ final class CropSchema
     }
 
     /**
-     * @param  array<string, string>  $cells  as kept, perhaps by an older table
-     * @return array<string, string> a cell for every column
+     * @param  array<string, string>  $cells  as saved, perhaps by an older table
+     * @return array<string, string> one cell for every column
      */
     public static function complete(array $cells): array
     {
@@ -401,7 +401,7 @@ final class CropSchema
     }
 
     /**
-     * @param  array<string, string>  $cells  by column; where one is missing, its default
+     * @param  array<string, string>  $cells  by column; a missing one takes its default
      *
      * @throws CropRefused naming the column
      */

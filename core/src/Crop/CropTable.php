@@ -15,7 +15,7 @@ final readonly class CropTable
     /**
      * @param  list<Crop>  $crops
      *
-     * @throws InvalidArgumentException when two crops share a slug
+     * @throws InvalidArgumentException if two crops share a slug
      */
     public function __construct(public array $crops)
     {

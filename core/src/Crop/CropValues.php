@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Crop;
 
 /**
- * The cells of a crop's row, read by its schema; each method asks for a column of its type.
+ * The cells of a crop's row, read by its schema. Each method reads a column of its type.
  *
  * @internal to CropSchema
  */
@@ -17,7 +17,7 @@ final readonly class CropValues
     /**
      * @param  array<string, string>  $cells  one for every column
      *
-     * @throws CropRefused naming the first column, in the order of the table, that cannot be taken
+     * @throws CropRefused naming the first column, in the order of the table, that cannot be used
      */
     public function __construct(array $cells)
     {

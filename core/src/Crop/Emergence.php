@@ -16,10 +16,10 @@ final readonly class Emergence
     public const TEMPERATURES = [0, 5, 10, 15, 20, 25, 30, 35, 40];
 
     /**
-     * @param  list<float|null>  $days  length 9: days to emergence at 0, 5 … 40 °C, null where it does not emerge
+     * @param  list<float|null>  $days  length 9: days to emergence at 0, 5 … 40 °C; null if it does not emerge
      * @param  int  $maxDays  a sowing not up by then is lost
      *
-     * @throws InvalidArgumentException when the table does not have nine entries
+     * @throws InvalidArgumentException unless the table has nine entries
      */
     public function __construct(public array $days, public int $maxDays)
     {
@@ -28,7 +28,7 @@ final readonly class Emergence
         }
     }
 
-    /** @return float share of emergence reached in a day at this soil temperature, linear between table temperatures */
+    /** @return float share of emergence reached in a day at this soil temperature, linear between the table's temperatures */
     public function rateAt(float $celsius): float
     {
         $top = count(self::TEMPERATURES) - 1;
@@ -42,7 +42,7 @@ final readonly class Emergence
         return (1 - $share) * self::rate($this->days[$lower]) + $share * self::rate($this->days[$lower + 1]);
     }
 
-    /** @return float|null days to emergence at a steady soil temperature; null where it does not emerge */
+    /** @return float|null days to emergence at a steady soil temperature; null if it does not emerge */
     public function daysAt(float $celsius): ?float
     {
         $rate = $this->rateAt($celsius);

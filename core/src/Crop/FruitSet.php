@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Anthesis\Crop;
 
 /**
- * The nights and days on which a crop sets fruit, °C; a null limit limits nothing.
+ * The nights and days on which a crop sets fruit, °C; null means no limit.
  *
- * Limits are extension tables'; physiology: Peet et al. 1998 for tomato, Erickson and Markhart 2002 for pepper, Monterroso and Wien
- * 1990 for bean.
+ * The limits come from extension tables; for the physiology, see Peet et al. 1998 (tomato), Erickson and Markhart 2002 (pepper), and
+ * Monterroso and Wien 1990 (bean).
  */
 final readonly class FruitSet
 {
-    /** Share of growth after which fruit sets, where the table says nothing. */
+    /** Share of growth after which fruit sets, if the table does not say. */
     public const FROM_SHARE = 0.5;
 
     /** @param  float  $fromShare  share of growth after which setting days count */

@@ -13,8 +13,8 @@ final readonly class Growth
      * @param  float  $optLowC  full growth from here …
      * @param  float  $optHighC  … to here
      * @param  float  $ceilingC  nothing grows at or above it
-     * @param  float  $refC  the mean at which packet days hold
-     * @param  int|null  $chillDays  cold days asked for before it crops, or bulbs
+     * @param  float  $refC  the mean temperature at which the packet days are right
+     * @param  int|null  $chillDays  cold days needed before it crops, or bulbs
      */
     public function __construct(
         public float $maturityDays,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Anthesis\Crop;
 
 /**
- * How fast a crop grows at a mean air temperature, against the temperature at which its packet days hold: a trapezoid that
- * rises from base to the lower optimum, stays, and falls from the upper optimum to the ceiling.
+ * How fast a crop grows at a mean air temperature, compared with the temperature at which its packet days are right: a trapezoid that rises
+ * from base to the lower optimum, stays there, and falls from the upper optimum to the ceiling.
  */
 final readonly class GrowthResponse
 {
@@ -17,7 +17,7 @@ final readonly class GrowthResponse
         $this->atReference = $this->trapezoid($crop->growth->refC);
     }
 
-    /** @return float growth-days a day at this temperature gives in full light; 1 at ref_c; 0 where the crop cannot grow at ref_c */
+    /** @return float growth-days that a day at this temperature gives in full light; 1 at ref_c; 0 if the crop cannot grow at ref_c */
     public function at(float $celsius): float
     {
         return $this->atReference > 0.0 ? $this->trapezoid($celsius) / $this->atReference : 0.0;

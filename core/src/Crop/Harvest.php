@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-/** How long one sowing is picked, in days. */
+/** How long one planting is harvested, in days. */
 final readonly class Harvest
 {
-    /** @param  int  $leastDays  the shortest harvest that is worth it */
+    /** @param  int  $leastDays  the shortest harvest worth having */
     public function __construct(public int $days, public int $leastDays)
     {
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-/** How the light of a day counts for growth: three schools growers hold to. */
+/** How a day's light counts for growth: three rules growers use. */
 enum LightSchool: string
 {
     /** In proportion to the radiation at the top of the atmosphere, full from 30 MJ m⁻² d⁻¹. */
@@ -13,7 +13,7 @@ enum LightSchool: string
     /** Nothing grows on days of ten hours or fewer. */
     case TenHour = 'ten-hour';
 
-    /** Light is left out. */
+    /** Light is ignored. */
     case None = 'none';
 
     private const FULL = 30.0;

@@ -8,13 +8,13 @@ use Anthesis\Words\Phrase;
 use LogicException;
 
 /**
- * How long a crop takes, by route, whatever its packet days count from.
+ * How long a crop takes by each way of growing, whatever its packet days count from.
  *
- * "Raised" is the growth a seedling brings from under cover: 7 · weeks − emergence there − the check at transplanting.
+ * "Raised" is the growth a seedling brings from indoors: 7 · weeks − emergence there − the transplant check.
  */
 final readonly class Maturity
 {
-    /** Packet days hold at ref_c of the air; the soil is then about this much warmer, °C. */
+    /** Packet days are right at ref_c of the air; the soil is then about this much warmer, °C. */
     public const SOIL_ABOVE_AIR = 2.0;
 
     private const LEAST_JUVENILE = 5.0;
@@ -23,7 +23,7 @@ final readonly class Maturity
 
     private float $raisedDays;
 
-    /** @throws LogicException when the crop's own table says it does not emerge where it is sown */
+    /** @throws LogicException if the crop's own table says it does not emerge where it is sown */
     public function __construct(private Crop $crop)
     {
         $this->emergenceDays = self::emergence($crop, $crop->growth->refC + self::SOIL_ABOVE_AIR);
@@ -48,7 +48,7 @@ final readonly class Maturity
         return $route === Route::Direct ? $direct : max(1.0, $direct - $this->raisedDays);
     }
 
-    /** @return float growth-days of a day-length bulb that it takes to be full-sized when bulbing starts; at least 5 when set out */
+    /** @return float growth-days after which a day-length bulb is full-sized when bulbing starts; at least 5 if transplanted */
     public function juvenileDays(Route $route): float
     {
         $days = (float) $this->crop->bulb?->juvenileDays;
@@ -56,7 +56,7 @@ final readonly class Maturity
         return $route === Route::Direct ? $days : max(self::LEAST_JUVENILE, $days - $this->raisedDays);
     }
 
-    /** @return float growth-days on long days by which a crop runs to seed; at least 5 when set out */
+    /** @return float growth-days on long days by which a crop has bolted; at least 5 if transplanted */
     public function boltingDays(Route $route): float
     {
         $days = $this->crop->bolting->growthDays;
@@ -64,7 +64,7 @@ final readonly class Maturity
         return $route === Route::Direct ? $days : max(self::LEAST_JUVENILE, $days - $this->raisedDays);
     }
 
-    /** @return float growth-days from emergence, or from transplanting, after which the cold of bolting counts; at least 0 */
+    /** @return float growth-days from emergence, or from transplanting, after which cold counts toward bolting; at least 0 */
     public function coldFromDays(Route $route): float
     {
         $days = $this->crop->bolting->coldFromGrowthDays;
@@ -72,13 +72,13 @@ final readonly class Maturity
         return $route === Route::Direct ? $days : max(0.0, $days - $this->raisedDays);
     }
 
-    /** @return float days from sowing outdoors, or from transplanting, to first harvest, in weather at which packet days hold */
+    /** @return float days from direct sowing, or from transplanting, to first harvest, in weather at which packet days are right */
     public function days(Route $route): float
     {
         return $this->growthDays($route) + ($route === Route::Direct ? $this->emergenceDays : 0.0);
     }
 
-    /** How the days of a route follow from the packet, for a derivation. */
+    /** How the days of a way of growing follow from the packet, for a derivation. */
     public function phrase(Route $route): Phrase
     {
         $growth = $this->crop->growth;

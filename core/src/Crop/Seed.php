@@ -8,10 +8,10 @@ namespace Anthesis\Crop;
 final readonly class Seed
 {
     /**
-     * @param  int  $perStation  seeds, or sets, put where plants are to stand
+     * @param  int  $perStation  seeds, or sets, put in each place where plants are to grow
      * @param  int  $thinnedTo  plants left there
-     * @param  float|null  $germination  share that comes up in good seed, 0…1; null: not counted in seeds
-     * @param  float|null  $perGram  seeds; null: not weighed
+     * @param  float|null  $germination  share of good seed that comes up, 0…1; null: not counted in seeds
+     * @param  float|null  $perGram  seeds per gram; null: not weighed
      */
     public function __construct(public int $perStation, public int $thinnedTo, public ?float $germination, public ?float $perGram)
     {

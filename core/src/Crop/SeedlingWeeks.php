@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-/** Weeks under cover before transplanting. */
+/** Weeks indoors before transplanting. */
 final readonly class SeedlingWeeks
 {
     public function __construct(public float $least, public float $usual, public float $most)
     {
     }
 
-    /** @return int days under cover, as usually grown */
+    /** @return int days indoors, typically */
     public function days(): int
     {
         return (int) round(7 * $this->usual);

@@ -8,8 +8,8 @@ namespace Anthesis\Crop;
 final readonly class UnderCover
 {
     /**
-     * @param  SeedlingWeeks|null  $weeks  null: never set out
-     * @param  float  $soilC  soil temperature under cover, °C
+     * @param  SeedlingWeeks|null  $weeks  null: never transplanted
+     * @param  float  $soilC  soil temperature indoors, °C
      * @param  float  $checkDays  growth-days lost at transplanting
      */
     public function __construct(public ?SeedlingWeeks $weeks, public float $soilC, public float $checkDays)

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Crop;
 
-/** A variety of a crop: its name, what it is told apart by, and the crop with the variety's own numbers. */
+/** A variety of a crop: its name, its traits, and the crop with the variety's own numbers. */
 final readonly class Variety
 {
     /** @param  list<string>  $tags */

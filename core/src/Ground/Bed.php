@@ -6,12 +6,12 @@ namespace Anthesis\Ground;
 
 use Anthesis\Record\Day;
 
-/** A bed with all that stands, stood and is to stand on it. */
+/** A bed with everything that is, was, and will be in it. */
 final readonly class Bed
 {
     private const ROUNDING = 1e-6;
 
-    /** A bed free for fewer days is no gap: hardly anything comes to a harvest in it. */
+    /** A bed that is free for fewer days is not an open space: hardly anything comes to harvest in it. */
     public const SHORTEST_GAP = 14;
 
     /**
@@ -27,7 +27,7 @@ final readonly class Bed
         return new self($this->key, $this->length, [...$this->stays, $stay]);
     }
 
-    /** The same bed if a stay were not on it. */
+    /** The same bed without one of its stays. */
     public function without(string $key): self
     {
         return new self(
@@ -53,7 +53,7 @@ final readonly class Bed
     {
         $most = 0.0;
         $here = array_filter($this->stays, static fn (Occupancy $s): bool => $s->overlaps($from, $to));
-        // It is fullest on a day on which something comes to it, on the first, or when what stood between rows is left alone.
+        // It is fullest on the first day, on a day something is planted, or when what grew between rows is left on its own.
         $days = [$from->number];
         foreach ($here as $stay) {
             array_push($days, max($stay->from->number, $from->number), min($stay->to->number + 1, $to->number));
@@ -65,7 +65,7 @@ final readonly class Bed
         return max(0.0, $this->length - $most);
     }
 
-    /** @return list<array{from: Day, to: Day, metres: float, keys: list<string>}> spans of days on which more stands on it than it is long */
+    /** @return list<array{from: Day, to: Day, metres: float, keys: list<string>}> spans of days on which more is in it than it is long */
     public function doubleBooked(): array
     {
         $spans = [];
@@ -110,7 +110,7 @@ final readonly class Bed
         return $spans;
     }
 
-    /** @return list<array{from: Day, to: Day}> spans of SHORTEST_GAP days and more, within two days, in which nothing stands on it */
+    /** @return list<array{from: Day, to: Day}> spans of SHORTEST_GAP days or more, between two days, with nothing in it */
     public function gaps(Day $from, Day $to): array
     {
         $stays = array_filter($this->stays, static fn (Occupancy $s): bool => $s->overlaps($from, $to));
@@ -141,7 +141,7 @@ final readonly class Bed
         return $last;
     }
 
-    /** @return Day|null when the next stay begins after a day */
+    /** @return Day|null when the next stay starts after a day */
     public function nextAfter(Day $day): ?Day
     {
         $next = null;
@@ -154,7 +154,7 @@ final readonly class Bed
         return $next;
     }
 
-    /** What stands between the rows of another takes meters only as far as it stands on more than the other does, or when that is gone. */
+    /** What grows between the rows of another crop only takes meters of its own if it is longer than the other, or once that is gone. */
     private function taken(int $day): float
     {
         $taken = 0.0;

@@ -6,7 +6,7 @@ namespace Anthesis\Ground;
 
 use Anthesis\Record\YearDay;
 
-/** What a crop gives for the ground and the time it takes, sown or set out on its best day; docs/method.md, "Fitting it on the ground". */
+/** What a crop yields for the space and time it takes, planted on its best day; docs/method.md, "Fitting it into beds". */
 final readonly class BedYield
 {
     private const WEEK = 7;
@@ -14,16 +14,16 @@ final readonly class BedYield
     private const CM = 100.0;
 
     /**
-     * @param  YearDay  $on  of the days in its windows the one that gives most; of equals the first after January 1
-     * @param  int  $days  on the ground, as it is planned for
-     * @param  float  $share  of years that come to a harvest, 0…1
-     * @param  float  $amount  kg or stems to be expected, a square meter and week
+     * @param  YearDay  $on  the day in its windows that yields most; among equals, the first after January 1
+     * @param  int  $days  in the ground, as planned
+     * @param  float  $share  of years that come to harvest, 0…1
+     * @param  float  $amount  kg or stems to expect per square meter and week
      */
     private function __construct(public YearDay $on, public int $days, public float $share, public float $amount)
     {
     }
 
-    /** @return self|null null where its yield is not known, or no day is in a window and comes to a harvest */
+    /** @return self|null null if its yield is not known, or no day in a window comes to harvest */
     public static function of(Candidate $candidate): ?self
     {
         $crop = $candidate->crop;

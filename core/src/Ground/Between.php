@@ -8,60 +8,60 @@ use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
 
 /**
- * Whether a second crop goes between the rows of one on the same meters of a bed, and why not; docs/method.md, "Two crops on the same
- * meters". The two are a *relay* where the second is off the ground before the rows of the first close, otherwise *companions*, which stand
- * beside each other grown.
+ * Whether a second crop fits between the rows of another in the same space of a bed, and if not, why; docs/method.md, "Two crops in the
+ * same space". It is a *relay* if the second is out of the ground before the rows of the first close. Otherwise the two are *companions*,
+ * fully grown side by side.
  *
- * Source: rules of thumb of market and home gardeners; no trial stands behind the numbers, so they are told as what they are.
+ * Source: rules of thumb of market and home gardeners. No trial stands behind the numbers, and the screen says so.
  */
 final readonly class Between
 {
-    /** Rows close when half of the days to the first harvest have gone. */
+    /** Rows close when this share of the days to the first harvest has passed. */
     private const CLOSES = 0.5;
 
-    /** A crop whose rows lie this far apart, in cm, and that is no higher than so many tenths of that, runs over the ground. */
+    /** A crop whose rows are this far apart, in cm, and that is no taller than SHALLOWER_TENTHS of that, runs over the ground. */
     private const WIDE_CM = 100.0;
 
     private const LOW_TENTHS = 7;
 
-    /** A warm crop stands in the shade of one that is more than twice as tall; a cool one is glad of it. */
+    /** A warm-season crop is in the shade of one more than this many times as tall; a cool-season one welcomes it. */
     private const TALLER = 2.0;
 
-    /** The shallower roots go at most so many tenths as deep as the deeper ones. */
+    /** The shallower roots go at most this many tenths as deep as the deeper ones. */
     private const SHALLOWER_TENTHS = 7;
 
-    /** The second crop runs over the first, or the first over the second. */
+    /** One of the two runs over the other. */
     public const VINES = 'vines';
 
-    /** Both are of one family: what ails one ails both, and the ground's rest is broken. */
+    /** Both are of one family: they share pests and diseases, and it breaks the rotation. */
     public const FAMILY = 'family';
 
-    /** There is no row's width left between the rows. */
+    /** There is no room for a row between the rows. */
     public const ROOM = 'room';
 
-    /** One would stand in the other's shade and does not bear it. */
+    /** One would be in the other's shade and does not tolerate it. */
     public const SHADE = 'shade';
 
-    /** Both root as deep. */
+    /** Their roots go equally deep. */
     public const ROOTS = 'roots';
 
-    /** Both take much from the ground, and out of the same depth. */
+    /** Both are heavy feeders, at the same depth. */
     public const HUNGER = 'hunger';
 
-    /** Height or roots of one are not known. */
+    /** The height or the roots of one are not known. */
     public const UNKNOWN = 'unknown';
 
-    /** It takes more meters than it stands between. */
+    /** It takes more meters than there are between the rows. */
     public const METRES = 'metres';
 
-    /** They are never on the ground together, so neither stands between the other. */
+    /** They are never in the ground at the same time, so neither is between the other. */
     public const APART = 'apart';
 
     /**
-     * @param  list<string>  $against  of the above, why they do not go together; none: they do
-     * @param  bool  $isRelay  the second is off the ground before the rows close
+     * @param  list<string>  $against  which of the reasons above keep them apart; empty: none
+     * @param  bool  $isRelay  whether the second is out of the ground before the rows close
      * @param  int  $rows  of the second in each space between two rows of the first; 0: none fits
-     * @param  float  $apartCm  between neighboring rows, of either, where that many stand in the space; the space itself where none does
+     * @param  float  $apartCm  between neighboring rows of either crop, with that many rows in the space; the whole space if there are none
      */
     private function __construct(public array $against, public bool $isRelay, public int $rows, public float $apartCm)
     {
@@ -89,10 +89,10 @@ final readonly class Between
     }
 
     /**
-     * What goes between the rows of a stay, the best first, and what would be ready in time and does not.
+     * What fits between the rows of a stay, best first, and what would be ready in time but does not fit.
      *
      * @param  list<Candidate>  $candidates
-     * @param  Day  $from  first day on which something could be sown or set out there
+     * @param  Day  $from  first day on which something could be planted there
      * @return list<array{fit: Fit, between: self}>
      */
     public static function fits(Bed $bed, Occupancy $first, array $candidates, Day $from): array
@@ -104,7 +104,7 @@ final readonly class Between
             if ($candidate->crop->kind === Crop::COVER) {
                 continue;
             }
-            // Out before the rows close, if it can be; otherwise beside the other as long as that stands.
+            // Out before the rows close, if possible; otherwise beside the other for as long as that stays.
             foreach ([self::closes($first)->plus(-1), $first->to] as $until) {
                 $fit = $until->isBefore($from) ? null : Fit::of($bed, $candidate, $from, $until);
                 if ($fit === null || $fit->breaks !== null) {
@@ -123,13 +123,13 @@ final readonly class Between
         return $fits;
     }
 
-    /** @return list<bool|float|string> what goes together first, then what is out soonest, what is eaten, and what gives most */
+    /** @return list<bool|float|string> what goes together first; then what is out soonest, food before flowers, and what yields most */
     private static function rank(Fit $fit, self $between): array
     {
         return [! $between->agrees(), ! $between->isRelay, $fit->unit !== 'kg', -$fit->worth, $fit->candidate->key()];
     }
 
-    /** @return float meters between the rows of a stay on which nothing else stands from a day on */
+    /** @return float meters between the rows of a stay with nothing in them from a day on */
     public static function room(Bed $bed, Occupancy $first, Day $from): float
     {
         $most = 0.0;
@@ -145,7 +145,7 @@ final readonly class Between
         return max(0.0, $first->metres - $most);
     }
 
-    /** @return Day from which the rows of a crop have closed */
+    /** @return Day the day from which the rows of a crop are closed */
     public static function closes(Occupancy $first): Day
     {
         return $first->from->plus((int) ceil(self::CLOSES * $first->crop->growth->maturityDays));
@@ -156,7 +156,7 @@ final readonly class Between
         return $this->against === [];
     }
 
-    /** @return array<string, bool> what only matters where both stand there grown */
+    /** @return array<string, bool> what only matters if both grow there to full size */
     private static function grown(Crop $first, Crop $second): array
     {
         [$a, $b] = [$first->heightCm, $second->heightCm];
@@ -164,7 +164,7 @@ final readonly class Between
             return [self::VINES => self::runs($first) || self::runs($second), self::UNKNOWN => true];
         }
         $lower = $a < $b ? $first : $second;
-        // What gives nitrogen to the ground does not take it from its neighbor, however deep it roots.
+        // A crop that gives nitrogen to the ground does not take it from its neighbor, however deep its roots go.
         $gives = $first->feeder === 'fixes' || $second->feeder === 'fixes';
 
         return [
@@ -174,7 +174,7 @@ final readonly class Between
         ];
     }
 
-    /** Whether the roots of one go so much deeper that each draws from ground of its own. */
+    /** Whether the roots of one go so much deeper that each has ground of its own. */
     private static function drawApart(Crop $first, Crop $second): bool
     {
         [$a, $b] = [$first->watering->rootCm, $second->watering->rootCm];
@@ -182,17 +182,17 @@ final readonly class Between
         return $a !== null && $b !== null && 10 * min($a, $b) <= self::SHALLOWER_TENTHS * max($a, $b);
     }
 
-    /** Lies on the ground and takes all of it. */
+    /** Lies on the ground and covers all of it. */
     private static function runs(Crop $crop): bool
     {
         return $crop->spacing->rowCm >= self::WIDE_CM &&
             ($crop->heightCm === null || 10 * $crop->heightCm <= self::LOW_TENTHS * $crop->spacing->rowCm);
     }
 
-    /** How many rows of the second fit between two of the first, each plant with half its spacing to each side. */
+    /** How many rows of the second fit between two of the first, each plant with half of its spacing on each side. */
     private static function rows(Crop $first, Crop $second, bool $isRelay): int
     {
-        // A crop whose rows have not closed takes half of what it will.
+        // A crop whose rows have not closed takes half of its later space.
         $taken = $first->spacing->spacingCm * ($isRelay ? self::CLOSES : 1.0);
         $free = intdiv((int) round(max(0.0, $first->spacing->rowCm - $taken)), max(1, (int) round($second->spacing->spacingCm)));
 

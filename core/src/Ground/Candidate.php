@@ -7,7 +7,7 @@ namespace Anthesis\Ground;
 use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 
-/** A crop, or one of its varieties, as it may be put on a bed. */
+/** A crop, or one of its varieties, that may be put in a bed. */
 final readonly class Candidate
 {
     /** @param  string|null  $variety  null: the crop itself */
@@ -15,7 +15,7 @@ final readonly class Candidate
     {
     }
 
-    /** @return string what it is told apart from others by */
+    /** @return string tells it apart from others */
     public function key(): string
     {
         return "{$this->crop->slug} {$this->route->value} {$this->variety}";

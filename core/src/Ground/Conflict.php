@@ -6,24 +6,24 @@ namespace Anthesis\Ground;
 
 use Anthesis\Record\Day;
 
-/** Something on a bed that cannot go as it is planned. */
+/** Something in a bed that does not work as planned. */
 final readonly class Conflict
 {
-    /** More stands on it than it is long. */
+    /** More is in it than it is long. */
     public const DOUBLE = 'double';
 
-    /** A planned crop breaks the rest of its family. */
+    /** A planned crop breaks the rotation of its family. */
     public const REST = 'rest';
 
     /** A planned crop goes in outside every window. */
     public const OUTSIDE = 'outside';
 
-    /** A planned crop does not go between the rows it is planned between. */
+    /** A planned crop does not fit between the rows it is planned between. */
     public const BETWEEN = 'between';
 
     /**
-     * @param  list<string>  $keys  of the stays it is between, the planned one first
-     * @param  list<string>  $why  they do not go together, as `Between` says it
+     * @param  list<string>  $keys  of the stays in conflict, the planned one first
+     * @param  list<string>  $why  why they do not go together, one of the constants of `Between`
      */
     private function __construct(public string $kind, public Day $from, public Day $to, public array $keys, public array $why = [])
     {
@@ -31,7 +31,7 @@ final readonly class Conflict
 
     /**
      * @param  array<string, StandingKind>  $kinds  of its stays, by key
-     * @param  array<string, GroundDays>  $usual  how long what is planned stays here, by key of its stay
+     * @param  array<string, GroundDays>  $usual  how long planned crops stay here, by key of the stay
      * @return list<self>
      */
     public static function on(Bed $bed, array $kinds, array $usual): array

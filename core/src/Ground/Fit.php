@@ -7,21 +7,21 @@ namespace Anthesis\Ground;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
 
-/** What fits a bed from one day to another, the best first; docs/method.md, "Fitting it on the ground". */
+/** What fits in a bed from one day to another, best first; docs/method.md, "Fitting it into beds". */
 final readonly class Fit
 {
-    /** A gap of so many days that nothing fits gets a cover crop. */
+    /** An open space this many days long in which nothing fits gets a cover crop. */
     public const COVER_DAYS = 40;
 
     /**
-     * @param  Day  $on  of sowing or transplanting: the first that is open
+     * @param  Day  $on  day of sowing or transplanting: the first that is open
      * @param  Day  $first  median first harvest
-     * @param  Day  $to  last day on the ground, within the gap
-     * @param  float  $share  of years that come to a harvest, 0…1
-     * @param  float  $worth  a meter and day on the ground to be expected; 0 where the yield is not known
-     * @param  string|null  $unit  of it: `kg`, or of a flower `stems`; null: not known
-     * @param  Occupancy|null  $breaks  the stay of its family whose rest it would break; null: none
-     * @param  bool  $feeds  it gives nitrogen after a crop that took much
+     * @param  Day  $to  last day in the ground, within the open space
+     * @param  float  $share  of years that come to harvest, 0…1
+     * @param  float  $worth  to expect per meter and day in the ground; 0 if the yield is not known
+     * @param  string|null  $unit  its unit: `kg`, or for a flower `stems`; null: not known
+     * @param  Occupancy|null  $breaks  the stay of its family whose rotation it would break; null: none
+     * @param  bool  $feeds  whether it gives nitrogen after a heavy feeder
      */
     private function __construct(
         public Candidate $candidate,
@@ -57,7 +57,7 @@ final readonly class Fit
         ) {
             array_push($fits, ...$covers);
         }
-        // Stems and kilograms are not held against each other: what is eaten comes first, then flowers among themselves.
+        // Stems and kilograms are not compared: food crops come first, then flowers among themselves.
         $rank = static fn (self $f): array => [
             $f->breaks !== null,
             ! $f->feeds,
@@ -72,7 +72,7 @@ final readonly class Fit
         return $fits;
     }
 
-    /** @return self|null null where no day that is open comes to a harvest worth having in time */
+    /** @return self|null null if no open day comes to a harvest worth having in time */
     public static function of(Bed $bed, Candidate $candidate, Day $from, Day $to): ?self
     {
         $days = $candidate->days;

@@ -11,13 +11,13 @@ use Anthesis\Replay\Runs;
 use Anthesis\Succession\HarvestDays;
 use Anthesis\Window\SowingWindow;
 
-/** How long a crop stays on the ground, by the day it is sown or set out on: of the years on record. */
+/** How long a crop stays in the ground, by the day it is sown or transplanted on, over the years on record. */
 final readonly class GroundDays
 {
     /**
-     * Lists of 365, by sow day less one; null on a day that never came to a harvest.
+     * Lists have length 365, for sow day i+1; null on a day that never came to harvest.
      *
-     * @param  list<float>  $shares  of years that come to a harvest, 0…1
+     * @param  list<float>  $shares  of years that come to harvest, 0…1
      * @param  list<int|null>  $first  days to the median first harvest
      * @param  list<int|null>  $late  days by which nine of ten first harvests have come
      * @param  list<int|null>  $harvest  median days of harvest
@@ -52,13 +52,13 @@ final readonly class GroundDays
         return $this->open[$on->yearDay()->number - 1];
     }
 
-    /** @return float share of years that come to a harvest, 0…1 */
+    /** @return float share of years that come to harvest, 0…1 */
     public function share(Day $on): float
     {
         return $this->shares[$on->yearDay()->number - 1];
     }
 
-    /** @return Day|null the median first harvest; null: none ever came */
+    /** @return Day|null the median first harvest; null: there never was one */
     public function firstHarvest(Day $on): ?Day
     {
         $days = $this->first[$on->yearDay()->number - 1];
@@ -66,7 +66,7 @@ final readonly class GroundDays
         return $days === null ? null : $on->plus($days);
     }
 
-    /** @return Day|null the day by which nine of ten first harvests have come; null: none ever came */
+    /** @return Day|null the day by which nine of ten first harvests have come; null: there never was one */
     public function lateHarvest(Day $on): ?Day
     {
         $days = $this->late[$on->yearDay()->number - 1];
@@ -74,7 +74,7 @@ final readonly class GroundDays
         return $days === null ? null : $on->plus($days);
     }
 
-    /** @return Day|null the last day on the ground as it is planned for: nine of ten first harvests, and the median harvest after it */
+    /** @return Day|null the last day in the ground, as planned: nine of ten first harvests, plus the median harvest */
     public function until(Day $on): ?Day
     {
         $at = $on->yearDay()->number - 1;

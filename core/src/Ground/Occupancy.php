@@ -8,15 +8,16 @@ use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
 use InvalidArgumentException;
 
-/** A crop's stay on a bed: from sowing or transplanting to the last harvest; planned, under way or done. */
+/** A crop's stay in a bed, from sowing or transplanting to the last harvest: planned, growing, or finished. */
 final readonly class Occupancy
 {
     /**
-     * @param  string  $key  what it is known by
-     * @param  float  $metres  of the bed's length it takes
-     * @param  string|null  $between  key of the stay between whose rows it stands, on meters that are that one's; null: on its own
+     * @param  string  $key  identifies it
+     * @param  float  $metres  length of the bed it takes
+     * @param  string|null  $between  key of the stay whose rows it grows between, in space that belongs to that one; null: it has its own
+     *   space
      *
-     * @throws InvalidArgumentException when it ends before it begins, or takes nothing
+     * @throws InvalidArgumentException if it ends before it starts, or takes no space
      */
     public function __construct(
         public string $key,

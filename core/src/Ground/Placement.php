@@ -6,10 +6,10 @@ namespace Anthesis\Ground;
 
 use Anthesis\Record\Day;
 
-/** A wish put on a bed, or the reason why it could not be. */
+/** A crop to fit in that got a place, or the reason why it did not. */
 final readonly class Placement
 {
-    /** Why one could not be placed, the first that holds; `placement.<value>` in words. */
+    /** Why one could not be placed, the first that applies; `placement.<value>` in words. */
     public const NO_WINDOW = 'no-window';
 
     public const NO_ROOM = 'no-room';

@@ -9,12 +9,12 @@ use Anthesis\Crop\Route;
 use Anthesis\Record\Day;
 use Anthesis\Season\UnderWay;
 
-/** What is to be done for a planting, counted from its day; docs/method.md, "Fitting it on the ground". */
+/** What has to be done for a planting, counted from its day; docs/method.md, "Fitting it into beds". */
 final class Preparation
 {
     private const WEEK = 7;
 
-    /** Weeks for compost that lies, and for compost that is turned each week. */
+    /** Weeks for compost that is left alone, and for compost that is turned every week. */
     private const COMPOST = 12;
 
     private const TURNED_COMPOST = 6;
@@ -23,30 +23,30 @@ final class Preparation
 
     private const WARMED = 7;
 
-    /** A soil that lacks so many °C of what a crop asks for is warmed under cover. */
+    /** Soil that is this many °C short of what a crop needs is warmed under cover. */
     private const LACKS = 5.0;
 
-    /** Days after sowing or transplanting in which heat harms. */
+    /** Days after sowing or transplanting in which heat does harm. */
     private const TENDER = 21;
 
     /**
-     * Days from raw manure to a harvest that touches soil. A crop that does not may have 90; which do is not in the book, so all are
-     * taken for such.
+     * Days from raw manure to a harvest that touches soil. For others, 90 would do, but the book does not say which they are, so all are
+     * treated as if they touched it.
      */
     private const MANURE = 120;
 
-    /** Days a cover crop lies cut before seed is sown after it. */
+    /** Days between cutting a cover crop and sowing after it. */
     private const ROTS = 21;
 
-    /** A bed that is made ready is so much warmer than the usual ground, °C. */
+    /** A prepared bed is this much warmer than normal ground, °C. */
     private const SOIL_ABOVE = 2.0;
 
-    /** In colder soil than this coming up is reckoned as at it, °C. */
+    /** In colder soil, emergence is figured as at this temperature, °C. */
     private const COLDEST = 1.0;
 
     /**
      * @param  list<float>  $soil  normal soil temperature by day of the year, °C
-     * @return Day|null when what is sown on a day usually comes up; null: it is set out, or does not come up in such soil
+     * @return Day|null when what is sown on a day normally emerges; null: it is transplanted, or does not emerge in such soil
      */
     public static function up(Crop $crop, Route $route, Day $on, array $soil): ?Day
     {
@@ -57,7 +57,7 @@ final class Preparation
 
     /**
      * @param  array{start: Day, ready: Day, until: Day|null}  $spares  days of the seedlings raised beside a sowing
-     * @return list<Task> none where they come too late
+     * @return list<Task> empty if they would come too late
      */
     public static function ofSpares(array $spares): array
     {
@@ -67,14 +67,14 @@ final class Preparation
     }
 
     /**
-     * A cover crop is for the ground: nothing is made ready for it, and it is cut once its stand is worth having, before it seeds,
-     * and in time for what comes after it.
+     * A cover crop is for the ground. Nothing is prepared for it, and it is cut once its stand is worth having, before it sets seed, and in
+     * time for what comes after it.
      *
      * @param  Day  $on  of sowing
-     * @param  Day|null  $up  when it is to come up; null: it is up
+     * @param  Day|null  $up  when it should emerge; null: it is up
      * @param  Day  $worthHaving  its "harvest": the first day its stand is worth having
      * @param  Day|null  $next  when the next crop goes in; null: none is planned
-     * @return list<Task> in the order of their days
+     * @return list<Task> in order of their days
      */
     public static function ofCover(Crop $crop, Day $on, ?Day $up, Day $worthHaving, ?Day $next): array
     {
@@ -88,11 +88,11 @@ final class Preparation
 
     /**
      * @param  Day  $on  of sowing or transplanting
-     * @param  Day|null  $up  when it is to come up; null: it is set out
-     * @param  Day  $firstHarvest  the earliest to be expected
+     * @param  Day|null  $up  when it should emerge; null: it is transplanted
+     * @param  Day  $firstHarvest  the earliest to expect
      * @param  list<float>  $soil  normal soil temperature by day of the year, °C
      * @param  list<float>  $maximum  normal maximum by day of the year, °C
-     * @return list<Task> in the order of their days
+     * @return list<Task> in order of their days
      */
     public static function of(Crop $crop, Route $route, Day $on, ?Day $up, Day $firstHarvest, array $soil, array $maximum): array
     {

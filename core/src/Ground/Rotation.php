@@ -7,26 +7,25 @@ namespace Anthesis\Ground;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
 
-/** Families that rest from a bed, and what follows well on what; docs/method.md, "Fitting it on the ground". */
+/** Families that stay out of a bed for some years, and what follows well after what; docs/method.md, "Fitting it into beds". */
 final class Rotation
 {
     private const USUAL_YEARS = 3;
 
-    /** Families whose diseases outlast the usual rest. */
+    /** Families whose diseases outlast the usual rotation. */
     private const YEARS = ['Brassicaceae' => 4, 'Amaryllidaceae' => 4];
 
     private const YEAR = 365;
 
-    /** @return int years a family rests from a bed */
+    /** @return int years a family stays out of a bed */
     public static function years(string $family): int
     {
         return self::YEARS[$family] ?? self::USUAL_YEARS;
     }
 
     /**
-     * @return Occupancy|null the nearest stay on the bed of the crop's family whose rest its stay would break, before it or after;
-     *     null: none.
-     *                   Cover crops keep no rest: they are cut before they are much of a plant
+     * @return Occupancy|null the nearest stay in the bed of the same family, before or after, whose rotation this one would break; null:
+     *   none. Cover crops have no rotation, because they are cut before they are much of a plant
      */
     public static function broken(Bed $bed, Crop $crop, Day $from, Day $to): ?Occupancy
     {
@@ -49,7 +48,7 @@ final class Rotation
         return $nearest;
     }
 
-    /** Whether a crop that gives nitrogen comes after one that takes much. */
+    /** Whether a crop that gives nitrogen comes after a heavy feeder. */
     public static function feedsAfterHunger(Bed $bed, Crop $crop, Day $from): bool
     {
         return $crop->feeder === 'fixes' && $bed->before($from)?->crop->feeder === 'heavy';

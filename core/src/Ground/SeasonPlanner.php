@@ -7,13 +7,13 @@ namespace Anthesis\Ground;
 use Anthesis\Record\Day;
 
 /**
- * Fills beds with wishes, by a plain search whose rules can be told (docs/method.md, "Fill my beds"):
+ * Fits crops into beds by a simple search whose rules can be explained (docs/method.md, "Plan my beds for me"):
  *
- * 1. What stands on the beds already stays as it is.
- * 2. Wishes with the fewest days to be sown on go first; of equals those that stay longest, then by their key.
- * 3. A wish goes on the first day of the season that is open to it, on a bed with room for all its stay and no rest broken.
- * 4. Of several beds on that day: one where it feeds what a hungry crop left; then the one that stood empty the shortest, so that
- *    long gaps stay whole; then the first.
+ * 1. What already is in the beds stays as it is.
+ * 2. Crops with the fewest possible sow days go first; among equals, those that stay longest, then by key.
+ * 3. A crop goes on the first day of the season that is open to it, in a bed with room for its whole stay where it keeps the rotation.
+ * 4. Among several beds on that day, it takes one where it feeds what a heavy feeder left; then the one that has been empty the shortest,
+ *    so long open spaces stay whole; then the first.
  */
 final class SeasonPlanner
 {
@@ -24,9 +24,9 @@ final class SeasonPlanner
     public const FREE = 'free';
 
     /**
-     * @param  list<Bed>  $beds  with what stands on them, pinned and other
+     * @param  list<Bed>  $beds  with what is in them, locked or not
      * @param  list<Wish>  $wishes
-     * @return list<Placement> one a wish, in the order in which they were placed
+     * @return list<Placement> one per crop to fit in, in the order in which they were placed
      */
     public static function plan(array $beds, array $wishes, Day $from, Day $to): array
     {
@@ -60,7 +60,7 @@ final class SeasonPlanner
         return $placements;
     }
 
-    /** @return array{int, int} days a wish may be sown on, and its longest stay */
+    /** @return array{int, int} days a crop may be sown on, and its longest stay */
     private static function choice(Wish $wish, Day $from, Day $to): array
     {
         $open = $longest = 0;

@@ -6,15 +6,15 @@ namespace Anthesis\Ground;
 
 use Anthesis\Crop\Crop;
 
-/** How many plants a row or a square takes, and how much seed; docs/method.md, "Fitting it on the ground". */
+/** How many plants a row or a square takes, and how much seed; docs/method.md, "Fitting it into beds". */
 final readonly class SeedNeed
 {
-    /** m² of the square of 30 cm that per_square_foot counts plants in */
+    /** m² of the 30 cm square that per_square_foot counts plants in */
     private const SQUARE = 0.09;
 
     private const CM = 100.0;
 
-    /** Spare seedlings for each plant of a sowing that may fail as a whole: one in ten does not take. */
+    /** Spare seedlings for each plant of a sowing that may fail as a whole; one in ten does not take. */
     private const SPARES = 1.1;
 
     /**
@@ -25,13 +25,13 @@ final readonly class SeedNeed
     {
     }
 
-    /** @param  float  $metres  of a row */
+    /** @param  float  $metres  length of row */
     public static function ofRows(Crop $crop, float $metres, int $rows): self
     {
         return self::of($crop, self::plants($crop, $metres, $rows));
     }
 
-    /** @param  float  $metres  of a row of the sowing they may take the place of */
+    /** @param  float  $metres  length of row of the sowing they may replace */
     public static function ofSpares(Crop $crop, float $metres, int $rows): self
     {
         return self::of($crop, self::SPARES * self::plants($crop, $metres, $rows));
@@ -39,7 +39,7 @@ final readonly class SeedNeed
 
     /**
      * @param  float  $area  m²
-     * @return self|null null where it is not known how many stand in a square
+     * @return self|null null if the number of plants in a square is not known
      */
     public static function ofArea(Crop $crop, float $area): ?self
     {

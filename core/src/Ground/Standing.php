@@ -7,25 +7,25 @@ namespace Anthesis\Ground;
 use Anthesis\Crop\Crop;
 use Anthesis\Record\Day;
 
-/** A crop on a bed as it is known: planned, under way or over; when it is first picked, and until when it takes its ground. */
+/** A crop in a bed as far as it is known: planned, growing, or finished; when it is first harvested, and until when it takes its space. */
 final readonly class Standing
 {
-    /** A sowing of the crop on the bed, so many days either side of the day it was planned for, is the one that was meant. */
+    /** A sowing of the crop in the bed within this many days of a planned date is the planned one. */
     private const MEANT_DAYS = 21;
 
-    /** @param  Day|null  $first  harvest; null: none is to come */
+    /** @param  Day|null  $first  first harvest; null: none is expected */
     private function __construct(public StandingKind $kind, public ?Day $first, public Day $to)
     {
     }
 
     /**
-     * One that the log tells of. What was seen stands; otherwise what this season's members say; otherwise what is usual here.
+     * One from the log. What was seen counts; otherwise what this season's members say; otherwise what is typical here.
      *
-     * @param  GroundDays|null  $usual  how long it stays here; null: that is not known
+     * @param  GroundDays|null  $usual  how long it stays here; null: not known
      * @param  Day  $in  when it came into the ground
      * @param  Day|null  $picked  for the first time
      * @param  array{Day, Day}|null  $likely  the first harvest in half of this season's members, and in nine of ten
-     * @param  Day|null  $ended  last picked, or lost
+     * @param  Day|null  $ended  last harvested, or lost
      */
     public static function ofSowing(Crop $crop, ?GroundDays $usual, Day $in, ?Day $picked, ?array $likely, ?Day $ended, bool $isLost): self
     {
@@ -43,7 +43,7 @@ final readonly class Standing
     /**
      * One that is planned.
      *
-     * @param  GroundDays|null  $usual  how long it stays here; null: that is not known, and the packet's days are taken
+     * @param  GroundDays|null  $usual  how long it stays here; null: not known, and the packet's days are used
      */
     public static function ofPlan(Crop $crop, ?GroundDays $usual, Day $on): self
     {
@@ -53,11 +53,11 @@ final readonly class Standing
     }
 
     /**
-     * What was planned and sown: the log takes its place.
+     * What was planned and then sown: the log replaces it.
      *
-     * @param  array<int, array{int, Day}>  $planned  crop and day, in the order of their days
-     * @param  array<int, array{int, Day}>  $sown  crop and day it came into the ground, in the order of their days
-     * @return array<int, int> the sowing that was meant, by planting; each sowing is one planting's
+     * @param  array<int, array{int, Day}>  $planned  crop and day, in order of their days
+     * @param  array<int, array{int, Day}>  $sown  crop and day it came into the ground, in order of their days
+     * @return array<int, int> by planting, the sowing that carried it out; each sowing belongs to one planting
      */
     public static function meant(array $planned, array $sown): array
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Ground;
 
-/** How far a crop on a bed is. */
+/** How far along a crop in a bed is. */
 enum StandingKind: string
 {
     case Planned = 'planned';
@@ -12,7 +12,7 @@ enum StandingKind: string
     case Lost = 'lost';
     case Done = 'done';
 
-    /** Whether it is over: what is over cannot be mended. */
+    /** Whether it is finished: what is finished cannot be fixed. */
     public function isOver(): bool
     {
         return $this === self::Lost || $this === self::Done;

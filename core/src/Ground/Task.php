@@ -10,7 +10,7 @@ use Anthesis\Record\Day;
 final readonly class Task
 {
     /**
-     * @param  string  $key  of words
+     * @param  string  $key  key of its words
      * @param  Day  $on  the day, or the first of them
      * @param  Day|null  $to  the last of several; null: one day
      */

@@ -6,15 +6,15 @@ namespace Anthesis\Ground;
 
 use InvalidArgumentException;
 
-/** What somebody would like to grow in a season: a crop in any of its ways, so many meters of it. */
+/** A crop somebody would like to fit in a season: in any of its ways of growing, with a length of bed. */
 final readonly class Wish
 {
     /**
-     * @param  string  $key  what it is known by
+     * @param  string  $key  identifies it
      * @param  list<Candidate>  $candidates  the ways it may be grown
-     * @param  float  $metres  of a bed
+     * @param  float  $metres  length of a bed
      *
-     * @throws InvalidArgumentException when nothing is wished for
+     * @throws InvalidArgumentException if nothing is asked for
      */
     public function __construct(public string $key, public array $candidates, public float $metres)
     {

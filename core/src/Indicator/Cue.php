@@ -15,29 +15,28 @@ use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 
 /**
- * A plant that tells the season: what warmth had passed, and how warm the soil was, on the days a stage of it was seen (docs/method.md,
- * Indicator plants).
+ * An indicator plant: how much warmth had passed, and how warm the soil was, on the days one of its stages was seen (docs/method.md,
+ * "Indicator plants").
  */
 final readonly class Cue
 {
     /** °C above which warmth counts. */
     private const BASE = 5.0;
 
-    /** The soil of so many days, the sighting's the last. */
+    /** Days over which the soil is averaged, ending with the sighting's. */
     private const SOIL_DAYS = 7;
 
-    /** Of fewer years a cue is told, and nothing leans on it. */
+    /** With fewer years, a cue is shown, and nothing depends on it. */
     public const LEAST_YEARS = 3;
 
     /**
-     * @param  list<array{day: Day, sum: float, soil: float}>  $sightings  those the record tells of, a year at a time
-     * @param  float  $sum  median of the degree-days above 5 °C since midwinter, °C d
+     * @param  list<array{day: Day, sum: float, soil: float}>  $sightings  those the record covers, one per year
+     * @param  float  $sum  median of the degree-days above 5 °C since midwinter, °C·d
      * @param  float  $sumDeviation  their median absolute deviation
-     * @param  float  $soil  median of the soil's mean temperature over the seven days to the sighting, °C
+     * @param  float  $soil  median of the soil's mean temperature over the seven days up to the sighting, °C
      * @param  float  $soilDeviation  its median absolute deviation
-     * @param  float|null  $strength  spread of the soil on the sightings' median calendar date over that on the days themselves: above
-     *     1 the
-     *                                plant tells more than the calendar; null where the soil was the same on every sighting
+     * @param  float|null  $strength  spread of the soil on the sightings' median calendar date, divided by that on the sighting days: above
+     *   1, the plant tells more than the calendar; null if the soil was the same at every sighting
      */
     private function __construct(
         public array $sightings,
@@ -52,8 +51,9 @@ final readonly class Cue
 
     /**
      * @param  DailyRecord  $record  after quality control
-     * @param  list<Day>  $days  of sightings, one a year; those before the record, after it, or without the weather since midwinter are left out
-     * @return self|null null where none is left
+     * @param  list<Day>  $days  of sightings, one per year; those before or after the record, or without the weather since midwinter, are
+     *   left out
+     * @return self|null null if none is left
      */
     public static function of(DailyRecord $record, Latitude $latitude, Site $site, array $days): ?self
     {
@@ -86,23 +86,23 @@ final readonly class Cue
         );
     }
 
-    /** Whether there are years enough to lean on it. */
+    /** Whether there are enough years to rely on it. */
     public function isUsed(): bool
     {
         return count($this->sightings) >= self::LEAST_YEARS;
     }
 
-    /** Whether seed that asks for so warm a soil (°C) may go on the cue. */
+    /** Whether seed that needs soil this warm, °C, may be sown on the cue. */
     public function opens(float $soilMinimum): bool
     {
         return $this->isUsed() && $soilMinimum <= $this->soil - $this->soilDeviation;
     }
 
     /**
-     * When the warmth of the cue is reached this year, put to past years.
+     * When the cue's warmth is reached this year, continued with past years.
      *
      * @param  list<Member>  $members
-     * @return array{Day|null, Day|null, Day|null} in one of ten members by then, in half, in nine; null where too few reach it
+     * @return array{Day|null, Day|null, Day|null} by then in one of ten members, in half, in nine of ten; null if too few reach it
      */
     public function expected(array $members, Day $today): array
     {
@@ -183,7 +183,7 @@ final readonly class Cue
     /**
      * @param  list<float|null>  $soil
      * @param  list<Day>  $days
-     * @return float|null spread of the soil in the years of the sightings, each on their median calendar date
+     * @return float|null spread of the soil in the years of the sightings, each on the median calendar date
      */
     private static function onMedianDate(array $soil, Day $first, array $days, YearDay $start): ?float
     {

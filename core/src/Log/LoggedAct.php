@@ -7,7 +7,7 @@ namespace Anthesis\Log;
 use Anthesis\Crop\Caution;
 use Anthesis\Season\UnderWay;
 
-/** What a line of the log tells of; `logged.<value>` in words. */
+/** What an entry of the log is about; `logged.<value>` in words. */
 enum LoggedAct: string
 {
     case Sown = 'sown';
@@ -27,22 +27,24 @@ enum LoggedAct: string
     case Seen = 'seen';
     case Note = 'note';
 
-    /** Days from sowing to coming up, of a crop nobody has named yet. */
+    /** Days from sowing to emergence for a crop that has not been chosen yet. */
     private const UP = 10;
 
-    /** Whether a sowing begins with it, where it follows on none. */
+    /** Whether it starts a planting, unless it follows one. */
     public function begins(): bool
     {
         return $this === self::Sown || $this === self::SetOut;
     }
 
-    /** Whether it tells of a sowing, and so needs one. */
+    /** Whether it is about a planting, and so needs one. */
     public function follows(): bool
     {
         return in_array($this, [self::Up, self::Thinned, self::FirstPicked, self::Picked, self::LastPicked, self::Lost], true);
     }
 
-    /** @return int|null days after a sowing came into the ground, or under cover, on which this is usually told of it; null: on any */
+    /**
+     * @return int|null days after a planting came into the ground, or was started indoors, on which this is usually logged; null: on any
+     */
     public function usualDay(): ?int
     {
         return match ($this) {
@@ -54,15 +56,15 @@ enum LoggedAct: string
         };
     }
 
-    /** Whether it tells of a bed, and so needs one. */
+    /** Whether it is about a bed, and so needs one. */
     public function isOfBed(): bool
     {
         return $this === self::Watered || $this === self::Gauge;
     }
 
     /**
-     * Whether a caution of a crop is due where this is written: seed that is handled, stock that is restricted, sap that burns, and what
-     * is not to be eaten, or not so.
+     * Whether a crop's caution belongs where this is written: seed that is handled, stock that is restricted, sap that burns, and what must
+     * not be eaten, or not raw.
      */
     public function concerns(Caution $caution): bool
     {

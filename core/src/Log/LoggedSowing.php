@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Anthesis\Log;
 
-/** What the entries of a sowing come to. */
+/** What the entries of a planting add up to. */
 final readonly class LoggedSowing
 {
     /**
-     * @param  int|null  $cropId  null: the entry it began with names none
-     * @param  int|null  $plot  of a trial
-     * @param  float|null  $metres  of its bed
-     * @param  bool  $underCover  it was started there
-     * @param  array<string, string>  $days  YYYY-MM-DD by `sown`, `set-out`, `up`, `thinned`, `first-picked`, `last-picked` and `lost`, of those that are known
-     * @param  string|null  $cause  of LossCause; null: it was not lost
+     * @param  int|null  $cropId  null: its first entry names none
+     * @param  int|null  $plot  plot of a trial
+     * @param  float|null  $metres  length of its bed
+     * @param  bool  $underCover  whether it was started indoors
+     * @param  array<string, string>  $days  YYYY-MM-DD by `sown`, `set-out`, `up`, `thinned`, `first-picked`, `last-picked`, and `lost`,
+     *   where known
+     * @param  string|null  $cause  a LossCause; null: it was not lost
      * @param  float|null  $kilograms  of all harvests
      * @param  int|null  $stems  of all harvests
      * @param  float|null  $quality  mean of the harvests: 1 poor, 2 fair, 3 good
@@ -34,7 +35,7 @@ final readonly class LoggedSowing
     ) {
     }
 
-    /** @return string|null YYYY-MM-DD, when it was last picked or lost; null: it stands */
+    /** @return string|null YYYY-MM-DD, when it was last harvested or lost; null: it is still growing */
     public function ended(): ?string
     {
         return max($this->days['last-picked'] ?? '', $this->days['lost'] ?? '') ?: null;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Log;
 
-/** Why a sowing was lost; `cause.<value>` in words. */
+/** Why a planting was lost; `cause.<value>` in words. */
 enum LossCause: string
 {
     case Cold = 'cold';

@@ -6,7 +6,7 @@ namespace Anthesis\Log;
 
 use Anthesis\Words\Refused;
 
-/** Something is told of a sowing on a day before what must come first. */
+/** An entry dates something before what must come first. */
 final class OutOfOrder extends Refused
 {
 }

@@ -7,10 +7,10 @@ namespace Anthesis\Log;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 
-/** What the entries of a sowing come to: its days, its place, and its harvest. */
+/** What the entries of a planting add up to: its days, its place, and its harvest. */
 final class SowingFold
 {
-    /** What comes before what. */
+    /** What has to come before what. */
     private const ORDER = [
         ['sown', 'set-out'],
         ['sown', 'up'],
@@ -23,14 +23,14 @@ final class SowingFold
         ['first-picked', 'last-picked'],
     ];
 
-    /** Acts that date a sowing. */
+    /** Entries that give a planting its dates. */
     private const DATING = ['sown', 'set-out', 'up', 'thinned', 'first-picked', 'last-picked', 'lost'];
 
     /**
-     * @param  list<StandingEntry>  $entries  those that count, in the order of their days
-     * @return LoggedSowing|null null: nothing is left that it could have begun with
+     * @param  list<StandingEntry>  $entries  those that count, in order of their days
+     * @return LoggedSowing|null null: no entry is left that could start it
      *
-     * @throws OutOfOrder when a day comes before one that must come first
+     * @throws OutOfOrder if a day comes before one that must come first
      */
     public static function of(array $entries): ?LoggedSowing
     {
@@ -63,8 +63,8 @@ final class SowingFold
     }
 
     /**
-     * @param  list<StandingEntry>  $entries  in the order of their days
-     * @return array<string, string> by act: the first day of each but the last harvest, which is the last
+     * @param  list<StandingEntry>  $entries  in order of their days
+     * @return array<string, string> by task: the first day of each, except for the last harvest, which is the last
      */
     private static function days(array $entries): array
     {
@@ -113,7 +113,7 @@ final class SowingFold
      *
      * @param  list<StandingEntry>  $begins
      * @param  callable(StandingEntry): (T|null)  $of
-     * @return T|null what the latest entry says that says it
+     * @return T|null what the latest entry that says it says
      */
     private static function latest(array $begins, callable $of): mixed
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Anthesis\Messages;
 
-/** How English writes a day; other languages have one way, their own. Messages say either, `{dates, select, month {…} other {…}}`. */
+/** How English writes a day; other languages have only one way. Messages can say either: `{dates, select, month {…} other {…}}`. */
 enum DateStyle: string
 {
-    /** "April 18" */
+    /** "18 April" */
     case DayFirst = 'day';
 
     /** "April 18" */

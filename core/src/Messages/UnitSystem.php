@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Anthesis\Messages;
 
 /**
- * The units a reader is used to. The core reckons and hands over metric ones; messages say either, `{units, select, us {…} other {…}}`.
+ * The units a reader is used to. The core computes and returns metric values; messages can say either: `{units, select, us {…} other {…}}`.
  *
- * Mirrored by resources/js/words/units.ts, so that a page and a feed say the same; core/tests/fixtures/units.json holds both to it.
+ * Mirrored by resources/js/words/units.ts, so a page and a feed say the same; core/tests/fixtures/units.json tests both.
  */
 enum UnitSystem: string
 {
@@ -25,20 +25,20 @@ enum UnitSystem: string
 
     private const GALLON_L = 3.785411784;
 
-    /** Below so many inches a length is said in quarters of one. */
+    /** Below this many inches, a length is shown in quarters of an inch. */
     private const IN_QUARTERS = 4;
 
     private const QUARTERS = ['', '¼', '½', '¾'];
 
     /**
-     * What a message may be filled in with beside a metric value: `fahrenheit` for `celsius` (°C to whole °F), `fahrenheit_more` for
+     * What a message can be filled in with beside a metric value: `fahrenheit` for `celsius` (°C to whole °F), `fahrenheit_more` for
      * `celsius_more` (a difference, to a tenth), `inches` for `cm` and `depth` (cm; as text, in quarters below 4 in), `rain_inches` for
-     * `rain` (mm, to a hundredth), `gallons` for `liters` (to a tenth below ten), `feet` for `meters` (to ten), `row_feet` for `row` (m of
+     * `rain` (mm, to a hundredth), `gallons` for `litres` (to a tenth below ten), `feet` for `metres` (to ten), `row_feet` for `row` (m of
      * row or bed, to a tenth), `miles` for `km`, `pounds` for `kg` (to a tenth), `fahrenheit_read` for `celsius_read` (to a tenth),
      * `grams_a_foot` for `grams_a_metre`, `lapse_us` for `lapse` (°C per 100 m to °F per 1,000 ft).
      *
      * @param  array<string, mixed>  $values
-     * @return array<string, mixed> the same, with these, and with the name of the units
+     * @return array<string, mixed> the same, with these values and the name of the units added
      */
     public function with(array $values): array
     {
@@ -65,7 +65,7 @@ enum UnitSystem: string
         return $values + ['units' => $this->value];
     }
 
-    /** How those write days who use these units. */
+    /** How people who use these units write days. */
     public function dates(): DateStyle
     {
         return $this === self::Us ? DateStyle::MonthFirst : DateStyle::DayFirst;
@@ -92,8 +92,8 @@ enum UnitSystem: string
     }
 
     /**
-     * A half goes away from zero, and is one where the tenth decimal says otherwise: 1.8 times a temperature of one decimal is never quite
-     * what it is on paper. Never minus zero.
+     * A half is rounded away from zero, and counts as a half if the tenth decimal says so: in binary, 1.8 times a temperature with one
+     * decimal is never quite what it is on paper. Never minus zero.
      */
     private static function rounded(float $value, int $digits = 0): float
     {

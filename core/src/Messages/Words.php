@@ -9,14 +9,14 @@ use InvalidArgumentException;
 use MessageFormatter;
 
 /**
- * The words for keys, from lang/<language>/*.json: ICU messages, the same files that the front end reads.
+ * The words for keys, from lang/<language>/*.json: ICU messages, in the same files that the front end reads.
  *
  * @phpstan-import-type Words from Phrase as PhraseArray
  *
- * Where a language has no words for a key, English ones are said: only what the public reads is in every
- * language (PUBLIC), and what people are told by mail (MAILED).
+ * If a language has no words for a key, the English ones are used. Only what the public reads (PUBLIC) and what people are mailed (MAILED)
+ * is in every language.
  *
- * `pseudo` is English made longer and accented, for looking at screens: what is not in brackets there is not from these files;
+ * `pseudo` is English made longer and accented, for checking screens: anything not in brackets there does not come from these files.
  * `mirrored` is the same, read from the right.
  */
 final class Words
@@ -25,10 +25,10 @@ final class Words
 
     public const PSEUDO = ['pseudo', 'mirrored'];
 
-    /** Files of what gardeners read, on pages and paper, in feeds and letters: every language has these. */
+    /** Files of what gardeners read on pages and paper, in feeds and newsletters. Every language has these. */
     public const PUBLIC = ['charts', 'core', 'derivations', 'letters', 'office', 'pages', 'schools', 'season', 'sheets'];
 
-    /** Files of what people of an office are told by mail. */
+    /** Files of what people in an office get by mail. */
     public const MAILED = ['attention', 'mail'];
 
     /** Languages read from the right. */
@@ -69,9 +69,9 @@ final class Words
 
     /**
      * @param  array<string, string>  $own  translations of what people wrote (crop names, notes, reasons), by their text
-     * @param  DateStyle|null  $dates  null: as those write who use the units
+     * @param  DateStyle|null  $dates  null: the way people who use these units write them
      *
-     * @throws InvalidArgumentException when there is no such language
+     * @throws InvalidArgumentException if there is no such language
      */
     public static function in(
         string $language,
@@ -90,7 +90,7 @@ final class Words
         return $isPlain ? $words : new self($words->language, $words->messages, $units, $own, $dates);
     }
 
-    /** @return list<string> languages there are words in */
+    /** @return list<string> the languages there are */
     public static function languages(): array
     {
         return array_map('basename', glob(self::folder().'/*', GLOB_ONLYDIR) ?: []);
@@ -102,15 +102,13 @@ final class Words
         return in_array($language, self::FROM_THE_RIGHT, true);
     }
 
-    /** @return string what a person wrote, in this language where it was translated, otherwise as it is; in these units */
+    /** @return string what a person wrote, in this language if it was translated, otherwise as it is; in these units */
     public function own(string $text): string
     {
         return $this->units->inText($this->own[$text] ?? $text);
     }
 
-    /**
-     * @param  Phrase|PhraseArray  $phrase  as the core speaks, or read back from a document
-     */
+    /** @param  Phrase|PhraseArray  $phrase  as the core makes it, or read back from a document */
     public function phrase(Phrase|array $phrase): string
     {
         return $phrase instanceof Phrase ? $this->say($phrase->key, $phrase->with) : $this->say($phrase['key'], $phrase['with'] ?? []);
@@ -118,7 +116,7 @@ final class Words
 
     /**
      * @param  array<string, mixed>  $values  numbers, texts, and phrases
-     * @return string the message; the key itself where there are no words for it, so that a page still stands
+     * @return string the message; if there are no words for the key, the key itself, so the page still works
      */
     public function say(string $key, array $values = []): string
     {
@@ -126,14 +124,14 @@ final class Words
         if ($message === null) {
             return $key;
         }
-        // Most have nothing to fill in; an apostrophe alone is one in ICU, too.
+        // Most have nothing to fill in. A single apostrophe is an apostrophe in ICU, too.
         if (! str_contains($message, '{')) {
             return $message;
         }
 
         $values = array_map($this->value(...), $this->units->with($values) + ['dates' => $this->dates->value]);
 
-        // A minus sign is one, not a hyphen.
+        // Use a minus sign, not a hyphen.
         return (string) preg_replace(
             '/(?<![\w.-])-(?=\d)/u',
             '−',

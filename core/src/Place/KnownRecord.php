@@ -36,10 +36,10 @@ final class KnownRecord
     }
 
     /**
-     * What is known on the morning of a day: nothing of the day itself or later, however much is on record. Days that nobody has
-     * reported yet are there, and missing.
+     * What is known on the morning of a day: nothing of that day or later, however much is on record. Days that have not been reported yet
+     * are included as missing.
      *
-     * @return DailyRecord to the day before
+     * @return DailyRecord up to the day before
      */
     public function before(Day $day): DailyRecord
     {

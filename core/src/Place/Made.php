@@ -6,7 +6,7 @@ namespace Anthesis\Place;
 
 use Closure;
 
-/** What was made of a place, shared by the places it is narrowed to. */
+/** Objects made from a place, shared by the places it is narrowed to. */
 final class Made
 {
     /** @var array<string, object> by key */

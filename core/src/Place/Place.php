@@ -15,11 +15,11 @@ use Closure;
 use LogicException;
 
 /**
- * All that a computation stands on: the record, where on earth, the growing sites, the school of light, the crop book and, of a season
- * under way, today and the outlook. Whatever is computed from a place may be kept under its fingerprint.
+ * Everything a computation depends on: the record, the latitude, the growing sites, how light counts, the crop book and, for a season in
+ * progress, today and the outlook. Whatever is computed from a place may be kept under its fingerprint.
  *
- * A computation narrows the place to what it needs (`at`, `growing`, `withoutSeason`): what it no longer has it can neither use nor be
- * keyed by.
+ * A computation narrows the place to what it needs (`at`, `growing`, `withoutSeason`). It can neither use what it no longer has, nor be
+ * keyed by it.
  */
 final class Place
 {
@@ -30,10 +30,10 @@ final class Place
     /**
      * @param  KnownRecord  $years  the days that windows are computed from
      * @param  KnownRecord  $whole  every day on record
-     * @param  non-empty-list<Site>  $sites  the one at hand first
+     * @param  non-empty-list<Site>  $sites  the one in use first
      * @param  Season|null  $season  null: no season is looked at
-     * @param  bool  $waitsForSoil  whether windows wait for each crop's own soil minimum
-     * @param  bool  $waitsForGround  whether windows of tasks in open ground wait until that can be worked
+     * @param  bool  $waitsForSoil  whether windows wait for each crop's own minimum soil temperature
+     * @param  bool  $waitsForGround  whether windows for tasks in open ground wait until it can be worked
      */
     public function __construct(
         public readonly KnownRecord $years,
@@ -49,31 +49,31 @@ final class Place
     ) {
     }
 
-    /** @return Site the one at hand */
+    /** @return Site the site in use */
     public function site(): Site
     {
         return $this->sites[0];
     }
 
-    /** @return YearDay where the year is cut: windows are listed from there on */
+    /** @return YearDay where the year starts: windows are listed from that day on */
     public function yearStart(): YearDay
     {
         return $this->latitude->yearStart();
     }
 
-    /** @throws LogicException where no season is looked at */
+    /** @throws LogicException if no season is looked at */
     public function today(): Day
     {
         return $this->season()->today;
     }
 
-    /** @return DailyRecord|null what is foretold from today on; null: nothing */
+    /** @return DailyRecord|null the forecast from today on; null: none */
     public function outlook(): ?DailyRecord
     {
         return $this->season()->outlook;
     }
 
-    /** @return DailyRecord what is on record of the years to the day before today; days that were not reported yet are missing */
+    /** @return DailyRecord what is on record up to the day before today; days not reported yet are missing */
     public function known(): DailyRecord
     {
         return $this->years->before($this->today());
@@ -84,7 +84,7 @@ final class Place
         return $this->season !== null;
     }
 
-    /** @return self at one of its sites, or another, and no other */
+    /** @return self at this site, and no other */
     public function at(Site $site): self
     {
         return $this->with(sites: [$site]);
@@ -105,7 +105,7 @@ final class Place
         return $this->with(season: new Season($today, $outlook));
     }
 
-    /** @return self whose windows are computed from other days */
+    /** @return self with windows computed from other days */
     public function overYears(DailyRecord $years): self
     {
         return $this->with(years: KnownRecord::of($years));
@@ -116,25 +116,25 @@ final class Place
     {
         $own = array_diff_key(get_object_vars($this), ['fingerprint' => true, 'grounds' => true]);
 
-        // @phpstan-ignore argument.type (PHP itself holds each part against the type it is declared with)
+        // @phpstan-ignore argument.type (PHP itself checks each part against its declared type)
         return new self(...$parts + $own);
     }
 
-    /** @return string of all of it, SHA-256 in hexadecimal: places with the same are the same to every computation */
+    /** @return string of all of it, SHA-256 in hexadecimal: places with the same fingerprint are the same to every computation */
     public function fingerprint(): string
     {
         return $this->fingerprint ??= self::hashed([$this->grounds(), $this->sites, $this->book->fingerprint()]);
     }
 
     /**
-     * Something that is made of the record, the light, the site at hand and the season, and of neither other sites nor the book: made
-     * once for all places that share those, because it is costly.
+     * Something made from the record, the light, the site in use, and the season, but not from other sites or the book. It is made once for
+     * all places that share those, because it is expensive.
      *
      * @template T of object
      *
-     * @param  class-string<T>  $class  what it is
+     * @param  class-string<T>  $class  its class
      * @param  Closure(): T  $make
-     * @param  string  $with  what else it is made with
+     * @param  string  $with  what else it is made from
      * @return T
      */
     public function once(string $class, Closure $make, string $with = ''): object
@@ -142,7 +142,7 @@ final class Place
         return $this->made->once("{$class} {$with} {$this->grounds()}", $class, $make);
     }
 
-    /** @return string of all but the other sites and the book */
+    /** @return string of everything but the other sites and the book */
     private function grounds(): string
     {
         return $this->grounds ??= self::hashed([
@@ -158,7 +158,7 @@ final class Place
         ]);
     }
 
-    /** @throws LogicException where no season is looked at */
+    /** @throws LogicException if no season is looked at */
     private function season(): Season
     {
         return $this->season ??

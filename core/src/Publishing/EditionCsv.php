@@ -10,7 +10,7 @@ use Anthesis\Messages\Words;
 use Anthesis\Tables\CsvText;
 
 /**
- * Windows as a table: one row a window, or a fair chance where there is none; days of the year as MM-DD.
+ * Windows as a table: one row per window, or per fair chance if there is no window; days of the year as MM-DD.
  *
  * @phpstan-import-type Sheet from CropSheet
  */
@@ -36,7 +36,7 @@ final class EditionCsv
 
     /**
      * @param  list<Sheet>  $sheets
-     * @param  int|null  $edition  its number; null: of none
+     * @param  int|null  $edition  its number; null: not an edition
      */
     public static function write(string $zone, array $sheets, Words $words, ?int $edition = null): string
     {

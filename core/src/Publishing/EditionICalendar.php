@@ -14,12 +14,12 @@ use Anthesis\Record\YearDay;
 use Anthesis\Words\Phrase;
 
 /**
- * An edition as an iCalendar feed (RFC 5545): every year an all-day event for each window, or for a fair chance where there is
- * none; or, for those who want them short, for the first day to act, for the last chance and for the first pick.
+ * An edition as an iCalendar feed (RFC 5545): every year, an all-day event for each window, or for a fair chance if there is no window; or,
+ * for those who want it short, for the first day to act, the last chance, and the first harvest.
  *
- * A window begins in the twelve months from the ruler's start that hold the day of publication, so that a reader sees the
- * season at hand. A window of the whole year has no dates to act on and is left out. An event keeps its UID from edition to
- * edition and in every language; its SEQUENCE is the edition's number.
+ * A window starts within the twelve months from the ruler's start that include the day of publication, so readers see the current season. A
+ * window of the whole year has no dates to act on and is left out. An event keeps its UID from edition to edition and in every language;
+ * its SEQUENCE is the edition's number.
  *
  * @phpstan-import-type Sheet from CropSheet
  * @phpstan-import-type Span from CropSheet
@@ -30,7 +30,7 @@ final class EditionICalendar
 {
     private const HARVEST = 'harvest';
 
-    /** @param  string  $address  of the calendar's page, from which each event leads to its crop */
+    /** @param  string  $address  of the calendar's page, from which each event links to its crop */
     public static function write(EditionDocument $edition, Words $words, string $address, FeedChoice $choice = new FeedChoice()): string
     {
         $content = $edition->content;
@@ -53,7 +53,7 @@ final class EditionICalendar
             ),
         ];
         if ($edition->notice !== null) {
-            // Whoever subscribed sees the dates go, and why.
+            // Subscribers see the dates disappear, and why.
             array_push($lines, ...self::withdrawal($edition->notice, $zone['slug'], $content['edition']['number'], $words, $address));
         }
         foreach ($edition->notice === null ? self::events($edition, $words, $choice) : [] as $event) {
@@ -129,7 +129,7 @@ final class EditionICalendar
 
     /**
      * @param  Sheet  $sheet
-     * @return list<array{uid: string, act: string, span: Span, fair: Phrase|null}> what has dates to act on, or to pick from
+     * @return list<array{uid: string, act: string, span: Span, fair: Phrase|null}> what has dates to act on, or to harvest on
      */
     private static function spans(array $sheet, bool $harvests): array
     {

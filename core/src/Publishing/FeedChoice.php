@@ -9,7 +9,7 @@ final readonly class FeedChoice
 {
     /**
      * @param  list<string>|null  $crops  slugs; null: all
-     * @param  bool  $short  single days (the first to act, the last chance, the first pick) in place of whole windows
+     * @param  bool  $short  single days (the first to act, the last chance, the first harvest) instead of whole windows
      */
     public function __construct(public ?array $crops = null, public bool $short = false)
     {

@@ -26,7 +26,7 @@ final class ICalendarText
     /** A property whose value is a text. */
     public static function property(string $name, string $text): string
     {
-        // A line may end nowhere but where we end it: RFC 5545, 3.3.11 knows line breaks in a text only as "\n".
+        // Only we may end a line: in RFC 5545, 3.3.11, a line break in a text is always "\n".
         $plain = (string) preg_replace('/[\x00-\x09\x0B-\x1F\x7F]/', ' ', str_replace(["\r\n", "\r"], "\n", mb_scrub($text, 'UTF-8')));
 
         return $name.':'.strtr($plain, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\n" => '\\n']);

@@ -7,8 +7,8 @@ namespace Anthesis\Record;
 use InvalidArgumentException;
 
 /**
- * One continuous daily series of minimum and maximum air temperature at screen height, °C, and, of a station that measures them, the
- * day's rain and the snow lying.
+ * One continuous daily series of minimum and maximum air temperature at screen height, °C, and, if the station measures them, the day's
+ * rain and the depth of snow.
  *
  * Day i of each list is the i-th day from the first. A missing value is null, never zero.
  */
@@ -16,11 +16,11 @@ final readonly class DailyRecord
 {
     /**
      * @param  list<float|null>  $minimum  °C
-     * @param  list<float|null>  $maximum  °C, as many as minima
-     * @param  list<float|null>|null  $rain  rain and melted snow, mm, as many; null: not measured
-     * @param  list<float|null>|null  $snow  snow lying, cm, as many; null: not measured
+     * @param  list<float|null>  $maximum  °C, same length as the minima
+     * @param  list<float|null>|null  $rain  rain and melted snow, mm, same length; null: not measured
+     * @param  list<float|null>|null  $snow  depth of snow, cm, same length; null: not measured
      *
-     * @throws InvalidArgumentException when the lists are empty or differ in length
+     * @throws InvalidArgumentException if the lists are empty or differ in length
      */
     public function __construct(
         public Day $first,
@@ -39,9 +39,7 @@ final readonly class DailyRecord
         }
     }
 
-    /**
-     * @param  array<string, list<float|null>|null>  $values  by element; rain and snow may be left out, or null: not measured
-     */
+    /** @param  array<string, list<float|null>|null>  $values  by element; rain and snow may be missing or null: not measured */
     public static function ofElements(Day $first, array $values): self
     {
         return new self(
@@ -65,7 +63,7 @@ final readonly class DailyRecord
     }
 
     /**
-     * Each element that is measured, changed.
+     * Each measured element, changed by a function.
      *
      * @param  callable(list<float|null>, Element): list<float|null>  $change
      */
@@ -80,7 +78,7 @@ final readonly class DailyRecord
         return self::ofElements($this->first, $values);
     }
 
-    /** The record followed by days on which nothing is known. */
+    /** The record followed by days on which everything is missing. */
     public function withMissing(int $days): self
     {
         return $days <= 0 ? $this : $this->map(static fn (array $values): array => [...$values, ...array_fill(0, $days, null)]);
@@ -97,9 +95,9 @@ final readonly class DailyRecord
     }
 
     /**
-     * The days of the record from one day to another, both included, as far as the record reaches.
+     * The days of the record from one day to another, both included, as far as the record goes.
      *
-     * @throws InvalidArgumentException when none of them is on record
+     * @throws InvalidArgumentException if none of them is on record
      */
     public function between(Day $from, Day $to): self
     {
@@ -140,8 +138,8 @@ final readonly class DailyRecord
     }
 
     /**
-     * The record with runs of missing temperatures bridged by a straight line, separately for minima and maxima. A run at
-     * either end has nothing to lean on and stays missing; so do rain and snow, which have no line between two days.
+     * The record with runs of missing temperatures bridged by a straight line, separately for minima and maxima. A run at either end has
+     * only one side and stays missing. So do rain and snow, which do not follow a line.
      *
      * @param  int  $longest  the longest run that is bridged, in days
      */
@@ -156,7 +154,10 @@ final readonly class DailyRecord
         );
     }
 
-    /** @return string a fingerprint of the days and values, SHA-256 in hexadecimal; without rain and snow the one of their temperatures */
+    /**
+     * @return string a fingerprint of the days and values, SHA-256 in hexadecimal; without rain and snow, the same as for the temperatures
+     *   alone
+     */
     public function checksum(): string
     {
         $values = [$this->minimum, $this->maximum, ...$this->rain === null && $this->snow === null ? [] : [$this->rain, $this->snow]];

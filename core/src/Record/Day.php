@@ -7,10 +7,9 @@ namespace Anthesis\Record;
 use InvalidArgumentException;
 
 /**
- * A proleptic Gregorian day, held as the number of days since 1970-01-01.
+ * A proleptic Gregorian day, stored as the number of days since 1970-01-01.
  *
- * The arithmetic is integer only (era of 400 years, March-based year), so that it is exact for any year and needs no
- * time zone.
+ * The arithmetic uses integers only (400-year eras, years that start in March), so it is exact for any year and needs no time zone.
  */
 final readonly class Day
 {
@@ -28,7 +27,7 @@ final readonly class Day
         return new self(self::numberOf($year, $month, $day));
     }
 
-    /** @throws InvalidArgumentException when the text is not an existing day written YYYY-MM-DD */
+    /** @throws InvalidArgumentException unless the text is an existing day written YYYY-MM-DD */
     public static function fromIso(string $text): self
     {
         $number = self::numberFromIso($text);
@@ -39,7 +38,7 @@ final readonly class Day
         return new self($number);
     }
 
-    /** @return int|null days since 1970-01-01, null when the text is not an existing day written YYYY-MM-DD */
+    /** @return int|null days since 1970-01-01; null unless the text is an existing day written YYYY-MM-DD */
     public static function numberFromIso(string $text): ?int
     {
         if (strlen($text) !== 10 || $text[4] !== '-' || $text[7] !== '-') {
@@ -124,7 +123,7 @@ final readonly class Day
         return YearDay::fromNumber(self::yearDayOf($this->number));
     }
 
-    /** @return int how many days later another day is; negative: it is earlier */
+    /** @return int how many days later the other day is; negative if it is earlier */
     public function daysUntil(self $other): int
     {
         return $other->number - $this->number;

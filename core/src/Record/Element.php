@@ -11,7 +11,7 @@ enum Element: string
     case Maximum = 'maximum';
     /** Rain and melted snow, mm. */
     case Rain = 'rain';
-    /** Snow lying, cm. */
+    /** Depth of snow, cm. */
     case Snow = 'snow';
 
     /** Whether every record has it. */

@@ -7,20 +7,20 @@ namespace Anthesis\Record;
 use InvalidArgumentException;
 
 /**
- * One daily series for a place from several stations: where the first has no value the next in order gives one, brought
- * to the place's height and, from the days they share, to the level of the stations before it.
+ * One daily series for a place from several stations. Where the first has no value, the next in order supplies it, adjusted to the place's
+ * elevation and, from the days they share, to the level of the stations before it.
  *
- * The bias is the median difference on shared days, for minima and maxima apart; it takes a month of them. Rain and snow are taken as
- * they were measured: they fall where they fall.
+ * The bias is the median difference on shared days, separately for minima and maxima; it takes a month of them. Rain and snow are used as
+ * measured.
  */
 final readonly class FilledRecord
 {
-    /** Shared days below which no bias is estimated. */
+    /** With fewer shared days, no bias is estimated. */
     public const OVERLAP_NEEDED = 30;
 
     /**
-     * @param  list<int|null>  $minimumFrom  for each day, which station (from 0) gave the minimum; null: none
-     * @param  list<int|null>  $maximumFrom  likewise the maximum
+     * @param  list<int|null>  $minimumFrom  for each day, which station (from 0) supplied the minimum; null: none
+     * @param  list<int|null>  $maximumFrom  the same for the maximum
      * @param  list<StationFit>  $fits  in the order of the stations
      */
     private function __construct(public DailyRecord $record, public array $minimumFrom, public array $maximumFrom, public array $fits)
@@ -57,7 +57,7 @@ final readonly class FilledRecord
                 $correction = $height + ($bias[$element] ?? 0.0);
                 foreach ($own as $i => $value) {
                     if ($value !== null && $values[$element][$offset + $i] === null) {
-                        // Adding nothing must leave the station's value as it is, to the last bit.
+                        // If nothing is added, the station's value must stay the same to the last bit.
                         $values[$element][$offset + $i] = $correction === 0.0 ? $value : round($value + $correction, 2);
                         $from[$element][$offset + $i] = $n;
                         $given[$element]++;
@@ -83,7 +83,7 @@ final readonly class FilledRecord
 
     /**
      * @param  list<StationSeries>  $stations
-     * @return list<float|null>|null each day's value from the first station that has one; null where none measures it
+     * @return list<float|null>|null each day's value from the first station that has one; null if none measures it
      */
     private static function firstOf(Element $element, array $stations, int $first, int $days): ?array
     {
@@ -99,7 +99,7 @@ final readonly class FilledRecord
         return $values === null ? null : array_values($values);
     }
 
-    /** @return list<array{from: Day, to: Day, station: int}> runs of days on which a station other than the first gave a value */
+    /** @return list<array{from: Day, to: Day, station: int}> runs of days on which a station other than the first supplied a value */
     public function filledIn(): array
     {
         $spans = [];
@@ -122,9 +122,9 @@ final readonly class FilledRecord
     }
 
     /**
-     * @param  array<int, float|null>  $before  values of the stations before
+     * @param  array<int, float|null>  $before  values of the stations before it
      * @param  list<float|null>  $own
-     * @return float|null median of before less own, °C; null of too few shared days
+     * @return float|null median of theirs minus its own, °C; null with too few shared days
      */
     private static function bias(array $before, array $own, int $offset, float $height): ?float
     {

@@ -28,7 +28,7 @@ final readonly class Latitude
         return $this->degrees >= 0.0;
     }
 
-    /** The day the year ruler starts on, so that a season reads left to right: January 1 north, July 1 south. */
+    /** The day the year ruler starts on, so a season reads left to right: January 1 in the north, July 1 in the south. */
     public function yearStart(): YearDay
     {
         return YearDay::of($this->isNorth() ? 1 : 7, 1);
@@ -47,7 +47,7 @@ final readonly class Latitude
     }
 
     /**
-     * A cold season by its name: the year a northern one ends in, a southern one lies in.
+     * A cold season by its name: the year a northern one ends in, or a southern one lies in.
      *
      * @return array{Day, Day} its first and last day
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Record;
 
-/** The middle of some values, or the mean of the two in the middle. */
+/** The middle value, or the mean of the two in the middle. */
 final class Median
 {
     /** @param  list<float>  $values  at least one, in any order */

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Anthesis\Record;
 
 /**
- * Marks values that should not be believed. A marked value is kept in the record as read and left out of the usable one.
+ * Marks questionable values. A marked value stays in the record as read, and is left out of the usable one.
  *
- * Rules: maximum below minimum; outside −70…60 °C; more than 25 °C from both neighboring days; the tenth and later day of an unbroken run
- * of equal temperatures; rain outside 0…600 mm, snow outside 0…1,000 cm; a day after today; and what the reader of the file already marked
- * (the source's own flag, a day given twice with different values, the sum of several days).
+ * Rules: maximum below minimum; outside −70…60 °C; more than 25 °C from both neighboring days; the tenth or later day of an unbroken run of
+ * equal temperatures; rain outside 0…600 mm, snow outside 0…1,000 cm; a day after today; and whatever the file's reader already marked (the
+ * source's own flag, a day given twice with different values, the sum of several days).
  */
 final class QualityControl
 {
@@ -17,7 +17,7 @@ final class QualityControl
 
     public const HIGHEST = 60.0;
 
-    /** The most rain of a day, mm, and the deepest snow, cm, that are believed. */
+    /** The most rain in a day, mm, and the deepest snow, cm, that are accepted. */
     private const MOST = ['rain' => 600.0, 'snow' => 1000.0];
 
     public const SPIKE = 25.0;
@@ -25,8 +25,8 @@ final class QualityControl
     public const RUN = 10;
 
     /**
-     * @param  list<Mark>  $fromSource  marks the reader of the file made
-     * @param  Day|null  $today  days after it are marked; null checks no future
+     * @param  list<Mark>  $fromSource  marks from the reader of the file
+     * @param  Day|null  $today  later days are marked; null: the future is not checked
      */
     public function check(DailyRecord $asRead, array $fromSource = [], ?Day $today = null): QualityReport
     {
@@ -59,7 +59,7 @@ final class QualityControl
         return new QualityReport($marks, $this->without($asRead, $marks));
     }
 
-    /** @return list<Mark> of rain and snow */
+    /** @return list<Mark> for rain and snow */
     private function marksOfWater(DailyRecord $asRead, ?Day $today): array
     {
         $marks = [];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Anthesis\Record;
 
-/** How far apart two numbers may be and still be the same. */
+/** How far apart two numbers may be and still count as equal. */
 final class Tolerance
 {
-    /** Sums of daily fractions, shares of years, values of a file: what is left of a decimal fraction in binary. */
+    /** For sums of daily fractions, shares of years, and values from a file: the error of a decimal fraction in binary. */
     public const SUMS = 1e-9;
 }

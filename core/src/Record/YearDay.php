@@ -6,7 +6,7 @@ namespace Anthesis\Record;
 
 use InvalidArgumentException;
 
-/** A day of the year, 1 (January 1) … 365 (December 31); February 29 is folded onto February 28. */
+/** A day of the year, from 1 (January 1) to 365 (December 31); February 29 counts as February 28. */
 final readonly class YearDay
 {
     public const YEAR = 365;
@@ -27,7 +27,7 @@ final readonly class YearDay
         return new self($number);
     }
 
-    /** Wraps any count of days onto the circle of the year: 366 is 1, 0 is 365. */
+    /** Wraps any count of days around the year: 366 is 1, 0 is 365. */
     public static function wrap(int $number): self
     {
         return new self((((($number - 1) % self::YEAR) + self::YEAR) % self::YEAR) + 1);
@@ -44,7 +44,7 @@ final readonly class YearDay
         return self::fromNumber(self::BEFORE_MONTH[$month] + $day);
     }
 
-    /** @throws InvalidArgumentException when the text is not an existing day written MM-DD; February 29 is none here */
+    /** @throws InvalidArgumentException unless the text is an existing day written MM-DD; February 29 does not exist here */
     public static function fromIso(string $monthDay): self
     {
         if (preg_match('/^(0[1-9]|1[0-2])-(\d\d)$/', $monthDay, $found) === 1) {
@@ -78,7 +78,7 @@ final readonly class YearDay
         return self::wrap($this->number + $days);
     }
 
-    /** @return int days forward on the circle from this day to the other, 0…364 */
+    /** @return int days forward around the year from this day to the other, 0…364 */
     public function daysUntil(self $other): int
     {
         return ($other->number - $this->number + self::YEAR) % self::YEAR;

@@ -12,9 +12,9 @@ use Anthesis\Crop\Route;
 use Anthesis\Record\Tolerance;
 
 /**
- * What a crop asks of its season by one route, in the units the steps of a replay work in: growth-days, counts of days, °C.
+ * What a crop needs from its season by one way of growing, in the units a replay works in: growth-days, counts of days, °C.
  *
- * Growth marks are reached within Tolerance::SUMS, for sums are differences of long ones.
+ * Amounts of growth are reached within Tolerance::SUMS, because sums are differences of long ones.
  *
  * @internal to the replay
  */
@@ -28,7 +28,7 @@ final readonly class CropNeeds
 
     private const AFTER_CHILL = 0.1;
 
-    /** Share of growth that is left when a fruit that sets at once is ready. */
+    /** Share of growth by which a fruit that sets right away is ripe. */
     private const SET_TO_HARVEST = 0.9;
 
     /** Growth-days from emergence, or transplanting, to the end of youth. */
@@ -43,7 +43,7 @@ final readonly class CropNeeds
     /** … of a bulb, that make it full-sized. */
     public float $juvenile;
 
-    /** … of a bulb, from which it may begin to bulb. */
+    /** … of a bulb, from which it may start bulbing. */
     public float $bulbingFrom;
 
     /** … of a bulb, that make it big enough to be worth bulbing. */
@@ -52,25 +52,25 @@ final readonly class CropNeeds
     /** Growth-days from the start of bulbing to maturity. */
     public float $bulbing;
 
-    /** Growth-days from the last cold day asked for to maturity. */
+    /** Growth-days from the last cold day it needs to maturity. */
     public float $afterChill;
 
-    /** Cold days asked for before it crops, or bulbs; 0: none. */
+    /** Cold days needed before it crops, or bulbs; 0: none. */
     public int $chillDays;
 
-    /** Cold days after which it runs to seed as days lengthen; 0: it does not. */
+    /** Cold days after which it bolts as days lengthen; 0: it does not. */
     public int $boltChillDays;
 
-    /** Growth-days on long days, from emergence or transplanting, by which it runs to seed. */
+    /** Growth-days on long days, from emergence or transplanting, by which it has bolted. */
     public float $longDayBolting;
 
     /** Growth-days from emergence, or transplanting, after which fruit sets. */
     public float $setFrom;
 
-    /** Growth-days from the set of fruit to maturity; at most 0: ripe with the set. */
+    /** Growth-days from fruit set to maturity; 0 or less: ripe when set. */
     public float $afterSet;
 
-    /** Growth-days from emergence, or transplanting, after which the cold of bolting counts. */
+    /** Growth-days from emergence, or transplanting, after which cold counts toward bolting. */
     public float $coldFrom;
 
     public function __construct(public Crop $crop, public Route $route, public LightSchool $light)
@@ -95,7 +95,7 @@ final readonly class CropNeeds
         $this->longDayBolting = $maturity->boltingDays($route) - Tolerance::SUMS;
     }
 
-    /** Whether bulbing waits for a length of day. */
+    /** Whether bulbing waits for a day length. */
     public function isBulb(): bool
     {
         return $this->crop->bulb !== null;

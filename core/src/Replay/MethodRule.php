@@ -10,7 +10,7 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Hardiness;
 use Anthesis\Crop\HeatLimit;
 
-/** A rule that an edition of the method brought. Each can be left out, to see what it moves. */
+/** A rule that an edition of the method added. Each can be left out, to see what it changes. */
 enum MethodRule: string
 {
     case PlantingStock = 'planting-stock';
@@ -25,7 +25,7 @@ enum MethodRule: string
     case SoilHold = 'soil-hold';
     case Printed = 'printed';
 
-    /** @return int the edition of the method that brought it */
+    /** @return int the edition of the method that added it */
     public function edition(): int
     {
         return match ($this) {
@@ -34,15 +34,15 @@ enum MethodRule: string
         };
     }
 
-    /** @return list<self> those that came after an edition */
+    /** @return list<self> those added after an edition */
     public static function since(int $edition): array
     {
         return array_values(array_filter(self::cases(), static fn (self $rule): bool => $rule->edition() > $edition));
     }
 
     /**
-     * @return Crop the crop as an edition that did not know the rule would have grown it; frozen ground and snow are the replay's affair,
-     *   the hold for soil and the joining for print that of the windows
+     * @return Crop the crop as it was grown before the rule was known; frozen ground and snow are handled by the replay, waiting for soil
+     *   and joining for print by the windows
      */
     public function leftOutOf(Crop $crop): Crop
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Replay;
 
-/** What became of a sowing, or a transplanting, on the weather that followed; `outcome.<value>` in words. */
+/** How a sowing, or a transplanting, turned out on the weather that followed; `outcome.<value>` in words. */
 enum Outcome: string
 {
     case Harvest = 'harvest';
@@ -24,10 +24,10 @@ enum Outcome: string
     case NoSet = 'no-set';
     case ShortHarvest = 'short-harvest';
 
-    /** The code of a run that does not count: its season lies beyond the record, or in a gap of it. */
+    /** The code of a simulated season that does not count: it runs past the record, or into a gap. */
     public const NONE = 0;
 
-    /** @return int the number runs keep it under: 1 to count(), each its own; of two equally frequent reasons the lower is given */
+    /** @return int the number it is stored under, from 1 to count(). Of two equally frequent reasons, the lower one is shown */
     public function code(): int
     {
         return match ($this) {
@@ -55,7 +55,7 @@ enum Outcome: string
         return count(self::cases());
     }
 
-    /** @return self|null null for NONE, and for no outcome's number */
+    /** @return self|null null for NONE, and for any number that is not an outcome's */
     public static function fromCode(int $code): ?self
     {
         /** @var array<int, self> $byCode */
@@ -71,7 +71,7 @@ enum Outcome: string
 
     /**
      * @param  array<int, int>  $counts  by code
-     * @return self|null the most frequent one other than a harvest; of equals the one named first; null: none
+     * @return self|null the most frequent one other than a harvest; among equals, the lowest code; null: none
      */
     public static function mostFrequentLoss(array $counts): ?self
     {
@@ -81,19 +81,19 @@ enum Outcome: string
         return $counts === [] ? null : self::fromCode((int) array_search(max($counts), $counts, true));
     }
 
-    /** Whether there was anything to pick, be it for too short a time. */
+    /** Whether there was anything to harvest, even if only for a short time. */
     public function cameToHarvest(): bool
     {
         return $this === self::Harvest || $this === self::ShortHarvest;
     }
 
-    /** Whether there was anything to put into the ground, and ground to put it into. */
+    /** Whether there was something to plant, and ground to plant it in. */
     public function wasSown(): bool
     {
         return $this !== self::NoStock && $this !== self::GroundFrozen;
     }
 
-    /** Whether it came up, or was set out, before its end. */
+    /** Whether it emerged, or was transplanted, before its end. */
     public function cameUp(): bool
     {
         return $this->wasSown() && $this !== self::NoEmergenceCold && $this !== self::NoEmergenceHot;

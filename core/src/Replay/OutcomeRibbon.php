@@ -7,17 +7,17 @@ namespace Anthesis\Replay;
 use Anthesis\Climate\Quantile;
 use Anthesis\Record\YearDay;
 
-/** The runs of a crop gathered by sow day: how many years each outcome had, how reliable the day is, when harvest came. */
+/** A crop's simulated seasons gathered by sow day: how many years each outcome had, how reliable the day is, and when harvest came. */
 final class OutcomeRibbon
 {
-    /** @var array<int, array{int, int, int, int}|null> by sow day, once asked for */
+    /** @var array<int, array{int, int, int, int}|null> by sow day, filled when first used */
     private array $daysToHarvest = [];
 
     /**
-     * @param  list<int>  $years  length 365, runs that count on sow day i+1
-     * @param  list<array<int, int>>  $counts  length 365, runs by code of Outcome, codes ascending
+     * @param  list<int>  $years  length 365, seasons that count on sow day i+1
+     * @param  list<array<int, int>>  $counts  length 365, seasons by code of Outcome, codes ascending
      * @param  list<float>  $reliability  length 365, share of harvests, centered circular mean of seven days
-     * @param  list<float>  $harvestDays  length 365, sum of size · harvest days of the runs that came to a harvest
+     * @param  list<float>  $harvestDays  length 365, sum of size · harvest days of the seasons that came to harvest
      * @param  list<int>  $reasons  length 365, code of the most frequent outcome other than a harvest; 0: none
      */
     private function __construct(
@@ -70,8 +70,8 @@ final class OutcomeRibbon
     }
 
     /**
-     * @return int years that count on most of the sow days from which anything was ever harvested (of all, if none was): a sowing that
-     *   never comes up counts sooner than one whose season has to end first, and February 28 has February 29's too
+     * @return int years that count on most of the sow days that ever gave a harvest (on all days, if none did). A sowing that never comes
+     *   up counts sooner than one whose season has to end first, and February 28 also has February 29's
      */
     public function yearsOnRecord(): int
     {
@@ -83,19 +83,19 @@ final class OutcomeRibbon
         return (int) array_key_first($days);
     }
 
-    /** @return Outcome|null the most frequent outcome other than a harvest on a sow day; of equals the one named first; null: none */
+    /** @return Outcome|null the most frequent outcome other than a harvest on a sow day; among equals, the lowest code; null: none */
     public function reason(YearDay $day): ?Outcome
     {
         return Outcome::fromCode($this->reasons[$day->number - 1]);
     }
 
     /**
-     * How much of a whole harvest a sowing on each day of the year brings, on the mean of all years: what tells a good day
-     * from a reliable one.
+     * How much of a full harvest a sowing on each day of the year brings, averaged over all years. This tells a good day from a merely
+     * reliable one.
      *
-     * @param  int  $wholeDays  of a whole harvest, the crop's harvest_days
-     * @return list<float> length 365, 0…1: of the years that count the mean of size · harvest days / whole ones, 0 for all that came to no
-     *   harvest; then the centered circular mean of seven days
+     * @param  int  $wholeDays  days of a full harvest, the crop's harvest_days
+     * @return list<float> length 365, 0…1: over the years that count, the mean of size · harvest days / full harvest days, 0 for those that
+     *   came to no harvest; then averaged over seven days around the year
      */
     public function expectedHarvest(int $wholeDays): array
     {
@@ -107,7 +107,7 @@ final class OutcomeRibbon
         return WeekMean::of($means);
     }
 
-    /** @return list<float> length 365, days from sow day i+1 to the end of what was sown on it, on the mean of the years that count */
+    /** @return list<float> length 365, days from sow day i+1 to the end of what was sown on it, averaged over the years that count */
     public function daysLived(): array
     {
         $means = [];
@@ -122,17 +122,17 @@ final class OutcomeRibbon
         return $means;
     }
 
-    /** @return int years in which a sowing, or transplanting, on the day came to an outcome */
+    /** @return int years in which a sowing, or transplanting, on that day had this outcome */
     public function yearsOf(YearDay $day, Outcome $outcome): int
     {
         return $this->counts[$day->number - 1][$outcome->code()] ?? 0;
     }
 
     /**
-     * Days from sowing, or transplanting, on a day of the year to harvest in the years that came to one.
+     * Days from sowing, or transplanting, on a day of the year to harvest, in the years that came to one.
      *
-     * @return array{int, int, int, int}|null the 10, 50 and 90 % of them to the first day of harvest, and the 90 % of them to its
-     *                                        last; null where no year did
+     * @return array{int, int, int, int}|null the 10, 50, and 90% of days to the first harvest, and the 90% of days to the last; null if no
+     *   year came to harvest
      */
     public function daysToHarvest(YearDay $day): ?array
     {
@@ -140,12 +140,12 @@ final class OutcomeRibbon
     }
 
     /**
-     * When what is sown, or set out, on consecutive days is harvested.
+     * When what is sown, or transplanted, on consecutive days is harvested.
      *
-     * @param  YearDay  $from  the first of them
+     * @param  YearDay  $from  the first of these days
      * @param  int  $days  how many, at most 365
-     * @return array{int, int}|null days from the first of them to the earliest first day of harvest (10 % of each day's years) and
-     *                              to the latest last one (90 %); null where none was ever harvested
+     * @return array{int, int}|null days from the first of them to the earliest first harvest (10% of each day's years) and to the latest
+     *   last one (90%); null if none was ever harvested
      */
     public function harvestSpan(YearDay $from, int $days): ?array
     {
@@ -157,7 +157,7 @@ final class OutcomeRibbon
                 continue;
             }
             $latest[$i] = $i + $waits[1];
-            // No quantile comes before the soonest of its years, nor after the latest: most days need none.
+            // No quantile is earlier than the earliest of its years, or later than the latest: for most days, none has to be figured.
             if ($i + $waits[0] < $first) {
                 $first = min($first, $i + ($this->daysToHarvest($from->plus($i))[0] ?? 0));
             }
@@ -177,7 +177,7 @@ final class OutcomeRibbon
 
     /**
      * @param  list<int>  $sown  days of the record
-     * @return array{int, int}|null the shortest wait for a first day of harvest and the longest for a last one
+     * @return array{int, int}|null the shortest wait for a first harvest and the longest for a last one
      */
     private function waits(array $sown): ?array
     {

@@ -11,8 +11,8 @@ use Anthesis\Record\YearDay;
 use Generator;
 
 /**
- * How many days a packet may promise, for what is sown on a day still to come to harvest: the season left, in the packet's own days, slow
- * fall included.
+ * The longest days to maturity a packet may give so that what is planted on a day still comes to harvest: the season left, in the packet's
+ * own days, including slow growth in fall.
  */
 final class PacketDays
 {
@@ -26,7 +26,7 @@ final class PacketDays
 
     /**
      * @param  float  $share  of the years, 0…1, in which it must come to harvest
-     * @param  int|null  $fromYear  of sowing, to $toYear; null: all on record
+     * @param  int|null  $fromYear  of sowing, up to $toYear; null: all on record
      * @return int|null the most packet days of 20, 25 … 150; null: none
      */
     public static function left(
@@ -52,11 +52,11 @@ final class PacketDays
     }
 
     /**
-     * The best of the year's weeks for each shorter variety of a crop, down to half its days: none is quicker than that.
+     * The best week of the year for each quicker variety of a crop, down to half its days, since none is quicker than that.
      *
      * @param  list<bool>  $held  length 365, days on which nobody sows; empty: none
-     * @return Generator<int, float> packet days, from the longest below the crop's own on, and the share of harvests in the
-     *                              week of the year in which most came to one
+     * @return Generator<int, float> packet days, starting just below the crop's own, and the share of harvests in the week of the year in
+     *   which most came to one
      */
     public static function shorter(Replay $replay, Crop $crop, Route $route, array $held = []): Generator
     {
@@ -73,7 +73,7 @@ final class PacketDays
         }
     }
 
-    /** Of the runs sown on the day and the three before and after it, the share that came to a harvest. */
+    /** Of the seasons started on this day and the three before and after it, the share that came to harvest. */
     private static function shareOfHarvests(Runs $runs, YearDay $day): float
     {
         $harvest = Outcome::Harvest->code();

@@ -25,18 +25,17 @@ use Anthesis\Soil\Site;
 use Anthesis\Soil\SoilTemperature;
 
 /**
- * Sows a crop on every day of the record and runs it forward on the weather that followed; docs/method.md, "Replaying".
+ * Plants a crop on every day of the record and simulates it on the weather that followed; docs/method.md, "Replaying the record".
  *
- * All sowings go through the steps of a crop's life together. Within a step a run is a handful of look-ups in the season's
- * tables, and the days on which growth reaches a mark come no earlier for a later sowing, so that pointers only move forward:
- * the whole replay is linear in the days of the record.
+ * All plantings go through the steps of a crop's life together. Within a step, a season takes a handful of look-ups in tables, and a later
+ * planting never reaches a stage of growth earlier, so pointers only move forward: the whole replay is linear in the days of the record.
  */
 final class Replay
 {
     /** Edition of the method; docs/method.md, "Editions of the method". */
     public const METHOD_EDITION = 3;
 
-    /** Days after emergence, or transplanting, in which a crop must have come to harvest. */
+    /** Days after emergence, or transplanting, by which a crop must have come to harvest. */
     public const HORIZON = 330;
 
     private readonly SeasonTables $tables;
@@ -49,8 +48,8 @@ final class Replay
 
     /**
      * @param  DailyRecord  $record  after quality control
-     * @param  bool  $frozenGround  whether frozen ground keeps from sowing
-     * @param  TableCache  $cache  shared with other replays, so that what all of them keep is bounded together
+     * @param  bool  $frozenGround  whether frozen ground prevents sowing
+     * @param  TableCache  $cache  shared with other replays, so there is one bound for everything they keep
      */
     public function __construct(
         private readonly DailyRecord $record,
@@ -63,7 +62,7 @@ final class Replay
         $this->tables = new SeasonTables($record, $latitude, $site, $frozenGround, $cache);
     }
 
-    /** The years of a place, at its site. */
+    /** The years of a place, at the site in use. */
     public static function ofPlace(Place $place): self
     {
         return $place->once(
@@ -72,7 +71,7 @@ final class Replay
         );
     }
 
-    /** @return Normals|null the normal soil of these years at the site, °C; null: too few years to say */
+    /** @return Normals|null the normal soil of these years at the site, °C; null: too few years to tell */
     public function normalSoil(): ?Normals
     {
         try {
@@ -82,7 +81,7 @@ final class Replay
         }
     }
 
-    /** The same years, in which frozen ground keeps nobody from sowing. */
+    /** The same years, with frozen ground ignored. */
     public function onAnyGround(): self
     {
         return $this->onAnyGround ??= new self($this->record, $this->latitude, $this->tables->site, $this->light, false, $this->cache);
@@ -116,8 +115,8 @@ final class Replay
     }
 
     /**
-     * @param  int|null  $from  first day of the record to sow on; null: its first; a day that is not on record is left out
-     * @param  int|null  $to  the last; null: its last
+     * @param  int|null  $from  first day of the record to sow on; null: the first one; days not on record are skipped
+     * @param  int|null  $to  the last; null: the last one
      */
     public function runs(Crop $crop, Route $route, ?int $from = null, ?int $to = null): Runs
     {
@@ -129,13 +128,13 @@ final class Replay
         return $sowings->runs($this->tables->first, $this->tables->daysOf);
     }
 
-    /** @return list<float> sum of the growth-days of a crop before each day of the record, at the site; days + 1 long */
+    /** @return list<float> sum of a crop's growth-days before each day of the record, at the site; days + 1 long */
     public function grown(Crop $crop): array
     {
         return $this->tables->growth($crop, $this->light);
     }
 
-    /** @return Day|null when what is sown on a day comes up, in time; null: not, or not on this record */
+    /** @return Day|null when what is sown on a day emerges, if in time; null: it does not, or not within the record */
     public function emergence(Crop $crop, Day $sown): ?Day
     {
         $on = $sown->number - $this->tables->first->number;
@@ -144,7 +143,7 @@ final class Replay
         return $up === null || $up - $on > $crop->emergence->maxDays ? null : $this->tables->first->plus($up);
     }
 
-    /** @return list<Step> a crop's life in order */
+    /** @return list<Step> a crop's life, in order */
     private function steps(CropNeeds $needs): array
     {
         $tables = $this->tables;

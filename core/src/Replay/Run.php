@@ -6,14 +6,14 @@ namespace Anthesis\Replay;
 
 use Anthesis\Record\Day;
 
-/** One sowing, or transplanting, and what became of it. */
+/** One simulated season: a sowing, or transplanting, and how it turned out. */
 final readonly class Run
 {
     /**
-     * @param  int|null  $daysToHarvest  from sowing or transplanting to first harvest; null: none came
+     * @param  int|null  $daysToHarvest  from sowing or transplanting to first harvest; null: there was none
      * @param  int  $harvestDays  how long the harvest lasted
-     * @param  Day|null  $up  when it came up, or was set out; null: it never did
-     * @param  Day  $ended  when it was lost, or its harvest over
+     * @param  Day|null  $up  when it emerged, or was transplanted; null: it never emerged
+     * @param  Day  $ended  when it was lost, or its harvest ended
      */
     public function __construct(
         public Day $sown,

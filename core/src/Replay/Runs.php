@@ -7,7 +7,7 @@ namespace Anthesis\Replay;
 use Anthesis\Record\Day;
 
 /**
- * What became of a crop sown, or set out, on each day of a record.
+ * The simulated seasons of a crop sown, or transplanted, on each day of a record.
  *
  * Day i of every list is the i-th of the record.
  */
@@ -16,11 +16,11 @@ final readonly class Runs
     /**
      * @param  array<int, list<int>>  $daysOf  by day of the year, 1…365, its days
      * @param  array<int, int>  $outcomes  codes of Outcome; NONE: does not count
-     * @param  array<int, int>  $mature  day of first harvest; only with a harvest, long enough or too short
+     * @param  array<int, int>  $mature  day of first harvest; only if there was a harvest, long enough or too short
      * @param  array<int, int>  $harvests  days of harvest
-     * @param  array<int, int>  $ups  day of emergence, or of transplanting; the same as sown, or 0, where it did not come up
-     * @param  array<int, int>  $ends  day on which the run ended
-     * @param  array<int, float>  $sizes  of bulbs, at most 1; what is not in it is full-sized
+     * @param  array<int, int>  $ups  day of emergence, or of transplanting; the sow day itself, or 0, if it did not emerge
+     * @param  array<int, int>  $ends  day on which the season ended
+     * @param  array<int, float>  $sizes  of bulbs, at most 1; those not listed are full-sized
      *
      * @internal made by Replay
      */
@@ -36,7 +36,7 @@ final readonly class Runs
     ) {
     }
 
-    /** The same runs, of which only those sown in the years given count. */
+    /** The same seasons, of which only those sown in the given years count. */
     public function sownIn(int $fromYear, int $toYear): self
     {
         $from = Day::numberOf($fromYear, 1, 1) - $this->first->number;

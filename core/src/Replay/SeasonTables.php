@@ -21,36 +21,36 @@ use Anthesis\Sun\Radiation;
 use Closure;
 
 /**
- * The weather of a record at a site, turned into look-ups so that no run of a replay walks over days.
+ * The weather of a record at a site, turned into look-up tables so that no simulated season is walked day by day.
  *
- * Day i is the i-th of the record. A **sum** is a list of length days + 1 whose entry i holds the total over the days before
- * i, so that the total over a…b is sum[b+1] − sum[a]. A **next-day table** has length days + 1; entry i is the first day on
- * or after i on which something happens, or NEVER. A **count** is a sum of ones with the list of its days.
+ * Day i is the i-th of the record. A **sum** is a list of length days + 1 whose entry i is the total over the days before i, so the total
+ * over a…b is sum[b+1] − sum[a]. A **next-day table** has length days + 1; entry i is the first day on or after i on which something
+ * happens, or NEVER. A **count** is a sum of ones with the list of its days.
  *
- * Tables that only hang on one threshold are made once and shared by all crops.
+ * Tables that depend on one threshold are made once and shared by all crops.
  *
  * @internal to the replay; the lists are for its hot loop and do not leave it
  */
 final class SeasonTables
 {
-    /** A day that does not come. */
+    /** A day that never comes. */
     public const NEVER = 1 << 40;
 
     private const CHILL = [0.0, 10.0];
 
     private const FROZEN_SOIL = 0.5;
 
-    /** Days whose mean a bulb's warmth is. */
+    /** Days over which a bulb's warmth is averaged. */
     private const WEEK = 7;
 
-    /** Longest list of days anything is counted to, for padding. */
+    /** The highest count of days anything needs, for padding. */
     private const MOST_COUNTED = 400;
 
     public readonly Day $first;
 
     public readonly int $days;
 
-    /** Whether the record has rain or snow: the method's third edition. */
+    /** Whether the record has rain or snow, which came with the method's third edition. */
     public readonly bool $hasRainOrSnow;
 
     /** @var list<int> sow day of each day, 1…365 */
@@ -71,7 +71,7 @@ final class SeasonTables
     /** @var list<float> mean air temperature of each day at the site; 0 where missing */
     private array $mean = [];
 
-    /** @var list<float> minimum as far as freezing goes: with the site's protection; INF where missing */
+    /** @var list<float> minimum as far as freezing is concerned: with the site's protection; INF if missing */
     private array $night = [];
 
     /** @var list<float> minimum at the site, without its protection; INF where missing */
@@ -92,12 +92,12 @@ final class SeasonTables
     /** @var array{list<int>, list<int>, list<int>}|null */
     private ?array $ground = null;
 
-    /** Whose tables these are in the cache. */
+    /** The owner of these tables in the cache. */
     private readonly int $owner;
 
     /**
      * @param  DailyRecord  $record  after quality control
-     * @param  bool  $frozenGround  whether frozen ground keeps from sowing
+     * @param  bool  $frozenGround  whether frozen ground prevents sowing
      */
     public function __construct(
         DailyRecord $record,
@@ -142,13 +142,13 @@ final class SeasonTables
         $this->soilSum = $soilSum;
     }
 
-    /** @return list<float> sum of the share of emergence each day's soil gives */
+    /** @return list<float> sum of the shares of emergence that each day's soil gives */
     public function emergence(Emergence $emergence): array
     {
         return $this->sums('emergence '.json_encode($emergence->days), fn (): array => $this->emergenceSum($emergence));
     }
 
-    /** @return int|null the day on which what is sown on a day comes up; null: not while the record lasts */
+    /** @return int|null the day on which what is sown on a day emerges; null: not within the record */
     public function emerged(Emergence $emergence, int $sown): ?int
     {
         $sum = $this->emergence($emergence);
@@ -170,7 +170,7 @@ final class SeasonTables
         return $this->sums($key, fn (): array => $this->growthSum($crop, $light));
     }
 
-    /** @return list<int> next day on which screen minimum, with the site's help, or the soil is at or below so many °C */
+    /** @return list<int> next day on which the screen minimum, with the site's help, or the soil is at or below this, °C */
     public function nextFreeze(float $celsius, bool $ofSoil = false): array
     {
         return $ofSoil
@@ -179,17 +179,17 @@ final class SeasonTables
     }
 
     /**
-     * The ground as it meets any sowing. A sowing that fails on its own day counts where its season is on record.
+     * The ground as any sowing meets it. A sowing that fails on its own day counts if its season is on record.
      *
-     * @return array{list<int>, list<int>, list<int>} days on which it can be opened; those on which it is frozen, of which a failure
-     *                                                counts; and all of which one does
+     * @return array{list<int>, list<int>, list<int>} days on which it can be opened; frozen days on which a failure counts; and all days on
+     *   which one counts
      */
     public function ground(): array
     {
         return $this->ground ??= $this->openAndFrozen();
     }
 
-    /** @return list<float> sum of growth-days on days of at least so many hours */
+    /** @return list<float> sum of growth-days on days with at least this many hours */
     public function longDayGrowth(Crop $crop, LightSchool $light, float $hours): array
     {
         $growth = $this->growth($crop, $light);
@@ -206,8 +206,8 @@ final class SeasonTables
     }
 
     /**
-     * @param  float|null  $celsius  asked of the mean of the day and the six before it; null: nothing
-     * @return list<int> next day on which a bulb that is ready begins to bulb
+     * @param  float|null  $celsius  needed as the mean of the day and the six before it; null: nothing needed
+     * @return list<int> next day on which a bulb that is ready starts bulbing
      */
     public function nextBulbing(float $hours, ?float $celsius): array
     {
@@ -219,7 +219,7 @@ final class SeasonTables
             );
     }
 
-    /** @return list<int> next day of at least so many hours */
+    /** @return list<int> next day with at least this many hours */
     public function nextDayOfHours(float $hours): array
     {
         return $this->nextDays(
@@ -228,19 +228,19 @@ final class SeasonTables
         );
     }
 
-    /** @return array{list<int>, list<int>} count of days with a maximum at or above so many °C, and those days */
+    /** @return array{list<int>, list<int>} count of days with a maximum at or above this, °C, and those days */
     public function hotDays(float $celsius): array
     {
         return $this->counts("hot {$celsius}", fn (): array => $this->countFrom($this->afternoon, $celsius));
     }
 
-    /** @return array{list<int>, list<int>} count of days with a mean at or above so many °C, and those days */
+    /** @return array{list<int>, list<int>} count of days with a mean at or above this, °C, and those days */
     public function days(float $celsius): array
     {
         return $this->counts("mean {$celsius}", fn (): array => $this->countFrom($this->mean, $celsius));
     }
 
-    /** @return array{list<int>, list<int>} count of days whose night and afternoon let fruit set, and those days */
+    /** @return array{list<int>, list<int>} count of days whose night and afternoon allow fruit set, and those days */
     public function settingDays(FruitSet $set): array
     {
         return $this->counts('set '.json_encode([$set->nightLowC, $set->nightHighC, $set->dayHighC]), function () use ($set): array {
@@ -261,7 +261,7 @@ final class SeasonTables
     {
         return $this->counts('chill', function (): array {
             [$low, $high] = self::CHILL;
-            // Missing days have a mean of 0 and are no cold ones.
+            // Missing days have a mean of 0, but are not cold days.
             $cold = [];
             foreach ($this->mean as $i => $celsius) {
                 $cold[] = $celsius >= $low && $celsius <= $high && $this->missing[$i + 1] === $this->missing[$i] ? 1.0 : 0.0;
@@ -298,7 +298,7 @@ final class SeasonTables
         return $this->cache->get($this->owner, $key, $this->days + 1, 2, $make);
     }
 
-    /** @return list<float> −1 on a day long enough after a week warm enough, otherwise 0 */
+    /** @return list<float> −1 on a day that is long enough after a week that is warm enough, otherwise 0 */
     private function bulbing(float $hours, float $celsius): array
     {
         $days = [];
@@ -318,7 +318,7 @@ final class SeasonTables
     /** @return list<float> */
     private function emergenceSum(Emergence $emergence): array
     {
-        // The rate is linear between table temperatures; written out, because it is asked for each day of each table.
+        // The rate is linear between the table's temperatures. It is written out because it runs for each day of each table.
         $rates = array_map(static fn (?float $days): float => $days === null ? 0.0 : 1 / $days, $emergence->days);
         $top = count($rates) - 1;
         $sum = [0.0];
@@ -357,7 +357,7 @@ final class SeasonTables
         $fall = 1 / ($ceiling - $high);
         $sum = [0.0];
         $total = 0.0;
-        // The trapezoid of GrowthResponse, written out: this is asked for each day of each crop.
+        // The trapezoid of GrowthResponse, written out because this runs for each day of each crop.
         foreach ($this->mean as $i => $celsius) {
             if ($celsius > $base && $celsius < $ceiling) {
                 $share = $celsius < $low ? ($celsius - $base) * $rise : ($celsius <= $high ? 1.0 : ($ceiling - $celsius) * $fall);

@@ -7,25 +7,25 @@ namespace Anthesis\Replay;
 use Anthesis\Record\Day;
 
 /**
- * The sowings of a crop on every day of a record, on their way through the steps of a replay.
+ * The plantings of a crop on every day of a record, on their way through the steps of a replay.
  *
- * Sowings that come up on the same day fare the same, and are followed as one **plant**, known by the first day it was sown
- * on; only where something counts from the day of sowing is each a plant of its own. Days are indices of the record.
+ * Sowings that emerge on the same day have the same fate and are followed as one **plant**, named after the first day it was sown on. Only
+ * if something counts from the day of sowing is each a plant of its own. Days are indices into the record.
  *
- * A step takes the ledger of outcomes and ends, settles the plants that meet their end in it, and gives it back with those
- * still under way, who go on to the next.
+ * A step takes the ledger of outcomes and ends, settles the plants that end in it, and returns it with those still alive, which go on to
+ * the next step.
  *
  * @internal to the replay: plain lists for its hot loops
  */
 final class Sowings
 {
-    /** @var list<int> plants under way, in order of sowing: the days on which they reach their marks never go back */
+    /** @var list<int> plants still alive, in order of sowing, so the days on which they reach a stage never go back */
     public array $left;
 
     /** @var array<int, int> by sow day: day of emergence, or of transplanting; 0 */
     public array $ups;
 
-    /** @var array<int, int> plant of each sow day that came up together with an earlier one */
+    /** @var array<int, int> plant of each sow day that emerged together with an earlier one */
     public array $twins = [];
 
     /** @var array<int, int> by plant: day on which a grown plant freezes; NEVER */
@@ -34,13 +34,13 @@ final class Sowings
     /** @var array<int, int> by plant: first day of harvest; NEVER */
     public array $mature = [];
 
-    /** @var array<int, int> by plant: first day of harvest if fruit had set at once; empty: nothing waits for fruit to set */
+    /** @var array<int, int> by plant: first day of harvest if fruit had set right away; empty: nothing waits for fruit set */
     public array $withoutSet = [];
 
     /** @var array<int, int> by plant: day after which heat counts */
     public array $heatFrom = [];
 
-    /** @var array<int, float> by plant: size of a bulb, 1: full; plants that are none are not in it */
+    /** @var array<int, float> by plant: size of a bulb, 1 is full; other plants are not listed */
     public array $sizes = [];
 
     /** @var array<int, int> by sow day: days of harvest; 0 */
@@ -67,14 +67,17 @@ final class Sowings
 
     /**
      * @param  list<int>  $days  ascending
-     * @return list<int> those that are sown on
+     * @return list<int> those that are sown
      */
     public function sownOn(array $days): array
     {
         return $this->all ? $days : array_values(array_filter($days, fn (int $day): bool => $day >= $this->from && $day <= $this->to));
     }
 
-    /** @return array{array<int, int>, array<int, int>} outcomes and ends by sow day; lent, not copied, so they must come back by giveBack() */
+    /**
+     * @return array{array<int, int>, array<int, int>} outcomes and ends by sow day; lent, not copied, so they must be returned with
+     *   giveBack()
+     */
     public function ledger(): array
     {
         $ledger = [$this->outcomes, $this->ends];
@@ -86,7 +89,7 @@ final class Sowings
     /**
      * @param  array<int, int>  $outcomes  codes of Outcome by sow day
      * @param  array<int, int>  $ends  by sow day
-     * @param  list<int>  $left  plants still under way
+     * @param  list<int>  $left  plants still alive
      */
     public function giveBack(array $outcomes, array $ends, array $left): void
     {

@@ -7,9 +7,8 @@ namespace Anthesis\Replay;
 use Closure;
 
 /**
- * Tables of seasons that are kept because several crops ask for the same ones, up to a bound: where there would be more, the one used
- * longest ago goes, and is made again if it is asked for again. Replays of one place at several sites share it, so that their memory is
- * bounded together.
+ * Tables of seasons that are kept because several crops use the same ones, up to a bound. Beyond it, the least recently used one is
+ * dropped, and made again when needed. Replays of one place at several sites share the cache, so there is one bound for their memory.
  *
  * @internal to the replay
  */
@@ -20,10 +19,10 @@ final class TableCache
 
     private const ENTRY = 16;
 
-    /** PHP takes memory from the system in pieces of so many bytes. */
+    /** PHP takes memory from the system in pieces of this many bytes. */
     private const CHUNK = 2 << 20;
 
-    /** @var array<string, array<mixed>> the one used longest ago first */
+    /** @var array<string, array<mixed>> least recently used first */
     private array $tables = [];
 
     /** @var array<string, int> bytes of each */
@@ -37,7 +36,7 @@ final class TableCache
     {
     }
 
-    /** A number of its own for each that keeps tables here. */
+    /** A separate number for each owner of tables. */
     public function owner(): int
     {
         return ++$this->owners;
@@ -57,7 +56,7 @@ final class TableCache
         /** @var T|null $table a key is always of the same kind of table */
         $table = $this->tables[$key] ?? null;
         if ($table !== null) {
-            // Where all fit, nothing goes, and the order does not matter.
+            // If everything fits, nothing is dropped, and the order does not matter.
             if ($this->bytes > $this->most >> 1) {
                 unset($this->tables[$key]);
                 $this->tables[$key] = $table;
@@ -79,13 +78,13 @@ final class TableCache
         return $table;
     }
 
-    /** Bytes of all tables that are kept. */
+    /** Bytes of all tables in the cache. */
     public function bytes(): int
     {
         return $this->bytes;
     }
 
-    /** What a list takes: room for a power of two of entries; and where that is half a piece of memory, no second one fits beside it. */
+    /** The size of a list: room for a power of two of entries. If that is half a piece of memory, no second one fits beside it. */
     public static function bytesOf(int $entries): int
     {
         $bytes = self::ENTRY << (int) ceil(log(max(8, $entries), 2));

@@ -6,7 +6,7 @@ namespace Anthesis\Replay;
 
 use Anthesis\Record\YearDay;
 
-/** The mean of a day and the three before and after it, on the circle of the year. */
+/** The mean of a day and the three days before and after it, around the year. */
 final class WeekMean
 {
     private const HALF_WEEK = 3;

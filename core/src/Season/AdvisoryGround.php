@@ -10,30 +10,30 @@ use Anthesis\Soil\SoilDate;
 use Anthesis\Words\Phrase;
 
 /**
- * What this season gives reason to tell gardeners of: soil a week early or late, a freeze while tender plants are out, a heat
- * spell over seedlings; WaterAdvisory adds what its rain does. A draft with its evidence; whether it is said, and how, is the educator's.
+ * What this season gives reason to tell gardeners: soil a week early or late, a freeze while tender plants are out, a heat spell on
+ * seedlings. WaterAdvisory adds what its rain does. Each is a draft with its evidence; the educator decides whether and how to publish it.
  */
 final readonly class AdvisoryGround
 {
-    /** Soil that is ready so many days apart from the usual date is worth a word. */
+    /** Soil that is ready this many days away from the normal date is worth mentioning. */
     private const APART = 7;
 
-    /** Days ahead within which soil is spoken of. */
+    /** Days ahead within which soil is mentioned. */
     private const SOON = 21;
 
-    /** Days ahead in which a heat spell is looked for, and how many running it takes. */
+    /** Days ahead in which to look for a heat spell, and how many in a row it takes. */
     private const HEAT_AHEAD = 7;
 
     private const HEAT_DAYS = 3;
 
-    /** Days after its act for which a plant is a seedling. */
+    /** Days after its task for which a plant is a seedling. */
     private const SEEDLING = 21;
 
     /**
-     * @param  string  $key  what it is about: the same from day to day for the same cause
+     * @param  string  $key  what it is about; it stays the same from day to day for the same cause
      * @param  Phrase  $says  the draft
      * @param  list<Phrase>  $evidence
-     * @param  Day  $until  after which it is of no use
+     * @param  Day  $until  the day after which it is no longer useful
      */
     public function __construct(public string $key, public Phrase $says, public array $evidence, public Day $until)
     {
@@ -41,8 +41,8 @@ final readonly class AdvisoryGround
 
     /**
      * @param  list<SoilReady>  $ready
-     * @param  list<SoilDate>  $usual  of the same temperatures
-     * @param  list<float|null>  $soil  °C, of the season's days so far: what it has held before a cold spell is not late
+     * @param  list<SoilDate>  $usual  normal dates of the same temperatures
+     * @param  list<float|null>  $soil  °C, for the season's days so far: what the soil held before a cold spell is not late
      * @param  list<Outside>  $outside
      * @return list<self>
      */
@@ -55,7 +55,7 @@ final readonly class AdvisoryGround
      * @param  list<SoilReady>  $ready
      * @param  list<SoilDate>  $usual
      * @param  list<float|null>  $soFar
-     * @return list<self> one at most: the warmest soil that is early, or else the coldest that is late
+     * @return list<self> at most one: the warmest soil that is early, or otherwise the coldest that is late
      */
     private static function soil(ThisSeason $season, array $ready, array $usual, array $soFar): array
     {
@@ -68,7 +68,7 @@ final readonly class AdvisoryGround
             }
             $start = $season->latitude->yearStart();
             $days = $start->daysUntil($expected->yearDay()) - $start->daysUntil($normal);
-            // Soil that has long been warm is no news, and once it is, it is only early.
+            // Soil that has long been warm is not news, and once it is warm, it can only be early.
             if ($soil->now ? $days > -self::APART : abs($days) < self::APART || SoilReady::hasHeld($soil->celsius, $soFar)) {
                 continue;
             }

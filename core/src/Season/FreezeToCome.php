@@ -7,12 +7,12 @@ namespace Anthesis\Season;
 use Anthesis\Record\Day;
 use Anthesis\Record\Latitude;
 
-/** In how many members a freeze is still to come: of spring until summer solstice, of fall until a date. */
+/** In how many members there is another freeze: in spring, up to the summer solstice; in fall, up to a date. */
 final class FreezeToCome
 {
     /**
      * @param  list<Member>  $members
-     * @return int those with a minimum at or below so many °C on or after the day and before the summer solstice that follows it
+     * @return int those with a minimum at or below this, °C, on or after the day and before the next summer solstice
      */
     public static function before(array $members, float $celsius, Day $day, Latitude $latitude): int
     {
@@ -21,7 +21,7 @@ final class FreezeToCome
 
     /**
      * @param  list<Member>  $members
-     * @return int those with a minimum at or below so many °C from the last summer solstice to the day
+     * @return int those with a minimum at or below this, °C, from the last summer solstice to the day
      */
     public static function by(array $members, float $celsius, Day $day, Latitude $latitude): int
     {
@@ -30,7 +30,7 @@ final class FreezeToCome
         return self::between($members, $celsius, Day::of($next->year() - 1, ...$next->yearDay()->monthAndDay()), $day);
     }
 
-    /** The first July 1, south of the equator January 1, after a day. */
+    /** The first July 1 after a day; south of the equator, January 1. */
     private static function midsummerAfter(Day $day, Latitude $latitude): Day
     {
         $month = $latitude->isNorth() ? 7 : 1;

@@ -10,40 +10,41 @@ use Anthesis\Replay\Outcome;
 use Anthesis\Window\ProofStandard;
 
 /**
- * Whether an act is to be done on a day or later; docs/method.md, "This season".
+ * Whether a task should be done on a day or later; docs/method.md, "This season".
  *
- * Go where the standard of proof is reached and waiting does not make it much better; otherwise hold until it does.
+ * Go if the confidence level is reached and waiting does not help much. Otherwise hold until it does.
  */
 final readonly class HoldOrGo
 {
     /** Days within which a much better day is worth waiting for. */
     private const WAIT = 21;
 
-    /** By how much of the members another day must be better to be worth waiting for. */
+    /** How much better, as a share of the members, another day must be to be worth waiting for. */
     private const MUCH_BETTER = 0.1;
 
-    /** Days within which the standard must be reached. */
+    /** Days within which the confidence level must be reached. */
     public const AHEAD = 60;
 
-    /** A share that falls below the standard for good, or a hold that ends, within so many days is soon. */
+    /** "Soon" for the end of the days at the confidence level, or of a hold, in days. */
     private const SOON = 10;
 
     private const WEEK = 7;
 
     /**
-     * @param  Day|null  $until  when to do it, where it is held
-     * @param  Outcome|null  $reason  what becomes of most that do not come to a harvest on the day
-     * @param  int|null  $slack  days to the last of the AHEAD that reaches the standard, be there poorer ones between; null: it is not
-     *     reached on the day
-     * @param  array{int|null, int|null}  $waits  days from the day to the median first harvest of an act on it, and of one a week later; null: none
+     * @param  Day|null  $until  when to do it, if it should wait
+     * @param  Outcome|null  $reason  what most of those that do not come to harvest on the day are lost to
+     * @param  int|null  $slack  days to the last of the AHEAD that reaches the confidence level, even with poorer days between; null: it is
+     *   not reached on the day
+     * @param  array{int|null, int|null}  $waits  days from the day to the median first harvest of a task done on it, and of one done a week
+     *   later; null: none
      */
     private function __construct(public Pile $pile, public ?Day $until, public ?Outcome $reason, public ?int $slack, public array $waits)
     {
     }
 
     /**
-     * @param  Prospects  $prospects  from the day on, AHEAD days and the day itself, if they are known
-     * @param  float  $standard  share of harvests asked for, 0…1
+     * @param  Prospects  $prospects  from the day on: AHEAD days and the day itself, if they are known
+     * @param  float  $standard  share of harvests needed, 0…1
      */
     public static function of(Prospects $prospects, float $standard): self
     {

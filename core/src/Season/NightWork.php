@@ -9,12 +9,12 @@ use Anthesis\Record\Median;
 use Anthesis\Soil\Site;
 
 /**
- * The work of an evening before a freeze: which nights are expected to freeze, what may be out and would not stand it, and the
- * least cover that would do.
+ * The work of an evening before a freeze: which nights are expected to freeze, what may be out and would die, and the lightest cover that
+ * would save it.
  */
 final readonly class NightWork
 {
-    /** Nights looked at, from the coming one on. */
+    /** Nights to look at, starting with the next one. */
     public const NIGHTS = 3;
 
     private const FREEZING = 0.0;
@@ -23,9 +23,10 @@ final readonly class NightWork
     private const EXPECTED = 0.5;
 
     /**
-     * @param  list<array{day: Day, members: int, of: int, celsius: float}>  $nights  expected to freeze, by the day whose minimum it is: members
-     *                                                                                that do, and their median minimum at the site, °C
-     * @param  list<array{out: Outside, cover: Site|null}>  $tender  what the coldest of them would kill, and the least cover that keeps it; null: none of them does
+     * @param  list<array{day: Day, members: int, of: int, celsius: float}>  $nights  expected to freeze, by the day whose minimum it is:
+     *   members that freeze, and their median minimum at the site, °C
+     * @param  list<array{out: Outside, cover: Site|null}>  $tender  what the coldest of them would kill, and the lightest cover that saves
+     *   it; null: none of them does
      */
     private function __construct(public array $nights, public array $tender)
     {
@@ -33,7 +34,7 @@ final readonly class NightWork
 
     /**
      * @param  list<Outside>  $outside
-     * @param  list<Site>  $covers  to choose from, the lightest first
+     * @param  list<Site>  $covers  to choose from, lightest first
      */
     public static function of(ThisSeason $season, array $outside, array $covers): self
     {
@@ -57,7 +58,7 @@ final readonly class NightWork
         $own = $season->site->air + $season->site->protection;
         $tender = [];
         foreach ($outside as $out) {
-            // What sits in the ground is kept by the ground.
+            // What sits in the ground is protected by it.
             if ($out->crop->hardiness->bySoil || $out->killC() < $coldest) {
                 continue;
             }
@@ -68,7 +69,7 @@ final readonly class NightWork
         return new self($nights, $tender);
     }
 
-    /** @return list<float> of the members that know it, the minimum of a day at the site, °C */
+    /** @return list<float> for the members that know it, the minimum of a day at the site, °C */
     private static function minima(ThisSeason $season, Day $day): array
     {
         $minima = [];

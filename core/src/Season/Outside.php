@@ -11,25 +11,25 @@ use Anthesis\Window\School\FromReplay;
 use Anthesis\Window\SowingWindow;
 
 /**
- * What may be out of doors on a day, as the record's windows have it: sown or set out of late, in harvest, or under cover and
- * about to be set out.
+ * What may be outdoors on a day, according to the record's windows: recently sown or transplanted, in harvest, or indoors and about to be
+ * transplanted.
  */
 final readonly class Outside
 {
-    /** Days after its act for which a plant counts as young. */
+    /** Days after its task for which a plant counts as young. */
     public const YOUNG = 60;
 
     private const WEEK = 7;
 
-    /** @param  int  $sinceAct  days since its act could last be done; 0 while it can */
+    /** @param  int  $sinceAct  days since the last day its task could be done; 0 while it can */
     public function __construct(public Crop $crop, public Stage $stage, public int $sinceAct)
     {
     }
 
     /**
      * @param  list<Crop>  $crops
-     * @param  float  $standard  share of harvests asked of a window, 0…1
-     * @return list<self> a crop once, as the tenderest it may be
+     * @param  float  $standard  share of harvests a window needs, 0…1
+     * @return list<self> each crop once, at the most tender stage it may be in
      */
     public static function on(Day $day, array $crops, FromReplay $replay, float $standard): array
     {
@@ -58,13 +58,13 @@ final readonly class Outside
         return $out;
     }
 
-    /** @return float °C of a night that kills it */
+    /** @return float temperature of a night that kills it, °C */
     public function killC(): float
     {
         return $this->stage === Stage::Grown ? $this->crop->hardiness->killC : $this->crop->hardiness->killYoungC;
     }
 
-    /** @param  float|null  $weeks  under cover at most; null: none */
+    /** @param  float|null  $weeks  indoors at most; null: none */
     private static function stage(Day $day, SowingWindow $window, ?SowingWindow $harvest, ?float $weeks): ?Stage
     {
         $on = $day->yearDay();

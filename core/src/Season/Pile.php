@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Season;
 
-/** Where a seed packet goes on the table, in the order in which they are looked at. */
+/** The group a task is sorted into on Today, in the order in which they are looked at. */
 enum Pile: string
 {
     case LastChance = 'last-chance';

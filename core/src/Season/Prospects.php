@@ -10,7 +10,7 @@ use Anthesis\Replay\Outcome;
 use Anthesis\Replay\OutcomeRibbon;
 
 /**
- * What is to be expected of an act on a day and on each day after it: of this season's members, or of the years on record.
+ * What to expect of a task on a day and on each day after it, from this season's members or from the years on record.
  *
  * Day i of every list is i days after the first.
  */
@@ -19,13 +19,13 @@ final readonly class Prospects
     /**
      * @param  non-empty-list<float>  $shares  of harvests, 0…1
      * @param  list<array<int, int>>  $counts  members, or years, by code of Outcome, codes ascending
-     * @param  list<array{int, int, int}|null>  $waits  days to the first harvest, 10, 50 and 90 % of those that came to one; null: none
+     * @param  list<array{int, int, int}|null>  $waits  days to the first harvest, 10, 50, and 90% of those that came to one; null: none
      */
     private function __construct(public Day $from, public array $shares, public array $counts, public array $waits)
     {
     }
 
-    /** @param  non-empty-list<Sowing>  $sowings  one a day */
+    /** @param  non-empty-list<Sowing>  $sowings  one per day */
     public static function ofSowings(array $sowings): self
     {
         $shares = $counts = $waits = [];
@@ -63,7 +63,7 @@ final readonly class Prospects
         return new self($from, $shares === [] ? [0.0] : $shares, $counts, $waits);
     }
 
-    /** The same from so many days later on. */
+    /** The same, starting this many days later. */
     public function after(int $days): self
     {
         $shares = array_slice($this->shares, $days);
@@ -76,7 +76,7 @@ final readonly class Prospects
         );
     }
 
-    /** @return int members, or years, of the first day that came to a harvest */
+    /** @return int members, or years, of the first day that came to harvest */
     public function harvests(): int
     {
         return $this->counts[0][Outcome::Harvest->code()] ?? 0;
@@ -88,7 +88,7 @@ final readonly class Prospects
         return array_sum($this->counts[0] ?? []);
     }
 
-    /** @return Outcome|null of the first day the most frequent outcome other than a harvest; of equals the one named first */
+    /** @return Outcome|null for the first day, the most frequent outcome other than a harvest; among equals, the lowest code */
     public function loss(): ?Outcome
     {
         return Outcome::mostFrequentLoss($this->counts[0] ?? []);

@@ -9,7 +9,7 @@ use Anthesis\Crop\Route;
 use Anthesis\Record\Day;
 use Anthesis\Window\School\FromReplay;
 
-/** For a date that is not today: what the years on record came to, whatever this season is like. */
+/** For a date that is not today: how the years on record turned out, whatever this season is like. */
 final readonly class RecordAlone implements ProspectsSource
 {
     public function __construct(private FromReplay $replay)

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Anthesis\Season;
 
-/** Why a place's season cannot be told of. */
+/** Why nothing can be said about a place's season. */
 enum SeasonLack: string
 {
-    /** The record ends longer ago than a gap is bridged. */
+    /** The record ended longer ago than a gap that can be bridged. */
     case RecordEnds = 'record-ends';
 
-    /** The record does not reach far enough back to splice past years to. */
+    /** The record does not go back far enough to continue it with past years. */
     case RecordIsShort = 'record-is-short';
 }

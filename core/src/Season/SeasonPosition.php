@@ -10,10 +10,10 @@ use Anthesis\Record\Latitude;
 use Anthesis\Record\Median;
 use Anthesis\Record\YearDay;
 
-/** Whether a season is ahead of others or behind them: by the warmth summed since midwinter, and by its soil. */
+/** Whether a season is ahead of others or behind, by the warmth added up since midwinter and by its soil. */
 final readonly class SeasonPosition
 {
-    /** °C above which warmth is summed. */
+    /** °C above which warmth is added up. */
     private const BASE = 5.0;
 
     private const WEEK = 7;
@@ -22,16 +22,17 @@ final readonly class SeasonPosition
 
     /**
      * @param  float  $degreeDays  above 5 °C since midwinter
-     * @param  int|null  $daysAhead  of the other years' median; negative: behind; null: there are none, or they never come to it
+     * @param  int|null  $daysAhead  compared with the other years' median; negative: behind; null: there are no other years, or they never
+     *   reach it
      * @param  float|null  $soil  mean of the last seven days, °C
-     * @param  float|null  $soilAbove  the other years' median of the same days, °C
+     * @param  float|null  $soilAbove  compared with the other years' median for the same days, °C
      */
     private function __construct(public float $degreeDays, public ?int $daysAhead, public ?float $soil, public ?float $soilAbove)
     {
     }
 
     /**
-     * @param  DailyRecord  $record  after quality control, to the day before today
+     * @param  DailyRecord  $record  after quality control, up to the day before today
      * @param  list<float|null>  $soil  daily mean of its days, °C
      */
     public static function of(DailyRecord $record, array $soil, Latitude $latitude): self
@@ -80,7 +81,7 @@ final readonly class SeasonPosition
 
     /**
      * @param  list<list<float>>  $others  sums by day since midwinter
-     * @param  int  $today  days since midwinter of the last day summed
+     * @param  int  $today  days since midwinter of the last day added up
      */
     private static function ahead(array $others, float $sum, int $today): ?int
     {

@@ -13,8 +13,8 @@ final readonly class SoilReady
     public const DAYS_RUNNING = 5;
 
     /**
-     * @param  bool  $now  the last five days were so
-     * @param  array{Day|null, Day|null, Day|null}  $dates  10, 50 and 90 % of the members; null: not in so many of them
+     * @param  bool  $now  whether the last five days were
+     * @param  array{Day|null, Day|null, Day|null}  $dates  10, 50, and 90% of the members; null: fewer than that reach it
      */
     private function __construct(public float $celsius, public bool $now, public array $dates)
     {
@@ -22,7 +22,7 @@ final readonly class SoilReady
 
     /**
      * @param  array<int, list<float>>  $soil  °C by member; DAYS_RUNNING days before today, then today and the days after it
-     * @param  Day  $today  the first day that is still to come
+     * @param  Day  $today  the first day that is still ahead
      */
     public static function at(float $celsius, array $soil, Day $today): self
     {
@@ -35,7 +35,7 @@ final readonly class SoilReady
                 $running = $temperature >= $celsius ? $running + 1 : 0;
                 if ($i === self::DAYS_RUNNING - 1) {
                     $now = $running === self::DAYS_RUNNING;
-                    // What comes before today is only looked at for whether it is so now.
+                    // What comes before today only matters for whether it is ready now.
                     $running = 0;
                 }
                 if ($i >= self::DAYS_RUNNING && $running === self::DAYS_RUNNING) {

@@ -9,16 +9,16 @@ use Anthesis\Crop\Crop;
 use Anthesis\Crop\Route;
 use Anthesis\Record\Day;
 
-/** All acts a grower may be about to do on a day, in piles; within a pile the quickest to first harvest first. */
+/** All tasks a grower may be about to do on a day, in groups; within a group, the quickest to first harvest first. */
 final readonly class SortedActs
 {
-    /** Days from the day on that are told of: nine weeks, in which lie all that a verdict looks at. */
+    /** Days from the day on that are shown: nine weeks, which cover everything a verdict looks at. */
     public const SHOWN = 63;
 
     /**
      * @param  Act  $act  what would be done on the day
-     * @param  int  $setOutAfter  days from the act to transplanting; 0 but for a start under cover
-     * @param  Prospects  $prospects  of sowing outdoors, planting or transplanting, from the day it would be done on
+     * @param  int  $setOutAfter  days from the task to transplanting; 0 unless it starts indoors
+     * @param  Prospects  $prospects  of direct sowing, planting, or transplanting, from the day it would be done
      */
     private function __construct(
         public Crop $crop,
@@ -32,7 +32,7 @@ final readonly class SortedActs
 
     /**
      * @param  list<Crop>  $crops
-     * @param  float  $standard  share of harvests asked for, 0…1
+     * @param  float  $standard  share of harvests needed, 0…1
      * @return list<self>
      */
     public static function of(array $crops, ProspectsSource $source, Day $on, float $standard): array
@@ -57,7 +57,7 @@ final readonly class SortedActs
         return $acts;
     }
 
-    /** @return list<self> a start under cover is judged by transplanting so many weeks later */
+    /** @return list<self> starting indoors is judged by transplanting that many weeks later */
     private static function ofRoute(Crop $crop, Route $route, ProspectsSource $source, Day $on, float $standard): array
     {
         $weeks = $route === Route::Transplant ? $crop->underCover->weeks?->days() ?? 0 : 0;
@@ -71,7 +71,7 @@ final readonly class SortedActs
         return $acts;
     }
 
-    /** @return int|null days from the act to the median first harvest; null: none comes to one */
+    /** @return int|null days from the task to the median first harvest; null: none comes to harvest */
     public function daysToHarvest(): ?int
     {
         $wait = $this->verdict->waits[0];
@@ -79,7 +79,7 @@ final readonly class SortedActs
         return $wait === null ? null : $this->setOutAfter + $wait;
     }
 
-    /** When the act is to be done, where it is held. */
+    /** When to do the task, if it should wait. */
     public function until(): ?Day
     {
         return $this->verdict->until?->plus(-$this->setOutAfter);

@@ -8,18 +8,18 @@ use Anthesis\Climate\Quantile;
 use Anthesis\Record\Day;
 use Anthesis\Replay\Outcome;
 
-/** What becomes of a crop sown, or set out, on a day of this season, in each member; done already or still to come. */
+/** How a crop sown, or transplanted, on a day of this season turns out in each member, whether it is done already or still ahead. */
 final readonly class Sowing
 {
     /**
-     * @param  array<int, array{0: int, 1: int|null, 2?: int}>  $members  by year: code of Outcome, days from the day to first harvest, null: none, and
-     *                                                                    days of harvest. A member in which it does not count is not in it
+     * @param  array<int, array{0: int, 1: int|null, 2?: int}>  $members  by year: code of Outcome, days from the day to first harvest
+     *   (null: none), and days of harvest. A member in which it does not count is left out
      */
     public function __construct(public Day $on, public array $members)
     {
     }
 
-    /** @return array<int, array{Outcome, Day|null}> by year: the outcome, and the first day of harvest */
+    /** @return array<int, array{Outcome, Day|null}> by year: the outcome, and the day of first harvest */
     public function outcomes(): array
     {
         $outcomes = [];
@@ -35,25 +35,25 @@ final readonly class Sowing
         return count($this->members);
     }
 
-    /** @return int members in which it came to an outcome */
+    /** @return int members with this outcome */
     public function of(Outcome $outcome): int
     {
         return count(array_filter($this->members, static fn (array $member): bool => $member[0] === $outcome->code()));
     }
 
-    /** @return float share of members in which it comes to a harvest, 0…1; 0 of none */
+    /** @return float share of members in which it comes to harvest, 0…1; 0 without members */
     public function share(): float
     {
         return $this->members === [] ? 0.0 : $this->of(Outcome::Harvest) / count($this->members);
     }
 
-    /** @return Outcome|null the most frequent outcome other than a harvest; of equals the one named first; null: none */
+    /** @return Outcome|null the most frequent outcome other than a harvest; among equals, the lowest code; null: none */
     public function loss(): ?Outcome
     {
         return Outcome::mostFrequentLoss(array_count_values(array_column($this->members, 0)));
     }
 
-    /** @return array{Day, Day, Day}|null the 10, 50 and 90 % of first harvests, of the members that come to one; null: none does */
+    /** @return array{Day, Day, Day}|null the 10, 50, and 90% first harvests, of the members that come to one; null: none does */
     public function firstHarvests(): ?array
     {
         $days = [];

@@ -11,24 +11,24 @@ use Anthesis\Record\Gap;
 use Anthesis\Words\Phrase;
 
 /**
- * Past years put to this season: each goes on from the record's end, or the outlook's, with the weather of its own days.
+ * Past years continued from this season: each goes on from the end of the record, or of the outlook, with the weather of its own days.
  *
  * docs/method.md, "This season".
  */
 final class Splice
 {
-    /** Days of the record a member begins with: enough for the soil to forget where it started, and for a winter's cold. */
+    /** Days of the record a member starts with: enough for the soil to forget where it started, and for a winter's cold. */
     public const BEFORE = 400;
 
-    /** Days of a past year a member goes on with: the longest time to come up and a replay's horizon, and some weeks of sowing. */
+    /** Days of a past year a member continues with: the longest time to emerge, a replay's horizon, and some weeks of sowing. */
     public const AFTER = 480;
 
     /**
      * @param  DailyRecord  $record  after quality control, up to this morning
-     * @param  DailyRecord|null  $outlook  the days expected from then on; null: none
-     * @return list<Member> in the order of their years; those whose days are all on record, without a gap too long to be bridged
+     * @param  DailyRecord|null  $outlook  the days forecast from then on; null: none
+     * @return list<Member> in the order of their years; those whose days are all on record, without a gap too long to bridge
      *
-     * @throws OutlookRefused when the outlook does not go on where the record ends
+     * @throws OutlookRefused if the outlook does not start where the record ends
      */
     public static function members(DailyRecord $record, ?DailyRecord $outlook): array
     {
@@ -43,9 +43,9 @@ final class Splice
     }
 
     /**
-     * The members of a day gone by, as they would have been that morning, of all years but one.
+     * The members of a past day, as they would have been that morning, from all years but one.
      *
-     * @return list<Member> none where nothing is on record before the day
+     * @return list<Member> empty if nothing is on record before the day
      */
     public static function onDay(DailyRecord $record, Day $day, int $without): array
     {
@@ -55,8 +55,8 @@ final class Splice
     }
 
     /**
-     * @param  DailyRecord  $before  the days a member begins with
-     * @param  int|null  $without  a year that is left out; null: none
+     * @param  DailyRecord  $before  the days a member starts with
+     * @param  int|null  $without  a year to leave out; null: none
      * @return list<Member>
      */
     private static function continued(DailyRecord $record, DailyRecord $before, ?int $without): array
@@ -82,7 +82,7 @@ final class Splice
         return $members;
     }
 
-    /** Days that go on with others; what the former measures and the latter does not is missing there. */
+    /** Days continued with others. What the first part measures and the second does not is missing there. */
     private static function followedBy(DailyRecord $before, ?DailyRecord $after): DailyRecord
     {
         return $after === null

@@ -21,13 +21,13 @@ use Anthesis\Soil\SoilTemperature;
 /** A place's season as it is: a replay of each member at one site. */
 final class ThisSeason implements ProspectsSource
 {
-    /** The latest day after today on which what is set out has its whole season in every member. */
+    /** The latest day after today on which a transplant has its whole season in every member. */
     public const AHEAD = Splice::AFTER - Replay::HORIZON - 1;
 
     /** The day after the record's last. */
     public readonly Day $today;
 
-    /** @var array<int, Replay> by year of the member, made when it is asked for */
+    /** @var array<int, Replay> by year of the member, made when first used */
     private array $replays = [];
 
     private readonly TableCache $cache;
@@ -43,13 +43,13 @@ final class ThisSeason implements ProspectsSource
         private readonly LightSchool $light,
     ) {
         $this->today = $record->last()->plus(1);
-        // Crop by crop all members are asked in turn, so the tables of all of them are to fit.
+        // Each crop goes through all members in turn, so the tables of all of them should fit.
         $this->cache = new TableCache(2 * TableCache::BYTES);
     }
 
     /**
      * @param  DailyRecord  $record  after quality control, up to this morning
-     * @param  DailyRecord|null  $outlook  that continues it; null: none
+     * @param  DailyRecord|null  $outlook  continues the record; null: none
      */
     public static function of(
         DailyRecord $record,
@@ -70,7 +70,7 @@ final class ThisSeason implements ProspectsSource
         );
     }
 
-    /** @return SeasonLack|null why the season a place is in cannot be told of; null: it can */
+    /** @return SeasonLack|null why nothing can be said about a place's season; null: something can */
     public static function lacks(Place $place): ?SeasonLack
     {
         return match (true) {
@@ -86,8 +86,8 @@ final class ThisSeason implements ProspectsSource
     }
 
     /**
-     * @param  int  $days  how many, from the first on, at least one
-     * @return non-empty-list<Sowing> one a day
+     * @param  int  $days  how many, starting with the first, at least one
+     * @return non-empty-list<Sowing> one per day
      */
     public function sowings(Crop $crop, Route $route, Day $from, int $days): array
     {
@@ -114,28 +114,28 @@ final class ThisSeason implements ProspectsSource
     }
 
     /**
-     * @return Day|null when what is sown on a day comes up in the first member, which is as all are up to today; null: not in time,
-     *   or no member
+     * @return Day|null when what is sown on a day emerges in the first member, which is like all others up to today; null: not in time, or
+     *   there is no member
      */
     public function emergence(Crop $crop, Day $sown): ?Day
     {
         return $this->members === [] ? null : $this->replay($this->members[0])->emergence($crop, $sown);
     }
 
-    /** @return list<Day|null> when what is sown on a day comes up, in each member; null: not in time */
+    /** @return list<Day|null> when what is sown on a day emerges, in each member; null: not in time */
     public function emergences(Crop $crop, Day $sown): array
     {
         return array_map(fn (Member $member): ?Day => $this->replay($member)->emergence($crop, $sown), $this->members);
     }
 
-    /** @return list<float> sum of the growth-days of a crop before each day of a member's record, at the site; days + 1 long */
+    /** @return list<float> sum of a crop's growth-days before each day of a member's record, at the site; days + 1 long */
     public function grown(Crop $crop, Member $member): array
     {
         return $this->replay($member)->grown($crop);
     }
 
     /**
-     * @param  int  $days  how many, from the first on
+     * @param  int  $days  how many, starting with the first
      * @return array<int, list<float>> daily mean soil temperature by year of the member, °C
      */
     public function soil(Day $from, int $days): array

@@ -11,28 +11,30 @@ use Anthesis\Record\Day;
 use Anthesis\Replay\Outcome;
 
 /**
- * A sowing that stands already, followed on this season's members: what was seen of it takes the place of what was to be expected
- * (docs/method.md, Under way).
+ * A planting already in the ground, or indoors, followed on this season's members. What was seen of it replaces what was expected
+ * (docs/method.md, "Growing now").
  *
- * One that was seen up goes on as the sowing the model has come up on that day: the replay is run from that one.
+ * If it was seen up, it continues as the sowing that the model has up on that day: the replay runs from that one.
  */
 final readonly class UnderWay
 {
-    /** Days from coming up to thinning. */
+    /** Days from emergence to thinning. */
     public const THINNED_AFTER = 14;
 
-    /** A sowing of so many days earlier may be the one that stands in for what was seen up. */
+    /** How many days earlier the sowing may be that takes the place of one seen up. */
     private const SEARCHED = 90;
 
     private const FROST = [Outcome::NoEmergenceCold, Outcome::FreezeYoung, Outcome::FreezeLate, Outcome::ColdBolt];
 
     /**
-     * @param  array{Day, Day, Day}|null  $up  10, 50 and 90 % of the days on which it comes up, of the members in which it does; null: it is up, was set out, or comes up in none
-     * @param  Day|null  $setOut  when what stands under cover is to be set out; null: it is in the ground
-     * @param  Day|null  $thin  by when it is to be thinned; null: that is done, or nothing is thinned
-     * @param  array{Day, Day, Day}|null  $firstPick  10, 50 and 90 % of first harvests, of the members that come to one; null: it was picked, or none does
-     * @param  int  $harvests  members that come to a harvest
-     * @param  int  $cold  members in which cold takes it: frost, a bed too cold to come up in, or bolting after cold
+     * @param  array{Day, Day, Day}|null  $up  10, 50, and 90% of the days on which it emerges, of the members in which it does; null: it is
+     *   up, was transplanted, or emerges in none
+     * @param  Day|null  $setOut  when a planting indoors should be transplanted; null: it is in the ground
+     * @param  Day|null  $thin  by when to thin it; null: that is done, or nothing is thinned
+     * @param  array{Day, Day, Day}|null  $firstPick  10, 50, and 90% of first harvests, of the members that come to one; null: it was
+     *   harvested, or none does
+     * @param  int  $harvests  members that come to harvest
+     * @param  int  $cold  members in which it is lost to cold: frost, a bed too cold to emerge in, or bolting after cold
      * @param  Outcome|null  $loss  the most frequent outcome other than a harvest
      */
     private function __construct(
@@ -48,11 +50,11 @@ final readonly class UnderWay
     }
 
     /**
-     * @param  Day  $on  of sowing; of transplanting where it was set out; of the start under cover where it stands there yet
-     * @param  bool  $underCover  it stands under cover yet
+     * @param  Day  $on  day of sowing; of transplanting, if it was transplanted; of the start indoors, if it is still there
+     * @param  bool  $underCover  whether it is still indoors
      * @param  Day|null  $up  when it was seen up; null: not seen
-     * @param  bool  $thinned  it was
-     * @param  bool  $picked  it was, for the first time
+     * @param  bool  $thinned  whether it was thinned
+     * @param  bool  $picked  whether it was harvested for the first time
      */
     public static function of(
         ThisSeason $season,
@@ -84,7 +86,7 @@ final readonly class UnderWay
         );
     }
 
-    /** Seedlings are set out after their weeks under cover; those that are past them, today. */
+    /** Seedlings are transplanted after their weeks indoors, or today if those are over. */
     private static function setOut(Crop $crop, Day $on, Day $today): Day
     {
         $then = $on->plus($crop->underCover->weeks?->days() ?? 0);
@@ -92,7 +94,7 @@ final readonly class UnderWay
         return $then->isBefore($today) ? $today : $then;
     }
 
-    /** The latest sowing the model has come up by the day it was seen up; up to today all members are the same. */
+    /** The latest sowing the model has up by the day it was seen up; up to today, all members are the same. */
     private static function standIn(ThisSeason $season, Crop $crop, Day $on, Day $up): Day
     {
         for ($day = $up; $day->number >= $up->number - self::SEARCHED; $day = $day->plus(-1)) {

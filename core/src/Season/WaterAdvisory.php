@@ -14,24 +14,24 @@ use Anthesis\Water\Workable;
 use Anthesis\Words\Phrase;
 
 /**
- * What a season's rain gives reason to tell gardeners of: the driest weeks at their time of the year while gardens live on watering, and
- * ground that is too wet to work when it usually is fit.
+ * What a season's rain gives reason to tell gardeners: the driest weeks for the time of year while gardens depend on watering, and ground
+ * that is too wet to work when it normally is fit.
  */
 final class WaterAdvisory
 {
-    /** Weeks to the day before, the longest first, of which none in the other years may have been drier. */
+    /** Weeks up to the day before, longest first, of which none in the other years may have been drier. */
     private const WEEKS = [8, 6, 4, 3];
 
-    /** So many other years make "the driest in years". */
+    /** It takes this many other years to say "the driest in years". */
     private const LEAST_YEARS = 9;
 
-    /** Gardens live on watering where the air takes so much a day, mm. */
+    /** Gardens depend on watering when the air takes this much a day, mm. */
     private const GROWING = 2.0;
 
-    /** Ground that is fit on a date in so many of the years is usually fit then. */
+    /** Ground that is fit on a date in this share of the years is normally fit then. */
     private const USUALLY = 0.8;
 
-    /** Evenings running on which it is too wet. */
+    /** Evenings in a row on which it is too wet. */
     private const WET_DAYS = 3;
 
     private const SHOWN = 7;
@@ -39,8 +39,8 @@ final class WaterAdvisory
     private const WEEK = 7;
 
     /**
-     * @param  DailyRecord  $record  to the day before today
-     * @return list<AdvisoryGround> none without rain on record
+     * @param  DailyRecord  $record  up to the day before today
+     * @return list<AdvisoryGround> empty without rain on record
      */
     public static function of(DailyRecord $record, Latitude $latitude): array
     {
@@ -97,7 +97,7 @@ final class WaterAdvisory
             return null;
         }
         for ($i = $end; $i > $end - self::WET_DAYS; $i--) {
-            // Frozen ground and snow are no news to anybody.
+            // Frozen ground and snow are no news to anyone.
             if ($workable->days[$i] || ! $water->isTold[$i] || $water->covered[$i] || $water->soil[$i] <= Workable::FROZEN_AT) {
                 return null;
             }
@@ -116,7 +116,7 @@ final class WaterAdvisory
         );
     }
 
-    /** @return float|null mm that fell in so many days to one of the record; null: not on record for nine of ten of them */
+    /** @return float|null mm that fell in this many days up to one of the record; null: not on record for nine of ten of them */
     private static function fallen(DailyRecord $record, WaterDays $water, int $end, int $days): ?float
     {
         $from = $end - $days + 1;

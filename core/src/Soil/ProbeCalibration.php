@@ -12,11 +12,11 @@ use Anthesis\Record\Tolerance;
 use Anthesis\Words\Phrase;
 
 /**
- * The soil model brought to a place by readings taken there.
+ * The soil model adjusted to a place by readings taken there.
  *
- * A reading at hour h is first brought to a daily mean by taking off the diurnal wave, damped and delayed with depth: (Tmax − Tmin)/2 ·
- * e^(−z/D) · sin(2π(h − 8.5)/24 − z/D), D = √(κ·86400/π). The offset of the place is the median of reading less model, drawn toward nothing
- * by n/(n+3). With ten readings over 8 °C or more the rate k is fitted as well, by least absolute error on 0.5…1.6.
+ * A reading at hour h is first converted to a daily mean by removing the daily wave, damped and delayed with depth: (Tmax − Tmin)/2 ·
+ * e^(−z/D) · sin(2π(h − 8.5)/24 − z/D), D = √(κ·86400/π). The place's offset is the median of reading minus model, shrunk toward zero by
+ * n/(n+3). With ten readings over 8 °C or more, the rate k is fitted too, by least absolute error on 0.5…1.6.
  */
 final readonly class ProbeCalibration
 {
@@ -28,10 +28,10 @@ final readonly class ProbeCalibration
 
     /**
      * @param  float  $offset  to add to the model, °C
-     * @param  float  $rate  k of the site, fitted or as it was
-     * @param  int  $used  readings on days the record knows
-     * @param  float  $errorBefore  mean absolute error of the model as it was, °C
-     * @param  float  $errorAfter  and with rate and offset
+     * @param  float  $rate  k of the site, fitted or unchanged
+     * @param  int  $used  readings on days that are on record
+     * @param  float  $errorBefore  mean absolute error of the model before, °C
+     * @param  float  $errorAfter  the same with the rate and offset
      * @param  list<array{day: Day, reading: float, before: float, after: float}>  $points  each reading as a daily mean, and the model before and after, °C
      */
     private function __construct(
@@ -47,10 +47,10 @@ final readonly class ProbeCalibration
 
     /**
      * @param  DailyRecord  $record  after quality control
-     * @param  Site  $site  an offset it has already is set aside: the readings say all of it again
+     * @param  Site  $site  an offset it already has is ignored, because the readings estimate all of it again
      * @param  list<ProbeReading>  $readings  all at one depth
      *
-     * @throws ReadingsRefused when no reading falls on a day of the record, or they come from several depths
+     * @throws ReadingsRefused if no reading falls on a day of the record, or they come from several depths
      */
     public static function of(DailyRecord $record, Latitude $latitude, Site $site, array $readings): self
     {
@@ -100,7 +100,7 @@ final readonly class ProbeCalibration
         );
     }
 
-    /** @return float °C, the reading less the diurnal wave at its hour */
+    /** @return float °C, the reading minus the daily wave at its hour */
     public static function dailyMean(ProbeReading $reading, float $minimum, float $maximum, Site $site): float
     {
         $damping = $site->depth / sqrt(($site->diffusivity * 86400) / M_PI);
@@ -110,7 +110,7 @@ final readonly class ProbeCalibration
 
     /**
      * @param  callable(float): list<float>  $residuals
-     * @return float the rate with the least absolute error about its own median
+     * @return float the rate with the least absolute error around its own median
      */
     private static function fittedRate(callable $residuals): float
     {
@@ -127,7 +127,7 @@ final readonly class ProbeCalibration
 
     /**
      * @param  list<array{int, float}>  $means  day of the record, and the reading as a daily mean
-     * @return list<float> reading less model, °C
+     * @return list<float> reading minus model, °C
      */
     private static function residuals(DailyRecord $record, Latitude $latitude, Site $site, float $rate, array $means): array
     {

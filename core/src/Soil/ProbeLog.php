@@ -6,7 +6,7 @@ namespace Anthesis\Soil;
 
 use Anthesis\Record\Tolerance;
 
-/** Soil readings as they were brought. */
+/** Soil readings as they were uploaded. */
 final readonly class ProbeLog
 {
     /** @param  list<ProbeReading>  $readings */

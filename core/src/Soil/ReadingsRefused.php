@@ -6,7 +6,7 @@ namespace Anthesis\Soil;
 
 use Anthesis\Words\Refused;
 
-/** Soil readings a site cannot be calibrated by. */
+/** Soil readings that cannot be used to calibrate a site. */
 final class ReadingsRefused extends Refused
 {
 }

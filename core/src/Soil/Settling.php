@@ -7,21 +7,21 @@ namespace Anthesis\Soil;
 use Anthesis\Words\Phrase;
 
 /**
- * A probe on its way to the temperature of the soil it was put into.
+ * A probe on its way to the temperature of the soil around it.
  *
- * It closes in by the same share in equal times, T(t) = T∞ + (T₀ − T∞)·e^(−t/τ), Newton's law of cooling. τ is searched for, and
- * T∞ and T₀ follow by least squares; how sure T∞ is comes from the linearized fit, all three being uncertain, with no figure
- * held to be truer than the last digit it shows. What still moves as a straight line has no such end to be told.
+ * It follows Newton's law of cooling, T(t) = T∞ + (T₀ − T∞)·e^(−t/τ). τ is searched for, and T∞ and T₀ follow by least squares. How sure T∞
+ * is comes from the linearized fit with all three uncertain, and no figure counts as more exact than its last digit. Figures that still
+ * move along a straight line have no end that can be told.
  */
 final readonly class Settling
 {
-    /** Fewer cannot say how sure they are: three are fitted exactly. */
+    /** With fewer, nothing can be said about how sure they are: three are fitted exactly. */
     public const LEAST_FIGURES = 4;
 
     /** Settled: no more than this to go, °C. */
     private const TO_GO = 0.2;
 
-    /** Settled: sure to within this, °C. */
+    /** Settled: known to within this, °C. */
     private const SURE = 0.3;
 
     /** What a soil thermometer can show, °C. */
@@ -30,13 +30,13 @@ final readonly class Settling
     /** The last digit a probe shows, °C. */
     private const DIGIT = 0.1;
 
-    /** Figures that differ by no more than this stand still, °C. */
+    /** Figures that differ by no more than this are steady, °C. */
     private const STILL = 0.15;
 
-    /** A time constant longer than so many times the figures' span cannot be told from a straight line. */
+    /** A time constant longer than this many times the figures' time span cannot be told from a straight line. */
     private const LONGEST = 3.0;
 
-    /** Steps of the search: first evenly in the logarithm, then around the best. */
+    /** Steps of the search: first evenly in the logarithm, then around the best one. */
     private const STEPS = 60;
 
     private const REFINEMENTS = 4;
@@ -44,23 +44,23 @@ final readonly class Settling
     /** Student's t, 95%, for one to five degrees of freedom. */
     private const STUDENT = [6.3138, 2.92, 2.3534, 2.1318, 2.015];
 
-    /** The normal one. */
+    /** The same for the normal distribution. */
     private const NORMAL = 1.6449;
 
     /**
      * @param  float  $celsius  where it settles, T∞, °C
-     * @param  float|null  $within  half the width of its 90% confidence interval, °C; null: it cannot be said
-     * @param  float  $timeConstant  τ, s; 0 where the figures stand still
-     * @param  float  $toGo  what is left to T∞ at the last figure, °C
+     * @param  float|null  $within  half the width of its 90% confidence interval, °C; null: cannot be determined
+     * @param  float  $timeConstant  τ, s; 0 if the figures are steady
+     * @param  float  $toGo  what is left to reach T∞ at the last figure, °C
      */
     private function __construct(public float $celsius, public ?float $within, public float $timeConstant, public float $toGo)
     {
     }
 
     /**
-     * @param  list<array{float, float}>  $figures  seconds since the probe was put in, ascending, and what it showed, °C
+     * @param  list<array{float, float}>  $figures  seconds since the probe was inserted, ascending, and what it showed, °C
      *
-     * @throws ReadingsRefused when there are too few, time does not go on, or a figure is none a thermometer shows
+     * @throws ReadingsRefused if there are too few, time does not advance, or no thermometer shows such a figure
      */
     public static function of(array $figures): self
     {
@@ -86,7 +86,7 @@ final readonly class Settling
         return new self($end, $within, $timeConstant, abs($difference) * exp(-$last / $timeConstant));
     }
 
-    /** Whether it may be written down. */
+    /** Whether it is settled enough to be written down. */
     public function isSettled(): bool
     {
         return $this->within !== null && $this->within <= self::SURE && $this->toGo <= self::TO_GO;
@@ -123,7 +123,7 @@ final readonly class Settling
 
     /**
      * @param  non-empty-list<array{float, float}>  $figures
-     * @return float s, the one with the least squares left
+     * @return float s, the one with the smallest sum of squares
      */
     private static function timeConstant(array $figures): float
     {
@@ -146,7 +146,7 @@ final readonly class Settling
 
     /**
      * @param  non-empty-list<array{float, float}>  $figures
-     * @return array{float, float, list<float>} T∞, T₀ − T∞ at the first figure, and what the fit leaves of each, °C
+     * @return array{float, float, list<float>} T∞, T₀ − T∞ at the first figure, and the residual of each, °C
      */
     private static function fit(array $figures, float $timeConstant): array
     {
@@ -168,7 +168,7 @@ final readonly class Settling
 
     /**
      * @param  non-empty-list<array{float, float}>  $figures
-     * @return non-empty-list<float> e^(−t/τ) of each, t since the first
+     * @return non-empty-list<float> e^(−t/τ) of each, with t since the first
      */
     private static function shares(array $figures, float $timeConstant): array
     {
@@ -176,11 +176,11 @@ final readonly class Settling
     }
 
     /**
-     * The standard error of T∞ for figures with a deviation of 1 °C: the root of the first element of (JᵀJ)⁻¹, where the columns of J
-     * are the derivatives by T∞, T₀ − T∞ and ln τ.
+     * The standard error of T∞ for figures with a deviation of 1 °C: the square root of the first element of (JᵀJ)⁻¹, where the columns of
+     * J are the derivatives with respect to T∞, T₀ − T∞, and ln τ.
      *
      * @param  non-empty-list<array{float, float}>  $figures
-     * @return float|null null where τ lies so far out that they hardly differ
+     * @return float|null null if τ is so large that they hardly differ
      */
     private static function errorOfEnd(array $figures, float $timeConstant, float $difference): ?float
     {
@@ -205,9 +205,9 @@ final readonly class Settling
     }
 
     /**
-     * @param  list<float>  $left  what a fit leaves of each figure, °C
-     * @param  int  $fitted  numbers the fit has of its own
-     * @return float °C, at least that of figures cut to their last digit
+     * @param  list<float>  $left  residuals of a fit
+     * @param  int  $fitted  parameters of the fit
+     * @return float °C, at least that of figures rounded to their last digit
      */
     private static function deviation(array $left, int $fitted): float
     {

@@ -6,10 +6,10 @@ namespace Anthesis\Soil;
 
 use InvalidArgumentException;
 
-/** A kind of growing place: how it shifts air, sun, soil and night cold against the weather station's. */
+/** A kind of growing site: how it changes air, sun, soil, and night cold compared with the weather station. */
 final readonly class Site
 {
-    /** Where sowing depths are judged, m. */
+    /** Depth at which soil for sowing is judged, m. */
     public const DEPTH = 0.05;
 
     /** name => [air °C, sun °C, rate, night protection °C] */
@@ -31,11 +31,11 @@ final readonly class Site
      * @param  float  $air  added to minimum and maximum air temperature, °C
      * @param  float  $sun  warming of the soil at a radiation of 40 MJ m⁻² d⁻¹, °C
      * @param  float  $rate  how fast the soil follows the air, 1 for open ground
-     * @param  float  $protection  added to the minimum, on top of air, where freezing is judged, °C
+     * @param  float  $protection  added to the minimum, on top of air, when freezing is judged, °C
      * @param  float  $depth  m
      * @param  float  $diffusivity  thermal diffusivity of the soil, m² s⁻¹
      * @param  float  $offset  what readings on the spot add to the modeled soil, °C
-     * @param  string  $ground  kind of ground by the water it holds, of Ground::names(); it moves no temperature
+     * @param  string  $ground  kind of ground by the water it holds, one of Ground::names(); it changes no temperature
      */
     public function __construct(
         public string $name,
@@ -55,10 +55,10 @@ final readonly class Site
         return self::named('open ground');
     }
 
-    /** @throws InvalidArgumentException when no preset has the name */
+    /** @throws InvalidArgumentException if there is no preset of that name */
     public static function named(string $name): self
     {
-        // A wall that faces the sun is a south wall north of the equator and a north wall south of it.
+        // A wall that faces the sun is a south wall north of the equator, and a north wall south of it.
         $key = in_array($name, ['south wall', 'north wall'], true) ? 'sun-facing wall' : $name;
         if (! isset(self::PRESETS[$key])) {
             throw new InvalidArgumentException("There is no site “{$name}”; choose one of: ".implode(', ', self::names()).'.');
@@ -73,13 +73,13 @@ final readonly class Site
         return array_keys(self::PRESETS);
     }
 
-    /** @return list<self> the sites every service starts from, open ground first */
+    /** @return list<self> the sites every installation starts with, open ground first */
     public static function presets(): array
     {
         return array_map(self::named(...), self::names());
     }
 
-    /** @return list<self> what can be put over plants for a night, the lightest first */
+    /** @return list<self> what can be put over plants for a night, lightest first */
     public static function covers(): array
     {
         return array_map(self::named(...), ['row cover', 'low tunnel', 'cold frame']);
@@ -115,7 +115,7 @@ final readonly class Site
         );
     }
 
-    /** The model at this site as it comes out of the formula, without what readings added. */
+    /** The model at this site as the formula gives it, without what readings added. */
     public function withoutOffset(): self
     {
         return new self($this->name, $this->air, $this->sun, $this->rate, $this->protection, $this->depth, $this->diffusivity);

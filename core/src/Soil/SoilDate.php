@@ -16,7 +16,7 @@ final readonly class SoilDate
 
     /**
      * @param  int  $years  years on record
-     * @param  YearDay|null  $oneYearInTwo  reached by then in half the years; null: not reached
+     * @param  YearDay|null  $oneYearInTwo  reached by then in half of the years; null: not reached
      * @param  YearDay|null  $fourYearsInFive  reached by then in four years out of five
      */
     private function __construct(

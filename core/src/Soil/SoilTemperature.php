@@ -11,12 +11,12 @@ use Anthesis\Record\Latitude;
 use Anthesis\Sun\Radiation;
 
 /**
- * Daily mean soil temperature at a site, followed from air temperature and sun.
+ * Daily mean soil temperature at a site, modeled from air temperature and sun.
  *
- * After Kang, S. et al. (2000), Predicting spatial and temporal patterns of soil temperature based on topography, surface
- * cover and air temperature, Forest Ecology and Management 136, 173–184: the soil moves each day a share r of the way to
- * air plus sun. r is 0.3 of itself while the soil is frozen or under snow (soil ≤ 0.5 °C and air below 0 °C). Where the depth d of
- * the snow is on record, the soil beneath moves e^(−d/10) of that, and is drawn by 0.05·(1 − e^(−d/10)) a day to 0.5 °C.
+ * After Kang, S. et al. (2000), Predicting spatial and temporal patterns of soil temperature based on topography, surface cover and air
+ * temperature, Forest Ecology and Management 136, 173–184: each day the soil moves a share r of the way toward air plus sun. r is 0.3 of
+ * itself while the soil is frozen or under snow (soil ≤ 0.5 °C and air below 0 °C). Where a snow depth d is on record, the soil beneath
+ * moves e^(−d/10) of that, and is pulled by 0.05·(1 − e^(−d/10)) per day toward 0.5 °C.
  */
 final readonly class SoilTemperature
 {
@@ -28,20 +28,20 @@ final readonly class SoilTemperature
 
     private const START_DAYS = 10;
 
-    /** Depth of snow through which the air's pull falls to 1/e, cm. */
+    /** Depth of snow at which the air's pull falls to 1/e, cm. */
     private const SNOW_DEPTH = 10.0;
 
-    /** Share a day by which soil under deep snow is drawn to where the ground holds it. */
+    /** Share per day by which soil under deep snow is pulled to the temperature the ground keeps it at. */
     private const FROM_BELOW = 0.05;
 
     private const HELD_AT = 0.5;
 
-    /** @param  list<float|null>  $dailyMean °C, day i of the record; null where the air is unknown */
+    /** @param  list<float|null>  $dailyMean °C, day i of the record; null if the air temperature is not known */
     private function __construct(public Day $first, public array $dailyMean)
     {
     }
 
-    /** @param  DailyRecord  $record every gap is crossed on a straight line, so that the soil has a past; see Gap for replays */
+    /** @param  DailyRecord  $record every gap is crossed on a straight line, so the soil always has a past; for replays see Gap */
     public static function of(DailyRecord $record, Latitude $latitude, Site $site): self
     {
         $bridged = $record->bridged(PHP_INT_MAX);

@@ -12,13 +12,13 @@ use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
 
 /**
- * A table with a row a day: date, minimum, maximum, in columns of any name and order; with or without a heading; commas,
- * semicolons, tabs or bars; decimal points or commas; dates with the year, the day or the month first. The wide daily
- * summaries (STATION, DATE, TMAX, TMIN, with columns of attributes) are such a table too.
+ * A table with one row per day: date, minimum, maximum, in columns of any name and order; with or without headings; with commas,
+ * semicolons, tabs, or bars; decimal points or commas; dates with the year, the day, or the month first. The wide daily summaries (STATION,
+ * DATE, TMAX, TMIN, with columns of attributes) are such a table too.
  *
- * The unit is taken from the column names ("tmin_f", "Max (°C)") or, where they say nothing, from the values: a place where
- * ten or more days of a year are above 60 is measured in °F, above 150 in tenths of °C. Rain and the snow lying are taken along where
- * there are columns of them; without a unit they are in what goes with the temperatures' (DepthUnit::usual). A bare "snow" is what fell.
+ * The unit comes from the column names ("tmin_f", "Max (°C)") or, if they do not say, from the values: a place with ten or more days a year
+ * above 60 is measured in °F, above 150 in tenths of °C. Rain and the depth of snow are read if there are columns for them; without a unit,
+ * they are in the unit that goes with the temperatures' (DepthUnit::usual). A bare "snow" is snowfall.
  *
  * @phpstan-import-type Columns from TableLayout
  */
@@ -46,24 +46,24 @@ final class DailyTable implements StationFormat
         'date' => ['date', 'day', 'datum', 'obs_date', 'observation_date'],
         'minimum' => ['tmin', 'min', 'minimum', 'tn', 'low', 'min_temp', 'temp_min', 'mintemp', 'minimum_temperature', 'temperature_min'],
         'maximum' => ['tmax', 'max', 'maximum', 'tx', 'high', 'max_temp', 'temp_max', 'maxtemp', 'maximum_temperature', 'temperature_max'],
-        // The first of these that is there.
+        // The first of these that exists.
         'station' => ['station', 'station_id', 'stationid', 'station_name', 'site', 'place', 'location', 'town', 'name', 'id'],
         'minimum_flags' => ['tmin_attributes'],
         'maximum_flags' => ['tmax_attributes'],
         'rain' => ['rain', 'prcp', 'precip', 'precipitation', 'rainfall', 'rr', 'pcp', 'total_precip', 'total_precipitation', 'precip_total'],
         'rain_flags' => ['prcp_attributes'],
-        // Of these, and of rain's, the first that is there.
+        // The first of these, and of those for rain, that exists.
         'snow' => ['snwd', 'snow_depth', 'depth_of_snow', 'snow_on_ground', 'snow_lying', 'snow'],
         'snow_flags' => ['snwd_attributes'],
     ];
 
-    /** Names by which the daily summaries call rain and the snow lying: their metric form gives snow in mm. */
+    /** What the daily summaries call rain and the depth of snow: their metric form gives snow in mm. */
     private const OF_SUMMARIES = ['prcp', 'snwd'];
 
-    /** The word of a snow column that means what fell, unless a unit says that it is a depth. */
+    /** A snow column with this word means snowfall, unless a unit says that it is a depth. */
     private const SNOWFALL = 'snow';
 
-    /** A file of which so many rows and no other could be read has another column of dates. */
+    /** If this many rows and no other could be read, the dates are in another column. */
     private const ENOUGH_REFUSED = 2000;
 
     public function recognises(array $head): bool
@@ -100,7 +100,7 @@ final class DailyTable implements StationFormat
 
             return $this->rows($lines, $layout, $choices);
         } catch (FormatError $error) {
-            // Whoever has to choose columns chooses among these.
+            // These are the columns a person has to choose from.
             throw $error->withHeadings($names);
         }
     }
@@ -114,7 +114,7 @@ final class DailyTable implements StationFormat
             if (trim($line, " \t,;|") === '') {
                 continue;
             }
-            // Files of many stations have millions of rows: those of the others are cut in the quickest way.
+            // Files of many stations have millions of rows: those of the other stations are split in the quickest way.
             if ($place !== null && $layout->delimiter !== '' && ! str_contains($line, '"')) {
                 $raw = explode($layout->delimiter, $line);
                 $of = trim($raw[$place] ?? '');
@@ -148,9 +148,9 @@ final class DailyTable implements StationFormat
     }
 
     /**
-     * Where a date comes again or the dates start again just as a column turns to another word, that column names places.
+     * If a date repeats, or the dates start over, just when a column changes to another word, that column names places.
      *
-     * @param  list<string>  $before  cells of the row before
+     * @param  list<string>  $before  cells of the previous row
      * @param  list<string>  $cells
      */
     private function lookForPlaces(TableLayout $layout, array $before, array $cells, int $day, int $dayBefore): void
@@ -166,10 +166,10 @@ final class DailyTable implements StationFormat
     }
 
     /**
-     * Columns that may name places: words, few enough that they come again.
+     * Columns that may name places: words, few enough that they repeat.
      *
      * @param  list<string>  $names
-     * @param  array<string, int>  $columns  taken already
+     * @param  array<string, int>  $columns  columns used already
      * @param  list<list<string>>  $rows
      * @return list<int>
      */
@@ -279,7 +279,7 @@ final class DailyTable implements StationFormat
 
     /**
      * @param  list<string>  $cells
-     * @return float|null|false null where missing, false where the row was refused
+     * @return float|null|false null if missing, false if the row was rejected
      */
     private function value(SeriesBuilder $series, int $line, TableLayout $layout, string $what, array $cells): float|null|false
     {
@@ -317,7 +317,7 @@ final class DailyTable implements StationFormat
         return (float) $found[1];
     }
 
-    /** A cell of rain or snow. One that cannot be read is told of, and the row's temperatures stay. */
+    /** A cell of rain or snow. If it cannot be read, that is reported, and the row's temperatures stay. */
     private function depth(
         SeriesBuilder $series,
         int $line,
@@ -329,7 +329,7 @@ final class DailyTable implements StationFormat
     ): void {
         $text = strtolower(str_replace('−', '-', $layout->delimiter === ',' ? $text : str_replace(',', '.', $text)));
         if (in_array($text, self::MISSING, true) || $text === 's') {
-            // S: the day's rain is in a sum that comes later.
+            // S: the day's rain is part of a sum that comes later.
             return;
         }
         if ($text === 't' || $text === 'trace') {
@@ -437,7 +437,7 @@ final class DailyTable implements StationFormat
 
     /**
      * @param  list<string>  $names
-     * @return array{rain?: int, snow?: int} the columns of rain and of the snow lying, where there are
+     * @return array{rain?: int, snow?: int} the columns of rain and of the depth of snow, if there are any
      */
     private function depths(array $names): array
     {
@@ -457,7 +457,7 @@ final class DailyTable implements StationFormat
         return $columns;
     }
 
-    /** A column's name without the unit of a depth and punctuation: "Snow depth (in)" is "snow_depth". */
+    /** A column's name without the unit of a depth and without punctuation: "Snow depth (in)" is "snow_depth". */
     private static function bareOfDepth(string $name): string
     {
         $bare = trim((string) preg_replace('/[^a-z]+/', '_', mb_strtolower($name)), '_');
@@ -466,10 +466,10 @@ final class DailyTable implements StationFormat
     }
 
     /**
-     * The column that names places: the chosen one, otherwise one of a known name whose words come again.
+     * The column that names places: the chosen one, otherwise one with a known name whose words repeat.
      *
-     * @param  list<string>  $names  empty without a heading
-     * @param  array<string, int>  $columns  taken already
+     * @param  list<string>  $names  empty without headings
+     * @param  array<string, int>  $columns  columns used already
      * @param  list<list<string>>  $rows
      * @return array{station?: int}
      */
@@ -483,7 +483,7 @@ final class DailyTable implements StationFormat
             $column = array_search($known, $bare, true);
             if ($column !== false && ! in_array($column, $columns, true)) {
                 $cells = array_map(static fn (array $row): string => $row[$column] ?? '', $rows);
-                // Numbers that never come again count rows.
+                // Numbers that never repeat count rows.
                 if (count($cells) < 4 || 2 * count(array_unique($cells)) <= count($cells)) {
                     return ['station' => $column];
                 }
@@ -494,7 +494,7 @@ final class DailyTable implements StationFormat
     }
 
     /**
-     * Without a heading: the date is where dates stand, and of the first two columns of numbers the lower is the minimum.
+     * Without headings: the date is where the dates are, and of the first two columns of numbers, the lower one is the minimum.
      *
      * @param  list<list<string>>  $rows
      * @return array{date: int, minimum: int, maximum: int}

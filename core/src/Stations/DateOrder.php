@@ -18,7 +18,7 @@ enum DateOrder: string
     /** 05/12/2026 */
     case MonthFirst = 'month-first';
 
-    /** @return int|null days since 1970-01-01, null when the text is no day written so; a time of day after it is passed over */
+    /** @return int|null days since 1970-01-01, null if the text is not a day in this form; a time of day after it is ignored */
     public function read(string $text): ?int
     {
         if ($this === self::YearFirst) {
@@ -39,7 +39,7 @@ enum DateOrder: string
 
     /**
      * @param  list<string>  $dates
-     * @return self|null null when they could be either day first or month first
+     * @return self|null null if they could be either day first or month first
      */
     public static function of(array $dates): ?self
     {
@@ -53,7 +53,7 @@ enum DateOrder: string
         }
 
         return match (true) {
-            // A few strays among dates of another kind are the file's mistakes, not its order.
+            // A few odd ones among dates of another kind are mistakes in the file, not its order.
             2 * $dayOrMonthFirst < count($dates) || $dayOrMonthFirst === 0 => self::YearFirst,
             $most[0] > 12 => self::DayFirst,
             $most[1] > 12 => self::MonthFirst,

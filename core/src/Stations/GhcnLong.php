@@ -10,8 +10,8 @@ use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
 
 /**
- * GHCN-Daily as a row for each value: station, day (YYYYMMDD), element, value in tenths of °C (rain in tenths of mm, snow lying in
- * mm), flags for measurement, quality and source, time of observation. No heading. Rows of a station stand together, in any order of days.
+ * GHCN-Daily with one row per value: station, day (YYYYMMDD), element, value in tenths of °C (rain in tenths of mm, depth of snow in mm),
+ * flags for measurement, quality, and source, time of observation. No headings. Rows of one station are together, in any order of days.
  */
 final class GhcnLong implements StationFormat
 {
@@ -19,7 +19,7 @@ final class GhcnLong implements StationFormat
 
     private const MISSING = -9999.0;
 
-    /** The date last read: a day's elements stand together. */
+    /** The date read last: a day's elements are together. */
     private string $lastDate = '';
 
     private ?int $lastDay = null;
@@ -36,7 +36,7 @@ final class GhcnLong implements StationFormat
             if (trim($line) === '') {
                 continue;
             }
-            // Files of many stations have millions of such rows: those without quotes are cut in the quickest way.
+            // Files of many stations have millions of such rows: those without quotes are split in the quickest way.
             $cells = str_contains($line, '"') ? array_map('strval', str_getcsv($line, ',', '"', '')) : explode(',', $line);
             $element = StationFileReader::GHCN[$cells[2] ?? ''] ?? null;
             if ($element === null) {
@@ -62,7 +62,7 @@ final class GhcnLong implements StationFormat
         return new StationSurvey($series === null || $series->isEmpty() ? null : $this->reading($series, $choices), $stations->extents());
     }
 
-    /** @return int|null days since 1970-01-01; null where the text is no day */
+    /** @return int|null days since 1970-01-01; null if the text is not a day */
     private function day(string $text): ?int
     {
         if ($text !== $this->lastDate) {

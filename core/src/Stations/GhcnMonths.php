@@ -12,13 +12,12 @@ use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
 
 /**
- * GHCN-Daily in fixed width: a line for each station, month and element, with 31 values in tenths of °C (rain in tenths of mm, snow
- * lying in mm), each followed by
- * flags for measurement, quality and source. A quality flag doubts the value; −9999 is missing.
+ * GHCN-Daily in fixed width: one line per station, month, and element, with 31 values in tenths of °C (rain in tenths of mm, depth of snow
+ * in mm), each followed by flags for measurement, quality, and source. A quality flag questions the value; −9999 is missing.
  *
- * Menne, M. J. et al. (2012), An overview of the Global Historical Climatology Network-Daily database, J. Atmos. Oceanic
- * Technol. 29, 897–910; layout as its readme gives it: columns 1–11 station, 12–15 year, 16–17 month, 18–21 element, then
- * value (5), measurement flag, quality flag, source flag.
+ * Menne, M. J. et al. (2012), An overview of the Global Historical Climatology Network-Daily database, J. Atmos. Oceanic Technol. 29,
+ * 897–910. Layout from its readme: columns 1–11 station, 12–15 year, 16–17 month, 18–21 element, then value (5), measurement flag, quality
+ * flag, source flag.
  */
 final class GhcnMonths implements StationFormat
 {

@@ -6,12 +6,12 @@ namespace Anthesis\Stations;
 
 use Anthesis\Tables\DepthUnit;
 
-/** How a file's rain, or snow, was understood. */
+/** How a file's rain, or snow, was read. */
 final readonly class MeasuredDepth
 {
     /**
      * @param  string  $column  the file's own name for it
-     * @param  bool  $isStated  the file, or its format, names the unit; false: concluded from the unit of the temperatures
+     * @param  bool  $isStated  whether the file, or its format, names the unit; false: concluded from the unit of the temperatures
      */
     public function __construct(public string $column, public DepthUnit $unit, public bool $isStated)
     {

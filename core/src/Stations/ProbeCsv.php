@@ -14,11 +14,11 @@ use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
 
 /**
- * Reads soil temperatures: the file of a logger (timestamp, depth, temperature) or a hand-written list (date, hour,
- * temperature), with or without a heading, in any order of rows.
+ * Reads soil temperatures: the file of a logger (timestamp, depth, temperature) or a hand-written list (date, hour, temperature), with or
+ * without headings, rows in any order.
  *
- * A depth is in m or cm as its column says; where it says nothing, numbers of 1 and more are cm. Without a depth 5 cm are
- * meant. The whole file is taken or none of it.
+ * A depth is in m or cm as its column says. If it does not say, numbers of 1 or more are cm. Without a depth, 5 cm is assumed. The file is
+ * accepted as a whole or not at all.
  */
 final class ProbeCsv
 {
@@ -37,7 +37,7 @@ final class ProbeCsv
 
     /**
      * @param  resource  $stream  open for reading
-     * @param  Day  $today  readings of later days refuse the file
+     * @param  Day  $today  a reading on a later day rejects the file
      *
      * @throws FormatError naming line and column
      */

@@ -8,15 +8,16 @@ use Anthesis\Record\Day;
 use Anthesis\Tables\DepthUnit;
 use Anthesis\Tables\TemperatureUnit;
 
-/** What a person overrules of that which a file seems to say; null: as found. */
+/** A person's corrections to what a file seems to say; null: as found. */
 final readonly class ReadingChoices
 {
     /**
-     * @param  Day|null  $today  a later day refuses the file; null: any day is taken
-     * @param  array{date: int, minimum: int, maximum: int, rain?: int, snow?: int}|null  $columns  counted from 0; of rain and snow −1: there is none
+     * @param  Day|null  $today  a later day rejects the file; null: any day is accepted
+     * @param  array{date: int, minimum: int, maximum: int, rain?: int, snow?: int}|null  $columns  counted from 0; for rain and snow, −1:
+     *   there is none
      * @param  int|null  $places  the column that names places or stations, counted from 0; −1: there is none; null: as found
-     * @param  DepthUnit|null  $rain  the unit of rain, $snow: of snow lying
-     * @param  string|null  $station  which station's values to take of a file with several
+     * @param  DepthUnit|null  $rain  the unit of rain, $snow: of the depth of snow
+     * @param  string|null  $station  which station's values to use from a file with several
      */
     public function __construct(
         public ?Day $today = null,

@@ -21,16 +21,16 @@ use Anthesis\Words\Phrase;
  */
 final class SeriesBuilder
 {
-    /** No place on earth has been this hot, in °C; in °F nearly every place is, each summer. */
+    /** No place on earth has been this hot, in °C; in °F, nearly every place is, each summer. */
     private const HOTTEST_CELSIUS = 60.0;
 
-    /** No place on earth has been this hot in °F; in tenths of °C nearly every place is. */
+    /** No place on earth has been this hot in °F; in tenths of °C, nearly every place is. */
     private const HOTTEST_FAHRENHEIT = 150.0;
 
-    /** So many such days in a year are no faults of the thermometer. */
+    /** This many such days in a year are not a broken thermometer. */
     private const HOT_DAYS = 10;
 
-    /** No thermometer writes such a number, in whatever unit. */
+    /** No thermometer writes such a number, in any unit. */
     private const LARGEST = 1.0e6;
 
     private const DAYS_TO_JUDGE_A_YEAR = 300;
@@ -85,7 +85,7 @@ final class SeriesBuilder
         return $this->last === PHP_INT_MIN ? null : $this->last;
     }
 
-    /** @throws FormatError for a day to come, or so far off that it must be a mistake */
+    /** @throws FormatError for a future day, or one so far off that it must be a mistake */
     public function day(int $line, string $column, int $day): void
     {
         if ($day > $this->last) {
@@ -117,8 +117,8 @@ final class SeriesBuilder
     }
 
     /**
-     * @param  float|null  $value  in the file's unit; a number too large to be one refuses it
-     * @param  bool  $flagged the source itself doubts the value
+     * @param  float|null  $value  in the file's unit; a number too large to be a value is refused
+     * @param  bool  $flagged whether the source itself questions the value
      */
     public function value(int $line, int $day, Element $element, ?float $value, bool $flagged = false): void
     {
@@ -145,11 +145,11 @@ final class SeriesBuilder
     }
 
     /**
-     * Rain, or the snow lying. It counts on days of the temperatures' record alone, and makes that no longer.
+     * Rain, or the depth of snow. It only counts on days within the record of temperatures, and does not make that longer.
      *
      * @param  float|null  $value  in the file's unit
-     * @param  bool  $flagged  the source itself doubts the value
-     * @param  bool  $ofSeveralDays  it is the sum of several days
+     * @param  bool  $flagged  whether the source itself questions the value
+     * @param  bool  $ofSeveralDays  whether it is the sum of several days
      */
     public function depth(int $line, int $day, Element $element, ?float $value, bool $flagged = false, bool $ofSeveralDays = false): void
     {
@@ -181,9 +181,9 @@ final class SeriesBuilder
     }
 
     /**
-     * The unit the values themselves speak for.
+     * The unit the values themselves point to.
      *
-     * @throws FormatError when it changes from one year to the next
+     * @throws FormatError if it changes from one year to the next
      */
     public function concludedUnit(): TemperatureUnit
     {
@@ -215,7 +215,7 @@ final class SeriesBuilder
     /**
      * The values from the first day to the last, converted to °C, mm of rain and cm of snow.
      *
-     * @param  array<string, MeasuredDepth>  $depths  of rain and snow, where the file has them
+     * @param  array<string, MeasuredDepth>  $depths  for rain and snow, if the file has them
      */
     public function record(TemperatureUnit $unit, array $depths = []): DailyRecord
     {
@@ -252,7 +252,7 @@ final class SeriesBuilder
         return $list;
     }
 
-    /** @return float °C between two neighboring values, as finely as they are written: whole units, tenths or hundredths of one */
+    /** @return float smallest difference between two values, °C: whole units, tenths, or hundredths of one */
     public function step(TemperatureUnit $unit): float
     {
         $fineness = 1;

@@ -7,7 +7,7 @@ namespace Anthesis\Stations;
 use RuntimeException;
 
 /**
- * Rows of a table turned out to belong to several places, told apart by a column not taken for that so far.
+ * Rows of a table turn out to belong to several places, told apart by a column that was not recognized as such before.
  *
  * @internal
  */

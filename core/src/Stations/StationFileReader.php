@@ -12,30 +12,30 @@ use Anthesis\Tables\LineSource;
 use Anthesis\Tables\TemperatureUnit;
 
 /**
- * Reads the daily records of a file, whatever of the known formats it is in, plain or gzipped.
+ * Reads the daily records of a file in any of the known formats, plain or gzipped.
  *
- * What casts doubt on the whole file (no such columns, two units, dates running backwards, days to come) refuses it; a row
- * that cannot be read is refused alone and listed. Memory is bounded by the longest single record, not by the file.
+ * Whatever makes the whole file questionable (no such columns, two units, dates running backward, future days) rejects it. A row that
+ * cannot be read is rejected by itself and listed. Memory is bounded by the longest single record, not by the file.
  */
 final class StationFileReader
 {
-    /** What is read of the elements of GHCN-Daily. */
+    /** The elements of GHCN-Daily that are read. */
     public const GHCN = ['TMIN' => Element::Minimum, 'TMAX' => Element::Maximum, 'PRCP' => Element::Rain, 'SNWD' => Element::Snow];
 
     private const HEAD = 400;
 
-    /** @return list<StationFormat> the pickiest first; a table is what is left */
+    /** @return list<StationFormat> the most particular first; a table is what is left */
     private static function formats(): array
     {
         return [new GhcnMonths(), new GhcnLong(), new DailyTable()];
     }
 
     /**
-     * The one record of a file, or the chosen one of several.
+     * The only record of a file, or the chosen one of several.
      *
      * @param  resource  $stream  open for reading
      *
-     * @throws FormatError when the file cannot be taken, holds several stations and none was chosen, or not the chosen one
+     * @throws FormatError if the file cannot be used, contains several stations and none was chosen, or not the chosen one
      */
     public function read($stream, ReadingChoices $choices = new ReadingChoices()): DailyRecordReading
     {
@@ -52,7 +52,7 @@ final class StationFileReader
     }
 
     /**
-     * The record of one station of a file, and which others it holds.
+     * The record of one station of a file, and which others it contains.
      *
      * @param  resource  $stream  open for reading
      *
@@ -64,7 +64,7 @@ final class StationFileReader
         try {
             return $this->surveyOnce($stream, $choices);
         } catch (SeveralPlaces $found) {
-            // A pipe cannot be read twice; then the column has to be said.
+            // A pipe cannot be read twice, so the column has to be named.
             if ($start === false || fseek($stream, $start) !== 0) {
                 throw FormatError::inFile('file.several-places', ['column' => $found->column + 1]);
             }
@@ -102,8 +102,8 @@ final class StationFileReader
      * @param  array{date: string, minimum: string, maximum: string}  $columns
      * @param  list<string>  $names
      * @param  TemperatureUnit|null  $stated  the unit the file names
-     * @param  array<string, MeasuredDepth|array{string, bool}>  $depths  by element, where the file has it: how it is given, or the column that
-     *     names no unit, and whether it is one of the daily summaries'
+     * @param  array<string, MeasuredDepth|array{string, bool}>  $depths  by element, if the file has it: how it is given, or the column
+     *   that names no unit, and whether it belongs to the daily summaries
      *
      * @internal for the formats
      */
@@ -145,7 +145,7 @@ final class StationFileReader
             $series->rows,
             $series->step($unit),
             $series->contradictedDays(),
-            // A column that was blank throughout is none.
+            // A column that was blank throughout does not count.
             array_filter($measured, static fn (string $of): bool => $record->of(Element::from($of)) !== null, ARRAY_FILTER_USE_KEY),
         );
     }

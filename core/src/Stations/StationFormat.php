@@ -13,8 +13,6 @@ interface StationFormat
     /** @param  list<string>  $head the first lines that are not blank */
     public function recognises(array $head): bool;
 
-    /**
-     * @throws FormatError when the file as a whole cannot be taken
-     */
+    /** @throws FormatError if the file as a whole cannot be used */
     public function read(LineSource $lines, ReadingChoices $choices): StationSurvey;
 }

@@ -9,22 +9,25 @@ use Anthesis\Record\Element;
 use Anthesis\Tables\FormatError;
 
 /**
- * The stations of a file while it is read, in whatever order their rows stand: one is gathered, the others are only measured,
- * so that memory is bounded by a single record.
+ * The stations of a file while it is read, in whatever order their rows come. One is collected, the others are only measured, so memory is
+ * bounded by a single record.
  *
  * @internal
  */
 final class StationGathering
 {
-    /** A file with more stations than this names something else in that column. */
+    /** If there are more stations than this, that column names something else. */
     private const MOST = 5000;
 
-    /** The station being gathered; null before its first row. */
+    /** The station being collected; null before its first row. */
     public ?SeriesBuilder $series = null;
 
     private bool $found = false;
 
-    /** @var array{string, list<array{int, int, Element, float, bool}>} a station whose rain or snow came before its temperatures, and those */
+    /**
+     * @var array{string, list<array{int, int, Element, float, bool}>} a station whose rain or snow came before its temperatures, and those
+     *   values
+     */
     private array $waiting = ['', []];
 
     /** @var array<string, array{int, int, int}> first day, last day, rows */
@@ -34,7 +37,7 @@ final class StationGathering
     {
     }
 
-    /** Whether the station's rows are only measured: another one is gathered, or was chosen. */
+    /** Whether the station's rows are only measured, because another one is collected or was chosen. */
     public function passesBy(string $station): bool
     {
         return $this->series !== null
@@ -42,7 +45,7 @@ final class StationGathering
             : $this->choices->station !== null && $this->choices->station !== $station;
     }
 
-    /** @return SeriesBuilder|null where the station's values go; null: it is not the one that is gathered */
+    /** @return SeriesBuilder|null where the station's values go; null: it is not the one being collected */
     public function seriesOf(?string $station): ?SeriesBuilder
     {
         if (! $this->found && ($this->choices->station === null || $this->choices->station === $station)) {
@@ -59,7 +62,7 @@ final class StationGathering
         return $this->series !== null && $this->series->station === $station ? $this->series : null;
     }
 
-    /** Rain or snow of a station. What comes before its temperatures waits for them: a station without any is not gathered. */
+    /** Rain or snow of a station. What comes before its temperatures waits for them: a station without any is not collected. */
     public function depth(string $station, int $line, int $day, Element $element, float $value, bool $flagged): void
     {
         if ($this->series !== null) {
@@ -74,7 +77,7 @@ final class StationGathering
         }
     }
 
-    /** @param  int|null  $day  a day of the row; null: it has none that could be read */
+    /** @param  int|null  $day  day of the row; null: none that could be read */
     public function measure(?string $station, ?int $day): void
     {
         if ($station === null) {
@@ -94,7 +97,7 @@ final class StationGathering
         $extent[2]++;
     }
 
-    /** @return list<StationExtent> those with a day, in the order they begin */
+    /** @return list<StationExtent> those with a day, in the order in which they start */
     public function extents(): array
     {
         $extents = [];

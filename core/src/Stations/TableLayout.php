@@ -7,7 +7,7 @@ namespace Anthesis\Stations;
 use Anthesis\Tables\TemperatureUnit;
 
 /**
- * How a table with a row a day is laid out.
+ * The layout of a table with one row per day.
  *
  * @phpstan-type Columns array{
  *     date: int, minimum: int, maximum: int, station?: int, minimum_flags?: int, maximum_flags?: int,
@@ -21,7 +21,7 @@ final readonly class TableLayout
     /**
      * @param  list<string>  $names  of all columns
      * @param  Columns  $columns
-     * @param  TemperatureUnit|null  $stated  the unit its heading names
+     * @param  TemperatureUnit|null  $stated  the unit in its headings
      * @param  list<int>  $perhapsPlaces  columns that may turn out to name places
      */
     public function __construct(

@@ -7,18 +7,18 @@ namespace Anthesis\Succession;
 use Anthesis\Record\YearDay;
 
 /**
- * Sowings timed so that one harvest follows on another: each as late as it may be for its harvest to begin where the last one
- * ends, as long as it goes on for a good while after it; docs/method.md, "Keeping it coming".
+ * Plantings timed so that one harvest follows another: each as late as possible for its harvest to start where the last one ends, as long
+ * as it continues for a good while after that; docs/method.md, "A continuous harvest".
  */
 final class EvenSupply
 {
-    /** A sowing must be picked for at least this part of its harvest after the last one is over. */
+    /** A planting must be harvested for at least one part in this many of its harvest after the last one is over. */
     private const SHARE_AFTER = 3;
 
     /**
      * @param  YearDay  $from  the first day to sow on
-     * @param  int  $until  days after it, the last day to sow on
-     * @param  float  $standard  share of years a sow day must come to a harvest in, 0…1
+     * @param  int  $until  days after it: the last day to sow on
+     * @param  float  $standard  share of years in which a sow day must come to harvest, 0…1
      * @return list<SuccessionSowing>
      */
     public static function of(HarvestDays $harvests, YearDay $from, int $until, float $standard): array

@@ -6,14 +6,17 @@ namespace Anthesis\Succession;
 
 use Anthesis\Record\YearDay;
 
-/** Sowings so many days apart, as packets advise, for as long as sow days reach a standard; where one does not, the next that does. */
+/**
+ * Plantings a fixed number of days apart, as packets advise, on sow days that reach the confidence level; if one does not, on the next that
+ * does.
+ */
 final class FixedInterval
 {
     /**
      * @param  YearDay  $from  the first day to sow on
-     * @param  int  $until  days after it, the last day to sow on
-     * @param  float  $standard  share of years a sow day must come to a harvest in, 0…1
-     * @param  int  $interval  days from one sowing to the next, at least one
+     * @param  int  $until  days after it: the last day to sow on
+     * @param  float  $standard  share of years in which a sow day must come to harvest, 0…1
+     * @param  int  $interval  days from one planting to the next, at least one
      * @return list<SuccessionSowing>
      */
     public static function of(HarvestDays $harvests, YearDay $from, int $until, float $standard, int $interval): array

@@ -13,12 +13,12 @@ use Anthesis\Replay\Runs;
 use Anthesis\Window\SoilHold;
 use Anthesis\Window\SowingWindow;
 
-/** By day of the year, when what is sown on it is usually picked, and whether it is to be relied on. */
+/** By day of the year, when what is sown on it is typically harvested, and whether the day can be relied on. */
 final readonly class HarvestDays
 {
     /**
-     * @param  array<int, array{int, int}>  $days  by sow day, 1…365: days to first harvest, and days of harvest; medians of the runs that
-     *                                            came to one. A day of which none did is not in it
+     * @param  array<int, array{int, int}>  $days  by sow day, 1…365: days to first harvest, and days of harvest; medians of the seasons
+     *   that came to one. Days without any are left out
      * @param  list<float>  $reliability  length 365
      */
     private function __construct(public array $days, private array $reliability)
@@ -26,7 +26,7 @@ final readonly class HarvestDays
     }
 
     /**
-     * Those of dates that somebody decided on: each day of a window is to be relied on, and no other.
+     * For dates that somebody chose: each day of a window can be relied on, and no other.
      *
      * @param  array<int, array{int, int}>  $days  as above
      * @param  list<SowingWindow>  $windows
@@ -41,7 +41,7 @@ final readonly class HarvestDays
         return new self($days, array_map(static fn (int $day): float => $isIn($day) ? 1.0 : 0.0, range(1, YearDay::YEAR)));
     }
 
-    /** @param  SoilHold|null  $hold  days that wait for the soil, and so are not to be relied on; null: none */
+    /** @param  SoilHold|null  $hold  days that wait for the soil, and so cannot be relied on; null: none */
     public static function of(Runs $runs, ?SoilHold $hold = null): self
     {
         $harvest = Outcome::Harvest->code();
@@ -86,7 +86,7 @@ final readonly class HarvestDays
     {
         sort($values);
 
-        // Half a day is a day.
+        // Half a day counts as a day.
         return (int) floor((float) Quantile::of($values, 0.5) + 0.5);
     }
 }

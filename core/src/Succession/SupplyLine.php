@@ -15,7 +15,7 @@ use Anthesis\Season\Member;
 use Anthesis\Season\ThisSeason;
 
 /**
- * How many sowings of a succession are in harvest on each day, as the years on record had it: day i of every list is i days after the
+ * How many plantings of a succession are in harvest on each day, over the years on record. Day i of every list is i days after the
  * succession's first.
  */
 final readonly class SupplyLine
@@ -23,9 +23,9 @@ final readonly class SupplyLine
     private const PROBABILITIES = [0.1, 0.5, 0.9];
 
     /**
-     * @param  int  $years  in which all of its sowings came to an end on record
-     * @param  list<int>  $usual  sowings in harvest if each is picked when it usually is
-     * @param  list<float>  $low  10% of the years, no more than that
+     * @param  int  $years  in which all of its plantings came to an end on record
+     * @param  list<int>  $usual  plantings in harvest if each is harvested at its typical time
+     * @param  list<float>  $low  10% of the years have no more than this
      * @param  list<float>  $middle  50%
      * @param  list<float>  $high  90%
      */
@@ -49,7 +49,7 @@ final readonly class SupplyLine
     }
 
     /**
-     * As this season has it: years are its members in which all of the sowings come to an end.
+     * The same for this season: years are the members in which all of the plantings come to an end.
      *
      * @param  Day  $from  the succession's first day, this year
      * @param  list<SuccessionSowing>  $sowings
@@ -94,7 +94,7 @@ final readonly class SupplyLine
 
     /**
      * @param  list<int>  $usual
-     * @param  list<list<int>|null>  $picked  by year, sowings in harvest by day; null: not known
+     * @param  list<list<int>|null>  $picked  by year, plantings in harvest by day; null: not known
      */
     private static function counted(array $usual, array $picked): self
     {
@@ -111,14 +111,14 @@ final readonly class SupplyLine
         return new self(count($years), $usual, ...$quantiles);
     }
 
-    /** @return list<array{int, int}> first and last day of each stretch, between the first harvest and the last, without anything to pick */
+    /** @return list<array{int, int}> first and last day of each stretch, between the first harvest and the last, with nothing to harvest */
     public function gaps(): array
     {
-        // The line begins with the wait for the first harvest and ends with the last day of the last one.
+        // The line starts with the wait for the first harvest and ends with the last day of the last one.
         return array_values(array_filter($this->stretches(static fn (int $n): bool => $n === 0), static fn (array $s): bool => $s[0] > 0));
     }
 
-    /** @return list<array{int, int}> first and last day of each stretch on which two sowings or more are picked at once */
+    /** @return list<array{int, int}> first and last day of each stretch on which two or more plantings are harvested at once */
     public function gluts(): array
     {
         return $this->stretches(static fn (int $n): bool => $n > 1);
@@ -127,9 +127,9 @@ final readonly class SupplyLine
     /**
      * How much to sow for a need.
      *
-     * @param  float  $amount  wanted a week, kg or stems
-     * @param  float  $yieldPerMetre  what a meter of row gives in all, in the same
-     * @return float meters of row of one sowing, that give so much in each week of its harvest
+     * @param  float  $amount  needed per week, kg or stems
+     * @param  float  $yieldPerMetre  what a meter of row yields in all, in the same unit
+     * @return float meters of row for one planting that yield this much in each week of its harvest
      */
     public static function metres(SuccessionSowing $sowing, float $amount, float $yieldPerMetre): float
     {
@@ -138,8 +138,8 @@ final readonly class SupplyLine
 
     /**
      * @param  list<SuccessionSowing>  $sowings
-     * @return list<int>|null sowings in harvest by day, in the year in which the succession begins on a day of the record; null: not all
-     *                        of them end on record
+     * @return list<int>|null plantings in harvest by day, in the year in which the succession starts on a day of the record; null: not all
+     *   of them end on record
      */
     private static function year(Runs $runs, int $start, array $sowings, int $days): ?array
     {

@@ -7,13 +7,13 @@ namespace Anthesis\Sun;
 use Anthesis\Record\Latitude;
 use Anthesis\Record\YearDay;
 
-/** When the days of a latitude grow to so many hours, and when they fall below them again. */
+/** When the days at a latitude reach a number of hours, and when they fall below it again. */
 final readonly class DayLengthDates
 {
     /**
-     * @param  YearDay|null  $reached  first day after midwinter with so many hours; null: never, or never without
-     * @param  YearDay|null  $lost  first day after summer solstice with fewer; null: likewise
-     * @param  int  $days  days a year with at least so many hours
+     * @param  YearDay|null  $reached  first day after midwinter with that many hours; null: never, or always
+     * @param  YearDay|null  $lost  first day after the summer solstice with fewer; null: never, or always
+     * @param  int  $days  days per year with at least that many hours
      */
     private function __construct(public float $hours, public ?YearDay $reached, public ?YearDay $lost, public int $days)
     {

@@ -13,7 +13,7 @@ use Anthesis\Crop\CropTable;
 /** Reads a crop table; docs/crop-table.md describes its columns. */
 final class CropCsv
 {
-    /** @var array<string, array<string, string>> cells by crop and column, as last read */
+    /** @var array<string, array<string, string>> cells by crop and column, as read last */
     private array $cells = [];
 
     /**
@@ -22,7 +22,7 @@ final class CropCsv
      * @param  resource  $stream
      * @return array<string, array<string, string>> cells by slug and column
      *
-     * @throws FormatError when a column is missing or a cell cannot be taken
+     * @throws FormatError if a column is missing or a cell cannot be used
      */
     public static function rows($stream): array
     {
@@ -46,7 +46,7 @@ final class CropCsv
         return CsvText::of($table, "\n");
     }
 
-    /** @return array<string, array<string, string>> the rows of the table the application ships with */
+    /** @return array<string, array<string, string>> the rows of the table that ships */
     public static function standardRows(): array
     {
         $stream = fopen(dirname(__DIR__, 2).'/data/crops.csv', 'r') ?: throw FormatError::inFile('crops.shipped-table-missing');
@@ -57,13 +57,13 @@ final class CropCsv
         }
     }
 
-    /** The table the application ships with. */
+    /** The table that ships. */
     public static function standard(): CropTable
     {
         return self::fromFile(dirname(__DIR__, 2).'/data/crops.csv');
     }
 
-    /** @throws FormatError when the file cannot be read or a cell cannot be taken */
+    /** @throws FormatError if the file cannot be read or a cell cannot be used */
     public static function fromFile(string $path): CropTable
     {
         $stream = is_file($path) || $path === 'php://stdin' ? fopen($path, 'r') : false;
@@ -80,7 +80,7 @@ final class CropCsv
     /**
      * @param  resource  $stream
      *
-     * @throws FormatError when a column is missing or a cell cannot be taken
+     * @throws FormatError if a column is missing or a cell cannot be used
      */
     public function read($stream): CropTable
     {

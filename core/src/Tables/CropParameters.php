@@ -13,7 +13,7 @@ use Anthesis\Crop\Emergence;
 /** Reads one crop from the short JSON the command line takes with --crop-file; docs/cli.md lists the keys. */
 final class CropParameters
 {
-    /** What a parameter file has no say in. */
+    /** Columns that a parameter file does not set. */
     private const CELLS = [
         'slug' => 'crop',
         'name' => 'Crop',
@@ -29,7 +29,7 @@ final class CropParameters
         'feeder' => 'light',
     ];
 
-    /** Days under cover, in place of the table's weeks; 0: never set out. */
+    /** Days indoors, in place of the table's weeks; 0: never transplanted. */
     private const SEEDLING_DAYS = ['seedling_days', 0, 210];
 
     /** @throws FormatError naming the key */
@@ -39,7 +39,7 @@ final class CropParameters
         if (! is_array($keys)) {
             throw FormatError::inFile('parameters.no-json');
         }
-        // A whole worked case holds the parameters under a key of their own.
+        // A complete worked case holds the parameters under their own key.
         $keys = is_array($keys['parameters'] ?? null) ? $keys['parameters'] : $keys;
         $cells = self::CELLS;
         foreach (CropSchema::columns() as $column) {
@@ -70,7 +70,7 @@ final class CropParameters
                 ? $choice
                 : throw FormatError::inFile('parameters.choice', ['parameter' => $key, 'choices' => implode(', ', $column->choices)]);
         }
-        // Where the crop has none, an optional one is null or 0.
+        // If the crop has none, an optional one is null or 0.
         $number = self::number($keys, $key, $column->optional ? min(0, $column->least) : $column->least, $column->most);
 
         return match (true) {
@@ -104,7 +104,7 @@ final class CropParameters
 
     /**
      * @param  array<mixed>  $keys
-     * @return array<string, string> cells by column; none where it is to be had all year
+     * @return array<string, string> cells by column; empty if it is available all year
      */
     private static function stock(array $keys): array
     {

@@ -9,12 +9,12 @@ use Anthesis\Crop\CropSchema;
 use Anthesis\Crop\NumberBasis;
 
 /**
- * Where each number of the shipped crop table comes from: core/data/crop-sources.csv (slug, column, basis, source in words) and, of
- * those it does not name, what its column's numbers usually come from.
+ * Where each number of the crop table that ships comes from: core/data/crop-sources.csv (slug, column, basis, source in words) and, for
+ * those it does not name, where its column's numbers usually come from.
  */
 final class CropSources
 {
-    /** By part of the form; the columns named first differ from the rest of theirs. */
+    /** By part of the form; the columns named first differ from the rest of their part. */
     private const BY_COLUMN = [
         'maturity_days' => NumberBasis::Packet,
         'max_emerge_days' => NumberBasis::Judgment,
@@ -57,7 +57,9 @@ final class CropSources
         return new self($named);
     }
 
-    /** @return array{NumberBasis, string|null}|null how sure a number is, and where it comes from in words; null: the column holds no numbers */
+    /**
+     * @return array{NumberBasis, string|null}|null how sure a number is, and where it comes from in words; null: the column holds no numbers
+     */
     public function of(string $slug, CropColumn $column): ?array
     {
         if ($column->type !== CropColumn::NUMBER && $column->type !== CropColumn::COUNT) {
@@ -68,13 +70,13 @@ final class CropSources
         return $this->named[$slug][$column->name] ?? [$usual, null];
     }
 
-    /** @return array<string, array<string, array{NumberBasis, string}>> those named one by one, by slug and column */
+    /** @return array<string, array<string, array{NumberBasis, string}>> those named individually, by slug and column */
     public function named(): array
     {
         return $this->named;
     }
 
-    /** @return array<string, array{NumberBasis, string|null}> of each number of a crop, by column */
+    /** @return array<string, array{NumberBasis, string|null}> for each number of a crop, by column */
     public function ofCrop(string $slug): array
     {
         return array_filter(array_map(fn (CropColumn $column): ?array => $this->of($slug, $column), CropSchema::columns()));

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Anthesis\Tables;
 
 /**
- * Rows as CSV (RFC 4180) that is safe to open in a spreadsheet: a text that begins as a formula does would be worked out there,
- * so an apostrophe is set before it, which spreadsheets take for "this is text" and our own readers take away again.
+ * Rows as CSV (RFC 4180) that is safe to open in a spreadsheet. A spreadsheet would compute a text that starts like a formula, so an
+ * apostrophe is put before it: spreadsheets understand that as "this is text", and our own readers remove it again.
  */
 final class CsvText
 {
@@ -35,7 +35,7 @@ final class CsvText
         }
     }
 
-    /** What a guarded cell held. */
+    /** What a guarded cell contained. */
     public static function bare(string $cell): string
     {
         return str_starts_with($cell, "'") && preg_match(self::FORMULA, substr($cell, 1)) === 1 ? substr($cell, 1) : $cell;

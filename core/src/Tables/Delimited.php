@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Anthesis\Tables;
 
 /**
- * Lines whose columns are parted by commas, semicolons, tabs or bars.
+ * Lines whose columns are separated by commas, semicolons, tabs, or bars.
  *
  * @internal
  */
@@ -13,14 +13,14 @@ final class Delimited
 {
     private const DELIMITERS = [',', ';', "\t", '|'];
 
-    /** @return string what parts the columns of the line */
+    /** @return string what separates the columns of the line */
     public static function delimiterOf(string $line): string
     {
         $counts = [];
         foreach (self::DELIMITERS as $delimiter) {
             $counts[$delimiter] = substr_count($line, $delimiter);
         }
-        // A semicolon, tab or bar parts columns even where decimal commas outnumber it.
+        // A semicolon, tab, or bar separates columns even if there are more decimal commas.
         $others = array_filter(array_slice($counts, 1));
         arsort($others);
 
@@ -33,7 +33,7 @@ final class Delimited
         return array_map(static fn (?string $cell): string => trim((string) $cell), str_getcsv($line, $delimiter, '"', ''));
     }
 
-    /** The unit a column's name ends in: "Min (°C)", "tmax_f". */
+    /** The unit at the end of a column's name: "Min (°C)", "tmax_f". */
     public static function unitIn(string $name): ?TemperatureUnit
     {
         return match (1) {
@@ -52,7 +52,7 @@ final class Delimited
         return trim((string) $bare, '_');
     }
 
-    /** A cell as it can stand in a message. */
+    /** A cell, shortened for a message. */
     public static function shown(string $text): string
     {
         $text = mb_scrub($text, 'UTF-8');
@@ -60,7 +60,7 @@ final class Delimited
         return mb_strlen($text) > 40 ? mb_substr($text, 0, 39).'…' : $text;
     }
 
-    /** @return float|null a number with a point or, where commas do not part columns, a decimal comma; null: none */
+    /** @return float|null a number with a point or, if commas do not separate columns, a decimal comma; null: not a number */
     public static function number(string $text, string $delimiter): ?float
     {
         $text = str_replace('−', '-', $text);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Tables;
 
-/** The unit a file gives rain, or the depth of snow, in. */
+/** The unit in which a file gives rain, or the depth of snow. */
 enum DepthUnit: string
 {
     case Millimetres = 'mm';
@@ -12,7 +12,7 @@ enum DepthUnit: string
     case Centimetres = 'cm';
     case Inches = 'in';
 
-    /** The unit a column's name ends in: "rain_mm", "Snow depth (in)"; null: it names none. */
+    /** The unit at the end of a column's name: "rain_mm", "Snow depth (in)"; null: none. */
     public static function inName(string $name): ?self
     {
         if (preg_match('/(?:^|[^a-z])(mm|millimet(?:er|re)s?|cm|centimet(?:er|re)s?|in|inch|inches)[\])\s.]*$/iu', $name, $found) !== 1) {
@@ -26,7 +26,7 @@ enum DepthUnit: string
         };
     }
 
-    /** What a table without a unit means, by the unit of its temperatures; the daily summaries in metric units give snow in mm. */
+    /** What a table without a unit means, by the unit of its temperatures. The daily summaries in metric units give snow in mm. */
     public static function usual(TemperatureUnit $temperatures, bool $ofSnow, bool $isSummary): self
     {
         return match ($temperatures) {

@@ -8,13 +8,13 @@ use Anthesis\Messages\Words;
 use Anthesis\Words\Phrase;
 use Anthesis\Words\Refused;
 
-/** A file that cannot be taken as it is. The message is in English, for the command line and for logs. */
+/** A file that cannot be used as it is. The message is in English, for the command line and for logs. */
 final class FormatError extends Refused
 {
     /**
      * @param  Phrase  $why  with the place
      * @param  Phrase  $reason  without it
-     * @param  list<string>  $headings  names of the file's columns, as far as they were understood
+     * @param  list<string>  $headings  names of the file's columns, as far as they were recognized
      */
     private function __construct(
         Phrase $why,

@@ -7,10 +7,10 @@ namespace Anthesis\Tables;
 use InflateContext;
 
 /**
- * The lines of a text file, plain or gzipped, read in pieces so that the file may be of any size.
+ * The lines of a text file, plain or gzipped, read in pieces so the file may be of any size.
  *
- * Lines come as UTF-8 (an older 8-bit text is taken for ISO 8859-1), without their ends and without a byte order mark.
- * A gzipped file may have several members (RFC 1952, 2.2), which follow one another as one text; each must be whole.
+ * Lines come as UTF-8 (an older 8-bit text is treated as ISO 8859-1), without line endings and without a byte order mark. A gzipped file
+ * may have several members (RFC 1952, 2.2), which form one text; each must be complete.
  */
 final class LineSource
 {
@@ -18,22 +18,25 @@ final class LineSource
 
     private const PIECE = 262144;
 
-    /** Packed bytes taken at a time: deflate makes at most a thousandfold of them, so no step needs more than some MiB. */
+    /** Compressed bytes processed at a time. Deflate expands them at most a thousandfold, so no step needs more than a few MiB. */
     private const SLICE = 8192;
 
-    /** Most bytes a packed file may come to. A daily record of 150 years has about 2 MiB. */
+    /** Most bytes a compressed file may expand to. A daily record of 150 years has about 2 MiB. */
     public const MOST_UNPACKED = 268435456;
 
-    /** Daily records pack to a tenth. What comes to more than so many times its packed size is made to fill a memory, not to be read … */
+    /**
+     * Daily records compress to a tenth. A file that expands to more than this many times its size is meant to fill the memory, not to be
+     * read …
+     */
     private const MOST_FOLD = 40;
 
-    /** … unless it is small all the same. */
+    /** … unless it is small anyway. */
     private const ALWAYS_UNPACKED = 33554432;
 
     /** Most lines a file may have: a hundred stations of 150 years have half as many. */
     private const MOST_LINES = 10_000_000;
 
-    /** Number of the line last given, from 1. */
+    /** Number of the line returned last, from 1. */
     public int $number = 0;
 
     private string $buffer = '';
@@ -44,15 +47,15 @@ final class LineSource
 
     private bool $packed = false;
 
-    /** The member being unpacked; null between two. */
+    /** The member being decompressed; null between two. */
     private ?InflateContext $inflate = null;
 
-    /** Packed bytes read and not yet unpacked. */
+    /** Compressed bytes read and not yet decompressed. */
     private string $pending = '';
 
     private int $unpacked = 0;
 
-    /** Packed bytes read. */
+    /** Compressed bytes read. */
     private int $read = 0;
 
     /** @var list<string> lines read ahead */
@@ -81,7 +84,7 @@ final class LineSource
         return $line;
     }
 
-    /** @return list<string> up to so many of the lines to come, without taking them */
+    /** @return list<string> up to this many of the next lines, without consuming them */
     public function peek(int $lines): array
     {
         while (count($this->ahead) < $lines && ($line = $this->read($this->number + count($this->ahead) + 1)) !== null) {
@@ -116,7 +119,7 @@ final class LineSource
         return rtrim($latin ? mb_convert_encoding($line, 'UTF-8', 'ISO-8859-1') : $line, "\r");
     }
 
-    /** @return string the text that follows; empty at the end, which is then noted */
+    /** @return string the text that follows; empty at the end, which is then remembered */
     private function more(): string
     {
         $text = $this->packed ? $this->unpack() : $this->piece();
@@ -135,7 +138,7 @@ final class LineSource
         return $piece;
     }
 
-    /** @return string the text of the next slices of the packed file, until there is some; empty at its proper end */
+    /** @return string the text of the next slices of the compressed file, until there is some; empty at its proper end */
     private function unpack(): string
     {
         $text = '';
@@ -157,7 +160,7 @@ final class LineSource
         return $text;
     }
 
-    /** Begins the next member; false where only the padding some programs add is left of the piece. */
+    /** Starts the next member; false if only the padding that some programs add is left. */
     private function nextMember(): bool
     {
         $this->pending = ltrim($this->pending, "\0");

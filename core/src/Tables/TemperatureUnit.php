@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Tables;
 
-/** The unit a file gives its temperatures in. */
+/** The unit in which a file gives its temperatures. */
 enum TemperatureUnit: string
 {
     case Celsius = 'celsius';
@@ -23,7 +23,7 @@ enum TemperatureUnit: string
     /** @return float °C, to a hundredth */
     public function toCelsius(float $value): float
     {
-        // Adding zero turns −0.0 into 0.0: one and the same value in every format.
+        // Adding zero turns −0.0 into 0.0, the same value in every format.
         return 0.0 +
             round(
                 match ($this) {

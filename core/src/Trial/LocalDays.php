@@ -13,21 +13,22 @@ use Anthesis\Record\Tolerance;
 use Anthesis\Replay\SeasonTables;
 
 /**
- * Days to maturity as a place's own sowings tell them (docs/method.md, Local days).
+ * Days to maturity as a place's own plantings show them (docs/method.md, "Local days to maturity").
  *
- * Each sowing gives q, the growth-days that passed on the record from its emergence (seen, otherwise modeled; or from transplanting) to its
- * first harvest, over those the packet asks for. The factor is median(q)^(n/(n+3)): few sowings move the packet's days little.
+ * Each planting gives q: the growth-days that passed on the record from its emergence (as seen, otherwise as modeled; or from
+ * transplanting) to its first harvest, divided by those the packet asks for. The factor is median(q)^(n/(n+3)), so a few plantings change
+ * the packet's days only a little.
  */
 final readonly class LocalDays
 {
-    /** So many sowings that say nothing new stand beside those that were seen. */
+    /** This many plantings that say nothing new are added to those that were seen. */
     private const DOUBT = 3;
 
     /**
-     * @param  list<float>  $shares  q of each sowing that could be told from the record, in their order
+     * @param  list<float>  $shares  q of each planting that the record could tell, in their order
      * @param  float  $days  packet days for this place
-     * @param  float|null  $errorBefore  mean of how far the packet's own days were from the first harvest seen, days
-     * @param  float|null  $errorAfter  the same by the days the other sowings tell, each left out in turn; null of fewer than two
+     * @param  float|null  $errorBefore  mean distance between the packet's own days and the first harvest seen, days
+     * @param  float|null  $errorAfter  the same with the days the other plantings give, leaving each out in turn; null with fewer than two
      */
     private function __construct(
         public array $shares,
@@ -39,8 +40,9 @@ final readonly class LocalDays
     }
 
     /**
-     * @param  list<array{SeasonTables, ObservedSowing}>  $sowings  of the crop by the route, each with the weather of its site; those the record does not hold, from sowing to harvest, and those picked on the day they came up are left out
-     * @return self|null null where none is left
+     * @param  list<array{SeasonTables, ObservedSowing}>  $sowings  of the crop by this way of growing, each with the weather of its site;
+     *   those the record does not cover from sowing to harvest, and those harvested on the day they emerged, are left out
+     * @return self|null null if none is left
      */
     public static function of(Crop $crop, Route $route, LightSchool $light, array $sowings): ?self
     {
@@ -76,8 +78,8 @@ final readonly class LocalDays
     }
 
     /**
-     * @param  non-empty-list<array{SeasonTables, int, int, float}>  $seen  weather, day of coming up and of harvest
-     * @param  list<float>  $factors  of the packet's days, one a sowing
+     * @param  non-empty-list<array{SeasonTables, int, int, float}>  $seen  weather, day of emergence, and day of harvest
+     * @param  list<float>  $factors  of the packet's days, one per planting
      * @return float days
      */
     private static function meanError(Crop $crop, Route $route, LightSchool $light, array $seen, array $factors): float
@@ -99,7 +101,7 @@ final readonly class LocalDays
         return Median::of($shares) ** ($n / ($n + self::DOUBT));
     }
 
-    /** @return int|null day of the record on which it was up, or set out; null where that is not on record */
+    /** @return int|null day of the record on which it was up, or transplanted; null if that is not on record */
     private static function up(SeasonTables $tables, Crop $crop, Route $route, ObservedSowing $sowing): ?int
     {
         $on = $sowing->on->number - $tables->first->number;
@@ -118,7 +120,7 @@ final readonly class LocalDays
 
     /**
      * @param  list<float>  $growth  sum of growth-days
-     * @return int day of the record on which so many growth-days have passed since it was up; the record's last where they have not
+     * @return int day of the record on which this many growth-days have passed since it was up; the last day of the record if they have not
      */
     private static function maturity(array $growth, int $days, int $up, float $needed): int
     {

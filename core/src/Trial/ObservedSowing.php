@@ -14,7 +14,7 @@ final readonly class ObservedSowing
      * @param  Day  $on  of sowing, or of transplanting
      * @param  Day|null  $up  the day it came up; null: not seen
      *
-     * @throws InvalidArgumentException when it came up before it was sown, or was picked before either
+     * @throws InvalidArgumentException if it came up before it was sown, or was harvested before either
      */
     public function __construct(public Day $on, public ?Day $up, public Day $firstHarvest)
     {

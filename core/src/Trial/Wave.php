@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Anthesis\Trial;
 
 /**
- * Sowings of one wave of a trial (a week early, on the day, a week late …), each repeat with its yield; what was lost gave nothing.
- * Failures are data: they stand in the mean.
+ * Plantings of one wave of a trial (a week early, on the day, a week late …), each repeat with its yield. What was lost yielded nothing:
+ * failures are data and count in the mean.
  */
 final readonly class Wave
 {
-    /** Fewer repeats than this are one season's word. */
+    /** Fewer repeats than this only show how one season went. */
     public const FEW = 3;
 
     /**
      * @param  string  $name  of the wave
-     * @param  list<float>  $yields  kg or stems of each repeat, 0 where it was lost
-     * @param  list<float>  $qualities  of those that were picked: 1 poor, 2 fair, 3 good
-     * @param  float|null  $expected  share of members in which the replay came to a harvest, 0…1; null: not told
+     * @param  list<float>  $yields  kg or stems of each repeat, 0 if it was lost
+     * @param  list<float>  $qualities  of those that were harvested: 1 poor, 2 fair, 3 good
+     * @param  float|null  $expected  share of members in which the replay came to harvest, 0…1; null: not known
      */
     public function __construct(public string $name, public array $yields, public array $qualities, public ?float $expected)
     {
@@ -33,13 +33,13 @@ final readonly class Wave
         return $this->qualities === [] ? 0.0 : array_sum($this->qualities) / count($this->qualities);
     }
 
-    /** @return int repeats that gave nothing */
+    /** @return int repeats that yielded nothing */
     public function lost(): int
     {
         return count(array_filter($this->yields, static fn (float $yield): bool => $yield <= 0.0));
     }
 
-    /** Whether its repeats are too few to say more than how one season went. */
+    /** Whether it has too few repeats to show more than how one season went. */
     public function isOneSeasonsWord(): bool
     {
         return count($this->yields) < self::FEW;
@@ -47,7 +47,7 @@ final readonly class Wave
 
     /**
      * @param  list<self>  $waves
-     * @return list<self> the best first: by yield, where that is the same by quality, then as they came
+     * @return list<self> best first: by yield, then by quality, then in the order given
      */
     public static function ranked(array $waves): array
     {

@@ -12,13 +12,13 @@ final class Binomial
     /** Chance left outside a band, half on each side. */
     private const OUTSIDE = 0.1;
 
-    /** So much more probable than what was seen still counts as no more probable, for sums of floats. */
+    /** A probability this much larger still counts as equal, because floats are added up. */
     private const EQUAL = 1 + 1e-9;
 
     /**
      * @param  int  $cases  at least 1
-     * @param  float  $promise  0 to 1, of each
-     * @return array{float, float} shares of the cases that lie in the middle 90 % when the promise holds: outside them, at most one count in
+     * @param  float  $promise  0 to 1, for each
+     * @return array{float, float} shares of the cases that lie in the middle 90% if the promise holds: outside it, at most one count in
      *   twenty falls on each side
      *
      * @throws InvalidArgumentException without a case
@@ -41,11 +41,11 @@ final class Binomial
     }
 
     /**
-     * Fisher's exact test, two-sided: how probable so great a difference between two counts is where both keep their word alike.
+     * Fisher's exact test, two-sided: how likely a difference this large between two counts is if both keep their promise equally well.
      *
      * @param  array{int, int}  $one  kept, and cases
-     * @param  array{int, int}  $other  likewise
-     * @return float 0 to 1; 1 where one has no case
+     * @param  array{int, int}  $other  kept, and cases
+     * @return float 0 to 1; 1 if one of them has no case
      */
     public static function differs(array $one, array $other): float
     {

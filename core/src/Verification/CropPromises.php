@@ -10,11 +10,12 @@ use Anthesis\Replay\Replay;
 use Anthesis\Window\ProofStandard;
 
 /**
- * Whether the windows of one crop kept their word at a place, at each standard of proof.
+ * Whether the windows of one crop kept their promise at a place, at each confidence level.
  *
- * A plain document, ready for JSON: by standard and route the runs inside the windows of the other years, their `harvests`, and the sum
- * of what they were `promised`; the same by year and by month; what they were `lost` to; and of all runs, whatever the standard, five
- * `bins` of promises: runs, sum of promises, harvests, and judged years with a run in it. `skill`: against the other years' mean.
+ * A plain document, ready for JSON. By confidence level and way of growing: the seasons inside the windows made from the other years, their
+ * `harvests`, and the sum of what they were `promised`; the same by year and by month; and what they were `lost` to. For all seasons,
+ * whatever the level: five `bins` of promises, with seasons, sum of promises, harvests, and judged years with a season in it. `skill`
+ * compares with the other years' mean.
  *
  * @phpstan-type Counted array{int, int, float}
  * @phpstan-type Promises array{route: string, act: string, runs: int, harvests: int, promised: float, skill: float|null, brier: float|null, judged: int, bins: list<array{int, float, int, int}>, years: array<int, Counted>, months: array<int, Counted>, lost: array<string, int>}
@@ -23,7 +24,7 @@ final class CropPromises
 {
     /**
      * @param  Place  $place  at the site it is grown at
-     * @return array<string, list<Promises>> by standard of proof, a route an entry
+     * @return array<string, list<Promises>> by confidence level, one entry per way of growing
      */
     public static function of(Place $place, Crop $crop): array
     {

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Anthesis\Verification;
 
 /**
- * Whether going by this season's counts did better than going by the calendar alone.
+ * Whether deciding by this season's counts did better than deciding by the calendar alone.
  *
- * To decide is to go where at least the standard's share comes to harvest, and to hold where less does; right is to have gone and
- * harvested, or held and been spared.
+ * The decision is to go if at least the confidence level's share comes to harvest, and otherwise to hold. It was right if going gave a
+ * harvest, or holding avoided a loss.
  *
- * A plain document, ready for JSON: `cases`; `brier` and `brier_of_record`: mean of (share − what came)², null without a case; `skill`:
- * one less one over the other, null where the record was never wrong; `right` and `right_of_record`: decisions that were.
+ * A plain document, ready for JSON: `cases`; `brier` and `brier_of_record`: mean of (share − outcome)², null without a case; `skill`: one
+ * minus the first over the second, null if the record was never wrong; `right` and `right_of_record`: decisions that were.
  *
  * @phpstan-import-type Morning from SeasonMornings
  *
@@ -22,8 +22,8 @@ final class HoldOrGoRecord
 {
     /**
      * @param  list<array<string, list<Morning>>>  $years  as SeasonMornings has them
-     * @param  float  $share  of the standard of proof
-     * @return Sheet crops by what they won, the most first
+     * @param  float  $share  of the confidence level
+     * @return Sheet crops by what they gained, most first
      */
     public static function of(array $years, float $share): array
     {

@@ -10,11 +10,11 @@ use Anthesis\Record\YearDay;
 use Anthesis\Window\SowingWindow;
 
 /**
- * What became of the log's sowings inside and outside the windows, and of the harvests that were promised.
+ * How the log's plantings inside and outside the windows turned out, and the harvests that were promised.
  *
- * A plain document, ready for JSON: `inside` and `outside` count sowings `harvested`, `lost` (and to what: `causes`), and `open`, of which
- * nothing was written yet; `picks` counts first harvests of sowings inside, how many fell in the promised harvest, and the middle of the
- * days by which the others missed it (null: none did).
+ * A plain document, ready for JSON. `inside` and `outside` count plantings `harvested`, `lost` (and to what: `causes`), and `open`, about
+ * which nothing was written yet. `picks` counts first harvests of plantings inside, how many fell within the promised harvest, and the
+ * median number of days by which the others missed it (null: none did).
  *
  * @phpstan-type Side array{harvested: int, lost: int, open: int, causes: array<string, int>}
  * @phpstan-type Sheet array{inside: Side, outside: Side, picks: array{all: int, within: int, median_miss: float|null}}
@@ -56,7 +56,7 @@ final class LoggedPromises
         return $sides + ['picks' => ['all' => $all, 'within' => $within, 'median_miss' => Quantile::of($misses, 0.5)]];
     }
 
-    /** @return int|null which of the windows a sowing lies in; null: none */
+    /** @return int|null the window a planting lies in; null: none */
     private static function windowOf(LoggedCase $case): ?int
     {
         foreach ($case->windows as $i => $window) {
@@ -68,13 +68,13 @@ final class LoggedPromises
         return null;
     }
 
-    /** @return int days by which a first harvest missed a promised harvest, before it or after; 0: it did not */
+    /** @return int days by which a first harvest missed a promised harvest, before or after; 0: it did not */
     private static function miss(SowingWindow $promised, Day $on, Day $picked): int
     {
         if ($picked->number - $on->number < YearDay::YEAR && ($promised->isAllYear() || $promised->contains($picked->yearDay()))) {
             return 0;
         }
-        // The promised harvest that follows the sowing.
+        // The promised harvest after the planting.
         $first = $on->plus($on->yearDay()->daysUntil($promised->first));
 
         return min(abs($picked->number - $first->number), abs($picked->number - $first->number - $promised->days + 1));

@@ -7,7 +7,8 @@ namespace Anthesis\Verification;
 use Anthesis\Record\YearDay;
 
 /**
- * Runs of judged years inside the windows of the others, counted as they come: runs, harvests, and the sum of what was promised.
+ * Seasons of judged years inside the windows made from the others, counted one at a time: seasons, harvests, and the sum of what was
+ * promised.
  *
  * @phpstan-type Counted array{int, int, float}
  *
@@ -24,13 +25,13 @@ final class PromisesInside
     /** @var array<int, Counted> */
     public array $years = [];
 
-    /** @var array<int, Counted> by month of the sowings, 1 to 12 */
+    /** @var array<int, Counted> by month of sowing, 1 to 12 */
     public array $months = [];
 
     /** @var array<string, int> by Outcome */
     public array $lost = [];
 
-    /** @param  string|null  $lostTo  the Outcome of a run that came to no harvest; null: it did */
+    /** @param  string|null  $lostTo  the Outcome of a season that came to no harvest; null: it did */
     public function count(int $year, int $day, float $promise, ?string $lostTo): void
     {
         $harvest = $lostTo === null ? 1 : 0;
@@ -47,7 +48,7 @@ final class PromisesInside
 
     /**
      * @param  Counted  $counted
-     * @return Counted with one run more
+     * @return Counted with one more season
      */
     private static function more(array $counted, int $harvest, float $promise): array
     {

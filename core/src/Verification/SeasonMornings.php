@@ -12,8 +12,8 @@ use Anthesis\Replay\Replay;
 use Anthesis\Season\Splice;
 
 /**
- * This season's counts on each 15th of a month of a year, for many crops at once: the members of a morning are made once and asked for
- * every crop, which is what makes a zone affordable. What they come to for one crop is what SeasonPromises says of it.
+ * This season's counts on the 15th of each month of a year, for many crops at once. The members of a morning are made once and used for
+ * every crop, which makes a zone affordable. For one crop, the result is the same as from SeasonPromises.
  *
  * @phpstan-type Morning array{month: int, share: float, own: float, came: int}
  */
@@ -22,8 +22,8 @@ final class SeasonMornings
     /**
      * @param  Place  $place  at the site they are grown at
      * @param  list<Crop>  $crops
-     * @return array<string, list<Morning>> by crop and route, "kale direct": mornings on which they can be judged, with the share of
-     *   members that came to harvest, that of the record's other years, and whether what was sown that day did
+     * @return array<string, list<Morning>> by crop and way of growing, "kale direct": mornings on which they can be judged, with the share
+     *   of members that came to harvest, that of the record's other years, and whether what was sown that day came to harvest
      */
     public static function ofYear(Place $place, array $crops, int $year): array
     {
@@ -62,7 +62,7 @@ final class SeasonMornings
 
     /**
      * @param  list<array{Crop, Route, float, int}>  $cases
-     * @return array<int, float> by case; those with too few members are not in it
+     * @return array<int, float> by case; those with too few members are left out
      */
     private static function shares(Place $place, Day $day, array $cases): array
     {

@@ -17,25 +17,25 @@ use Anthesis\Season\Splice;
 use Anthesis\Soil\Site;
 
 /**
- * Whether this season's counts keep their word: each 15th of a month of each year, told as it would have been that morning from all
- * other years, against what came; beside what the record alone would have said.
+ * Whether this season's counts keep their promise: on the 15th of each month of each year, figured as it would have been that morning from
+ * all other years, and compared with the outcome and with what the record alone would have said.
  */
 final readonly class SeasonPromises
 {
     /** Day of the month that is judged. */
     public const DATE = 15;
 
-    /** With fewer members than this nothing is judged. */
+    /** With fewer members, nothing is judged. */
     public const LEAST_MEMBERS = 5;
 
-    /** Days before and after whose runs the record's own word is pooled over. */
+    /** Days before and after over which the record's own seasons are pooled. */
     private const HALF_WEEK = 3;
 
     /**
      * @param  int  $cases  that were judged
-     * @param  float|null  $brier  mean of (share of members that came to harvest − what came)²; null: no case
-     * @param  float|null  $brierOfRecord  the same of the other years' runs within three days of the date
-     * @param  float|null  $skill  1 less one over the other; null: the record was never wrong
+     * @param  float|null  $brier  mean of (share of members that came to harvest − outcome)²; null: no case
+     * @param  float|null  $brierOfRecord  the same for the other years' seasons within three days of the date
+     * @param  float|null  $skill  1 minus the first over the second; null: the record was never wrong
      */
     private function __construct(public int $cases, public ?float $brier, public ?float $brierOfRecord, public ?float $skill)
     {
@@ -91,13 +91,13 @@ final readonly class SeasonPromises
         );
     }
 
-    /** @return int|null 1 where what was sown on the day came to a harvest, 0 where it did not; null: it does not count */
+    /** @return int|null 1 if what was sown on the day came to harvest, 0 if not; null: it does not count */
     public static function came(Runs $runs, DailyRecord $record, Day $day): ?int
     {
         return self::cameOn($runs, $day->number - $record->first->number);
     }
 
-    /** @return int|null the same of the i-th day of a record */
+    /** @return int|null the same for the i-th day of a record */
     public static function cameOn(Runs $runs, int $i): ?int
     {
         $code = $runs->outcomes[$i] ?? Outcome::NONE;
@@ -105,7 +105,7 @@ final readonly class SeasonPromises
         return $code === Outcome::NONE ? null : ($code === Outcome::Harvest->code() ? 1 : 0);
     }
 
-    /** @return float|null share of harvests among the other years' runs of the days within three of the date; null: there is none */
+    /** @return float|null share of harvests among the other years' seasons within three days of the date; null: there are none */
     public static function ofOtherYears(Runs $runs, DailyRecord $record, Day $day): ?float
     {
         $harvest = Outcome::Harvest->code();

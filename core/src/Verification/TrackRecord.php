@@ -7,13 +7,13 @@ namespace Anthesis\Verification;
 use Anthesis\Record\Tolerance;
 
 /**
- * What the windows of a place promised, and what came: all crops together, by how much was promised, by season, family and decade, and
- * crop by crop, those first that kept their word least.
+ * What the windows of a place promised, and the results: all crops together, by how much was promised, by season, family, and decade, and
+ * crop by crop, those that fell short most first.
  *
- * Sowings of neighboring days share their weather, so bands and tests count each crop once a year: a year kept its promise where at
- * least half of its sowings inside the windows came to harvest.
+ * Plantings on neighboring days share their weather, so bands and tests count each crop once a year: a year kept its promise if at least
+ * half of its plantings inside the windows came to harvest.
  *
- * A plain document, ready for JSON. Shares are 0 to 1; `promised` and `kept` are null without a run.
+ * A plain document, ready for JSON. Shares are 0 to 1; `promised` and `kept` are null without a season.
  *
  * @phpstan-import-type Promises from CropPromises
  *
@@ -25,23 +25,23 @@ use Anthesis\Record\Tolerance;
  */
 final class TrackRecord
 {
-    /** Years that are held against those before. */
+    /** Years that are compared with those before. */
     public const LATELY = 15;
 
-    /** Chance below which a difference is told of. */
+    /** Chance below which a difference is reported. */
     private const TELLING = 0.05;
 
-    /** A year kept its promise where so great a share of its sowings did. */
+    /** A year kept its promise if at least this share of its plantings did. */
     private const KEPT = 0.5;
 
-    /** Of each crop, so many outcomes are named. */
+    /** Number of outcomes named for each crop. */
     private const OUTCOMES = 2;
 
     /** First months of the seasons; December to February first. */
     private const SEASONS = [12, 3, 6, 9];
 
     /**
-     * @param  list<array{crop: string, name: string, family: string, promises: list<Promises>}>  $crops  at one standard
+     * @param  list<array{crop: string, name: string, family: string, promises: list<Promises>}>  $crops  at one confidence level
      * @return Sheet
      */
     public static function of(array $crops): array
@@ -158,7 +158,7 @@ final class TrackRecord
             'years' => count($years),
             'low' => $low,
             'high' => $high,
-            // A part of a year counts as a year that was kept: a band is of whole ones.
+            // A partial year counts as kept, because a band is made of whole years.
             'short' => ceil($kept * count($years) - Tolerance::SUMS) < $low * count($years) - Tolerance::SUMS,
             'lately' => $now,
             'before' => $then,

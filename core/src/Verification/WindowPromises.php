@@ -14,29 +14,29 @@ use Anthesis\Window\ReplayWindows;
 use Anthesis\Window\SowingWindow;
 
 /**
- * Whether windows keep their word: each year on record is judged by the reliability, and the windows, of all the others.
+ * Whether windows keep their promise: each year on record is judged by the reliability, and the windows, of all the others.
  *
- * A promise is a share of years; what came is a harvest or none. Sowings of February 29 are left out, as is a year for which some day of
- * the year has no other one.
+ * A promise is a share of years; the outcome is a harvest or none. Sowings on February 29 are left out, and so is a year if some day of the
+ * year has no other year.
  */
 final readonly class WindowPromises
 {
     private const BINS = 5;
 
     /**
-     * @param  int  $runs  of the judged years inside the windows of the others
-     * @param  int  $harvests  of these
+     * @param  int  $runs  of the judged years inside the windows made from the others
+     * @param  int  $harvests  among these
      * @param  float|null  $promised  the mean reliability they were promised; null: there is none
-     * @param  int  $judged  runs of all days of the year
+     * @param  int  $judged  seasons on all days of the year
      * @param  float|null  $brier  mean of (promise − harvest)² over all of them; null: there is none
-     * @param  float|null  $skill  1 less that over the same of a constant, the other years' harvests of all days; null: the constant is
-     *     never wrong
-     * @param  list<array{int, float|null, int}>  $bins  of promises 0…0.2 … 0.8…1: runs, their mean promise (null: no run), harvests
-     * @param  list<int>  $binYears  of each bin, the judged years with a run in it
-     * @param  array<int, array{int, int, float}>  $years  by judged year with runs inside: these, their harvests, and the sum of what they
-     *     were promised
-     * @param  array<int, array{int, int, float}>  $months  the same by month of the sowings, 1 to 12
-     * @param  array<string, int>  $lost  runs inside by Outcome, of those that came to no harvest
+     * @param  float|null  $skill  1 minus that over the same for a constant, the other years' harvests on all days; null: the constant is
+     *   never wrong
+     * @param  list<array{int, float|null, int}>  $bins  of promises 0…0.2 … 0.8…1: seasons, their mean promise (null: no season), harvests
+     * @param  list<int>  $binYears  for each bin, the judged years with a season in it
+     * @param  array<int, array{int, int, float}>  $years  by judged year with seasons inside: these, their harvests, and the sum of what
+     *   they were promised
+     * @param  array<int, array{int, int, float}>  $months  the same by month of sowing, 1 to 12
+     * @param  array<string, int>  $lost  seasons inside that came to no harvest, by Outcome
      */
     private function __construct(
         public int $runs,
@@ -53,14 +53,14 @@ final readonly class WindowPromises
     ) {
     }
 
-    /** @param  float  $share  of years, of the standard of proof */
+    /** @param  float  $share  of years, at the confidence level */
     public static function of(Runs $runs, float $share): self
     {
         return self::atEach($runs, [$share])[0];
     }
 
     /**
-     * The same at several standards, for the price of one.
+     * The same at several confidence levels, for the price of one.
      *
      * @param  list<float>  $shares
      * @return list<self> in their order
@@ -132,7 +132,7 @@ final readonly class WindowPromises
 
     /**
      * @return array{array<int, array<int, int>>, array<int, int>, array<int, int>, array<int, array<int, string>>} by year and day of the
-     *   year, 1 for a harvest and 0 for none; runs and harvests of all years by day of the year; what it came to where it was no harvest
+     *   year, 1 for a harvest and 0 for none; seasons and harvests of all years by day of the year; the outcome, if it was not a harvest
      */
     private static function counted(Runs $runs): array
     {
@@ -156,10 +156,10 @@ final readonly class WindowPromises
     }
 
     /**
-     * @param  array<int, int>  $own  of the year that is judged
+     * @param  array<int, int>  $own  of the year being judged
      * @param  array<int, int>  $all
      * @param  array<int, int>  $harvested
-     * @return list<float>|null length 365, of the other years; null: some day has none
+     * @return list<float>|null length 365, from the other years; null: some day has none
      */
     private static function reliability(array $own, array $all, array $harvested): ?array
     {

@@ -14,8 +14,8 @@ use Anthesis\Soil\Ground;
 use Closure;
 
 /**
- * The water a crop needs on a ground, on the weather of a record: its roots' balance, watered back to full each time it has used what it
- * may; FAO Irrigation and Drainage Paper 56, tables 12 and 22, rounded.
+ * The water a crop needs on a kind of ground, with the weather of a record: the water balance of its roots, watered back to full whenever
+ * it has used what it may. FAO Irrigation and Drainage Paper 56, tables 12 and 22, rounded.
  */
 final readonly class Irrigation
 {
@@ -24,12 +24,12 @@ final readonly class Irrigation
 
     private const MIDDLE = ['low' => 0.95, 'usual' => 1.05, 'high' => 1.15];
 
-    /** Shares of growth by which the early stage, the rise, and the middle stage end. */
+    /** Shares of growth at which the early stage, the rise, and the middle stage end. */
     private const STAGES = [0.25, 0.6, 0.8];
 
     private const LEAST_ROOT = 0.10;
 
-    /** Depth that is kept moist until seedlings are up, m, and the share that may dry. */
+    /** Depth that is kept moist until seedlings are up, m, and the share of its water that may evaporate first. */
     private const SEEDBED = 0.025;
 
     private const SEEDBED_MAY_DRY = 0.5;
@@ -82,8 +82,8 @@ final readonly class Irrigation
 
     /**
      * @param  list<Run>  $runs
-     * @return array<int, Watered> by year of sowing: of the runs that came to harvest, and whose precipitation is on record for nine of
-     *   ten days
+     * @return array<int, Watered> by year of sowing, for the seasons that came to harvest and have precipitation on record for nine of ten
+     *   days
      */
     public function of(array $runs): array
     {
@@ -102,7 +102,7 @@ final readonly class Irrigation
         return $years;
     }
 
-    /** It is asked of every sow day of every year, so nothing is called for each day, and the last week's use is kept in variables. */
+    /** This runs for every sow day of every year, so nothing is called per day, and the last week's use is kept in variables. */
     private function watered(int $sown, int $up, int $last): Watered
     {
         [$growth, $et0, $reaching] = [$this->growth, $this->water->et0, $this->water->reaching];
@@ -111,7 +111,8 @@ final readonly class Irrigation
         $millimetres = $gone = $week = $thirstiest = 0.0;
         $seven = $six = $five = $four = $three = $two = $one = 0.0;
         $day = $up + 1;
-        foreach ($this->stages as ['until' => $until, 'use' => $factor, 'using' => $using, 'mayUse' => $mayUse, 'deepening' => $deepening]) {
+        foreach ($this->stages as $stage) {
+            ['until' => $until, 'use' => $factor, 'using' => $using, 'mayUse' => $mayUse, 'deepening' => $deepening] = $stage;
             $mayUse -= Tolerance::SUMS;
             for (; $day <= $last && ($grown = $growth[$day + 1] - $start) <= $until; $day++) {
                 $use = ($factor + $using * $grown) * $et0[$day];
@@ -141,13 +142,13 @@ final readonly class Irrigation
     }
 
     /**
-     * A sowing's water as it is, its waterings counted as they were given, from the evening it came up (or was set out) on, at full.
-     * Roots are never owed more than the water they can take at all.
+     * The water balance of a planting as it is, with its waterings counted as they were given. It starts at full on the evening it emerged
+     * (or was transplanted). Roots are never owed more water than they can take in all.
      *
-     * @param  int  $up  day of the record on which it came up, or was set out
-     * @param  array<int, float|null>  $given  mm by day of the record, null: as much as it took; taken off after the day's own balance
-     * @param  int  $today  day of the record from which on it may be due
-     * @param  int  $last  the last that is looked at
+     * @param  int  $up  day of the record on which it emerged, or was transplanted
+     * @param  array<int, float|null>  $given  mm by day of the record, null: as much as it took; subtracted after the day's own balance
+     * @param  int  $today  day of the record from which it may be due
+     * @param  int  $last  last day to look at
      */
     public function due(int $up, array $given, int $today, int $last): Due
     {
@@ -163,9 +164,9 @@ final readonly class Irrigation
     }
 
     /**
-     * The same of the seedbed of a sowing that is not up: its top is sprinkled when half of what can evaporate from it is gone.
+     * The same for the seedbed of a sowing that is not up yet: its top is sprinkled when half of what can evaporate from it is gone.
      *
-     * @param  array<int, float|null>  $given  as of due()
+     * @param  array<int, float|null>  $given  as for due()
      */
     public function seedbedDue(int $sown, array $given, int $today, int $last): Due
     {
@@ -179,8 +180,8 @@ final readonly class Irrigation
 
     /**
      * @param  array<int, float|null>  $given
-     * @param  Closure(int, float): array{float, float}  $balance  mm gone in the evening of a day, and how much may be, of the day and
-     *   the mm gone in the evening before
+     * @param  Closure(int, float): array{float, float}  $balance  mm gone in the evening of a day, and how much may be, given the day and
+     *   the mm gone the evening before
      */
     private static function walked(int $from, array $given, int $today, int $last, Closure $balance): Due
     {

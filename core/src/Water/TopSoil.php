@@ -7,15 +7,15 @@ namespace Anthesis\Water;
 use Anthesis\Soil\Ground;
 
 /**
- * How dry the top of bare ground is: the water gone from it, mm; FAO Irrigation and Drainage Paper 56, equations 71 to 77. There rain
- * falls in the morning; here it is counted at the day's end, which dries a wet day a little less.
+ * How dry the top of bare ground is, as mm of water gone from it; FAO Irrigation and Drainage Paper 56, equations 71 to 77. There, rain
+ * falls in the morning; here, it counts at the end of the day, which dries a wet day a little less.
  */
 final readonly class TopSoil
 {
-    /** Most that bare wet ground evaporates, in reference evapotranspirations. */
+    /** The most that bare wet ground evaporates, in reference evapotranspirations. */
     private const MOST = 1.15;
 
-    /** mm that can go. */
+    /** The most that can evaporate, mm. */
     public float $most;
 
     private float $readily;
@@ -28,10 +28,10 @@ final readonly class TopSoil
     }
 
     /**
-     * @param  float  $gone  mm gone in the evening before
+     * @param  float  $gone  mm gone the evening before
      * @param  float  $reaching  mm that reached the ground
      * @param  float  $et0  reference evapotranspiration of the day, mm
-     * @return float mm gone in the evening
+     * @return float mm gone this evening
      */
     public function dried(float $gone, float $reaching, float $et0): float
     {
@@ -40,7 +40,7 @@ final readonly class TopSoil
         return $this->within($gone - $reaching + self::MOST * $share * $et0);
     }
 
-    /** The same of ground that is frozen, or under snow: nothing leaves it. */
+    /** The same for ground that is frozen or under snow, from which nothing evaporates. */
     public function wetted(float $gone, float $reaching): float
     {
         return $this->within($gone - $reaching);

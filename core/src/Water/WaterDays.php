@@ -14,29 +14,29 @@ use Anthesis\Sun\Radiation;
 /**
  * The water of a record, day by day: what the air could take, what reached the ground, what lay as snow, and the soil of open ground.
  *
- * Day i of each list is the i-th of the record. Gaps of the temperatures are crossed on a straight line so that sums run on; what lies
- * in one longer than ten days is not told. A day without precipitation on record counts as dry.
+ * Day i of each list is the i-th of the record. Gaps in the temperatures are crossed on a straight line so sums run on; days in a gap
+ * longer than ten days are not reported. A day without precipitation on record counts as dry.
  *
  * Reference evapotranspiration: Hargreaves and Samani 1985 (FAO Irrigation and Drainage Paper 56, equation 52).
  */
 final readonly class WaterDays
 {
-    /** At or below this mean of the day, °C, precipitation falls as snow. */
+    /** At or below this daily mean, °C, precipitation falls as snow. */
     private const SNOW_BELOW = 1.0;
 
-    /** mm of snow that melt in a day, a degree of its mean above freezing. */
+    /** mm of snow that melt in a day per degree of its mean above freezing. */
     private const MELT = 3.0;
 
-    /** mm of water that a MJ of radiation evaporates from a m². */
+    /** mm of water that one MJ of radiation evaporates per m². */
     private const EVAPORATED = 0.408;
 
     /**
      * @param  list<float>  $et0  reference evapotranspiration, mm
      * @param  list<float>  $reaching  rain and melted snow that reached the ground, mm
-     * @param  list<float>  $pack  water of the snow lying in the evening, by precipitation alone, mm
+     * @param  list<float>  $pack  water in the snowpack in the evening, from precipitation alone, mm
      * @param  list<float>  $soil  of open ground at 5 cm, °C
-     * @param  list<bool>  $covered  whether snow lies, by the pack or as it was measured
-     * @param  list<bool>  $isTold  whether the temperatures are on record, short gaps bridged
+     * @param  list<bool>  $covered  whether there is snow, in the pack or as measured
+     * @param  list<bool>  $isTold  whether the temperatures are on record, with short gaps bridged
      * @param  list<int>  $dryMissing  sum of days before without precipitation on record; days + 1 long
      */
     private function __construct(
@@ -66,7 +66,7 @@ final readonly class WaterDays
             $isTold[] = $short->minimum[$i] !== null && $short->maximum[$i] !== null;
             $rain = $record->rain[$i] ?? null;
             $missing[] = $unknown += $rain === null ? 1 : 0;
-            // Nothing is known of the days before the first temperature and after the last.
+            // Nothing is known about the days before the first temperature and after the last.
             $mean = $minimum === null || $maximum === null ? null : ($minimum + $maximum) / 2;
             $water = $rain ?? 0.0;
             if ($mean !== null && $mean <= self::SNOW_BELOW) {

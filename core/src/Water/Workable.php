@@ -17,13 +17,13 @@ final readonly class Workable
 {
     private const DEPTH = 0.10;
 
-    /** Ground is frozen at or below so many °C. */
+    /** Ground is frozen at or below this, °C. */
     public const FROZEN_AT = 0.5;
 
-    /** Days running that make a start. */
+    /** Days in a row that count as a start. */
     private const RUNNING = 3;
 
-    /** Days from midwinter on, on which a year's first workable day may begin. */
+    /** Days from midwinter within which a year's first workable day may start. */
     private const HALF_YEAR = 182;
 
     /**
@@ -55,9 +55,9 @@ final readonly class Workable
     }
 
     /**
-     * @return array<int, YearDay|null> by year: the day that begins the first three workable days in a row, on one of the 182 days from
-     *   January 1 (north) or July 1 (south) on; null: none. Years whose half is not on record, or lies in a long gap, or lacks the
-     *   precipitation of more than one day in ten, are not in it
+     * @return array<int, YearDay|null> by year: the first of three workable days in a row, within the 182 days from January 1 (north) or
+     *   July 1 (south); null: none. Years whose half is not on record, or has a long gap, or lacks precipitation on more than one day in
+     *   ten, are left out
      */
     public function first(Latitude $latitude): array
     {
@@ -97,7 +97,10 @@ final readonly class Workable
         return null;
     }
 
-    /** @return list<float|null> length 365: share of the years in which sow day i+1 can be worked, mean of seven days; null: not on record */
+    /**
+     * @return list<float|null> length 365: share of the years in which sow day i+1 can be worked, averaged over seven days; null: not on
+     *   record
+     */
     public function shares(): array
     {
         $workable = $told = array_fill(0, YearDay::YEAR, 0);

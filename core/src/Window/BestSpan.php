@@ -6,10 +6,10 @@ namespace Anthesis\Window;
 
 use Anthesis\Record\Tolerance;
 
-/** The days of a window that bring the most: those around its first best day with nearly as much expected harvest. */
+/** The days of a window that yield the most: those around its first best day with nearly as much expected harvest. */
 final class BestSpan
 {
-    /** Of the window's highest expected harvest. */
+    /** Share of the window's highest expected harvest. */
     private const NEARLY = 0.9;
 
     /** @param  list<float>  $expected  length 365, expected harvest of sow day i+1 */

@@ -7,7 +7,7 @@ namespace Anthesis\Window;
 use Anthesis\Record\YearDay;
 use Anthesis\Words\Phrase;
 
-/** The ordered lines by which a date was reached. */
+/** The lines, in order, by which a date was reached. */
 final class Derivation
 {
     /** @var list<DerivationLine> */

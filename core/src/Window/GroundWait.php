@@ -15,14 +15,14 @@ use Anthesis\Water\Workable;
 
 /**
  * From when on ground can be worked, for windows that wait for it: from midwinter to the first workable day of as many years as the
- * standard asks. What is started under cover waits for nothing, and neither does ground that a tunnel or a frame keeps dry.
+ * confidence level asks for. Starting indoors does not wait, and neither does ground that a tunnel or a frame keeps dry.
  */
 final readonly class GroundWait
 {
-    /** Days from midwinter on which a year's first workable day may lie; where none does, all of them wait. */
+    /** Days from midwinter within which a year's first workable day may lie; if there is none, all of them wait. */
     private const HALF_YEAR = 182;
 
-    /** Night protection of a low tunnel, °C: from there on a cover keeps the rain off. */
+    /** Night protection of a low tunnel, °C: a cover with at least this keeps the rain off. */
     private const KEEPS_DRY = 2.5;
 
     /** @param  non-empty-list<float>  $first  days from midwinter to the first workable day of each year, sorted; INF: none */
@@ -30,7 +30,7 @@ final readonly class GroundWait
     {
     }
 
-    /** @return self|null null where windows do not wait for ground, or its rain is not on record */
+    /** @return self|null null if windows do not wait for ground, or no rain is on record */
     public static function ofPlace(Place $place): ?self
     {
         $record = $place->years->days();
@@ -59,7 +59,7 @@ final readonly class GroundWait
         return $site->protection >= self::KEEPS_DRY;
     }
 
-    /** @return list<bool> length 365, whether sow day i+1 waits where so great a share of the years is asked for */
+    /** @return list<bool> length 365, whether sow day i+1 waits at a confidence level */
     public function days(float $share): array
     {
         $until = Quantile::of($this->first, $share) ?? INF;

@@ -8,15 +8,15 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Outcome;
 use Anthesis\Words\Phrase;
 
-/** Why a crop has no window by a route, and what would open one. */
+/** Why a crop has no window by a way of growing, and what would open one. */
 final readonly class NoWindow
 {
     /**
-     * @param  YearDay  $nearest  the sow day with the best chance; where no year came to a harvest, on which it held out longest
+     * @param  YearDay  $nearest  the sow day with the best chance; if no year came to harvest, the one whose planting lasted longest
      * @param  int  $harvests  of $years
-     * @param  Outcome|Reason|null  $reason  what became of most of the others on that day, or that the soil is never warm enough; null:
-     *     nothing is on record
-     * @param  int|null  $longestDays  packet days of the longest variety that has a week of the year; null: none shorter does
+     * @param  Outcome|Reason|null  $reason  what most of the others were lost to on that day, or that the soil is never warm enough; null:
+     *   nothing is on record
+     * @param  int|null  $longestDays  packet days of the longest variety that has a week of the year; null: no quicker one does
      * @param  array<string, non-empty-list<SowingWindow>>  $openedBy  windows by the site, or cover, that opens them with the least trouble
      */
     public function __construct(

@@ -38,7 +38,7 @@ final readonly class PlaceEvidence
     /**
      * @param  DailyRecord  $record  after quality control
      *
-     * @throws RecordTooShort without one complete cold season, or with a day of the year that was never measured
+     * @throws RecordTooShort without one complete cold season, or if some day of the year was never measured
      */
     public static function of(DailyRecord $record, Latitude $latitude, Site $site): self
     {
@@ -61,9 +61,7 @@ final readonly class PlaceEvidence
         );
     }
 
-    /**
-     * @throws RecordTooShort without one complete cold season, or with a day of the year that was never measured
-     */
+    /** @throws RecordTooShort without one complete cold season, or if some day of the year was never measured */
     public static function ofPlace(Place $place): self
     {
         return $place->once(self::class, static fn (): self => self::of($place->years->days(), $place->latitude, $place->site()));

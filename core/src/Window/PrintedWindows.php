@@ -8,15 +8,15 @@ use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 
 /**
- * Windows as a calendar prints them: what a few days part, on which the chance hardly falls, is one window; and a sliver beside a
- * window worth the name is told as a fair chance.
+ * Windows as a calendar prints them. Two that are a few days apart, with hardly a lower chance between them, are one window. A sliver
+ * beside a proper window is shown as a fair chance.
  */
 final class PrintedWindows
 {
     /** Days between two windows that are bridged. */
     private const BRIDGED = 3;
 
-    /** By how much a bridged day may fall short of the standard. */
+    /** How far a bridged day may fall short of the confidence level. */
     private const SHORT_BY = 0.1;
 
     /** A window of fewer days is a sliver. */
@@ -25,9 +25,10 @@ final class PrintedWindows
     /**
      * @param  list<SowingWindow>  $windows  in their order
      * @param  list<float>  $reliability  length 365
-     * @param  float  $share  of years, of the standard
-     * @param  YearDay  $from  where the year is cut
-     * @return list<SowingWindow> those that at most three days part joined, none of these held and each near the standard
+     * @param  float  $share  of years, at the confidence level
+     * @param  YearDay  $from  where the year starts
+     * @return list<SowingWindow> windows at most three days apart joined, if none of these days is held back and each is near the
+     *   confidence level
      */
     public static function joined(array $windows, array $reliability, ?SoilHold $hold, float $share, YearDay $from): array
     {

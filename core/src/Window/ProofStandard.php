@@ -6,20 +6,23 @@ namespace Anthesis\Window;
 
 use Anthesis\Record\Tolerance;
 
-/** How many years must have come to a harvest before a sow day counts as good: the educator's standard of proof. */
+/** In how many years a planting must have come to harvest for a sow day to count as good: the educator's confidence level. */
 enum ProofStandard: string
 {
     case Cautious = 'cautious';
     case Reliable = 'reliable';
     case Bold = 'bold';
 
-    /** Share of years from which a day is at least fair, whatever the standard. */
+    /** Share of years from which a day is at least fair, at any confidence level. */
     public const FAIR = 0.5;
 
-    /** A shorter run of good days is no window. */
+    /** A shorter run of good days is not a window. */
     public const LEAST_DAYS = 5;
 
-    /** Whether so many years can fail the standard in one of them and still reach it; with fewer it asks for all, as bolder ones do. */
+    /**
+     * Whether one of this many years can fail and the rest still reach the level. With fewer years, it asks for all of them, as bolder
+     * levels do.
+     */
     public function canBeToldFrom(int $years): bool
     {
         return $years * (1 - $this->share()) >= 1 - Tolerance::SUMS;

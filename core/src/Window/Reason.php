@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Window;
 
-/** Why a day lies outside every window when counting back or, of a replay, when it waits for its ground; `reason.<value>` in words. */
+/** Why a day lies outside every window when counting back or, in a replay, when it waits for its ground; `reason.<value>` in words. */
 enum Reason: string
 {
     case FreezeToCome = 'freeze-to-come';
@@ -12,8 +12,8 @@ enum Reason: string
     case Heat = 'heat';
     case TooLate = 'too-late';
     case NotYetPlantingTime = 'not-yet-planting-time';
-    /** The years would do, the normal soil does not. */
+    /** The years allow it, but the normal soil does not. */
     case SoilBelowMinimum = 'soil-below-minimum';
-    /** The years would do, and the zone waits until the ground can be worked. */
+    /** The years allow it, but the zone waits until the ground can be worked. */
     case WetGround = 'wet-ground';
 }

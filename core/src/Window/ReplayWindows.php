@@ -14,10 +14,10 @@ use Anthesis\Replay\OutcomeRibbon;
 use Anthesis\Words\Phrase;
 
 /**
- * Sowing windows from a replay: circular runs of at least five sow days whose reliability reaches a share of the years, and on which
- * nothing waits for the soil.
+ * Planting windows from a replay: runs of at least five sow days, around the year, whose reliability reaches a share of the years and on
+ * which nothing waits for the soil.
  *
- * Reckoned on the circle of the year throughout, so that no hemisphere and no climate is a special case.
+ * Everything is figured around the year, so no hemisphere or climate is a special case.
  */
 final readonly class ReplayWindows
 {
@@ -25,9 +25,9 @@ final readonly class ReplayWindows
     public array $expected;
 
     /**
-     * @param  YearDay  $from  where the year is cut: windows are listed from there on
+     * @param  YearDay  $from  where the year starts: windows are listed from that day on
      * @param  SoilHold|null  $cold  days that wait for the soil's temperature; null: none
-     * @param  GroundWait|null  $ground  from when on ground can be worked, where windows wait for that
+     * @param  GroundWait|null  $ground  from when on ground can be worked, if windows wait for that
      */
     public function __construct(
         private Crop $crop,
@@ -41,13 +41,15 @@ final readonly class ReplayWindows
         $this->expected = $ribbon->expectedHarvest($crop->harvest->days);
     }
 
-    /** @return list<array{int, int}|null> length 365, days from sow day i+1 to the first (10 %) and the last (90 %) of its harvest; null: none */
+    /**
+     * @return list<array{int, int}|null> length 365, days from sow day i+1 to the first (10%) and the last (90%) of its harvest; null: none
+     */
     public function harvested(): array
     {
         return array_map($this->harvestedOn(...), range(1, YearDay::YEAR));
     }
 
-    /** @param  bool  $raw  whether they are what the replay alone says: not held for the soil, and not joined for print */
+    /** @param  bool  $raw  whether to return what the replay alone says: not waiting for soil, and not joined for print */
     public function at(float $share, bool $raw = false): RouteWindows
     {
         $derivation = new Derivation();
@@ -81,7 +83,7 @@ final readonly class ReplayWindows
             );
         }
         $reasons = $this->reasons($windows, $hold);
-        // Days that were never harvested are no window, so every window has its harvest.
+        // Days that were never harvested are no window, so every window has a harvest.
         $harvests = array_map(fn (SowingWindow $w): SowingWindow => $this->harvest($w) ?? $w, $windows);
         $weeks = $this->route === Route::Transplant ? $this->crop->underCover->weeks : null;
         $underCover = [];
@@ -119,7 +121,7 @@ final readonly class ReplayWindows
     /**
      * @param  list<SowingWindow>  $fair
      * @param  list<SowingWindow>  $windows
-     * @param  list<SowingWindow>  $slivers  windows too short to be told as one
+     * @param  list<SowingWindow>  $slivers  windows too short to be shown as such
      * @return list<FairChance>
      */
     private function chances(array $fair, array $windows, array $slivers): array
@@ -130,7 +132,7 @@ final readonly class ReplayWindows
                 $apart[] = $days;
             }
         }
-        // A sliver in days that are told as a fair chance anyway is told with them.
+        // A sliver among days that are shown as a fair chance anyway is shown with them.
         foreach ($slivers as $sliver) {
             if (array_filter($apart, static fn (SowingWindow $days): bool => $days->contains($sliver->first)) === []) {
                 $apart[] = $sliver;
@@ -150,8 +152,8 @@ final readonly class ReplayWindows
     }
 
     /**
-     * The day with the best chance, of those on which nothing waits for the soil; where no year ever came to a harvest, the one on
-     * which what was sown held out longest.
+     * The day with the best chance, among those on which nothing waits for the soil; if no year ever came to harvest, the one whose
+     * planting lasted longest.
      */
     private function nearest(?SoilHold $hold): NoWindow
     {
@@ -190,7 +192,7 @@ final readonly class ReplayWindows
         return $days === null ? null : [$days[0], $days[3]];
     }
 
-    /** @return SowingWindow|null when what is sown in a window is harvested; null where none of it ever was */
+    /** @return SowingWindow|null when what is sown in a window is harvested; null if none of it ever was */
     public function harvest(SowingWindow $window): ?SowingWindow
     {
         return $window->harvestedFrom($this->ribbon->harvestSpan($window->first, $window->days));
@@ -214,19 +216,19 @@ final readonly class ReplayWindows
         return PrintedWindows::joined($this->windows($share), $this->ribbon->reliability, $this->hold($share), $share, $this->from);
     }
 
-    /** @return float|null the soil the crop waits for, °C; null: it never has to */
+    /** @return float|null the soil temperature the crop waits for, °C; null: it never has to */
     public function soilMinimum(): ?float
     {
         return $this->cold?->minimumC;
     }
 
-    /** @return SoilHold|null the days that wait for their ground where a share of the years is asked for; null: none */
+    /** @return SoilHold|null the days that wait for their ground at a share of the years; null: none */
     public function hold(float $share): ?SoilHold
     {
         return SoilHold::orWet($this->cold, $this->ground?->days($share));
     }
 
-    /** @return list<SowingWindow> days that wait for their ground though the years reach a share */
+    /** @return list<SowingWindow> days that wait for their ground even though the years reach a share */
     public function held(float $share): array
     {
         $hold = $this->hold($share);
@@ -369,7 +371,7 @@ final readonly class ReplayWindows
         }
     }
 
-    /** What is asked of a window, and what became of most sowings on the day beside it. */
+    /** What a window needs, and what most plantings on the day beside it were lost to. */
     private function lost(Phrase $asked, string $side, YearDay $day, ?SoilHold $hold): Phrase
     {
         if ($hold !== null && $hold->holds($day)) {

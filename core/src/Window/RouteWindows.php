@@ -6,19 +6,19 @@ namespace Anthesis\Window;
 
 use Anthesis\Crop\Route;
 
-/** The windows of one crop by one route, what lies outside them, and how they were reached. */
+/** The windows of one crop by one way of growing, what lies outside them, and how they were reached. */
 final readonly class RouteWindows
 {
     /**
-     * @param  list<SowingWindow>  $windows  when to sow outdoors, or set out
-     * @param  list<SowingWindow>  $underCover  when to start under cover, one for each window; empty for direct sowing
-     * @param  list<SowingWindow>  $harvests  one for each window: from the earliest first day of harvest of its days to the latest last one
+     * @param  list<SowingWindow>  $windows  when to direct sow, or transplant
+     * @param  list<SowingWindow>  $underCover  when to start indoors, one for each window; empty for direct sowing
+     * @param  list<SowingWindow>  $harvests  one for each window: from the earliest first harvest of its days to the latest last one
      * @param  list<ReasonSpan>  $reasons
      * @param  list<DerivationLine>  $derivation
-     * @param  list<SowingWindow>  $fair  days of at least a fair chance; a replay only
-     * @param  list<WindowEvidence>  $evidence  one for each window; a replay only
-     * @param  list<FairChance>  $chances  fair days apart from the windows; a replay only
-     * @param  NoWindow|null  $noWindow  why there is none; a replay without windows only
+     * @param  list<SowingWindow>  $fair  days with at least a fair chance; replay only
+     * @param  list<WindowEvidence>  $evidence  one for each window; replay only
+     * @param  list<FairChance>  $chances  fair days apart from the windows; replay only
+     * @param  NoWindow|null  $noWindow  why there is none; only for a replay without windows
      */
     public function __construct(
         public Route $route,

@@ -11,16 +11,16 @@ use Anthesis\Record\Tolerance;
 use Anthesis\Record\YearDay;
 
 /**
- * Days on which a crop waits for its ground: the normal soil is still, or again, below the minimum it is sown or set out at, or, where a
- * zone asks for that, the ground cannot be worked yet. Growers go by the thermometer; the replay alone lets warm crops out two to four
- * degrees too early.
+ * Days on which a crop waits for its ground: the normal soil is still, or again, below the minimum for sowing or transplanting it, or the
+ * ground cannot be worked yet, if a zone waits for that. Growers go by the thermometer; the replay alone would let warm-season crops out at
+ * two to four degrees too little.
  */
 final readonly class SoilHold
 {
     /**
-     * @param  float|null  $minimumC  the soil the crop waits for; null: it never has to
-     * @param  list<bool>  $days  length 365, whether sow day i+1 is held
-     * @param  list<bool>  $cold  of them, those held for the soil's temperature
+     * @param  float|null  $minimumC  the soil temperature the crop waits for; null: it never has to
+     * @param  list<bool>  $days  length 365, whether sow day i+1 has to wait
+     * @param  list<bool>  $cold  those of them that wait for the soil's temperature
      */
     private function __construct(public ?float $minimumC, public array $days, private array $cold)
     {
@@ -28,8 +28,8 @@ final readonly class SoilHold
 
     /**
      * @param  Normals|null  $soil  at the site, °C; null: not known
-     * @return self|null null where nothing is held: no minimum is given, the planting stock decides, the soil is warm enough all year, or
-     *     not known
+     * @return self|null null if nothing has to wait: no minimum is given, the planting stock decides, the soil is warm enough all year, or
+     *   its temperature is not known
      */
     public static function of(?Normals $soil, Crop $crop, Route $route): ?self
     {
@@ -44,7 +44,7 @@ final readonly class SoilHold
 
     /**
      * @param  self|null  $cold  null: nothing waits for the soil's temperature
-     * @param  list<bool>|null  $wet  length 365, whether sow day i+1 waits for ground that can be worked; null: none does
+     * @param  list<bool>|null  $wet  length 365, whether sow day i+1 waits for workable ground; null: none does
      */
     public static function orWet(?self $cold, ?array $wet): ?self
     {
@@ -57,7 +57,7 @@ final readonly class SoilHold
             : new self($cold->minimumC, array_map(static fn (bool $a, bool $b): bool => $a || $b, $cold->days, $wet), $cold->cold);
     }
 
-    /** What a day that is held waits for; a soil that is too cold comes first, because the crop has no choice in it. */
+    /** What a day is waiting for. A soil that is too cold comes first, because the crop has no choice about it. */
     public function reason(YearDay $day): Reason
     {
         return $this->cold[$day->number - 1] ? Reason::SoilBelowMinimum : Reason::WetGround;

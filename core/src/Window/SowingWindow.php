@@ -6,7 +6,7 @@ namespace Anthesis\Window;
 
 use Anthesis\Record\YearDay;
 
-/** A circular run of sow days, both ends included; 365 days long when the whole year is open. */
+/** A run of sow days around the year, both ends included; 365 days long if the whole year is open. */
 final readonly class SowingWindow
 {
     public int $days;
@@ -27,10 +27,10 @@ final readonly class SowingWindow
     }
 
     /**
-     * When what is sown in this window is harvested: from the earliest first day of harvest of its days to the latest last one.
+     * When what is sown in this window is harvested: from the earliest first harvest of its days to the latest last one.
      *
      * @param  callable(int): (array{int, int}|null)  $harvested  days from a sow day, 1…365, to its first and last day of harvest; null: none
-     * @return self|null at most a year; null where none of its days was ever harvested
+     * @return self|null at most a year; null if none of its days was ever harvested
      */
     public function harvest(callable $harvested): ?self
     {

@@ -6,12 +6,12 @@ namespace Anthesis\Window;
 
 use Anthesis\Record\YearDay;
 
-/** Finds circular runs among the 365 sow days. */
+/** Finds runs of days around the year among the 365 sow days. */
 final class WindowFinder
 {
     /**
      * @param  list<bool>  $open  length 365, sow day i+1
-     * @param  YearDay  $from  where the year is cut: runs are listed from there on, and a run of the whole year starts there
+     * @param  YearDay  $from  where the year starts: runs are listed from that day on, and a run of the whole year starts there
      * @return list<SowingWindow>
      */
     public static function runs(array $open, YearDay $from, int $atLeast = 1): array
@@ -19,7 +19,7 @@ final class WindowFinder
         if (! in_array(false, $open, true)) {
             return [new SowingWindow($from, $from->plus(-1))];
         }
-        // Start on a closed day, so that no run is cut.
+        // Start on a closed day, so no run is cut in two.
         $start = $from->number - 1;
         while ($open[$start % YearDay::YEAR]) {
             $start--;

@@ -8,15 +8,15 @@ use Anthesis\Record\YearDay;
 use JsonSerializable;
 
 /**
- * Something to be said to a person: a key, and what fills it in. The words are in lang/, by language; here there are none.
+ * Something to say to a person: a key, and the values that fill it in. The words are in lang/, by language; there are none here.
  *
- * What fills it in is a number, a text that is data (a name, a cell of a file), or a phrase again.
+ * A value is a number, a text that is data (a name, a cell of a file), or another phrase.
  *
  * @phpstan-type Words array{key: string, with?: array<string, mixed>}
  */
 final readonly class Phrase implements JsonSerializable
 {
-    /** The key of a text that was written in a language already, and is said as it stands. */
+    /** The key of a text that already was written in some language, and is shown as it is. */
     public const VERBATIM = 'verbatim';
 
     /** @var array<string, int|float|string|self> */
@@ -25,7 +25,7 @@ final readonly class Phrase implements JsonSerializable
     /** @param  array<string, int|float|string|self>  $with */
     private function __construct(public string $key, array $with)
     {
-        // A cell of a file may stand in it, cut anywhere.
+        // It may contain a cell of a file, cut anywhere.
         $this->with = array_map(
             static fn (int|float|string|self $v): int|float|string|self => is_string($v) ? mb_scrub($v, 'UTF-8') : $v,
             $with,
@@ -57,7 +57,7 @@ final readonly class Phrase implements JsonSerializable
         return new self('celsius', ['celsius' => round($celsius, 1) + 0.0]);
     }
 
-    /** Rain, or water given, mm to a tenth. */
+    /** Rain, or water given, in mm to a tenth. */
     public static function rain(float $millimetres): self
     {
         return new self('measure.rain', ['rain' => round($millimetres, 1) + 0.0]);

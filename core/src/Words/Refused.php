@@ -6,7 +6,7 @@ namespace Anthesis\Words;
 
 use RuntimeException;
 
-/** Something brought to the core that cannot be taken. `why` names the place and the remedy; its words are said at the edge. */
+/** Input that the core cannot use. `why` names the place and the remedy; it is put into words where it is shown. */
 abstract class Refused extends RuntimeException
 {
     /** @param  string|null  $message  for a log; null: the phrase as JSON */

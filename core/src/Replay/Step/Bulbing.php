@@ -11,9 +11,8 @@ use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
 /**
- * A bulb begins to bulb once it has grown a little, had its cold days and meets days long enough, and a week warm enough. One that is
- * not full-sized
- * by then, or meets no such days, comes to nothing. Heat counts from the start of bulbing.
+ * A bulb starts bulbing once it has grown a little, had its cold days, and meets days that are long enough and a week that is warm enough.
+ * One that is not big enough by then, or meets no such days, fails. Heat counts from the start of bulbing.
  */
 final readonly class Bulbing implements Step
 {

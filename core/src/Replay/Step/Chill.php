@@ -8,7 +8,7 @@ use Anthesis\Replay\CropNeeds;
 use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
-/** A crop that crops only after a winter is mature some growth after its last cold day asked for, counted from sowing. */
+/** A crop that needs a winter matures some growth after the last cold day it needs, counted from sowing. */
 final readonly class Chill implements Step
 {
     public function __construct(private SeasonTables $tables, private CropNeeds $needs)

@@ -13,10 +13,10 @@ use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
 /**
- * From sowing to coming up, by soil temperature; what is set out is up at once.
+ * From sowing to emergence, by soil temperature; a transplant is up right away.
  *
- * A sowing not up in its time is lost: to cold where the soil was below what the crop's packet days hold at, to warmth where
- * it was above. Sowings whose season runs beyond the record, or into a gap of it, do not count and become no plant.
+ * A sowing that is not up in time is lost: to cold if the soil was below the temperature at which packet days are right, otherwise to
+ * warmth. Sowings whose season runs past the record, or into a gap, do not count and become no plant.
  */
 final readonly class Emergence implements Step
 {
@@ -54,7 +54,7 @@ final readonly class Emergence implements Step
         [$missing, $soilSum, $days] = [$this->tables->missing, $this->tables->soilSum, $this->tables->days];
         $coldBelow = ($this->needs->crop->growth->refC + Maturity::SOIL_ABOVE_AIR) * $limitDays;
         [$cold, $hot] = [Outcome::NoEmergenceCold->code(), Outcome::NoEmergenceHot->code()];
-        // Where cold is counted from the day of sowing, sowings that come up together need not fare the same.
+        // If cold is counted from the day of sowing, sowings that emerge together need not have the same fate.
         $apart = $this->needs->chillDays > 0;
         [$outcomes, $ends] = $sowings->ledger();
         $ups = $sowings->ups;

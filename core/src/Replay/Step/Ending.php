@@ -11,12 +11,11 @@ use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
 /**
- * What comes first: maturity, and then a harvest until the end; or the end, and none.
+ * Whichever comes first: maturity, and then a harvest until the end; or the end, and no harvest.
  *
- * The end is a freeze, running to seed after cold or in long days, heat, or the horizon, in the order in which a tie is settled. Heat
- * is so many hot days
- * late in its growth, or three weeks at its ceiling at any time. What would have been harvested before that end, had its fruit set at
- * once, was lost to fruit that did not set.
+ * The end is a freeze, bolting after cold or in long days, heat, or the horizon, in the order in which ties are settled. Heat is a number
+ * of hot days late in its growth, or three weeks at its ceiling at any time. If it would have been harvested before that end had its fruit
+ * set right away, it was lost to fruit that did not set.
  */
 final readonly class Ending implements Step
 {
@@ -150,7 +149,7 @@ final readonly class Ending implements Step
         return $big;
     }
 
-    /** @return array<int, int> by plant: the day by which it has grown so much on long days; NEVER */
+    /** @return array<int, int> by plant: the day by which it has grown enough on long days to bolt; NEVER */
     private function boltedByLight(Sowings $sowings, float $hours): array
     {
         $days = $this->tables->days;

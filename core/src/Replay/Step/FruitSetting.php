@@ -11,8 +11,8 @@ use Anthesis\Replay\Sowings;
 use LogicException;
 
 /**
- * Fruit sets on the fifth day whose night and afternoon let it, once the plant is big enough, and takes some growth to ripen: nights
- * too cold or too hot, or days too hot, make a crop late or bare.
+ * Fruit sets on the fifth day whose night and afternoon allow it, once the plant is big enough, and takes some growth to ripen. Nights too
+ * cold or too hot, or days too hot, make a crop late or barren.
  */
 final readonly class FruitSetting implements Step
 {

@@ -11,8 +11,8 @@ use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
 /**
- * Before anything is sown: there must be something to sow, and ground that can be opened. Where not, the day counts if its
- * season is on record.
+ * Before anything is sown, there must be something to sow, and ground that can be opened. If not, the day counts if its season is on
+ * record.
  */
 final readonly class Ground implements Step
 {
@@ -46,7 +46,7 @@ final readonly class Ground implements Step
         $sowings->giveBack($outcomes, $ends, array_values(array_filter($open, static fn (int $day): bool => $stock[$sowDay[$day]])));
     }
 
-    /** @return array<int, bool> by sow day 1…365, whether there is stock to plant; empty: there always is */
+    /** @return array<int, bool> by sow day 1…365, whether planting stock is available; empty: always */
     private function stock(): array
     {
         $stock = $this->needs->crop->stock;

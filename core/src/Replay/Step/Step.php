@@ -9,6 +9,6 @@ use Anthesis\Replay\Sowings;
 /** A stretch of a crop's life in a replay. */
 interface Step
 {
-    /** Takes all sowings still under way through this stretch: settles those that end in it, and marks the others' days. */
+    /** Takes all plantings still alive through this stretch: settles those that end in it, and notes the days of the others. */
     public function take(Sowings $sowings): void;
 }

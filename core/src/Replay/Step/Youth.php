@@ -12,12 +12,11 @@ use Anthesis\Replay\SeasonTables;
 use Anthesis\Replay\Sowings;
 
 /**
- * From coming up to the end of youth, in which a plant is as tender as when young: a freeze takes it, or two weeks of hardly
- * any growth stunt it, or heat in these two weeks kills it. Bulbs sit through such weeks; a sown plant does, too, where it is the cold
- * that holds it.
+ * From emergence to the end of youth, while a plant is tender: a freeze kills it, or two weeks with hardly any growth stunt it, or heat in
+ * these two weeks kills it. Bulbs survive such weeks, and so does a direct-sown plant if it is the cold that holds it back.
  *
- * What gets through it is marked with the day it would freeze as a grown plant, and the days on which its growth would make
- * it mature and open to heat.
+ * What survives is marked with the day it would freeze as a grown plant, and the days on which its growth makes it mature and sensitive to
+ * heat.
  */
 final readonly class Youth implements Step
 {
@@ -43,9 +42,10 @@ final readonly class Youth implements Step
         $nextFreeze = $this->tables->nextFreeze($needs->crop->hardiness->killC, $needs->crop->hardiness->bySoil);
         $youth = $needs->youth;
         $mayStunt = ! $needs->isBulb();
-        // The tolerance came with rain and snow; a record without them gives the runs it gave before, also where the last bit is short.
+        // The tolerance came with rain and snow; a record without them gives the same results as before, even where the last bit falls
+        // short.
         $enough = self::STUNTED_GROWTH - ($this->tables->hasRainOrSnow ? Tolerance::SUMS : 0.0);
-        // A plant set out is stunted whatever the weather; a mean above this cannot be the cold.
+        // A transplant can be stunted in any weather; above this mean, it cannot be the cold.
         $warmSum = $needs->isSownInPlace() ? self::STUNTED_DAYS * $needs->crop->growth->refC : -INF;
         [$frozen, $scorched, $stunted] = [Outcome::FreezeYoung->code(), Outcome::HeatYoung->code(), Outcome::Stunted->code()];
         [$hotBefore, $hotDays] = $needs->crop->heat->youngC === null ? [[], []] : $this->tables->hotDays($needs->crop->heat->youngC);
@@ -98,12 +98,12 @@ final readonly class Youth implements Step
     }
 
     /**
-     * The days on which growth makes each plant mature and open to heat; plants go by the day they came up, so that both days
-     * only ever move on.
+     * The days on which growth makes each plant mature and sensitive to heat. Plants are in the order in which they emerged, so both days
+     * only ever move forward.
      *
      * @param  list<int>  $plants
-     * @param  array<int, int>  $ups  by plant, the day it came up
-     * @param  list<float>  $growth  sums to before each day
+     * @param  array<int, int>  $ups  by plant, the day it emerged
+     * @param  list<float>  $growth  sums before each day
      */
     private function markGrowth(Sowings $sowings, array $plants, array $ups, array $growth): void
     {

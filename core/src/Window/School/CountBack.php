@@ -22,25 +22,25 @@ use Anthesis\Window\WindowFinder;
 use Anthesis\Words\Phrase;
 
 /**
- * Sowing windows by counting back from the frost, as most growers learn it.
+ * Planting windows by counting back from the frost, as most growers learn it.
  *
- * Days are reckoned as offsets from the first day of the cold season, so that a spring (offsets around 250) always comes before the fall
- * that follows it (365 and on) and no hemisphere is a special case. Dates are rounded to the safe side: up for the end of freezes, down for
+ * Days are figured as offsets from the first day of the cold season, so spring (offsets around 250) always comes before the fall that
+ * follows it (365 and up), and no hemisphere is a special case. Dates are rounded to the safe side: up for the end of freezes, down for
  * their return, up for days to maturity.
  */
 final readonly class CountBack implements School
 {
     public const KEY = 'count-back';
 
-    /** Maturity on days shorter than this takes the short-day allowance, hours. */
+    /** Maturity on days shorter than this gets the short-day allowance, hours. */
     private const SHORT_DAY = 12.0;
 
-    /** Weeks before the soil falls to PLANTING_SOIL between which fall bulbs are planted. */
+    /** Fall bulbs are planted between these numbers of weeks before the soil falls to PLANTING_SOIL. */
     private const BULB_WEEKS = [6, 2];
 
     private const PLANTING_SOIL = 4.0;
 
-    /** Where the soil never falls to PLANTING_SOIL: six weeks from the day it falls below this, °C. */
+    /** If the soil never falls to PLANTING_SOIL: six weeks from the day it falls below this, °C. */
     private const MILD_PLANTING_SOIL = 16.0;
 
     private YearDay $seasonStart;
@@ -101,7 +101,7 @@ final readonly class CountBack implements School
             $day = ($this->seasonStart->number - 1 + $offset) % YearDay::YEAR;
             $reason = match (true) {
                 $offset > $lastDay => $this->reasonAfter($offset, $nextYear, $from, $frostStart),
-                // Where no freeze closes the fall, the soil does: it is held for as in spring.
+                // If no freeze closes the fall, the soil does; it is waited for as in spring.
                 $soilCloses && $soil[$day] < $soilMinimum => Reason::ColdSoil,
                 $hot[$day] => Reason::Heat,
                 default => null,
@@ -134,9 +134,7 @@ final readonly class CountBack implements School
         );
     }
 
-    /**
-     * @return array{int|null, int|null} the offset at which freezes allow it and the one held for soil, null: not limited
-     */
+    /** @return array{int|null, int|null} the offset at which freezes allow it, and the one after waiting for soil; null: not limited */
     private function springStart(Crop $crop, Route $route, float $weeks, ?float $soilMinimum, Derivation $derivation): array
     {
         $freezes = $this->place->freeze(FreezeThreshold::LightFreeze);
@@ -282,7 +280,7 @@ final readonly class CountBack implements School
     }
 
     /**
-     * Sow days from which a crop would meet, between heat_from of its days and maturity, a normal maximum ≥ heat_c.
+     * Sow days from which a crop would meet a normal maximum ≥ heat_c between heat_from of its days and maturity.
      *
      * @return non-empty-list<bool> length 365
      */
@@ -362,7 +360,7 @@ final readonly class CountBack implements School
         $first = $this->offset($window->first) + $days;
         $last = $first + $window->days - 1 + $harvestDays;
         if ($firstFreeze !== null) {
-            // The freeze that ends this harvest is the first one after it begins.
+            // The freeze that ends this harvest is the first one after it starts.
             $freeze = $firstFreeze + YearDay::YEAR * (int) ceil(($first - $firstFreeze) / YearDay::YEAR);
             $last = min($last, $freeze);
         }

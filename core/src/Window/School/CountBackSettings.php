@@ -6,12 +6,12 @@ namespace Anthesis\Window\School;
 
 use Anthesis\Climate\FreezeRisk;
 
-/** The switches of counting back that an educator may want to argue with. */
+/** The settings of counting back that an educator may want to change. */
 final readonly class CountBackSettings
 {
     /**
-     * @param  bool  $holdForSoil  wait until the normal soil temperature reaches what the crop asks for
-     * @param  int  $shortDayAllowance  days allowed for slow growth where maturity falls on days under 12 h
+     * @param  bool  $holdForSoil  wait until the normal soil temperature reaches the crop's minimum
+     * @param  int  $shortDayAllowance  days allowed for slow growth if maturity falls on days under 12 hours
      */
     public function __construct(
         public FreezeRisk $springRisk,

@@ -17,24 +17,24 @@ use Anthesis\Window\ReplayWindows;
 use Anthesis\Window\RouteWindows;
 use Anthesis\Window\SoilHold;
 
-/** Windows from what every sowing on record came to. */
+/** Windows from how every planting on record turned out. */
 final class FromReplay implements School
 {
     public const KEY = 'replay';
 
-    /** @var array<string, Runs> by route, of the crop last asked for: it is asked at each standard, and its runs are the same */
+    /** @var array<string, Runs> by way of growing, for the crop used last: its seasons are the same at each confidence level */
     private array $runs = [];
 
-    /** @var array<string, ReplayWindows> by route, of the same crop */
+    /** @var array<string, ReplayWindows> by way of growing, for the same crop */
     private array $known = [];
 
     private string $crop = '';
 
     /**
-     * @param  YearDay  $from  where the year is cut: windows are listed from there on
+     * @param  YearDay  $from  where the year starts: windows are listed from that day on
      * @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing
-     * @param  bool  $holds  whether windows wait for the crop's own soil minimum
-     * @param  GroundWait|null  $ground  from when on ground can be worked, where they wait for that
+     * @param  bool  $holds  whether windows wait for the crop's own minimum soil temperature
+     * @param  GroundWait|null  $ground  from when on ground can be worked, if they wait for that
      */
     public function __construct(
         private readonly Replay $replay,
@@ -46,7 +46,7 @@ final class FromReplay implements School
     ) {
     }
 
-    /** What the years of a place say, at its site. */
+    /** What the years of a place say, at the site in use. */
     public static function ofPlace(Place $place): self
     {
         return $place->once(
@@ -84,7 +84,7 @@ final class FromReplay implements School
     }
 
     /**
-     * @param  bool  $raw  as the replay alone has them, neither held for the soil nor joined for print
+     * @param  bool  $raw  whether to return what the replay alone says, neither waiting for soil nor joined for print
      * @return list<RouteWindows> at any share of the years
      */
     public function at(Crop $crop, float $share, bool $raw = false): array
@@ -100,7 +100,7 @@ final class FromReplay implements School
         }, $crop->routes);
     }
 
-    /** A crop's runs by one route, gathered, and the windows they make. */
+    /** A crop's seasons by one way of growing, gathered, and the windows they make. */
     public function of(Crop $crop, Route $route): ReplayWindows
     {
         $runs = $this->runs($crop, $route);

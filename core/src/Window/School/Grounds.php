@@ -9,13 +9,13 @@ use Anthesis\Replay\Replay;
 use Anthesis\Window\GroundWait;
 use Anthesis\Window\PlaceEvidence;
 
-/** What schools argue from: a place's normals and freezes, its replay, and the settings of the convention. */
+/** What the methods work from: a place's normals and freezes, its replay, and the settings for counting back. */
 final readonly class Grounds
 {
     /**
      * @param  Remedies|null  $remedies  what else to try for a crop without a window; null: nothing
-     * @param  bool  $waitsForSoil  whether windows of a replay wait for the crop's own soil minimum
-     * @param  GroundWait|null  $ground  from when on ground can be worked, where they wait for that
+     * @param  bool  $waitsForSoil  whether windows of a replay wait for the crop's own minimum soil temperature
+     * @param  GroundWait|null  $ground  from when on ground can be worked, if they wait for that
      */
     public function __construct(
         public PlaceEvidence $place,

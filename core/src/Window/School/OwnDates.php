@@ -13,14 +13,15 @@ use Anthesis\Window\RouteWindows;
 use Anthesis\Window\SowingWindow;
 use Anthesis\Words\Phrase;
 
-/** Dates an educator set by hand for a crop, and why. Ways of growing they say nothing of are left to another school. */
+/** Dates an educator set by hand for a crop, and why. Ways of growing that they do not mention are left to another method. */
 final readonly class OwnDates implements School
 {
     public const KEY = 'own';
 
     /**
      * @param  array<string, list<SowingWindow>>  $dates  by value of Route
-     * @param  array<string, list<array{int, int}|null>>  $harvested  by value of Route, as ReplayWindows::harvested(): what the record says of their harvest
+     * @param  array<string, list<array{int, int}|null>>  $harvested  by value of Route, as ReplayWindows::harvested(): the harvest the
+     *   record gives for them
      */
     public function __construct(
         public array $dates,
@@ -81,7 +82,7 @@ final readonly class OwnDates implements School
             $route,
             $windows,
             $weeks === null ? [] : array_map(static fn (SowingWindow $w): SowingWindow => $w->shifted(-$weeks->days()), $windows),
-            // One for each window, or none: half a list would go with the wrong dates.
+            // One for each window, or none: a partial list would be matched with the wrong dates.
             count($harvests) === count($windows) ? array_values($harvests) : [],
             [],
             $derivation->lines(),

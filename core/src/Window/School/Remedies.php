@@ -35,27 +35,27 @@ final class Remedies
         'cold frame',
     ];
 
-    /** Days of all replays kept at a time, about 100 bytes each. At all eight sites, thirty years fit. */
+    /** Days of all replays kept at one time, about 100 bytes each. Thirty years at all eight sites fit. */
     private const KEPT_DAYS = 100_000;
 
-    /** @var array<string, Replay> by site; the one used longest ago first */
+    /** @var array<string, Replay> by site, least recently used first */
     private array $replays = [];
 
-    /** The crop last asked for, by its checksum: it is asked for at each standard, and what it comes to is the same. */
+    /** The crop used last, by its checksum: it comes up at each confidence level, with the same answer. */
     private string $crop = '';
 
-    /** @var array<string, list<array{int, float}>> by route; packet days, and the share of their best week */
+    /** @var array<string, list<array{int, float}>> by way of growing: packet days, and the share in their best week */
     private array $shorter = [];
 
-    /** @var array<string, Generator<int, float>> by route; what is still to come of */
+    /** @var array<string, Generator<int, float>> by way of growing: what is still to be tried */
     private array $trying = [];
 
-    /** @var array<string, array<string, list<float>>> by route and site; the share of years by sow day */
+    /** @var array<string, array<string, list<float>>> by way of growing and site: the share of years by sow day */
     private array $elsewhere = [];
 
     /**
-     * @param  bool  $holds  whether windows wait for the crop's own soil minimum
-     * @param  GroundWait|null  $ground  from when on ground can be worked, where they wait for that
+     * @param  bool  $holds  whether windows wait for the crop's own minimum soil temperature
+     * @param  GroundWait|null  $ground  from when on ground can be worked, if they wait for that
      */
     public function of(
         NoWindow $noWindow,
@@ -79,10 +79,7 @@ final class Remedies
         );
     }
 
-    /**
-     * The most packet days, fewer than the crop's own, that have a week of the year. Shorter ones are only replayed when they are
-     * asked for.
-     */
+    /** The most packet days, fewer than the crop's own, that have a week of the year. Shorter ones are only replayed when needed. */
     private function variety(Replay $replay, Crop $crop, Route $route, float $share, bool $holds, ?GroundWait $ground): ?int
     {
         $cold = $holds ? SoilHold::of($replay->normalSoil(), $crop, $route) : null;

@@ -9,14 +9,14 @@ use Anthesis\Window\ProofStandard;
 use Anthesis\Window\RouteWindows;
 
 /**
- * A way of coming to sowing windows that growers hold to. Its constant KEY is what choices, dossiers and editions know it by, and
- * is never changed; `school.<key>` has its words. Schools lists those that are computed.
+ * A method of finding planting windows that growers use. Choices, crop evidence, and editions know it by its constant KEY, which never
+ * changes; `school.<key>` has its words. Schools lists those that are computed.
  */
 interface School
 {
-    /** Whether its windows are others at another standard of proof. */
+    /** Whether its windows depend on the confidence level. */
     public function asksProof(): bool;
 
-    /** @return list<RouteWindows> one for each route of the crop it has something to say of */
+    /** @return list<RouteWindows> one for each way of growing the crop that it has something to say about */
     public function windows(Crop $crop, ProofStandard $standard): array;
 }

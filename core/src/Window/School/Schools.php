@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Anthesis\Window\School;
 
-/** The schools whose windows are computed for every crop, side by side. A new one is a class, and a line here. */
+/** The methods whose windows are computed for every crop, side by side. A new one is a class, and a line here. */
 final readonly class Schools
 {
     /** In the order in which they are shown. */
