@@ -37,7 +37,7 @@ class Crop extends Model
     /** @var array<string, string> */
     protected $casts = ['version' => 'integer'];
 
-    /** @return Attribute<array<string, string>, array<string, string>> a row kept before there was some column has its default */
+    /** @return Attribute<array<string, string>, array<string, string>> a row saved before a column existed has its default */
     protected function cells(): Attribute
     {
         return Attribute::make(
@@ -51,7 +51,7 @@ class Crop extends Model
         return 'slug';
     }
 
-    /** @return HasMany<CropRevision, $this> the latest first */
+    /** @return HasMany<CropRevision, $this> latest first */
     public function revisions(): HasMany
     {
         $revisions = $this->hasMany(CropRevision::class);

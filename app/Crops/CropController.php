@@ -39,7 +39,7 @@ class CropController
         ]);
     }
 
-    /** What may stand in a crop's cells, part by part of the form. */
+    /** What a crop's cells may hold, by part of the form. */
     public function columns(): JsonResponse
     {
         $columns = array_values(array_filter(CropSchema::columns(), static fn (CropColumn $c): bool => $c->name !== 'slug'));
@@ -86,7 +86,7 @@ class CropController
         return $this->show($save->edit($crop, $revision->cells, $note, VersionedRequest::of($request), $request->user()));
     }
 
-    /** Takes a crop table: changed crops are changed, new ones added, others stay. All of it or nothing. */
+    /** Imports a crop table: changed crops are changed, new ones added, others stay. All of it or nothing. */
     public function import(Request $request, SaveCrops $save): JsonResponse
     {
         Gate::authorize('create', Crop::class);

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Crops;
 
 /**
- * What a crop is called beside its name, by whoever looks for it: what the book says it is called, its Latin name, what any language calls
- * it, and what lang/names.json adds for searches alone. One list for the public search, the desk and the log on a phone.
+ * Other names people search for a crop by: what the book says it is also called, its Latin name, its name in any language, and what
+ * lang/names.json adds for searches. One list for the public search, the desk, and the log on a phone.
  */
 final class CropNames
 {
     /**
-     * @param  array{name: string, latin?: string|null, also_called?: string|null, ...}  $crop  cells, or a sheet of an edition
+     * @param  array{name: string, latin?: string|null, also_called?: string|null, ...}  $crop  its cells, or a sheet of an edition
      * @param  array<string, array<string, string>>  $translations  by language and text
-     * @return list<string> each once; the name itself is the first
+     * @return list<string> each once, the name itself first
      */
     public static function of(string $slug, array $crop, array $translations): array
     {
@@ -26,7 +26,7 @@ final class CropNames
         }
         $names = [$crop['name']];
         foreach ($written as $text) {
-            // "Onion, long-day" is one name and two; "zucchini, courgette" are two.
+            // "Onion, long-day" is one name and also two; "zucchini, courgette" is two.
             array_push($names, $text, ...explode(',', $text));
         }
 

@@ -6,7 +6,7 @@ namespace App\Crops;
 
 use App\People\User;
 
-/** The crop book is the educator's: every window leans on it. */
+/** The crop book is the educator's, because every window depends on it. */
 class CropPolicy
 {
     public function create(User $user): bool

@@ -11,7 +11,7 @@ use App\Operations\Say;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 
-/** Cells of a crop that are to change. */
+/** Cells of a crop to change. */
 class CropRequest extends FormRequest
 {
     public function authorize(): bool
@@ -50,7 +50,7 @@ class CropRequest extends FormRequest
         try {
             CropCsv::crop($cells);
         } catch (FormatError $error) {
-            // The line says nothing here: there is one crop.
+            // The line number means nothing here: there is only one crop.
             throw ValidationException::withMessages(['cells.'.$error->column => ucfirst(Say::phrase($error->reason))]);
         }
 

@@ -61,14 +61,14 @@ class CropResource extends JsonResource
         ];
     }
 
-    /** @return array<string, array{basis: string, source: string|null, shipped: string|null}> by column, of each number */
+    /** @return array<string, array{basis: string, source: string|null, shipped: string|null}> for each number, by column */
     private function numbers(): array
     {
         $crop = $this->resource;
         $shipped = CropCsv::standardRows()[$crop->slug] ?? [];
         $numbers = [];
         foreach (CropSources::shipped()->ofCrop($crop->slug) as $column => [$basis, $source]) {
-            // A number the office has changed stands on the office's own word, with the reason in the history below.
+            // The source of a number that the office changed is the office itself, with its reason in the history below.
             $isShipped = ($shipped[$column] ?? null) === ($crop->cells[$column] ?? '');
             $numbers[$column] = [
                 'basis' => $isShipped ? $basis->value : 'office',

@@ -12,7 +12,7 @@ use App\People\Change;
 use App\Sites\Site;
 use Illuminate\Support\Facades\DB;
 
-/** Founds an office beside those that are there: with the crop book that ships, and the kinds of growing place everybody begins with. */
+/** Adds another office, with the crop book that ships and the growing sites everybody starts with. */
 final class FoundOffice
 {
     public function execute(string $name): Office

@@ -15,8 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * Days to maturity that an educator took for a crop, or one of its varieties, in a zone, with the evidence they were taken on.
- * Undone ones stay, with their date.
+ * Local days to maturity that an educator adopted for a crop, or one of its varieties, in a zone, with the evidence at the time. Those that
+ * were undone stay, with their date.
  *
  * @property int $id
  * @property int $zone_id
@@ -24,9 +24,9 @@ use Illuminate\Support\Carbon;
  * @property int|null $user_id
  * @property string|null $variety null: the crop itself
  * @property string $route
- * @property float $packet_days the crop's own when they were taken
+ * @property float $packet_days the crop's own at the time
  * @property float $days
- * @property int $sowings they were told by
+ * @property int $sowings they are based on
  * @property float|null $error_before
  * @property float|null $error_after
  * @property Carbon|null $undone_at
@@ -66,7 +66,7 @@ class LocalDaysOfCrop extends Model
         return $this->belongsTo(User::class);
     }
 
-    /** @return Builder<self> those that hold, the latest last */
+    /** @return Builder<self> those that apply, latest last */
     public static function holdingIn(Zone $zone): Builder
     {
         return self::query()->where('zone_id', $zone->id)->whereNull('undone_at')->orderBy('id');

@@ -10,7 +10,7 @@ use App\People\User;
 use App\Zones\QueueComputation;
 use Illuminate\Support\Facades\DB;
 
-/** Saves changed crops, keeps what they were, adds new ones, and has every zone computed again, which costs only what changed. */
+/** Saves changed crops, keeps their earlier versions, adds new ones, and has every zone computed again, which only costs what changed. */
 final class SaveCrops
 {
     public function __construct(private readonly QueueComputation $queue)
@@ -18,11 +18,11 @@ final class SaveCrops
     }
 
     /**
-     * Changes one crop, as it was at a version.
+     * Changes one crop, based on a version of it.
      *
      * @param  array<string, string>  $cells  checked, by column
      *
-     * @throws StaleEdit when the crop was edited since that version
+     * @throws StaleEdit if the crop was edited since that version
      */
     public function edit(Crop $crop, array $cells, string $note, int $version, User $user): Crop
     {
@@ -37,7 +37,7 @@ final class SaveCrops
     }
 
     /**
-     * Takes a whole table: changed crops are changed, new ones added, others stay.
+     * Imports a whole table: changed crops are changed, new ones added, others stay.
      *
      * @param  array<string, array<string, string>>  $rows  checked cells by slug and column
      * @return array{new: int, changed: int, unchanged: int}
@@ -63,7 +63,7 @@ final class SaveCrops
                 }
             }
             if ($cause !== null) {
-                // One computation for all of the table: its cause is the last of them.
+                // One computation for the whole table: its cause is the last change.
                 $this->queue->changedEverywhere($user, $cause);
             }
 

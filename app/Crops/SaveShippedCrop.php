@@ -11,14 +11,17 @@ use App\People\User;
 use App\Zones\QueueComputation;
 use Illuminate\Support\Facades\DB;
 
-/** Takes or leaves what the shipped table now says of a crop. Either is kept in the crop's history, and it is not offered again. */
+/**
+ * Accepts or declines what the table that ships now says about a crop. Either way it is kept in the crop's history, and is not offered
+ * again.
+ */
 final class SaveShippedCrop
 {
     public function __construct(private readonly SaveCrops $save, private readonly QueueComputation $queue)
     {
     }
 
-    /** @throws StaleEdit when the crop was edited since that version */
+    /** @throws StaleEdit if the crop was edited since that version */
     public function take(string $slug, ?int $version, string $note, User $user): void
     {
         $this->settle($slug, function (array $shipped) use ($slug, $version, $note, $user): void {

@@ -11,7 +11,7 @@ use App\Zones\QueueComputation;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Adds, edits and takes out varieties of a crop.
+ * Adds, edits, and deletes varieties of a crop.
  *
  * @phpstan-type Values array{name: string, cells: array<string, string>, tags: list<string>}
  */
@@ -35,7 +35,7 @@ final class SaveVariety
     /**
      * @param  Values  $values  checked
      *
-     * @throws StaleEdit when the variety was edited since that version
+     * @throws StaleEdit if the variety was edited since that version
      */
     public function edit(Variety $variety, array $values, int $version, User $user): void
     {

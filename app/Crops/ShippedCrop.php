@@ -8,7 +8,7 @@ use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A row of the shipped crop table as it was when it was last taken or left.
+ * A row of the crop table that ships, as it was when it was last accepted or declined.
  *
  * @property int $id
  * @property string $slug

@@ -10,7 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
-/** What the shipped crop table has come to say, crop by crop. */
+/** What the crop table that ships now says, crop by crop. */
 class ShippedCropController
 {
     public function index(): JsonResponse

@@ -7,14 +7,14 @@ namespace App\Crops;
 use Anthesis\Tables\CropCsv;
 
 /**
- * What an update of the shipped crop table offers: crops whose shipped row is another than the one last taken or left, and says
+ * What an update of the crop table that ships has to offer: crops whose row differs from the one last accepted or declined, and says
  * something the book does not.
  *
  * @phpstan-type Offer array{slug: string, name: string, version: int|null, cells: list<array{column: string, mine: string|null, shipped: string}>}
  */
 final class ShippedCrops
 {
-    /** @return list<Offer> in the order of the shipped table */
+    /** @return list<Offer> in the order of the table that ships */
     public static function offers(): array
     {
         $seen = ShippedCrop::query()->pluck('cells', 'slug')->all();
@@ -33,7 +33,8 @@ final class ShippedCrops
 
     /**
      * @param  array<string, string>  $shipped
-     * @return list<array{column: string, mine: string|null, shipped: string}> of a crop that is not in the book the cells that say something
+     * @return list<array{column: string, mine: string|null, shipped: string}> for a crop that is not in the book, the cells that say
+     *   something
      */
     private static function differing(array $shipped, ?Crop $crop): array
     {

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A variety: its crop with days, or other cells, of its own.
+ * A variety: its crop with its own days, or other cells.
  *
  * @property int $id
  * @property int $crop_id
@@ -28,7 +28,7 @@ class Variety extends Model
     use OfOffice;
     use Versioned;
 
-    /** What varieties are told apart by. */
+    /** Traits of varieties. */
     public const TAGS = ['quick', 'heat-proof', 'storage', 'winter', 'long-day', 'intermediate-day', 'short-day'];
 
     protected $guarded = [];

@@ -9,10 +9,10 @@ use Anthesis\Crop\CropBook;
 use Anthesis\Crop\Variety as CoreVariety;
 use App\Zones\Zone;
 
-/** The crop book as it is grown in a zone: with the days to maturity that its own sowings told and an educator took. */
+/** The crop book as it is grown in a zone, with the local days to maturity that its educator adopted. */
 final readonly class ZoneCrops
 {
-    /** @param  array<string, float>  $days  local ones, by id of the crop and, after a line's end, name of the variety */
+    /** @param  array<string, float>  $days  local ones, by id of the crop and, after a line break, name of the variety */
     private function __construct(private array $days, private int $office)
     {
     }
@@ -37,7 +37,7 @@ final readonly class ZoneCrops
         return $this->local($variety->toCore($crop), $crop->id, $variety->name);
     }
 
-    /** A crop as it stands in a bed: of the variety the book has by that name, otherwise as the crop itself. */
+    /** A crop as it grows in a bed: the book's variety of that name, otherwise the crop itself. */
     public function named(Crop $crop, ?string $variety): CropParameters
     {
         $known = $variety === null ? null : $crop->varieties->firstWhere('name', $variety);

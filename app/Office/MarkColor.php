@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Office;
 
-/** The color of an office's mark on the public pages, of those that are read well on our paper, by day and by night. */
+/** The color of an office's mark on the public pages, chosen to be readable on our paper in light and dark. */
 enum MarkColor: string
 {
     case Leaf = 'leaf';

@@ -19,27 +19,27 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Str;
 
 /**
- * An office that makes calendars, with its own zones, people, crop book, and sites: whom gardeners ask, under which licence its data may
- * be used, and whether an edition needs the signature of a second educator. One is there from the beginning, without a name until
- * somebody gives it one; `anthesis:add-office` adds others.
+ * An office that publishes calendars, with its own zones, people, crop book, and sites: whom gardeners contact, the license of its data,
+ * and whether an edition needs a second signature. There is one from the start, without a name until somebody gives it one;
+ * `anthesis:add-office` adds others.
  *
  * @property int $id
  * @property string $slug its address on the public pages
- * @property string $name empty until it was given one
+ * @property string $name empty until it has one
  * @property MarkColor $mark its color on the public pages
- * @property ProofStandard $standard that a new zone begins with
- * @property list<string>|null $languages beside the source language that its calendars are read in; null: all there are
+ * @property ProofStandard $standard the confidence level of a new zone
+ * @property list<string>|null $languages besides the source language, those its calendars are read in; null: all there are
  * @property string|null $mail
  * @property string|null $phone
  * @property string|null $address
  * @property string|null $hours
- * @property string|null $licence of the open data; null: none was chosen
- * @property string|null $water_rules of the district, in its own words; null: none to tell of
- * @property string|null $water_rules_from first day on which they hold, ISO 8601; null: they hold already
- * @property string|null $water_rules_until the last; null: until somebody says otherwise
+ * @property string|null $licence of the open data; null: none chosen
+ * @property string|null $water_rules of the district, in its own words; null: none
+ * @property string|null $water_rules_from first day on which they apply, ISO 8601; null: they already do
+ * @property string|null $water_rules_until the last; null: until further notice
  * @property bool $second_signature
  * @property bool $second_factor whether everybody needs a second step to log in
- * @property UnitSystem $units at the desk, of people who chose none
+ * @property UnitSystem $units at the desk, for people who have not chosen their own
  * @property DateStyle $dates the same
  * @property-read Collection<int, Zone> $zones
  */
@@ -80,7 +80,7 @@ class Office extends Model
         'dates' => DateStyle::class,
     ];
 
-    /** @return string|null the watering rules that hold on a day; null: none */
+    /** @return string|null the watering rules that apply on a day; null: none */
     public function waterRulesOn(Day $day): ?string
     {
         $holds =
@@ -90,7 +90,7 @@ class Office extends Model
         return $holds ? $this->water_rules : null;
     }
 
-    /** The one that is worked in. */
+    /** The one in use. */
     public static function inUse(): self
     {
         return self::query()->findOrFail(OfficeInUse::one());
@@ -122,7 +122,7 @@ class Office extends Model
         return $this->languages === null ? null : [Words::SOURCE, ...$this->languages];
     }
 
-    /** @return bool whether others share the installation, so that its calendars say whose they are */
+    /** @return bool whether others share the installation, so its calendars name it */
     public function isOneOfSeveral(): bool
     {
         return self::query()->whereKeyNot($this->id)->exists();
@@ -137,7 +137,7 @@ class Office extends Model
         return $zones;
     }
 
-    /** @return array{by: string|null, at: string}|null who last changed whether a second signature is needed; null: nobody ever did */
+    /** @return array{by: string|null, at: string}|null who last changed whether a second signature is needed; null: nobody did */
     public function signatureChanged(): ?array
     {
         $edit = Change::query()
@@ -157,13 +157,13 @@ class Office extends Model
         return $this->only(self::FIELDS);
     }
 
-    /** @return array<string, string|null> what everybody may know of it */
+    /** @return array<string, string|null> what everybody may know about it */
     public function told(): array
     {
         return $this->only(['slug', 'name', 'mail', 'phone', 'address', 'hours', 'licence']) + ['mark' => $this->mark->value];
     }
 
-    /** @return list<string> what a person wrote in it, for translators */
+    /** @return list<string> what people wrote in it, for translators */
     public function texts(): array
     {
         return $this->hours === null ? [] : [$this->hours];

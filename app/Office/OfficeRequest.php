@@ -18,7 +18,7 @@ use Illuminate\Validation\Validator;
 
 class OfficeRequest extends FormRequest
 {
-    /** What is an administrator's to change, and what others are told. */
+    /** What only administrators may change, and what others are told. */
     private const ADMINISTRATORS = [
         'second_signature' => 'Only an administrator changes whether editions need a second signature.',
         'second_factor' => 'Only an administrator changes whether everybody needs a second step to log in.',

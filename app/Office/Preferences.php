@@ -26,7 +26,7 @@ final readonly class Preferences
         return new self($user->units ?? $office->units, $user->dates ?? $office->dates);
     }
 
-    /** Has everything that is said from now on, in this request or job, be said so. */
+    /** From now on, everything in this request or job is said this way. */
     public function speak(): void
     {
         app()->instance(SaidIn::class, new SaidIn($this->units, $this->dates));

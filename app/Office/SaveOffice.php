@@ -7,7 +7,7 @@ namespace App\Office;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps what is said of the office. */
+/** Saves the settings of the office. */
 final class SaveOffice
 {
     /** @param  array<string, mixed>  $values */
@@ -15,7 +15,7 @@ final class SaveOffice
     {
         return DB::transaction(static function () use ($values, $version, $user): Office {
             $office = Office::query()->lockForUpdate()->findOrFail(Office::inUse()->id);
-            // Its address is made of its first name, and stays.
+            // Its address comes from its first name, and stays.
             if ($office->name === '' && is_string($values['name'] ?? null)) {
                 $office->update(['slug' => Office::freeSlug($values['name'])]);
             }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Office;
 
-/** Told when what gardeners are told of watering rules is no longer what it was. */
+/** Sent when the watering rules that gardeners see have changed. */
 final readonly class WaterRulesChanged
 {
 }

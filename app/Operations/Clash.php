@@ -8,10 +8,10 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Validation\ValidationException;
 use Throwable;
 
-/** What two people did at once of which there can be one: said by which key of the database they clashed at. */
+/** Two people did something at the same time that only one can do. Tells which unique key of the database they clashed on. */
 final class Clash
 {
-    /** Names that people give, by unique key: the field and what is wrong with it. */
+    /** Names that people choose, by unique key: the field and what is wrong with it. */
     public const NAMES = [
         'zones_office_id_name_unique' => ['name', 'There is a zone of this name already. Give this one another.'],
         'beds_zone_id_garden_name_unique' => ['name', 'There is a bed of this name in this garden already. Give this one another.'],
@@ -24,8 +24,8 @@ final class Clash
     ];
 
     /**
-     * A name is refused as it would have been a moment later. Anything else (a number, a token, an address made of a name) nobody
-     * chose: the same request may be sent again.
+     * A name is refused just as it would have been a moment later. Nobody chose anything else (a number, a token, an address made from a
+     * name), so the same request can be sent again.
      */
     public static function of(UniqueConstraintViolationException $error): Throwable
     {

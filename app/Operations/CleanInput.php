@@ -11,21 +11,21 @@ use JsonException;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * The door: what no field can hold is refused here, with the field's name, and reaches nothing behind. Text is UTF-8 without
- * control characters and without those that turn the direction of reading; JSON is whole and its numbers are numbers; an
- * address's question has one value a name.
+ * Checks input on arrival: whatever no field can hold is refused here, with the field's name, and goes no further. Text is UTF-8 without
+ * control characters and without characters that change reading direction; JSON is complete and its numbers are in range; a query string
+ * has one value per name.
  */
 class CleanInput
 {
-    /** Control characters but tab and line ends; marks that override direction; the byte order mark. */
+    /** Control characters except tab and line ends; characters that override direction; the byte order mark. */
     private const UNCLEAN = '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{80}-\x{9F}\x{202A}-\x{202E}\x{2066}-\x{2069}\x{FEFF}]/u';
 
-    /** Kinds of body that the desk's addresses read. */
+    /** Content types that the desk's addresses accept. */
     private const TYPES = ['application/json', 'multipart/form-data', 'application/x-www-form-urlencoded', 'text/csv'];
 
     private const DEEPEST = 16;
 
-    /** Bytes of a JSON body, by its header: looked at before anything is read. */
+    /** Bytes of a JSON body, by its header, checked before anything is read. */
     private const LARGEST_JSON = 1 << 20;
 
     /** @param  Closure(Request): Response  $next */
@@ -36,7 +36,7 @@ class CleanInput
             abort(400, 'The address holds characters that cannot be read.');
         }
         $type = strtolower(trim(explode(';', (string) $request->headers->get('Content-Type'))[0]));
-        // Stations send their tables as they can.
+        // Stations send their tables however they can.
         $isBound = $request->is('api/*') && ! $request->is('api/station-reports') && ! $request->isMethodSafe();
         if ($type !== '' && $isBound && ! in_array($type, self::TYPES, true)) {
             abort(415, 'The request is of a kind that is not read here. Send JSON, a form, or a table as text/csv.');

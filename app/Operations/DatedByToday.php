@@ -6,7 +6,7 @@ namespace App\Operations;
 
 use Illuminate\Support\Carbon;
 
-/** For models whose dates people read: they are those of the day taken for today, which in the demonstration is its own. */
+/** For models whose dates people read. They come from the day used as today, which the demonstration sets itself. */
 trait DatedByToday
 {
     public function freshTimestamp(): Carbon

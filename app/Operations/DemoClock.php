@@ -8,16 +8,16 @@ use Anthesis\Record\Day;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * The day on which the demonstration stands; it stays there until somebody moves it.
+ * The demonstration's date; it stays the same until somebody moves it.
  *
  * @property string $today
  */
 class DemoClock extends Model
 {
-    /** Northern spring, where most is to be decided. */
+    /** Northern spring, when there is most to decide. */
     public const FIRST = '2026-04-18';
 
-    /** As far as the simulated weather is told. */
+    /** As far as the simulated weather goes. */
     public const LAST = '2028-04-17';
 
     public $timestamps = false;

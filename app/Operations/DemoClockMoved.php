@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Operations;
 
-/** The demonstration stands on another day. */
+/** The demonstration has another date. */
 final class DemoClockMoved
 {
 }

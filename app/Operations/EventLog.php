@@ -10,12 +10,12 @@ use Illuminate\Support\Facades\Log;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Notes who was refused what: for whoever looks into a complaint or an attack. A line says the address, the status, the person's number
- * and the fields that were refused, and never what was in them.
+ * Logs what was refused and to whom, for anyone who looks into a complaint or an attack. A line has the address, the status, the person's
+ * number, and the names of the refused fields, never their content.
  */
 final class EventLog
 {
-    /** What somebody may want to look into; other refusals are everyday. */
+    /** What somebody may want to look into; other refusals happen every day. */
     private const NOTABLE = [401, 403, 409, 413, 419, 429];
 
     /** @param  Closure(Request): Response  $next */

@@ -8,15 +8,15 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 
 /**
- * A folder of files that are named by the SHA-256 of their content, such as station files as they were uploaded.
+ * A folder of files named by the SHA-256 of their content, such as station files as they were uploaded.
  *
- * A file gets its name only after all of it is on the disk: it is written beside, synced, checked against its checksum, and then
- * renamed. So a full disk or a killed process leaves no half file under a name that others trust. A name that is already there is
- * checked by its content before it is believed.
+ * A file gets its name only once all of it is on the disk: it is written beside the target, synced, compared with its checksum, and then
+ * renamed. So a full disk or a killed process leaves no partial file under a name that others trust. If the name already exists, its
+ * content is checked first.
  */
 final readonly class FileStore
 {
-    /** What a file is called while it is being written. */
+    /** Suffix of a file while it is being written. */
     public const UNFINISHED = '.part';
 
     private const CHUNK = 1 << 16;
@@ -36,7 +36,7 @@ final readonly class FileStore
      *
      * @return string its checksum, SHA-256 in hex
      *
-     * @throws StorageFailed when it cannot be read, or not all of it could be written; nothing is left behind then
+     * @throws StorageFailed if it cannot be read, or not all of it could be written; nothing is left behind
      */
     public function saveUpload(UploadedFile $file): string
     {
@@ -52,13 +52,13 @@ final readonly class FileStore
     }
 
     /**
-     * Saves what a stream holds.
+     * Saves the content of a stream.
      *
-     * @param  resource  $content  read from where it stands
+     * @param  resource  $content  read from its current position
      * @param  string  $checksum  SHA-256 of the content, in hex
      * @param  string  $suffix  what follows the checksum in the name, such as ".jpg"
      *
-     * @throws StorageFailed when not all of it could be written; nothing is left behind then
+     * @throws StorageFailed if not all of it could be written; nothing is left behind
      */
     public function save($content, string $checksum, string $suffix = ''): void
     {
@@ -79,7 +79,7 @@ final readonly class FileStore
                 throw new StorageFailed('The file could not be saved. Tell your administrator.');
             }
         } finally {
-            // Gone already if it was renamed.
+            // It is gone already if it was renamed.
             @unlink($beside);
         }
     }
@@ -95,16 +95,16 @@ final readonly class FileStore
         return is_file($this->path($checksum, $suffix));
     }
 
-    /** Whether the file is there and holds exactly what its name says. */
+    /** Whether the file exists and contains exactly what its name says. */
     public function isWhole(string $checksum, string $suffix = ''): bool
     {
         return $this->has($checksum, $suffix) && hash_file('sha256', $this->path($checksum, $suffix)) === $checksum;
     }
 
     /**
-     * Deletes what processes that were killed have left half written.
+     * Deletes partial files left behind by processes that were killed.
      *
-     * @param  int  $olderThan  seconds; a younger one may still be being written
+     * @param  int  $olderThan  seconds; a more recent one may still be in progress
      * @return int how many were deleted
      */
     public function sweep(int $olderThan): int

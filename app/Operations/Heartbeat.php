@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * When something that runs by itself was last seen at work, and what it found.
+ * When a program that runs on its own was last seen working, and what it found.
  *
  * @property string $name
  * @property Carbon $beaten_at

@@ -6,7 +6,7 @@ namespace App\Operations;
 
 use RuntimeException;
 
-/** A request's key was already used for a request that says something else. Nothing of the new one was saved. */
+/** A request's key was already used for a request with different content. Nothing from the new one was saved. */
 final class KeyReused extends RuntimeException
 {
     public function __construct()

@@ -7,8 +7,8 @@ namespace App\Operations;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A lock that its holder's database connection holds: it falls with the connection, so that a killed worker leaves none behind.
- * Shared by all machines that share the database, whatever the queue.
+ * A lock held by its holder's database connection. It is released with the connection, so a killed worker leaves none behind. All machines
+ * that share the database share it, whatever the queue.
  */
 final class NamedLock
 {
@@ -17,7 +17,7 @@ final class NamedLock
     }
 
     /**
-     * @param  int  $wait  seconds to wait for whoever has it
+     * @param  int  $wait  seconds to wait for the current holder
      * @return self|null null: another connection has it
      */
     public static function take(string $name, int $wait = 0): ?self
@@ -37,7 +37,7 @@ final class NamedLock
         DB::scalar('SELECT RELEASE_LOCK(?)', [$this->name]);
     }
 
-    /** Locks are the server's, not the database's. */
+    /** Locks belong to the server, not to the database. */
     private static function full(string $name): string
     {
         return DB::getDatabaseName().'-'.$name;

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use ReflectionClass;
 
 /**
- * A row that belongs to an office: by its `office_id`, or, with `#[OfficeThrough]`, by the row it hangs on. No query sees those of an
+ * A row that belongs to an office: by its `office_id` or, with `#[OfficeThrough]`, by the row it belongs to. No query sees rows of an
  * office that is not in use (`OfficeScope`).
  */
 trait OfOffice

@@ -9,10 +9,11 @@ use Illuminate\Support\Facades\DB;
 use LogicException;
 
 /**
- * Whose rows this process reads and writes: of one office, of every office, or of none. `OfficeScope` narrows every query to it.
+ * Whose rows this process reads and writes: those of one office, of every office, or of none. `OfficeScope` limits every query to it.
  *
- * A request begins in none, so a route that nobody thought of reads nothing at all: `KnownLogin` enters the office that a person works in,
- * `ReadsEveryOffice` opens what is public, and what has its own key. Commands and jobs are of the installation and begin in every office.
+ * A request starts with none, so a forgotten route reads nothing at all. `KnownLogin` enters the office that a person works in;
+ * `ReadsEveryOffice` opens what is public, and what has its own key. Commands and jobs belong to the installation and start with every
+ * office.
  */
 final class OfficeInUse
 {
@@ -26,7 +27,7 @@ final class OfficeInUse
     /**
      * @return int|null null: every office
      *
-     * @throws LogicException in none
+     * @throws LogicException if none is in use
      */
     public static function id(): ?int
     {
@@ -36,9 +37,9 @@ final class OfficeInUse
     }
 
     /**
-     * @return int the office in use; in every office the only one there is
+     * @return int the office in use; with every office in use, the only one there is
      *
-     * @throws LogicException where that may be one of several
+     * @throws LogicException if there are several it could be
      */
     public static function one(): int
     {
@@ -69,7 +70,7 @@ final class OfficeInUse
     }
 
     /**
-     * Does something in one office, and comes back.
+     * Does something in one office, then returns to the current one.
      *
      * @template T
      *
@@ -82,7 +83,7 @@ final class OfficeInUse
     }
 
     /**
-     * The same in every office.
+     * The same with every office in use.
      *
      * @template T
      *

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Scope;
 
-/** The one place that decides which rows are seen: those of the office in use. Every model with `OfOffice` has it. */
+/** The only place that decides which rows are seen: those of the office in use. Every model with `OfOffice` has it. */
 final readonly class OfficeScope implements Scope
 {
     /** @param  OfficeThrough|null  $through  null: the rows have an office of their own */

@@ -7,7 +7,7 @@ namespace App\Operations;
 use Attribute;
 use Illuminate\Database\Eloquent\Model;
 
-/** That a model belongs to an office by the row it hangs on: the column, and what its number is of. */
+/** Says that a model belongs to an office by another row: the column with that row's number, and its model. */
 #[Attribute(Attribute::TARGET_CLASS)]
 final readonly class OfficeThrough
 {

@@ -7,12 +7,12 @@ namespace App\Operations;
 use RuntimeException;
 
 /**
- * A signature that anybody can check: Ed25519, with a key pair that follows from the office's seal key. The public half is open data;
- * bin/check-edition checks with it and knows nothing of this application.
+ * A signature that anyone can check: Ed25519, with a key pair derived from the office's seal key. The public half is open data;
+ * bin/check-edition checks with it and needs nothing from this application.
  */
 final class OpenSeal
 {
-    /** @return string of the parts, base64 */
+    /** @return string signature of the parts, base64 */
     public static function of(string ...$parts): string
     {
         return base64_encode(sodium_crypto_sign_detached(self::text(...$parts), sodium_crypto_sign_secretkey(self::pair())));
@@ -24,7 +24,7 @@ final class OpenSeal
         return base64_encode(sodium_crypto_sign_publickey(self::pair()));
     }
 
-    /** @return string what is signed: the parts, each on a line; a line end within one is a space */
+    /** @return string what is signed: the parts, one per line; a line break within one becomes a space */
     public static function text(string ...$parts): string
     {
         return implode("\n", array_map(static fn (string $p): string => (string) preg_replace('/\R/u', ' ', $p), $parts));

@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * For what is everybody's, and for what is found by a secret of its own: published calendars, letters, stations, links by mail. What is
- * of a zone is of its office, with its translations and rules; all else of every office.
+ * For what is public, and for what is found by its own secret: published calendars, newsletters, stations, links in e-mails. What belongs
+ * to a zone comes from its office, with its translations and rules; everything else from every office.
  */
 final class ReadsEveryOffice
 {

@@ -7,7 +7,7 @@ namespace App\Operations;
 use Anthesis\Messages\DateStyle;
 use Anthesis\Messages\UnitSystem;
 
-/** The units and the dates in which whoever asks is answered; bound again for each request of a person who chose. */
+/** The units and date style of the answer; set again for each request of a person who chose their own. */
 final readonly class SaidIn
 {
     public function __construct(public UnitSystem $units = UnitSystem::Metric, public DateStyle $dates = DateStyle::DayFirst)

@@ -8,7 +8,7 @@ use Anthesis\Messages\Words;
 use Anthesis\Record\Day;
 use Anthesis\Words\Phrase;
 
-/** Says the core's phrases in the language of the request, and in the units and dates of whoever asks. */
+/** Says the core's phrases in the language of the request, and in the reader's units and date style. */
 final class Say
 {
     public static function phrase(Phrase $phrase): string

@@ -7,8 +7,8 @@ namespace App\Operations;
 use RuntimeException;
 
 /**
- * Seals what must not change unnoticed, with a key that is not in the database (ANTHESIS_SEAL_KEY): whoever can write there can
- * write another text with its checksum, but no seal for it.
+ * Seals what must not change unnoticed, with a key that is not in the database (ANTHESIS_SEAL_KEY). Somebody who can write there can write
+ * another text with its checksum, but not its seal.
  */
 final class Seal
 {
@@ -22,7 +22,7 @@ final class Seal
             );
         }
 
-        // Lengths keep two parts from standing for another two.
+        // Including lengths keeps two parts from looking like another two.
         return hash_hmac('sha256', implode('', array_map(static fn (string $p): string => strlen($p).':'.$p, $parts)), $key);
     }
 

@@ -10,9 +10,9 @@ use Illuminate\Support\Facades\Vite;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Everything comes from here and nothing runs inline. A public page carries its styles, so that it is drawn at once on a slow line: it
- * says by their hash that it takes those and no others (`gardener.blade.php`). At the desk styles carry the nonce of the page, which the
- * interface library writes; the log of the phone has none inline.
+ * Everything comes from this server, and nothing runs inline. A public page carries its styles, so it appears right away on a slow
+ * connection, and allows exactly those by their hash (`gardener.blade.php`). At the desk, styles carry the page's nonce, which the
+ * interface library writes. The phone's log has no inline styles.
  */
 class SecurityHeaders
 {
@@ -20,10 +20,10 @@ class SecurityHeaders
         "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; ".
         "connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
-    /** Once read by TLS, a browser asks by TLS alone for a year. */
+    /** Once it has used TLS, a browser uses only TLS for a year. */
     private const TLS_ALONE_S = 31_536_000;
 
-    /** Of a page that may stand in a frame of any other: it runs nothing. */
+    /** For a page that any other page may embed in a frame: it runs nothing. */
     public const FRAMED = "default-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; ".
         "base-uri 'none'; form-action 'none'; frame-ancestors *";
 
@@ -53,7 +53,7 @@ class SecurityHeaders
                     ]),
         );
 
-        // What is somebody's is kept by nobody on the way; what says how long it may be kept was thought about.
+        // Nothing personal is cached along the way. If a response says how long it may be cached, somebody thought about it.
         if ($request->is('api/*', 'desk-files/*') && ! $response->headers->hasCacheControlDirective('max-age')) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }

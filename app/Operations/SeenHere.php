@@ -9,7 +9,9 @@ use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 use Illuminate\Database\Eloquent\Model;
 
-/** That there is such a row, as far as whoever asks can see: the framework's own rule asks the table, and would find every office's. */
+/**
+ * Whether there is such a row, as far as this person can see. The framework's own rule asks the table, and would find every office's rows.
+ */
 final readonly class SeenHere implements ValidationRule
 {
     /** @param  class-string<Model>  $model */
@@ -17,7 +19,7 @@ final readonly class SeenHere implements ValidationRule
     {
     }
 
-    /** By its address. */
+    /** By its slug. */
     public static function zone(): self
     {
         return new self(Zone::class, 'slug', 'There is no such zone. Choose another one.');

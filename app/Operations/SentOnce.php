@@ -7,9 +7,9 @@ namespace App\Operations;
 use Illuminate\Database\UniqueConstraintViolationException;
 
 /**
- * For models whose rows are saved under a key of the sender's (`idempotency_key`), so that a request that is sent twice is saved once.
+ * For models whose rows are saved under a key from the sender (`idempotency_key`), so a request that is sent twice is saved once.
  *
- * A key stands for one content. `idempotency_hash` holds what was sent under it; rows from before that column have none, and match
+ * A key belongs to one content. `idempotency_hash` holds a hash of what was sent with it; rows older than that column have none, and match
  * anything.
  */
 trait SentOnce
@@ -17,10 +17,10 @@ trait SentOnce
     /**
      * The row that was saved under a key.
      *
-     * @param  array<string, mixed>  $content  all that was sent, in any order
+     * @param  array<string, mixed>  $content  everything that was sent, in any order
      * @return static|null null: the key is new
      *
-     * @throws KeyReused when the key was used for something else
+     * @throws KeyReused if the key was used for something else
      */
     public static function sentBefore(string $key, array $content): ?static
     {
@@ -30,10 +30,10 @@ trait SentOnce
     /**
      * Saves a row under a key, or returns the one that was saved under it before.
      *
-     * @param  array<string, mixed>  $content  all that was sent, in any order
+     * @param  array<string, mixed>  $content  everything that was sent, in any order
      * @param  array<string, mixed>  $columns
      *
-     * @throws KeyReused when the key was used for something else
+     * @throws KeyReused if the key was used for something else
      */
     public static function saveOnce(string $key, array $content, array $columns): static
     {
@@ -46,7 +46,7 @@ trait SentOnce
                 );
         } catch (UniqueConstraintViolationException $error) {
             // Another request with the same key was first. A locking read sees what it saved; a plain one may still see the moment our
-            // transaction began. Any other clash is not ours.
+            // transaction started. Any other clash is not ours.
             return self::unlessReused(static::query()->where('idempotency_key', $key)->sharedLock()->first(), $content) ?? throw $error;
         }
     }

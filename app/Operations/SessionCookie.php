@@ -9,15 +9,15 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Answers to questions do not set the cookies of a session again that the request came with. An answer that is late would else put
- * the cookie of a session that is over in the place of the one a person has since logged in with. Pages and changes renew it.
+ * Answers to read requests do not set the session cookies that came with the request again. Otherwise a late answer would replace the
+ * cookie of the session a person has since logged in to with that of the session that ended. Pages and changes renew it.
  */
 final class SessionCookie
 {
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        // A cookie that came by TLS goes by TLS alone.
+        // A cookie received over TLS is only sent over TLS.
         config(['session.secure' => $request->isSecure()]);
         $response = $next($request);
         $name = (string) config('session.cookie');

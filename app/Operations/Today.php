@@ -7,18 +7,16 @@ namespace App\Operations;
 use Anthesis\Record\Day;
 use Illuminate\Support\Carbon;
 
-/**
- * The day the application takes for today: in the demonstration the one its clock stands on, otherwise the real one; tests set their own.
- */
+/** The day the application uses as today: in the demonstration, the date of its clock; otherwise the real one. Tests set their own. */
 final class Today
 {
-    /** Now, on the day taken for today: for what readers are shown the date of. */
+    /** The current time, on that day: for dates that readers see. */
     public static function now(): Carbon
     {
         return Carbon::now()->setDateFrom(self::day()->iso());
     }
 
-    /** @param  string|null  $timeZone  IANA name, where the day is asked; null: where the application is */
+    /** @param  string|null  $timeZone  IANA name of the zone's time zone; null: the application's */
     public static function day(?string $timeZone = null): Day
     {
         $set = config('anthesis.today');

@@ -11,7 +11,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
-/** A person's own name, address, password, second factor, and the places where they are logged in. */
+/** A person's own name, address, password, second step, and the places where they are logged in. */
 class AccountController
 {
     public function show(Request $request): JsonResponse
@@ -81,7 +81,7 @@ class AccountController
         return $this->show($request);
     }
 
-    /** The secret for the app; it counts once a code was typed. */
+    /** The secret for the app; it takes effect once a code has been typed. */
     public function beginSecondFactor(Request $request, SaveSecondFactor $save): JsonResponse
     {
         $user = self::user($request);
@@ -122,7 +122,7 @@ class AccountController
         return $request->user() ?? abort(401);
     }
 
-    /** @throws ValidationException where the password is not theirs: whoever finds a desk open does not take it over */
+    /** @throws ValidationException if the password is not theirs: nobody takes over an account at an unlocked computer */
     private static function whoKnows(Request $request, #[\SensitiveParameter] string $password): User
     {
         $user = self::user($request);

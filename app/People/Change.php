@@ -18,19 +18,19 @@ use Illuminate\Support\Carbon;
 use LogicException;
 
 /**
- * Something that a person changed, or a station by itself, and that a date or a right hangs on: who, when, what, from what to what, and
- * why. It is written by the action that makes the change, in its transaction, and never edited: a change that is undone is another one.
+ * A change that a person made, or a station on its own, and that affects a date or a right: who, when, what, from what to what, and why.
+ * The action that makes the change writes it, in its transaction, and it is never edited: an undo is another change.
  *
  * @property int $id
- * @property int|null $person number of who did it, which stays when they are removed; null: a station, or the command line
- * @property int|null $office_id null: of none
+ * @property int|null $person number of the person who did it, which stays when they are removed; null: a station, or the command line
+ * @property int|null $office_id null: not of an office
  * @property int|null $zone_id null: of every zone, or of none
- * @property string|null $crop slug; null: of no crop
+ * @property string|null $crop slug; null: not about a crop
  * @property string $act what was done: `edited`, `added`, `removed`, `chosen`, `undone` …
  * @property string $subject table of the row
  * @property int $subject_id
- * @property string|null $about what the row was called then; null: nothing
- * @property int|null $version that the row had afterward; null: it has none
+ * @property string|null $about the name of the row at the time; null: none
+ * @property int|null $version of the row after the change; null: it has none
  * @property array<string, array{was: mixed, is: mixed}> $fields what it changed, by name
  * @property string|null $why in the person's words
  * @property Carbon $created_at
@@ -83,7 +83,7 @@ class Change extends Model
         return $this->hasOne(ChangeSeal::class);
     }
 
-    /** @return string|null name of who did it; null: a station by itself, the command line, or somebody no longer here */
+    /** @return string|null name of the person who did it; null: a station on its own, the command line, or somebody no longer here */
     public function by(): ?string
     {
         return $this->user?->name;

@@ -9,15 +9,15 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /**
- * The chain over the changes: each is sealed with a hash of itself and of the seal before it, so that one that was altered, taken away,
- * or put in between is noticed. Changes are sealed a little after they were made, in the order in which they are found: those of two
- * people who save at once come about in any order.
+ * The chain of changes: each is sealed with a hash of itself and of the seal before it, so a change that was altered, removed, or inserted
+ * is noticed. Changes are sealed shortly after they were made, in the order in which they are found; two people who save at once may come
+ * in either order.
  */
 final class ChangeChain
 {
     private const AT_ONCE = 500;
 
-    /** What is sealed of a change, as it lies in the database; not the person's row, which may be removed, but their number. */
+    /** The parts of a change that are sealed, as stored in the database; not the person's row, which may be removed, but their number. */
     private const SEALED = [
         'id',
         'person',
@@ -34,12 +34,12 @@ final class ChangeChain
         'office_id',
     ];
 
-    /** How many of these a seal covers, by its form: the first was made before there were several offices. */
+    /** How many of these a seal covers, by its form. The first is from before there were several offices. */
     private const FORMS = [1 => 12, 2 => 13];
 
     private const FORM = 2;
 
-    /** @return int how many were sealed; none where somebody else is at it */
+    /** @return int how many were sealed; 0 if another process is doing it */
     public function seal(): int
     {
         $lock = NamedLock::take('change-chain');
@@ -60,7 +60,7 @@ final class ChangeChain
         return $sealed;
     }
 
-    /** @return list<string> in words, what is not as it was; none where all is */
+    /** @return list<string> in words, what is not as it was; empty if everything is */
     public function faults(): array
     {
         $faults = [];

@@ -7,7 +7,7 @@ namespace App\People;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A link of the chain over the changes.
+ * A link in the chain of changes.
  *
  * @property int $change_id
  * @property string $hash

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A place at the desk that waits for somebody, for a week and once. Its link holds a secret of which only the hash is kept.
+ * An invitation to work at the desk, good for a week and once. Its link holds a secret of which only the hash is stored.
  *
  * @property int $id
  * @property int $office_id
@@ -49,7 +49,7 @@ class Invitation extends Model
         return $this->belongsTo(Office::class);
     }
 
-    /** @return User|null whoever has that address already, and works in another office */
+    /** @return User|null the person who already has that address, and works in another office */
     public function invited(): ?User
     {
         return User::query()->where('email', $this->email)->whereNull('removed_at')->first();

@@ -10,7 +10,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rules\Enum;
 
-/** Invitations: sent and withdrawn by administrators, and used by whoever has the link. */
+/** Invitations: sent and withdrawn by administrators, and used by the person with the link. */
 class InvitationController
 {
     private const NO_LINK = 'This link has been used or is too old. Ask your office for a new one.';
@@ -36,7 +36,7 @@ class InvitationController
         return response()->noContent();
     }
 
-    /** Who is invited, for whoever has the link. */
+    /** Who is invited, for the person with the link. */
     public function show(string $secret): JsonResponse
     {
         $invitation = Invitation::of($secret) ?? abort(404, self::NO_LINK);
@@ -57,7 +57,7 @@ class InvitationController
             'password' => ['required', 'string', 'max:1000'],
         ]);
         if (Invitation::of($secret)?->invited() !== null) {
-            // Their password is the one they have: they log in with it, and with its second step where they have one.
+            // They use the password they already have: they log in with it, and with its second step if there is one.
             $user = $use->join($secret, $asked['password']);
         } else {
             $request->validate(['password' => [new PasswordRule()]]);

@@ -10,12 +10,12 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Whoever is logged in still may be, in an office that is open to them: their login was not ended from elsewhere, and they were not
- * deactivated. Where the office demands a second factor, nothing but setting it up is open to those who have none.
+ * Checks that the person is still allowed in, in an office that is open to them: their log-in was not ended from elsewhere, and they were
+ * not deactivated. If the office requires a second step, somebody without one can only set it up.
  */
 final class KnownLogin
 {
-    /** What is open without a second factor: who is here, setting it up, and logging out. */
+    /** What is open without a second step: who is here, setting it up, and logging out. */
     private const OPEN = ['api/session', 'api/profile/account', 'api/profile/second-factor', 'desk', 'desk/*', 'log'];
 
     /** @param  Closure(Request): Response  $next */
@@ -40,8 +40,8 @@ final class KnownLogin
         }
         $id = SessionLogin::here($request);
         $login = $id === null ? null : Login::query()->find($id);
-        // A session that was there before logins were kept, or that was somebody else's before, gets one of its own. One that was ended is
-        // over at its next request, long before it is forgotten.
+        // A session from before log-ins were recorded, or one that belonged to somebody else, gets a log-in of its own. One that was ended
+        // is refused at its next request, long before it is forgotten.
         if ($login?->user_id !== $user->id) {
             $login = SessionLogin::begin($request, $user);
         }

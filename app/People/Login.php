@@ -10,7 +10,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A place where a person is logged in. It ends when they log out there, or when it is ended from elsewhere; whoever keeps the sessions.
+ * A place where a person is logged in. It ends when they log out there, or when it is ended from elsewhere, no matter where sessions are
+ * stored.
  *
  * @property int $id
  * @property int $user_id
@@ -54,7 +55,7 @@ class Login extends Model
         return $open;
     }
 
-    /** @return Builder<self> the same, without those whose session ran out long ago */
+    /** @return Builder<self> the same, without those whose session expired long ago */
     public static function alive(User $user): Builder
     {
         $alive = self::ofPerson($user);
@@ -63,7 +64,7 @@ class Login extends Model
         return $alive;
     }
 
-    /** @return string what it is used on, as a person would call it: "Firefox on Windows" */
+    /** @return string what it is used on, the way a person would say it: "Firefox on Windows" */
     public static function device(string $agent): string
     {
         $find = static function (array $known) use ($agent): ?string {
@@ -93,7 +94,7 @@ class Login extends Model
         ]);
     }
 
-    /** Forgets those of long ago; the latest of each person tells when they were seen last. */
+    /** Forgets those of long ago; each person's latest one tells when they were last seen. */
     public static function forgetOld(): void
     {
         $latest = self::query()->selectRaw('MAX(id)')->groupBy('user_id')->pluck('MAX(id)');
@@ -109,7 +110,7 @@ class Login extends Model
         $this->update(['ended_at' => now()]);
     }
 
-    /** Logs a person out wherever they are, or wherever but here. */
+    /** Logs a person out everywhere, or everywhere but here. */
     public static function endAll(User $user, ?int $but = null): void
     {
         self::ofPerson($user)
@@ -117,7 +118,7 @@ class Login extends Model
             ->update(['ended_at' => now()]);
     }
 
-    /** Has it be seen now, to some minutes. */
+    /** Marks it as seen now, to within a few minutes. */
     public function seen(): void
     {
         $now = $this->freshTimestamp();

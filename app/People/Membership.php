@@ -13,13 +13,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * That a person works in an office, and what they may do there.
+ * A person's place in an office, and what they may do there.
  *
  * @property int $id
  * @property int $office_id
  * @property int $user_id
  * @property Role $role
- * @property Carbon|null $deactivated_at since when the office is closed to them; null: it is open
+ * @property Carbon|null $deactivated_at since when they may not use the office; null: they may
  * @property-read User $user
  * @property-read Office $office
  */
@@ -49,7 +49,7 @@ class Membership extends Model
         return $this->deactivated_at === null;
     }
 
-    /** @return Builder<self> the offices open to a person, whichever is in use, the first they came to first */
+    /** @return Builder<self> the offices open to a person, whichever is in use, in the order in which they joined */
     public static function openTo(User $user): Builder
     {
         $open = self::query()->withoutGlobalScope(OfficeScope::class);

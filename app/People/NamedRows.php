@@ -22,7 +22,7 @@ use App\Windows\CropChoice;
 use App\Zones\Computation;
 use Illuminate\Database\Eloquent\Model;
 
-/** What an office keeps that names the person who did it. */
+/** Rows of an office that name the person who did something. */
 final class NamedRows
 {
     /** @var list<array{class-string<Model>, string}> each model, and its column with a person's number */
@@ -47,14 +47,14 @@ final class NamedRows
         [Trial::class, 'user_id'],
     ];
 
-    /** @var list<class-string<Model>> what is the person's own, and goes with them */
+    /** @var list<class-string<Model>> what belongs to the person, and is deleted with them */
     public const OWN = [Packet::class, Price::class];
 
-    /** Has nothing in the office in use name a person any more; the number in its trail stays. */
+    /** Removes a person's name from everything in the office in use; the number in its trail stays. */
     public static function forget(User $person): void
     {
         foreach (self::NAMED as [$model, $column]) {
-            // Not a change of the row, so its dates stay; a change that is sealed is not sealed with the name.
+            // This is not a change of the row, so its dates stay; and a sealed change is not sealed with the name.
             $model::query()->toBase()->where($column, $person->id)->update([$column => null]);
         }
         foreach (self::OWN as $model) {

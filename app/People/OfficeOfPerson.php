@@ -11,12 +11,12 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * The office that a request is for, of those open to whoever asks: the one of the zone that its address names, so that a phone or a link
- * reaches its zone whatever the desk shows; otherwise the one chosen at the desk, or the first they came to. A token is good in one office.
+ * The office a request is for, among those open to the person: the one of the zone in its address, so a phone or a link reaches its zone
+ * whatever the desk shows; otherwise the one chosen at the desk, or the first they joined. A token is good in one office.
  */
 final class OfficeOfPerson
 {
-    /** What a session knows the chosen office by. */
+    /** The session's key for the chosen office. */
     private const KEY = 'office';
 
     /** @param  Closure(Request): Response  $next */

@@ -14,10 +14,10 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Validation\ValidationException;
 
-/** A forgotten password: a link by mail, good for an hour and once. */
+/** A forgotten password: a link by e-mail, good for an hour and once. */
 class PasswordController
 {
-    /** Whoever asks is told the same, whether somebody has the address or not. */
+    /** The answer is the same whether anyone has the address or not. */
     public function ask(Request $request): Response
     {
         $email = mb_strtolower($request->validate(['email' => ['required', 'email', 'max:190']])['email']);

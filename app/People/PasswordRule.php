@@ -7,7 +7,7 @@ namespace App\People;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 
-/** A password is long, and none of those that everybody tries first. There are no other rules: they make passwords worse. */
+/** A password is long, and not one of those that everybody tries first. There are no other rules, because they make passwords worse. */
 final class PasswordRule implements ValidationRule
 {
     public const SHORTEST = 12;

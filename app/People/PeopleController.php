@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
 
-/** Who may log in, and who is invited to. For administrators. */
+/** Who may log in, and who is invited. For administrators. */
 class PeopleController
 {
     public function index(): JsonResponse
@@ -62,7 +62,7 @@ class PeopleController
             $person = $save->active($person, (bool) $asked['active'], $by);
         }
         if (isset($asked['second_factor'])) {
-            // Elsewhere they may be trusted with more: one office does not weaken how they get into another.
+            // They may have more rights elsewhere: one office does not weaken their log-in to another.
             if ($person->worksElsewhere()) {
                 throw ValidationException::withMessages([
                     'second_factor' => 'They work in another office too, so they turn it off themselves, with one of their recovery codes.',

@@ -15,23 +15,23 @@ use Illuminate\Mail\Mailables\Headers;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 
-/** A mail to a person of the office: what it is about, a link, and what to do if they did not ask for it. */
+/** An e-mail to a person of the office: what it is about, a link, and what to do if they did not ask for it. */
 class PlainMail extends Mailable
 {
-    /** Tells it from mail to readers: its link lets somebody in. */
+    /** Tells it apart from mail to readers, because its link lets somebody in. */
     public const HEADER = 'X-To-Person';
 
     /**
      * @param  string  $about  what it is about: `invitation`, `password`, `new-address`, or `changed`
      * @param  string  $path  of the link, from this service's address
-     * @param  array<string, string|Phrase>  $with  what fills the words in
+     * @param  array<string, string|Phrase>  $with  fills in the words
      */
     public function __construct(private readonly string $about, private readonly string $path, private readonly array $with = [])
     {
     }
 
     /**
-     * Tells a person that how they get in was changed, so that they notice if it was not them. Sent once that holds.
+     * Tells a person that the way they log in was changed, so they notice if it was not them. Sent once the change is in effect.
      *
      * @param  string  $what  `password`, `address`, `second-step-on`, `second-step-off`, or `recovery-code`
      */
@@ -62,7 +62,7 @@ class PlainMail extends Mailable
 
     private function words(string $part): string
     {
-        // Whoever forgot their password asks no office in particular.
+        // Somebody who forgot their password is not asking any office in particular.
         $office = OfficeInUse::id() === null ? Office::theOnly()?->name : Office::inUse()->name;
 
         return Say::key("mail.{$this->about}.{$part}", $this->with + ['office' => $office ?: 'Anthesis']);

@@ -7,25 +7,25 @@ namespace App\People;
 /** What a person at the desk may do. */
 enum Role: string
 {
-    /** Owns zones, crops, methods and editions. */
+    /** Manages zones, crops, methods, and editions. */
     case Educator = 'educator';
 
-    /** Logs readings, sightings and trials; sees all, publishes nothing. */
+    /** Logs readings, sightings, and trials; sees everything, publishes nothing. */
     case Volunteer = 'volunteer';
 
-    /** Reads what is to be published, comments on it, and signs it as the second; changes no date. */
+    /** Reads what is to be published, comments on it, and signs it as the second person; changes no dates. */
     case Reviewer = 'reviewer';
 
-    /** All that an educator does, and people, backups, connections: in a small office there may be nobody else. */
+    /** Everything an educator does, plus people, backups, and connections: in a small office there may be nobody else. */
     case Administrator = 'administrator';
 
-    /** Whether zones, crops, methods, and editions are theirs to change. */
+    /** Whether they may change zones, crops, methods, and editions. */
     public function doesEducatorsWork(): bool
     {
         return $this === self::Educator || $this === self::Administrator;
     }
 
-    /** Whether they may sign, as the second, what another has drafted. */
+    /** Whether they may be the second to sign what somebody else drafted. */
     public function signs(): bool
     {
         return $this !== self::Volunteer;

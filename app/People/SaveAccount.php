@@ -23,7 +23,7 @@ final class SaveAccount
         });
     }
 
-    /** Sends a link to the new address: until it is followed the old one stays. */
+    /** Sends a link to the new address; the old one stays until it is followed. */
     public function askForEmail(User $user, string $email): void
     {
         $email = mb_strtolower($email);
@@ -34,14 +34,14 @@ final class SaveAccount
                 'new_email_token' => hash('sha256', $secret),
                 'new_email_until' => now()->addHours(self::LINK_GOOD_FOR_H),
             ]);
-            // Whoever has the address already is not told of here: the link would then be refused.
+            // This does not tell whether somebody already has the address; the link would then be refused.
             Mail::to($email)
                 ->locale($user->language)
                 ->send(new PlainMail('new-address', "/desk/new-address/{$secret}", ['name' => $user->name]));
         });
     }
 
-    /** @throws ValidationException where the link is good for nothing any more */
+    /** @throws ValidationException if the link is no longer valid */
     public function confirmEmail(string $secret): User
     {
         return DB::transaction(static function () use ($secret): User {
@@ -56,7 +56,7 @@ final class SaveAccount
                 ]);
             }
             Change::record('address-changed', $user, $user);
-            // The old address is told: its owner may know nothing of it.
+            // The old address is notified, because its owner may not know about it.
             PlainMail::tell($user, 'address');
             $user->update(['email' => $user->new_email, 'new_email' => null, 'new_email_token' => null, 'new_email_until' => null]);
 
@@ -64,7 +64,7 @@ final class SaveAccount
         });
     }
 
-    /** A password that was kept in an older way is kept in the present one, now that it is known. */
+    /** A password stored in an older way is stored in the current one, now that it is known. */
     public function keepAsNow(User $user, #[\SensitiveParameter] string $password): void
     {
         if (Hash::needsRehash($user->password)) {
@@ -72,7 +72,7 @@ final class SaveAccount
         }
     }
 
-    /** @param  int|null  $here  the login that stays; all others end */
+    /** @param  int|null  $here  the log-in that stays; all others end */
     public function password(User $user, #[\SensitiveParameter] string $password, ?int $here): void
     {
         DB::transaction(static function () use ($user, $password, $here): void {

@@ -10,12 +10,12 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /**
- * What an administrator does to a person in their office: another role, no way in for a while, or gone for good. What they did stays. In
- * other offices nothing changes for them.
+ * What an administrator does to a person in their office: another role, no access for a while, or removal. What they did stays. Nothing
+ * changes for them in other offices.
  */
 final class SavePerson
 {
-    /** @throws ValidationException where nobody would be left to look after people */
+    /** @throws ValidationException if nobody would be left to manage people */
     public function role(User $person, Role $role, ?User $by): User
     {
         return self::lockedIn($person, static function (User $person, Membership $in) use ($role, $by): void {
@@ -27,7 +27,7 @@ final class SavePerson
         });
     }
 
-    /** @throws ValidationException as above */
+    /** @throws ValidationException for the same reason */
     public function active(User $person, bool $isActive, ?User $by): User
     {
         return self::lockedIn($person, static function (User $person, Membership $in) use ($isActive, $by): void {
@@ -46,7 +46,7 @@ final class SavePerson
      * @param  bool  $keepsName  whether what they did still names them
      * @param  User|null  $by  null: on the command line
      *
-     * @throws ValidationException as above
+     * @throws ValidationException for the same reason
      */
     public function remove(User $person, bool $keepsName, ?User $by): void
     {
@@ -81,7 +81,7 @@ final class SavePerson
         });
     }
 
-    /** Ends what lets somebody into this office: their tokens for it, and, where no other is open to them, their logins. */
+    /** Ends what lets somebody into this office: their tokens for it and, if no other office is open to them, their log-ins. */
     private static function closeTo(User $person): void
     {
         $person->tokens()->where('office_id', OfficeInUse::one())->delete();
@@ -94,7 +94,7 @@ final class SavePerson
     private static function lockedIn(User $person, callable $do): User
     {
         return DB::transaction(static function () use ($person, $do): User {
-            // All administrators, so that two who leave at once do not both see the other one stay.
+            // Locks all administrators, so two who leave at the same time do not each see the other one stay.
             Membership::query()->where('role', Role::Administrator)->lockForUpdate()->get();
             $in = Membership::query()->where('user_id', $person->id)->lockForUpdate()->firstOrFail();
             $locked = User::query()->whereKey($person->id)->lockForUpdate()->firstOrFail();

@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** Sets up the second step of a log-in, takes its codes, and puts it away. */
+/** Sets up the second step of a log-in, accepts its codes, and turns it off. */
 final class SaveSecondFactor
 {
     private const RECOVERY_CODES = 8;
@@ -17,7 +17,7 @@ final class SaveSecondFactor
 
     private const WRONG = 'This code is wrong or was used already. Wait for the next one, and check that the clock of your phone is right.';
 
-    /** @return string the secret for the app; it counts once a code of it was typed */
+    /** @return string the secret for the app; it takes effect once one of its codes has been typed */
     public function begin(User $user): string
     {
         if ($user->hasSecondFactor()) {
@@ -30,9 +30,9 @@ final class SaveSecondFactor
     }
 
     /**
-     * @return list<string> codes to log in with once each where the phone is lost; shown this once
+     * @return list<string> codes that work once each if the phone is lost; shown only now
      *
-     * @throws ValidationException where the code is none of the secret's
+     * @throws ValidationException if the code does not belong to the secret
      */
     public function confirm(User $user, string $code): array
     {
@@ -57,7 +57,7 @@ final class SaveSecondFactor
         });
     }
 
-    /** @return bool whether a code of the phone or a recovery code lets them in; it lets in once */
+    /** @return bool whether a code from the phone or a recovery code is right; it works once */
     public function takes(User $user, string $code): bool
     {
         return DB::transaction(static function () use ($user, $code): bool {

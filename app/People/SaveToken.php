@@ -7,12 +7,12 @@ namespace App\People;
 use App\Operations\OfficeInUse;
 use Illuminate\Support\Facades\DB;
 
-/** Makes and ends a person's tokens for programs. */
+/** Creates and ends a person's tokens for programs. */
 final class SaveToken
 {
     /**
      * @param  non-empty-list<Scope>  $scopes
-     * @return string the token: shown this once
+     * @return string the token: shown only now
      */
     public function make(User $user, string $name, array $scopes, int $days): string
     {

@@ -9,19 +9,19 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** Invites a person by mail. Whoever is invited again gets a new link, and the old one is good for nothing. */
+/** Invites a person by e-mail. Somebody who is invited again gets a new link, and the old one stops working. */
 final class SendInvitation
 {
     private const GOOD_FOR_DAYS = 7;
 
-    /** @throws ValidationException where somebody here has that address already */
+    /** @throws ValidationException if somebody here already has that address */
     public function execute(string $name, string $email, Role $role, User $by): Invitation
     {
         $email = mb_strtolower($email);
         $secret = Str::random(48);
 
         return DB::transaction(static function () use ($name, $email, $role, $by, $secret): Invitation {
-            // Who works in another office alone is not told of: they are asked to come to this one too.
+            // This does not tell that somebody works in another office: they are asked to join this one too.
             if (User::query()->where('email', $email)->whereHas('memberships')->exists()) {
                 throw ValidationException::withMessages(['email' => 'Somebody here has this address already. Look for them in the list.']);
             }

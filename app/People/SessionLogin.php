@@ -9,13 +9,13 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Log;
 
-/** Ties the session of a browser to the login it belongs to. */
+/** Ties a browser's session to the log-in it belongs to. */
 final class SessionLogin
 {
-    /** What a session knows its login by. */
+    /** The session's key for its log-in. */
     private const KEY = 'login';
 
-    /** Lets a person in, in a session of its own. */
+    /** Logs a person in, in a session of its own. */
     public static function enter(Request $request, User $user): void
     {
         Auth::login($user);
@@ -34,7 +34,7 @@ final class SessionLogin
         return $login;
     }
 
-    /** @return int|null the login of this request's session */
+    /** @return int|null the log-in of this request's session */
     public static function here(Request $request): ?int
     {
         return $request->session()->get(self::KEY);

@@ -8,7 +8,7 @@ use Illuminate\Http\JsonResponse;
 use RuntimeException;
 
 /**
- * An edit made on something that somebody else has changed meanwhile.
+ * An edit of something that somebody else has changed in the meantime.
  *
  * @phpstan-import-type Told from Change
  */

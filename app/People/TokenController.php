@@ -11,10 +11,10 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use Laravel\Sanctum\PersonalAccessToken;
 
-/** A person's tokens for programs: made, shown once, listed, and ended. */
+/** A person's tokens for programs: created, shown once, listed, and ended. */
 class TokenController
 {
-    /** Days for which a token can be good. */
+    /** Days for which a token can be valid. */
     private const DAYS = [30, 90, 365];
 
     public function index(Request $request): JsonResponse

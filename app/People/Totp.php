@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\People;
 
 /**
- * Codes of six digits that change every half minute, as an app on a phone shows them (RFC 6238 with HMAC-SHA-1, which is what such apps
- * take). No package for it is in the registry the project installs from.
+ * Six-digit codes that change every half minute, as an app on a phone shows them (RFC 6238 with HMAC-SHA-1, which is what such apps use).
+ * The registry this project installs from has no package for it.
  */
 final class Totp
 {
@@ -14,7 +14,7 @@ final class Totp
 
     private const STEP_S = 30;
 
-    /** Clocks of phones may be off by so many steps. */
+    /** Phones' clocks may be off by this many steps. */
     private const DRIFT = 1;
 
     private const SECRET_BYTES = 20;
@@ -43,8 +43,8 @@ final class Totp
     }
 
     /**
-     * @param  int  $after  the last step whose code was used: a code counts once
-     * @return int|null the step whose code it is; null: it is none that counts now
+     * @param  int  $after  the last step whose code was used: a code works once
+     * @return int|null the step the code belongs to; null: no step that counts now
      */
     public static function stepOf(string $secret, string $code, int $now, int $after = 0): ?int
     {
@@ -58,7 +58,7 @@ final class Totp
         return null;
     }
 
-    /** @return string what an app takes the secret from, as a link or a square code */
+    /** @return string what an app reads the secret from, as a link or a QR code */
     public static function address(string $secret, string $issuer, string $account): string
     {
         return 'otpauth://totp/'.rawurlencode($issuer).':'.rawurlencode($account).'?'.http_build_query(

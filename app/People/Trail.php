@@ -8,10 +8,10 @@ use App\Zones\Zone;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 
-/** What is asked of the changes: of a zone, a crop, a person, a time; and what a person may read of them. */
+/** Selects changes by zone, crop, person, and time, and limits them to what a person may read. */
 final readonly class Trail
 {
-    /** What reaches the dates of a zone: the rest of what is changed there is beds, logs, and plans. */
+    /** What affects the dates of a zone; the rest of what is changed there is beds, logs, and plans. */
     private const BEHIND_DATES = [
         'zones',
         'stations',
@@ -25,7 +25,7 @@ final readonly class Trail
         'station_devices',
     ];
 
-    /** What is administrators' to read. */
+    /** Only for administrators. */
     private const OF_PEOPLE = ['users', 'invitations'];
 
     public function __construct(
@@ -39,8 +39,8 @@ final readonly class Trail
     }
 
     /**
-     * The latest first. With a zone and a crop: every change that its dates there hang on, be it of the zone, of the crop in the book, or
-     * of what holds everywhere.
+     * Latest first. With a zone and a crop: every change that its dates there depend on, whether of the zone, of the crop in the book, or
+     * of something that applies everywhere.
      *
      * @return Builder<Change>
      */

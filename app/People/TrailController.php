@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** The trail of changes, to be read and exported; nothing edits it. */
+/** The trail of changes, to read and export; nothing edits it. */
 class TrailController
 {
     private const PAGE = 50;
@@ -48,7 +48,7 @@ class TrailController
         ]);
     }
 
-    /** All that is asked for, a row for each field. */
+    /** Everything selected, one row per field. */
     public function csv(Request $request): StreamedResponse
     {
         $trail = self::trail($request);

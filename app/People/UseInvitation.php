@@ -9,12 +9,12 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
-/** Makes a person of whoever follows the link of an invitation, once. */
+/** Turns the person who follows an invitation's link into a user, once. */
 final class UseInvitation
 {
     private const SPENT = 'This link has been used or is too old. Ask your office for a new one.';
 
-    /** @throws ValidationException where the link is good for nothing any more */
+    /** @throws ValidationException if the link is no longer valid */
     public function execute(string $secret, string $name, #[\SensitiveParameter] string $password): User
     {
         return DB::transaction(static function () use ($secret, $name, $password): User {
@@ -29,11 +29,11 @@ final class UseInvitation
     }
 
     /**
-     * Has somebody who works in another office work in this one too.
+     * Lets somebody who works in another office work in this one too.
      *
-     * @param  string  $password  the one they have: that the link reached them is not enough to act in their name
+     * @param  string  $password  the one they have: having the link is not enough to act in their name
      *
-     * @throws ValidationException where it is wrong, or the link is good for nothing any more
+     * @throws ValidationException if it is wrong, or the link is no longer valid
      */
     public function join(string $secret, #[\SensitiveParameter] string $password): User
     {

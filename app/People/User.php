@@ -29,21 +29,21 @@ use LogicException;
  * @property string $name
  * @property string $email
  * @property string $password its hash
- * @property string|null $feed_token the secret in the address of their tasks
- * @property UnitSystem|null $units null: those of the office
- * @property DateStyle|null $dates null: as the office writes them
- * @property string|null $language of mail to them; null: English
- * @property bool $digest whether they are told each morning by mail what needs them
- * @property string|null $digest_for the day they were told for last, YYYY-MM-DD
+ * @property string|null $feed_token the secret in the address of their task feed
+ * @property UnitSystem|null $units null: the office's
+ * @property DateStyle|null $dates null: the office's style
+ * @property string|null $language of e-mails to them; null: English
+ * @property bool $digest whether they get an e-mail each morning about what needs attention
+ * @property string|null $digest_for the day of the last such e-mail, YYYY-MM-DD
  * @property int|null $home_zone_id the zone their desk opens on; null: the first one
- * @property Carbon|null $removed_at since when they are gone for good, and only their name is left
- * @property string|null $new_email an address that waits to be confirmed
+ * @property Carbon|null $removed_at since when they are removed for good, and only their name is left
+ * @property string|null $new_email an address waiting to be confirmed
  * @property string|null $new_email_token SHA-256 of the secret in the link that confirms it
  * @property Carbon|null $new_email_until
- * @property string|null $totp_secret base32; null: no second factor was begun
- * @property Carbon|null $totp_since since when it is asked for; null: it is not
+ * @property string|null $totp_secret base32; null: no second step was started
+ * @property Carbon|null $totp_since since when it is required; null: it is not
  * @property int $totp_step the last step whose code was used
- * @property list<string>|null $recovery_codes SHA-256 of those that were not used yet
+ * @property list<string>|null $recovery_codes SHA-256 of those not used yet
  * @property-read Role $role in the office in use
  */
 class User extends Authenticatable implements HasLocalePreference
@@ -91,13 +91,13 @@ class User extends Authenticatable implements HasLocalePreference
         'recovery_codes' => 'encrypted:array',
     ];
 
-    /** @return HasMany<Membership, $this> in the office in use; in every office all of them */
+    /** @return HasMany<Membership, $this> in the office in use; with every office in use, all of them */
     public function memberships(): HasMany
     {
         return $this->hasMany(Membership::class);
     }
 
-    /** @return HasOne<Membership, $this> in the office in use; in every office the first */
+    /** @return HasOne<Membership, $this> in the office in use; with every office in use, the first */
     public function membership(): HasOne
     {
         return $this->hasOne(Membership::class)->oldestOfMany();
@@ -134,7 +134,7 @@ class User extends Authenticatable implements HasLocalePreference
         );
     }
 
-    /** The language of mail to them, for the framework. */
+    /** The language of e-mails to them, for the framework. */
     public function preferredLocale(): ?string
     {
         return $this->language;
@@ -146,19 +146,19 @@ class User extends Authenticatable implements HasLocalePreference
         return $this->removed_at === null && Membership::openTo($this)->exists();
     }
 
-    /** @return bool whether a code is asked for when they log in */
+    /** @return bool whether they need a code to log in */
     public function hasSecondFactor(): bool
     {
         return $this->totp_since !== null;
     }
 
-    /** @return bool whether the office demands a second factor that they have not set up yet */
+    /** @return bool whether the office requires a second step that they have not set up yet */
     public function mustSetSecondFactor(): bool
     {
         return ! $this->hasSecondFactor() && Office::inUse()->second_factor;
     }
 
-    /** @return Builder<self> those to whom the office in use is open; in every office, those who may log in */
+    /** @return Builder<self> those to whom the office in use is open; with every office in use, those who may log in */
     public static function active(): Builder
     {
         $active = self::query();
@@ -169,7 +169,7 @@ class User extends Authenticatable implements HasLocalePreference
         return $active;
     }
 
-    /** @return bool whether nobody but them could look after the people of the office in use */
+    /** @return bool whether nobody else could manage the people of the office in use */
     public function isLastAdministrator(): bool
     {
         return $this->role === Role::Administrator &&
@@ -180,7 +180,7 @@ class User extends Authenticatable implements HasLocalePreference
                 ->doesntExist();
     }
 
-    /** @return bool whether they work in other offices too */
+    /** @return bool whether they also work in other offices */
     public function worksElsewhere(): bool
     {
         return Membership::query()
@@ -190,7 +190,7 @@ class User extends Authenticatable implements HasLocalePreference
             ->exists();
     }
 
-    /** @return bool whether they are still to be told of today; whoever asks first is the one who tells them */
+    /** @return bool whether they still need today's e-mail; whoever asks first sends it */
     public function digestIsNext(): bool
     {
         $today = Today::day()->iso();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-/** People are looked after by administrators. */
+/** Administrators manage people. */
 class UserPolicy
 {
     public function manage(User $user): bool

@@ -8,20 +8,20 @@ use Closure;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A row that people edit on a form: each edit names the version it was made on, and is refused on any other.
+ * A row that people edit on a form. Each edit names the version it was made on, and is refused on any other.
  *
  * @property int $version
  */
 trait Versioned
 {
     /**
-     * Locks the row, makes sure it is still at the version, makes the edit, records what it changed and counts the version on.
+     * Locks the row, makes sure it still has that version, makes the edit, records what it changed, and increases the version.
      *
      * @param  Closure($this): mixed  $edit
      * @param  string|null  $why  in the person's words
-     * @return Change|null null: nothing was changed
+     * @return Change|null null: nothing changed
      *
-     * @throws StaleEdit when somebody else has edited the row meanwhile; nothing is changed then
+     * @throws StaleEdit if somebody else has edited the row in the meantime; nothing changes then
      */
     public function editedAt(int $version, ?User $user, Closure $edit, ?string $why = null): ?Change
     {
@@ -43,6 +43,6 @@ trait Versioned
         });
     }
 
-    /** @return array<string, mixed> what people edit of it, by the name a form has for it */
+    /** @return array<string, mixed> what people edit, by the name the form has for it */
     abstract public function editedFields(): array;
 }

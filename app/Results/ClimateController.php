@@ -23,7 +23,7 @@ class ClimateController
 
     private const NOT_YET = 'The zone has not been computed yet. Upload a station file first.';
 
-    /** The climate the zone's windows lean on, or that of another period, to hold it against. */
+    /** The climate that the zone's windows are based on, or that of another period, for comparison. */
     public function show(Request $request, Zone $zone): ClimateResource
     {
         $period = self::period($request);
@@ -42,7 +42,7 @@ class ClimateController
         return new ClimateResource(['ruler' => $known[$hashes['ruler']], 'climate' => $known[$hashes['climate']]]);
     }
 
-    /** Rain, snow, and when ground can be worked, of the years in use or of another period; null without rain on record. */
+    /** Rain, snow, and when ground can be worked, in the years in use or another period; null without rain on record. */
     public function rain(Request $request, Zone $zone): JsonResponse
     {
         $period = self::period($request);
@@ -59,7 +59,7 @@ class ClimateController
         return response()->json(['data' => YearCourse::of($place->whole->days(), $place->latitude, $place->site(), $year)]);
     }
 
-    /** @return array{int, int}|null first and last cold season that is asked for; null: none is */
+    /** @return array{int, int}|null first and last cold season requested; null: none */
     private static function period(Request $request): ?array
     {
         $asked = $request->validate(

@@ -12,12 +12,12 @@ use Anthesis\Window\PlaceEvidence;
 /** The climate sheet of a place. */
 final readonly class ClimateQuestion implements Question
 {
-    /** @param  list<float>  $soils  °C, the temperatures that are dated, ascending */
+    /** @param  list<float>  $soils  °C, the temperatures to date, ascending */
     private function __construct(private array $soils)
     {
     }
 
-    /** Of a place, with the soil temperatures its crops ask for. */
+    /** For a place, with the soil temperatures its crops need. */
     public static function for(Place $place): self
     {
         return new self(ClimateSheet::soilTemperatures($place->book->crops()));

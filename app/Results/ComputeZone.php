@@ -19,19 +19,19 @@ use App\Zones\Computation;
 use App\Zones\ComputationState;
 
 /**
- * Computes the climate of a zone and, at one site, every crop by both schools, and keeps each under a fingerprint of what it
- * was computed from. What is there already is not computed again, so that an edited crop costs that crop alone.
+ * Computes the climate of a zone and, at one site, every crop by both methods, and keeps each under a fingerprint of its inputs. What is
+ * already there is not computed again, so an edited crop only costs that crop.
  */
 final class ComputeZone
 {
-    /** Results are kept, progress told and a cancelling seen each time this many crops are done. */
+    /** Each time this many crops are done, results are saved, progress is reported, and cancellation is checked. */
     private const STEP = 10;
 
     public function __construct(private readonly PlaceOf $places)
     {
     }
 
-    /** @throws RecordTooShort when the record holds too little to compute from */
+    /** @throws RecordTooShort if the record is too short to compute from */
     public function execute(Computation $computation, ZoneRecord $record): void
     {
         $settings = CountBackSettings::conventional();
@@ -46,7 +46,7 @@ final class ComputeZone
 
         $computation->update(['step' => 'climate', 'done' => 0, 'total' => count($crops), 'record' => $record->note()]);
         $climate = Results::keep($place, ['ruler' => new RulerQuestion(), 'climate' => ClimateQuestion::for($place)]);
-        // What is leaned on again is noted as used, so that nothing puts it away meanwhile.
+        // What is used again is marked as used, so nothing deletes it in the meantime.
         foreach (array_chunk(Results::unknown($dossiers, $hashes), self::STEP, true) as $chunk) {
             if ($computation->refresh()->state === ComputationState::Cancelled) {
                 return;
@@ -91,7 +91,7 @@ final class ComputeZone
             'state' => ComputationState::Done,
             'step' => 'done',
             'done' => count($hashes),
-            // A short record cannot be replayed to much effect; counting back needs less of it.
+            // A short record does not say much when replayed; counting back needs less of it.
             'method' => ['school' => $freezes->isShort() ? CountBack::KEY : FromReplay::KEY] + $method,
             'ruler_hash' => $climate['ruler'],
             'climate_hash' => $climate['climate'],

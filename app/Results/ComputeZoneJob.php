@@ -22,14 +22,14 @@ use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
 
 /**
- * Works off all computations of a zone that wait, imports first where they came with a file. One worker a zone: the others leave it to the
- * one that has it. Safe to run again after a worker was killed; what it had begun is begun again.
+ * Carries out all waiting computations of a zone, with their imports first if they came with a file. There is one worker per zone; others
+ * leave the zone to it. It is safe to run again after a worker was killed: what it had started is started again.
  */
 final class ComputeZoneJob implements ShouldQueue
 {
     use Queueable;
 
-    /** How often it may be taken up; Computation::TRIES bounds each computation. */
+    /** How often the job may be tried; Computation::TRIES bounds each computation. */
     public int $tries = 25;
 
     public int $timeout = 600;
@@ -40,7 +40,7 @@ final class ComputeZoneJob implements ShouldQueue
     {
     }
 
-    /** The lock that the worker at work on a zone holds. */
+    /** The lock that the worker on a zone holds. */
     public static function lockOf(int $zoneId): string
     {
         return "zone-{$zoneId}";
@@ -65,7 +65,7 @@ final class ComputeZoneJob implements ShouldQueue
         } finally {
             $lock->release();
         }
-        // One may have come between the last look and the release of the lock.
+        // One may have arrived between the last look and the release of the lock.
         if ($this->waiting()->exists()) {
             self::dispatch($this->zoneId);
         }
@@ -102,7 +102,7 @@ final class ComputeZoneJob implements ShouldQueue
             $record = ZoneRecord::of($zone) ?? throw new RecordTooShort(Phrase::of('error.no-record'));
             $compute->execute($computation, $record);
         } catch (Refused $error) {
-            // Trying again would end the same way: what is wrong is the record, and that can be said.
+            // Trying again would end the same way: the record is the problem, and we can say so.
             $this->giveUp($computation, Say::phrase($error->why));
         } catch (Throwable $error) {
             report($error);

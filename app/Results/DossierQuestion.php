@@ -12,10 +12,10 @@ use Anthesis\Window\School\Grounds;
 use Anthesis\Window\School\Remedies;
 use Anthesis\Window\School\Schools;
 
-/** All that is known of a crop at a site, by every school. */
+/** Everything known about a crop at a site, by every method. */
 final readonly class DossierQuestion implements Question
 {
-    /** @param  bool  $remedies  whether to look for what else to try where a crop has no window */
+    /** @param  bool  $remedies  whether to look for what else to try if a crop has no window */
     public function __construct(private Crop $crop, private CountBackSettings $settings, private bool $remedies)
     {
     }

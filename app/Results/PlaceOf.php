@@ -17,14 +17,17 @@ use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use LogicException;
 
-/** The one place where rows become the value that computations stand on: a zone's record, sites, light and crop book, and its season. */
+/**
+ * The only place where rows become the value that computations depend on: a zone's record, sites, way of counting light, crop book, and
+ * season.
+ */
 final readonly class PlaceOf
 {
     public function __construct(private OutlookSource $outlook)
     {
     }
 
-    /** @return Place|null a zone at any time, at open ground first; null without a record */
+    /** @return Place|null a zone at any time, open ground first; null without a record */
     public function zone(Zone $zone): ?Place
     {
         $note = ZoneRecordNote::of($zone);
@@ -48,7 +51,7 @@ final readonly class PlaceOf
         );
     }
 
-    /** @return Place|null the same, in the season of its today, or of another day that is taken for it; null without a record */
+    /** @return Place|null the same, in the season of its today, or of another day used as today; null without a record */
     public function today(Zone $zone, ?Day $today = null): ?Place
     {
         $today ??= $zone->today();

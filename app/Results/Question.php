@@ -7,8 +7,8 @@ namespace App\Results;
 use Anthesis\Place\Place;
 
 /**
- * Something that is asked of a place and whose answer is kept. The answer is made of the place as `of` narrows it and of the question's
- * own inputs, and of nothing else: no clock, no query. Both together are what it is kept under.
+ * A question about a place whose answer is kept. The answer is made from the place as `of` narrows it and from the question's own inputs,
+ * and from nothing else: no clock, no query. Both together are its key.
  */
 interface Question
 {
@@ -17,7 +17,7 @@ interface Question
     /** @return array<array-key, mixed> what it asks beyond the place, ready for JSON */
     public function inputs(): array;
 
-    /** @return Place without what the answer does not hang on */
+    /** @return Place without what the answer does not depend on */
     public function of(Place $place): Place;
 
     /**

@@ -8,16 +8,16 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * Something computed, under a fingerprint of everything it was computed from. Same inputs are never computed twice.
+ * A computed answer, under a fingerprint of everything it was computed from. The same inputs are never computed twice.
  *
  * @property string $hash
  * @property ResultKind $kind
  * @property string $payload JSON
- * @property Carbon $used_at when it was last asked for, to the hour
+ * @property Carbon $used_at when it was last used, to the hour
  */
 class Result extends Model
 {
-    /** Change this when the computation itself changes, so that old results are not taken for new ones. */
+    /** Raise this when the computation itself changes, so old results are not mistaken for new ones. */
     public const GENERATION = 12;
 
     public const UPDATED_AT = null;

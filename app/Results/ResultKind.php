@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Results;
 
-/** What a result is of, and how long one that no computation refers to is kept after it was last used. */
+/** What a result is about, and how long one that no computation refers to is kept after it was last used. */
 enum ResultKind: string
 {
     case Record = 'record';
@@ -27,7 +27,7 @@ enum ResultKind: string
     case Mornings = 'mornings';
     case Sensitivity = 'sensitivity';
 
-    /** Days. What hangs on today is another tomorrow; the rest is asked for again as long as nobody changes anything. */
+    /** Days. What depends on today's date is different tomorrow; the rest is used again as long as nobody changes anything. */
     public function keptDays(): int
     {
         return match ($this) {

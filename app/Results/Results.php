@@ -7,10 +7,10 @@ namespace App\Results;
 use Anthesis\Place\Place;
 use Closure;
 
-/** Keeps what was computed under the fingerprint of its inputs, and computes nothing twice. What is used is not put away. */
+/** Keeps what was computed under the fingerprint of its inputs, and computes nothing twice. What is used is not deleted. */
 final class Results
 {
-    /** A use is noted when the last one noted is this old, minutes. */
+    /** A use is recorded if the last recorded one is this old, minutes. */
     private const NOTED_AFTER = 60;
 
     /** @return array<string, mixed> the answer, computed now if it was not before */
@@ -19,7 +19,7 @@ final class Results
         return self::each($place, [$question])[0];
     }
 
-    /** @return array<string, mixed>|null the answer, where it was computed before */
+    /** @return array<string, mixed>|null the answer, if it was computed before */
     public static function known(Place $place, Question $question): ?array
     {
         $fingerprint = self::fingerprints($place, [$question])[0];
@@ -39,7 +39,7 @@ final class Results
         $known = self::read(array_values($fingerprints));
         $unknown = array_diff_key(array_flip($fingerprints), $known);
         foreach (self::make($place, array_intersect_key($questions, array_flip($unknown))) as $fingerprint => $payload) {
-            // As it will be read the next time.
+            // The way it will be read next time.
             $known[$fingerprint] = json_decode($payload, true, 64, JSON_THROW_ON_ERROR);
         }
 
@@ -50,7 +50,7 @@ final class Results
      * @template K of array-key
      *
      * @param  array<K, Question>  $questions
-     * @return array<K, string> what the answers lie under
+     * @return array<K, string> the keys of the answers
      */
     public static function fingerprints(Place $place, array $questions): array
     {
@@ -81,12 +81,12 @@ final class Results
     }
 
     /**
-     * Has the answers be there, whether they were or not.
+     * Makes sure that the answers are there.
      *
      * @template K of array-key
      *
      * @param  array<K, Question>  $questions
-     * @return array<K, string> what they lie under
+     * @return array<K, string> their keys
      */
     public static function keep(Place $place, array $questions): array
     {
@@ -97,7 +97,7 @@ final class Results
     }
 
     /**
-     * The same for what is told of rows that no place is made of yet.
+     * The same for answers about rows from which no place is made yet.
      *
      * @param  list<mixed>  $inputs
      * @param  Closure(): array<string, mixed>  $compute
@@ -121,7 +121,7 @@ final class Results
      *
      * @param  array<K, Question>  $questions
      * @param  array<K, string>  $fingerprints  of their answers
-     * @return array<K, Question> those whose answers are not there; those that are there are used, and not put away for a while
+     * @return array<K, Question> those whose answers are missing; the others are marked as used, and kept for a while
      */
     public static function unknown(array $questions, array $fingerprints): array
     {
@@ -135,7 +135,7 @@ final class Results
 
     /**
      * @param  list<string>  $fingerprints
-     * @return array<string, array<string, mixed>> what lies under them, by fingerprint
+     * @return array<string, array<string, mixed>> the answers, by fingerprint
      */
     public static function read(array $fingerprints): array
     {

@@ -8,13 +8,15 @@ use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 
 /**
- * What is told of a zone's record, without reading its thousands of days again: they are read once for what they are made of.
+ * What can be said about a zone's record without reading its thousands of days again. They are read once for each set of stations.
  *
  * @phpstan-type Noted array{first: string, last: string, checksum: string}
  */
 final class ZoneRecordNote
 {
-    /** @return array{years: Noted, whole: Noted}|null the days windows lean on, and all of them; null without a station that has a record */
+    /**
+     * @return array{years: Noted, whole: Noted}|null the days that windows are based on, and all of them; null if no station has a record
+     */
     public static function of(Zone $zone): ?array
     {
         $fingerprint = ZoneRecord::fingerprint($zone);

@@ -19,20 +19,20 @@ use Anthesis\Window\School\FromReplay;
 use App\Windows\SowDayAsked;
 
 /**
- * A crop kept coming: sowings for an even harvest beside sowings at a fixed interval, and what both would have given in the years on
- * record, and give this season.
+ * A continuous harvest of a crop: plantings for an even supply beside plantings at a fixed interval, and what both would have given in the
+ * years on record, and give this season.
  */
 final readonly class CropSuccession
 {
-    /** Days apart, where the crop's own interval is not known. */
+    /** Days apart, if the crop's own interval is not known. */
     private const INTERVAL = 14;
 
-    /** A day of the year that is further off was meant of the year that is under way. */
+    /** A day of the year further ahead than this belongs to the current year. */
     private const AHEAD = 182;
 
     private Runs $runs;
 
-    /** @param  float|null  $amount  wanted a week, kilograms or stems; null: not said */
+    /** @param  float|null  $amount  needed per week, kilograms or stems; null: not given */
     private function __construct(private SowDayAsked $asked, private ?float $amount, private ?ThisSeason $season)
     {
         $this->runs = Replay::ofPlace($asked->place)->runs($asked->crop, $asked->route);
@@ -40,8 +40,8 @@ final readonly class CropSuccession
 
     /**
      * @param  int  $days  to sow for, after the first
-     * @param  float|null  $amount  wanted a week, kilograms or stems; null: not said
-     * @param  ThisSeason|null  $season  null: there is none to tell of
+     * @param  float|null  $amount  needed per week, kilograms or stems; null: not given
+     * @param  ThisSeason|null  $season  null: nothing is known about it
      * @return array<string, mixed> as the contract's Succession
      */
     public static function of(SowDayAsked $asked, int $days, ?float $amount, ?ThisSeason $season): array
@@ -103,7 +103,7 @@ final readonly class CropSuccession
 
     /**
      * @param  list<SuccessionSowing>  $sowings
-     * @return array<string, mixed>|null null where no member of this season goes so far
+     * @return array<string, mixed>|null null if no member of this season goes that far
      */
     private function thisSeason(array $sowings): ?array
     {

@@ -13,11 +13,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What the gardens of a zone are to give, week by week.
+ * What a zone's gardens should produce, week by week.
  *
  * @property int $id
  * @property int $zone_id
- * @property list<array{crop: string, amount: float|int}> $needs slug, and how much a week, in kilograms or stems, as the crop is counted
+ * @property list<array{crop: string, amount: float|int}> $needs slug, and how much per week, in kilograms or stems depending on the crop
  * @property-read Zone $zone
  *
  * @phpstan-type Needs list<array{crop: string, amount: float|int}>
@@ -42,7 +42,7 @@ class HarvestPlan extends Model
         return $this->belongsTo(Zone::class);
     }
 
-    /** The zone's; where nobody has said what is needed, one without needs that is not kept yet. */
+    /** The zone's; if nobody has entered any needs, an empty one that is not saved yet. */
     public static function of(Zone $zone): self
     {
         return self::query()->firstOrNew(['zone_id' => $zone->id]);

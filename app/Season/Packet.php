@@ -33,7 +33,7 @@ class Packet extends Model
         return $this->belongsTo(Crop::class);
     }
 
-    /** @return list<string> slugs, in the order of the alphabet */
+    /** @return list<string> slugs, in alphabetical order */
     public static function of(User $user): array
     {
         $slugs = self::query()->where('user_id', $user->id)->with('crop')->get()->map(static fn (self $p): string => $p->crop->slug)->all();

@@ -9,7 +9,7 @@ use App\People\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** The crops the person at the desk has seed of. */
+/** The crops that the person at the desk has seed of. */
 class PacketController
 {
     public function index(Request $request): JsonResponse

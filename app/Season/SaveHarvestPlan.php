@@ -10,7 +10,7 @@ use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Says what the gardens of a zone are to give.
+ * Saves what a zone's gardens should produce.
  *
  * @phpstan-import-type Needs from HarvestPlan
  */
@@ -19,7 +19,7 @@ final class SaveHarvestPlan
     /**
      * @param  Needs  $needs
      *
-     * @throws StaleEdit when somebody else has said so meanwhile
+     * @throws StaleEdit if somebody else has changed it in the meantime
      */
     public function execute(Zone $zone, User $user, array $needs, int $version): HarvestPlan
     {

@@ -7,7 +7,7 @@ namespace App\Season;
 use App\Crops\Crop;
 use App\People\User;
 
-/** Notes that a person has seed of a crop, or has not. Said twice is said once. */
+/** Saves whether a person has seed of a crop. Saying it twice changes nothing. */
 final class SavePacket
 {
     public function execute(User $user, Crop $crop, bool $has): void

@@ -16,7 +16,7 @@ class SuccessionController
 {
     private const HALF_A_YEAR = 182;
 
-    /** A crop kept coming, from a day of the year on. */
+    /** A continuous harvest of a crop, from a day of the year on. */
     public function show(Request $request, Zone $zone, Crop $crop, PlaceOf $places): JsonResponse
     {
         $asked = $request->validate(

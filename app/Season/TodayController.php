@@ -59,7 +59,7 @@ class TodayController
         ]);
     }
 
-    /** Whether ground can be worked today; null without rain on record of late. */
+    /** Whether ground can be worked today; null without recent rain on record. */
     public function workable(Zone $zone): JsonResponse
     {
         $place = $this->places->today($zone) ?? abort(404, self::NO_RECORD);
@@ -67,7 +67,7 @@ class TodayController
         return response()->json(['data' => Results::of($place, new WorkableQuestion())['workable']]);
     }
 
-    /** What can still be sown and come to a harvest, by days to its first harvest. */
+    /** What can still be planted and come to harvest, by days to its first harvest. */
     public function stillFits(Request $request, Zone $zone): JsonResponse
     {
         $asked = $request->validate(['on' => ['nullable', 'string', 'max:5']]);
@@ -87,7 +87,7 @@ class TodayController
         ]);
     }
 
-    /** @return Day|null the next such day of the year; null: today */
+    /** @return Day|null the next date on that day of the year; null: today */
     private static function other(?string $monthDay, Day $today): ?Day
     {
         if ($monthDay === null) {

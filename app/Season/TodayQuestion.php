@@ -16,7 +16,7 @@ use Anthesis\Window\School\FromReplay;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** What can be done at a place: today on its season as it is, on another date by the record alone. */
+/** What can be done at a place: today in its season as it is, on another date by the record alone. */
 final readonly class TodayQuestion implements Question
 {
     /** @param  Day|null  $on  another date; null: today */

@@ -28,7 +28,7 @@ final readonly class WorkableQuestion implements Question
         return $place->at($place->site())->growing(CropBook::none());
     }
 
-    /** @return array{workable: array<string, mixed>|null} null without rain on record of late */
+    /** @return array{workable: array<string, mixed>|null} null without recent rain on record */
     public function answer(Place $place): array
     {
         return ['workable' => WorkableSheet::of($place)];

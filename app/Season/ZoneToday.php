@@ -19,7 +19,7 @@ use App\Stations\OutlookSource;
 use App\Zones\Zone;
 
 /**
- * What can be done in a zone on a day: today on this season as it is, on another date by the record alone.
+ * What can be done in a zone on a day: today in this season as it is, on another date by the record alone.
  *
  * @phpstan-import-type Sheet from TodaySheet
  *
@@ -32,7 +32,7 @@ final readonly class ZoneToday
     }
 
     /**
-     * @param  Place  $place  in its season, at the site that is asked for
+     * @param  Place  $place  in its season, at the requested site
      * @param  Day|null  $on  another date; null: today
      * @return Told
      */
@@ -46,9 +46,9 @@ final readonly class ZoneToday
     }
 
     /**
-     * What this season says at the zone's first site, by its own standard; for those who tell of it, not ask.
+     * This season at the zone's first site, at its own confidence level, for those who report on it.
      *
-     * @return Told|null null where there is no season to tell of
+     * @return Told|null null if nothing can be said about the season
      */
     public function told(Zone $zone, Day $today): ?array
     {
@@ -57,7 +57,7 @@ final readonly class ZoneToday
         return $place === null || ThisSeason::lacks($place) !== null ? null : $this->of($place, ProofStandard::from($zone->standard), null);
     }
 
-    /** @return list<array<string, mixed>> phrases behind a draft, as it is today; none of one that is none */
+    /** @return list<array<string, mixed>> the evidence for a draft, as of today; empty if it is not based on one */
     public function evidence(Zone $zone, Day $today, ?string $ground): array
     {
         $grounds = $ground === null ? [] : array_column($this->told($zone, $today)['sheet']['grounds'] ?? [], 'evidence', 'key');
@@ -65,7 +65,7 @@ final readonly class ZoneToday
         return $grounds[$ground ?? ''] ?? [];
     }
 
-    /** @return string|null why the season of a place cannot be told of */
+    /** @return string|null why nothing can be said about the season of a place */
     public static function missing(Place $place): ?string
     {
         return match (ThisSeason::lacks($place)) {

@@ -13,7 +13,7 @@ use App\Results\RainQuestion;
 use App\Results\Results;
 use App\Zones\Zone;
 
-/** What gardeners are told of a zone's water on a day: whether loam can be worked, and what a usual week brings and takes. */
+/** What gardeners are told about a zone's water on a day: whether loam can be worked, and how much a normal week brings and takes. */
 final readonly class ZoneWater
 {
     public function __construct(private PlaceOf $places)

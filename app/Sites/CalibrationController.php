@@ -13,7 +13,7 @@ use App\Stations\ZoneRecord;
 use App\Zones\Zone;
 use Illuminate\Validation\ValidationException;
 
-/** The soil model of a site held against readings. Nothing is kept: what it comes to can be saved as a site. */
+/** A site's soil model compared with readings. Nothing is saved here; the result can be saved as a site. */
 class CalibrationController
 {
     public function store(CalibrationRequest $request, Zone $zone): CalibrationResource

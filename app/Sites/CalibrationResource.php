@@ -12,7 +12,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** @property array{site: Site, depth: float, log: ProbeLog, calibration: ProbeCalibration} $resource */
 class CalibrationResource extends JsonResource
 {
-    /** Points drawn; of more, evenly spaced ones are taken. */
+    /** Points to draw; if there are more, evenly spaced ones are chosen. */
     private const MOST = 400;
 
     /** @return array<string, mixed> */

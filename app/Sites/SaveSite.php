@@ -10,7 +10,7 @@ use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Saves or takes out a site, and computes again the zones that have it. */
+/** Saves or deletes a site, and computes the zones that have it again. */
 final class SaveSite
 {
     public function __construct(private readonly QueueComputation $queue)

@@ -13,11 +13,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A kind of growing place; see Anthesis\Soil\Site for what the numbers mean.
+ * A kind of growing site; see Anthesis\Soil\Site for what the numbers mean.
  *
  * @property int $id
  * @property int $office_id
- * @property int|null $zone_id null: a site of every zone of the office
+ * @property int|null $zone_id null: a site for every zone of the office
  * @property string $name
  * @property float $air
  * @property float $sun
@@ -55,7 +55,7 @@ class Site extends Model
         return $this->belongsTo(Zone::class);
     }
 
-    /** @return Builder<self> those of every zone in their order, then the zone's own */
+    /** @return Builder<self> those for every zone in their order, then the zone's own */
     public static function seenIn(Zone $zone): Builder
     {
         $sites = self::query();

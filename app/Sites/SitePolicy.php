@@ -6,7 +6,7 @@ namespace App\Sites;
 
 use App\People\User;
 
-/** Sites are the educator's: every sum of a zone leans on them. */
+/** Sites are the educator's, because everything in a zone is computed from them. */
 class SitePolicy
 {
     public function update(User $user, Site $site): bool

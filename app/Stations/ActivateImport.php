@@ -11,7 +11,7 @@ use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Rolls a station back, or forward, to the record an import made, and computes its zone again. */
+/** Switches a station back, or forward, to the record an import made, and computes its zone again. */
 final class ActivateImport
 {
     public function __construct(private readonly QueueComputation $queue)

@@ -9,8 +9,8 @@ use App\Zones\Zone;
 use Illuminate\Http\UploadedFile;
 
 /**
- * Takes what the stations have reported since their record ends, to yesterday, into it: as a file like any other, with quality
- * control, and the original kept. What was taken before is not taken again; what was missed is caught up.
+ * Imports what the stations have reported since their record ends, up to yesterday, as a file like any other, with quality control and the
+ * original kept. What was imported before is not imported again, and what was missed is caught up on.
  */
 final class CollectReports
 {

@@ -21,7 +21,7 @@ final class DecideOnCorrections
 
     /**
      * @param  list<int>  $ids
-     * @return Computation|null the zone's, where something is used; null where nothing is, or others have decided already
+     * @return Computation|null the zone's, if something is used; null if nothing is, or others have decided already
      */
     public function execute(Zone $zone, array $ids, bool $use, User $user): ?Computation
     {

@@ -12,7 +12,7 @@ use App\Zones\QueueComputation;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Writes down what a person decided on one value, in place of what was decided before, and computes the zone again. */
+/** Saves what a person decided about one value, replacing the earlier decision, and computes the zone again. */
 final class DecideOnValue
 {
     public function __construct(private readonly QueueComputation $queue)
@@ -21,9 +21,9 @@ final class DecideOnValue
 
     /**
      * @param  array{date: string, element: string, accepted: bool, note: string}  $decision
-     * @param  int|null  $replaces  the decision that held when this one was made; null: none
+     * @param  int|null  $replaces  the decision that applied when this one was made; null: none
      *
-     * @throws StaleEdit when another was made meanwhile
+     * @throws StaleEdit if another one was made in the meantime
      */
     public function execute(Station $station, array $decision, ?int $replaces, User $user): Computation
     {
@@ -72,7 +72,7 @@ final class DecideOnValue
         });
     }
 
-    /** The mark of quality control stands again. */
+    /** The mark of quality control applies again. */
     public function undo(StationDecision $decision, User $user): Computation
     {
         return DB::transaction(function () use ($decision, $user): Computation {

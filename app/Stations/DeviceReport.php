@@ -11,13 +11,13 @@ use Anthesis\Tables\CsvText;
 use Anthesis\Tables\FormatError;
 
 /**
- * What a device reports, held against the record: days of the last weeks that the record does not have yet, which are imported, and
- * values it reports differently from the record, which somebody decides on. A token may be stolen, so a device never reaches
- * further back, and never changes what is known.
+ * A device's report compared with the record: recent days that the record does not have yet, which are imported, and values that differ
+ * from the record, which somebody decides about. A token can be stolen, so a device never reaches further back, and never changes what is
+ * known.
  */
 final readonly class DeviceReport
 {
-    /** How far back a device reports, days before today. */
+    /** How far back a device may report, in days before today. */
     public const DAYS_BACK = 45;
 
     /**
@@ -28,7 +28,7 @@ final readonly class DeviceReport
     {
     }
 
-    /** @throws FormatError when it reaches too far back */
+    /** @throws FormatError if it reaches too far back */
     public static function of(StationFile $file, ?StationRecord $record, Day $today): self
     {
         $reported = $file->reading->asRead;

@@ -9,7 +9,7 @@ use App\Operations\Say;
 use Illuminate\Http\JsonResponse;
 use RuntimeException;
 
-/** A station file that cannot be taken as it is; its columns, where they are known, are there to choose from. */
+/** A station file that cannot be used as it is. Its columns, if they are known, are included so one can choose among them. */
 final class FileRefused extends RuntimeException
 {
     public function __construct(private readonly FormatError $why)

@@ -6,7 +6,7 @@ namespace App\Stations;
 
 use Anthesis\Tables\CsvText;
 
-/** Prints a zone's filled series as CSV: a row a day, each value with the station it came from. */
+/** Prints a zone's filled series as CSV: one row per day, each value with the station it came from. */
 final class FilledRecordCsv
 {
     public static function write(ZoneRecord $record): void
@@ -17,7 +17,7 @@ final class FilledRecordCsv
         }
         $names = array_map(static fn (Station $s): string => $s->name, $record->stations);
         $filled = $record->filled;
-        // Rain and snow, where any station measures them.
+        // Rain and snow, if any station measures them.
         $water = array_filter(['rain_mm' => $filled->record->rain, 'snow_cm' => $filled->record->snow]);
         CsvText::write($out, [['date', 'tmin_c', 'tmax_c', 'tmin_from', 'tmax_from', ...array_keys($water)]], "\n");
         foreach ($filled->record->minimum as $i => $minimum) {

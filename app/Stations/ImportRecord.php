@@ -26,7 +26,7 @@ final class ImportRecord
         }
 
         return DB::transaction(static function () use ($import, $originals): StationRecord {
-            // The zone first, as everywhere. The record this file updates is read when no other import can put another in its place.
+            // Lock the zone first, as everywhere. The record this file updates is read when no other import can replace it.
             Zone::query()->whereKey($import->station->zone_id)->lockForUpdate()->first();
             $station = Station::query()->whereKey($import->station_id)->lockForUpdate()->firstOrFail();
             $file = StationFile::read(

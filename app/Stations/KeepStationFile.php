@@ -14,7 +14,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Keeps a station file as it was brought and sets its import and the zone's computing going.
+ * Keeps a station file as it was uploaded, and starts its import and the zone's computation.
  *
  * @phpstan-import-type Choices from StationFile
  */
@@ -25,11 +25,11 @@ final class KeepStationFile
     }
 
     /**
-     * @param  Station|null  $station  whose file it is; null: of a new station, the primary one or the next to fill in
-     * @param  Choices  $choices  what a person overruled
-     * @param  User|null  $user  who brought it; null: the station reported it by itself
-     * @param  array{name?: string|null, height_m?: int|null}  $new  what is said of a new station
-     * @param  string|null  $sentAs  a key of the sender's: the same file sent again under it is kept once
+     * @param  Station|null  $station  whose file it is; null: a new station's, as the primary one or the next to fill gaps
+     * @param  Choices  $choices  a person's corrections
+     * @param  User|null  $user  who uploaded it; null: the station reported it on its own
+     * @param  array{name?: string|null, height_m?: int|null}  $new  about a new station
+     * @param  string|null  $sentAs  a key of the sender's: the same file sent again with it is kept once
      */
     public function execute(
         Zone $zone,

@@ -8,7 +8,7 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use App\Zones\Zone;
 
-/** Where no outlook is connected: past years go on from this morning. */
+/** For when no outlook is connected: past years continue from this morning. */
 final class NoOutlook implements OutlookSource
 {
     public function from(Zone $zone, Day $day): ?DailyRecord

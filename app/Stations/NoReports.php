@@ -6,7 +6,7 @@ namespace App\Stations;
 
 use Anthesis\Record\Day;
 
-/** Where no station reports by itself. */
+/** For when no station reports on its own. */
 final class NoReports implements ReportSource
 {
     public function report(Station $station, Day $from, Day $to): ?string

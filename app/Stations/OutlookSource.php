@@ -8,12 +8,12 @@ use Anthesis\Record\DailyRecord;
 use Anthesis\Record\Day;
 use App\Zones\Zone;
 
-/** Where the weather of the coming days is foretold. */
+/** Where the forecast for the coming days comes from. */
 interface OutlookSource
 {
-    /** @return DailyRecord|null the days from one on, as far as they are foretold for a zone; null: they are not */
+    /** @return DailyRecord|null the days from one on, as far as there is a forecast for a zone; null: there is none */
     public function from(Zone $zone, Day $day): ?DailyRecord;
 
-    /** @return string what it is called on the screen */
+    /** @return string its name on the screen */
     public function name(): string;
 }

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
 
-/** Values that are doubted, and what people decide on them. */
+/** Questionable values, and what people decide about them. */
 class QualityController
 {
     public function index(Request $request, Zone $zone): QualityResource
@@ -68,7 +68,7 @@ class QualityController
         return (new ComputationResource($decide->undo($decision, $request->user())))->response()->setStatusCode(202);
     }
 
-    /** The station asked for, or the primary one. */
+    /** The station in the request, or the primary one. */
     private function station(Zone $zone, Request $request): Station
     {
         $asked = $request->integer('station');

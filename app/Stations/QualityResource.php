@@ -11,8 +11,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
 /**
- * Of a station with its decisions and who made them: each doubted value with the days around it and what was decided, in order of day;
- * refused values that no rule doubts too.
+ * For a station with its decisions and who made them: each questionable value with the days around it and the decision, in order of day;
+ * also values that were left out though no rule questions them.
  *
  * @property Station $resource
  */

@@ -15,22 +15,23 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 
 /**
- * A station file someone brought.
+ * A station file that somebody uploaded.
  *
  * @phpstan-import-type Choices from StationFile
  *
  * @property int $id
  * @property int $station_id
- * @property string $file the name it was brought under
+ * @property string $file the name it was uploaded with
  * @property int $bytes
  * @property string $checksum SHA-256 of the file; also its name on the disk of originals
- * @property Choices $choices what a person overruled
+ * @property Choices $choices a person's corrections
  * @property RecordImportState $state
  * @property string|null $idempotency_key the sender's key, under which it is kept once
  * @property int $rows
  * @property int $refused_count
  * @property int $marks_count
- * @property array{new: int, changed: int, unchanged: int, kept: int}|null $update_counts values, against the record before; null: it was the first, or replaced it
+ * @property array{new: int, changed: int, unchanged: int, kept: int}|null $update_counts values compared with the record before; null: it
+ *   was the first, or replaced it
  * @property Carbon $created_at
  * @property-read Station $station
  * @property-read User|null $user
@@ -50,13 +51,13 @@ class RecordImport extends Model
 
     private const REPORTED = 'report ';
 
-    /** @return string the key a report is sent under, so that it is kept once: 64 characters, as the column has */
+    /** @return string the key for a report, so it is kept once: 64 characters, like the column */
     public static function reported(string $what): string
     {
         return self::REPORTED.substr(hash('sha256', $what), 0, 57);
     }
 
-    /** Whether the station sent it by itself. */
+    /** Whether the station sent it on its own. */
     public function isReport(): bool
     {
         return str_starts_with((string) $this->idempotency_key, self::REPORTED);

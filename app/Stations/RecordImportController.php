@@ -31,7 +31,7 @@ class RecordImportController
     public function store(StationFileRequest $request, Zone $zone, KeepStationFile $keep): JsonResponse
     {
         try {
-            // Nothing is kept of a file that cannot be taken, so it is read once before it is queued.
+            // Nothing is kept of a file that cannot be used, so it is read once before it is queued.
             $station = $request->toStation();
             $file = StationFile::read(
                 $request->stationFile()->getRealPath(),
@@ -72,7 +72,7 @@ class RecordImportController
         return (new ComputationResource($use->execute($import, $record, $request->user())))->response()->setStatusCode(202);
     }
 
-    /** The file exactly as it was brought. */
+    /** The file exactly as it was uploaded. */
     public function original(RecordImport $import): BinaryFileResponse
     {
         $originals = FileStore::on('originals');
@@ -90,14 +90,14 @@ class RecordImportController
         $response = response()->download($originals->path($import->checksum), self::safeName($import->file), [
             'Content-Type' => 'application/octet-stream',
         ]);
-        // A download is public by default; this one is for who is logged in.
+        // A download is public by default; this one is for people who are logged in.
         $response->setPrivate();
         $response->headers->addCacheControlDirective('no-store');
 
         return $response;
     }
 
-    /** A name that can stand in a header. */
+    /** A name that can be used in a header. */
     private static function safeName(string $name): string
     {
         $safe = trim((string) preg_replace('/[^\pL\pN._ -]+/u', '_', mb_scrub($name, 'UTF-8')), '. ');

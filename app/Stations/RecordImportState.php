@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-/** How far the import of a station file is. */
+/** How far along the import of a station file is. */
 enum RecordImportState: string
 {
     case Queued = 'queued';

@@ -11,13 +11,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A value of a day the record already has, as a device reports it differently. It changes nothing until somebody decides to use it.
+ * A value of a day already on record that a device reports differently. It changes nothing until somebody decides to use it.
  *
  * @property int $id
  * @property int $station_id
- * @property string $device what the device is called
+ * @property string $device the device's name
  * @property Carbon $day
- * @property string $element of Element
+ * @property string $element an Element
  * @property float $was on record when it was reported, °C
  * @property float $value as reported, °C
  * @property bool|null $used null: nobody has decided

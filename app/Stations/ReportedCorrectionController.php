@@ -10,10 +10,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
-/** Values that devices report differently from the record, until somebody decides on them. */
+/** Values that devices report differently from the record, until somebody decides about them. */
 class ReportedCorrectionController
 {
-    /** Most that are listed at a time; the oldest days first. */
+    /** The most that are listed at a time, oldest days first. */
     private const LISTED = 200;
 
     public function index(Zone $zone): JsonResponse

@@ -9,14 +9,14 @@ use App\People\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Lets a device report for a station, and ends one. */
+/** Connects a device to a station, and disconnects it. */
 final class SaveDevice
 {
     private const TOKEN_LENGTH = 40;
 
     /**
      * @param  User|null  $user  null: on the command line
-     * @return array{StationDevice, string} the device, and its token: told this once
+     * @return array{StationDevice, string} the device, and its token, shown only now
      */
     public function add(Station $station, string $name, ?User $user = null): array
     {

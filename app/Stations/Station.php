@@ -18,8 +18,8 @@ use LogicException;
  * @property int $id
  * @property int $zone_id
  * @property string $name
- * @property int|null $rank 1 is the primary one, then the fall-backs in order; null: set aside
- * @property int|null $height_m null: as the zone
+ * @property int|null $rank 1 is the primary one, then the others in order; null: set aside
+ * @property int|null $height_m null: same as the zone
  * @property float $lapse °C/m
  * @property bool $matched
  * @property int|null $record_id
@@ -48,7 +48,7 @@ class Station extends Model
         return $this->belongsTo(Zone::class);
     }
 
-    /** @return HasMany<StationDecision, $this> those that hold */
+    /** @return HasMany<StationDecision, $this> those that apply */
     public function decisions(): HasMany
     {
         $decisions = $this->hasMany(StationDecision::class);
@@ -57,7 +57,7 @@ class Station extends Model
         return $decisions;
     }
 
-    /** @return Builder<self> the stations a zone uses, the primary one first, with their records */
+    /** @return Builder<self> the stations a zone uses, primary first, with their records */
     public static function usedBy(Zone $zone): Builder
     {
         $stations = self::query()->with('record')->where('zone_id', $zone->id);
@@ -66,7 +66,7 @@ class Station extends Model
         return $stations;
     }
 
-    /** Its usable series, and how it is brought to the zone. */
+    /** Its usable series, and how it is adjusted to the zone. */
     public function toCore(Zone $zone): StationSeries
     {
         $usable =
@@ -86,7 +86,7 @@ class Station extends Model
         return $this->hasMany(RecordImport::class);
     }
 
-    /** @return int values of its record that quality control doubts and nobody has decided on */
+    /** @return int values of its record that quality control questions and nobody has decided about */
     public function openDoubts(): int
     {
         $decided = $this->decisions

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-/** The columns by which station files of our own name what they hold, by value of Element. */
+/** The column names of our own station files, by value of Element. */
 final class StationColumns
 {
     public const NAMES = ['minimum' => 'tmin_c', 'maximum' => 'tmax_c', 'rain' => 'rain_mm', 'snow' => 'snow_cm'];

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** The stations of a zone in order, what each gives to its record, and the years it leans on. */
+/** The stations of a zone in order, what each adds to its record, and the years it uses. */
 class StationController
 {
     public function index(Zone $zone): StationsResource

@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * What someone decided on one value of a station, and why.
+ * What somebody decided about one value of a station, and why.
  *
  * @property int $id
  * @property int $station_id

@@ -16,7 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $station_id
  * @property string $name
- * @property string $token_hash SHA-256 of its token, which is kept nowhere
+ * @property string $token_hash SHA-256 of its token, which is not stored
  * @property Carbon|null $reported_at
  * @property-read Station $station
  */
@@ -38,7 +38,7 @@ class StationDevice extends Model
         return $this->belongsTo(Station::class);
     }
 
-    /** @return self|null the device a token is of */
+    /** @return self|null the device a token belongs to */
     public static function bearing(?string $token): ?self
     {
         return $token === null || $token === ''

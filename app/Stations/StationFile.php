@@ -20,19 +20,19 @@ use Anthesis\Tables\TemperatureUnit;
 use Closure;
 
 /**
- * A station file read and checked, and not yet kept.
+ * A station file that was read and checked, but not kept yet.
  *
  * @phpstan-type Choices array{unit?: string, date_order?: string, station?: string, replace?: bool, places?: int, rain_unit?: string, snow_unit?: string, columns?: array{date: int, minimum: int, maximum: int, rain?: int, snow?: int}}
  */
 final readonly class StationFile
 {
-    /** Fewer changed values than this are corrections, whatever share they are. */
+    /** Fewer changed values than this are corrections, whatever their share. */
     private const FEW = 30;
 
     /**
      * @param  RecordUpdate|null  $update  how it changes the record in use; null: there is none, or the file replaces it
-     * @param  float  $step  °C between two neighboring values as finely as the record, so updated, is written
-     * @param  list<StationExtent>  $stations  all of the file, where it names them
+     * @param  float  $step  smallest difference between two values of the record after this update, °C
+     * @param  list<StationExtent>  $stations  all stations of the file, if it names them
      */
     private function __construct(
         public DailyRecordReading $reading,
@@ -45,13 +45,13 @@ final readonly class StationFile
     }
 
     /**
-     * The one station of the file, or the chosen one of several.
+     * The only station of the file, or the chosen one of several.
      *
-     * @param  Day  $today  of the zone: no later day is a measurement
-     * @param  Choices  $choices  what a person overrules
-     * @param  StationRecord|null  $before  the record in use, which the file updates unless it is to replace it
+     * @param  Day  $today  in the zone: no later day can have been measured
+     * @param  Choices  $choices  a person's corrections
+     * @param  StationRecord|null  $before  the record in use, which the file updates unless it is meant to replace it
      *
-     * @throws FormatError when the file as a whole cannot be taken
+     * @throws FormatError if the file as a whole cannot be used
      */
     public static function read(string $path, Day $today, array $choices = [], ?StationRecord $before = null): self
     {
@@ -67,7 +67,7 @@ final readonly class StationFile
     }
 
     /**
-     * The same, but the first station of several stands for the others until one is chosen; all are listed.
+     * The same, but among several stations, the first is shown until one is chosen; all are listed.
      *
      * @param  Choices  $choices
      *
@@ -88,8 +88,8 @@ final readonly class StationFile
     }
 
     /**
-     * Whether it is more likely a file of another place, or of two places, than one of this station: most of its days have two
-     * different values, or most of what it shares with the record in use is different there.
+     * Whether it more likely belongs to another place, or to two places, than to this station: most of its days have two different values,
+     * or most of what it shares with the record in use differs.
      */
     public function isDoubtful(): bool
     {
@@ -99,7 +99,7 @@ final readonly class StationFile
             ($update !== null && $update->changed >= self::FEW && $update->changed > $update->unchanged);
     }
 
-    /** @return float °C within which a value of the file and one on record are the same, for the steps both are written in */
+    /** @return float °C within which a value in the file and one on record are the same, given how finely both are written */
     public function tolerance(): float
     {
         return $this->update->tolerance ?? 0.0;
@@ -128,7 +128,7 @@ final readonly class StationFile
                     $reading->step,
                 );
         $asRead = $update->updated ?? $reading->asRead;
-        // The finer values stand, so a record stays as fine as it was.
+        // The finer values stay, so a record never gets coarser.
         $step = $update === null ? $reading->step : min($reading->step, $before->step ?? $reading->step);
 
         return new self(

@@ -78,7 +78,7 @@ class StationFileRequest extends FormRequest
         return $file;
     }
 
-    /** The zone's station the file is of: the primary one where nothing is said, none yet for a new one. */
+    /** The zone's station the file belongs to: the primary one if nothing is said, none yet for a new one. */
     public function toStation(): ?Station
     {
         /** @var Zone $zone */
@@ -93,7 +93,7 @@ class StationFileRequest extends FormRequest
         };
     }
 
-    /** @return array{name: string|null, height_m: int|null} what is said of a new station */
+    /** @return array{name: string|null, height_m: int|null} about a new station */
     public function newStation(): array
     {
         $height = $this->validated('station_height_m');
@@ -107,7 +107,7 @@ class StationFileRequest extends FormRequest
         return $this->validated('key');
     }
 
-    /** Whether a person has said that a doubtful file is right. */
+    /** Whether a person said that a doubtful file is right. */
     public function isConfirmed(): bool
     {
         return (bool) $this->validated('confirmed');

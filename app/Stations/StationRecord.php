@@ -18,15 +18,15 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * The daily series of a station after one import. Never changed: another import makes another one.
+ * The daily series of a station after one import. It never changes; another import makes another one.
  *
  * @property int $id
  * @property int $station_id
  * @property Carbon $first_day
  * @property Carbon $last_day
  * @property string $series
- * @property float|null $step °C between two neighboring values as finely as it is written; null: not known
- * @property string $checksum fingerprint of the usable series as quality control left it
+ * @property float|null $step smallest difference between two values, °C; null: not known
+ * @property string $checksum fingerprint of the usable series after quality control
  * @property-read Station $station
  */
 #[OfficeThrough('station_id', Station::class)]
@@ -43,7 +43,7 @@ class StationRecord extends Model
     /** @var array<string, string> */
     protected $casts = ['first_day' => 'date', 'last_day' => 'date', 'step' => 'float'];
 
-    /** @return array<string, mixed> the columns that hold a record and what quality control said of it */
+    /** @return array<string, mixed> the columns that hold a record and what quality control said about it */
     public static function columnsOf(DailyRecord $asRead, QualityReport $report): array
     {
         $marks = array_map(
@@ -61,7 +61,7 @@ class StationRecord extends Model
         ];
     }
 
-    /** The series as it was read, and the marks of quality control. */
+    /** The series as it was read, with the marks of quality control. */
     public function asRead(): DailyRecord
     {
         $content = $this->content();
@@ -69,7 +69,7 @@ class StationRecord extends Model
         return new DailyRecord($this->firstDay(), $content[0], $content[1], $content[3] ?? null, $content[4] ?? null);
     }
 
-    /** @return list<Mark> all that quality control doubted */
+    /** @return list<Mark> everything that quality control questioned */
     public function marks(): array
     {
         return array_map(
@@ -80,9 +80,7 @@ class StationRecord extends Model
 
     private const BY_READERS = [QualityRule::SourceFlag, QualityRule::Duplicate, QualityRule::SumOfDays];
 
-    /**
-     * @return list<Mark> what the readers of files marked: source flags, days given twice, sums of days; the other rules are found again
-     */
+    /** @return list<Mark> what the file's reader marked: source flags, days given twice, sums of days; the other rules are applied again */
     public function marksOfReaders(): array
     {
         return array_values(
@@ -99,7 +97,7 @@ class StationRecord extends Model
         return $this->belongsTo(Station::class);
     }
 
-    /** The series of the values that count: without what is doubted, as far as people have not decided otherwise. */
+    /** The series of values that count: without questionable ones, unless people decided otherwise. */
     public function usable(): DailyRecord
     {
         $decisions = $this->station->decisions()->get()->map(static fn (StationDecision $d): QualityDecision => $d->toCore())->all();
@@ -113,8 +111,8 @@ class StationRecord extends Model
     }
 
     /**
-     * @return array{0: list<float|null>, 1: list<float|null>, 2: list<array{int, string, string}>, 3?: list<float|null>|null, 4?: list<float|null>|null}
-     *   minima, maxima, marks; rain and snow, where there are
+     * @return array{0: list<float|null>, 1: list<float|null>, 2: list<array{int, string, string}>, 3?: list<float|null>|null, 4?:
+     *   list<float|null>|null}minima, maxima, marks; rain and snow, if there are any
      */
     private function content(): array
     {

@@ -15,7 +15,7 @@ class StationReportController
 {
     private const LARGEST = 256 * 1024;
 
-    /** Unknown tokens from one address in a minute. */
+    /** Unknown tokens from one network address in a minute. */
     private const WRONG_TOKENS = 10;
 
     public function store(Request $request, TakeReport $take): JsonResponse
@@ -49,7 +49,7 @@ class StationReportController
         );
     }
 
-    /** Whose token it is. Who tries tokens is stopped by where they come from: each try has another token. */
+    /** The device a token belongs to. Somebody who tries tokens is stopped by their network address, because each try has another token. */
     private function device(Request $request): StationDevice
     {
         $tries = 'wrong-device-token '.$request->ip();

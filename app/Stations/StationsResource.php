@@ -12,7 +12,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** @property Zone $resource */
 class StationsResource extends JsonResource
 {
-    /** Spans listed; the CSV has every day. */
+    /** The most spans that are listed; the CSV has every day. */
     private const MOST = 60;
 
     /**

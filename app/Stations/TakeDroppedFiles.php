@@ -9,19 +9,19 @@ use App\Operations\Say;
 use Illuminate\Support\Facades\File;
 
 /**
- * Takes the files that were dropped into a station's folder: `<folder>/<station's number>/*.csv`. What was taken lies in `taken/`
- * afterward; what could not be, in `refused/` with the reason beside it. A file still being written is left for the next time.
+ * Imports files that were dropped into a station's folder: `<folder>/<station's number>/*.csv`. Afterward they are in `taken/`, or in
+ * `refused/` with the reason beside them. A file that is still being written waits for the next time.
  */
 final class TakeDroppedFiles
 {
-    /** A file that has not grown for so many seconds is whole. */
+    /** A file that has not grown for this many seconds is complete. */
     private const SETTLED = 5;
 
     public function __construct(private readonly TakeReport $take)
     {
     }
 
-    /** @return int files taken */
+    /** @return int files imported */
     public function execute(): int
     {
         $taken = 0;
@@ -48,7 +48,7 @@ final class TakeDroppedFiles
         return rtrim((string) config('anthesis.reports'), '/');
     }
 
-    /** @return string where it lies now; under a name of its own, so that no file takes another's place */
+    /** @return string where it is now, under a name of its own so no file replaces another */
     private static function put(string $path, string $where): string
     {
         $folder = dirname($path)."/{$where}";

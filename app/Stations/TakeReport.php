@@ -10,8 +10,8 @@ use Anthesis\Tables\FormatError;
 use Illuminate\Http\UploadedFile;
 
 /**
- * Takes the days a station reports by itself into its record: the same file a person would bring, read and checked before it is
- * kept. The same report sent twice is taken once.
+ * Imports the days a station reports on its own: the same file a person would upload, read and checked before it is kept. The same report
+ * sent twice is imported once.
  */
 final class TakeReport
 {
@@ -20,11 +20,11 @@ final class TakeReport
     }
 
     /**
-     * Takes the days that are new. What the device reports differently from the record waits until somebody decides on it.
+     * Imports the days that are new. What the device reports differently from the record waits until somebody decides about it.
      *
-     * @return array{StationFile, int} what was read, and how many values wait
+     * @return array{StationFile, int} what was read, and how many values are waiting
      *
-     * @throws FormatError when it cannot be read, reaches too far back, or is more likely of another place
+     * @throws FormatError if it cannot be read, reaches too far back, or more likely belongs to another place
      */
     public function ofDevice(StationDevice $device, string $path): array
     {
@@ -58,7 +58,7 @@ final class TakeReport
         if ($same !== null && $same->decided_at === null) {
             $same->update(['value' => $one['value'], 'was' => $one['was'], 'device' => $device->name]);
         } elseif ($same === null || $same->value !== $one['value']) {
-            // What somebody has decided on is not asked again.
+            // What somebody has already decided is not asked again.
             ReportedCorrection::query()->create([
                 'station_id' => $station->id,
                 'device' => $device->name,
@@ -73,7 +73,7 @@ final class TakeReport
     /**
      * @return StationFile what was read
      *
-     * @throws FormatError when it cannot be read, or is more likely of another place
+     * @throws FormatError if it cannot be read, or more likely belongs to another place
      */
     public function execute(Station $station, string $path, string $name): StationFile
     {

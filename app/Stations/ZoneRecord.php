@@ -13,7 +13,7 @@ use Anthesis\Record\StationSeries;
 use App\Zones\Zone;
 
 /**
- * The one series of a zone: its stations in order, each filling in for those before it, over the years it leans on.
+ * The single series of a zone: its stations in order, each filling gaps of those before it, over the years the zone uses.
  *
  * @phpstan-import-type RecordNote from EditionDocument
  */
@@ -24,7 +24,7 @@ final readonly class ZoneRecord
     {
     }
 
-    /** @return self|null null without a station that has a record */
+    /** @return self|null null if no station has a record */
     public static function of(Zone $zone): ?self
     {
         $stations = self::withRecord($zone);
@@ -61,7 +61,7 @@ final readonly class ZoneRecord
         return new self($stations, $filled, $used);
     }
 
-    /** @return string|null of all that the series is made of, without reading it; null without a station that has a record */
+    /** @return string|null of everything the series is made of, without reading it; null if no station has a record */
     public static function fingerprint(Zone $zone): ?string
     {
         $stations = Station::query()

@@ -10,17 +10,17 @@ use App\People\User;
 use App\Zones\Zone;
 use Illuminate\Support\Facades\DB;
 
-/** Has a zone's calendar follow a school for one crop, or dates of the educator's own; what held before is kept as undone. */
+/** Makes a zone's calendar follow a method for one crop, or the educator's own dates; the earlier choice is kept as undone. */
 final class ChooseSchool
 {
-    /** What a choice is of. */
+    /** The parts of a choice. */
     private const FIELDS = ['crop', 'school', 'windows'];
 
     /**
-     * @param  array<string, list<array{first: string, last: string}>>|null  $windows  by route; only with own dates
-     * @param  int|null  $replaces  the choice that held when this one was made; null: none
+     * @param  array<string, list<array{first: string, last: string}>>|null  $windows  by way of growing; only with own dates
+     * @param  int|null  $replaces  the choice that applied when this one was made; null: none
      *
-     * @throws StaleEdit when another was made meanwhile
+     * @throws StaleEdit if another was made in the meantime
      */
     public function execute(
         Zone $zone,
@@ -67,7 +67,7 @@ final class ChooseSchool
         });
     }
 
-    /** Takes a choice back, once: the calendar follows the zone's school again. */
+    /** Undoes a choice, once: the calendar follows the zone's method again. */
     public function undo(CropChoice $choice, User $user): void
     {
         DB::transaction(static function () use ($choice, $user): void {

@@ -16,7 +16,7 @@ use App\Results\Question;
 use App\Results\ResultKind;
 
 /**
- * The windows of one crop at every site, and of its varieties in open ground, with what each gains against the crop there.
+ * The windows of one crop at every site, and of its varieties in open ground, with what each gains compared with the crop there.
  *
  * @phpstan-import-type Span from CropSheet
  * @phpstan-import-type Words from Phrase
@@ -79,8 +79,8 @@ final readonly class ComparisonQuestion implements Question
 
     /**
      * @param  array<string, RouteWindows>  $routes
-     * @param  array<string, list<Span>>  $base  windows to hold them against; empty: these are the base themselves
-     * @param  string|Phrase  $than  what the base is
+     * @param  array<string, list<Span>>  $base  windows to compare with; empty: these are the base
+     * @param  string|Phrase  $than  name of the base
      * @return list<Compared>
      */
     private static function rows(Crop $crop, string $name, array $routes, array $base, string|Phrase $than): array

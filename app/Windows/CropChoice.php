@@ -19,13 +19,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * The school a zone's calendar follows for one crop, or dates of the educator's own, with the reason.
+ * The method a zone's calendar follows for one crop, or the educator's own dates, with the reason.
  *
  * @property int $id
  * @property int $zone_id
  * @property string $crop slug
  * @property string $school
- * @property array<string, list<array{first: string, last: string}>>|null $windows by route, MM-DD
+ * @property array<string, list<array{first: string, last: string}>>|null $windows by way of growing, MM-DD
  * @property string $reason
  * @property Carbon|null $undone_at
  * @property Carbon $created_at
@@ -48,7 +48,7 @@ class CropChoice extends Model
         return $this->belongsTo(User::class);
     }
 
-    /** @return Builder<self> those that hold in a zone */
+    /** @return Builder<self> those that apply in a zone */
     public static function holdingIn(Zone $zone): Builder
     {
         $choices = self::query()->with('user')->where('zone_id', $zone->id);

@@ -10,7 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
-/** Which school a zone's calendar follows for a crop, or the educator's own dates; each with its reason, each undoable. */
+/** Which method a zone's calendar follows for a crop, or the educator's own dates; each with its reason, and each can be undone. */
 class CropChoiceController
 {
     public function store(CropChoiceRequest $request, Zone $zone, string $crop, ChooseSchool $choose): JsonResponse

@@ -57,7 +57,7 @@ class CropChoiceRequest extends FormRequest
         return (string) $this->validated('school');
     }
 
-    /** @return int|null the choice that held when this one was made */
+    /** @return int|null the choice that applied when this one was made */
     public function replaces(): ?int
     {
         $replaces = $this->validated('replaces');
@@ -70,7 +70,7 @@ class CropChoiceRequest extends FormRequest
         return (string) $this->validated('reason');
     }
 
-    /** @return array<string, list<array{first: string, last: string}>> by route */
+    /** @return array<string, list<array{first: string, last: string}>> by way of growing */
     public function windows(): array
     {
         $windows = [];

@@ -12,10 +12,10 @@ use Anthesis\Record\YearDay;
 use Anthesis\Replay\Replay;
 
 /**
- * Every run of a crop, laid out by year and sow day so that a moved cursor reads arrays and asks nobody.
+ * Every simulated season of a crop, arranged by year and sow day so that moving the cursor only reads arrays.
  *
- * `outcomes` names the outcomes that occur; a year's `outcome` has for each sow day (i+1) the index of its own, or −1 where no
- * run counts; `up`, `harvest`, `end` are days from sowing to emergence, first harvest and the end, −1 where there is none.
+ * `outcomes` names those that occur. A year's `outcome` has the index of its outcome for each sow day (i+1), or −1 if no season counts.
+ * `up`, `harvest`, and `end` are days from sowing to emergence, first harvest, and the end, −1 if there is none.
  *
  * @phpstan-type YearRuns array{year: int, outcome: list<int>, up: list<int>, harvest: list<int>, end: list<int>}
  */

@@ -12,9 +12,7 @@ use Anthesis\Place\Place;
 use Anthesis\Window\ProofStandard;
 use Anthesis\Window\School\FromReplay;
 
-/**
- * A crop as it is and as it would be, at one place: ribbons and windows side by side.
- */
+/** A crop as it is and as it would be, at one place: ribbons and windows side by side. */
 final class CropTrial
 {
     /** @return array{starts: string, before: list<array<string, mixed>>, after: list<array<string, mixed>>} */

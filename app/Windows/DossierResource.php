@@ -13,7 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
 /**
- * All that is known of one crop in a zone: what the calendar says, both schools, their difference, and what was decided.
+ * Everything known about one crop in a zone: what the calendar says, both methods, how they differ, and what was decided.
  *
  * @phpstan-import-type RouteSheet from CropSheet
  * @phpstan-import-type Dossier from CropDossier
@@ -66,7 +66,7 @@ class DossierResource extends JsonResource
     }
 
     /**
-     * Another school's windows, and how much earlier (negative) or later the replay opens and closes than they do, in days, by route.
+     * Another method's windows, and how much earlier (negative) or later the replay opens and closes, in days, by way of growing.
      *
      * @param  Dossier  $dossier
      * @param  list<RouteSheet>  $replay

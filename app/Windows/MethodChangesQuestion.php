@@ -13,7 +13,7 @@ use App\Results\Question;
 use App\Results\ResultKind;
 
 /**
- * What the latest edition of the method moved at a place, crop by crop.
+ * What the latest edition of the method changed at a place, crop by crop.
  *
  * @phpstan-import-type Change from MethodChange
  */

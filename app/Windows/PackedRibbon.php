@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Windows;
 
 /**
- * An outcome ribbon as text, a quarter of its size as numbers: a zone's windows hold more than a hundred. `unpacked()` in
+ * An outcome ribbon as text, at a quarter of its size as numbers, because a zone's windows contain more than a hundred. `unpacked()` in
  * resources/js/charts/packed.ts reads it.
  *
- * Of each outcome a text of runs: how many years, in `width` digits, and for how many sow days, in one. Digits are those of base 64url,
- * from "A" for 0 to "_" for 63; a longer run is several. The runs of an outcome come to 365 days.
+ * Each outcome is a text of runs: how many years, in `width` digits, and for how many sow days, in one digit. Digits are those of
+ * base64url, from "A" for 0 to "_" for 63; a longer run becomes several. An outcome's runs add up to 365 days.
  */
 final class PackedRibbon
 {

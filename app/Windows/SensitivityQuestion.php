@@ -18,7 +18,7 @@ use Anthesis\Window\ProofStandard;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** What moves a crop's windows most, of its numbers, its site, and the years in use. */
+/** What moves a crop's windows most, among its numbers, its site, and the years in use. */
 final readonly class SensitivityQuestion implements Question
 {
     /**
@@ -64,7 +64,7 @@ final readonly class SensitivityQuestion implements Question
                 $place,
                 $this->cells,
                 abs($days - (float) $this->cells['maturity_days']) < 1e-9 ? null : $days,
-                // A number the office has changed is taken for one of a packet.
+                // A number the office changed counts as one from a packet.
                 fn (CropColumn $column): NumberBasis => ($shipped[$column->name] ?? null) === ($this->cells[$column->name] ?? '')
                     ? $sources->of($this->crop->slug, $column)[0] ?? NumberBasis::Judgment
                     : NumberBasis::Packet,

@@ -17,10 +17,10 @@ use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
 
-/** What a question about a sow day of a crop asks of: the years, the crop as it is grown, the day and the share of years. */
+/** What a request about a sow day of a crop refers to: the years, the crop as it is grown, the day, and the confidence level. */
 final readonly class SowDayAsked
 {
-    /** @param  Place  $place  at the site that is asked for */
+    /** @param  Place  $place  at the requested site */
     private function __construct(
         public Place $place,
         public CoreCrop $crop,
@@ -33,7 +33,7 @@ final readonly class SowDayAsked
     /**
      * @param  Place|null  $place  the zone's; null: it has no record
      *
-     * @throws ValidationException naming what cannot be asked
+     * @throws ValidationException naming what is not possible
      */
     public static function in(Request $request, Zone $zone, Crop $crop, ?Place $place): self
     {

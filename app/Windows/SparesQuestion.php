@@ -13,7 +13,7 @@ use Anthesis\Soil\Site;
 use App\Results\Question;
 use App\Results\ResultKind;
 
-/** Which seedlings to raise beside a sowing of a day, in case it fails. */
+/** Which seedlings to raise beside a sowing on a day, in case it fails. */
 final readonly class SparesQuestion implements Question
 {
     public function __construct(private Site $site, private Crop $crop, private YearDay $sown)
@@ -35,7 +35,7 @@ final readonly class SparesQuestion implements Question
         return $place->withoutSeason()->at($this->site)->growing(CropBook::of([$this->crop]));
     }
 
-    /** @return array{spares: array<string, mixed>|null} null where it seldom fails, or they help nobody */
+    /** @return array{spares: array<string, mixed>|null} null if it seldom fails, or they would not help */
     public function answer(Place $place): array
     {
         return ['spares' => SpareSeedlings::of($place, $this->crop, $this->sown)];

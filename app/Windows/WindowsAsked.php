@@ -11,18 +11,18 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
 
-/** Where windows are asked for, and by which standard of proof. */
+/** The site and the confidence level a request for windows refers to. */
 final readonly class WindowsAsked
 {
     /**
-     * @param  Site|null  $site  null: open ground, which is what the zone itself is computed at
+     * @param  Site|null  $site  null: open ground, at which the zone itself is computed
      * @param  ProofStandard|null  $standard  null: the zone's
      */
     private function __construct(public ?Site $site, public ?ProofStandard $standard)
     {
     }
 
-    /** @throws ValidationException naming what cannot be asked */
+    /** @throws ValidationException naming what is not possible */
     public static function in(Request $request, Zone $zone): self
     {
         $asked = $request->validate(['site' => ['nullable', 'integer'], 'standard' => ['nullable', new Enum(ProofStandard::class)]]);

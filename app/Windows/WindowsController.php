@@ -39,7 +39,7 @@ class WindowsController
         return new DossierResource($windows, $crop);
     }
 
-    /** What every sowing of a crop came to, year by year. */
+    /** How every planting of a crop turned out, year by year. */
     public function runs(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
         $site = WindowsAsked::in($request, $zone)->site;
@@ -56,7 +56,7 @@ class WindowsController
         ]);
     }
 
-    /** The crop at every site, and its varieties, against the crop in open ground. */
+    /** The crop at every site, and its varieties, compared with the crop in open ground. */
     public function compared(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
         $standard = WindowsAsked::in($request, $zone)->standard ?? ProofStandard::from($zone->standard);
@@ -66,7 +66,7 @@ class WindowsController
         ]);
     }
 
-    /** How many days a packet may promise, for what is sown on a day still to come to harvest; by the record. */
+    /** The longest days to maturity with which what is planted on a day still comes to harvest, by the record. */
     public function packetDays(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
@@ -84,7 +84,7 @@ class WindowsController
         ]);
     }
 
-    /** The water that sowings of a day had to be given; null without rain on record. */
+    /** The water that plantings on a day had to be given; null without rain on record. */
     public function water(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
@@ -92,7 +92,7 @@ class WindowsController
         return response()->json(['data' => SowingWater::of($asked->place, $asked->crop, $asked->route, $asked->day)]);
     }
 
-    /** Seedlings to raise beside a direct sowing that often fails; null where that helps nobody. */
+    /** Seedlings to raise beside a direct sowing that often fails; null if they would not help. */
     public function spares(Request $request, Zone $zone, Crop $crop): JsonResponse
     {
         $asked = SowDayAsked::in($request, $zone, $crop, $this->places->zone($zone));
@@ -118,7 +118,7 @@ class WindowsController
         return response()->json(['data' => Results::of($this->place($zone), $question)['movers']]);
     }
 
-    /** What the latest edition of the method moved, crop by crop. */
+    /** What the latest edition of the method changed, crop by crop. */
     public function methodChanges(Zone $zone): JsonResponse
     {
         return response()->json([

@@ -22,7 +22,7 @@ use App\Zones\Computation;
 use App\Zones\Zone;
 
 /**
- * The results of a zone's latest computing at a site, read back: the ruler, and what is known of each crop by which school.
+ * The results of a zone's latest computation at a site: the ruler, and what is known about each crop by which method.
  *
  * @phpstan-import-type Ruler from YearRuler
  * @phpstan-import-type Sheet from CropSheet
@@ -41,7 +41,7 @@ final readonly class ZoneWindows
      * @param  Ruler  $ruler
      * @param  array<string, Dossier>  $dossiers  by crop, in the order of the book
      * @param  array<string, CropChoice>  $choices  by crop
-     * @param  array<string, Crop>  $byHand  crops with dates of the educator's own
+     * @param  array<string, Crop>  $byHand  crops with the educator's own dates
      */
     private function __construct(
         public string $zone,
@@ -60,8 +60,8 @@ final readonly class ZoneWindows
     /**
      * @param  Site|null  $site  null: open ground
      * @param  ProofStandard|null  $standard  null: the zone's
-     * @param  string|null  $only  one crop alone; null: all
-     * @return self|null null when the zone has not been computed there yet
+     * @param  string|null  $only  only this crop; null: all
+     * @return self|null null if the zone has not been computed there yet
      */
     public static function of(Zone $zone, ?Site $site = null, ?ProofStandard $standard = null, ?string $only = null): ?self
     {
@@ -111,15 +111,14 @@ final readonly class ZoneWindows
             : array_map(ZoneCrops::of($zone)->crop(...), CropModel::query()->whereIn('slug', $slugs)->get()->keyBy('slug')->all());
     }
 
-    /** @return string the school the calendar follows for a crop */
+    /** @return string the method the calendar follows for a crop */
     public function school(string $crop): string
     {
         return isset($this->choices[$crop]) ? $this->choices[$crop]->school : $this->method['school'];
     }
 
     /**
-     * The standards of proof that make a difference: none where windows are counted back, of a replay those that its years can
-     * tell apart.
+     * The confidence levels that make a difference: none when counting back; for a replay, those that its years can tell apart.
      *
      * @return list<string>
      */
@@ -137,7 +136,7 @@ final readonly class ZoneWindows
         );
     }
 
-    /** @return list<Words> where the record disagrees with dates that are not its own: of another school, or set by hand */
+    /** @return list<Words> where the record disagrees with dates from another method, or set by hand */
     public function disagreements(string $crop): array
     {
         $school = $this->school($crop);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-/** Told when zones begin or end elsewhere than they did. */
+/** Sent when boundaries of zones have changed. */
 final readonly class BoundariesChanged
 {
 }

@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace App\Zones;
 
 /**
- * Where a zone begins and ends: polygons of GeoJSON (RFC 7946), longitude and latitude in degrees, each a ring around it and rings of
- * what is left out. They are small stretches of country: straight lines between corners, none across the date line.
+ * The boundary of a zone: polygons of GeoJSON (RFC 7946), longitude and latitude in degrees, each an outer ring and rings of holes. They
+ * are small areas: straight lines between corners, none across the date line.
  *
  * @phpstan-type Ring list<array{float, float}>
  */
 final readonly class Boundary
 {
-    /** More corners than this are no help on a map of lines, and slow to look at. */
+    /** More corners do not help on a map of lines, and are slow to draw. */
     public const MOST_CORNERS = 4000;
 
     private const LEAST_CORNERS = 4;
 
-    /** A drawn boundary strays from the real one by at most this share of its longer side: about a pixel of a map. */
+    /** A simplified boundary differs from the real one by at most this share of its longer side: about one pixel of a map. */
     private const DRAWN_WITHIN = 1 / 600;
 
     /** @param  list<list<Ring>>  $polygons */
@@ -26,9 +26,9 @@ final readonly class Boundary
     }
 
     /**
-     * A boundary that was uploaded, checked.
+     * An uploaded boundary, checked.
      *
-     * @param  mixed  $geometry  as it came
+     * @param  mixed  $geometry  as uploaded
      *
      * @throws BoundaryRefused saying what is wrong with it, and where
      */
@@ -92,7 +92,7 @@ final readonly class Boundary
         );
     }
 
-    /** Whether a place lies in it; one on its edge may do either. */
+    /** Whether a place is inside; for one on the edge, either answer may come. */
     public function contains(float $latitude, float $longitude): bool
     {
         foreach ($this->polygons as $polygon) {
@@ -130,7 +130,7 @@ final readonly class Boundary
     private static function simplified(array $ring, float $within): array
     {
         $last = count($ring) - 1;
-        // A ring ends where it begins, so it is halved at the corner farthest from there.
+        // A ring ends where it starts, so it is halved at the corner farthest from there.
         $far = 0;
         foreach ($ring as $i => $corner) {
             if (
@@ -162,7 +162,7 @@ final readonly class Boundary
     }
 
     /**
-     * Of a point from a stretch of line.
+     * Distance of a point from a line segment.
      *
      * @param  array{float, float}  $point
      * @param  array{float, float}  $from
@@ -217,11 +217,11 @@ final readonly class Boundary
         }
         asort($west);
         $order = array_keys($west);
-        // From west to east: a side is held against those alone that begin before it ends.
+        // From west to east: a side is only compared with those that start before it ends.
         foreach ($order as $at => $i) {
             for ($next = $at + 1; $next < $sides && $west[$order[$next]] <= $east[$i]; $next++) {
                 [$a, $b] = [min($i, $order[$next]), max($i, $order[$next])];
-                // Neighbors share a corner; so do the first and the last.
+                // Neighbors share a corner, and so do the first and the last.
                 if ($b - $a > 1 && ($a !== 0 || $b !== $sides - 1) && self::cross($ring[$a], $ring[$a + 1], $ring[$b], $ring[$b + 1])) {
                     throw new BoundaryRefused("{$where} crosses itself between corners ".($a + 1).' and '.($b + 2));
                 }

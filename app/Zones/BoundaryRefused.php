@@ -6,7 +6,7 @@ namespace App\Zones;
 
 use RuntimeException;
 
-/** A boundary that cannot be taken; the message says where and why. */
+/** A boundary that cannot be used; the message says where and why. */
 final class BoundaryRefused extends RuntimeException
 {
 }

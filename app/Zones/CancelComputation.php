@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-/** Stops a computing at the next crop; what was computed until then is kept and not computed again. */
+/** Stops a computation at the next crop. What was computed so far is kept and not computed again. */
 final class CancelComputation
 {
     public function execute(Computation $computation): Computation

@@ -9,10 +9,7 @@ use Anthesis\Window\ProofStandard;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/**
- * Chooses the confidence and the light school a zone's calendar follows, and whether it waits for the soil and the ground, and computes it
- * again.
- */
+/** Chooses a zone's confidence level, how light counts, and whether windows wait for soil and ground, and computes it again. */
 final class ChooseMethod
 {
     public function __construct(private readonly QueueComputation $queue)

@@ -7,7 +7,7 @@ namespace App\Zones;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Chooses how many of its latest years a zone leans on, and computes it again. */
+/** Chooses how many of its latest years a zone uses, and computes it again. */
 final class ChooseYears
 {
     public function __construct(private readonly QueueComputation $queue)

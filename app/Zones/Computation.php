@@ -13,17 +13,17 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * One computing of a zone: how far it is, and under which fingerprints its results lie.
+ * One computation of a zone: how far along it is, and the fingerprints of its results.
  *
  * @property int $id
  * @property int $zone_id
  * @property int|null $record_import_id
  * @property int|null $site_id null: open ground
- * @property int|null $caused_by the change that made it necessary; null: somebody asked for it, or nobody knows
+ * @property int|null $caused_by the change that made it necessary; null: somebody asked for it, or not known
  * @property ComputationState $state
  * @property string $step
- * @property int $input_revision of the zone, as they were when it began
- * @property int $attempts how often it was begun
+ * @property int $input_revision of the zone when it started
+ * @property int $attempts how often it was started
  * @property int|null $cold_seasons of the record it was computed from
  * @property int $done
  * @property int $total
@@ -43,7 +43,7 @@ class Computation extends Model
 {
     use OfOffice;
 
-    /** So often is a computing begun that a worker did not live to finish. */
+    /** A computation that a worker did not live to finish is started this many times. */
     public const TRIES = 3;
 
     protected $guarded = [];
@@ -72,8 +72,8 @@ class Computation extends Model
     }
 
     /**
-     * The latest computing of a zone at a site that came to an end. One at another site than open ground is out of date as soon as the zone
-     * is computed again.
+     * The latest finished computation of a zone at a site. At another site than open ground, it is out of date as soon as the zone is
+     * computed again.
      */
     public static function currentOf(Zone $zone, ?Site $site): ?self
     {

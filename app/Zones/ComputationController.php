@@ -17,7 +17,7 @@ class ComputationController
         return new ComputationResource($computation);
     }
 
-    /** Computes the zone again; or at one site, which anyone at the desk may ask for, since nothing published hangs on it. */
+    /** Computes the zone again; or at one site, which anyone at the desk may ask for, since nothing published depends on it. */
     public function store(Request $request, Zone $zone, QueueComputation $queue): JsonResponse
     {
         $siteId = $request->validate(['site' => ['nullable', 'integer']])['site'] ?? null;

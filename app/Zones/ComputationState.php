@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-/** How far a computing of a zone is. */
+/** How far along a computation is. */
 enum ComputationState: string
 {
     case Queued = 'queued';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-/** Where a place lies, in words nobody reads a sign out of: "47.45° N, 122.31° W". */
+/** Where a place is, without signs: "47.45° N, 122.31° W". */
 final class Coordinates
 {
     public static function inWords(float $latitude, float $longitude): string

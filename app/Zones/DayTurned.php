@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-/** A day has begun in a zone, by the clock there. */
+/** A new day has begun in a zone, by its own clock. */
 final readonly class DayTurned
 {
     public function __construct(public int $zoneId)

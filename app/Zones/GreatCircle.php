@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-/** Distances over the sphere of the earth, by the haversine formula. */
+/** Distances on the sphere of the earth, by the haversine formula. */
 final class GreatCircle
 {
     private const RADIUS_KM = 6371.0;

@@ -7,7 +7,7 @@ namespace App\Zones;
 use App\Operations\OfficeInUse;
 use Closure;
 
-/** Has a job on a zone see nothing but the zone's office. */
+/** Lets a job on a zone see only the zone's office. */
 final readonly class InOfficeOfZone
 {
     public function __construct(private int $zoneId)
@@ -19,7 +19,7 @@ final readonly class InOfficeOfZone
     {
         $office = OfficeInUse::everywhere(fn (): ?int => Zone::query()->whereKey($this->zoneId)->value('office_id'));
 
-        // Of a zone that is gone nothing is done.
+        // Nothing is done for a zone that is gone.
         return $office === null ? null : OfficeInUse::within($office, static fn (): mixed => $next($job));
     }
 }

@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rules\Enum;
 
-/** The confidence and the light school a zone's calendar follows, and whether its windows wait for the soil and the ground. */
+/** A zone's confidence level, how light counts, and whether windows wait for soil and ground. */
 class MethodController
 {
     public function update(Request $request, Zone $zone, ChooseMethod $choose): JsonResponse

@@ -7,8 +7,8 @@ namespace App\Zones;
 use Illuminate\Support\Collection;
 
 /**
- * Which zone a place belongs to: the one whose boundary it lies in; otherwise the nearest by distance and height. Height changes a climate
- * more than distance does: a hundred meters count as twenty kilometres.
+ * Which zone a place belongs to: the one whose boundary contains it, otherwise the nearest by distance and elevation. Elevation changes a
+ * climate more than distance does: a hundred meters count as twenty kilometers.
  *
  * @phpstan-type Near array{zone: Zone, km: float, height_m: int|null, counted_km: float, inside: bool}
  */
@@ -16,16 +16,16 @@ final class NearZones
 {
     private const KM_PER_100_M = 20.0;
 
-    /** Farther than this no calendar is for the place. */
+    /** Beyond this, no calendar is right for the place. */
     private const FARTHEST_KM = 150.0;
 
-    /** The second is no worse than so many times the first: the place lies between them. */
+    /** If the second is at most this many times as far as the first, the place lies between them. */
     private const BETWEEN = 1.5;
 
     /**
      * @param  Collection<int, Zone>  $zones
-     * @param  int|null  $heightM  null: not known; then distance alone counts
-     * @return list<Near> the best first; none where all are too far. `height_m`: how much higher the place is than the zone
+     * @param  int|null  $heightM  null: not known; then only distance counts
+     * @return list<Near> best first; empty if all are too far. `height_m`: how much higher the place is than the zone
      */
     public static function of(Collection $zones, float $latitude, float $longitude, ?int $heightM): array
     {

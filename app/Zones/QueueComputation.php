@@ -11,8 +11,8 @@ use App\Stations\RecordImport;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Sets a zone's computing going in the background, at open ground or another site, after the import of a file where there is
- * one. What waits already is not queued again.
+ * Starts the computation of a zone in the background, at open ground or another site, after the import of a file if there is one. What is
+ * already waiting is not queued again.
  */
 final class QueueComputation
 {
@@ -41,14 +41,14 @@ final class QueueComputation
                 'state' => ComputationState::Queued,
                 'step' => 'waiting',
             ]);
-            // Sites are looked at by one person; what calendars are made of goes first.
+            // Sites are for one person to look at; what calendars are made of goes first.
             event(new ComputationQueued($zone->id, $site === null ? 'default' : 'sites'));
 
             return $computation->refresh();
         });
     }
 
-    /** The same, after something was changed that the zone's results are computed from: from now on they are out of date. */
+    /** The same, after a change of something that the zone's results depend on: from now on they are out of date. */
     public function changed(Zone $zone, ?User $user, ?Change $cause): Computation
     {
         return DB::transaction(function () use ($zone, $user, $cause): Computation {
@@ -58,7 +58,7 @@ final class QueueComputation
         });
     }
 
-    /** The same for every zone that has been computed: something was changed that all of them are computed from. */
+    /** The same for every zone that has been computed, after a change that affects them all. */
     public function changedEverywhere(?User $user, ?Change $cause): void
     {
         foreach (Zone::query()->whereHas('currentComputation')->orderBy('id')->get() as $zone) {

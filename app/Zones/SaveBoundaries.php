@@ -8,13 +8,13 @@ use App\People\Change;
 use App\People\User;
 use Illuminate\Support\Facades\DB;
 
-/** Takes the boundaries of zones from a GeoJSON file: all of them, or none where one cannot be taken. */
+/** Imports the boundaries of zones from a GeoJSON file: all of them, or none if one cannot be used. */
 final class SaveBoundaries
 {
     /**
      * @return list<string> names of the zones
      *
-     * @throws BoundaryRefused naming each feature that cannot be taken, and why
+     * @throws BoundaryRefused naming each feature that cannot be used, and why
      */
     public function execute(string $text, User $user): array
     {

@@ -13,14 +13,14 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * Creates or edits a zone with its settlements. A zone keeps the address it was created under. One that is moved or raised has results of
- * another place, so it is computed again.
+ * Creates or edits a zone with its towns. A zone keeps the address it was created with. If its place or elevation changes, its results no
+ * longer fit, so it is computed again.
  *
  * @phpstan-type ZoneValues array{name: string, district: string, latitude: float, longitude: float, height_m: int, time_zone?: string|null, settlements: list<array{name: string, postcode?: string|null}>}
  */
 final class SaveZone
 {
-    /** What a zone's results are computed from: the latitude gives sun and seasons, the height its stations' adjustment. */
+    /** What a zone's results depend on: the latitude gives sun and seasons, the elevation its stations' adjustment. */
     private const COMPUTED_FROM = ['latitude', 'height_m'];
 
     public function __construct(private readonly QueueComputation $queue)
@@ -48,7 +48,7 @@ final class SaveZone
     /**
      * @param  ZoneValues  $values
      *
-     * @throws StaleEdit when the zone was edited since that version
+     * @throws StaleEdit if the zone was edited since that version
      */
     public function edit(Zone $zone, array $values, int $version, ?User $user): Zone
     {
@@ -80,7 +80,7 @@ final class SaveZone
             );
     }
 
-    /** Addresses are the installation's, not the office's. */
+    /** Addresses belong to the installation, not to an office. */
     private static function isTaken(string $slug): bool
     {
         return OfficeInUse::everywhere(static fn (): bool => Zone::query()->where('slug', $slug)->exists());

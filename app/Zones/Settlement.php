@@ -9,7 +9,7 @@ use App\Operations\OfOffice;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A place gardeners look their zone up by.
+ * A town by which gardeners find their zone.
  *
  * @property string $name
  * @property string|null $postcode

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Zones;
 
-/** Has every zone in which another day has begun go on to it: once a day, whoever looks first. */
+/** Moves every zone in which a new day has begun on to it: once a day, whoever looks first. */
 final class TurnDays
 {
-    /** @return int how many zones went on */
+    /** @return int how many zones moved on */
     public function execute(): int
     {
         $turned = 0;
         foreach (Zone::query()->orderBy('id')->get() as $zone) {
             $today = $zone->today()->iso();
-            // The demonstration's clock goes back too, so it is another day that counts, not a later one.
+            // The demonstration's clock can go back too, so any other day counts, not just a later one.
             $first = Zone::query()
                 ->whereKey($zone->id)
                 ->where(static fn ($q) => $q->whereNull('begun_day')->orWhere('begun_day', '!=', $today))

@@ -30,13 +30,13 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property float $latitude
  * @property float $longitude
  * @property int $height_m
- * @property string|null $time_zone IANA name; null: that of the application
- * @property string $standard of proof
- * @property string $light school
- * @property bool $waits_for_soil whether windows wait for each crop's own soil minimum
+ * @property string|null $time_zone IANA name; null: the application's
+ * @property string $standard confidence level
+ * @property string $light how light counts
+ * @property bool $waits_for_soil whether windows wait for each crop's own minimum soil temperature
  * @property bool $waits_for_ground whether windows wait until open ground can be worked
- * @property int|null $years latest years to lean on; null: all
- * @property int $input_revision how often anything was changed that its results are computed from
+ * @property int|null $years latest years to use; null: all
+ * @property int $input_revision how often anything changed that its results depend on
  * @property-read Office $office
  * @property-read Collection<int, Settlement> $settlements
  * @property-read Collection<int, Station> $stations
@@ -87,7 +87,7 @@ class Zone extends Model
         return $settlements;
     }
 
-    /** @return HasMany<Station, $this> those in use, the primary one first */
+    /** @return HasMany<Station, $this> those in use, primary first */
     public function stations(): HasMany
     {
         $stations = $this->hasMany(Station::class);
@@ -111,7 +111,7 @@ class Zone extends Model
         return $this->hasOne(Computation::class)->latestOfMany();
     }
 
-    /** @return HasOne<Computation, $this> the latest that came to an end: what the screens show */
+    /** @return HasOne<Computation, $this> the latest finished one: what the screens show */
     public function currentComputation(): HasOne
     {
         return $this->hasOne(Computation::class)->ofMany(
@@ -121,8 +121,8 @@ class Zone extends Model
     }
 
     /**
-     * Whether what the screens show is not, or not yet, computed from all that is known: something was changed since, or is
-     * waiting to be. Such windows are not published.
+     * Whether what the screens show does not include everything known: something was changed since, or is waiting to be computed. Such
+     * windows are not published.
      */
     public function isStale(): bool
     {
@@ -171,7 +171,10 @@ class Zone extends Model
         return $editions;
     }
 
-    /** @return HasOne<Edition, $this> the one gardeners read: the latest in force that was not withdrawn; where all were, the latest with its notice */
+    /**
+     * @return HasOne<Edition, $this> the one gardeners read: the latest current one that was not withdrawn; if all were, the latest with
+     *   its notice
+     */
     public function currentEdition(): HasOne
     {
         return $this->hasOne(Edition::class)->ofMany(
@@ -180,7 +183,7 @@ class Zone extends Model
         );
     }
 
-    /** Its day, which begins and ends elsewhere at other hours. */
+    /** Its own date: days start and end at different hours elsewhere. */
     public function today(): Day
     {
         return Today::day($this->time_zone);

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A zone's boundary as it was brought; the latest of a zone holds.
+ * A zone's boundary as it was uploaded; a zone's latest one counts.
  *
  * @property int $id
  * @property int $zone_id
@@ -30,7 +30,7 @@ class ZoneBoundary extends Model
     /** @var array<string, string> */
     protected $casts = ['geometry' => 'array'];
 
-    /** @return array<int, Boundary> those that hold, by zone */
+    /** @return array<int, Boundary> those that count, by zone */
     public static function byZone(): array
     {
         $latest = self::query()->selectRaw('max(id)')->groupBy('zone_id');

@@ -6,7 +6,7 @@ namespace App\Zones;
 
 use App\People\User;
 
-/** Everyone at the desk may see; zones, their records and editions are for those who do an educator's work. */
+/** Everyone at the desk may look. Zones, their records, and editions are for educators and administrators. */
 class ZonePolicy
 {
     public function create(User $user): bool
@@ -19,13 +19,13 @@ class ZonePolicy
         return $user->role->doesEducatorsWork();
     }
 
-    /** Addresses of readers are for those who answer for them. */
+    /** Readers' addresses are for those responsible for them. */
     public function readMail(User $user): bool
     {
         return $user->role->doesEducatorsWork();
     }
 
-    /** As the second, what another has drafted. */
+    /** As the second person, what somebody else drafted. */
     public function sign(User $user, ?Zone $zone = null): bool
     {
         return $user->role->signs();

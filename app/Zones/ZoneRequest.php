@@ -13,7 +13,7 @@ use Illuminate\Validation\Validator;
 
 class ZoneRequest extends FormRequest
 {
-    /** An office's zones lie nearer to each other than this; partner districts are confirmed. */
+    /** An office's zones are closer to each other than this; for partner districts, it asks. */
     private const FAR_KM = 500.0;
 
     public function authorize(): bool
